@@ -1,0 +1,90 @@
+import { DAY, MINUTE, type Instant } from './instant'
+
+/** A calendar day, 'YYYY-MM-DD'. A day belongs to a kitchen's zone and is not always 24 hours long. */
+export type Day = string
+
+/** The calendar day of an instant in an IANA zone. RangeError for an unknown zone. */
+export function dayOf(instant: Instant, zone: string): Day {
+  return new Date(instant + offsetMinutes(instant, zone) * MINUTE).toISOString().slice(0, 10)
+}
+
+/** The day `count` days later (earlier when negative). */
+export function addDays(day: Day, count: number): Day {
+  return new Date(parseDay('day', day) + count * DAY).toISOString().slice(0, 10)
+}
+
+/** Whole days from one day to another; negative when `to` is earlier. */
+export function daysBetween(from: Day, to: Day): number {
+  return Math.round((parseDay('to', to) - parseDay('from', from)) / DAY)
+}
+
+/** The first instant of a day in a zone: midnight, or the end of the gap where the clocks skip midnight. */
+export function startOfDay(day: Day, zone: string): Instant {
+  const wall = parseDay('day', day)
+  // The offset before and after the day's change of clocks, if there is one: take the earliest instant that lies in it.
+  const candidates = [wall - DAY, wall + DAY].map((near) => wall - offsetMinutes(near, zone) * MINUTE)
+  const inside = candidates.filter((instant) => dayOf(instant, zone) === day)
+  const first = Math.min(...(inside.length ? inside : candidates))
+  return dayOf(first - 1, zone) === day ? firstInstantOf(day, zone, first) : first
+}
+
+/** Minutes that a zone's wall clock is ahead of UTC at an instant. RangeError for an unknown zone. */
+export function offsetMinutes(instant: Instant, zone: string): number {
+  const parts: Record<string, number> = {}
+  for (const { type, value } of formatOf(zone).formatToParts(instant)) {
+    if (type !== 'literal') parts[type] = Number(value)
+  }
+  const { year = 0, month = 1, day = 1, hour = 0, minute = 0, second = 0 } = parts
+  const wall = Date.UTC(year, month - 1, day, hour, minute, second)
+  return Math.round((wall - instant) / MINUTE)
+}
+
+/** The number of a day in its year, 1 to 366. */
+export function dayOfYear(day: Day): number {
+  return daysBetween(`${day.slice(0, 4)}-01-01`, day) + 1
+}
+
+/** The UTC midnight of a well-formed day; RangeError that names the argument otherwise. */
+export function parseDay(argument: string, day: Day): Instant {
+  const instant = /^\d{4}-\d{2}-\d{2}$/.test(day) ? Date.parse(`${day}T00:00:00Z`) : NaN
+  if (Number.isNaN(instant) || new Date(instant).toISOString().slice(0, 10) !== day) {
+    throw new RangeError(`${argument}: ${day} is not a day, YYYY-MM-DD`)
+  }
+  return instant
+}
+
+function firstInstantOf(day: Day, zone: string, inside: Instant): Instant {
+  let before = inside - DAY
+  let within = inside
+  while (within - before > 1) {
+    const middle = Math.floor((before + within) / 2)
+    if (dayOf(middle, zone) === day) within = middle
+    else before = middle
+  }
+  return within
+}
+
+// Making a formatter costs far more than using it; there are a handful of zones in a process.
+const formats = new Map<string, Intl.DateTimeFormat>()
+
+function formatOf(zone: string): Intl.DateTimeFormat {
+  const known = formats.get(zone)
+  if (known) return known
+  let format: Intl.DateTimeFormat
+  try {
+    format = new Intl.DateTimeFormat('en-GB', {
+      timeZone: zone,
+      hourCycle: 'h23',
+      year: 'numeric',
+      month: '2-digit',
+      day: '2-digit',
+      hour: '2-digit',
+      minute: '2-digit',
+      second: '2-digit',
+    })
+  } catch {
+    throw new RangeError(`zone: ${zone} is not a known time zone`)
+  }
+  formats.set(zone, format)
+  return format
+}

@@ -1,0 +1,56 @@
+import { canonical } from '../ledger/canonical'
+import { id, list, object, text, whole } from '../ledger/parse'
+import { checksFor, type Check } from '../limits/checksFor'
+import { parseSteps, parseVessel } from './methodSaved'
+import { EVERYONE_WHO_COOKS, type KindOf } from './kindOf'
+
+/** A batch begins, and what it is held to is fixed. */
+export const batchStarted: KindOf<'batch-started'> = {
+  kind: 'batch-started',
+  v: 1,
+  about: 'batch',
+  may: EVERYONE_WHO_COOKS,
+  signed: false,
+  parse(body) {
+    const { code, method, limits, checks, vessel } = object(body, ['code', 'method', 'limits', 'checks', 'vessel'])
+    const m = object(method, ['id', 'version', 'name', 'family', 'steps'])
+    const l = object(limits, ['id', 'version'])
+    return {
+      code: text(code, 12),
+      method: {
+        id: id(m.id),
+        version: whole(m.version, 1, 1e6),
+        name: text(m.name, 80),
+        family: text(m.family, 40),
+        steps: parseSteps(m.steps),
+      },
+      limits: { id: id(l.id), version: whole(l.version, 1, 1e6) },
+      // Their shape needs no parsing: admit takes only the very checks that core resolves.
+      checks: list(checks, ({ value }) => value as Check),
+      vessel: parseVessel(vessel),
+    }
+  },
+  touches: ({ about, kitchen }) => [about, { type: 'kitchen', id: kitchen }],
+  reads: ({ body }) => [
+    { type: 'method', id: body.method.id },
+    { type: 'limits', id: body.limits.id },
+  ],
+  admit({ about, body, kitchen }, read) {
+    if (read('batch', about.id)) return { code: 'already there', field: 'about.id', what: 'batch' }
+    const method = read('method', body.method.id)
+    if (!method) return { code: 'not there', field: 'body.method', what: 'method' }
+    const limits = read('limits', body.limits.id)
+    if (!limits) return { code: 'not there', field: 'body.limits', what: 'limits' }
+    if (method.version !== body.method.version) return { code: 'older version', field: 'body', current: method.version }
+    if (limits.version !== body.limits.version) return { code: 'older version', field: 'body', current: limits.version }
+    const { id: methodId, version, name, family, steps } = method
+    const resolved = { method: { id: methodId, version, name, family, steps }, checks: checksFor(method, limits) }
+    if (canonical(resolved) !== canonical({ method: body.method, checks: body.checks })) {
+      return { code: 'other checks', field: 'body.checks' }
+    }
+    if (read('kitchen', kitchen)?.codes.includes(body.code)) {
+      return { code: 'code taken', field: 'body.code', batch: body.code }
+    }
+    return null
+  },
+}

@@ -1,0 +1,58 @@
+import type { Claim, CorrectionReason } from '../ledger/entry'
+import { id, instant, object, oneOf } from '../ledger/parse'
+import type { Refusal } from '../ledger/refusal'
+import type { BatchState } from '../state/batch'
+import type { Read } from '../state/state'
+import { EVERYONE_WHO_COOKS, type KindOf } from './kindOf'
+import { needsOpenBatch } from './openBatch'
+import { admitReading, instrumentOf, parseReading } from './readingTaken'
+
+/** Amends an earlier entry of a batch: takes it back, gives other values, or moves a reading to the right batch. */
+export const corrected: KindOf<'corrected'> = {
+  kind: 'corrected',
+  v: 1,
+  about: 'batch',
+  may: EVERYONE_WHO_COOKS,
+  signed: false,
+  parse(body) {
+    const { target, reason, now } = object(body, ['target', 'reason', 'now'])
+    const amends = { target: id(target), reason: oneOf<CorrectionReason>(reason, REASONS) }
+    if (now.value === 'void') return { ...amends, now: 'void' }
+    const { at, reading, batch } = object(now, ['at', 'reading', 'batch'])
+    return {
+      ...amends,
+      now: { at: instant(at), reading: parseReading(reading), batch: batch.value === null ? null : id(batch) },
+    }
+  },
+  touches: ({ about, body }) => {
+    const movedTo = body.now === 'void' ? null : body.now.batch
+    return movedTo === null || movedTo === about.id ? [about] : [about, { type: 'batch', id: movedTo }]
+  },
+  reads: ({ body }) => (body.now === 'void' ? [] : instrumentOf(body.now.reading)),
+  admit(claim, read) {
+    return needsOpenBatch(claim, read) ?? admitTarget(claim, read) ?? admitNow(claim, read)
+  },
+}
+
+const REASONS: readonly CorrectionReason[] = ['undo', 'mistyped', 'wrong pot', 'touched the pan', 'other']
+
+function admitTarget({ about, body }: Claim<'corrected'>, read: Read): Refusal | null {
+  const batch = read('batch', about.id)
+  if (!batch || !entriesOf(batch).includes(body.target))
+    return { code: 'not there', field: 'body.target', what: 'entry' }
+  const isReading = batch.readings.some(({ entry }) => entry === body.target)
+  return body.now === 'void' || isReading ? null : { code: 'not a reading', field: 'body.target' }
+}
+
+function admitNow({ about, body }: Claim<'corrected'>, read: Read): Refusal | null {
+  if (body.now === 'void') return null
+  const { batch, reading } = body.now
+  const other =
+    batch !== null && batch !== about.id ? needsOpenBatch({ about: { type: 'batch', id: batch } }, read) : null
+  return other ?? admitReading(reading, read)
+}
+
+// A disposition is not amended here: the lead disposes again.
+function entriesOf({ readings, marks, notes }: BatchState): string[] {
+  return [...readings, ...marks, ...notes].map(({ entry }) => entry)
+}

@@ -1,0 +1,26 @@
+import type { Bodies, Claim, Kind, Role, Subject, SubjectType } from '../ledger/entry'
+import type { Field } from '../ledger/parse'
+import type { Refusal } from '../ledger/refusal'
+import type { Read } from '../state/state'
+
+/** All that is particular to one kind of entry. One file a kind. */
+export interface KindOf<K extends Kind> {
+  kind: K
+  /** Version of the body; older ones are brought up by `parse`. */
+  v: number
+  about: SubjectType
+  /** Who may make it. */
+  may: readonly Role[]
+  /** Needs the lead's PIN with the post. */
+  signed: boolean
+  /** The body, checked field by field. Throws FieldError. */
+  parse(body: Field): Bodies[K]
+  /** The subjects whose state it changes. */
+  touches(claim: Claim<K>): Subject[]
+  /** Further subjects that `admit` looks at. */
+  reads(claim: Claim<K>): Subject[]
+  /** Why it cannot be taken as things stand, or null. */
+  admit(claim: Claim<K>, read: Read): Refusal | null
+}
+
+export const EVERYONE_WHO_COOKS: readonly Role[] = ['cook', 'chef', 'lead']

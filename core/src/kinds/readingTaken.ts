@@ -1,0 +1,45 @@
+import type { ReadingBody } from '../ledger/entry'
+import { id, object, oneOf, typedTemperature, type Field } from '../ledger/parse'
+import type { Refusal } from '../ledger/refusal'
+import { measures } from '../state/instrument'
+import type { Read } from '../state/state'
+import { EVERYONE_WHO_COOKS, type KindOf } from './kindOf'
+import { parseOf } from './methodSaved'
+import { needsOpenBatch } from './openBatch'
+
+/** One temperature, by hand: as typed, with its unit, where, of what, and by which instrument. */
+export const readingTaken: KindOf<'reading-taken'> = {
+  kind: 'reading-taken',
+  v: 1,
+  about: 'batch',
+  may: EVERYONE_WHO_COOKS,
+  signed: false,
+  parse: parseReading,
+  touches: ({ about }) => [about],
+  reads: ({ body }) => instrumentOf(body),
+  admit: (claim, read) => needsOpenBatch(claim, read) ?? admitReading(claim.body, read),
+}
+
+export function parseReading(body: Field): ReadingBody {
+  const { typed, where, of, instrument } = object(body, ['typed', 'where', 'of', 'instrument'])
+  return {
+    typed: typedTemperature(typed),
+    where: oneOf(where, ['core', 'surface', 'air'] as const),
+    of: parseOf(of),
+    instrument: instrument.value === null ? null : id(instrument),
+  }
+}
+
+/** An instrument reads only where its kind can: an infrared gun never reads a core. */
+export function admitReading({ instrument, where }: ReadingBody, read: Read): Refusal | null {
+  if (instrument === null) return null
+  const known = read('instrument', instrument)
+  if (!known) return { code: 'not there', field: 'body.instrument', what: 'instrument' }
+  return measures[known.kind] === where
+    ? null
+    : { code: 'cannot measure that', field: 'body.where', instrument: known.code }
+}
+
+export function instrumentOf({ instrument }: ReadingBody) {
+  return instrument === null ? [] : [{ type: 'instrument' as const, id: instrument }]
+}

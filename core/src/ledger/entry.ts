@@ -1,0 +1,110 @@
+import type { Instant } from '../calendar/instant'
+import type { Check } from '../limits/checksFor'
+import type { LimitSet } from '../limits/limit'
+import type { Edge } from '../limits/rule'
+import type { Method, Of, Step, Vessel } from '../method/method'
+import type { Typed } from '../quantity/temperature'
+import type { Where } from '../trace/reading'
+
+/** A UUID, made where the thing was made. */
+export type Id = string
+/** SHA-256, lower-case hexadecimal. */
+export type Hash = string
+
+export type SubjectType = 'kitchen' | 'limits' | 'method' | 'batch' | 'instrument'
+
+export interface Subject {
+  type: SubjectType
+  id: Id
+}
+
+export type Role = 'cook' | 'chef' | 'lead' | 'inspector'
+
+export type InstrumentKind = 'probe' | 'infrared' | 'display'
+
+/** What the lead decides for a batch. Both can be decided whatever the standings. */
+export type Decision = 'hold' | 'discard'
+
+/** A method as a batch keeps it: the version it was made by. */
+export interface MethodRef {
+  id: Id
+  version: number
+  name: string
+  family: string
+  steps: Step[]
+}
+
+export interface ReadingBody {
+  typed: Typed
+  where: Where
+  of: Of
+  /** null: taken without an instrument, which proves nothing. */
+  instrument: Id | null
+}
+
+/** The closed union of what can be entered, one line a kind; each kind's file says what it means. */
+export interface Bodies {
+  'limits-set': { set: LimitSet }
+  'method-saved': { method: Method }
+  'instrument-registered': { code: string; kind: InstrumentKind }
+  'batch-started': {
+    code: string
+    method: MethodRef
+    limits: { id: Id; version: number }
+    checks: Check[]
+    vessel: Vessel
+  }
+  'step-marked': { step: string; edge: Edge }
+  'reading-taken': ReadingBody
+  corrected: { target: Id; reason: CorrectionReason; now: Correction }
+  noted: { text: string }
+  disposed: { decision: Decision; reason: string }
+}
+
+export type CorrectionReason = 'undo' | 'mistyped' | 'wrong pot' | 'touched the pan' | 'other'
+
+/** What stands instead: nothing, or other values; `batch` when the reading was another batch's. */
+export type Correction = 'void' | { at: Instant; reading: ReadingBody; batch: Id | null }
+
+export type Kind = keyof Bodies
+
+/** What somebody says happened. Everything in it is theirs; the server adds only the seal. */
+export interface Claim<K extends Kind = Kind> {
+  id: Id
+  kitchen: Id
+  kind: K
+  v: number
+  about: Subject
+  /** When it happened. */
+  at: Instant
+  /** When it was entered. */
+  madeAt: Instant
+  by: Id
+  device: Id
+  body: Bodies[K]
+}
+
+/** A claim of any one kind, told apart by `kind`. */
+export type AnyClaim = { [K in Kind]: Claim<K> }[Kind]
+
+/** What the server adds: the place in the chain. hash = SHA-256 of canonical({ claim, seal less hash }). */
+export interface Seal {
+  seq: number
+  recordedAt: Instant
+  /** Minutes the kitchen's wall clock was ahead of UTC when it was recorded. */
+  offsetMinutes: number
+  postedBy: Id
+  prev: Hash
+  hash: Hash
+}
+
+/** seal null: still on the tablet, not yet recorded. */
+export interface Entry {
+  claim: AnyClaim
+  seal: Seal | null
+}
+
+export interface SealedEntry {
+  claim: AnyClaim
+  seal: Seal
+}

@@ -1,0 +1,19 @@
+import type { FieldProblem } from './parse'
+
+/** Why an entry is not taken. Every code has its sentence in wording. */
+export type Refusal =
+  | { code: 'bad field'; field: string; problem: FieldProblem }
+  | { code: 'ahead of clock'; field: 'at'; aheadMs: number; clockAheadMs: number }
+  | { code: 'id taken'; field: 'id' }
+  | { code: 'other kitchen'; field: 'kitchen' }
+  | { code: 'not on the list'; field: 'by' }
+  | { code: 'may not'; field: 'by'; kind: string }
+  | { code: 'lead must sign'; field: 'pin' }
+  | { code: 'not there'; field: string; what: 'batch' | 'instrument' | 'method' | 'limits' | 'entry' | 'step' }
+  | { code: 'already there'; field: string; what: 'batch' | 'instrument' }
+  | { code: 'code taken'; field: 'body.code'; batch: string }
+  | { code: 'batch closed'; field: 'about.id'; batch: string }
+  | { code: 'other checks'; field: 'body.checks' }
+  | { code: 'cannot measure that'; field: 'body.where'; instrument: string }
+  | { code: 'not a reading'; field: 'body.target' }
+  | { code: 'older version'; field: 'body'; current: number }

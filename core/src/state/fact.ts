@@ -1,0 +1,48 @@
+import type { Instant } from '../calendar/instant'
+import type { Entry, Id } from '../ledger/entry'
+
+/** Something that was entered, as it stands now, with every value it had before. */
+export interface Fact<T> {
+  entry: Id
+  at: Instant
+  madeAt: Instant
+  /** null while it is only on the tablet. */
+  recordedAt: Instant | null
+  by: Id
+  value: T
+  /** Oldest first. */
+  amends: Amendment<T>[]
+  /** Taken back: shown struck through, counts for nothing. */
+  void: boolean
+}
+
+/** What a correction replaced, who made it, and why. */
+export interface Amendment<T> {
+  entry: Id
+  by: Id
+  madeAt: Instant
+  reason: string
+  wasAt: Instant
+  was: T
+}
+
+export function factOf<T>({ claim, seal }: Entry, at: Instant, value: T): Fact<T> {
+  const recordedAt = seal?.recordedAt ?? null
+  return { entry: claim.id, at, madeAt: claim.madeAt, recordedAt, by: claim.by, value, amends: [], void: false }
+}
+
+/** The fact after a correction: new values, or void. What stood before is kept. */
+export function amended<T>(
+  fact: Fact<T>,
+  { claim }: Entry,
+  reason: string,
+  now: { at: Instant; value: T } | 'void',
+): Fact<T> {
+  const amends = [
+    ...fact.amends,
+    { entry: claim.id, by: claim.by, madeAt: claim.madeAt, reason, wasAt: fact.at, was: fact.value },
+  ]
+  return now === 'void'
+    ? { ...fact, amends, void: true }
+    : { ...fact, amends, void: false, at: now.at, value: now.value }
+}

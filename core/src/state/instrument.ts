@@ -1,0 +1,16 @@
+import type { Entry, Id, InstrumentKind } from '../ledger/entry'
+import type { Where } from '../trace/reading'
+
+export interface InstrumentState {
+  id: Id
+  /** What is written on it. */
+  code: string
+  kind: InstrumentKind
+}
+
+/** Where in the product an instrument of a kind can read. */
+export const measures: Record<InstrumentKind, Where> = { probe: 'core', infrared: 'surface', display: 'air' }
+
+export function applyToInstrument(id: Id, state: InstrumentState | null, { claim }: Entry): InstrumentState | null {
+  return claim.kind === 'instrument-registered' ? { id, ...claim.body } : state
+}

@@ -1,0 +1,9 @@
+/** How a check stands: still open, proven, not proven, or missed. */
+export type Standing = 'open' | 'proven' | 'unproven' | 'missed'
+
+const ORDER: Record<Standing, number> = { proven: 0, open: 1, unproven: 2, missed: 3 }
+
+/** The worse of two standings: doubt counts against the batch. */
+export function worse(a: Standing, b: Standing): Standing {
+  return ORDER[a] >= ORDER[b] ? a : b
+}

@@ -1,0 +1,108 @@
+// npm test: lint and types, Jest in every part, Playwright. Its last line counts everything: 'N passed, N failed'.
+// With names (core wording server web e2e lint) only those.
+import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { ensureBuilt, ensureInstalled } from './install.mjs'
+import { installPackage } from './debian.mjs'
+import { ROOT, run, tell } from './run.mjs'
+
+const JEST = ['core', 'wording', 'server', 'web']
+const ALL = ['lint', ...JEST, 'e2e']
+
+async function test(names) {
+  await ensureInstalled()
+  const total = { passed: 0, failed: 0 }
+  const add = (part) => {
+    total.passed += part.passed
+    total.failed += part.failed
+  }
+  if (names.includes('lint')) add(await lint())
+  const units = JEST.filter((name) => names.includes(name))
+  if (units.length) add(await jest(units))
+  if (names.includes('e2e')) add(await e2e())
+  console.log(`${total.passed} passed, ${total.failed} failed`)
+  process.exitCode = total.failed === 0 ? 0 : 1
+}
+
+/** Types in every part, lint over all of it, and the format. Each counts as one. */
+async function lint() {
+  const node = (...args) => run(process.execPath, args)
+  const steps = [
+    ['types', () => node('node_modules/typescript7/bin/tsc', '-b', 'core', 'wording', 'server')],
+    ['types of web', () => node('node_modules/typescript7/bin/tsc', '-p', 'web')],
+    ['types of tests', () => node('node_modules/typescript7/bin/tsc', '-p', 'tsconfig.eslint.json')],
+    [
+      'lint',
+      () =>
+        node(
+          'node_modules/eslint/bin/eslint.js',
+          '--max-warnings',
+          '0',
+          '--cache',
+          '--cache-location',
+          '.cache/eslint',
+          '.',
+        ),
+    ],
+    ['format', () => node('node_modules/prettier/bin/prettier.cjs', '--check', '--log-level', 'warn', '.')],
+  ]
+  const result = { passed: 0, failed: 0 }
+  for (const [name, step] of steps) {
+    const ok = (await step()) === 0
+    console.log(`${ok ? 'ok    ' : 'FAILED'} ${name}`)
+    result[ok ? 'passed' : 'failed']++
+  }
+  return result
+}
+
+async function jest(projects) {
+  return counted(
+    'jest.json',
+    async (file) => {
+      const args = ['--selectProjects', ...projects, '--json', `--outputFile=${file}`, '--testLocationInResults=false']
+      return run(process.execPath, ['node_modules/jest/bin/jest.js', ...args], {
+        stdio: ['ignore', 'ignore', 'inherit'],
+      })
+    },
+    ({ numPassedTests, numFailedTests, numFailedTestSuites, testResults }) => {
+      // A suite that could not even run has no failed test to count.
+      const unrun = testResults.filter(
+        ({ status, assertionResults }) => status === 'failed' && assertionResults.length === 0,
+      ).length
+      return { passed: numPassedTests, failed: Math.max(numFailedTests + unrun, Math.sign(numFailedTestSuites)) }
+    },
+  )
+}
+
+async function e2e() {
+  if (!existsSync('/usr/bin/chromium')) await installPackage('chromium', 'Chromium, for the tests in a browser')
+  await ensureBuilt()
+  return counted(
+    'playwright.json',
+    async (file) => {
+      const env = { ...process.env, PLAYWRIGHT_JSON_OUTPUT_NAME: file }
+      return run(process.execPath, ['node_modules/@playwright/test/cli.js', 'test'], { env })
+    },
+    ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky }),
+  )
+}
+
+/** Runs a test program that writes its results to a file; a failing exit without a failed test counts as one. */
+async function counted(name, program, read) {
+  const folder = mkdtempSync(join(tmpdir(), 'lt-results-'))
+  try {
+    const file = join(folder, name)
+    const code = await program(file)
+    const result = existsSync(file) ? read(JSON.parse(readFileSync(file, 'utf8'))) : { passed: 0, failed: 1 }
+    return { ...result, failed: code !== 0 && result.failed === 0 ? 1 : result.failed }
+  } finally {
+    rmSync(folder, { recursive: true, force: true })
+  }
+}
+
+process.chdir(ROOT)
+const names = process.argv.slice(2)
+const unknown = names.filter((name) => !ALL.includes(name))
+if (unknown.length) tell(new Error(`No such part: ${unknown.join(', ')}. Parts: ${ALL.join(', ')}.`))
+else test(names.length ? names : ALL).catch(tell)

@@ -1,0 +1,35 @@
+import { MikroOrmModule } from '@mikro-orm/nestjs'
+import { Module, type DynamicModule } from '@nestjs/common'
+import { LoggerModule } from 'nestjs-pino'
+import { BatchesController } from './batches/batches.controller'
+import type { Config } from './config'
+import { ormConfig } from './database/ormConfig'
+import { HealthController } from './health/health.controller'
+import { LedgerModule } from './ledger/ledger.module'
+import { LineController } from './line/line.controller'
+import { LiveModule } from './live/live.module'
+import { PeopleModule } from './people/people.module'
+
+@Module({})
+export class AppModule {
+  static for({ databaseUrl, logLevel }: Config): DynamicModule {
+    return {
+      module: AppModule,
+      imports: [
+        LoggerModule.forRoot({
+          forRoutes: ['{*path}'],
+          pinoHttp: {
+            level: logLevel,
+            autoLogging: { ignore: ({ url }) => url?.startsWith('/assets/') === true },
+            redact: ['req.headers.cookie', 'res.headers["set-cookie"]', 'req.headers.authorization'],
+          },
+        }),
+        MikroOrmModule.forRoot({ ...ormConfig(databaseUrl), registerRequestContext: false }),
+        PeopleModule,
+        LedgerModule,
+        LiveModule.for(databaseUrl),
+      ],
+      controllers: [LineController, BatchesController, HealthController],
+    }
+  }
+}

@@ -1,0 +1,75 @@
+import 'reflect-metadata'
+import { existsSync, readFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { NestFactory } from '@nestjs/core'
+import { NestExpressApplication } from '@nestjs/platform-express'
+import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger'
+import compression from 'compression'
+import cookieParser from 'cookie-parser'
+import express, { type NextFunction, type Request, type Response } from 'express'
+import helmet from 'helmet'
+import { Logger } from 'nestjs-pino'
+import { AppModule } from './app.module'
+import type { Config } from './config'
+import { ProblemFilter } from './http/problem.filter'
+import { validation } from './http/validation'
+
+/** The application, ready to listen: API under /api, health under /health, the web application everywhere else. */
+export async function createApp(config: Config): Promise<NestExpressApplication> {
+  const { tls } = config
+  const httpsOptions = tls ? { httpsOptions: { cert: readFileSync(tls.cert), key: readFileSync(tls.key) } } : {}
+  const app = await NestFactory.create<NestExpressApplication>(AppModule.for(config), {
+    bufferLogs: true,
+    forceCloseConnections: true,
+    ...httpsOptions,
+  })
+  app.useLogger(app.get(Logger))
+  app.use(securityHeaders(tls !== null))
+  app.use(compression())
+  app.use(cookieParser())
+  app.useBodyParser('json', { limit: '1mb' })
+  app.setGlobalPrefix('api', { exclude: ['health/live', 'health/ready'] })
+  app.useGlobalPipes(validation)
+  app.useGlobalFilters(new ProblemFilter())
+  const document = new DocumentBuilder().setTitle('Logged Thermal').setVersion('1').build()
+  SwaggerModule.setup('api/docs', app, () => SwaggerModule.createDocument(app, document))
+  if (config.webRoot) serveWeb(app, config.webRoot)
+  app.enableShutdownHooks()
+  return app
+}
+
+function securityHeaders(tls: boolean) {
+  return helmet({
+    contentSecurityPolicy: {
+      useDefaults: false,
+      directives: {
+        'default-src': ["'self'"],
+        // The style library adds its rules at run time; scripts stay our own files alone.
+        'style-src': ["'self'", "'unsafe-inline'"],
+        'img-src': ["'self'", 'data:'],
+        'worker-src': ["'self'"],
+        'object-src': ["'none'"],
+        'base-uri': ["'none'"],
+        'form-action': ["'self'"],
+        'frame-ancestors': ["'none'"],
+      },
+    },
+    strictTransportSecurity: tls,
+    // Only a secure origin may be isolated; on plain HTTP the browser would complain about the header.
+    crossOriginOpenerPolicy: tls,
+    originAgentCluster: tls,
+  })
+}
+
+/** Built files are named by their content and never change; every other path is the application's page. */
+function serveWeb(app: NestExpressApplication, root: string): void {
+  const page = join(root, 'index.html')
+  if (!existsSync(page)) throw new Error(`no built web application in ${root}`)
+  app.use('/assets', express.static(join(root, 'assets'), { immutable: true, maxAge: '365d', fallthrough: false }))
+  app.use(express.static(root, { index: false, maxAge: 0 }))
+  app.use((request: Request, response: Response, next: NextFunction) => {
+    const ours = /^\/(api|health)(\/|$)/.test(request.path)
+    if (ours || request.method !== 'GET') next()
+    else response.sendFile(page, { cacheControl: false, headers: { 'Cache-Control': 'no-cache' } })
+  })
+}

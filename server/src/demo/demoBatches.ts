@@ -1,0 +1,153 @@
+import { MINUTE, type Instant } from '@logged-thermal/core'
+
+/** A batch of the demo: what was read how many minutes before the start, °C. */
+export interface DemoBatch {
+  method: string
+  cook: 'mina' | 'teo'
+  startedAgo: number
+  dairy: [minutesAgo: number, celsius: number][]
+  combinedAgo: number
+  mixture: [minutesAgo: number, celsius: number][]
+  /** null: still on the heat. */
+  offHeatAgo: number | null
+}
+
+const HOURS = 60
+
+/** The demo's batches, one at each stage of a batch's life, relative to `now` in `zone`. */
+export function demoBatches(): DemoBatch[] {
+  return [
+    // Cooking: a minute or so under the floor.
+    {
+      method: 'Lemon-thyme pouring custard',
+      cook: 'mina',
+      startedAgo: 16,
+      dairy: [
+        [12, 62.5],
+        [9, 81],
+      ],
+      combinedAgo: 6,
+      mixture: [
+        [5, 52.3],
+        [3.5, 57.4],
+        [2, 62.1],
+        [0.7, 65.9],
+      ],
+      offHeatAgo: null,
+    },
+    // Cooling in good time.
+    {
+      method: 'Sea-buckthorn curd',
+      cook: 'teo',
+      startedAgo: 96,
+      dairy: [],
+      combinedAgo: 90,
+      mixture: [
+        [82, 61.3],
+        [76, 72.8],
+        [70, 78.4],
+        [55, 57],
+        [38, 39.4],
+        [14, 25.2],
+      ],
+      offHeatAgo: 68,
+    },
+    // About to miss: deep, lidded, on the counter.
+    {
+      method: 'Bay-leaf pouring custard',
+      cook: 'mina',
+      startedAgo: 128,
+      dairy: [[124, 82]],
+      combinedAgo: 120,
+      mixture: [
+        [114, 58.5],
+        [109, 71.6],
+        [104, 82.4],
+        [95, 57],
+        [64, 46.2],
+        [34, 38.6],
+        [4, 33.1],
+      ],
+      offHeatAgo: 102,
+    },
+    // Missed the first gate.
+    {
+      method: 'Smoked-honey eggnog',
+      cook: 'teo',
+      startedAgo: 3.6 * HOURS,
+      dairy: [[212, 74]],
+      combinedAgo: 208,
+      mixture: [
+        [200, 63.1],
+        [193, 76.2],
+        [180, 57],
+        [121, 36.9],
+        [57, 26.4],
+      ],
+      offHeatAgo: 190,
+    },
+    // Nobody read while it passed 21°: not proven.
+    {
+      method: 'Rye-malt custard',
+      cook: 'teo',
+      startedAgo: 6.5 * HOURS,
+      dairy: [[384, 80.2]],
+      combinedAgo: 380,
+      mixture: [
+        [372, 66.4],
+        [366, 81.2],
+        [350, 57],
+        [310, 38.8],
+        [262, 26.2],
+        [219, 19.4],
+        [120, 9.6],
+        [25, 4.7],
+      ],
+      offHeatAgo: 364,
+    },
+    // In the cold, proven, with days left.
+    {
+      method: 'Toasted-barley custard',
+      cook: 'mina',
+      startedAgo: 25 * HOURS,
+      dairy: [[25 * 60 - 6, 81]],
+      combinedAgo: 25 * 60 - 10,
+      mixture: [
+        [1482, 64.2],
+        [1474, 80.6],
+        [1460, 57],
+        [1420, 34.8],
+        [1380, 20.6],
+        [1290, 9.8],
+        [1190, 4.4],
+        [410, 3.2],
+      ],
+      offHeatAgo: 1472,
+    },
+    // Last day today.
+    {
+      method: 'Quince-skin curd',
+      cook: 'teo',
+      startedAgo: 49 * HOURS,
+      dairy: [],
+      combinedAgo: 49 * 60 - 8,
+      mixture: [
+        [2924, 66.2],
+        [2918, 79.3],
+        [2900, 57],
+        [2860, 33.5],
+        [2830, 19.8],
+        [2740, 8.1],
+        [2650, 4.3],
+        [1200, 3.6],
+        [90, 3.4],
+      ],
+      offHeatAgo: 2914,
+    },
+  ]
+}
+
+/** Minutes before `now` as an instant. */
+export function ago(now: Instant, minutes: number): Instant {
+  return Math.round(now - minutes * MINUTE)
+}

@@ -1,0 +1,172 @@
+import { randomInt } from 'node:crypto'
+import type { MikroORM } from '@mikro-orm/postgresql'
+import { v7 as uuid } from 'uuid'
+import {
+  checksFor,
+  dayOf,
+  dayOfYear,
+  GENESIS,
+  nextCode,
+  startOfDay,
+  type AnyClaim,
+  type Bodies,
+  type Id,
+  type Instant,
+  type Method,
+  type Role,
+} from '@logged-thermal/core'
+import { refusalSentence } from '@logged-thermal/wording'
+import { KitchenScope } from '../database/kitchenScope'
+import { Append } from '../ledger/append.service'
+import { Kitchen } from '../people/kitchen.entity'
+import { Person } from '../people/person.entity'
+import { hashPin } from '../people/pins.service'
+import { claimMaker } from './claims'
+import { ago, demoBatches, type DemoBatch } from './demoBatches'
+import { starter, type Starter } from './starter'
+
+interface SeedPerson {
+  key: string
+  name: string
+  role: Role
+  job: string
+  pin: string
+}
+
+/** A kitchen of our own invention. */
+export const DEMO_KITCHEN = 'Fennimore Row pastry'
+export const DEMO_PEOPLE: SeedPerson[] = [
+  { key: 'ilse', name: 'Ilse Varrow', role: 'lead', job: 'food-safety lead', pin: '4071' },
+  { key: 'mina', name: 'Mina Osk', role: 'cook', job: 'cook, sauce bench', pin: '1182' },
+  { key: 'noor', name: 'Noor Hallet', role: 'chef', job: 'pastry chef', pin: '6025' },
+  { key: 'teo', name: 'Teo Brandt', role: 'cook', job: 'cook, induction 2', pin: '3394' },
+]
+
+export interface Seeded {
+  kitchenId: Id
+  name: string
+  people: { id: Id; key: string; name: string; job: string; pin: string }[]
+  starter: Starter
+}
+
+/** A kitchen with people, limits, methods and instruments, and nothing on the stove. */
+export async function seedKitchen(
+  orm: MikroORM,
+  { name, zone, people, now }: { name: string; zone: string; people: SeedPerson[]; now: Instant },
+): Promise<Seeded> {
+  const em = orm.em.fork()
+  const scope = new KitchenScope(em)
+  const begin = starter()
+  const kitchenId = uuid()
+  await em.insert(Kitchen, { id: kitchenId, name, zone, unit: 'C', limitsId: begin.limits.id })
+  const hired = people.map((person) => ({ ...person, id: uuid() }))
+  const hashes = await Promise.all(hired.map(({ pin }) => hashPin(pin)))
+  await scope.inKitchen(kitchenId, async (inside) => {
+    const { seq, hash } = GENESIS
+    await inside.execute('insert into chain_head (kitchen_id, seq, hash) values (?, ?, ?)', [kitchenId, seq, hash])
+    const rows = hired.map(({ id, name: called, role, job }, i) => ({
+      kitchenId,
+      id,
+      name: called,
+      role,
+      job,
+      pinHash: hashes[i]!,
+    }))
+    await inside.insertMany(Person, rows)
+  })
+  const lead = hired.find(({ role }) => role === 'lead')!.id
+  const claim = claimMaker(kitchenId)
+  await append(scope, kitchenId, lead, [
+    claim('limits-set', begin.limits.id, now, lead, { set: begin.limits }),
+    claim('instrument-registered', begin.probe.id, now, lead, { code: begin.probe.code, kind: 'probe' }),
+    claim('instrument-registered', begin.infrared.id, now, lead, { code: begin.infrared.code, kind: 'infrared' }),
+    ...begin.methods.map((method) => claim('method-saved', method.id, now, lead, { method })),
+  ])
+  return { kitchenId, name, people: hired, starter: begin }
+}
+
+/** The demo kitchen, with a batch at every stage of its life relative to `now`. */
+export async function seedDemo(orm: MikroORM, zone: string, now: Instant): Promise<Seeded> {
+  const seeded = await seedKitchen(orm, { name: DEMO_KITCHEN, zone, people: DEMO_PEOPLE, now: now - 4 * 86_400_000 })
+  const lead = seeded.people.find(({ key }) => key === 'ilse')!.id
+  const codes: string[] = []
+  const batches = demoBatches().sort((a, b) => b.startedAgo - a.startedAgo)
+  const claims = batches.flatMap((batch) => batchClaims(seeded, batch, zone, now, codes))
+  claims.sort((a, b) => a.madeAt - b.madeAt)
+  await append(new KitchenScope(orm.em.fork()), seeded.kitchenId, lead, claims)
+  return seeded
+}
+
+/** Somebody to begin with in a kitchen without a demo; the PIN is told once. */
+export function firstLead(): SeedPerson[] {
+  const pin = String(randomInt(10_000)).padStart(4, '0')
+  return [{ key: 'lead', name: 'Food-safety lead', role: 'lead', job: 'food-safety lead', pin }]
+}
+
+function batchClaims(
+  { kitchenId, people, starter: { limits, methods, probe } }: Seeded,
+  batch: DemoBatch,
+  zone: string,
+  now: Instant,
+  codes: string[],
+): AnyClaim[] {
+  const claim = claimMaker(kitchenId)
+  const by = people.find(({ key }) => key === batch.cook)!.id
+  const method = methods.find(({ name }) => name === batch.method)!
+  const id = uuid()
+  const startedAt = startedOn(batch, now, zone)
+  const shift = startedAt - ago(now, batch.startedAgo)
+  const when = (minutes: number) => ago(now, minutes) + (minutes > 20 * 60 ? shift : 0)
+  const code = nextCode(codes, dayOfYear(dayOf(startedAt, zone)))
+  codes.push(code)
+  const reading = ([minutes, celsius]: [number, number], of: 'mixture' | { part: string }) =>
+    claim('reading-taken', id, when(minutes), by, {
+      typed: { value: celsius, unit: 'C' },
+      where: 'core',
+      of,
+      instrument: probe.id,
+    })
+  const off = batch.offHeatAgo
+  return [
+    claim('batch-started', id, startedAt, by, startBody(method, limits, code)),
+    ...batch.dairy.map((each) => reading(each, { part: 'dairy' })),
+    claim('step-marked', id, when(batch.combinedAgo), by, { step: 'temper', edge: 'combined' }),
+    ...batch.mixture.map((each) => reading(each, 'mixture')),
+    ...(off === null ? [] : [claim('step-marked', id, when(off), by, { step: 'cook', edge: 'done' })]),
+  ]
+}
+
+// Batches of earlier days keep their day whatever the hour of the start is, so that "last day today" stays true.
+function startedOn({ startedAgo }: DemoBatch, now: Instant, zone: string): Instant {
+  const at = ago(now, startedAgo)
+  if (startedAgo < 20 * 60) return at
+  const days = Math.floor(startedAgo / (24 * 60))
+  const noonOf = startOfDay(dayOf(now - days * 86_400_000, zone), zone)
+  return Math.max(noonOf, Math.min(at, noonOf + 20 * 3_600_000))
+}
+
+function startBody(method: Method, limits: Starter['limits'], code: string): Bodies['batch-started'] {
+  const { id, version, name, family, steps, vessel } = method
+  return {
+    code,
+    method: { id, version, name, family, steps },
+    limits: { id: limits.id, version: limits.version },
+    checks: checksFor(method, limits),
+    vessel,
+  }
+}
+
+/** The same way in that people use; seeding alone says when it was recorded. */
+async function append(scope: KitchenScope, kitchenId: Id, lead: Id, claims: AnyClaim[]): Promise<void> {
+  const post = {
+    kitchenId,
+    postedBy: lead,
+    signedBy: lead,
+    clockAheadMs: 0,
+    claims,
+    recordedAt: ({ madeAt }: AnyClaim) => madeAt,
+  }
+  const outcomes = await new Append(scope).append(post)
+  const refused = outcomes.find(({ outcome }) => outcome === 'refused')
+  if (refused?.outcome === 'refused') throw new Error(`the demo was refused: ${refusalSentence(refused.refusal)}`)
+}

@@ -1,0 +1,64 @@
+import { ArgumentsHost, Catch, ExceptionFilter, HttpException, Logger } from '@nestjs/common'
+import type { Response } from 'express'
+import { Problem } from './problem'
+
+/** Answers every failure as RFC 9457 problem details: a sentence for a person, a code and a field for a program. */
+@Catch()
+export class ProblemFilter implements ExceptionFilter {
+  private readonly log = new Logger('problem')
+
+  catch(error: unknown, host: ArgumentsHost): void {
+    const response = host.switchToHttp().getResponse<Response>()
+    if (response.headersSent) {
+      response.end()
+      return
+    }
+    const { status, code, sentence, field } = this.problemOf(error)
+    if (status >= 500) this.log.error(error instanceof Error ? error.stack : String(error))
+    response
+      .status(status)
+      .type('application/problem+json')
+      .send({
+        type: `urn:logged-thermal:problem:${code.replaceAll(' ', '-')}`,
+        title: code,
+        status,
+        detail: sentence,
+        ...(field === null ? {} : { field }),
+      })
+  }
+
+  private problemOf(error: unknown): Problem {
+    if (error instanceof Problem) return error
+    if (isDatabaseAway(error)) {
+      return new Problem(
+        503,
+        'database away',
+        'The logbook does not answer just now. Nothing was written; try again in a moment.',
+      )
+    }
+    const status = statusOf(error)
+    if (status === 413)
+      return new Problem(413, 'too large', 'That is more than 1 MB. Send fewer entries at a time; nothing was written.')
+    if (status === 404) return new Problem(404, 'not there', 'There is nothing at this address.')
+    if (status === 400) return new Problem(400, 'not readable', 'The request is not readable JSON.')
+    if (error instanceof HttpException) return new Problem(error.getStatus(), 'refused', error.message)
+    if (status >= 400 && status < 500) return new Problem(status, 'refused', 'The request cannot be taken.')
+    return new Problem(500, 'our fault', 'Something failed on our side. Nothing was half-written.')
+  }
+}
+
+function statusOf(error: unknown): number {
+  if (error instanceof HttpException) return error.getStatus()
+  const status = (error as { status?: unknown } | null)?.status
+  return typeof status === 'number' ? status : 500
+}
+
+// Connection failures of the driver, the pool's time-out, and the server shutting down (SQLSTATE class 57P, 08).
+function isDatabaseAway(error: unknown): boolean {
+  for (let cause = error; cause instanceof Error; cause = cause.cause ?? (cause as { previous?: unknown }).previous) {
+    const code = (cause as { code?: unknown }).code
+    if (typeof code === 'string' && /^(ECONN|EPIPE|ETIMEDOUT|57P|08|53300)/.test(code)) return true
+    if (/Connection terminated|Timeout acquiring a connection|Connection ended/.test(cause.message)) return true
+  }
+  return false
+}

@@ -1,0 +1,66 @@
+import { Body, Controller, HttpCode, Post } from '@nestjs/common'
+import { ApiOperation, ApiTags } from '@nestjs/swagger'
+import type { Refusal } from '@logged-thermal/core'
+import { refusalSentence } from '@logged-thermal/wording'
+import { Pins } from '../people/pins.service'
+import { Needs, OfShift } from '../people/shift.guard'
+import type { Shift } from '../people/shifts.service'
+import { Append, type Outcome } from './append.service'
+import { PostEntriesDto } from './postEntries.dto'
+
+@ApiTags('entries')
+@Controller('entries')
+export class EntriesController {
+  constructor(
+    private readonly append: Append,
+    private readonly pins: Pins,
+  ) {}
+
+  /** Appends entries to the kitchen's logbook. Posting the same entry again changes nothing. */
+  @Post()
+  @HttpCode(200)
+  @Needs('write')
+  @ApiOperation({
+    summary: 'Each entry is answered: accepted, already there, or refused with a code, a field and a sentence.',
+  })
+  async post(@OfShift() shift: Shift, @Body() { sentAt, entries, signer, pin }: PostEntriesDto) {
+    const arrived = Date.now()
+    const { kitchenId, personId: postedBy } = shift
+    const signedBy = signer && pin ? signer : null
+    if (signer && pin) await this.pins.require(kitchenId, signer, pin)
+    const post = { kitchenId, postedBy, signedBy, clockAheadMs: sentAt - arrived, claims: entries }
+    const outcomes = await this.append.append(post)
+    return { now: Date.now(), results: outcomes.map(answer) }
+  }
+}
+
+function answer(outcome: Outcome) {
+  if (outcome.outcome !== 'refused') return outcome
+  const { id, refusal } = outcome
+  return {
+    id,
+    outcome: 'refused',
+    status: STATUS[refusal.code],
+    code: refusal.code,
+    field: refusal.field,
+    sentence: refusalSentence(refusal),
+  }
+}
+
+const STATUS: Record<Refusal['code'], number> = {
+  'bad field': 422,
+  'ahead of clock': 422,
+  'id taken': 409,
+  'other kitchen': 403,
+  'not on the list': 403,
+  'may not': 403,
+  'lead must sign': 403,
+  'not there': 404,
+  'already there': 409,
+  'code taken': 409,
+  'batch closed': 409,
+  'other checks': 422,
+  'cannot measure that': 422,
+  'not a reading': 422,
+  'older version': 409,
+}

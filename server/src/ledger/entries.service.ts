@@ -1,0 +1,49 @@
+import { Injectable } from '@nestjs/common'
+import type { SqlEntityManager } from '@mikro-orm/postgresql'
+import type { AnyClaim, Id, Seal, SealedEntry } from '@logged-thermal/core'
+import { KitchenScope } from '../database/kitchenScope'
+
+interface Row {
+  hash: string
+  canon: string
+}
+
+/** Reads the logbook. */
+@Injectable()
+export class Entries {
+  constructor(private readonly scope: KitchenScope) {}
+
+  /** Entries after a number, in order. */
+  after(kitchenId: Id, seq: number, most: number): Promise<SealedEntry[]> {
+    return this.scope.inKitchen(kitchenId, (em) => readAfter(em, kitchenId, seq, most))
+  }
+
+  /** All entries that touched a batch, in order. */
+  ofBatch(kitchenId: Id, batchId: Id): Promise<SealedEntry[]> {
+    return this.scope.inKitchen(kitchenId, async (em) => {
+      const rows = await em.execute<Row[]>(
+        `select hash, canon from entry where kitchen_id = ? and (about_id = ? or moved_to = ?) order by seq`,
+        [kitchenId, batchId, batchId],
+      )
+      return rows.map(entryOf)
+    })
+  }
+}
+
+export async function readAfter(
+  em: SqlEntityManager,
+  kitchenId: Id,
+  seq: number,
+  most: number,
+): Promise<SealedEntry[]> {
+  const rows = await em.execute<Row[]>(
+    `select hash, canon from entry where kitchen_id = ? and seq > ? order by seq limit ?`,
+    [kitchenId, seq, most],
+  )
+  return rows.map(entryOf)
+}
+
+function entryOf({ hash, canon }: Row): SealedEntry {
+  const { claim, seal } = JSON.parse(canon) as { claim: AnyClaim; seal: Omit<Seal, 'hash'> }
+  return { claim, seal: { ...seal, hash } }
+}

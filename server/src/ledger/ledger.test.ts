@@ -1,0 +1,247 @@
+import { Client } from 'pg'
+import { v7 as uuid } from 'uuid'
+import { isFault, type SealedEntry } from '@logged-thermal/core'
+import { APP_URL, openKitchen, type TestKitchen } from '../test/kitchen'
+import { Entries } from './entries.service'
+import { TABLES } from './projections'
+import { rebuild } from './rebuild'
+import { verify } from './verify'
+
+interface Result {
+  id: string
+  outcome: string
+  status?: number
+  code?: string
+  field?: string
+  sentence?: string
+  seal?: { seq: number }
+}
+
+let kitchen: TestKitchen
+const results = ({ body }: { body: unknown }) => (body as { results: Result[] }).results
+const all = () => kitchen.app.get(Entries).after(kitchen.kitchenId, 0, 10_000)
+
+async function startedBatch(code: string): Promise<string> {
+  const batch = uuid()
+  expect(results(await kitchen.post([kitchen.start(code, batch)]))[0]).toMatchObject({ outcome: 'accepted' })
+  return batch
+}
+
+beforeAll(async () => {
+  kitchen = await openKitchen()
+})
+afterAll(() => kitchen.app.close())
+
+describe('posting entries', () => {
+  it('appends in order, one number after the other, and answers each', async () => {
+    const batch = await startedBatch('a-1')
+    const claims = [
+      kitchen.reading(batch, 61.2),
+      kitchen.reading(batch, 64.9),
+      kitchen.reading(batch, 900),
+      kitchen.reading(batch, 70.1),
+    ]
+    const answers = results(await kitchen.post(claims))
+    expect(answers.map(({ outcome }) => outcome)).toEqual(['accepted', 'accepted', 'refused', 'accepted'])
+    expect(answers[2]).toMatchObject({
+      status: 422,
+      field: 'body.typed.value',
+      sentence: expect.stringContaining('900 °C') as string,
+    })
+    const seqs = (await all()).map(({ seal }) => seal.seq)
+    expect(seqs).toEqual(seqs.map((_, i) => i + 1))
+  })
+
+  it('lets the same entry, posted twenty times at once, stand once', async () => {
+    const batch = await startedBatch('a-2')
+    const claim = kitchen.reading(batch, 55)
+    const answers = (await Promise.all(Array.from({ length: 20 }, () => kitchen.post([claim])))).flatMap(results)
+    expect(answers.filter(({ outcome }) => outcome === 'accepted')).toHaveLength(1)
+    expect(answers.filter(({ outcome }) => outcome === 'already there')).toHaveLength(19)
+    expect(new Set(answers.map(({ seal }) => seal?.seq)).size).toBe(1)
+    expect((await all()).filter((entry) => entry.claim.id === claim.id)).toHaveLength(1)
+  })
+
+  it('refuses a known number with other content', async () => {
+    const batch = await startedBatch('a-3')
+    const claim = kitchen.reading(batch, 55)
+    await kitchen.post([claim])
+    expect(results(await kitchen.post([{ ...claim, at: claim.at - 1 }]))[0]).toMatchObject({
+      status: 409,
+      code: 'id taken',
+      field: 'id',
+    })
+  })
+
+  it.each([
+    ['a word for a number', { typed: { value: 'abc', unit: 'C' } }, 'body.typed.value', 422],
+    ['a number without its unit', { typed: { value: 70 } }, 'body.typed.unit', 422],
+    ['a field nobody knows', { colour: 'red' }, 'body.colour', 422],
+    ['an infrared gun in the core', { instrument: 'infrared' }, 'body.where', 422],
+  ])('refuses %s, naming the field', async (_, wrong, field, status) => {
+    const batch = await startedBatch(`b-${uuid().slice(-6)}`)
+    const claim = kitchen.reading(batch, 60)
+    const body = { ...claim.body, ...wrong }
+    if ('instrument' in wrong) Object.assign(body, { instrument: kitchen.starter.infrared.id })
+    expect(results(await kitchen.post([{ ...claim, body }]))[0]).toMatchObject({ outcome: 'refused', status, field })
+  })
+
+  it('holds a time in the future with a question, and says when the tablet is to blame', async () => {
+    const batch = await startedBatch('a-4')
+    const ahead = Date.now() + 240_000
+    const claim = kitchen.reading(batch, 60, { at: ahead, madeAt: ahead })
+    const [answer] = results(await kitchen.post([claim], { sentAt: ahead }))
+    expect(answer).toMatchObject({
+      status: 422,
+      code: 'ahead of clock',
+      sentence: expect.stringContaining("tablet's clock") as string,
+    })
+  })
+
+  it('refuses a batch that is not there, a code taken, other checks than core resolves, and a stranger', async () => {
+    await startedBatch('a-5')
+    const weaker = kitchen.start('a-6')
+    const body = { ...(weaker.body as { checks: unknown[] }) }
+    body.checks = body.checks.slice(1)
+    const answers = results(
+      await kitchen.post([
+        kitchen.reading(uuid(), 60),
+        kitchen.start('a-5'),
+        { ...weaker, body },
+        { ...kitchen.start('a-7'), by: uuid() },
+      ]),
+    )
+    expect(answers.map(({ code }) => code)).toEqual(['not there', 'code taken', 'other checks', 'not on the list'])
+  })
+
+  it("asks for the lead's PIN where only the lead may", async () => {
+    const batch = await startedBatch('a-8')
+    const lead = kitchen.person('ilse')
+    const disposed = kitchen.claim('disposed', batch, { decision: 'discard', reason: 'dropped' }, { by: lead.id })
+    expect(results(await kitchen.post([{ ...disposed, by: kitchen.person('mina').id }]))[0]).toMatchObject({
+      code: 'may not',
+    })
+    expect(results(await kitchen.post([disposed]))[0]).toMatchObject({ status: 403, code: 'lead must sign' })
+    expect(results(await kitchen.post([disposed], { signer: lead.id, pin: lead.pin }))[0]).toMatchObject({
+      outcome: 'accepted',
+    })
+    expect(results(await kitchen.post([kitchen.reading(batch, 60)]))[0]).toMatchObject({ code: 'batch closed' })
+  })
+
+  it('answers a body of 5 MB and unreadable JSON with a problem, writing nothing', async () => {
+    const before = (await all()).length
+    const large = await kitchen.post([{ text: 'x'.repeat(5_000_000) }])
+    expect([large.status, large.headers['content-type']]).toEqual([
+      413,
+      expect.stringContaining('problem+json') as string,
+    ])
+    const broken = await kitchen.post([]).set('Content-Type', 'application/json').send('{"entries": [')
+    expect(broken.body).toMatchObject({ status: 400, title: 'not readable' })
+    expect((await kitchen.post([])).body).toMatchObject({ status: 400, field: 'entries' })
+    expect(await all()).toHaveLength(before)
+  })
+
+  it('keeps a moved reading struck through where it was, and counts it where it belongs', async () => {
+    const [wrong, right] = [await startedBatch('a-9'), await startedBatch('a-10')]
+    const reading = kitchen.reading(wrong, 66.6)
+    await kitchen.post([reading])
+    const now = { at: reading.at, reading: reading.body as never, batch: right }
+    await kitchen.post([kitchen.claim('corrected', wrong, { target: reading.id, reason: 'wrong pot', now })])
+    const state = async (id: string) =>
+      ((await kitchen.get(`/api/batches/${id}`)).body as { batch: { readings: object[] } }).batch.readings
+    expect(await state(wrong)).toMatchObject([
+      { void: true, amends: [{ reason: 'wrong pot', was: { typed: { value: 66.6 } } }] },
+    ])
+    expect(await state(right)).toMatchObject([{ void: false, value: { typed: { value: 66.6 } } }])
+    const { entries } = (await kitchen.get(`/api/batches/${right}/entries`)).body as { entries: SealedEntry[] }
+    expect(entries.map(({ claim }) => claim.kind)).toEqual(['batch-started', 'corrected'])
+  })
+})
+
+describe('what was folded', () => {
+  it('equals what is folded anew from the chain, as text ordered by key', async () => {
+    const batch = await startedBatch('c-1')
+    await kitchen.post(Array.from({ length: 40 }, (_, i) => kitchen.reading(batch, 20 + i)))
+    const dump = () =>
+      kitchen.scope.inKitchen(kitchen.kitchenId, async (em) => {
+        const rows: unknown[] = []
+        for (const table of Object.values(TABLES)) {
+          rows.push(
+            await em.execute(`select id::text, seq::text, state::text from ${table} where kitchen_id = ? order by id`, [
+              kitchen.kitchenId,
+            ]),
+          )
+        }
+        return JSON.stringify(rows)
+      })
+    const live = await dump()
+    expect(await rebuild(kitchen.scope, kitchen.kitchenId)).toBe((await all()).length)
+    expect(await dump()).toBe(live)
+  })
+
+  it('gives the verdict that core gives', async () => {
+    const batch = await startedBatch('c-2')
+    await kitchen.post([
+      kitchen.claim('step-marked', batch, { step: 'temper', edge: 'combined' }),
+      kitchen.reading(batch, 71.4),
+    ])
+    const answer = await kitchen.get(`/api/batches/${batch}`)
+    expect(answer.body).toMatchObject({
+      standing: 'open',
+      findings: [{ check: { key: 'egg' }, standing: 'proven' }, {}, {}, {}, {}, {}, {}],
+    })
+  })
+})
+
+describe('the logbook cannot be altered by who serves', () => {
+  let client: Client
+  beforeAll(async () => {
+    client = new Client({ connectionString: APP_URL() })
+    await client.connect()
+    await client.query(`select set_config('lt.kitchen', $1, false)`, [kitchen.kitchenId])
+  })
+  afterAll(() => client.end())
+
+  it.each([
+    ['update', `update entry set canon = canon`],
+    ['delete', `delete from entry`],
+    ['truncate', `truncate entry`],
+    ['disable the triggers', `alter table entry disable trigger all`],
+    ['drop the triggers', `drop trigger entry_rows on entry`],
+    ['switch off row-level security', `alter table entry no force row level security`],
+    ['become the owner', `set role lt_owner`],
+  ])('refuses to %s', async (_, sql) => {
+    await expect(client.query(sql)).rejects.toMatchObject({ code: '42501' })
+  })
+
+  it('shows and takes nothing of another kitchen', async () => {
+    expect((await client.query('select 1 from entry limit 1')).rowCount).toBe(1)
+    await client.query(`select set_config('lt.kitchen', $1, false)`, [uuid()])
+    for (const table of ['entry', 'chain_head', 'person', 'shift', ...Object.values(TABLES)]) {
+      expect((await client.query(`select 1 from ${table}`)).rowCount).toBe(0)
+    }
+    await client.query(`select set_config('lt.kitchen', '', false)`)
+    expect((await client.query('select 1 from entry')).rowCount).toBe(0)
+    const other = client.query(`insert into chain_head values ($1, 0, '')`, [kitchen.kitchenId])
+    await expect(other).rejects.toMatchObject({ code: '42501' })
+  })
+
+  it('refuses the owner too, by trigger, and tells when somebody got round it', async () => {
+    expect(isFault(await verify(kitchen.scope, kitchen.kitchenId))).toBe(false)
+    const owner = new Client({ connectionString: process.env.TEST_OWNER_URL! })
+    await owner.connect()
+    await owner.query(`select set_config('lt.kitchen', $1, false)`, [kitchen.kitchenId])
+    await expect(owner.query(`update entry set hash = hash`)).rejects.toThrow('append only')
+    await expect(owner.query(`delete from entry`)).rejects.toThrow('append only')
+    await expect(owner.query(`truncate entry`)).rejects.toThrow('append only')
+    await owner.query('begin')
+    await owner.query('alter table entry disable trigger user')
+    await owner.query(`update entry set canon = replace(canon, '"value":61.2', '"value":71.2') where kitchen_id = $1`, [
+      kitchen.kitchenId,
+    ])
+    await owner.query('alter table entry enable trigger user')
+    await owner.query('commit')
+    expect(await verify(kitchen.scope, kitchen.kitchenId)).toMatchObject({ fault: 'altered' })
+    await owner.end()
+  })
+})

@@ -1,0 +1,27 @@
+import { ApiProperty, ApiPropertyOptional } from '@nestjs/swagger'
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsInt, IsOptional, IsUUID, Matches } from 'class-validator'
+
+export const MOST_ENTRIES = 500
+
+/** One or many entries. Each is checked by itself, so that one bad one does not hold up the others. */
+export class PostEntriesDto {
+  @ApiProperty({ description: "When it was sent, by the tablet's clock, ms since 1970" })
+  @IsInt({ message: '"sentAt" has to be whole milliseconds since 1970.' })
+  sentAt: number
+
+  @ApiProperty({ type: 'array', items: { type: 'object' }, maxItems: MOST_ENTRIES })
+  @IsArray({ message: '"entries" has to be a list.' })
+  @ArrayMinSize(1, { message: 'Send at least one entry.' })
+  @ArrayMaxSize(MOST_ENTRIES, { message: `Send at most ${MOST_ENTRIES} entries at a time.` })
+  entries: unknown[]
+
+  @ApiPropertyOptional({ format: 'uuid', description: 'Who signs what only the lead may do' })
+  @IsOptional()
+  @IsUUID(undefined, { message: 'Tap the name of who signs.' })
+  signer?: string
+
+  @ApiPropertyOptional({ description: 'Four digits of who signs' })
+  @IsOptional()
+  @Matches(/^\d{4}$/, { message: 'A PIN has four digits.' })
+  pin?: string
+}

@@ -1,0 +1,15 @@
+import { Global, Module } from '@nestjs/common'
+import { APP_GUARD } from '@nestjs/core'
+import { KitchenScope } from '../database/kitchenScope'
+import { Pins } from './pins.service'
+import { ShiftController } from './shift.controller'
+import { ShiftGuard } from './shift.guard'
+import { Shifts } from './shifts.service'
+
+@Global()
+@Module({
+  controllers: [ShiftController],
+  providers: [KitchenScope, Pins, Shifts, { provide: APP_GUARD, useClass: ShiftGuard }],
+  exports: [KitchenScope, Pins, Shifts],
+})
+export class PeopleModule {}

@@ -1,0 +1,77 @@
+import { Body, Controller, Get, HttpCode, Post, Req, Res } from '@nestjs/common'
+import { EntityManager } from '@mikro-orm/postgresql'
+import { ApiTags } from '@nestjs/swagger'
+import type { Request, Response } from 'express'
+import { KitchenScope } from '../database/kitchenScope'
+import { Kitchen } from './kitchen.entity'
+import { OpenShiftDto } from './openShift.dto'
+import { Person } from './person.entity'
+import { cookieOf, Needs, SHIFT_COOKIE } from './shift.guard'
+import { Shifts } from './shifts.service'
+
+const COOKIE_DAYS = 90
+
+@ApiTags('shift')
+@Controller()
+export class ShiftController {
+  constructor(
+    private readonly em: EntityManager,
+    private readonly scope: KitchenScope,
+    private readonly shifts: Shifts,
+  ) {}
+
+  /** The names on the door: who can open a shift in which kitchen. */
+  @Get('door')
+  async door() {
+    const kitchens = await this.em.fork().find(Kitchen, {}, { orderBy: { name: 'asc' } })
+    return Promise.all(
+      kitchens.map(async ({ id, name }) => {
+        const people = await this.scope.inKitchen(id, (em) =>
+          em.find(Person, { kitchenId: id }, { orderBy: { name: 'asc' } }),
+        )
+        return {
+          id,
+          name,
+          people: people.map(({ id: person, name: called, role, job }) => ({ id: person, name: called, role, job })),
+        }
+      }),
+    )
+  }
+
+  /** The shift of this tablet: null while it belongs to no kitchen. */
+  @Get('shift')
+  async current(@Req() request: Request) {
+    const cookie = cookieOf(request)
+    const shift = cookie ? await this.shifts.find(cookie) : null
+    return { shift: shift && { kitchen: shift.kitchenId, person: shift.personId, open: shift.open } }
+  }
+
+  /** Opens a shift with name and PIN. */
+  @Post('shift')
+  @HttpCode(200)
+  async open(
+    @Body() { kitchen, person, pin, device }: OpenShiftDto,
+    @Req() request: Request,
+    @Res({ passthrough: true }) response: Response,
+  ) {
+    const token = await this.shifts.open(kitchen, person, pin, device)
+    response.cookie(SHIFT_COOKIE, token, {
+      httpOnly: true,
+      sameSite: 'strict',
+      secure: request.secure,
+      path: '/api',
+      maxAge: COOKIE_DAYS * 86_400_000,
+    })
+    return { shift: { kitchen, person, open: true } }
+  }
+
+  /** Locks the shift; the Line stays readable. */
+  @Post('shift/lock')
+  @HttpCode(200)
+  @Needs('read')
+  async lock(@Req() request: Request) {
+    const cookie = cookieOf(request)
+    if (cookie) await this.shifts.lock(cookie)
+    return { locked: true }
+  }
+}

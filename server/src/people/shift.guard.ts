@@ -1,0 +1,49 @@
+import { CanActivate, createParamDecorator, ExecutionContext, Injectable, SetMetadata } from '@nestjs/common'
+import { Reflector } from '@nestjs/core'
+import type { Request } from 'express'
+import { Problem } from '../http/problem'
+import { Shifts, type Shift } from './shifts.service'
+
+export const SHIFT_COOKIE = 'lt_shift'
+
+type WithShift = Request & { shift?: Shift }
+
+/** The shift's cookie; null when the tablet has none. */
+export function cookieOf(request: Request): string | null {
+  const { [SHIFT_COOKIE]: cookie } = request.cookies as Record<string, string | undefined>
+  return cookie ?? null
+}
+
+/** 'read' needs a tablet that belongs to a kitchen; 'write' needs its shift to be open. Without it, anybody. */
+export const Needs = (access: 'read' | 'write') => SetMetadata('access', access)
+
+/** The shift of the request; only on routes that need one. */
+export const OfShift = createParamDecorator((_: unknown, context: ExecutionContext): Shift => {
+  const { shift } = context.switchToHttp().getRequest<WithShift>()
+  if (!shift) throw new Problem(401, 'no shift', 'Open a shift with your name and PIN.')
+  return shift
+})
+
+@Injectable()
+export class ShiftGuard implements CanActivate {
+  constructor(
+    private readonly reflector: Reflector,
+    private readonly shifts: Shifts,
+  ) {}
+
+  async canActivate(context: ExecutionContext): Promise<boolean> {
+    const access = this.reflector.getAllAndOverride<'read' | 'write' | undefined>('access', [
+      context.getHandler(),
+      context.getClass(),
+    ])
+    if (!access) return true
+    const request = context.switchToHttp().getRequest<WithShift>()
+    const cookie = cookieOf(request)
+    const shift = cookie ? await this.shifts.find(cookie) : null
+    if (!shift) throw new Problem(401, 'no shift', 'Open a shift with your name and PIN.')
+    if (access === 'write' && !shift.open)
+      throw new Problem(401, 'locked', 'The shift is locked. Open it with your name and PIN.')
+    request.shift = shift
+    return true
+  }
+}

@@ -1,0 +1,13 @@
+import { mkdtempSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { openCluster } from '../../../scripts/postgres.mjs'
+
+/** A PostgreSQL of the tests' own, never the user's; the same two roles as in a kitchen. */
+export default async function startPostgres() {
+  const cluster = await openCluster(mkdtempSync(join(tmpdir(), 'lt-test-')))
+  globalThis.testCluster = cluster
+  process.env.TEST_DATABASE_URL = cluster.appUrl
+  process.env.TEST_OWNER_URL = cluster.ownerUrl
+  process.once('exit', () => cluster.destroy())
+}

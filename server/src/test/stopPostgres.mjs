@@ -1,0 +1,3 @@
+export default function stopPostgres() {
+  globalThis.testCluster.destroy()
+}

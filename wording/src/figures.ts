@@ -1,0 +1,67 @@
+import {
+  inUnit,
+  offsetMinutes,
+  roundAgainst,
+  type CodeUnit,
+  type Degrees,
+  type Instant,
+  type Unit,
+} from '@logged-thermal/core'
+
+/** How a person reads figures: unit, time zone. */
+export interface Reader {
+  unit: Unit
+  zone: string
+}
+
+/** A reading to tenths, rounded against the kitchen: '68.4°'. */
+export function degrees(celsius: number, { unit }: Reader, sense: 'reach' | 'under' = 'reach'): string {
+  return `${roundAgainst(inUnit(celsius, unit), sense).toFixed(1)}°`
+}
+
+/** A limit: the printed figure where the reader's unit is the code's, otherwise the code's figure exactly, rounded against. */
+export function limitDegrees(printed: Degrees, code: CodeUnit, { unit }: Reader, sense: 'reach' | 'under'): string {
+  if (code === unit || code === 'stricter') return `${unit === 'C' ? printed.c : printed.f}°`
+  const exact = unit === 'C' ? ((printed.f - 32) * 5) / 9 : (printed.c * 9) / 5 + 32
+  return `${roundUp(exact, sense)}°`
+}
+
+/** '14:44' on the kitchen's wall. */
+export function clock(instant: Instant, { zone }: Reader): string {
+  return wall(instant, zone).toISOString().slice(11, 16)
+}
+
+/** '14:44:20' on the kitchen's wall. */
+export function clockWithSeconds(instant: Instant, { zone }: Reader): string {
+  return wall(instant, zone).toISOString().slice(11, 19)
+}
+
+/** A day: 'Sun 12 Oct'. */
+export function dayName(day: string): string {
+  const date = new Date(`${day}T12:00:00Z`)
+  return `${WEEKDAYS[date.getUTCDay()]} ${date.getUTCDate()} ${MONTHS[date.getUTCMonth()]}`
+}
+
+/** A length of time, said shortly: '17 s', '4 min', '3 h 22 min', '2 days'. */
+export function span(ms: number): string {
+  const seconds = Math.round(Math.abs(ms) / 1000)
+  if (seconds < 90) return `${seconds} s`
+  const minutes = Math.round(seconds / 60)
+  if (minutes < 100) return `${minutes} min`
+  const hours = Math.floor(minutes / 60)
+  if (hours < 48) return minutes % 60 ? `${hours} h ${minutes % 60} min` : `${hours} h`
+  return `${Math.round(hours / 24)} days`
+}
+
+const WEEKDAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat']
+const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec']
+
+function wall(instant: Instant, zone: string): Date {
+  return new Date(instant + offsetMinutes(instant, zone) * 60_000)
+}
+
+// A limit shown in the other unit: higher to reach, lower to stay under, so that what is read off never flatters.
+function roundUp(exact: number, sense: 'reach' | 'under'): string {
+  const rounded = roundAgainst(exact, sense === 'reach' ? 'under' : 'reach')
+  return Number.isInteger(rounded) ? String(rounded) : rounded.toFixed(1)
+}

@@ -1,0 +1,3 @@
+export * from './figures'
+export * from './findingWords'
+export * from './refusalSentence'

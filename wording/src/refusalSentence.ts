@@ -1,0 +1,70 @@
+import type { FieldProblem, Refusal } from '@logged-thermal/core'
+
+/** Why an entry was not taken, as one sentence that says what to do. */
+export function refusalSentence(refusal: Refusal): string {
+  switch (refusal.code) {
+    case 'bad field':
+      return fieldSentence(refusal.field, refusal.problem)
+    case 'ahead of clock':
+      return `That time is ${minutes(refusal.aheadMs)} ahead of the kitchen's clock${
+        refusal.clockAheadMs > 60_000 ? `, and so is this tablet's clock` : ''
+      }. Was it just now?`
+    case 'id taken':
+      return 'Another entry already has this number, with other content. Nothing was changed.'
+    case 'other kitchen':
+      return 'This entry belongs to another kitchen.'
+    case 'not on the list':
+      return 'Nobody of this kitchen has that name. Tap your name again.'
+    case 'may not':
+      return `This person may not enter "${refusal.kind}". Ask the food-safety lead.`
+    case 'lead must sign':
+      return 'The food-safety lead signs this with their PIN.'
+    case 'not there':
+      return `This kitchen has no such ${refusal.what}.`
+    case 'already there':
+      return `This ${refusal.what} is already there.`
+    case 'code taken':
+      return `${refusal.batch} is already another batch. Take the next number.`
+    case 'batch closed':
+      return `${refusal.batch} was thrown away: nothing more is entered about it.`
+    case 'other checks':
+      return 'The checks sent are not those of the method and the limits in force. Start it again.'
+    case 'cannot measure that':
+      return `${refusal.instrument} does not read there: only a probe reads a core.`
+    case 'not a reading':
+      return 'Only a reading can be given another value.'
+    case 'older version':
+      return `There is a newer version, ${refusal.current}. Open it and change that.`
+  }
+}
+
+/** What is wrong with one field. */
+export function fieldSentence(field: string, problem: FieldProblem): string {
+  const name = field.split('.').at(-1)
+  switch (problem.code) {
+    case 'missing':
+      return `"${name}" is missing.`
+    case 'unknown field':
+      return `"${name}" is not a field of this entry.`
+    case 'not text':
+      return `"${name}" has to be text of at most ${problem.longest} characters.`
+    case 'not one of':
+      return `"${name}" has to be one of: ${problem.allowed}.`
+    case 'not a number':
+      return `"${name}" has to be a number.`
+    case 'not an id':
+      return `"${name}" has to be a UUID in lower case.`
+    case 'not an instant':
+      return `"${name}" has to be whole milliseconds since 1970, from the years 2000 to 2199.`
+    case 'not a list':
+      return `"${name}" has to be a list.`
+    case 'not a temperature':
+      return `${problem.typed} is no temperature of a pan: -90 to 400 °C, or -130 to 752 °F.`
+    case 'out of range':
+      return `"${name}" has to be from ${problem.least} to ${problem.most}.`
+  }
+}
+
+function minutes(ms: number): string {
+  return ms < 90_000 ? `${Math.round(ms / 1000)} s` : `${Math.round(ms / 60_000)} min`
+}
