@@ -1,29 +1,39 @@
-import { stageOf, type Check, type Doubt, type Finding, type HoldRow, type Standing } from '@logged-thermal/core'
+import { stageOf, type Check, type Doubt, type Finding, type Standing } from '@logged-thermal/core'
 import { clock, clockWithSeconds, dayName, degrees, limitDegrees, span, type Reader } from './figures'
 
-/** What a check asks: '68° for 17 s, or 70° at once', '21° by 15:02'. */
+/** What a check asks as it stands: the row that closed it, the clock time that is known: '68° for 17 s', '21° by 15:02'. */
 export function checkTitle({ check, deadline, because }: Finding, reader: Reader): string {
   const { rule } = check.limit
+  if (rule.kind === 'hold' && 'row' in because) {
+    const row = rule.rows.find(({ seconds }) => seconds === because.row.seconds)
+    if (row) return `${limitDegrees(row.at, check.unit, reader, 'reach')} ${hold(row.seconds)}`
+  }
+  if (rule.kind === 'reach' && deadline !== null) {
+    return `${limitDegrees(rule.to, check.unit, reader, 'under')} by ${clock(deadline, reader)}`
+  }
+  if (rule.kind === 'days' && 'lastDay' in because) return `Bin at the end of ${dayName(because.lastDay)}`
+  return limitTitle(check, reader)
+}
+
+/** What a check asks before anything happened: '68° for 17 s, or 70° at once', '21° within 2 h of 57°'. */
+export function limitTitle({ limit: { rule, force }, unit }: Check, reader: Reader): string {
   switch (rule.kind) {
-    case 'hold': {
-      const rows = rule.rows.map(
-        ({ at, seconds }) => `${limitDegrees(at, check.unit, reader, 'reach')} ${hold(seconds)}`,
-      )
-      if ('row' in because) {
-        const row = rule.rows.findIndex((_, i) => sameRow(check, i, because.row))
-        if (row >= 0) return rows[row]!
-      }
-      return rows.slice(-2).join(', or ')
-    }
+    case 'hold':
+      return rule.rows
+        .map(({ at, seconds }) => `${limitDegrees(at, unit, reader, 'reach')} ${hold(seconds)}`)
+        .slice(-2)
+        .join(', or ')
     case 'reach': {
-      const to = limitDegrees(rule.to, check.unit, reader, 'under')
-      if (deadline !== null) return `${to} by ${clock(deadline, reader)}`
-      return `${to} within ${rule.withinMinutes / 60} h of ${limitDegrees(rule.clock.crossing, check.unit, reader, 'reach')}`
+      const [to, from] = [
+        limitDegrees(rule.to, unit, reader, 'under'),
+        limitDegrees(rule.clock.crossing, unit, reader, 'reach'),
+      ]
+      return `${to} within ${rule.withinMinutes / 60} h of ${from}`
     }
     case 'stay':
-      return `Stay at ${limitDegrees(rule.level, check.unit, reader, 'under')} or under`
+      return `Stay at ${limitDegrees(rule.level, unit, reader, 'under')} or under`
     case 'days':
-      return 'lastDay' in because ? `Bin at the end of ${dayName(because.lastDay)}` : `${rule.days} days`
+      return `Keep ${rule.days} days${force === 'law' ? ' at most' : ''}, the first being the day it is made`
     case 'no number':
       return 'No number in this rule set'
   }
@@ -120,9 +130,4 @@ function doubtSentence(doubt: Doubt): string {
 
 function hold(seconds: number): string {
   return seconds === 0 ? 'at once' : `for ${span(seconds * 1000)}`
-}
-
-function sameRow(check: Check, index: number, row: HoldRow): boolean {
-  const { rule } = check.limit
-  return rule.kind === 'hold' && rule.rows[index]!.seconds === row.seconds
 }

@@ -1,0 +1,90 @@
+import { spawn, type ChildProcess } from 'node:child_process'
+import { mkdtempSync, rmSync } from 'node:fs'
+import { createServer, type AddressInfo } from 'node:net'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { expect, type Page } from '@playwright/test'
+
+export const PINS = { 'Mina Osk': '1182', 'Teo Brandt': '3394', 'Ilse Varrow': '4071' }
+
+/** The program as a user starts it: npm start, over a data folder of its own. */
+export class RunningKitchen {
+  private constructor(
+    readonly url: string,
+    private readonly folder: string,
+    private readonly port: number,
+    private child: ChildProcess,
+  ) {}
+
+  static async open(): Promise<RunningKitchen> {
+    const folder = mkdtempSync(join(tmpdir(), 'lt-e2e-'))
+    const port = await freePort()
+    const child = await start(folder, port)
+    return new RunningKitchen(`http://127.0.0.1:${port}`, folder, port, child)
+  }
+
+  /** Stops it as Ctrl-C does. */
+  async stop(): Promise<void> {
+    const ended = new Promise((done) => this.child.once('exit', done))
+    this.child.kill('SIGINT')
+    await ended
+  }
+
+  async startAgain(): Promise<void> {
+    this.child = await start(this.folder, this.port)
+  }
+
+  async close(): Promise<void> {
+    await this.stop()
+    rmSync(this.folder, { recursive: true, force: true })
+  }
+}
+
+/** Opens the shift with a name and its PIN. */
+export async function openShift(page: Page, url: string, name: keyof typeof PINS): Promise<void> {
+  await page.goto(url)
+  await page.getByRole('button', { name }).click()
+  for (const digit of PINS[name]) await page.getByRole('region', { name: 'PIN' }).getByRole('button', { name: digit }).click()
+  await expect(page.getByText('logging as')).toBeVisible()
+}
+
+/** Logs a reading on the degree board, by taps: tens if they are not in view, degree, tenth. */
+export async function tapReading(page: Page, value: number): Promise<number> {
+  const [degree, tenth] = value.toFixed(1).split('.') as [string, string]
+  const board = page.getByRole('region', { name: /Degree board/ })
+  const key = board.getByRole('button', { name: degree, exact: true })
+  let taps = 2
+  if (!(await key.isVisible())) {
+    const tens = Math.floor(Number(degree) / 10) * 10
+    await board.getByRole('button', { name: `${tens}s in view` }).click()
+    taps++
+  }
+  await key.click()
+  await board.getByRole('button', { name: `.${tenth}`, exact: true }).click()
+  return taps
+}
+
+function start(folder: string, port: number): Promise<ChildProcess> {
+  const child = spawn(process.execPath, ['scripts/start.mjs', '--port', String(port)], {
+    env: { ...process.env, LT_DATA: folder },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  })
+  return new Promise((ready, failed) => {
+    let printed = ''
+    child.stdout?.on('data', (chunk: Buffer) => {
+      printed += chunk.toString()
+      if (printed.includes('Logged Thermal is at')) ready(child)
+    })
+    child.once('exit', (code) => failed(new Error(`npm start ended with ${code}:\n${printed}`)))
+  })
+}
+
+function freePort(): Promise<number> {
+  return new Promise((done) => {
+    const server = createServer()
+    server.listen(0, '127.0.0.1', () => {
+      const { port } = server.address() as AddressInfo
+      server.close(() => done(port))
+    })
+  })
+}

@@ -1,0 +1,16 @@
+import { defineConfig } from '@playwright/test'
+
+/** Debian's Chromium against the real server and database; each spec starts a kitchen of its own. */
+export default defineConfig({
+  testDir: 'e2e',
+  workers: 1,
+  timeout: 60_000,
+  reporter: [['list'], ['json']],
+  use: {
+    viewport: { width: 1280, height: 800 },
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: ['--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run', '--disable-quic'],
+    },
+  },
+})

@@ -1,0 +1,51 @@
+// npm run screenshots: pictures of the main views from the demo data, into docs/screenshots.
+import { mkdirSync } from 'node:fs'
+import { join } from 'node:path'
+import { ROOT, tell } from './run.mjs'
+
+const ADDRESS = process.env.LT_URL ?? 'http://127.0.0.1:4310'
+const OUT = process.env.LT_OUT ?? join(ROOT, 'docs/screenshots')
+
+async function screenshots() {
+  const { chromium } = await import('@playwright/test')
+  mkdirSync(OUT, { recursive: true })
+  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium' })
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  page.on('console', (message) => message.type() === 'error' && console.log('console:', message.text()))
+  page.on('pageerror', (error) => console.log('page error:', error.message))
+  await page.goto(ADDRESS)
+  const shoot = async (name) => {
+    await page.evaluate(() => document.fonts.ready)
+    await page.waitForTimeout(600)
+    await page.screenshot({ path: join(OUT, `${name}.png`) })
+  }
+  await page.getByRole('button', { name: 'Mina Osk' }).click()
+  await shoot('door')
+  for (const digit of '1182') await page.keyboard.press(digit)
+  await page.getByText('logging as').waitFor()
+  await shoot('line')
+  const bench = async (dish) => {
+    await page.goto(ADDRESS)
+    await page.locator('.line-name', { hasText: dish }).click()
+    await page.getByRole('region', { name: /Degree board/ }).waitFor()
+  }
+  await bench('Bay-leaf')
+  await shoot('bench')
+  await bench('Lemon-thyme')
+  await shoot('bench-cooking')
+  await bench('Toasted-barley')
+  await shoot('bench-proven')
+  await page.goto(`${ADDRESS}/start`)
+  await shoot('start-batch')
+  await page.getByRole('button', { name: 'Night' }).click()
+  await page.goto(ADDRESS)
+  await shoot('line-night')
+  await page.getByRole('button', { name: 'Day' }).click()
+  await page.setViewportSize({ width: 390, height: 844 })
+  await shoot('line-phone')
+  await bench('Bay-leaf')
+  await shoot('bench-phone')
+  await browser.close()
+}
+
+screenshots().catch(tell)

@@ -1,0 +1,44 @@
+import { lazy, Suspense, useEffect } from 'react'
+import { Navigate, Route, Routes } from 'react-router'
+import { Door } from '../door/Door'
+import { LineView } from '../line/LineView'
+import { StartBatch } from '../start/StartBatch'
+import { sentenceOf, useLineQuery, useShiftQuery } from './api'
+import { useLive } from './live'
+import { Shell } from './Shell'
+import { useSender } from './sender'
+import { useAppSelector } from './store'
+
+const Bench = lazy(() => import('../bench/Bench').then(({ Bench: component }) => ({ default: component })))
+
+/** The door until this tablet belongs to a kitchen; then its views. A locked tablet still shows the Line. */
+export function App() {
+  const { data, error } = useShiftQuery()
+  const nightOrDay = useAppSelector(({ tablet }) => tablet.theme)
+  useEffect(() => {
+    document.documentElement.dataset.theme = nightOrDay
+  }, [nightOrDay])
+  if (error && !data) return <p className="whole">{sentenceOf(error)}</p>
+  if (!data) return <p className="whole muted">Opening the logbook …</p>
+  return data.shift ? <Kitchen /> : <Door />
+}
+
+function Kitchen() {
+  const { data, error } = useLineQuery()
+  useSender()
+  useLive()
+  if (!data) return <p className="whole muted">{error ? sentenceOf(error) : 'Opening the logbook …'}</p>
+  return (
+    <Shell>
+      <Suspense fallback={null}>
+        <Routes>
+          <Route path="/" element={<LineView />} />
+          <Route path="/start" element={<StartBatch />} />
+          <Route path="/bench/:id?" element={<Bench />} />
+          <Route path="/door" element={<Door />} />
+          <Route path="*" element={<Navigate to="/" replace />} />
+        </Routes>
+      </Suspense>
+    </Shell>
+  )
+}

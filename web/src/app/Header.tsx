@@ -1,0 +1,49 @@
+import { useState, type ReactNode } from 'react'
+import { clock } from '@logged-thermal/wording'
+import { Key } from '../parts/Key'
+import { useHand, useLine } from './kitchen'
+import { useNow } from './now'
+import { isUnsent } from './sender'
+import { PeopleSheet } from './PeopleSheet'
+import { useAppSelector } from './store'
+
+/** A view's sentence, what is still kept on this tablet, who is logging, and the kitchen's clock. */
+export function Header({ children, seconds = false }: { children: ReactNode; seconds?: boolean }) {
+  const now = useNow()
+  const { person, reader, open } = useHand(useLine())
+  const [choosing, setChoosing] = useState(false)
+  const shown = clock(now, reader)
+  return (
+    <header className="head">
+      {children}
+      <Kept />
+      {open && (
+        <Key look="quiet" className="logging-as" onClick={() => setChoosing(true)}>
+          <small>logging as</small>
+          {person?.name ?? 'tap your name'}
+        </Key>
+      )}
+      <time className="clock">
+        {shown}
+        {seconds && <small>:{String(Math.floor(now / 1000) % 60).padStart(2, '0')}</small>}
+      </time>
+      <PeopleSheet open={choosing} onClose={() => setChoosing(false)} />
+    </header>
+  )
+}
+
+function Kept() {
+  const unsent = useAppSelector(({ outbox }) => outbox.filter(isUnsent).length)
+  const there = useAppSelector(({ connection }) => connection.there)
+  if (there) return null
+  return (
+    <p className="kept" role="status">
+      {unsent > 0 ? (
+        <strong>{unsent === 1 ? '1 entry kept here.' : `${unsent} entries kept here.`}</strong>
+      ) : (
+        <strong>The server is away.</strong>
+      )}{' '}
+      {unsent > 0 ? 'Sent when the server is back.' : 'What you enter is kept here.'}
+    </p>
+  )
+}

@@ -1,0 +1,51 @@
+import ButtonBase from '@mui/material/ButtonBase'
+import type { ReactNode } from 'react'
+import { NavLink, useNavigate } from 'react-router'
+import { useLockShiftMutation } from './api'
+import { useHand, useLine } from './kitchen'
+import { useAppDispatch, useAppSelector } from './store'
+import { tablet } from './tablet'
+import './shell.css'
+
+/** The views, and the bar at the bottom edge. */
+export function Shell({ children }: { children: ReactNode }) {
+  return (
+    <div className="shell">
+      {children}
+      <Nav />
+    </div>
+  )
+}
+
+function Nav() {
+  const dispatch = useAppDispatch()
+  const navigate = useNavigate()
+  const night = useAppSelector(({ tablet: { theme } }) => theme === 'night')
+  const { person, reader, open } = useHand(useLine())
+  const [lock] = useLockShiftMutation()
+  const other = reader.unit === 'C' ? 'F' : 'C'
+  return (
+    <nav className="nav" aria-label="Views">
+      <img className="mark" src="/icon.svg" alt="" />
+      <NavLink to="/" end>
+        Line
+      </NavLink>
+      <NavLink to="/bench">Bench</NavLink>
+      <span className="gap" />
+      {person && (
+        <ButtonBase
+          aria-label={`Show °${other}`}
+          onClick={() => dispatch(tablet.actions.unitChosen({ person: person.id, unit: other }))}
+        >
+          in °{reader.unit}
+        </ButtonBase>
+      )}
+      <ButtonBase onClick={() => dispatch(tablet.actions.themeSwitched())}>{night ? 'Day' : 'Night'}</ButtonBase>
+      {open ? (
+        <ButtonBase onClick={() => void lock()}>Lock</ButtonBase>
+      ) : (
+        <ButtonBase onClick={() => void navigate('/door')}>Open shift</ButtonBase>
+      )}
+    </nav>
+  )
+}

@@ -1,0 +1,81 @@
+import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react'
+import type { AnyClaim, Id, SealedEntry } from '@logged-thermal/core'
+import { foldLine, type LineData, type PersonOnList } from './lineData'
+import { connection } from './connection'
+
+/** RFC 9457 problem details as the server sends them. */
+export interface ProblemDetails {
+  title: string
+  status: number
+  detail: string
+  field?: string
+}
+
+export interface ShiftNow {
+  shift: { kitchen: Id; person: Id; open: boolean } | null
+}
+
+export interface Door {
+  id: Id
+  name: string
+  people: PersonOnList[]
+}
+
+export type PostResult =
+  | { id: Id; outcome: 'accepted' | 'already there'; seal: SealedEntry['seal'] }
+  | { id: Id; outcome: 'refused'; code: string; field: string; sentence: string }
+
+export const api = createApi({
+  baseQuery: fetchBaseQuery({ baseUrl: '/api', timeout: 10_000 }),
+  tagTypes: ['shift', 'line'],
+  endpoints: (build) => ({
+    door: build.query<Door[], void>({ query: () => 'door' }),
+    shift: build.query<ShiftNow, void>({ query: () => 'shift', providesTags: ['shift'] }),
+    openShift: build.mutation<ShiftNow, { kitchen: Id; person: Id; pin: string; device: Id }>({
+      query: (body) => ({ url: 'shift', method: 'POST', body }),
+      invalidatesTags: ['shift', 'line'],
+    }),
+    lockShift: build.mutation<void, void>({
+      query: () => ({ url: 'shift/lock', method: 'POST' }),
+      invalidatesTags: ['shift'],
+    }),
+    line: build.query<LineData, void>({ query: () => 'line', providesTags: ['line'], keepUnusedDataFor: 3600 }),
+    /** What only the lead may do: sent at once with the lead's PIN, never kept for later. */
+    postSigned: build.mutation<{ results: PostResult[] }, { claim: AnyClaim; signer: Id; pin: string }>({
+      query: ({ claim, signer, pin }) => ({
+        url: 'entries',
+        method: 'POST',
+        body: { sentAt: Date.now(), entries: [claim], signer, pin },
+      }),
+    }),
+  }),
+})
+
+export const {
+  useDoorQuery,
+  useShiftQuery,
+  useOpenShiftMutation,
+  useLockShiftMutation,
+  useLineQuery,
+  usePostSignedMutation,
+} = api
+
+/** Folds entries that arrived into what is shown; after a gap everything is fetched anew. */
+export function takeEntry(entry: SealedEntry) {
+  return (dispatch: (action: unknown) => unknown, getState: () => unknown) => {
+    const line = api.endpoints.line.select()(getState() as never).data
+    if (!line) return
+    if (entry.seal.seq > line.seq + 1) {
+      dispatch(api.util.invalidateTags(['line']))
+      return
+    }
+    dispatch(api.util.updateQueryData('line', undefined, () => foldLine(line, entry)))
+    dispatch(connection.actions.heard())
+  }
+}
+
+/** The sentence of a failed request, or of a server that is away. */
+export function sentenceOf(error: unknown): string {
+  const data = (error as { data?: Partial<ProblemDetails> } | undefined)?.data
+  return data?.detail ?? 'The server does not answer. Nothing was sent; try again in a moment.'
+}

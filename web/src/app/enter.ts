@@ -1,0 +1,47 @@
+import { useCallback } from 'react'
+import { useStore } from 'react-redux'
+import { v7 as uuid } from 'uuid'
+import { kinds, type AnyClaim, type Bodies, type Id, type Kind } from '@logged-thermal/core'
+import { api, useShiftQuery } from './api'
+import { outbox } from './outbox'
+import type { Store } from './store'
+
+/** Makes a claim of this tablet's, in the name of who is logging. `at` is when it happened; now unless given. */
+export function useClaim() {
+  const store = useStore() as Store
+  const shift = useShiftQuery().data?.shift
+  return useCallback(
+    <K extends Kind>(kind: K, about: Id, body: Bodies[K], { at, by }: { at?: number; by?: Id } = {}): AnyClaim => {
+      const { connection, tablet } = store.getState()
+      const kitchen = api.endpoints.line.select()(store.getState()).data?.kitchen.id ?? ''
+      const madeAt = Math.round(Date.now() + connection.offsetMs)
+      return {
+        id: uuid(),
+        kitchen,
+        kind,
+        v: kinds[kind].v,
+        about: { type: kinds[kind].about, id: about },
+        at: Math.round(at ?? madeAt),
+        madeAt,
+        by: by ?? tablet.person ?? shift?.person ?? '',
+        device: tablet.device,
+        body,
+      } as AnyClaim
+    },
+    [store, shift],
+  )
+}
+
+/** Enters something: it counts on this tablet at once, and is sent. Returns the claim, for undoing it. */
+export function useEnter() {
+  const store = useStore() as Store
+  const claim = useClaim()
+  return useCallback(
+    <K extends Kind>(kind: K, about: Id, body: Bodies[K], when: { at?: number } = {}): AnyClaim => {
+      const made = claim(kind, about, body, when)
+      store.dispatch(outbox.actions.entered(made))
+      return made
+    },
+    [store, claim],
+  )
+}

@@ -1,0 +1,76 @@
+import { useMemo } from 'react'
+import {
+  attention,
+  batchStanding,
+  judgeBatch,
+  urgency,
+  type Attention,
+  type BatchState,
+  type Finding,
+  type InstrumentState,
+  type Standing,
+  type Unit,
+} from '@logged-thermal/core'
+import type { Reader } from '@logged-thermal/wording'
+import { api, useShiftQuery } from './api'
+import { foldLine, type LineData, type PersonOnList } from './lineData'
+import { useAppSelector } from './store'
+
+/** A batch as it stands now: its facts, what core finds, and what it asks for. */
+export interface JudgedBatch {
+  batch: BatchState
+  findings: Finding[]
+  standing: Standing
+  asks: Attention
+}
+
+/** The kitchen with what is still on this tablet folded on top; null until it is loaded. */
+export function useLine(): LineData | null {
+  const line = useAppSelector(api.endpoints.line.select()).data
+  const outbox = useAppSelector((state) => state.outbox)
+  return useMemo(() => {
+    if (!line) return null
+    const unsent = outbox.filter(({ refusal, seq }) => refusal === null && (seq === null || seq > line.seq))
+    return unsent.reduce((folded, { claim }) => foldLine(folded, { claim, seal: null }), line)
+  }, [line, outbox])
+}
+
+/** Every batch that is not thrown away, the most urgent first. */
+export function useJudged(line: LineData | null, now: number): JudgedBatch[] {
+  return useMemo(() => {
+    if (!line) return []
+    const world = { zone: line.kitchen.zone }
+    return line.batches
+      .map((batch): JudgedBatch => {
+        const findings = judgeBatch(batch, world, now)
+        return { batch, findings, standing: batchStanding(findings), asks: attention(batch, findings, world, now) }
+      })
+      .filter(({ asks }) => asks.kind !== 'closed')
+      .sort((a, b) => urgency(a.asks, now) - urgency(b.asks, now))
+  }, [line, now])
+}
+
+/** Who logs here, with what, in which unit. */
+export interface Hand {
+  person: PersonOnList | null
+  instrument: InstrumentState | null
+  reader: Reader
+  /** The shift is open: entries can be made. */
+  open: boolean
+}
+
+export function useHand(line: LineData | null): Hand {
+  const tablet = useAppSelector((state) => state.tablet)
+  const { data } = useShiftQuery()
+  const shift = data?.shift ?? null
+  const person = line?.people.find(({ id }) => id === (tablet.person ?? shift?.person)) ?? null
+  const first = line?.instruments.find(({ kind }) => kind === 'probe') ?? null
+  const { instrument } = tablet
+  const unit: Unit = (person && tablet.units[person.id]) || (line?.kitchen.unit ?? 'C')
+  return {
+    person,
+    instrument: instrument === 'first' ? first : (line?.instruments.find(({ id }) => id === instrument.id) ?? null),
+    reader: { unit, zone: line?.kitchen.zone ?? 'UTC' },
+    open: shift?.open ?? false,
+  }
+}

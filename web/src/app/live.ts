@@ -1,0 +1,40 @@
+import { useEffect, useRef } from 'react'
+import type { SealedEntry } from '@logged-thermal/core'
+import { api, takeEntry } from './api'
+import { connection } from './connection'
+import { outbox } from './outbox'
+import { useAppDispatch, useAppSelector } from './store'
+
+/** Listens for new entries of the kitchen; the browser reconnects by itself and says which entry it had last. */
+export function useLive(): void {
+  const dispatch = useAppDispatch()
+  const line = useAppSelector(api.endpoints.line.select())
+  const ready = line.data !== undefined
+  const seq = line.data?.seq ?? 0
+  const kitchen = line.data?.kitchen.id
+
+  // The stream goes on by itself from the entry it began after: only its beginning matters.
+  const begin = useRef(seq)
+  useEffect(() => {
+    begin.current = seq
+  }, [seq])
+
+  useEffect(() => {
+    if (!ready) return
+    const source = new EventSource(`/api/live?after=${begin.current}`)
+    source.addEventListener('entry', (event: MessageEvent<string>) => {
+      dispatch(takeEntry(JSON.parse(event.data) as SealedEntry))
+    })
+    source.addEventListener('beat', (event: MessageEvent<string>) => {
+      const { now } = JSON.parse(event.data) as { now: number }
+      dispatch(connection.actions.clockRead({ serverNow: now, tabletNow: Date.now() }))
+    })
+    source.addEventListener('open', () => dispatch(connection.actions.heard()))
+    source.addEventListener('error', () => dispatch(connection.actions.lost()))
+    return () => source.close()
+  }, [ready, kitchen, dispatch])
+
+  useEffect(() => {
+    dispatch(outbox.actions.caughtUp(seq))
+  }, [seq, dispatch])
+}

@@ -1,0 +1,39 @@
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
+import type { AnyClaim, Id } from '@logged-thermal/core'
+import type { PostResult } from './api'
+
+/** A claim that the server has not confirmed, or has refused. */
+export interface Waiting {
+  claim: AnyClaim
+  /** Its number once recorded: kept until the line has caught up with it. */
+  seq: number | null
+  refusal: { code: string; sentence: string } | null
+}
+
+/** What was entered here, in order. Nothing leaves it before the server has it, or somebody throws it away. */
+export const outbox = createSlice({
+  name: 'outbox',
+  initialState: [] as Waiting[],
+  reducers: {
+    entered: (state, { payload }: PayloadAction<AnyClaim>) => {
+      state.push({ claim: payload, seq: null, refusal: null })
+    },
+    answered: (state, { payload }: PayloadAction<PostResult[]>) => {
+      for (const result of payload) {
+        const waiting = state.find(({ claim }) => claim.id === result.id)
+        if (!waiting) continue
+        if (result.outcome === 'refused') waiting.refusal = { code: result.code, sentence: result.sentence }
+        else waiting.seq = result.seal.seq
+      }
+    },
+    /** The line has every entry up to this number. */
+    caughtUp: (state, { payload: seq }: PayloadAction<number>) =>
+      state.filter((waiting) => waiting.seq === null || waiting.seq > seq),
+    /** Puts another claim in the place of a refused one; null throws it away. */
+    settled: (state, { payload: { id, claim } }: PayloadAction<{ id: Id; claim: AnyClaim | null }>) =>
+      state.flatMap((waiting) => {
+        if (waiting.claim.id !== id) return [waiting]
+        return claim ? [{ claim, seq: null, refusal: null }] : []
+      }),
+  },
+})

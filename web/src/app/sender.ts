@@ -1,0 +1,68 @@
+import { useEffect } from 'react'
+import { useStore } from 'react-redux'
+import { api, type PostResult } from './api'
+import { connection } from './connection'
+import { outbox, type Waiting } from './outbox'
+import { useAppSelector, type Store } from './store'
+
+const MOST = 100
+const RETRY_MS = [500, 1000, 2000, 5000]
+
+/** Sends what waits, in order, until the server has it: at once, and again and again while the server is away. */
+export function useSender(): void {
+  const store = useStore() as Store
+  const pending = useAppSelector(({ outbox: list }) => list.filter(isUnsent).length)
+  useEffect(() => {
+    if (pending === 0) return
+    let stopped = false
+    let failures = 0
+    let timer: ReturnType<typeof setTimeout> | undefined
+    const attempt = async () => {
+      const going = await send(store)
+      if (stopped || going) return
+      timer = setTimeout(() => void attempt(), RETRY_MS[Math.min(failures++, RETRY_MS.length - 1)])
+    }
+    void attempt()
+    return () => {
+      stopped = true
+      clearTimeout(timer)
+    }
+  }, [pending, store])
+}
+
+export function isUnsent({ seq, refusal }: Waiting): boolean {
+  return seq === null && refusal === null
+}
+
+let sending = false
+
+/** One post of what waits. Resolves to false when it has to be tried again. */
+async function send(store: Store): Promise<boolean> {
+  const entries = store
+    .getState()
+    .outbox.filter(isUnsent)
+    .slice(0, MOST)
+    .map(({ claim }) => claim)
+  if (entries.length === 0 || sending) return !sending
+  sending = true
+  try {
+    const sentAt = Date.now() + store.getState().connection.offsetMs
+    const response = await fetch('/api/entries', {
+      method: 'POST',
+      headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify({ sentAt, entries }),
+    })
+    if (response.status === 401) store.dispatch(api.util.invalidateTags(['shift']))
+    if (!response.ok) throw new Error(String(response.status))
+    const { now, results } = (await response.json()) as { now: number; results: PostResult[] }
+    store.dispatch(connection.actions.clockRead({ serverNow: now, tabletNow: Date.now() }))
+    store.dispatch(connection.actions.heard())
+    store.dispatch(outbox.actions.answered(results))
+    return true
+  } catch {
+    store.dispatch(connection.actions.lost())
+    return false
+  } finally {
+    sending = false
+  }
+}

@@ -1,0 +1,30 @@
+import { configureStore } from '@reduxjs/toolkit'
+import { useDispatch, useSelector } from 'react-redux'
+import { api } from './api'
+import { connection } from './connection'
+import { outbox } from './outbox'
+import { keep, tablet } from './tablet'
+
+export function makeStore() {
+  const store = configureStore({
+    reducer: {
+      [api.reducerPath]: api.reducer,
+      connection: connection.reducer,
+      outbox: outbox.reducer,
+      tablet: tablet.reducer,
+    },
+    middleware: (defaults) => defaults().concat(api.middleware),
+  })
+  let kept = store.getState().tablet
+  keep(kept)
+  store.subscribe(() => {
+    const now = store.getState().tablet
+    if (now !== kept) keep((kept = now))
+  })
+  return store
+}
+
+export type Store = ReturnType<typeof makeStore>
+export type RootState = ReturnType<Store['getState']>
+export const useAppDispatch = useDispatch.withTypes<Store['dispatch']>()
+export const useAppSelector = useSelector.withTypes<RootState>()

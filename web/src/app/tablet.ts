@@ -1,0 +1,54 @@
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
+import { v7 as uuid } from 'uuid'
+import type { Id, Unit } from '@logged-thermal/core'
+
+/** What this tablet remembers by itself. */
+export interface Tablet {
+  device: Id
+  /** Whose name entries carry; null: whoever opened the shift. */
+  person: Id | null
+  /** The instrument in hand: it stays until changed. id null: none, which proves nothing. 'first' until somebody chose. */
+  instrument: { id: Id | null } | 'first'
+  /** Units chosen by people who read the other one. */
+  units: Record<Id, Unit>
+  theme: 'day' | 'night'
+}
+
+const KEPT = 'logged-thermal tablet'
+
+function load(): Tablet {
+  const fresh: Tablet = { device: uuid(), person: null, instrument: 'first', units: {}, theme: 'day' }
+  try {
+    return { ...fresh, ...(JSON.parse(localStorage.getItem(KEPT) ?? '{}') as Partial<Tablet>) }
+  } catch {
+    return fresh
+  }
+}
+
+export const tablet = createSlice({
+  name: 'tablet',
+  initialState: load,
+  reducers: {
+    loggingAs: (state, { payload }: PayloadAction<Id | null>) => {
+      state.person = payload
+    },
+    instrumentTaken: (state, { payload }: PayloadAction<Id | null>) => {
+      state.instrument = { id: payload }
+    },
+    unitChosen: (state, { payload: { person, unit } }: PayloadAction<{ person: Id; unit: Unit }>) => {
+      state.units[person] = unit
+    },
+    themeSwitched: (state) => {
+      state.theme = state.theme === 'day' ? 'night' : 'day'
+    },
+  },
+})
+
+/** Keeps what the tablet remembers over a restart of the browser. */
+export function keep(state: Tablet): void {
+  try {
+    localStorage.setItem(KEPT, JSON.stringify(state))
+  } catch {
+    // A browser without storage forgets; nothing of the logbook is lost by that.
+  }
+}

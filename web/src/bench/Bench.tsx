@@ -1,0 +1,180 @@
+import { useState } from 'react'
+import { useNavigate, useParams } from 'react-router'
+import { celsiusOf, measures, phaseOf, type BatchState, type Claim, type Id, type Where } from '@logged-thermal/core'
+import { fieldSentence } from '@logged-thermal/wording'
+import { useEnter } from '../app/enter'
+import { Header } from '../app/Header'
+import { useHand, useJudged, useLine, type JudgedBatch } from '../app/kitchen'
+import { useNow } from '../app/now'
+import { Badge } from '../parts/Badge'
+import { Key } from '../parts/Key'
+import { BoardControls } from './BoardControls'
+import { boardMarks } from './boardMarks'
+import { DegreeBoard } from './DegreeBoard'
+import { shownIn } from './degreeEntry'
+import { GateBanner } from './GateBanner'
+import { JustLogged } from './JustLogged'
+import { LeadDecides } from './LeadDecides'
+import { ReadingsSheet } from './ReadingsSheet'
+import { Refused } from './Refused'
+import { Slab } from './Slab'
+import { StepRail } from './StepRail'
+import { TraceChart } from './TraceChart'
+import { WhyList } from './WhyList'
+import './bench.css'
+
+/** One batch at the stove: what is asked now, the trace, the board, and why each check stands as it does. */
+export function Bench() {
+  const now = useNow()
+  const line = useLine()
+  const judged = useJudged(line, now)
+  const { id } = useParams()
+  const one = id ? judged.find(({ batch }) => batch.id === id) : judged[0]
+  if (!one) return <NoBatch known={id !== undefined} />
+  return (
+    <BenchOf
+      key={one.batch.id}
+      one={one}
+      others={judged.filter((other) => other !== one).map(({ batch }) => batch)}
+      now={now}
+    />
+  )
+}
+
+function NoBatch({ known }: { known: boolean }) {
+  const navigate = useNavigate()
+  return (
+    <main className="view">
+      <Header>
+        <h1>
+          <strong>{known ? 'This batch is not on the line.' : 'Nothing on the bench yet.'}</strong>
+        </h1>
+      </Header>
+      <div className="whole">
+        <Key look="primary" onClick={() => void navigate('/start')}>
+          Start a batch
+        </Key>
+      </div>
+    </main>
+  )
+}
+
+function BenchOf({ one, others, now }: { one: JudgedBatch; others: BatchState[]; now: number }) {
+  const { batch, findings, standing } = one
+  const { instrument, reader, open } = useHand(useLine())
+  const enter = useEnter()
+  const phase = phaseOf(batch)
+  const [minutesAgo, setMinutesAgo] = useState(0)
+  const [logged, setLogged] = useState<Claim<'reading-taken'> | null>(null)
+  const [sheet, setSheet] = useState<'readings' | 'hold' | 'discard' | null>(null)
+  const [wrong, setWrong] = useState<string | null>(null)
+
+  const onValue = (value: number) => {
+    const typed = { value, unit: reader.unit }
+    try {
+      celsiusOf(typed)
+    } catch {
+      setWrong(fieldSentence('value', { code: 'not a temperature', typed: `${value} °${reader.unit}` }))
+      return
+    }
+    const where: Where = instrument ? measures[instrument.kind] : 'core'
+    const at = minutesAgo === 0 ? {} : { at: now - minutesAgo * 60_000 }
+    const claim = enter(
+      'reading-taken',
+      batch.id,
+      { typed, where, of: phase.of, instrument: instrument?.id ?? null },
+      at,
+    )
+    setWrong(null)
+    setMinutesAgo(0)
+    setLogged(claim as Claim<'reading-taken'>)
+  }
+  const undo = (target: Id) => {
+    enter('corrected', batch.id, { target, reason: 'undo', now: 'void' })
+    setLogged(null)
+  }
+  const move = (target: Claim<'reading-taken'>, to: Id) => {
+    enter('corrected', batch.id, {
+      target: target.id,
+      reason: 'wrong pot',
+      now: { at: target.at, reading: target.body, batch: to },
+    })
+    setLogged(null)
+  }
+  const lastRead = batch.readings.filter(({ void: gone }) => !gone).at(-1)
+  const centre = lastRead ? shownIn(celsiusOf(lastRead.value.typed), reader.unit) : shownIn(60, reader.unit)
+  const cooking = phase.next !== null
+  return (
+    <main className="view">
+      <Header seconds={cooking}>
+        <h1>
+          <strong>{batch.method.name}</strong>
+        </h1>
+        <Badge standing={standing} />
+        <span className="muted bench-code">
+          {batch.code} · {batch.vessel.name}
+        </span>
+      </Header>
+      <GateBanner batch={batch} findings={findings} reader={reader} />
+      <div className="bench">
+        <div className="bench-work">
+          <div className="pane">
+            <StepRail batch={batch} findings={findings} phase={phase} reader={reader} />
+            <TraceChart batch={batch} findings={findings} now={now} reader={reader} />
+          </div>
+          <DegreeBoard
+            unit={reader.unit}
+            centre={centre}
+            marks={boardMarks(findings, phase, reader.unit)}
+            rows={3}
+            disabled={!open}
+            ask={phase.of === 'mixture' ? 'Tap the degree, then the tenth' : `Read the ${phase.of.part}`}
+            controls={<BoardControls minutesAgo={minutesAgo} onMinutesAgo={setMinutesAgo} />}
+            onValue={onValue}
+          />
+        </div>
+        <aside className="bench-side">
+          <Slab one={one} phase={phase} now={now} reader={reader} open={open} onLead={setSheet} />
+          {wrong && (
+            <div className="refused" role="alert">
+              <strong>Not logged.</strong>
+              <p>{wrong}</p>
+            </div>
+          )}
+          <Refused batchId={batch.id} />
+          {logged && (
+            <JustLogged
+              key={logged.id}
+              claim={logged}
+              others={others}
+              reader={reader}
+              onUndo={() => undo(logged.id)}
+              onMove={(to) => move(logged, to)}
+              onGone={() => setLogged(null)}
+            />
+          )}
+          <WhyList findings={findings} notes={batch.notes} reader={reader} />
+          <div className="bench-keys">
+            <Key look="outlined" onClick={() => setSheet('readings')}>
+              Readings
+            </Key>
+            <Key look="outlined" disabled={!open} onClick={() => setSheet('discard')}>
+              Bin it
+            </Key>
+          </div>
+        </aside>
+      </div>
+      <ReadingsSheet
+        open={sheet === 'readings'}
+        onClose={() => setSheet(null)}
+        batch={batch}
+        others={others}
+        reader={reader}
+        mayWrite={open}
+      />
+      {(sheet === 'hold' || sheet === 'discard') && (
+        <LeadDecides decision={sheet} batch={batch} onClose={() => setSheet(null)} />
+      )}
+    </main>
+  )
+}

@@ -1,0 +1,52 @@
+import { useState } from 'react'
+import { measures } from '@logged-thermal/core'
+import { useHand, useLine } from '../app/kitchen'
+import { useAppDispatch } from '../app/store'
+import { tablet } from '../app/tablet'
+import { Key } from '../parts/Key'
+import { Sheet } from '../parts/Sheet'
+
+const AGO = [0, 1, 2, 4, 8, 12]
+
+interface Props {
+  minutesAgo: number
+  onMinutesAgo: (minutes: number) => void
+}
+
+/** With which instrument, and when: each one tap to change, the instrument sticky on this tablet. */
+export function BoardControls({ minutesAgo, onMinutesAgo }: Props) {
+  const line = useLine()
+  const { instrument } = useHand(line)
+  const dispatch = useAppDispatch()
+  const [choosing, setChoosing] = useState(false)
+  const choose = (id: string | null) => {
+    dispatch(tablet.actions.instrumentTaken(id))
+    setChoosing(false)
+  }
+  return (
+    <>
+      <Key look={instrument ? 'plain' : 'shut'} onClick={() => setChoosing(true)}>
+        {instrument ? `${instrument.code}, ${measures[instrument.kind]}` : 'no probe: proves nothing'}
+      </Key>
+      <Key onClick={() => onMinutesAgo(AGO[(AGO.indexOf(minutesAgo) + 1) % AGO.length]!)}>
+        {minutesAgo === 0 ? 'taken now' : `${minutesAgo} min ago`}
+      </Key>
+      <Sheet open={choosing} onClose={() => setChoosing(false)} title="Read with what?">
+        <div className="names">
+          {line?.instruments.map(({ id, code, kind }) => (
+            <Key key={id} look={id === instrument?.id ? 'primary' : 'plain'} onClick={() => choose(id)}>
+              {code}
+              <small>
+                {kind}, reads the {measures[kind]}
+              </small>
+            </Key>
+          ))}
+          <Key look={instrument ? 'outlined' : 'primary'} onClick={() => choose(null)}>
+            No instrument
+            <small>it is logged, and proves nothing</small>
+          </Key>
+        </div>
+      </Sheet>
+    </>
+  )
+}

@@ -1,0 +1,59 @@
+import { useEffect, useState } from 'react'
+import type { BatchState, Claim, Id } from '@logged-thermal/core'
+import { clockWithSeconds, type Reader } from '@logged-thermal/wording'
+import { useLine } from '../app/kitchen'
+import { useNow } from '../app/now'
+import { Key } from '../parts/Key'
+import { Sheet } from '../parts/Sheet'
+
+const UNDO_MS = 10_000
+
+interface Props {
+  claim: Claim<'reading-taken'>
+  others: BatchState[]
+  reader: Reader
+  onUndo: () => void
+  onMove: (to: Id) => void
+  onGone: () => void
+}
+
+/** What was just logged, with Undo for ten seconds and the way to another pot. */
+export function JustLogged({ claim, others, reader, onUndo, onMove, onGone }: Props) {
+  const now = useNow(250)
+  const [moving, setMoving] = useState(false)
+  const line = useLine()
+  const left = claim.madeAt + UNDO_MS - now
+  const gone = left <= 0 && !moving
+  useEffect(() => {
+    if (gone) onGone()
+  }, [gone, onGone])
+  if (gone) return null
+  const { typed, instrument } = claim.body
+  const by = line?.people.find(({ id }) => id === claim.by)?.name
+  const probe = line?.instruments.find(({ id }) => id === instrument)?.code
+  return (
+    <div className="logged" role="status">
+      <p>
+        <strong>
+          {typed.value.toFixed(1)}°{typed.unit} logged
+        </strong>
+        {clockWithSeconds(claim.at, reader)}, {by}, {probe ?? 'no instrument'}
+      </p>
+      {others.length > 0 && <Key onClick={() => setMoving(true)}>Wrong pot</Key>}
+      <Key onClick={onUndo}>
+        Undo
+        <small>{Math.max(0, Math.ceil(left / 1000))} s</small>
+      </Key>
+      <Sheet open={moving} onClose={() => setMoving(false)} title="It was in which pot?">
+        <div className="names">
+          {others.map(({ id, method, code }) => (
+            <Key key={id} onClick={() => onMove(id)}>
+              {method.name}
+              <small>{code}</small>
+            </Key>
+          ))}
+        </div>
+      </Sheet>
+    </div>
+  )
+}

@@ -1,0 +1,134 @@
+import { useState } from 'react'
+import type { BatchState, CorrectionReason, Fact, Id, ReadingBody } from '@logged-thermal/core'
+import { clockWithSeconds, type Reader } from '@logged-thermal/wording'
+import { useEnter } from '../app/enter'
+import { useLine } from '../app/kitchen'
+import { Key } from '../parts/Key'
+import { Sheet } from '../parts/Sheet'
+import { DegreeBoard } from './DegreeBoard'
+
+interface Props {
+  open: boolean
+  onClose: () => void
+  batch: BatchState
+  others: BatchState[]
+  reader: Reader
+  mayWrite: boolean
+}
+
+type Correcting = { fact: Fact<ReadingBody>; how: 'choose' | 'mistyped' | 'wrong pot' }
+
+/** Every reading with what was corrected, the old value struck through; each can be corrected with one tap for the reason. */
+export function ReadingsSheet({ open, onClose, batch, others, reader, mayWrite }: Props) {
+  const [correcting, setCorrecting] = useState<Correcting | null>(null)
+  const enter = useEnter()
+  const amend = (
+    target: Id,
+    reason: CorrectionReason,
+    now: 'void' | { at: number; reading: ReadingBody; batch: Id | null },
+  ) => {
+    enter('corrected', batch.id, { target, reason, now })
+    setCorrecting(null)
+  }
+  const close = () => {
+    setCorrecting(null)
+    onClose()
+  }
+  return (
+    <Sheet
+      open={open}
+      onClose={close}
+      title={correcting ? 'What was wrong with it?' : `Readings of ${batch.method.name}`}
+    >
+      {!correcting && (
+        <ul className="readings">
+          {[...batch.readings]
+            .sort((a, b) => b.at - a.at)
+            .map((fact) => (
+              <Row
+                key={fact.entry}
+                fact={fact}
+                reader={reader}
+                onCorrect={mayWrite && !fact.void ? () => setCorrecting({ fact, how: 'choose' }) : null}
+              />
+            ))}
+          {batch.readings.length === 0 && <li>Nothing read yet.</li>}
+        </ul>
+      )}
+      {correcting?.how === 'choose' && (
+        <div className="choices">
+          <Key onClick={() => setCorrecting({ ...correcting, how: 'mistyped' })}>Mistyped</Key>
+          <Key disabled={others.length === 0} onClick={() => setCorrecting({ ...correcting, how: 'wrong pot' })}>
+            Wrong pot
+          </Key>
+          <Key onClick={() => amend(correcting.fact.entry, 'touched the pan', 'void')}>Touched the pan</Key>
+        </div>
+      )}
+      {correcting?.how === 'mistyped' && (
+        <DegreeBoard
+          unit={correcting.fact.value.typed.unit}
+          centre={correcting.fact.value.typed.value}
+          marks={[]}
+          rows={3}
+          disabled={false}
+          ask="Tap what it was"
+          controls={null}
+          onValue={(value) => {
+            const { at, value: was, entry } = correcting.fact
+            amend(entry, 'mistyped', { at, reading: { ...was, typed: { value, unit: was.typed.unit } }, batch: null })
+          }}
+        />
+      )}
+      {correcting?.how === 'wrong pot' && (
+        <div className="names">
+          {others.map(({ id, method, code }) => (
+            <Key
+              key={id}
+              onClick={() =>
+                amend(correcting.fact.entry, 'wrong pot', {
+                  at: correcting.fact.at,
+                  reading: correcting.fact.value,
+                  batch: id,
+                })
+              }
+            >
+              {method.name}
+              <small>{code}</small>
+            </Key>
+          ))}
+        </div>
+      )}
+    </Sheet>
+  )
+}
+
+function Row({ fact, reader, onCorrect }: { fact: Fact<ReadingBody>; reader: Reader; onCorrect: (() => void) | null }) {
+  const line = useLine()
+  const { value, at, recordedAt, amends } = fact
+  const name = (id: Id) => line?.people.find((person) => person.id === id)?.name ?? 'somebody'
+  const probe = line?.instruments.find(({ id }) => id === value.instrument)?.code ?? 'no instrument'
+  const shown = ({ typed }: ReadingBody) => `${typed.value.toFixed(1)}°${typed.unit}`
+  const late = recordedAt !== null && recordedAt - at > 60_000
+  return (
+    <li>
+      <span className="value">
+        {amends.map(({ entry, was }) => (
+          <s key={entry}>{shown(was)} </s>
+        ))}
+        {!fact.void && shown(value)}
+      </span>
+      <span className="said">
+        {clockWithSeconds(at, reader)}
+        {late && `, recorded ${clockWithSeconds(recordedAt, reader)}`} · {name(fact.by)} · {probe},{' '}
+        {value.of === 'mixture' ? value.where : `of the ${value.of.part}`}
+        {recordedAt === null && ' · kept here, not sent yet'}
+        {amends.map(({ reason, by }) => ` · ${reason}, ${name(by)}`)}
+      </span>
+      {onCorrect && (
+        <Key look="outlined" onClick={onCorrect}>
+          Correct
+        </Key>
+      )}
+    </li>
+  )
+}

@@ -1,0 +1,44 @@
+import { v7 as uuid } from 'uuid'
+import type { AnyClaim } from '@logged-thermal/core'
+import { outbox, type Waiting } from '../app/outbox'
+import { useAppDispatch, useAppSelector } from '../app/store'
+import { Key } from '../parts/Key'
+
+/** Entries that the server refused: kept here with the reason until somebody decides. */
+export function Refused({ batchId }: { batchId: string }) {
+  const refused = useAppSelector((state) => state.outbox).filter(
+    ({ claim, refusal }) => refusal && claim.about.id === batchId,
+  )
+  return refused.map((waiting) => <One key={waiting.claim.id} waiting={waiting} />)
+}
+
+function One({ waiting: { claim, refusal } }: { waiting: Waiting }) {
+  const dispatch = useAppDispatch()
+  const offsetMs = useAppSelector(({ connection }) => connection.offsetMs)
+  if (!refusal) return null
+  const settle = (instead: AnyClaim | null) => dispatch(outbox.actions.settled({ id: claim.id, claim: instead }))
+  const asNow = () => {
+    const at = Math.round(Date.now() + offsetMs)
+    settle({ ...claim, id: uuid(), at, madeAt: at })
+  }
+  const what =
+    claim.kind === 'reading-taken'
+      ? `${claim.body.typed.value}°${claim.body.typed.unit}`
+      : claim.kind.replaceAll('-', ' ')
+  return (
+    <div className="refused" role="alert">
+      <strong>{what} is not recorded.</strong>
+      <p>{refusal.sentence}</p>
+      <div className="keys">
+        {refusal.code === 'ahead of clock' && (
+          <Key look="primary" onClick={asNow}>
+            It was now
+          </Key>
+        )}
+        <Key look="outlined" onClick={() => settle(null)}>
+          Drop it
+        </Key>
+      </div>
+    </div>
+  )
+}

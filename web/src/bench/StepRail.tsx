@@ -1,0 +1,53 @@
+import type { BatchState, Finding, Phase, StepKind } from '@logged-thermal/core'
+import { checkTitle, gateName, type Reader } from '@logged-thermal/wording'
+import { Glyph } from '../parts/Glyph'
+
+const NAMES: Record<StepKind, string> = {
+  'heat dairy': 'Warm',
+  temper: 'Temper',
+  cook: 'Cook',
+  cool: 'Cool',
+  hold: 'Keep',
+}
+
+/** Where the batch is: its steps, and at each that has gates, how they stand. */
+export function StepRail({
+  batch,
+  findings,
+  phase,
+  reader,
+}: {
+  batch: BatchState
+  findings: Finding[]
+  phase: Phase
+  reader: Reader
+}) {
+  const steps = batch.method.steps.flatMap(
+    (step): { key: string; name: string; finding: Finding | null; now: boolean }[] => {
+      const own = findings.filter(({ check }) => check.step === step.key)
+      const gates = own.filter(({ check }) => check.limit.rule.kind === 'hold' || check.limit.rule.kind === 'reach')
+      if (step.kind !== 'cool')
+        return [{ key: step.key, name: NAMES[step.kind], finding: gates[0] ?? null, now: step.key === phase.step }]
+      const open = gates.find(({ standing }) => standing === 'open')
+      return gates.map((finding, i) => ({
+        key: finding.check.key,
+        name: i === 0 ? 'Cool' : 'Chill',
+        finding,
+        now: step.key === phase.step && finding === (open ?? gates.at(-1)),
+      }))
+    },
+  )
+  return (
+    <ol className="rail" aria-label="Steps">
+      {steps.map(({ key, name, finding, now }) => (
+        <li key={key} className={now ? 'now' : ''} aria-current={now ? 'step' : undefined}>
+          {finding && <Glyph standing={finding.standing} on={now ? 'ink' : 'glass'} />}
+          {name}
+          {finding && (
+            <small>{finding.deadline !== null ? checkTitle(finding, reader) : gateName(finding.check, reader)}</small>
+          )}
+        </li>
+      ))}
+    </ol>
+  )
+}

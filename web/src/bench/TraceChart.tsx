@@ -1,0 +1,314 @@
+import {
+  Chart,
+  Filler,
+  LinearScale,
+  LineController,
+  LineElement,
+  PointElement,
+  type ChartData,
+  type ChartOptions,
+  type Plugin,
+} from 'chart.js'
+import { useMemo } from 'react'
+import { Line } from 'react-chartjs-2'
+import {
+  comparedAs,
+  instantOf,
+  mixtureTrace,
+  stageOf,
+  type BatchState,
+  type Finding,
+  type Standing,
+} from '@logged-thermal/core'
+import { clock, degrees, gateName, type Reader } from '@logged-thermal/wording'
+import { colourOf } from '../parts/temperatureScale'
+import { traceScale, type TraceScale } from './traceScale'
+
+Chart.register(Filler, LinearScale, LineController, LineElement, PointElement)
+
+interface Props {
+  batch: BatchState
+  findings: Finding[]
+  now: number
+  reader: Reader
+}
+
+/** The trace on glass: filled by temperature as far as it was read, with the floor or the gates it has to pass. */
+export function TraceChart({ batch, findings, now, reader }: Props) {
+  const trace = useMemo(() => mixtureTrace(batch), [batch])
+  const floor = findings.find(({ check }) => check.limit.rule.kind === 'hold')
+  const cookedAt = floor?.check.evidence.to ? instantOf(floor.check.evidence.to, batch) : null
+  const first = trace[0]?.at ?? now
+  const scale = useMemo(
+    () => traceScale(batch, findings, cookedAt, first, now),
+    [batch, findings, cookedAt, first, now],
+  )
+  const data: ChartData<'line'> = {
+    datasets: [
+      {
+        data: trace.map(({ at, celsius }) => ({ x: scale.x(at), y: scale.y(celsius) })),
+        fill: 'start',
+        borderWidth: 0,
+        pointRadius: 0,
+        tension: 0,
+        backgroundColor: ({ chart }) => heatFill(chart, trace, scale),
+      },
+    ],
+  }
+  const bottom = scale.y(scale.cooking ? 40 : -2)
+  const options: ChartOptions<'line'> = {
+    animation: false,
+    responsive: true,
+    maintainAspectRatio: false,
+    events: [],
+    layout: { padding: { left: 64, right: 8, top: 26, bottom: 26 } },
+    scales: {
+      x: { type: 'linear', min: 0, max: 1, display: false },
+      y: { type: 'linear', min: bottom, max: scale.y(scale.cooking ? 92 : 90), display: false },
+    },
+    plugins: { legend: { display: false }, tooltip: { enabled: false } },
+  }
+  const drawn: Plugin<'line'> = {
+    id: 'gates',
+    afterDatasetsDraw: (chart) => drawOver(chart, { trace, findings, now, reader, scale, cookedAt }),
+  }
+  const last = trace.at(-1)
+  const said = last
+    ? `Last read ${degrees(last.celsius, reader)} at ${clock(last.at, reader)}`
+    : 'Nothing read of the mixture yet'
+  return (
+    <div className="trace" role="img" aria-label={`Trace of ${batch.method.name}. ${said}.`}>
+      {/* The plugin closes over what it draws, so a new key replaces it with the data. */}
+      <Line
+        key={`${trace.length} ${Math.floor(now / 1000)} ${reader.unit}`}
+        data={data}
+        options={options}
+        plugins={[drawn]}
+      />
+    </div>
+  )
+}
+
+type Trace = ReturnType<typeof mixtureTrace>
+
+function heatFill(chart: Chart, trace: Trace, scale: TraceScale): CanvasGradient | string {
+  const { ctx, scales } = chart
+  const [first, last] = [trace[0], trace.at(-1)]
+  if (!scales.x || !first || !last || trace.length < 2) return 'transparent'
+  const [from, to] = [scales.x.getPixelForValue(scale.x(first.at)), scales.x.getPixelForValue(scale.x(last.at))]
+  const gradient = ctx.createLinearGradient(from, 0, Math.max(from + 1, to), 0)
+  for (const { at, celsius } of trace) {
+    const offset = (scales.x.getPixelForValue(scale.x(at)) - from) / Math.max(1, to - from)
+    gradient.addColorStop(Math.max(0, Math.min(1, offset)), colourOf(celsius))
+  }
+  return gradient
+}
+
+interface Drawing {
+  trace: Trace
+  findings: readonly Finding[]
+  now: number
+  reader: Reader
+  scale: TraceScale
+  cookedAt: number | null
+}
+
+const GLASS = '#F8FBF7'
+const DARK = '#221B29'
+
+function drawOver(chart: Chart, { trace, findings, now, reader, scale }: Drawing): void {
+  const { ctx, chartArea, scales } = chart
+  if (!scales.x || !scales.y) return
+  const { left, right, top, bottom } = chartArea
+  const x = (at: number) => scales.x!.getPixelForValue(scale.x(at))
+  const y = (celsius: number) => scales.y!.getPixelForValue(scale.y(celsius))
+  ctx.save()
+  ctx.lineJoin = 'round'
+
+  font(ctx, 16, 600)
+  for (const celsius of scale.ticksY) {
+    line(ctx, left, y(celsius), right, y(celsius), '#3A3143', 1)
+    label(ctx, degrees(celsius, reader).replace(/\.0°$/, '°'), left - 12, y(celsius) + 6, 'right', '#CFC6D6')
+  }
+  for (const at of scale.ticksX)
+    label(ctx, clock(at, reader), Math.min(right - 24, Math.max(left + 24, x(at))), bottom + 20, 'center', '#CFC6D6')
+
+  const last = trace.at(-1)
+  if (last && now > last.at) hatch(ctx, x(last.at), y(last.celsius), x(now), bottom, colourOf(last.celsius))
+  for (const { at, celsius } of trace) line(ctx, x(at), y(celsius), x(at), bottom, DARK, 2.4)
+
+  for (const finding of findings) {
+    const { rule } = finding.check.limit
+    if (rule.kind === 'hold' && scale.cooking) sill(ctx, finding, y, left, right, reader)
+    if (rule.kind === 'stay' && finding.check.limit.force === 'quality' && scale.cooking) {
+      teeth(
+        ctx,
+        y(comparedAs(rule.level, finding.check.unit, 'under')),
+        left,
+        right,
+        `stay under ${gateName(finding.check, reader)}`,
+      )
+    }
+    if (rule.kind === 'reach' && !scale.cooking && finding.deadline !== null) {
+      const at = finding.standing === 'proven' ? (finding.end?.latest ?? finding.deadline) : finding.deadline
+      wedge(ctx, x(at), top - 24, y(stageOf('', rule, finding.check.unit).to), finding.standing)
+    }
+    if (
+      finding.standing === 'unproven' &&
+      finding.because.code === 'somewhere between' &&
+      finding.because.from !== null &&
+      !scale.cooking
+    ) {
+      blindStretch(ctx, x(finding.because.from), x(finding.because.to), top, bottom)
+    }
+  }
+  line(ctx, x(now), top - 24, x(now), bottom, GLASS, 2.5)
+  values(ctx, trace, x, y, reader)
+  ctx.restore()
+}
+
+/** The last value large, earlier ones where there is room. */
+function values(
+  ctx: CanvasRenderingContext2D,
+  trace: Trace,
+  x: (at: number) => number,
+  y: (celsius: number) => number,
+  reader: Reader,
+): void {
+  let taken = Infinity
+  for (const [i, { at, celsius }] of [...trace.entries()].reverse()) {
+    const isLast = i === trace.length - 1
+    font(ctx, isLast ? 28 : 17, 700)
+    const text = degrees(celsius, reader).slice(0, -1)
+    const width = ctx.measureText(text).width
+    const centre = Math.max(x(at), 64 + width / 2)
+    if (centre + width / 2 > taken - 6) continue
+    label(ctx, text, centre, y(celsius) - 8, 'center', GLASS)
+    taken = centre - width / 2
+  }
+}
+
+function sill(
+  ctx: CanvasRenderingContext2D,
+  { check, standing }: Finding,
+  y: (c: number) => number,
+  left: number,
+  right: number,
+  reader: Reader,
+): void {
+  if (check.limit.rule.kind !== 'hold') return
+  const row = check.limit.rule.rows.findLast(({ seconds }) => seconds > 0) ?? check.limit.rule.rows[0]!
+  const level = y(comparedAs(row.at, check.unit, 'reach'))
+  line(ctx, left, level, right, level, GLASS, 5)
+  font(ctx, 22, 700)
+  label(
+    ctx,
+    `${gateName(check, reader)} floor${standing === 'proven' ? ', proven' : ''}`,
+    right - 8,
+    level + 26,
+    'right',
+    GLASS,
+  )
+}
+
+function teeth(ctx: CanvasRenderingContext2D, level: number, left: number, right: number, text: string): void {
+  line(ctx, left, level - 12, right, level - 12, GLASS, 1.6)
+  ctx.strokeStyle = GLASS
+  ctx.lineWidth = 1.6
+  for (let at = left + 12; at < right - 8; at += 26) {
+    ctx.beginPath()
+    ctx.moveTo(at - 7, level - 12)
+    ctx.lineTo(at, level)
+    ctx.lineTo(at + 7, level - 12)
+    ctx.stroke()
+  }
+  font(ctx, 16, 600)
+  label(ctx, text, right - 8, level + 16, 'right', GLASS)
+}
+
+/** A be-under wedge hangs from the top with its point on the limit. */
+function wedge(ctx: CanvasRenderingContext2D, x: number, top: number, point: number, standing: Standing): void {
+  const slip = standing === 'missed' ? 8 : 0
+  ctx.beginPath()
+  ctx.moveTo(x - 18 + slip, top)
+  ctx.lineTo(x + 18 + slip, top)
+  ctx.lineTo(x + 3, point)
+  ctx.lineTo(x - 3, point)
+  ctx.closePath()
+  ctx.strokeStyle = GLASS
+  ctx.lineWidth = 2.4
+  ctx.setLineDash(standing === 'unproven' ? [6, 4] : [])
+  ctx.fillStyle = standing === 'proven' || standing === 'missed' ? GLASS : 'rgba(34,27,41,0.75)'
+  ctx.fill()
+  ctx.stroke()
+  ctx.setLineDash([])
+  font(ctx, 18, 800)
+  const mark = { open: '○', proven: '✓', missed: '✕', unproven: '?' }[standing]
+  ctx.fillStyle = standing === 'proven' || standing === 'missed' ? DARK : GLASS
+  ctx.textAlign = 'center'
+  ctx.fillText(mark, x + slip, top + 22)
+}
+
+function blindStretch(ctx: CanvasRenderingContext2D, from: number, to: number, top: number, bottom: number): void {
+  ctx.strokeStyle = GLASS
+  ctx.lineWidth = 2
+  ctx.setLineDash([5, 4])
+  ctx.strokeRect(from, top, Math.max(2, to - from), bottom - top)
+  ctx.setLineDash([])
+}
+
+/** Nobody read here: 45 degree lines in the colour last read. */
+function hatch(
+  ctx: CanvasRenderingContext2D,
+  from: number,
+  top: number,
+  to: number,
+  bottom: number,
+  colour: string,
+): void {
+  ctx.save()
+  ctx.beginPath()
+  ctx.rect(from, top, to - from, bottom - top)
+  ctx.clip()
+  for (let offset = from - (bottom - top); offset < to; offset += 8)
+    line(ctx, offset, bottom, offset + bottom - top, top, colour, 2.4)
+  ctx.restore()
+}
+
+function line(
+  ctx: CanvasRenderingContext2D,
+  x1: number,
+  y1: number,
+  x2: number,
+  y2: number,
+  colour: string,
+  width: number,
+): void {
+  ctx.strokeStyle = colour
+  ctx.lineWidth = width
+  ctx.beginPath()
+  ctx.moveTo(x1, y1)
+  ctx.lineTo(x2, y2)
+  ctx.stroke()
+}
+
+function label(
+  ctx: CanvasRenderingContext2D,
+  text: string,
+  x: number,
+  y: number,
+  align: CanvasTextAlign,
+  colour: string,
+): void {
+  ctx.textAlign = align
+  ctx.lineWidth = 4
+  ctx.strokeStyle = DARK
+  ctx.strokeText(text, x, y)
+  ctx.fillStyle = colour
+  ctx.fillText(text, x, y)
+}
+
+// A canvas knows nothing of the page's fonts.
+function font(ctx: CanvasRenderingContext2D, size: number, weight: number): void {
+  ctx.font = `${weight} ${size}px "Atkinson Hyperlegible Next Variable", sans-serif`
+}

@@ -1,0 +1,182 @@
+import { Link, useNavigate } from 'react-router'
+import type { Reader } from '@logged-thermal/wording'
+import { degrees, findingSentence, span } from '@logged-thermal/wording'
+import { mixtureTrace, celsiusOf } from '@logged-thermal/core'
+import { Header } from '../app/Header'
+import { useHand, useJudged, useLine, type JudgedBatch } from '../app/kitchen'
+import { useNow } from '../app/now'
+import { Badge } from '../parts/Badge'
+import type { GateSize } from '../parts/GateWedges'
+import { HeatRibbon } from '../parts/HeatRibbon'
+import { Key } from '../parts/Key'
+import { LENS_MARKS, nowLens, type Lens } from '../parts/lens'
+import { useWidth } from '../parts/useWidth'
+import { asksWords } from './asksWords'
+import { lineSentence } from './lineSentence'
+import './line.css'
+
+const ROW: Record<GateSize, number> = { rescue: 162, due: 90, quiet: 66 }
+
+/** Every running batch, the most urgent first. */
+export function LineView() {
+  const now = useNow()
+  const line = useLine()
+  const judged = useJudged(line, now)
+  const { reader, open } = useHand(line)
+  const navigate = useNavigate()
+  const [laneRef, laneWidth] = useWidth<HTMLDivElement>(690)
+  const lens = nowLens(laneWidth, now)
+  const { urgent, rest } = lineSentence(judged, now)
+  return (
+    <main className="view">
+      <Header>
+        <h1 aria-live="polite">
+          {urgent && <strong className="urgent">{urgent} </strong>}
+          {rest}
+        </h1>
+      </Header>
+      <div className="line">
+        <div className="line-axis" aria-hidden="true">
+          <span />
+          <div ref={laneRef}>
+            <Axis lens={lens} now={now} />
+          </div>
+          <span />
+        </div>
+        <div className="line-rows">
+          {judged.map((one) => (
+            <Row key={one.batch.id} one={one} now={now} lens={lens} reader={reader} />
+          ))}
+          {judged.length === 0 && (
+            <p className="line-empty">
+              Start a batch: it appears here as a ribbon of heat, thick while hot and thin when cold, with a gate at
+              each limit. What was read is solid, what nobody read is hatched.
+            </p>
+          )}
+          <div className="line-foot">
+            <Key look="primary" disabled={!open} onClick={() => void navigate('/start')}>
+              {open ? 'Start a batch' : 'Locked. Open a shift to log'}
+            </Key>
+          </div>
+        </div>
+      </div>
+    </main>
+  )
+}
+
+function sizeOf({ asks }: JudgedBatch): GateSize {
+  if (asks.kind === 'rescue') return 'rescue'
+  return asks.kind === 'read' || asks.kind === 'mark' || asks.kind === 'discard' ? 'due' : 'quiet'
+}
+
+function Row({ one, now, lens, reader }: { one: JudgedBatch; now: number; lens: Lens; reader: Reader }) {
+  const { batch, findings, asks } = one
+  const size = sizeOf(one)
+  const height = ROW[size]
+  return (
+    <section className={`line-row ${size}`} aria-label={`${batch.method.name} ${batch.code}`} data-batch={batch.code}>
+      <Name one={one} now={now} reader={reader} />
+      <Link className="lane" to={`/bench/${batch.id}`} style={{ height }} tabIndex={-1}>
+        <HeatRibbon
+          batch={batch}
+          findings={findings}
+          asks={asks}
+          now={now}
+          lens={lens}
+          height={height}
+          size={size}
+          reader={reader}
+        />
+      </Link>
+      <Asks one={one} now={now} reader={reader} />
+    </section>
+  )
+}
+
+function Name({ one: { batch }, now, reader }: { one: JudgedBatch; now: number; reader: Reader }) {
+  const last = batch.readings
+    .filter(({ void: gone }) => !gone)
+    .reduce<(typeof batch.readings)[number] | null>((a, b) => (a && a.at > b.at ? a : b), null)
+  const cooling = mixtureTrace(batch).length > 1
+  return (
+    <Link className="line-name" to={`/bench/${batch.id}`}>
+      <span className="dish">{batch.method.name}</span>
+      <span className="temp">
+        {last ? degrees(celsiusOf(last.value.typed), reader, cooling ? 'under' : 'reach') : '–'}
+      </span>
+      <small>
+        {batch.code} · {batch.vessel.name}
+      </small>
+      <span className="since">{last ? `${span(now - last.at)} ago` : 'not read'}</span>
+    </Link>
+  )
+}
+
+function Asks({
+  one: { batch, asks, standing, findings },
+  now,
+  reader,
+}: {
+  one: JudgedBatch
+  now: number
+  reader: Reader
+}) {
+  const navigate = useNavigate()
+  const words = asksWords(asks, now, reader)
+  if (!words) {
+    const why = 'finding' in asks && asks.finding ? findingSentence(asks.finding, reader) : ''
+    return (
+      <div className="line-asks">
+        <div className="plain">
+          <Badge standing={standing} />
+          <span className="why">{why || findingSentence(findings[0]!, reader)}</span>
+        </div>
+      </div>
+    )
+  }
+  const inner = (
+    <>
+      <span>
+        <span className="do">{words.action}</span>
+        <span className="why">{words.reason}</span>
+      </span>
+      {words.number && (
+        <span className="count">
+          {words.number}
+          <small>{words.unit}</small>
+        </span>
+      )}
+    </>
+  )
+  if (asks.kind === 'rescue') {
+    return (
+      <Link className="line-asks" to={`/bench/${batch.id}`}>
+        <div className="plain">{inner}</div>
+      </Link>
+    )
+  }
+  const late = asks.kind === 'read' && now - asks.at >= 60_000
+  return (
+    <div className="line-asks">
+      <Key className={late ? 'late' : ''} onClick={() => void navigate(`/bench/${batch.id}`)}>
+        {inner}
+      </Key>
+    </div>
+  )
+}
+
+function Axis({ lens, now }: { lens: Lens; now: number }) {
+  return (
+    <svg width={lens.width} height="28" style={{ display: 'block', overflow: 'visible' }}>
+      {LENS_MARKS.map(([minutes, label]) => (
+        <text key={minutes} x={lens.x(now + minutes * 60_000)} y="20" textAnchor="middle">
+          {label}
+        </text>
+      ))}
+      <path d={`M${lens.nowX - 26} 2h52v20l-26 6l-26 -6Z`} fill="var(--ink)" />
+      <text x={lens.nowX} y="18" textAnchor="middle" style={{ fill: 'var(--on-ink)', fontWeight: 700 }}>
+        now
+      </text>
+    </svg>
+  )
+}

@@ -1,0 +1,56 @@
+import type { Attention } from '@logged-thermal/core'
+import { checkTitle, clock, degrees, span, type Reader } from '@logged-thermal/wording'
+
+/** What a batch asks for: verb first, clock time second, reason last; and the number that matters. */
+export interface AsksWords {
+  action: string
+  reason: string
+  number: string
+  unit: string
+}
+
+export function asksWords(asks: Attention, now: number, reader: Reader): AsksWords | null {
+  switch (asks.kind) {
+    case 'rescue': {
+      const [number, unit] = minutes(asks.by - now)
+      const at = degrees(asks.celsius, reader, 'under').replace(/\.\d/, '')
+      return {
+        action: 'Cool it faster',
+        reason: `${checkTitle(asks.finding, reader)}. ${at} then, even at this pace`,
+        number,
+        unit: `${unit} left`,
+      }
+    }
+    case 'read': {
+      const late = now - asks.at
+      const [number, unit] = minutes(Math.abs(late))
+      if (late >= 60_000)
+        return { action: 'Read now', reason: `was due ${clock(asks.at, reader)}`, number, unit: `${unit} late` }
+      return {
+        action: late >= 0 ? 'Read now' : `Read at ${clock(asks.at, reader)}`,
+        reason: checkTitle(asks.finding, reader),
+        number,
+        unit,
+      }
+    }
+    case 'mark':
+      return asks.edge === 'combined'
+        ? { action: 'Combine all', reason: 'then read the mixture', number: '', unit: '' }
+        : { action: 'Take it off the heat', reason: 'the floor is proven', number: '', unit: '' }
+    case 'discard':
+      return { action: 'Bin it', reason: checkTitle(asks.finding, reader), number: '', unit: '' }
+    case 'use today':
+      return { action: 'Use it today', reason: 'bin at the end of today', number: '', unit: '' }
+    case 'keep':
+    case 'decide':
+    case 'held':
+    case 'closed':
+      return null
+  }
+}
+
+/** '13' and 'min', '4' and 'h', '20' and 's'. */
+function minutes(ms: number): [string, string] {
+  const [number, unit] = span(Math.max(0, ms)).split(' ')
+  return [number ?? '0', unit ?? 's']
+}

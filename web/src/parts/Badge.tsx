@@ -1,0 +1,21 @@
+import type { Standing } from '@logged-thermal/core'
+import { standingWord } from '@logged-thermal/wording'
+import './badge.css'
+
+/** The verdict as a scrap of ribbon. Missed is split by a zigzag clear of the letters. */
+export function Badge({ standing }: { standing: Standing }) {
+  return (
+    <span className={`badge ${standing}`} role="status">
+      {standingWord[standing]}
+      {standing === 'missed' && <Zigzag />}
+    </span>
+  )
+}
+
+function Zigzag() {
+  return (
+    <svg className="zigzag" width="20" height="34" viewBox="0 0 20 34" aria-hidden="true">
+      <path d="M13 0 L4 16 L13 15 L5 34" fill="none" stroke="var(--milk)" strokeWidth="4" />
+    </svg>
+  )
+}

@@ -1,0 +1,267 @@
+import { useId, useMemo } from 'react'
+import type { Attention, BatchState, Finding } from '@logged-thermal/core'
+import { dayName, degrees, gateName, checkTitle, type Reader } from '@logged-thermal/wording'
+import { GateWedges, type GateSize } from './GateWedges'
+import { GlyphShape } from './Glyph'
+import type { Lens } from './lens'
+import { ribbonTrace, type Bend, type RibbonGate } from './ribbonTrace'
+import { colourOf, thicknessOf } from './temperatureScale'
+
+interface Props {
+  batch: BatchState
+  findings: Finding[]
+  asks: Attention
+  now: number
+  lens: Lens
+  height: number
+  size: GateSize
+  reader: Reader
+}
+
+const FULL: Record<GateSize, number> = { quiet: 46, due: 51, rescue: 97 }
+
+/** A batch as a band of heat: thick where hot, solid only as far as it was read, hatched since, dashed ahead. */
+export function HeatRibbon({ batch, findings, asks, now, lens, height, size, reader }: Props) {
+  const id = useId().replaceAll(':', '')
+  const trace = useMemo(() => ribbonTrace(batch, findings, asks, now), [batch, findings, asks, now])
+  const { read, ahead, gates, wall } = trace
+  const labelled = size !== 'quiet'
+  const middle = labelled ? (height - 22) / 2 : height / 2
+  const full = Math.min(FULL[size], height - (labelled ? 40 : 12))
+  const last = read.at(-1)
+  const rescueUntil = asks.kind === 'rescue' ? asks.by : null
+  const band = (bends: Bend[], from: number, to: number) => bandPath(bends, lens, from, to, middle, full)
+  const held = asks.kind === 'held'
+
+  return (
+    <svg
+      width={lens.width}
+      height={height}
+      role="img"
+      aria-label={described(batch, gates, wall, reader)}
+      style={{ display: 'block' }}
+    >
+      <defs>
+        <HeatGradient id={`read${id}`} bends={read} lens={lens} />
+        <HeatGradient id={`ahead${id}`} bends={ahead} lens={lens} />
+        <pattern id={`hatch${id}`} width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+          <rect width="2.400" height="6" fill={last ? colourOf(last.celsius) : 'var(--on-glass2)'} />
+        </pattern>
+      </defs>
+      {rescueUntil !== null && (
+        <rect
+          x={lens.nowX}
+          width={Math.max(3, lens.x(rescueUntil) - lens.nowX)}
+          height={height}
+          fill="var(--flare)"
+          opacity="0.26"
+        />
+      )}
+      {ahead.length > 1 && (
+        <g>
+          <path
+            d={band(ahead, Math.max(now, ahead[0]!.at), wall ?? Infinity).area}
+            fill={`url(#ahead${id})`}
+            opacity="0.3"
+          />
+          <path
+            d={band(ahead, Math.max(now, ahead[0]!.at), wall ?? Infinity).edges}
+            fill="none"
+            stroke={`url(#ahead${id})`}
+            strokeWidth="2"
+            strokeDasharray="6 4"
+          />
+        </g>
+      )}
+      {last && now > last.at && (
+        <path d={band([last, { at: now, celsius: last.celsius }], last.at, now).area} fill={`url(#hatch${id})`} />
+      )}
+      {read.length > 0 && <path d={band(read, read[0]!.at, last!.at).area} fill={`url(#read${id})`} />}
+      {read.map(({ at, celsius }) => (
+        <line
+          key={at}
+          x1={lens.x(at)}
+          x2={lens.x(at)}
+          y1={middle - (thicknessOf(celsius) * full) / 2}
+          y2={middle + (thicknessOf(celsius) * full) / 2}
+          stroke="var(--glass)"
+          strokeWidth="2.400"
+        />
+      ))}
+      {gates.map((gate) => (
+        <GateWedges
+          key={gate.key}
+          kind={gate.kind}
+          standing={gate.standing}
+          clash={gate.clash !== null}
+          x={lens.x(gate.at)}
+          middle={middle}
+          slot={(thicknessOf(gate.celsius) * full) / 2}
+          reach={middle - 4}
+          size={size}
+        />
+      ))}
+      {wall !== null && (
+        <Wall x={Math.min(lens.width - 8, Math.max(8, lens.x(wall)))} height={labelled ? height - 6 : height - 8} />
+      )}
+      <line x1={lens.nowX} x2={lens.nowX} y1="0" y2={height} stroke="var(--on-glass)" strokeWidth="2.500" />
+      {held &&
+        [-9, 9].map((dx) => (
+          <rect key={dx} x={lens.nowX + dx - 3} y={middle - 24} width="6" height="48" fill="var(--on-glass)" />
+        ))}
+      {labelled && <Labels gates={gates} wall={wall} findings={findings} lens={lens} y={height - 10} reader={reader} />}
+      {gates.map(
+        (gate) => gate.clash !== null && <ClashChip key={gate.key} gate={gate} x={lens.x(gate.at)} reader={reader} />,
+      )}
+    </svg>
+  )
+}
+
+function HeatGradient({ id, bends, lens }: { id: string; bends: Bend[]; lens: Lens }) {
+  const first = bends[0]
+  const last = bends.at(-1)
+  if (!first || !last) return null
+  const [from, to] = [lens.x(first.at), Math.max(lens.x(first.at) + 1, lens.x(last.at))]
+  const count = Math.max(2, Math.ceil((to - from) / 7))
+  const stops = sampled(bends, lens, from, to, count)
+  return (
+    <linearGradient id={id} gradientUnits="userSpaceOnUse" x1={from} x2={to} y1="0" y2="0">
+      {stops.map(({ x, celsius }, i) => (
+        <stop key={i} offset={(x - from) / (to - from)} stopColor={colourOf(celsius)} />
+      ))}
+    </linearGradient>
+  )
+}
+
+/** Temperatures along the band, evenly spaced in pixels, linear in time between bends. */
+function sampled(bends: Bend[], lens: Lens, from: number, to: number, count: number): { x: number; celsius: number }[] {
+  const points = bends.map(({ at, celsius }) => ({ x: lens.x(at), celsius }))
+  return Array.from({ length: count + 1 }, (_, i) => {
+    const x = from + ((to - from) * i) / count
+    const next = points.findIndex((point) => point.x >= x)
+    const right = next < 0 ? points.at(-1)! : points[next]!
+    const left = points[Math.max(0, next < 0 ? points.length - 1 : next - 1)]!
+    const share = right.x > left.x ? Math.max(0, Math.min(1, (x - left.x) / (right.x - left.x))) : 1
+    return { x, celsius: left.celsius + share * (right.celsius - left.celsius) }
+  })
+}
+
+function bandPath(
+  bends: Bend[],
+  lens: Lens,
+  fromAt: number,
+  toAt: number,
+  middle: number,
+  full: number,
+): { area: string; edges: string } {
+  const last = bends.at(-1)!
+  const from = lens.x(fromAt)
+  const to = Math.max(from + 2, lens.x(Math.min(toAt, last.at)))
+  const points = sampled(bends, lens, from, to, Math.max(2, Math.ceil((to - from) / 2)))
+  const edge = (side: 1 | -1) =>
+    points.map(({ x, celsius }) => `${x.toFixed(1)} ${(middle + (side * thicknessOf(celsius) * full) / 2).toFixed(1)}`)
+  const [top, bottom] = [edge(-1), edge(1)]
+  return {
+    area: `M${top.join('L')}L${[...bottom].reverse().join('L')}Z`,
+    edges: `M${top.join('L')}M${bottom.join('L')}`,
+  }
+}
+
+function Wall({ x, height }: { x: number; height: number }) {
+  return (
+    <g fill="var(--on-glass)">
+      <rect x={x - 5} y="4" width="3.500" height={height} />
+      <rect x={x + 1} y="4" width="3.500" height={height} />
+    </g>
+  )
+}
+
+interface Label {
+  key: string
+  x: number
+  text: string
+  gate: RibbonGate | null
+}
+
+/** Glyph and words under each gate; a label that would lie on its neighbour is left out, the nearest to now first kept. */
+function Labels({
+  gates,
+  wall,
+  findings,
+  lens,
+  y,
+  reader,
+}: {
+  gates: RibbonGate[]
+  wall: number | null
+  findings: Finding[]
+  lens: Lens
+  y: number
+  reader: Reader
+}) {
+  const date = findings.find(({ because, deadline }) => 'lastDay' in because && deadline === wall)
+  const nextOpen = gates.find(({ standing }) => standing === 'open')
+  const labels: Label[] = gates.map((gate) => ({
+    key: gate.key,
+    x: lens.x(gate.at) - 24,
+    text:
+      gate === nextOpen && gate.kind === 'be under'
+        ? checkTitle(gate.finding, reader)
+        : gateName(gate.finding.check, reader),
+    gate,
+  }))
+  if (date && 'lastDay' in date.because && wall !== null) {
+    const text = `bin ${dayName(date.because.lastDay).slice(0, 3)}`
+    labels.push({ key: 'wall', x: Math.min(lens.width - 20, lens.x(wall)) - width(text) - 10, text, gate: null })
+  }
+  return (
+    <g fontFamily="var(--text)" fontWeight="600" fontSize="16" fill="var(--on-glass)">
+      {apart(labels, lens).map(({ key, x, text, gate }) => (
+        <g key={key}>
+          {gate && (
+            <g transform={`translate(${x} ${y - 14}) scale(0.75)`}>
+              <GlyphShape standing={gate.standing} colour="var(--on-glass)" knocked="var(--glass)" />
+            </g>
+          )}
+          <text x={gate ? x + 24 : x} y={y} paintOrder="stroke" stroke="var(--glass)" strokeWidth="4">
+            {text}
+          </text>
+        </g>
+      ))}
+    </g>
+  )
+}
+
+function width(text: string): number {
+  return text.length * 8.6
+}
+
+function apart(labels: Label[], lens: Lens): Label[] {
+  const kept: Label[] = []
+  for (const label of [...labels].sort((a, b) => Math.abs(a.x - lens.nowX) - Math.abs(b.x - lens.nowX))) {
+    const right = label.x + width(label.text) + (label.gate ? 24 : 0)
+    if (right > lens.width || label.x < 0) continue
+    const clear = kept.every(
+      (other) => right + 6 < other.x || other.x + width(other.text) + (other.gate ? 24 : 0) + 6 < label.x,
+    )
+    if (clear) kept.push(label)
+  }
+  return kept
+}
+
+function ClashChip({ gate, x, reader }: { gate: RibbonGate; x: number; reader: Reader }) {
+  const text = degrees(gate.clash!, reader, 'under').replace(/\.\d/, '')
+  return (
+    <g>
+      <rect x={x - 25} y="2" width="50" height="25" rx="5" fill="var(--flare2)" />
+      <text x={x} y="21" textAnchor="middle" fontFamily="var(--text)" fontWeight="700" fontSize="19" fill="#211825">
+        {text}
+      </text>
+    </g>
+  )
+}
+
+function described(batch: BatchState, gates: RibbonGate[], wall: number | null, reader: Reader): string {
+  const said = gates.map(({ finding, standing }) => `gate ${checkTitle(finding, reader)}, ${standing}`)
+  return `${batch.method.name}: ${said.join('; ')}${wall === null ? '' : '; discard wall'}`
+}
