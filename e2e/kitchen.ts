@@ -44,7 +44,8 @@ export class RunningKitchen {
 export async function openShift(page: Page, url: string, name: keyof typeof PINS): Promise<void> {
   await page.goto(url)
   await page.getByRole('button', { name }).click()
-  for (const digit of PINS[name]) await page.getByRole('region', { name: 'PIN' }).getByRole('button', { name: digit }).click()
+  for (const digit of PINS[name])
+    await page.getByRole('region', { name: 'PIN' }).getByRole('button', { name: digit }).click()
   await expect(page.getByText('logging as')).toBeVisible()
 }
 

@@ -15,7 +15,7 @@ async function screenshots() {
   page.on('pageerror', (error) => console.log('page error:', error.message))
   await page.goto(ADDRESS)
   const shoot = async (name) => {
-    await page.evaluate(() => document.fonts.ready)
+    await page.evaluate('document.fonts.ready')
     await page.waitForTimeout(600)
     await page.screenshot({ path: join(OUT, `${name}.png`) })
   }
@@ -40,7 +40,7 @@ async function screenshots() {
   await page.getByRole('button', { name: 'Night' }).click()
   await page.goto(ADDRESS)
   await shoot('line-night')
-  await page.getByRole('button', { name: 'Day' }).click()
+  await page.getByRole('button', { name: 'Day', exact: true }).click()
   await page.setViewportSize({ width: 390, height: 844 })
   await shoot('line-phone')
   await bench('Bay-leaf')

@@ -109,6 +109,17 @@ export function findingSentence({ check, because, deadline }: Finding, reader: R
   }
 }
 
+/** The same in as few words as a row of the Line holds. */
+export function findingInShort(finding: Finding, reader: Reader): string {
+  const { because, check } = finding
+  if (because.code === 'somewhere between')
+    return `${gateName(check, reader)} passed unread, before ${clock(because.to, reader)}`
+  if (because.code === 'read too warm') {
+    return `${degrees(because.celsius, reader, 'under')} at ${clock(because.at, reader)}, limit ${gateName(check, reader)}`
+  }
+  return findingSentence(finding, reader)
+}
+
 /** Where the limit is from: 'FDA Food Code 2022, 3-401.11(A)(2)'. */
 export function sourceLine({ limit }: Check): string {
   const { document, edition, section } = limit.source

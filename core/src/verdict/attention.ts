@@ -113,7 +113,7 @@ function duringCook(batch: BatchState, floor: Finding, now: Instant): Attention 
   if (floor.standing === 'proven' && to) return { kind: 'mark', step: to.step, edge: 'done' }
   const last = mixtureTrace(batch).at(-1)
   if (!last) return { kind: 'read', finding: floor, at: now }
-  const wait = floor.because.code === 'holding' ? floor.because.moreMs : ON_THE_HEAT
+  const wait = floor.because.code === 'holding' ? Math.min(floor.because.moreMs, ON_THE_HEAT) : ON_THE_HEAT
   return { kind: 'read', finding: floor, at: last.at + wait }
 }
 

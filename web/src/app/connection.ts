@@ -8,6 +8,8 @@ export interface Connection {
   offsetMs: number
 }
 
+const WORTH_FOLLOWING_MS = 500
+
 const initialState: Connection = { there: true, offsetMs: 0 }
 
 export const connection = createSlice({
@@ -21,7 +23,9 @@ export const connection = createSlice({
       state.there = false
     },
     clockRead: (state, { payload }: PayloadAction<{ serverNow: number; tabletNow: number }>) => {
-      state.offsetMs = payload.serverNow - payload.tabletNow
+      const offsetMs = payload.serverNow - payload.tabletNow
+      // The journey of an answer is not an offset: only a clock that is really off is followed.
+      if (Math.abs(offsetMs - state.offsetMs) > WORTH_FOLLOWING_MS) state.offsetMs = offsetMs
     },
   },
 })

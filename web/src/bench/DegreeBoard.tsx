@@ -26,11 +26,18 @@ interface Props {
 
 /** Tap the degree, tap the tenth: logged. Or type it. The unit is always in sight. */
 export function DegreeBoard({ unit, centre, marks, rows, disabled, ask, controls, onValue }: Props) {
-  const [entered, setEntered] = useState<Entered>(NOTHING)
+  const [entered, show] = useState<Entered>(NOTHING)
+  // Keys come faster than a render: what was typed is read from here.
+  const latest = useRef<Entered>(NOTHING)
+  const setEntered = (next: Entered) => {
+    latest.current = next
+    show(next)
+  }
   const [wanted, setWanted] = useState<{ decade: number; unit: Unit } | null>(null)
   const [wrong, setWrong] = useState<string | null>(null)
   const view = inView(unit, wanted?.unit === unit ? wanted.decade : centre, rows)
   const strip = useRef<HTMLDivElement>(null)
+  const board = useRef<HTMLElement>(null)
   useEffect(() => {
     const shown = strip.current?.querySelector('.in-view')
     const box = strip.current
@@ -48,15 +55,17 @@ export function DegreeBoard({ unit, centre, marks, rows, disabled, ask, controls
   }
   useEffect(() => {
     const typed = (event: KeyboardEvent) => {
+      // A sheet over the board takes the keyboard with it.
+      if (board.current?.closest('[aria-hidden="true"]')) return
       if (disabled || event.ctrlKey || event.metaKey || event.altKey || isInField(event.target)) return
       const { key } = event
-      const text = entered.kind === 'typed' ? entered.text : ''
+      const text = latest.current.kind === 'typed' ? latest.current.text : ''
       if (/^[\d.,-]$/.test(key) && text.length < 6) {
         setEntered({ kind: 'typed', text: text + key })
         setWrong(null)
       } else if (key === 'Backspace') setEntered(text.length > 1 ? { kind: 'typed', text: text.slice(0, -1) } : NOTHING)
       else if (key === 'Escape') clear()
-      else if (key === 'Enter' && entered.kind === 'typed') {
+      else if (key === 'Enter' && text !== '') {
         event.preventDefault()
         const value = numberOf(text)
         if (value === null) setWrong(`"${text}" is not a number. Type digits, as 71.4, then Enter.`)
@@ -67,7 +76,7 @@ export function DegreeBoard({ unit, centre, marks, rows, disabled, ask, controls
     return () => window.removeEventListener('keydown', typed)
   })
   return (
-    <section className="board" aria-label={`Degree board, °${unit}`}>
+    <section ref={board} className="board" aria-label={`Degree board, °${unit}`}>
       <div className="board-head">
         <span className="ask">{ask}</span>
         {controls}

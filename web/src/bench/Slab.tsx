@@ -116,7 +116,7 @@ function ReadSlab({
   const { finding, at } = asks
   const { because } = finding
   if (because.code === 'holding') {
-    const left = Math.max(0, at - now)
+    const left = Math.max(0, because.since + because.row.seconds * 1000 - now)
     return (
       <section className="slab" aria-label="Do this now">
         <p className="do">{left > 0 ? 'Hold it there, then read again' : 'Read again to prove it'}</p>

@@ -96,6 +96,7 @@ function heatFill(chart: Chart, trace: Trace, scale: TraceScale): CanvasGradient
   const [first, last] = [trace[0], trace.at(-1)]
   if (!scales.x || !first || !last || trace.length < 2) return 'transparent'
   const [from, to] = [scales.x.getPixelForValue(scale.x(first.at)), scales.x.getPixelForValue(scale.x(last.at))]
+  if (!Number.isFinite(from) || !Number.isFinite(to)) return 'transparent'
   const gradient = ctx.createLinearGradient(from, 0, Math.max(from + 1, to), 0)
   for (const { at, celsius } of trace) {
     const offset = (scales.x.getPixelForValue(scale.x(at)) - from) / Math.max(1, to - from)

@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { Key } from '../parts/Key'
 import './door.css'
 
@@ -14,10 +14,16 @@ export function PinPad({
   sentence: string | null
   onPin: (pin: string) => void
 }) {
-  const [digits, setDigits] = useState('')
+  const [digits, show] = useState('')
+  // Keys come faster than a render: what was typed is read from here.
+  const latest = useRef('')
+  const setDigits = (next: string) => {
+    latest.current = next
+    show(next)
+  }
   const press = (digit: string) => {
     if (busy) return
-    const next = digits + digit
+    const next = latest.current + digit
     if (next.length < 4) return setDigits(next)
     setDigits('')
     onPin(next)
@@ -25,7 +31,7 @@ export function PinPad({
   useEffect(() => {
     const typed = ({ key }: KeyboardEvent) => {
       if (/^\d$/.test(key)) press(key)
-      if (key === 'Backspace') setDigits((before) => before.slice(0, -1))
+      if (key === 'Backspace') setDigits(latest.current.slice(0, -1))
     }
     window.addEventListener('keydown', typed)
     return () => window.removeEventListener('keydown', typed)

@@ -1,6 +1,6 @@
 import { Link, useNavigate } from 'react-router'
 import type { Reader } from '@logged-thermal/wording'
-import { degrees, findingSentence, span } from '@logged-thermal/wording'
+import { degrees, findingInShort, span } from '@logged-thermal/wording'
 import { mixtureTrace, celsiusOf } from '@logged-thermal/core'
 import { Header } from '../app/Header'
 import { useHand, useJudged, useLine, type JudgedBatch } from '../app/kitchen'
@@ -15,7 +15,7 @@ import { asksWords } from './asksWords'
 import { lineSentence } from './lineSentence'
 import './line.css'
 
-const ROW: Record<GateSize, number> = { rescue: 162, due: 90, quiet: 66 }
+const ROW: Record<GateSize, number> = { rescue: 162, due: 92, quiet: 68 }
 
 /** Every running batch, the most urgent first. */
 export function LineView() {
@@ -34,6 +34,11 @@ export function LineView() {
           {urgent && <strong className="urgent">{urgent} </strong>}
           {rest}
         </h1>
+        {open && (
+          <Key look="primary" className="start-key" onClick={() => void navigate('/start')}>
+            Start a batch
+          </Key>
+        )}
       </Header>
       <div className="line">
         <div className="line-axis" aria-hidden="true">
@@ -53,11 +58,6 @@ export function LineView() {
               each limit. What was read is solid, what nobody read is hatched.
             </p>
           )}
-          <div className="line-foot">
-            <Key look="primary" disabled={!open} onClick={() => void navigate('/start')}>
-              {open ? 'Start a batch' : 'Locked. Open a shift to log'}
-            </Key>
-          </div>
         </div>
       </div>
     </main>
@@ -75,7 +75,7 @@ function Row({ one, now, lens, reader }: { one: JudgedBatch; now: number; lens: 
   const height = ROW[size]
   return (
     <section className={`line-row ${size}`} aria-label={`${batch.method.name} ${batch.code}`} data-batch={batch.code}>
-      <Name one={one} now={now} reader={reader} />
+      <Name one={one} now={now} reader={reader} brief={size === 'quiet'} />
       <Link className="lane" to={`/bench/${batch.id}`} style={{ height }} tabIndex={-1}>
         <HeatRibbon
           batch={batch}
@@ -93,7 +93,17 @@ function Row({ one, now, lens, reader }: { one: JudgedBatch; now: number; lens: 
   )
 }
 
-function Name({ one: { batch }, now, reader }: { one: JudgedBatch; now: number; reader: Reader }) {
+function Name({
+  one: { batch },
+  now,
+  reader,
+  brief,
+}: {
+  one: JudgedBatch
+  now: number
+  reader: Reader
+  brief: boolean
+}) {
   const last = batch.readings
     .filter(({ void: gone }) => !gone)
     .reduce<(typeof batch.readings)[number] | null>((a, b) => (a && a.at > b.at ? a : b), null)
@@ -104,9 +114,7 @@ function Name({ one: { batch }, now, reader }: { one: JudgedBatch; now: number; 
       <span className="temp">
         {last ? degrees(celsiusOf(last.value.typed), reader, cooling ? 'under' : 'reach') : '–'}
       </span>
-      <small>
-        {batch.code} · {batch.vessel.name}
-      </small>
+      <small>{brief ? batch.code : `${batch.code} · ${batch.vessel.name}`}</small>
       <span className="since">{last ? `${span(now - last.at)} ago` : 'not read'}</span>
     </Link>
   )
@@ -124,12 +132,12 @@ function Asks({
   const navigate = useNavigate()
   const words = asksWords(asks, now, reader)
   if (!words) {
-    const why = 'finding' in asks && asks.finding ? findingSentence(asks.finding, reader) : ''
+    const why = 'finding' in asks && asks.finding ? findingInShort(asks.finding, reader) : ''
     return (
       <div className="line-asks">
         <div className="plain">
           <Badge standing={standing} />
-          <span className="why">{why || findingSentence(findings[0]!, reader)}</span>
+          <span className="why">{why || findingInShort(findings[0]!, reader)}</span>
         </div>
       </div>
     )
