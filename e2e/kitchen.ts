@@ -1,5 +1,5 @@
 import { spawn, type ChildProcess } from 'node:child_process'
-import { mkdtempSync, rmSync } from 'node:fs'
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { createServer, type AddressInfo } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -28,6 +28,19 @@ export class RunningKitchen {
     const ended = new Promise((done) => this.child.once('exit', done))
     this.child.kill('SIGINT')
     await ended
+  }
+
+  /** Dies as in a power cut: nothing is told, PostgreSQL is left behind. */
+  async die(): Promise<void> {
+    const ended = new Promise((done) => this.child.once('exit', done))
+    this.child.kill('SIGKILL')
+    await ended
+  }
+
+  /** Takes PostgreSQL away from under the running server. */
+  killDatabase(): void {
+    const { data } = JSON.parse(readFileSync(join(this.folder, 'cluster.json'), 'utf8')) as { data: string }
+    process.kill(Number(readFileSync(join(data, 'postmaster.pid'), 'utf8').split('\n')[0]), 'SIGQUIT')
   }
 
   async startAgain(): Promise<void> {

@@ -1,32 +1,30 @@
 import { Injectable } from '@nestjs/common'
-import { EntityManager } from '@mikro-orm/postgresql'
+import { EntityManager, IsolationLevel } from '@mikro-orm/postgresql'
+import { query } from './query'
 
 /** Every access to a kitchen's rows goes through here: a transaction that row-level security confines to the kitchen. */
 @Injectable()
 export class KitchenScope {
   constructor(private readonly em: EntityManager) {}
 
-  /** Read committed: each statement sees what was committed before it. For appending and other writes. */
+  /** Read committed, the database's default: each statement sees what was committed before it. For appending and other writes. */
   inKitchen<T>(kitchenId: string, work: (em: EntityManager) => Promise<T>): Promise<T> {
-    return this.run(kitchenId, 'read committed', work)
+    return this.run(kitchenId, {}, work)
   }
 
   /** One moment for all statements: for answers put together from several tables. */
   asOfOneMoment<T>(kitchenId: string, work: (em: EntityManager) => Promise<T>): Promise<T> {
-    return this.run(kitchenId, 'repeatable read', work)
+    return this.run(kitchenId, { isolationLevel: IsolationLevel.REPEATABLE_READ }, work)
   }
 
   private run<T>(
     kitchenId: string,
-    isolationLevel: 'read committed' | 'repeatable read',
+    options: { isolationLevel?: IsolationLevel },
     work: (em: EntityManager) => Promise<T>,
   ): Promise<T> {
-    return this.em.fork().transactional(
-      async (em) => {
-        await em.execute(`select set_config('lt.kitchen', ?, true)`, [kitchenId])
-        return work(em)
-      },
-      { isolationLevel: isolationLevel as never },
-    )
+    return this.em.fork().transactional(async (em) => {
+      await query(em, { sql: `select set_config('lt.kitchen', ?, true)`, params: [kitchenId] })
+      return work(em)
+    }, options)
   }
 }

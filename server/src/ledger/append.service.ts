@@ -4,7 +4,6 @@ import {
   admit,
   canonical,
   FieldError,
-  needs,
   offsetMinutes,
   parseClaim,
   seal,
@@ -18,8 +17,10 @@ import {
   type Seal,
 } from '@logged-thermal/core'
 import { KitchenScope } from '../database/kitchenScope'
+import { query } from '../database/query'
 import { Projections } from './projections'
 import { sha256 } from './sha256'
+import { gather, lockHead, write, type Gathered, type Sealed } from './statements'
 
 /** What became of one entry that was sent. */
 export type Outcome =
@@ -37,11 +38,6 @@ export interface Post {
   recordedAt?: (claim: AnyClaim) => Instant
 }
 
-interface Sealed {
-  canon: string
-  seal: Seal
-}
-
 /** The one way into the logbook. */
 @Injectable()
 export class Append {
@@ -57,11 +53,8 @@ export class Append {
     if (claims.length === 0) return parsed.map((claim) => refusedUnread(claim as { id: Id | null; refusal: Refusal }))
 
     return this.scope.inKitchen(post.kitchenId, async (em) => {
-      const { zone, ...start } = await lockHead(em, post.kitchenId)
-      const known = await entriesWith(em, post.kitchenId, claims)
-      const roles = await rolesOf(em, post.kitchenId, claims)
-      const projections = new Projections(post.kitchenId)
-      await projections.load(em, claims.flatMap(needs))
+      const { zone, ...start } = await locked(em, post.kitchenId)
+      const { known, roles, projections } = await gathered(em, post.kitchenId, claims)
 
       let head: ChainHead = start
       const sealed: Sealed[] = []
@@ -95,9 +88,7 @@ export class Append {
         return { id, outcome: 'accepted', seal: entry.seal }
       })
       if (sealed.length > 0) {
-        await insertEntries(em, post.kitchenId, sealed)
-        await projections.save(em)
-        await moveHead(em, post.kitchenId, head)
+        await query(em, write(post.kitchenId, sealed, projections.changed(), head))
       }
       return outcomes
     })
@@ -121,50 +112,23 @@ function refusedUnread({ id, refusal }: Unreadable): Outcome {
   return { id, outcome: 'refused', refusal }
 }
 
-async function lockHead(em: SqlEntityManager, kitchenId: Id): Promise<ChainHead & { zone: string }> {
-  const rows = await em.execute<{ seq: string; hash: string; zone: string }[]>(
-    `select h.seq, h.hash, k.zone from chain_head h join kitchen k on k.id = h.kitchen_id where h.kitchen_id = ? for update of h`,
-    [kitchenId],
-  )
-  const row = rows[0]
+async function locked(em: SqlEntityManager, kitchenId: Id): Promise<ChainHead & { zone: string }> {
+  const [row] = await query<{ seq: string; hash: string; zone: string }>(em, lockHead(kitchenId))
   if (!row) throw new RangeError(`kitchenId: ${kitchenId} has no logbook`)
-  return { seq: Number(row.seq), hash: row.hash, zone: row.zone }
+  return { ...row, seq: Number(row.seq) }
 }
 
-async function entriesWith(em: SqlEntityManager, kitchenId: Id, claims: readonly AnyClaim[]) {
-  const rows = await em.execute<{ hash: string; canon: string }[]>(
-    `select hash, canon from entry where kitchen_id = ? and id = any(?::uuid[])`,
-    [kitchenId, `{${claims.map(({ id }) => id).join(',')}}`],
-  )
-  return new Map(
-    rows.map(({ hash, canon }) => {
-      const { claim, seal: unhashed } = JSON.parse(canon) as { claim: AnyClaim; seal: Omit<Seal, 'hash'> }
-      return [claim.id, { claim: canonical(claim), seal: { ...unhashed, hash } }]
-    }),
-  )
-}
-
-async function rolesOf(em: SqlEntityManager, kitchenId: Id, claims: readonly AnyClaim[]): Promise<Map<Id, Role>> {
-  const people = [...new Set(claims.map(({ by }) => by))]
-  const rows = await em.execute<{ id: Id; role: Role }[]>(
-    `select id, role from person where kitchen_id = ? and id = any(?::uuid[])`,
-    [kitchenId, `{${people.join(',')}}`],
-  )
-  return new Map(rows.map(({ id, role }) => [id, role]))
-}
-
-async function insertEntries(em: SqlEntityManager, kitchenId: Id, sealed: readonly Sealed[]): Promise<void> {
-  await em.execute(
-    `insert into entry (kitchen_id, seq, hash, canon)
-     select ?::uuid, (row ->> 0)::bigint, row ->> 1, row ->> 2 from json_array_elements(?::json) row`,
-    [kitchenId, JSON.stringify(sealed.map(({ canon, seal: { seq, hash } }) => [seq, hash, canon]))],
-  )
-}
-
-async function moveHead(em: SqlEntityManager, kitchenId: Id, { seq, hash }: ChainHead): Promise<void> {
-  await em.execute(
-    `with moved as (update chain_head set seq = ?, hash = ? where kitchen_id = ? returning kitchen_id)
-     select pg_notify('lt_entry', kitchen_id || ':' || ?) from moved`,
-    [seq, hash, kitchenId, seq],
-  )
+async function gathered(em: SqlEntityManager, kitchenId: Id, claims: readonly AnyClaim[]) {
+  const known = new Map<Id, { claim: string; seal: Seal }>()
+  const roles = new Map<Id, Role>()
+  const projections = new Projections()
+  for (const { what, id, word, content } of await query<Gathered>(em, gather(kitchenId, claims))) {
+    if (what === 'author') roles.set(id, word as Role)
+    else if (what !== 'entry') projections.load(what, id, JSON.parse(content!))
+    else {
+      const { claim, seal: unhashed } = JSON.parse(content!) as { claim: AnyClaim; seal: Omit<Seal, 'hash'> }
+      known.set(id, { claim: canonical(claim), seal: { ...unhashed, hash: word! } })
+    }
+  }
+  return { known, roles, projections }
 }

@@ -2,6 +2,7 @@ import { Injectable } from '@nestjs/common'
 import type { SqlEntityManager } from '@mikro-orm/postgresql'
 import type { AnyClaim, Id, Seal, SealedEntry } from '@logged-thermal/core'
 import { KitchenScope } from '../database/kitchenScope'
+import { query } from '../database/query'
 
 interface Row {
   hash: string
@@ -36,10 +37,10 @@ export async function readAfter(
   seq: number,
   most: number,
 ): Promise<SealedEntry[]> {
-  const rows = await em.execute<Row[]>(
-    `select hash, canon from entry where kitchen_id = ? and seq > ? order by seq limit ?`,
-    [kitchenId, seq, most],
-  )
+  const rows = await query<Row>(em, {
+    sql: `select hash, canon from entry where kitchen_id = ? and seq > ? order by seq limit ?`,
+    params: [kitchenId, seq, most],
+  })
   return rows.map(entryOf)
 }
 

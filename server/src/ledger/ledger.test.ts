@@ -3,7 +3,7 @@ import { v7 as uuid } from 'uuid'
 import { isFault, type SealedEntry } from '@logged-thermal/core'
 import { APP_URL, openKitchen, type TestKitchen } from '../test/kitchen'
 import { Entries } from './entries.service'
-import { TABLES } from './projections'
+import { TABLES } from './statements'
 import { rebuild } from './rebuild'
 import { verify } from './verify'
 

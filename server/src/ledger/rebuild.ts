@@ -1,8 +1,10 @@
 import type { SqlEntityManager } from '@mikro-orm/postgresql'
 import { touches, type Id } from '@logged-thermal/core'
 import type { KitchenScope } from '../database/kitchenScope'
+import { query } from '../database/query'
 import { readAfter } from './entries.service'
-import { Projections, TABLES } from './projections'
+import { Projections } from './projections'
+import { saveStates, TABLES } from './statements'
 
 const PIECE = 5_000
 
@@ -12,7 +14,7 @@ export function rebuild(scope: KitchenScope, kitchenId: Id): Promise<number> {
     await em.execute('select 1 from chain_head where kitchen_id = ? for update', [kitchenId])
     for (const table of Object.values(TABLES))
       await em.execute(`delete from ${table} where kitchen_id = ?`, [kitchenId])
-    const projections = new Projections(kitchenId)
+    const projections = new Projections()
     let seq = 0
     for (;;) {
       const entries = await readAfter(em, kitchenId, seq, PIECE)
@@ -20,7 +22,7 @@ export function rebuild(scope: KitchenScope, kitchenId: Id): Promise<number> {
       seq += entries.length
       if (entries.length < PIECE) break
     }
-    await projections.save(em)
+    for (const statement of saveStates(kitchenId, projections.changed())) await query(em, statement)
     return seq
   })
 }

@@ -34,6 +34,15 @@ export function useLive(): void {
     return () => source.close()
   }, [ready, kitchen, dispatch])
 
+  // The first answer tells the kitchen's clock before anything is stamped here.
+  const told = line.data?.now
+  const heardAt = line.fulfilledTimeStamp
+  useEffect(() => {
+    if (told !== undefined && heardAt !== undefined) {
+      dispatch(connection.actions.clockRead({ serverNow: told, tabletNow: heardAt }))
+    }
+  }, [told, heardAt, dispatch])
+
   useEffect(() => {
     dispatch(outbox.actions.caughtUp(seq))
   }, [seq, dispatch])

@@ -1,5 +1,7 @@
 import { useEffect } from 'react'
 import { useStore } from 'react-redux'
+import { v7 as uuid } from 'uuid'
+import { dayOf, dayOfYear, nextCode } from '@logged-thermal/core'
 import { api, type PostResult } from './api'
 import { connection } from './connection'
 import { outbox, type Waiting } from './outbox'
@@ -34,6 +36,21 @@ export function isUnsent({ seq, refusal }: Waiting): boolean {
   return seq === null && refusal === null
 }
 
+/** Two tablets took the same number at once: the batch takes the next one by itself. */
+function renumber(store: Store, results: readonly PostResult[]): void {
+  for (const result of results) {
+    if (result.outcome !== 'refused' || result.code !== 'code taken') continue
+    const waiting = store.getState().outbox.find(({ claim }) => claim.id === result.id)
+    const line = api.endpoints.line.select()(store.getState()).data
+    if (waiting?.claim.kind !== 'batch-started' || !line) continue
+    const { claim } = waiting
+    const code = nextCode([...line.codes, claim.body.code], dayOfYear(dayOf(claim.at, line.kitchen.zone)))
+    store.dispatch(
+      outbox.actions.settled({ id: claim.id, claim: { ...claim, id: uuid(), body: { ...claim.body, code } } }),
+    )
+  }
+}
+
 let sending = false
 
 /** One post of what waits. Resolves to false when it has to be tried again. */
@@ -58,6 +75,7 @@ async function send(store: Store): Promise<boolean> {
     store.dispatch(connection.actions.clockRead({ serverNow: now, tabletNow: Date.now() }))
     store.dispatch(connection.actions.heard())
     store.dispatch(outbox.actions.answered(results))
+    renumber(store, results)
     return true
   } catch {
     store.dispatch(connection.actions.lost())

@@ -1,6 +1,15 @@
 import { useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
-import { celsiusOf, measures, phaseOf, type BatchState, type Claim, type Id, type Where } from '@logged-thermal/core'
+import {
+  celsiusOf,
+  measures,
+  phaseOf,
+  type BatchState,
+  type Claim,
+  type Id,
+  type Unit,
+  type Where,
+} from '@logged-thermal/core'
 import { fieldSentence } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { Header } from '../app/Header'
@@ -65,16 +74,19 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: BatchState[];
   const enter = useEnter()
   const phase = phaseOf(batch)
   const [minutesAgo, setMinutesAgo] = useState(0)
+  // For one reading only: a probe that shows the other unit.
+  const [unitOnce, setUnitOnce] = useState<Unit | null>(null)
+  const unit = unitOnce ?? reader.unit
   const [logged, setLogged] = useState<Claim<'reading-taken'> | null>(null)
   const [sheet, setSheet] = useState<'readings' | 'hold' | 'discard' | null>(null)
   const [wrong, setWrong] = useState<string | null>(null)
 
   const onValue = (value: number) => {
-    const typed = { value, unit: reader.unit }
+    const typed = { value, unit }
     try {
       celsiusOf(typed)
     } catch {
-      setWrong(fieldSentence('value', { code: 'not a temperature', typed: `${value} °${reader.unit}` }))
+      setWrong(fieldSentence('value', { code: 'not a temperature', typed: `${value} °${unit}` }))
       return
     }
     const where: Where = instrument ? measures[instrument.kind] : 'core'
@@ -87,6 +99,7 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: BatchState[];
     )
     setWrong(null)
     setMinutesAgo(0)
+    setUnitOnce(null)
     setLogged(claim as Claim<'reading-taken'>)
   }
   const undo = (target: Id) => {
@@ -102,7 +115,7 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: BatchState[];
     setLogged(null)
   }
   const lastRead = batch.readings.filter(({ void: gone }) => !gone).at(-1)
-  const centre = lastRead ? shownIn(celsiusOf(lastRead.value.typed), reader.unit) : shownIn(60, reader.unit)
+  const centre = lastRead ? shownIn(celsiusOf(lastRead.value.typed), unit) : shownIn(60, unit)
   const cooking = phase.next !== null
   return (
     <main className="view">
@@ -123,13 +136,15 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: BatchState[];
             <TraceChart batch={batch} findings={findings} now={now} reader={reader} />
           </div>
           <DegreeBoard
-            unit={reader.unit}
+            unit={unit}
             centre={centre}
-            marks={boardMarks(findings, phase, reader.unit)}
+            marks={boardMarks(findings, phase, unit)}
             rows={3}
             disabled={!open}
             ask={phase.of === 'mixture' ? 'Tap the degree, then the tenth' : `Read the ${phase.of.part}`}
-            controls={<BoardControls minutesAgo={minutesAgo} onMinutesAgo={setMinutesAgo} />}
+            controls={
+              <BoardControls minutesAgo={minutesAgo} onMinutesAgo={setMinutesAgo} unit={unit} onUnit={setUnitOnce} />
+            }
             onValue={onValue}
           />
         </div>

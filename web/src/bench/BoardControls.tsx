@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { measures } from '@logged-thermal/core'
+import { measures, type Unit } from '@logged-thermal/core'
 import { useHand, useLine } from '../app/kitchen'
 import { useAppDispatch } from '../app/store'
 import { tablet } from '../app/tablet'
@@ -11,10 +11,12 @@ const AGO = [0, 1, 2, 4, 8, 12]
 interface Props {
   minutesAgo: number
   onMinutesAgo: (minutes: number) => void
+  unit: Unit
+  onUnit: (unit: Unit) => void
 }
 
-/** With which instrument, and when: each one tap to change, the instrument sticky on this tablet. */
-export function BoardControls({ minutesAgo, onMinutesAgo }: Props) {
+/** With which instrument, when, and in which unit: each one tap to change, the instrument sticky on this tablet. */
+export function BoardControls({ minutesAgo, onMinutesAgo, unit, onUnit }: Props) {
   const line = useLine()
   const { instrument } = useHand(line)
   const dispatch = useAppDispatch()
@@ -30,6 +32,9 @@ export function BoardControls({ minutesAgo, onMinutesAgo }: Props) {
       </Key>
       <Key onClick={() => onMinutesAgo(AGO[(AGO.indexOf(minutesAgo) + 1) % AGO.length]!)}>
         {minutesAgo === 0 ? 'taken now' : `${minutesAgo} min ago`}
+      </Key>
+      <Key aria-label={`This reading in °${unit === 'C' ? 'F' : 'C'}`} onClick={() => onUnit(unit === 'C' ? 'F' : 'C')}>
+        °{unit}
       </Key>
       <Sheet open={choosing} onClose={() => setChoosing(false)} title="Read with what?">
         <div className="names">

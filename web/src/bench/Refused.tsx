@@ -4,10 +4,10 @@ import { outbox, type Waiting } from '../app/outbox'
 import { useAppDispatch, useAppSelector } from '../app/store'
 import { Key } from '../parts/Key'
 
-/** Entries that the server refused: kept here with the reason until somebody decides. */
-export function Refused({ batchId }: { batchId: string }) {
+/** Entries that the server refused, of one batch or of all: kept here with the reason until somebody decides. */
+export function Refused({ batchId = null }: { batchId?: string | null }) {
   const refused = useAppSelector((state) => state.outbox).filter(
-    ({ claim, refusal }) => refusal && claim.about.id === batchId,
+    ({ claim, refusal }) => refusal && (batchId === null || claim.about.id === batchId),
   )
   return refused.map((waiting) => <One key={waiting.claim.id} waiting={waiting} />)
 }

@@ -77,9 +77,10 @@ export function TraceChart({ batch, findings, now, reader }: Props) {
     ? `Last read ${degrees(last.celsius, reader)} at ${clock(last.at, reader)}`
     : 'Nothing read of the mixture yet'
   return (
-    <div className="trace" role="img" aria-label={`Trace of ${batch.method.name}. ${said}.`}>
+    <div className="trace">
       {/* The plugin closes over what it draws, so a new key replaces it with the data. */}
       <Line
+        aria-label={`Trace of ${batch.method.name}. ${said}.`}
         key={`${trace.length} ${Math.floor(now / 1000)} ${reader.unit}`}
         data={data}
         options={options}

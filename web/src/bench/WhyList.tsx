@@ -13,7 +13,7 @@ export function WhyList({
   reader: Reader
 }) {
   return (
-    <section className="why-list" aria-label="Why">
+    <section className="why-list" aria-label="Why" tabIndex={0}>
       <div className="why-head">
         <h2 className="title">Why</h2>
         <small>a starting point: check your edition</small>

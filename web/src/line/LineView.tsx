@@ -11,6 +11,7 @@ import { HeatRibbon } from '../parts/HeatRibbon'
 import { Key } from '../parts/Key'
 import { LENS_MARKS, nowLens, type Lens } from '../parts/lens'
 import { useWidth } from '../parts/useWidth'
+import { Refused } from '../bench/Refused'
 import { asksWords } from './asksWords'
 import { lineSentence } from './lineSentence'
 import './line.css'
@@ -49,6 +50,7 @@ export function LineView() {
           <span />
         </div>
         <div className="line-rows">
+          <Refused />
           {judged.map((one) => (
             <Row key={one.batch.id} one={one} now={now} lens={lens} reader={reader} />
           ))}

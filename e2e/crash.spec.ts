@@ -1,0 +1,101 @@
+import { randomUUID } from 'node:crypto'
+import { expect, test, type APIRequestContext } from '@playwright/test'
+import { openShift, PINS, RunningKitchen } from './kitchen'
+
+interface Line {
+  seq: number
+  kitchen: { id: string }
+  batches: { id: string; method: { name: string }; readings: { entry: string }[] }[]
+  instruments: { id: string; kind: string }[]
+}
+
+let kitchen: RunningKitchen
+test.describe.configure({ mode: 'serial' })
+test.beforeEach(async () => {
+  test.setTimeout(120_000)
+  kitchen = await RunningKitchen.open()
+})
+test.afterEach(() => kitchen.close())
+
+async function signedIn(request: APIRequestContext) {
+  const [door] = (await (await request.get(`${kitchen.url}/api/door`)).json()) as {
+    id: string
+    people: { id: string; name: string }[]
+  }[]
+  const person = door!.people.find(({ name }) => name === 'Mina Osk')!.id
+  const shift = { kitchen: door!.id, person, pin: PINS['Mina Osk'], device: randomUUID() }
+  expect((await request.post(`${kitchen.url}/api/shift`, { data: shift })).ok()).toBe(true)
+  const line = async () => (await (await request.get(`${kitchen.url}/api/line`)).json()) as Line
+  const { batches, instruments } = await line()
+  const batch = batches.find(({ method }) => method.name.startsWith('Bay-leaf'))!.id
+  const instrument = instruments.find(({ kind }) => kind === 'probe')!.id
+  const reading = (value: number) => {
+    const at = Date.now()
+    const body = { typed: { value, unit: 'C' }, where: 'core', of: 'mixture', instrument }
+    const about = { type: 'batch', id: batch }
+    return {
+      id: randomUUID(),
+      kitchen: door!.id,
+      kind: 'reading-taken',
+      v: 1,
+      about,
+      at,
+      madeAt: at,
+      by: person,
+      device: shift.device,
+      body,
+    }
+  }
+  const post = async (entries: unknown[]) =>
+    request.post(`${kitchen.url}/api/entries`, { data: { sentAt: Date.now(), entries } })
+  return { line, batch, reading, post }
+}
+
+test('a crash between entries loses none that was acknowledged, and nothing stops the next start', async ({
+  request,
+}) => {
+  const { line, batch, reading, post } = await signedIn(request)
+  const acknowledged: string[] = []
+  const before = (await line()).seq
+  const sending = (async () => {
+    for (let i = 0; i < 400; i++) {
+      const claim = reading(30 - i / 100)
+      const answer = await post([claim]).catch(() => null)
+      if (!answer?.ok()) return
+      acknowledged.push(claim.id)
+    }
+  })()
+  await expect.poll(() => acknowledged.length).toBeGreaterThan(20)
+  await kitchen.die()
+  await sending
+  expect(acknowledged.length).toBeLessThan(400)
+
+  await kitchen.startAgain()
+  const after = await line()
+  const kept = new Set(after.batches.find(({ id }) => id === batch)!.readings.map(({ entry }) => entry))
+  expect(acknowledged.filter((id) => !kept.has(id))).toEqual([])
+  expect(after.seq).toBeGreaterThanOrEqual(before + acknowledged.length)
+})
+
+test('a lost database is said, and what was typed is kept until it is back', async ({ page, request }) => {
+  const { reading, post, line } = await signedIn(request)
+  const before = (await line()).seq
+  await openShift(page, kitchen.url, 'Teo Brandt')
+  await page.locator('.line-name', { hasText: 'Bay-leaf' }).click()
+  kitchen.killDatabase()
+  await expect
+    .poll(async () => {
+      const answer = await post([reading(30)])
+      const { detail } = (await answer.json()) as { detail?: string }
+      return `${answer.status()} ${detail}`
+    })
+    .toBe('503 The logbook does not answer just now. Nothing was written; try again in a moment.')
+  await page.keyboard.type('31.4')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('1 entry kept here.')).toBeVisible()
+  await expect(page.locator('[data-check="cool-first"] p')).toContainText('31.4°')
+  await kitchen.stop()
+  await kitchen.startAgain()
+  await expect(page.getByText(/kept here/)).toBeHidden({ timeout: 20_000 })
+  await expect.poll(async () => (await line()).seq).toBe(before + 1)
+})

@@ -1,0 +1,31 @@
+import fc from 'fast-check'
+import { decades, degreesOf, inView, numberOf, withTenth } from './degreeEntry'
+
+describe('the degree board', () => {
+  it('has a key for every degree and tenth of its range, each once', () => {
+    for (const unit of ['C', 'F'] as const) {
+      const values = decades(unit).flatMap((decade) =>
+        degreesOf(decade).flatMap((degree) => Array.from({ length: 10 }, (_, tenth) => withTenth(degree, tenth))),
+      )
+      // 0.0 and -0.0 are two keys for one temperature.
+      expect(new Set(values.map((value) => value + 0)).size).toBe(values.length - 1)
+      expect(values.every((value) => Number(value.toFixed(1)) === value)).toBe(true)
+    }
+  })
+
+  it('keeps the last reading in view, hottest row on top', () => {
+    expect(inView('C', 33.1, 3)).toEqual([40, 30, 20])
+    expect(inView('F', 212, 3)).toEqual([220, 210, 200])
+    expect(inView('C', -29, 3)).toEqual([-10, -20, -30])
+    fc.assert(
+      fc.property(fc.integer({ min: -300, max: 1299 }), (tenths) => {
+        expect(inView('C', tenths / 10, 3)).toContain(Math.floor(tenths / 100) * 10)
+      }),
+    )
+  })
+
+  it('reads both decimal signs and nothing that is no number', () => {
+    expect([numberOf('71.4'), numberOf('4,6'), numberOf('-3')]).toEqual([71.4, 4.6, -3])
+    expect([numberOf('abc'), numberOf('7.'), numberOf('1-2'), numberOf('')]).toEqual([null, null, null, null])
+  })
+})

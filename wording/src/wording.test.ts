@@ -1,0 +1,61 @@
+import { checksFor, ruleSets, type LimitSet, type Method } from '@logged-thermal/core'
+import { clock, dayName, degrees, limitDegrees, span } from './figures'
+import { limitTitle, sourceLine } from './findingWords'
+import { refusalSentence } from './refusalSentence'
+
+const celsius = { unit: 'C' as const, zone: 'Europe/London' }
+const fahrenheit = { ...celsius, unit: 'F' as const }
+
+describe('figures', () => {
+  it('rounds a temperature to reach down and one to stay under up', () => {
+    expect(degrees(67.99, celsius, 'reach')).toBe('67.9°')
+    expect(degrees(5.01, celsius, 'under')).toBe('5.1°')
+    expect(degrees(68.4, celsius)).toBe('68.4°')
+  })
+
+  it('prints the figure of the code, and the stricter tenth where the reader has the other unit', () => {
+    expect(limitDegrees({ c: 68, f: 155 }, 'F', fahrenheit, 'reach')).toBe('155°')
+    expect(limitDegrees({ c: 68, f: 155 }, 'F', celsius, 'reach')).toBe('68.4°')
+    expect(limitDegrees({ c: 21, f: 70 }, 'F', celsius, 'under')).toBe('21.1°')
+    expect(limitDegrees({ c: 21, f: 70 }, 'C', fahrenheit, 'under')).toBe('69.8°')
+  })
+
+  it('tells time on the wall of the kitchen', () => {
+    expect(clock(Date.UTC(2027, 6, 1, 13, 44), celsius)).toBe('14:44')
+    expect(dayName('2027-03-05')).toBe('Fri 5 Mar')
+    expect([17_000, 240_000, 12_120_000].map(span)).toEqual(['17 s', '4 min', '3 h 22 min'])
+  })
+})
+
+describe('sentences', () => {
+  const { key, name, limits } = ruleSets['us-food-code-2022']!
+  const set: LimitSet = { id: 'l', version: 1, ruleSet: { key, name }, unit: 'C', limits }
+  const steps = (['temper', 'cook', 'cool', 'hold'] as const).map((kind) => ({
+    key: kind,
+    kind,
+    measures: 'mixture' as const,
+  }))
+  const vessel = { id: 'v', name: 'pan', fillDepth: 0.1 }
+  const method: Method = { id: 'm', version: 1, name: 'Custard', family: 'poured-custard', steps, houseDays: 3, vessel }
+
+  it('says what each check asks and where it is from', () => {
+    const said = checksFor(method, set).map((check) => `${limitTitle(check, celsius)} | ${sourceLine(check)}`)
+    expect(said[0]).toBe('68° for 17 s, or 70° at once | FDA Food Code 2022, 3-401.11(A)(2) · law')
+    expect(said[3]).toBe('5° within 6 h of 57° | FDA Food Code 2022, 3-501.14(A)(2) · law')
+  })
+
+  it('never says what the program may not say', () => {
+    const refusals = [
+      refusalSentence({ code: 'ahead of clock', field: 'at', aheadMs: 240_000, clockAheadMs: 240_000 }),
+      refusalSentence({
+        code: 'bad field',
+        field: 'body.typed.value',
+        problem: { code: 'not a temperature', typed: '900 °C' },
+      }),
+    ]
+    expect(refusals[0]).toBe(
+      "That time is 4 min ahead of the kitchen's clock, and so is this tablet's clock. Was it just now?",
+    )
+    for (const sentence of refusals) expect(sentence).not.toMatch(/safe|oops|!/i)
+  })
+})
