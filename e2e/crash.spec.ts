@@ -82,6 +82,7 @@ test('a lost database is said, and what was typed is kept until it is back', asy
   const before = (await line()).seq
   await openShift(page, kitchen.url, 'Teo Brandt')
   await page.locator('.line-name', { hasText: 'Bay-leaf' }).click()
+  await expect(page.getByRole('region', { name: /Degree board/ })).toBeVisible()
   kitchen.killDatabase()
   await expect
     .poll(async () => {
@@ -98,4 +99,8 @@ test('a lost database is said, and what was typed is kept until it is back', asy
   await kitchen.startAgain()
   await expect(page.getByText(/kept here/)).toBeHidden({ timeout: 20_000 })
   await expect.poll(async () => (await line()).seq).toBe(before + 1)
+
+  // The stream of entries has come back by itself too.
+  await post([reading(30.7)])
+  await expect(page.locator('[data-check="cool-first"] p')).toContainText('30.7°', { timeout: 20_000 })
 })

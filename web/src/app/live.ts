@@ -5,6 +5,8 @@ import { connection } from './connection'
 import { outbox } from './outbox'
 import { useAppDispatch, useAppSelector } from './store'
 
+const RETRY_MS = 2000
+
 /** Listens for new entries of the kitchen; the browser reconnects by itself and says which entry it had last. */
 export function useLive(): void {
   const dispatch = useAppDispatch()
@@ -21,17 +23,29 @@ export function useLive(): void {
 
   useEffect(() => {
     if (!ready) return
-    const source = new EventSource(`/api/live?after=${begin.current}`)
-    source.addEventListener('entry', (event: MessageEvent<string>) => {
-      dispatch(takeEntry(JSON.parse(event.data) as SealedEntry))
-    })
-    source.addEventListener('beat', (event: MessageEvent<string>) => {
-      const { now } = JSON.parse(event.data) as { now: number }
-      dispatch(connection.actions.clockRead({ serverNow: now, tabletNow: Date.now() }))
-    })
-    source.addEventListener('open', () => dispatch(connection.actions.heard()))
-    source.addEventListener('error', () => dispatch(connection.actions.lost()))
-    return () => source.close()
+    let source: EventSource | null = null
+    let timer: ReturnType<typeof setTimeout> | undefined
+    const listen = () => {
+      source = new EventSource(`/api/live?after=${begin.current}`)
+      source.addEventListener('entry', (event: MessageEvent<string>) => {
+        dispatch(takeEntry(JSON.parse(event.data) as SealedEntry))
+      })
+      source.addEventListener('beat', (event: MessageEvent<string>) => {
+        const { now } = JSON.parse(event.data) as { now: number }
+        dispatch(connection.actions.clockRead({ serverNow: now, tabletNow: Date.now() }))
+      })
+      source.addEventListener('open', () => dispatch(connection.actions.heard()))
+      source.addEventListener('error', () => {
+        dispatch(connection.actions.lost())
+        // A browser comes back by itself from a lost line, but not from a server that answers with an error.
+        if (source?.readyState === EventSource.CLOSED) timer = setTimeout(listen, RETRY_MS)
+      })
+    }
+    listen()
+    return () => {
+      clearTimeout(timer)
+      source?.close()
+    }
   }, [ready, kitchen, dispatch])
 
   // The first answer tells the kitchen's clock before anything is stamped here.
