@@ -190,6 +190,20 @@ test('locked, the Line is still read; the lead signs with a PIN', async ({ brows
   await page.context().close()
 })
 
+test('on a phone every row of the board is in reach, and a reading takes two taps', async ({ browser }) => {
+  const page = await person(browser, 'Mina Osk')
+  await page.setViewportSize({ width: 390, height: 844 })
+  await page.goto(kitchen.url)
+  await page.locator('.line-name', { hasText: 'Bay-leaf' }).click()
+  const board = page.getByRole('region', { name: /Degree board/ })
+  for (const key of await board.locator('.degrees .key').all()) {
+    const box = (await key.boundingBox())!
+    expect(Math.min(box.width, box.height)).toBeGreaterThanOrEqual(56)
+    expect(box.y + box.height).toBeLessThanOrEqual(844 - 56)
+  }
+  await page.context().close()
+})
+
 test('nothing that an accessibility check finds, by day and by night, on a tablet and a phone', async ({ browser }) => {
   const page = await person(browser, 'Mina Osk')
   for (const [width, height] of [
@@ -197,9 +211,9 @@ test('nothing that an accessibility check finds, by day and by night, on a table
     [390, 844],
   ] as const) {
     await page.setViewportSize({ width, height })
-    for (const dish of [null, 'Bay-leaf', 'Toasted-barley']) {
-      await page.goto(kitchen.url)
-      if (dish) await page.locator('.line-name', { hasText: dish }).click()
+    for (const dish of [null, 'Start', 'Bay-leaf', 'Toasted-barley']) {
+      await page.goto(dish === 'Start' ? `${kitchen.url}/start` : kitchen.url)
+      if (dish && dish !== 'Start') await page.locator('.line-name', { hasText: dish }).click()
       await page.waitForTimeout(400)
       for (const now of ['Night', 'Day']) {
         const { violations } = await new AxeBuilder({ page })

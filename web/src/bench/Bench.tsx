@@ -1,3 +1,4 @@
+import useMediaQuery from '@mui/material/useMediaQuery'
 import { useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
 import {
@@ -73,6 +74,7 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: BatchState[];
   const { instrument, reader, open } = useHand(useLine())
   const enter = useEnter()
   const phase = phaseOf(batch)
+  const narrow = useMediaQuery('(max-width: 599px)')
   const [minutesAgo, setMinutesAgo] = useState(0)
   // For one reading only: a probe that shows the other unit.
   const [unitOnce, setUnitOnce] = useState<Unit | null>(null)
@@ -139,7 +141,7 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: BatchState[];
             unit={unit}
             centre={centre}
             marks={boardMarks(findings, phase, unit)}
-            rows={3}
+            rows={narrow ? 2 : 3}
             disabled={!open}
             ask={phase.of === 'mixture' ? 'Tap the degree, then the tenth' : `Read the ${phase.of.part}`}
             controls={

@@ -32,12 +32,12 @@ export function Slab({ one, phase, now, reader, open, onLead }: Props) {
       const words = asksWords(asks, now, reader)!
       return (
         <section className="slab rescue" aria-label="Do this now">
-          <p className="do">Cool it faster: ice bath, stir, shallow pans</p>
+          <p className="do">Cool it faster: ice bath, stir</p>
           <p className="count">
             {words.number}
             <small>{words.unit}</small>
           </p>
-          <p className="why">{words.reason}. Left as it is, it misses.</p>
+          <p className="why">{words.reason}: it misses as it goes.</p>
         </section>
       )
     }

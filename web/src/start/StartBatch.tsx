@@ -63,7 +63,7 @@ export function StartBatch() {
         </div>
         <aside className="start-side">
           <h2 className="title">{method.name} is held to</h2>
-          <ul>
+          <ul tabIndex={0} aria-label="Limits">
             {checks.map((check) => (
               <li key={check.key}>
                 <strong>{limitTitle(check, reader)}</strong>
