@@ -128,8 +128,12 @@ function drawOver(chart: Chart, { trace, findings, now, reader, scale }: Drawing
   ctx.lineJoin = 'round'
 
   font(ctx, 16, 600)
+  let labelled = Infinity
   for (const celsius of scale.ticksY) {
     line(ctx, left, y(celsius), right, y(celsius), '#3A3143', 1)
+    // A low pane has no room for every figure: the limits come before the zero.
+    if (Math.abs(labelled - y(celsius)) < 16 || (celsius === 0 && chartArea.height < 110)) continue
+    labelled = y(celsius)
     label(ctx, degrees(celsius, reader).replace(/\.0°$/, '°'), left - 12, y(celsius) + 6, 'right', '#CFC6D6')
   }
   for (const at of scale.ticksX)
