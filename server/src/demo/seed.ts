@@ -2,6 +2,7 @@ import { randomInt } from 'node:crypto'
 import type { MikroORM } from '@mikro-orm/postgresql'
 import { v7 as uuid } from 'uuid'
 import {
+  addDays,
   checksFor,
   dayOf,
   dayOfYear,
@@ -87,14 +88,22 @@ export async function seedKitchen(
 
 /** The demo kitchen, with a batch at every stage of its life relative to `now`. */
 export async function seedDemo(orm: MikroORM, zone: string, now: Instant): Promise<Seeded> {
-  const seeded = await seedKitchen(orm, { name: DEMO_KITCHEN, zone, people: DEMO_PEOPLE, now: now - 4 * 86_400_000 })
+  const people = { name: DEMO_KITCHEN, zone, people: DEMO_PEOPLE, now: now - 4 * 86_400_000 }
+  const seeded = await seedKitchen(orm, people)
   const lead = seeded.people.find(({ key }) => key === 'ilse')!.id
+  await append(new KitchenScope(orm.em.fork()), seeded.kitchenId, lead, demoClaims(seeded, zone, now))
+  return seeded
+}
+
+/** Everything that was entered about the demo's batches until `now`, in the order it was entered. */
+export function demoClaims(
+  seeded: Pick<Seeded, 'kitchenId' | 'people' | 'starter'>,
+  zone: string,
+  now: Instant,
+): AnyClaim[] {
   const codes: string[] = []
   const batches = demoBatches().sort((a, b) => b.startedAgo - a.startedAgo)
-  const claims = batches.flatMap((batch) => batchClaims(seeded, batch, zone, now, codes))
-  claims.sort((a, b) => a.madeAt - b.madeAt)
-  await append(new KitchenScope(orm.em.fork()), seeded.kitchenId, lead, claims)
-  return seeded
+  return batches.flatMap((batch) => batchClaims(seeded, batch, zone, now, codes)).sort((a, b) => a.madeAt - b.madeAt)
 }
 
 /** Somebody to begin with in a kitchen without a demo; the PIN is told once. */
@@ -104,7 +113,7 @@ export function firstLead(): SeedPerson[] {
 }
 
 function batchClaims(
-  { kitchenId, people, starter: { limits, methods, probe } }: Seeded,
+  { kitchenId, people, starter: { limits, methods, probe } }: Pick<Seeded, 'kitchenId' | 'people' | 'starter'>,
   batch: DemoBatch,
   zone: string,
   now: Instant,
@@ -136,13 +145,12 @@ function batchClaims(
   ]
 }
 
-// Batches of earlier days keep their day whatever the hour of the start is, so that "last day today" stays true.
+// A batch of an earlier day began on that day, also when the demo starts just after midnight: "last day today" stays true.
 function startedOn({ startedAgo }: DemoBatch, now: Instant, zone: string): Instant {
   const at = ago(now, startedAgo)
   if (startedAgo < 20 * 60) return at
   const days = Math.floor(startedAgo / (24 * 60))
-  const noonOf = startOfDay(dayOf(now - days * 86_400_000, zone), zone)
-  return Math.max(noonOf, Math.min(at, noonOf + 20 * 3_600_000))
+  return Math.max(at, startOfDay(addDays(dayOf(now, zone), -days), zone))
 }
 
 function startBody(method: Method, limits: Starter['limits'], code: string): Bodies['batch-started'] {

@@ -1,0 +1,59 @@
+import fc from 'fast-check'
+import { v7 as uuid } from 'uuid'
+import { apply, attention, batchStanding, judgeBatch, touches, type BatchState } from '@logged-thermal/core'
+import { DEMO_PEOPLE, demoClaims } from './seed'
+import { starter } from './starter'
+
+const seeded = {
+  kitchenId: uuid(),
+  people: DEMO_PEOPLE.map((person) => ({ ...person, id: uuid() })),
+  starter: starter(),
+}
+
+/** What each dish of the demo is there to show. */
+const SHOWN = {
+  'Bay-leaf pouring custard': 'open, rescue',
+  'Lemon-thyme pouring custard': 'open, read',
+  'Quince-skin curd': 'proven, use today',
+  'Rye-malt custard': 'unproven, decide',
+  'Sea-buckthorn curd': 'open, read',
+  'Smoked-honey eggnog': 'missed, decide',
+  'Toasted-barley custard': 'proven, keep',
+}
+
+function shownAt(now: number, zone: string): Record<string, string> {
+  const batches = new Map<string, BatchState>()
+  for (const claim of demoClaims(seeded, zone, now)) {
+    for (const { id } of touches(claim).filter(({ type }) => type === 'batch')) {
+      const state = apply.batch(id, batches.get(id) ?? null, { claim, seal: null })
+      if (state) batches.set(id, state)
+    }
+  }
+  const shown = [...batches.values()].map((batch): [string, string] => {
+    const findings = judgeBatch(batch, { zone }, now)
+    return [batch.method.name, `${batchStanding(findings)}, ${attention(batch, findings, { zone }, now).kind}`]
+  })
+  return Object.fromEntries(shown)
+}
+
+describe('the demo', () => {
+  it('shows every stage of a batch, whatever the minute and the zone it is started in', () => {
+    const zones = fc.constantFrom('UTC', 'Europe/London', 'America/Los_Angeles', 'Asia/Kathmandu', 'Pacific/Auckland')
+    // Two years of minutes: every hour of the day, and the days on which the clocks change.
+    const minutes = fc.integer({ min: 0, max: 2 * 365 * 24 * 60 })
+    fc.assert(
+      fc.property(minutes, zones, (minute, zone) => {
+        expect(shownAt(Date.UTC(2026, 0, 1) + minute * 60_000, zone)).toEqual(SHOWN)
+      }),
+      { numRuns: 300 },
+    )
+  })
+
+  it('gives every batch of a day its own code, and nothing a time ahead of now', () => {
+    const now = Date.UTC(2026, 10, 24, 0, 10)
+    const claims = demoClaims(seeded, 'UTC', now)
+    expect(claims.every(({ at }) => at <= now)).toBe(true)
+    const codes = claims.flatMap((claim) => (claim.kind === 'batch-started' ? [claim.body.code] : []))
+    expect(new Set(codes).size).toBe(7)
+  })
+})
