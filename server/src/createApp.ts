@@ -69,7 +69,7 @@ function serveWeb(app: NestExpressApplication, root: string): void {
   app.use(express.static(root, { index: false, maxAge: 0 }))
   app.use((request: Request, response: Response, next: NextFunction) => {
     const ours = /^\/(api|health)(\/|$)/.test(request.path)
-    if (ours || request.method !== 'GET') next()
+    if (ours || !['GET', 'HEAD'].includes(request.method)) next()
     else response.sendFile(page, { cacheControl: false, headers: { 'Cache-Control': 'no-cache' } })
   })
 }

@@ -169,7 +169,7 @@ function drawOver(chart: Chart, { trace, findings, now, reader, scale }: Drawing
     }
   }
   line(ctx, x(now), top - 24, x(now), bottom, GLASS, 2.5)
-  values(ctx, trace, x, y, reader)
+  values(ctx, trace, x, y, reader, scale.cooking ? 'reach' : 'under')
   ctx.restore()
 }
 
@@ -180,12 +180,13 @@ function values(
   x: (at: number) => number,
   y: (celsius: number) => number,
   reader: Reader,
+  sense: 'reach' | 'under',
 ): void {
   let taken = Infinity
   for (const [i, { at, celsius }] of [...trace.entries()].reverse()) {
     const isLast = i === trace.length - 1
     font(ctx, isLast ? 28 : 17, 700)
-    const text = degrees(celsius, reader).slice(0, -1)
+    const text = degrees(celsius, reader, sense).slice(0, -1)
     const width = ctx.measureText(text).width
     const centre = Math.max(x(at), 64 + width / 2)
     if (centre + width / 2 > taken - 6) continue
