@@ -94,7 +94,7 @@ test('a lost database is said, and what was typed is kept until it is back', asy
   await page.keyboard.type('31.4')
   await page.keyboard.press('Enter')
   await expect(page.getByText('1 entry kept here.')).toBeVisible()
-  await expect(page.locator('[data-check="cool-first"] p')).toContainText('31.4°')
+  await expect(page.locator('[data-check="cool-first"] .sentence')).toContainText('31.4°')
   await kitchen.stop()
   await kitchen.startAgain()
   await expect(page.getByText(/kept here/)).toBeHidden({ timeout: 20_000 })
@@ -102,5 +102,5 @@ test('a lost database is said, and what was typed is kept until it is back', asy
 
   // The stream of entries has come back by itself too.
   await post([reading(30.7)])
-  await expect(page.locator('[data-check="cool-first"] p')).toContainText('30.7°', { timeout: 20_000 })
+  await expect(page.locator('[data-check="cool-first"] .sentence')).toContainText('30.7°', { timeout: 20_000 })
 })

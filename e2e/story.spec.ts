@@ -93,7 +93,7 @@ test('a batch from the stove to its discard date, seen from a second tablet, and
 test('undo, a correction with its reason, and a reading moved to the right pot', async ({ browser }) => {
   const page = await person(browser, 'Teo Brandt')
   await page.locator('.line-name', { hasText: 'Sea-buckthorn' }).click()
-  const last = page.locator('[data-check="cool-first"] p')
+  const last = page.locator('[data-check="cool-first"] .sentence')
   const before = await last.innerText()
   await tapReading(page, 29.5)
   await expect(last).toContainText('29.5°')
@@ -102,7 +102,7 @@ test('undo, a correction with its reason, and a reading moved to the right pot',
 
   await tapReading(page, 24.1)
   await page.getByRole('button', { name: 'Wrong pot' }).click()
-  await page.getByRole('button', { name: /Lemon-thyme/ }).click()
+  await page.getByRole('button', { name: /Smoked-honey/ }).click()
   await expect(last).toHaveText(before)
 
   await page.getByRole('button', { name: 'Readings' }).click()
@@ -154,7 +154,8 @@ test('the second tablet paints an entry within 300 ms, 95 times of 100', async (
       (text) =>
         new Promise<number>((done) => {
           const look = () => {
-            if (document.querySelector('[data-check="cool-first"] p')?.textContent?.includes(text)) done(Date.now())
+            if (document.querySelector('[data-check="cool-first"] .sentence')?.textContent?.includes(text))
+              done(Date.now())
             else requestAnimationFrame(look)
           }
           look()
@@ -178,7 +179,7 @@ test('locked, the Line is still read; the lead signs with a PIN', async ({ brows
   const page = await person(browser, 'Mina Osk')
   await page.locator('.line-name', { hasText: 'Smoked-honey' }).click()
   await page.getByRole('button', { name: 'Put on hold' }).click()
-  await page.getByRole('button', { name: 'A limit is missed' }).click()
+  await page.getByRole('button', { name: 'A limit is not proven' }).click()
   for (const digit of '1111') await page.keyboard.press(digit)
   await expect(page.getByRole('alert')).toContainText("not Ilse Varrow's digits")
   for (const digit of '4071') await page.keyboard.press(digit)

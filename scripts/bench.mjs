@@ -1,7 +1,10 @@
 // npm run bench: ratios of what we do to the bare work under it, over a database of its own.
 import { mkdtempSync } from 'node:fs'
+import { createRequire } from 'node:module'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { setFlagsFromString } from 'node:v8'
+import { runInNewContext } from 'node:vm'
 import { ensureBuilt, ensureInstalled } from './install.mjs'
 import { openCluster } from './postgres.mjs'
 import { output, ROOT, run, tell } from './run.mjs'
@@ -9,6 +12,7 @@ import { output, ROOT, run, tell } from './run.mjs'
 async function bench() {
   await ensureInstalled()
   await ensureBuilt()
+  benchCore()
   const cluster = await openCluster(mkdtempSync(join(tmpdir(), 'lt-bench-')))
   const env = {
     ...process.env,
@@ -22,6 +26,33 @@ async function bench() {
   } finally {
     cluster.destroy()
   }
+}
+
+/** Judging a day of readings, one more reading, and what a judge holds: the core alone. */
+function benchCore() {
+  const { benchJudging, judgeHolding } = createRequire(import.meta.url)('../core/dist/bench/judging.js')
+  const { checks, wholeMs, bareMs, addAt1000, addAt86400 } = benchJudging(() => performance.now())
+  const row = (name, value, most, more) =>
+    console.log(
+      `${name.padEnd(52)} ${value.toFixed(2).padStart(9)}   at most ${String(most).padEnd(6)} ${value <= most ? 'ok' : 'MISSED'}   ${more}`,
+    )
+  console.log(`Judging 86,400 readings against ten checks: ${checks.join(', ')}`)
+  row('judging the whole / one bare integral', wholeMs / bareMs, 5, `${wholeMs.toFixed(1)} and ${bareMs.toFixed(1)} ms`)
+  row('one more reading on 86,400, microseconds', addAt86400, 2, `${addAt1000.toFixed(2)} on 1,000`)
+  row('one more reading on 86,400 / on 1,000', addAt86400 / addAt1000, 1.25, 'noise apart, no slower')
+  const before = weigh()
+  const judge = judgeHolding(86_400)
+  row('bytes a reading held by a judge', (weigh() - before) / 86_400, 64, `${judge.findings(0).length} checks`)
+}
+
+/** Bytes in use after a full collection. */
+function weigh() {
+  setFlagsFromString('--expose-gc')
+  const collect = runInNewContext('gc')
+  collect()
+  collect()
+  const { heapUsed, arrayBuffers } = process.memoryUsage()
+  return heapUsed + arrayBuffers
 }
 
 bench().catch(tell)

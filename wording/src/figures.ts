@@ -56,6 +56,17 @@ export function span(ms: number): string {
 const WEEKDAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat']
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec']
 
+/** 'one' to 'nine', then figures. */
+export function countWord(count: number): string {
+  return ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine'][count] ?? String(count)
+}
+
+/** '38 s', '2.4 min': minutes as a span. */
+export function minutesSpan(minutes: number): string {
+  if (minutes < 1.5) return `${Math.round(minutes * 60)} s`
+  return minutes < 10 ? `${minutes.toFixed(1).replace(/\.0$/, '')} min` : span(minutes * 60_000)
+}
+
 function wall(instant: Instant, zone: string): Date {
   return new Date(instant + offsetMinutes(instant, zone) * 60_000)
 }

@@ -1,52 +1,20 @@
-import { stageOf, type Check, type Doubt, type Finding, type Standing } from '@logged-thermal/core'
-import { clock, clockWithSeconds, dayName, degrees, limitDegrees, span, type Reader } from './figures'
+import { stageOf, type Doubt, type Finding, type Standing } from '@logged-thermal/core'
+import { clock, clockWithSeconds, dayName, degrees, limitDegrees, minutesSpan, span, type Reader } from './figures'
+import { gateName, held, limitTitle, lineName } from './limitWords'
 
 /** What a check asks as it stands: the row that closed it, the clock time that is known: '68° for 17 s', '21° by 15:02'. */
 export function checkTitle({ check, deadline, because }: Finding, reader: Reader): string {
   const { rule } = check.limit
   if (rule.kind === 'hold' && 'row' in because) {
     const row = rule.rows.find(({ seconds }) => seconds === because.row.seconds)
-    if (row) return `${limitDegrees(row.at, check.unit, reader, 'reach')} ${hold(row.seconds)}`
+    if (row) return `${limitDegrees(row.at, check.unit, reader, 'reach')} ${held(row.seconds)}`
   }
   if (rule.kind === 'reach' && deadline !== null) {
     return `${limitDegrees(rule.to, check.unit, reader, 'under')} by ${clock(deadline, reader)}`
   }
   if (rule.kind === 'days' && 'lastDay' in because) return `Bin at the end of ${dayName(because.lastDay)}`
+  if (rule.kind === 'no number') return lineName(check.limit.key)
   return limitTitle(check, reader)
-}
-
-/** What a check asks before anything happened: '68° for 17 s, or 70° at once', '21° within 2 h of 57°'. */
-export function limitTitle({ limit: { rule, force }, unit }: Check, reader: Reader): string {
-  switch (rule.kind) {
-    case 'hold':
-      return rule.rows
-        .map(({ at, seconds }) => `${limitDegrees(at, unit, reader, 'reach')} ${hold(seconds)}`)
-        .slice(-2)
-        .join(', or ')
-    case 'reach': {
-      const [to, from] = [
-        limitDegrees(rule.to, unit, reader, 'under'),
-        limitDegrees(rule.clock.crossing, unit, reader, 'reach'),
-      ]
-      return `${to} within ${rule.withinMinutes / 60} h of ${from}`
-    }
-    case 'stay':
-      return `Stay at ${limitDegrees(rule.level, unit, reader, 'under')} or under`
-    case 'days':
-      return `Keep ${rule.days} days${force === 'law' ? ' at most' : ''}, the first being the day it is made`
-    case 'no number':
-      return 'No number in this rule set'
-  }
-}
-
-/** The gate's short name on the ribbon: '68°', '21°', '5°'. */
-export function gateName(check: Check, reader: Reader): string {
-  const { rule } = check.limit
-  if (rule.kind === 'reach') return limitDegrees(rule.to, check.unit, reader, 'under')
-  if (rule.kind === 'stay') return limitDegrees(rule.level, check.unit, reader, 'under')
-  if (rule.kind !== 'hold') return ''
-  const lowestShort = rule.rows.findLast(({ seconds }) => seconds > 0) ?? rule.rows[0]!
-  return limitDegrees(lowestShort.at, check.unit, reader, 'reach')
 }
 
 /** Why it stands as it does, in one sentence. */
@@ -81,8 +49,8 @@ export function findingSentence({ check, because, deadline }: Finding, reader: R
     case 'read too warm':
       return `${degrees(because.celsius, reader, 'under')} at ${clock(because.at, reader)}, after the time was up.`
     case 'somewhere between': {
-      const { limit, unit } = check
-      const to = limit.rule.kind === 'reach' ? degrees(stageOf(check.key, limit.rule, unit).to, reader, 'under') : ''
+      const { limit } = check
+      const to = limit.rule.kind === 'reach' ? degrees(stageOf(check.key, limit.rule, check).to, reader, 'under') : ''
       const from = because.from === null ? '' : `${clock(because.from, reader)} and `
       return `It passed ${to} somewhere between ${from}${clock(because.to, reader)}. Nobody can say it was in time.`
     }
@@ -92,16 +60,36 @@ export function findingSentence({ check, because, deadline }: Finding, reader: R
       }.`
     case 'start not read':
       return 'Nobody read when it began to cool, so no later reading can prove it was in time.'
-    case 'not under yet':
+    case 'accrued': {
+      const { least, likely } = because.minutes
+      const more = because.target - least
+      if (more <= 0) return `Worth ${minutesSpan(least)} at least, of ${minutesSpan(because.target)} needed.`
+      return `Worth ${minutesSpan(least)} for certain, ${minutesSpan(likely)} likely, of ${minutesSpan(because.target)} needed.`
+    }
+    case 'not there to stay':
       return 'Counts from the first reading at the limit.'
-    case 'stayed under':
-      return `Highest read ${degrees(because.highest, reader, 'under')} at ${clock(because.at, reader)}.`
-    case 'went over':
-      return `${degrees(because.celsius, reader, 'under')} at ${clock(because.at, reader)}, over the limit.`
+    case 'stayed':
+      return `Furthest read ${degrees(because.worst, reader, 'under')} at ${clock(because.at, reader)}.`
+    case 'passed':
+      return `${degrees(because.celsius, reader, 'under')} at ${clock(because.at, reader)}, past the limit.`
+    case 'passed within grace':
+      return `${degrees(because.celsius, reader, 'under')} at ${clock(because.at, reader)}. ${
+        because.until === null
+          ? 'One period past the limit, and no other is allowed.'
+          : `Allowed until ${clock(because.until, reader)}.`
+      }`
+    case 'passed perhaps too long':
+      return `${degrees(because.celsius, reader, 'under')} at ${clock(because.at, reader)}, and nobody can say it was back in time.`
+    case 'exposed':
+      return `${span(because.time.least)} in the band for certain, ${span(because.time.most)} at most: ${because.then}.`
     case 'in date':
       return `Day ${because.day} of ${because.days}.`
     case 'out of date':
       return `Its last day was ${dayName(because.lastDay)}, day ${because.days}.`
+    case 'in time to use':
+      return `Usable until ${clock(because.until, reader)}, ${span(because.hours * 3_600_000)} from when it was combined.`
+    case 'past its hours':
+      return `Its ${span(because.hours * 3_600_000)} ended at ${clock(because.until, reader)}.`
     case 'no number':
       return 'This rule set sets no number; a house line is needed. It does not pass.'
     case 'doubtful':
@@ -120,12 +108,6 @@ export function findingInShort(finding: Finding, reader: Reader): string {
   return findingSentence(finding, reader)
 }
 
-/** Where the limit is from: 'FDA Food Code 2022, 3-401.11(A)(2)'. */
-export function sourceLine({ limit }: Check): string {
-  const { document, edition, section } = limit.source
-  return `${document} ${edition}, ${section} · ${limit.force}`
-}
-
 export const standingWord: Record<Standing, string> = {
   open: 'Running',
   proven: 'Proven',
@@ -137,8 +119,4 @@ function doubtSentence(doubt: Doubt): string {
   return doubt === 'late'
     ? 'Proven only by a reading entered more than 15 min after it was taken.'
     : 'Proven only by a reading without an instrument.'
-}
-
-function hold(seconds: number): string {
-  return seconds === 0 ? 'at once' : `for ${span(seconds * 1000)}`
 }

@@ -1,3 +1,7 @@
+export * from './cues'
 export * from './figures'
 export * from './findingWords'
+export * from './limitCells'
+export * from './limitWords'
+export * from './needSentence'
 export * from './refusalSentence'

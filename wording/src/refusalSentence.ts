@@ -1,4 +1,5 @@
-import type { FieldProblem, Refusal } from '@logged-thermal/core'
+import { ASSESSMENT_LENGTH, type FieldProblem, type Refusal, type Shut } from '@logged-thermal/core'
+import { lineName } from './limitWords'
 
 /** Why an entry was not taken, as one sentence that says what to do. */
 export function refusalSentence(refusal: Refusal): string {
@@ -35,6 +36,36 @@ export function refusalSentence(refusal: Refusal): string {
       return 'Only a reading can be given another value.'
     case 'older version':
       return `There is a newer version, ${refusal.current}. Open it and change that.`
+    case 'looser':
+      return `"${lineName(refusal.line)}" would be looser than the rule set. It needs a written variance: authority, reference, reason and last day.`
+    case 'backdated':
+      return 'Limits are in force from now on or later, never from before.'
+    case 'changed since':
+      return 'Something was entered since you looked. Look again, then decide.'
+    case 'decision shut':
+      return shutSentence(refusal.why)
+  }
+}
+
+/** Why a decision cannot be made. */
+export function shutSentence(shut: Shut): string {
+  switch (shut.code) {
+    case 'closed':
+      return 'It was thrown away.'
+    case 'law missed':
+      return 'A limit of law is missed: it cannot be released.'
+    case 'still open':
+      return 'A gate is still open: it can be proven or missed yet.'
+    case 'needs assessment':
+      return `Something is not proven: write an assessment of at least ${ASSESSMENT_LENGTH} characters. The record prints "not proven".`
+    case 'no rework here':
+      return 'The rule set in force knows no rework.'
+    case 'reworked already':
+      return 'It was reworked once. A second time: discard.'
+    case 'too late to rework':
+      return 'The time of the first gate is up: too late to rework.'
+    case 'nothing to rework':
+      return 'Its cooling is proven: nothing to rework.'
   }
 }
 
@@ -58,6 +89,10 @@ export function fieldSentence(field: string, problem: FieldProblem): string {
       return `"${name}" has to be whole milliseconds since 1970, from the years 2000 to 2199.`
     case 'not a list':
       return `"${name}" has to be a list.`
+    case 'not a day':
+      return `"${name}" has to be a day, YYYY-MM-DD.`
+    case 'other temperature':
+      return `"${name}" is another temperature than its °C.`
     case 'not a temperature':
       return `${problem.typed} is no temperature of a pan: -90 to 400 °C, or -130 to 752 °F.`
     case 'out of range':

@@ -1,6 +1,6 @@
-import { checksFor, ruleSets, type LimitSet, type Method } from '@logged-thermal/core'
+import { checksFor, limitSetOf, ruleSets, type Method } from '@logged-thermal/core'
 import { clock, dayName, degrees, limitDegrees, span } from './figures'
-import { limitTitle, sourceLine } from './findingWords'
+import { limitTitle, sourceLine } from './limitWords'
 import { refusalSentence } from './refusalSentence'
 
 const celsius = { unit: 'C' as const, zone: 'Europe/London' }
@@ -28,20 +28,30 @@ describe('figures', () => {
 })
 
 describe('sentences', () => {
-  const { key, name, limits } = ruleSets['us-food-code-2022']!
-  const set: LimitSet = { id: 'l', version: 1, ruleSet: { key, name }, unit: 'C', limits }
+  const set = limitSetOf(ruleSets['us-food-code-2022']!, { id: 'l', from: 0, unit: 'C' })
   const steps = (['temper', 'cook', 'cool', 'hold'] as const).map((kind) => ({
     key: kind,
     kind,
     measures: 'mixture' as const,
   }))
   const vessel = { id: 'v', name: 'pan', fillDepth: 0.1 }
-  const method: Method = { id: 'm', version: 1, name: 'Custard', family: 'poured-custard', steps, houseDays: 3, vessel }
+  const method: Method = {
+    id: 'm',
+    version: 1,
+    name: 'Custard',
+    family: 'poured-custard',
+    schedule: null,
+    steps,
+    houseDays: 3,
+    vessel,
+  }
 
   it('says what each check asks and where it is from', () => {
-    const said = checksFor(method, set).map((check) => `${limitTitle(check, celsius)} | ${sourceLine(check)}`)
+    const said = checksFor(method, set, '2027-03-03').map(
+      (check) => `${limitTitle(check, celsius)} | ${sourceLine(check)}`,
+    )
     expect(said[0]).toBe('68° for 17 s, or 70° at once | FDA Food Code 2022, 3-401.11(A)(2) · law')
-    expect(said[3]).toBe('5° within 6 h of 57° | FDA Food Code 2022, 3-501.14(A)(2) · law')
+    expect(said[4]).toBe('5° within 6 h of 57° | FDA Food Code 2022, 3-501.14(A)(2) · law')
   })
 
   it('never says what the program may not say', () => {

@@ -1,5 +1,8 @@
 import type { Bodies, Kind } from '../ledger/entry'
 import { FieldError } from '../ledger/parse'
+import type { Variance } from '../limits/limit'
+import { limitSetOf } from '../limits/limitSet'
+import { ruleSets } from '../limits/ruleSets'
 import type { BatchState } from '../state/batch'
 import type { Read } from '../state/state'
 import { admit, parseClaim, type Author } from './admission'
@@ -20,6 +23,14 @@ function claim<K extends Kind>(kind: K, body: unknown, more: object = {}): Recor
   const about = { type: kinds[kind].about, id: ID }
   return { id: OTHER, kitchen: ID, kind, v: 1, about, at: NOW, madeAt: NOW, by: ID, device: ID, body, ...more }
 }
+
+const set = limitSetOf(ruleSets['us-food-code-2022']!, { id: ID, from: NOW })
+const lineOf = (key: string) => set.lines.findIndex((line) => line.key === key)
+const withHouse = (key: string, rule: unknown, variance: Variance | null = null) => ({
+  ...set,
+  lines: set.lines.map((line) => (line.key === key ? { ...line, house: { rule, reason: 'ours' }, variance } : line)),
+})
+const decided = { decision: 'hold', reason: 'x', findings: [] as unknown[], core: '1' }
 
 function fault(raw: unknown): string {
   try {
@@ -51,9 +62,9 @@ describe('reading a claim', () => {
       'about.type: not one of',
     ],
     ['a field too many', claim('noted', { text: 'a' }, { colour: 1 }), 'entry.colour: unknown field'],
-    ['an empty note', claim('noted', { text: ' ' }), 'body.text: missing'],
-    ['a control zero', claim('noted', { text: 'a\u0000' }), 'body.text: not text'],
-    ['half a surrogate pair', claim('noted', { text: '\ud83c' }), 'body.text: not text'],
+    ['an empty note', claim('noted', { text: ' ', cue: null }), 'body.text: missing'],
+    ['a control zero', claim('noted', { text: 'a\u0000', cue: null }), 'body.text: not text'],
+    ['half a surrogate pair', claim('noted', { text: '\ud83c', cue: null }), 'body.text: not text'],
     [
       'a word for a number',
       claim('reading-taken', { ...reading, typed: { value: 'abc', unit: 'C' } }),
@@ -84,19 +95,30 @@ describe('reading a claim', () => {
     [
       'limits of our own',
       claim('limits-set', {
-        set: { id: ID, version: 1, ruleSet: { key: 'us-food-code-2022', name: 'x' }, unit: 'C', limits: [] },
+        set: {
+          ...set,
+          lines: set.lines.map((line, i) => (i === 3 ? { ...line, published: set.lines[0]!.published } : line)),
+        },
       }),
-      'body.set.limits: not one of',
+      'body.set.lines[3]: not one of',
     ],
     [
       'a rule set nobody knows',
-      claim('limits-set', { set: { id: ID, version: 1, ruleSet: { key: 'mine', name: 'x' }, unit: 'C', limits: [] } }),
+      claim('limits-set', { set: { ...set, ruleSet: { ...set.ruleSet, key: 'mine' } } }),
       'body.set.ruleSet.key: not one of',
     ],
     [
-      'a decision that has no rule yet',
-      claim('disposed', { decision: 'release', reason: 'fine' }),
-      'body.decision: not one of',
+      'a house line in which °F is another temperature',
+      claim('limits-set', {
+        set: withHouse('cold-holding', { kind: 'stay', side: 'under', level: { c: 4, f: 41 }, grace: null }),
+      }),
+      `body.set.lines[${lineOf('cold-holding')}].house.rule.level.f: other temperature`,
+    ],
+    ['a decision that nobody knows', claim('disposed', { ...decided, decision: 'sell' }), 'body.decision: not one of'],
+    [
+      'a decision without what was seen',
+      claim('disposed', { ...decided, findings: null }),
+      'body.findings: not a list',
     ],
   ])('names the field of %s', (_, raw, expected) => {
     expect(fault(raw)).toBe(expected)
@@ -108,17 +130,20 @@ describe('admitting a claim', () => {
     id: ID,
     code: '62-1',
     method: { steps: [{ key: 'cook' }] },
+    checks: [],
     readings: [{ entry: OTHER }],
     marks: [],
     notes: [],
     disposition: null,
+    reworks: [],
   } as unknown as BatchState
   const states: Record<string, unknown> = {
     [`batch ${ID}`]: batch,
     [`instrument ${OTHER}`]: { id: OTHER, code: 'IR1', kind: 'infrared' },
   }
   const read: Read = (type, id) => (states[`${type} ${id}`] ?? null) as never
-  const cook: Author = { kitchen: ID, role: 'cook', signed: false, now: NOW, clockAheadMs: 0 }
+  const cook: Author = { kitchen: ID, role: 'cook', signed: false, now: NOW, zone: 'UTC', clockAheadMs: 0 }
+  const lead: Partial<Author> = { role: 'lead', signed: true }
   const refusal = (raw: unknown, author: Partial<Author> = {}) =>
     admit(parseClaim(raw), { ...cook, ...author }, read)?.code ?? 'admitted'
 
@@ -153,18 +178,55 @@ describe('admitting a claim', () => {
       {},
       'not there',
     ],
-    ['a decision by a cook', claim('disposed', { decision: 'hold', reason: 'x' }), {}, 'may not'],
+    ['a decision by a cook', claim('disposed', decided), {}, 'may not'],
+    ['a decision by the lead, unsigned', claim('disposed', decided), { role: 'lead' }, 'lead must sign'],
+    ['a decision by the lead, signed', claim('disposed', decided), { role: 'lead', signed: true }, 'admitted'],
     [
-      'a decision by the lead, unsigned',
-      claim('disposed', { decision: 'hold', reason: 'x' }),
-      { role: 'lead' },
-      'lead must sign',
+      'a decision on what has changed since',
+      claim('disposed', { ...decided, findings: [{ check: 'egg', force: 'law', standing: 'proven' }] }),
+      lead,
+      'changed since',
+    ],
+    ['limits of the rule set', claim('limits-set', { set }), lead, 'admitted'],
+    ['a version that skips one', claim('limits-set', { set: { ...set, version: 2 } }), lead, 'older version'],
+    [
+      'a stricter line',
+      claim('limits-set', {
+        set: withHouse('cold-holding', { kind: 'stay', side: 'under', level: { c: 4, f: 39.2 }, grace: null }),
+      }),
+      lead,
+      'admitted',
     ],
     [
-      'a decision by the lead, signed',
-      claim('disposed', { decision: 'hold', reason: 'x' }),
-      { role: 'lead', signed: true },
+      'a looser line',
+      claim('limits-set', { set: withHouse('date-marking', { kind: 'days', days: 9 }) }),
+      lead,
+      'looser',
+    ],
+    [
+      'a looser line with a variance',
+      claim('limits-set', {
+        set: withHouse(
+          'date-marking',
+          { kind: 'days', days: 9 },
+          { authority: 'County', reference: 'L-9', reason: 'study', validUntil: '2027-12-31' },
+        ),
+      }),
+      lead,
       'admitted',
+    ],
+    ['a late reading let count by a cook', claim('reading-accepted', { target: OTHER, reason: 'seen' }), {}, 'may not'],
+    [
+      'a late reading let count by the lead',
+      claim('reading-accepted', { target: OTHER, reason: 'seen' }),
+      lead,
+      'admitted',
+    ],
+    [
+      'a reading let count that is not there',
+      claim('reading-accepted', { target: ID, reason: 'seen' }),
+      lead,
+      'not there',
     ],
     [
       'a probe already there',
@@ -182,8 +244,8 @@ describe('admitting a claim', () => {
     const about = (raw: unknown, author: Partial<Author> = {}) =>
       admit(parseClaim(raw), { ...cook, ...author }, shut)?.code ?? 'admitted'
     expect(about(claim('reading-taken', reading))).toBe('batch closed')
-    expect(about(claim('noted', { text: 'late' }))).toBe('batch closed')
-    expect(about(claim('disposed', { decision: 'hold', reason: 'x' }), { role: 'lead', signed: true })).toBe('admitted')
+    expect(about(claim('noted', { text: 'late', cue: null }))).toBe('batch closed')
+    expect(about(claim('disposed', decided), { role: 'lead', signed: true })).toBe('admitted')
   })
 
   it('touches both pots when a reading moves, and looks at its instrument', () => {

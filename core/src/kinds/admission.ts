@@ -36,6 +36,8 @@ export interface Author {
   /** That person's PIN came with the post and was right. */
   signed: boolean
   now: Instant
+  /** IANA zone of the kitchen. */
+  zone: string
   /** How far the tablet's clock is ahead of ours, ms. */
   clockAheadMs: number
 }
@@ -50,7 +52,7 @@ export function admit(claim: AnyClaim, author: Author, read: Read): Refusal | nu
   const aheadMs = Math.max(claim.at, claim.madeAt) - author.now
   if (aheadMs > AHEAD_ALLOWED)
     return { code: 'ahead of clock', field: 'at', aheadMs, clockAheadMs: author.clockAheadMs }
-  return kind.admit(claim, read)
+  return kind.admit(claim, read, { zone: author.zone })
 }
 
 // The path inside one entry, without its name in front.

@@ -1,7 +1,11 @@
-import { canonical } from '../ledger/canonical'
+import { dayOf } from '../calendar/zone'
+import { canonical } from '../json/canonical'
+import type { MethodRef } from '../ledger/entry'
 import { id, list, object, text, whole } from '../ledger/parse'
 import { checksFor, type Check } from '../limits/checksFor'
-import { parseSteps, parseVessel } from './methodSaved'
+import { limitsAt } from '../limits/limitSet'
+import type { Method } from '../method/method'
+import { parseProcedure, parseVessel, PROCEDURE } from './methodSaved'
 import { EVERYONE_WHO_COOKS, type KindOf } from './kindOf'
 
 /** A batch begins, and what it is held to is fixed. */
@@ -13,17 +17,11 @@ export const batchStarted: KindOf<'batch-started'> = {
   signed: false,
   parse(body) {
     const { code, method, limits, checks, vessel } = object(body, ['code', 'method', 'limits', 'checks', 'vessel'])
-    const m = object(method, ['id', 'version', 'name', 'family', 'steps'])
+    const m = object(method, ['id', ...PROCEDURE])
     const l = object(limits, ['id', 'version'])
     return {
       code: text(code, 12),
-      method: {
-        id: id(m.id),
-        version: whole(m.version, 1, 1e6),
-        name: text(m.name, 80),
-        family: text(m.family, 40),
-        steps: parseSteps(m.steps),
-      },
+      method: { id: id(m.id), ...parseProcedure(m) },
       limits: { id: id(l.id), version: whole(l.version, 1, 1e6) },
       // Their shape needs no parsing: admit takes only the very checks that core resolves.
       checks: list(checks, ({ value }) => value as Check),
@@ -35,16 +33,15 @@ export const batchStarted: KindOf<'batch-started'> = {
     { type: 'method', id: body.method.id },
     { type: 'limits', id: body.limits.id },
   ],
-  admit({ about, body, kitchen }, read) {
+  admit({ about, at, body, kitchen }, read, { zone }) {
     if (read('batch', about.id)) return { code: 'already there', field: 'about.id', what: 'batch' }
     const method = read('method', body.method.id)
     if (!method) return { code: 'not there', field: 'body.method', what: 'method' }
-    const limits = read('limits', body.limits.id)
+    const limits = limitsAt(read('limits', body.limits.id)?.versions ?? [], at)
     if (!limits) return { code: 'not there', field: 'body.limits', what: 'limits' }
     if (method.version !== body.method.version) return { code: 'older version', field: 'body', current: method.version }
     if (limits.version !== body.limits.version) return { code: 'older version', field: 'body', current: limits.version }
-    const { id: methodId, version, name, family, steps } = method
-    const resolved = { method: { id: methodId, version, name, family, steps }, checks: checksFor(method, limits) }
+    const resolved = { method: methodRef(method), checks: checksFor(method, limits, dayOf(at, zone)) }
     if (canonical(resolved) !== canonical({ method: body.method, checks: body.checks })) {
       return { code: 'other checks', field: 'body.checks' }
     }
@@ -53,4 +50,9 @@ export const batchStarted: KindOf<'batch-started'> = {
     }
     return null
   },
+}
+
+/** A method as a batch keeps it. */
+export function methodRef({ id: methodId, version, name, family, steps, schedule, houseDays }: Method): MethodRef {
+  return { id: methodId, version, name, family, steps, schedule, houseDays }
 }

@@ -1,7 +1,15 @@
-import { object, oneOf, text } from '../ledger/parse'
+import { canonical } from '../json/canonical'
+import { list, object, oneOf, text } from '../ledger/parse'
+import type { Force } from '../limits/limit'
+import { decisionShut, standingsOf } from '../verdict/disposition'
+import { judgeBatch } from '../verdict/judgeBatch'
+import type { Standing } from '../verdict/standing'
 import type { KindOf } from './kindOf'
 
-/** The lead decides what becomes of a batch. May be decided anew: the earlier decision stays in the logbook. */
+/**
+ * The lead decides what becomes of a batch, with the standings that were on the screen. May be decided anew: the
+ * earlier decision stays in the logbook.
+ */
 export const disposed: KindOf<'disposed'> = {
   kind: 'disposed',
   v: 1,
@@ -9,11 +17,30 @@ export const disposed: KindOf<'disposed'> = {
   may: ['lead'],
   signed: true,
   parse(body) {
-    const { decision, reason } = object(body, ['decision', 'reason'])
-    return { decision: oneOf(decision, ['hold', 'discard'] as const), reason: text(reason, 300) }
+    const { decision, reason, findings, core } = object(body, ['decision', 'reason', 'findings', 'core'])
+    return {
+      decision: oneOf(decision, ['release', 'hold', 'rework', 'discard'] as const),
+      reason: text(reason, 300),
+      findings: list(findings, (field) => {
+        const { check, force, standing } = object(field, ['check', 'force', 'standing'])
+        return {
+          check: text(check, 80),
+          force: oneOf<Force>(force, ['law', 'guidance', 'house', 'quality']),
+          standing: oneOf<Standing>(standing, ['open', 'proven', 'unproven', 'missed']),
+        }
+      }),
+      core: text(core, 20),
+    }
   },
   touches: ({ about }) => [about],
   reads: () => [],
-  admit: ({ about }, read) =>
-    read('batch', about.id) ? null : { code: 'not there', field: 'about.id', what: 'batch' },
+  admit({ about, at, body }, read, world) {
+    const batch = read('batch', about.id)
+    if (!batch) return { code: 'not there', field: 'about.id', what: 'batch' }
+    const findings = judgeBatch(batch, world, at)
+    if (canonical(standingsOf(findings)) !== canonical(body.findings))
+      return { code: 'changed since', field: 'body.findings' }
+    const shut = decisionShut(body.decision, body.reason, batch, findings, at)
+    return shut ? { code: 'decision shut', field: 'body.decision', decision: body.decision, why: shut } : null
+  },
 }

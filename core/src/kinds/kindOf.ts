@@ -2,6 +2,7 @@ import type { Bodies, Claim, Kind, Role, Subject, SubjectType } from '../ledger/
 import type { Field } from '../ledger/parse'
 import type { Refusal } from '../ledger/refusal'
 import type { Read } from '../state/state'
+import type { World } from '../verdict/judge'
 
 /** All that is particular to one kind of entry. One file a kind. */
 export interface KindOf<K extends Kind> {
@@ -20,7 +21,7 @@ export interface KindOf<K extends Kind> {
   /** Further subjects that `admit` looks at. */
   reads(claim: Claim<K>): Subject[]
   /** Why it cannot be taken as things stand, or null. */
-  admit(claim: Claim<K>, read: Read): Refusal | null
+  admit(claim: Claim<K>, read: Read, world: World): Refusal | null
 }
 
 export const EVERYONE_WHO_COOKS: readonly Role[] = ['cook', 'chef', 'lead']

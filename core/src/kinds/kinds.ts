@@ -7,6 +7,7 @@ import type { KindOf } from './kindOf'
 import { limitsSet } from './limitsSet'
 import { methodSaved } from './methodSaved'
 import { noted } from './noted'
+import { readingAccepted } from './readingAccepted'
 import { readingTaken } from './readingTaken'
 import { stepMarked } from './stepMarked'
 
@@ -18,6 +19,7 @@ export const kinds: { [K in Kind]: KindOf<K> } = {
   'batch-started': batchStarted,
   'step-marked': stepMarked,
   'reading-taken': readingTaken,
+  'reading-accepted': readingAccepted,
   corrected,
   noted,
   disposed,

@@ -1,10 +1,16 @@
-import { canonical } from '../ledger/canonical'
-import { FieldError, id, object, oneOf, text, whole } from '../ledger/parse'
+import { canonical } from '../json/canonical'
+import { FieldError, id, instant, list, object, oneOf, text, whole, type Field } from '../ledger/parse'
+import { isLooser, linesOf } from '../limits/limitSet'
+import type { HouseLine, LimitSet, Line, Variance } from '../limits/limit'
 import { ruleSets } from '../limits/ruleSets'
-import type { LimitSet } from '../limits/limit'
+import { parseDay } from '../calendar/zone'
 import type { KindOf } from './kindOf'
+import { parseRule } from './parseRule'
 
-/** The lead puts a rule set in force. The limits are stored whole, and must be the ones we publish. */
+/**
+ * The lead puts a version of the limits in force: a rule set as we publish it, with the house's lines. A line that lets
+ * through what the rule set does not is refused unless a written variance comes with it.
+ */
 export const limitsSet: KindOf<'limits-set'> = {
   kind: 'limits-set',
   v: 1,
@@ -12,28 +18,79 @@ export const limitsSet: KindOf<'limits-set'> = {
   may: ['lead'],
   signed: true,
   parse(body) {
-    const { set } = object(body, ['set'])
-    const fields = object(set, ['id', 'version', 'ruleSet', 'unit', 'limits'])
-    const ruleSet = object(fields.ruleSet, ['key', 'name'])
-    const key = oneOf(ruleSet.key, Object.keys(ruleSets))
-    const published = ruleSets[key]!.limits
-    if (canonical(fields.limits.value ?? null) !== canonical(published)) {
-      throw new FieldError(fields.limits.path, { code: 'not one of', allowed: `the published limits of ${key}` })
-    }
-    return {
-      set: {
-        id: id(fields.id),
-        version: whole(fields.version, 1, 1e6),
-        ruleSet: { key, name: text(ruleSet.name, 80) },
-        unit: oneOf(fields.unit, ['C', 'F', 'stricter'] as const),
-        limits: published,
-      } satisfies LimitSet,
-    }
+    return { set: parseSet(object(body, ['set']).set) }
   },
   touches: ({ about }) => [about],
   reads: () => [],
-  admit({ about, body }, read) {
-    const current = read('limits', about.id)?.version ?? 0
-    return body.set.version === current + 1 ? null : { code: 'older version', field: 'body', current }
+  admit({ about, at, body: { set } }, read) {
+    const versions = read('limits', about.id)?.versions ?? []
+    const last = versions.at(-1)
+    if (set.version !== (last?.version ?? 0) + 1)
+      return { code: 'older version', field: 'body', current: last?.version ?? 0 }
+    if (set.id !== about.id) return { code: 'not there', field: 'body.set.id', what: 'limits' }
+    if (set.from < at - BACKDATED) return { code: 'backdated', field: 'body.set.from' }
+    const looser = set.lines.find((line) => isLooser(line) && line.variance === null)
+    return looser ? { code: 'looser', field: 'body.set.lines', line: looser.key } : null
   },
+}
+
+/** Limits are in force from now on, never from before: what was judged is judged, ms. */
+const BACKDATED = 60_000
+
+function parseSet(field: Field): LimitSet {
+  const fields = object(field, ['id', 'version', 'ruleSet', 'from', 'unit', 'guard', 'lines'])
+  const { key, name, edition } = object(fields.ruleSet, ['key', 'name', 'edition'])
+  const set = ruleSets[oneOf(key, Object.keys(ruleSets))]!
+  for (const [sent, printed] of [
+    [name, set.name],
+    [edition, set.edition],
+  ] as const) {
+    if (sent.value !== printed) throw new FieldError(sent.path, { code: 'not one of', allowed: printed })
+  }
+  return {
+    id: id(fields.id),
+    version: whole(fields.version, 1, 1e6),
+    ruleSet: { key: set.key, name: set.name, edition: set.edition },
+    from: instant(fields.from),
+    unit: oneOf(fields.unit, ['C', 'F', 'stricter'] as const),
+    guard: oneOf(fields.guard, ['none', 'tolerance'] as const),
+    lines: parseLines(fields.lines, linesOf(set)),
+  }
+}
+
+/** The published part must be the one we publish, line for line. */
+function parseLines(field: Field, printed: readonly Line[]): Line[] {
+  const lines = list(field, (line, i) => {
+    const { key, published, house, variance } = object(line, ['key', 'published', 'house', 'variance'])
+    const own = printed[i]
+    if (!own || key.value !== own.key || canonical(published.value ?? null) !== canonical(own.published)) {
+      throw new FieldError(line.path, { code: 'not one of', allowed: 'the published limits of this rule set' })
+    }
+    return { ...own, house: parseHouse(house), variance: parseVariance(variance) }
+  })
+  if (lines.length !== printed.length) throw new FieldError(field.path, { code: 'not a list' })
+  return lines
+}
+
+function parseHouse(field: Field): HouseLine | null {
+  if (field.value === null) return null
+  const { rule, reason } = object(field, ['rule', 'reason'])
+  return { rule: parseRule(rule), reason: text(reason, 300) }
+}
+
+function parseVariance(field: Field): Variance | null {
+  if (field.value === null) return null
+  const { authority, reference, reason, validUntil } = object(field, ['authority', 'reference', 'reason', 'validUntil'])
+  const day = text(validUntil, 10)
+  try {
+    parseDay('validUntil', day)
+  } catch {
+    throw new FieldError(validUntil.path, { code: 'not a day' })
+  }
+  return {
+    authority: text(authority, 120),
+    reference: text(reference, 120),
+    reason: text(reason, 300),
+    validUntil: day,
+  }
 }

@@ -1,6 +1,7 @@
 import { id, list, number, object, oneOf, text, whole, type Field } from '../ledger/parse'
 import { families } from '../limits/families'
-import type { FamilyKey, Method, Of, Step, StepKind, Vessel } from '../method/method'
+import { schedules } from '../limits/sets/schedules'
+import type { FamilyKey, Method, Of, Procedure, Step, StepKind, Vessel } from '../method/method'
 import type { KindOf } from './kindOf'
 
 /** A version of a method. */
@@ -21,7 +22,22 @@ export const methodSaved: KindOf<'method-saved'> = {
   },
 }
 
-export function parseSteps(field: Field): Step[] {
+export const PROCEDURE = ['version', 'name', 'family', 'steps', 'schedule', 'houseDays'] as const
+
+/** What of a method decides the checks. */
+export function parseProcedure(fields: Record<(typeof PROCEDURE)[number], Field>): Procedure {
+  const { version, name, family, steps, schedule, houseDays } = fields
+  return {
+    version: whole(version, 1, 1e6),
+    name: text(name, 80),
+    family: oneOf(family, Object.keys(families) as FamilyKey[]),
+    steps: parseSteps(steps),
+    schedule: schedule.value === null ? null : oneOf(schedule, Object.keys(schedules)),
+    houseDays: whole(houseDays, 1, 365),
+  }
+}
+
+function parseSteps(field: Field): Step[] {
   return list(field, (step) => {
     const { key, kind, measures } = object(step, ['key', 'kind', 'measures'])
     return { key: text(key, 40), kind: oneOf<StepKind>(kind, STEPS), measures: parseOf(measures) }
@@ -41,14 +57,6 @@ export function parseOf(field: Field): Of {
 const STEPS: readonly StepKind[] = ['heat dairy', 'temper', 'cook', 'cool', 'hold']
 
 function parseMethod(field: Field): Method {
-  const method = object(field, ['id', 'version', 'name', 'family', 'steps', 'houseDays', 'vessel'])
-  return {
-    id: id(method.id),
-    version: whole(method.version, 1, 1e6),
-    name: text(method.name, 80),
-    family: oneOf(method.family, Object.keys(families) as FamilyKey[]),
-    steps: parseSteps(method.steps),
-    houseDays: whole(method.houseDays, 1, 365),
-    vessel: parseVessel(method.vessel),
-  }
+  const method = object(field, ['id', 'vessel', ...PROCEDURE])
+  return { id: id(method.id), ...parseProcedure(method), vessel: parseVessel(method.vessel) }
 }

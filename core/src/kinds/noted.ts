@@ -2,14 +2,17 @@ import { object, text } from '../ledger/parse'
 import { EVERYONE_WHO_COOKS, type KindOf } from './kindOf'
 import { needsOpenBatch } from './openBatch'
 
-/** A remark about a batch. It moves no standing. */
+/** A remark about a batch, or a cue: how it looks, sounds and moves. It moves no standing. */
 export const noted: KindOf<'noted'> = {
   kind: 'noted',
   v: 1,
   about: 'batch',
   may: EVERYONE_WHO_COOKS,
   signed: false,
-  parse: (body) => ({ text: text(object(body, ['text']).text, 500) }),
+  parse(body) {
+    const { text: words, cue } = object(body, ['text', 'cue'])
+    return { text: text(words, 500), cue: cue.value === null ? null : text(cue, 40) }
+  },
   touches: ({ about }) => [about],
   reads: () => [],
   admit: needsOpenBatch,

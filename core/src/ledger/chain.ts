@@ -1,4 +1,4 @@
-import { canonical } from './canonical'
+import { canonical } from '../json/canonical'
 import type { AnyClaim, Hash, Seal, SealedEntry } from './entry'
 
 /** SHA-256 of UTF-8 text as lower-case hexadecimal; passed in, since not every browser context has one. */

@@ -1,10 +1,11 @@
 import type { Instant } from '../calendar/instant'
 import type { Check } from '../limits/checksFor'
-import type { LimitSet } from '../limits/limit'
+import type { Force, LimitSet } from '../limits/limit'
 import type { Edge } from '../limits/rule'
-import type { Method, Of, Step, Vessel } from '../method/method'
+import type { Method, Of, Procedure, Vessel } from '../method/method'
 import type { Typed } from '../quantity/temperature'
 import type { Where } from '../trace/reading'
+import type { Standing } from '../verdict/standing'
 
 /** A UUID, made where the thing was made. */
 export type Id = string
@@ -22,16 +23,26 @@ export type Role = 'cook' | 'chef' | 'lead' | 'inspector'
 
 export type InstrumentKind = 'probe' | 'infrared' | 'display'
 
-/** What the lead decides for a batch. Both can be decided whatever the standings. */
-export type Decision = 'hold' | 'discard'
+/** What the lead decides for a batch: hold and discard whatever the standings, release and rework where they allow it. */
+export type Decision = 'release' | 'hold' | 'rework' | 'discard'
+
+/** A decision, with the standings that the lead saw and the version of core that found them. */
+export interface Disposition {
+  decision: Decision
+  reason: string
+  findings: { check: string; force: Force; standing: Standing }[]
+  core: string
+}
+
+/** A remark, or how it looks, sounds and moves. It moves no standing. */
+export interface Note {
+  text: string
+  cue: string | null
+}
 
 /** A method as a batch keeps it: the version it was made by. */
-export interface MethodRef {
+export interface MethodRef extends Procedure {
   id: Id
-  version: number
-  name: string
-  family: string
-  steps: Step[]
 }
 
 export interface ReadingBody {
@@ -57,8 +68,9 @@ export interface Bodies {
   'step-marked': { step: string; edge: Edge }
   'reading-taken': ReadingBody
   corrected: { target: Id; reason: CorrectionReason; now: Correction }
-  noted: { text: string }
-  disposed: { decision: Decision; reason: string }
+  noted: Note
+  'reading-accepted': { target: Id; reason: string }
+  disposed: Disposition
 }
 
 export type CorrectionReason = 'undo' | 'mistyped' | 'wrong pot' | 'touched the pan' | 'other'

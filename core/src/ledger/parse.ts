@@ -22,6 +22,8 @@ export type FieldProblem =
   | { code: 'not an id' }
   | { code: 'not an instant' }
   | { code: 'not a list' }
+  | { code: 'not a day' }
+  | { code: 'other temperature' }
   | { code: 'not a temperature'; typed: string }
   | { code: 'out of range'; least: number; most: number }
 
@@ -84,9 +86,9 @@ export function instant({ path, value }: Field): Instant {
   return value
 }
 
-export function list<T>({ path, value }: Field, each: (field: Field) => T, most = 200): T[] {
+export function list<T>({ path, value }: Field, each: (field: Field, index: number) => T, most = 200): T[] {
   if (!Array.isArray(value) || value.length > most) throw new FieldError(path, { code: 'not a list' })
-  return value.map((item, i) => each({ path: `${path}[${i}]`, value: item }))
+  return value.map((item, i) => each({ path: `${path}[${i}]`, value: item }, i))
 }
 
 /** A temperature as typed, with its unit, which no instrument would make impossible. */

@@ -1,4 +1,7 @@
+import type { Decision } from './entry'
+import type { LimitKey } from '../limits/limit'
 import type { FieldProblem } from './parse'
+import type { Shut } from '../verdict/disposition'
 
 /** Why an entry is not taken. Every code has its sentence in wording. */
 export type Refusal =
@@ -17,3 +20,7 @@ export type Refusal =
   | { code: 'cannot measure that'; field: 'body.where'; instrument: string }
   | { code: 'not a reading'; field: 'body.target' }
   | { code: 'older version'; field: 'body'; current: number }
+  | { code: 'looser'; field: 'body.set.lines'; line: LimitKey }
+  | { code: 'backdated'; field: 'body.set.from' }
+  | { code: 'changed since'; field: 'body.findings' }
+  | { code: 'decision shut'; field: 'body.decision'; decision: Decision; why: Shut }

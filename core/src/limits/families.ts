@@ -6,7 +6,6 @@ import type { LimitKey } from './limit'
 export interface Family {
   key: FamilyKey
   heat: LimitKey
-  cooling: LimitKey[]
   /** Above this it spoils as a dessert: quality, never law. A house default. */
   ceiling: Degrees
 }
@@ -18,5 +17,5 @@ export const families: Record<FamilyKey, Family> = {
 }
 
 function family(key: FamilyKey, ceiling: Degrees): Family {
-  return { key, heat: 'egg', cooling: ['cool-first', 'cool-total'], ceiling }
+  return { key, heat: 'egg', ceiling }
 }

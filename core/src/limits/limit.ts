@@ -12,40 +12,123 @@ export interface Source {
   confidence: 'high' | 'medium'
 }
 
-export interface Limit {
+export interface Limit<R extends Rule = Rule> {
   key: LimitKey
-  rule: Rule
+  /** The rule set or schedule it is printed in; 'house' for the kitchen's own, 'method' for a method's. */
+  origin: string
+  rule: R
   force: Force
   source: Source
+  /** Only where the house chooses it in place of the printed rows. */
+  alternative?: true
 }
 
 /** Names that mean the same in every rule set. */
 export type LimitKey =
-  | 'egg-immediate'
   | 'egg'
+  | 'egg-immediate'
+  | 'egg-guidance'
+  | 'no-egg'
+  | 'dairy-hot'
+  | 'microwave'
+  | 'reheat'
+  | 'reheat-time'
+  | 'rework'
+  | 'boil-out'
   | 'ceiling'
   | 'cool-first'
+  | 'cool-second'
   | 'cool-total'
   | 'cool-ambient'
+  | 'chill-begin'
+  | 'chill-total'
+  | 'chill-holding'
+  | 'chill-warm'
+  | 'chill-days'
   | 'cold-holding'
+  | 'hot-holding'
+  | 'exposure'
+  | 'shell-egg-air'
+  | 'received-cold'
+  | 'received-milk'
+  | 'thaw-water'
   | 'date-marking'
   | 'house-days'
+  | 'raw-class'
+  | 'opened-package'
+  | 'combined-parts'
+  | 'freezing'
+  | 'over-limit'
+  | 'time-control'
+  | 'time-control-cold'
+  | 'pasteurized-egg'
+  | 'raw-egg'
+  | 'advisory'
+  | 'susceptible'
+  | 'acidity-packaged'
+  | 'acidity'
+  | 'thermometer'
+  | 'air-thermometer'
+  | 'records'
+  | 'egg-product'
 
 /** A published rule set, as its document prints it. */
 export interface RuleSet {
   key: string
   name: string
+  edition: string
+  /** Whether the document prints both figures, or °C alone: then °F is the exact conversion. */
+  prints: 'both' | 'C'
   /** The unit whose printed figures are the code, unless the kitchen says otherwise. */
   unit: 'C' | 'F'
   limits: Limit[]
+  /** What a house may take where the set prints no number, or to be stricter. */
+  offers: { key: LimitKey; rule: Rule; why: string }[]
 }
 
-/** The limits in force in a kitchen, whole, so that a record needs no other file. */
+/** How a kind of product is heated: a method may choose it in place of the rule set's egg rows. */
+export interface Schedule {
+  key: string
+  name: string
+  /** Whether it may close a check on a mix with egg. */
+  egg: boolean
+  limits: Limit[]
+  notes: string[]
+}
+
+/** A stricter line of the house's, or a looser one that a variance allows. */
+export interface HouseLine {
+  rule: Rule
+  reason: string
+}
+
+/** A written permission for a looser line; it ends with its last day. */
+export interface Variance {
+  authority: string
+  reference: string
+  reason: string
+  /** The last day it is valid, YYYY-MM-DD. */
+  validUntil: string
+}
+
+/** One limit of the kitchen: what is published, what the house adds, what a variance allows. */
+export interface Line {
+  key: LimitKey
+  published: Limit[]
+  house: HouseLine | null
+  variance: Variance | null
+}
+
+/** A version of the limits in force in a kitchen, whole, so that a record needs no other file. */
 export interface LimitSet {
   id: string
   version: number
-  ruleSet: { key: string; name: string }
+  ruleSet: { key: string; name: string; edition: string }
+  /** In force from this instant on, until a later version is. */
+  from: number
   /** Which printed figure is compared. */
   unit: CodeUnit
-  limits: Limit[]
+  /** 'tolerance': the thermometer's tolerance is taken off in the unfavourable direction. */
+  guard: 'none' | 'tolerance'
+  lines: Line[]
 }

@@ -17,15 +17,21 @@ export interface Vessel {
   fillDepth: number
 }
 
-/** How a dessert is made here. */
-export interface Method {
-  id: string
+/** What of a method decides the checks of a batch; a batch keeps the version it was made by. */
+export interface Procedure {
   version: number
   name: string
   family: FamilyKey
   steps: Step[]
+  /** How it is heated, where not by the rule set's egg rows: the key of a process schedule. */
+  schedule: string | null
   /** Calendar days the house keeps it; the rule set's maximum always wins. */
   houseDays: number
+}
+
+/** How a dessert is made here. */
+export interface Method extends Procedure {
+  id: string
   vessel: Vessel
 }
 

@@ -1,5 +1,5 @@
 import type { Instant } from '../calendar/instant'
-import type { Claim, Decision, Entry, Id, MethodRef, ReadingBody } from '../ledger/entry'
+import type { Claim, Disposition, Entry, Id, MethodRef, Note, ReadingBody } from '../ledger/entry'
 import type { Check } from '../limits/checksFor'
 import type { Mark } from '../limits/rule'
 import type { Vessel } from '../method/method'
@@ -17,8 +17,11 @@ export interface BatchState {
   vessel: Vessel
   marks: Fact<Mark>[]
   readings: Fact<ReadingBody>[]
-  notes: Fact<string>[]
-  disposition: Fact<{ decision: Decision; reason: string }> | null
+  notes: Fact<Note>[]
+  /** What the lead decided last. */
+  disposition: Fact<Disposition> | null
+  /** Each sends it through the heat once more, and begins a new leg. */
+  reworks: Fact<Disposition>[]
 }
 
 /** Thrown away: nothing more is entered about it. */
@@ -37,9 +40,20 @@ export function applyToBatch(id: Id, state: BatchState | null, entry: Entry): Ba
     case 'step-marked':
       return { ...state, marks: [...state.marks, factOf(entry, claim.at, claim.body)] }
     case 'noted':
-      return { ...state, notes: [...state.notes, factOf(entry, claim.at, claim.body.text)] }
-    case 'disposed':
-      return { ...state, disposition: factOf(entry, claim.at, claim.body) }
+      return { ...state, notes: [...state.notes, factOf(entry, claim.at, claim.body)] }
+    case 'disposed': {
+      const disposition = factOf(entry, claim.at, claim.body)
+      const reworks = claim.body.decision === 'rework' ? [...state.reworks, disposition] : state.reworks
+      return { ...state, disposition, reworks }
+    }
+    case 'reading-accepted': {
+      const { target, reason } = claim.body
+      const accepted = { entry: claim.id, by: claim.by, at: claim.at, reason }
+      return {
+        ...state,
+        readings: state.readings.map((fact) => (fact.entry === target ? { ...fact, accepted } : fact)),
+      }
+    }
     case 'corrected':
       return corrected(id, state, entry, claim)
     default:
@@ -49,7 +63,7 @@ export function applyToBatch(id: Id, state: BatchState | null, entry: Entry): Ba
 
 function started({ about, at, by, body }: Claim<'batch-started'>): BatchState {
   const { code, method, limits, checks, vessel } = body
-  const none = { marks: [], readings: [], notes: [], disposition: null }
+  const none = { marks: [], readings: [], notes: [], disposition: null, reworks: [] }
   return { id: about.id, code, startedAt: at, startedBy: by, method, limits, checks, vessel, ...none }
 }
 
@@ -64,12 +78,10 @@ function corrected(id: Id, state: BatchState, entry: Entry, { about, body }: Cla
     facts.map((fact) =>
       fact.entry === target ? amended(fact, entry, reason, voided ? 'void' : (value ?? 'void')) : fact,
     )
-  const { disposition } = state
   return {
     ...state,
     readings: take(state.readings, now === 'void' ? undefined : { at: now.at, value: now.reading }),
     marks: take(state.marks),
     notes: take(state.notes),
-    disposition: disposition?.entry === target ? amended(disposition, entry, reason, 'void') : disposition,
   }
 }

@@ -14,6 +14,15 @@ export interface Fact<T> {
   amends: Amendment<T>[]
   /** Taken back: shown struck through, counts for nothing. */
   void: boolean
+  /** The lead let it count although it was entered late. */
+  accepted: Acceptance | null
+}
+
+export interface Acceptance {
+  entry: Id
+  by: Id
+  at: Instant
+  reason: string
 }
 
 /** What a correction replaced, who made it, and why. */
@@ -28,7 +37,17 @@ export interface Amendment<T> {
 
 export function factOf<T>({ claim, seal }: Entry, at: Instant, value: T): Fact<T> {
   const recordedAt = seal?.recordedAt ?? null
-  return { entry: claim.id, at, madeAt: claim.madeAt, recordedAt, by: claim.by, value, amends: [], void: false }
+  return {
+    entry: claim.id,
+    at,
+    madeAt: claim.madeAt,
+    recordedAt,
+    by: claim.by,
+    value,
+    amends: [],
+    void: false,
+    accepted: null,
+  }
 }
 
 /** The fact after a correction: new values, or void. What stood before is kept. */
@@ -44,5 +63,6 @@ export function amended<T>(
   ]
   return now === 'void'
     ? { ...fact, amends, void: true }
-    : { ...fact, amends, void: false, at: now.at, value: now.value }
+    : // Accepted was the value that stood then.
+      { ...fact, amends, void: false, accepted: null, at: now.at, value: now.value }
 }

@@ -1,14 +1,23 @@
-import type { Entry, Id, SubjectType } from '../ledger/entry'
+import type { Instant } from '../calendar/instant'
+import type { Claim, Entry, Id, SubjectType } from '../ledger/entry'
 import type { LimitSet } from '../limits/limit'
 import type { Method } from '../method/method'
 import { applyToBatch, type BatchState } from './batch'
 import { applyToInstrument, type InstrumentState } from './instrument'
 import { applyToKitchen, type KitchenState } from './kitchen'
 
+/** Every version of a kitchen's limits, oldest first: a batch keeps the one it was judged under. */
+export interface LimitsState {
+  id: Id
+  versions: LimitSet[]
+  /** Who signed each version and when, in the same order. */
+  signed: { by: Id; at: Instant }[]
+}
+
 /** What each type of subject folds to. */
 export interface States {
   kitchen: KitchenState
-  limits: LimitSet
+  limits: LimitsState
   method: Method
   batch: BatchState
   instrument: InstrumentState
@@ -25,8 +34,13 @@ type Apply<T extends SubjectType> = (id: Id, state: States[T] | null, entry: Ent
  */
 export const apply: { [T in SubjectType]: Apply<T> } = {
   kitchen: (_id, state, entry) => applyToKitchen(state, entry),
-  limits: (_id, state, { claim }) => (claim.kind === 'limits-set' ? claim.body.set : state),
+  limits: (id, state, { claim }) => (claim.kind === 'limits-set' ? limitsAfter(id, state, claim) : state),
   method: (_id, state, { claim }) => (claim.kind === 'method-saved' ? claim.body.method : state),
   batch: applyToBatch,
   instrument: applyToInstrument,
+}
+
+function limitsAfter(id: Id, state: LimitsState | null, { by, at, body }: Claim<'limits-set'>): LimitsState {
+  const { versions, signed } = state ?? { versions: [], signed: [] }
+  return { id, versions: [...versions, body.set], signed: [...signed, { by, at }] }
 }

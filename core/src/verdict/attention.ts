@@ -1,11 +1,13 @@
 import { HOUR, MINUTE, type Instant } from '../calendar/instant'
 import { dayOf } from '../calendar/zone'
 import { atPace, paceOf } from '../cooling/pace'
-import { stageOf } from '../limits/ruleSets'
+import { stageOf } from '../limits/compared'
 import { isClosed, type BatchState } from '../state/batch'
-import { instantOf, mixtureTrace } from './evidence'
+import { mixtureTrace } from './evidence'
 import type { Finding } from './finding'
-import { batchStanding, rulingDate, type World } from './judgeBatch'
+import { batchStanding, isBinding, rulingDate } from './judgeBatch'
+import type { World } from './judge'
+import { instantOf, legStart } from './offHeat'
 
 /** What a batch asks of somebody, the most urgent kind first. */
 export type Attention =
@@ -38,7 +40,9 @@ export function attention(batch: BatchState, findings: readonly Finding[], world
   if (isClosed(batch)) return { kind: 'closed' }
   const date = rulingDate(findings)
   if (date?.standing === 'missed') return { kind: 'discard', finding: date }
-  if (batch.disposition && !batch.disposition.void) return { kind: 'held' }
+  const decided = batch.disposition?.value.decision
+  if (decided === 'hold') return { kind: 'held' }
+  if (decided === 'release') return dated(date, world, now)
 
   const standing = batchStanding(findings)
   const worst = findings.find((finding) => finding.standing === standing && isBinding(finding))
@@ -49,16 +53,37 @@ export function attention(batch: BatchState, findings: readonly Finding[], world
   const overdue = findings.find((finding) => finding.overdue)
   if (overdue) return { kind: 'read', finding: overdue, at: overdue.deadline ?? now }
 
-  const floor = findings.find(({ check }) => check.limit.rule.kind === 'hold')
+  const floor = floorOf(findings)
   const cooking = floor && duringCook(batch, floor, now)
   if (cooking) return cooking
   const due = open[0] && nextLook(batch, open)
   if (due) return due
   if (worst && standing === 'unproven') return { kind: 'decide', finding: worst }
-  if (date && date.because.code === 'in date' && date.because.lastDay === dayOf(now, world.zone)) {
-    return { kind: 'use today', finding: date }
-  }
-  return { kind: 'keep', finding: date }
+  return dated(date, world, now)
+}
+
+function dated(date: Finding | null, world: World, now: Instant): Attention {
+  const today = date?.because.code === 'in date' && date.because.lastDay === dayOf(now, world.zone)
+  return date && today ? { kind: 'use today', finding: date } : { kind: 'keep', finding: date }
+}
+
+/**
+ * The floor to cook to: of those still open the one that asks most, so that a stricter house line is not lost behind
+ * the printed one; once all are proven, the first.
+ */
+export function floorOf(findings: readonly Finding[]): Finding | null {
+  const floors = findings.filter(
+    ({ check }) =>
+      ['hold', 'equivalent'].includes(check.limit.rule.kind) &&
+      check.limit.force !== 'quality' &&
+      check.evidence.to !== null,
+  )
+  return (
+    floors.find(({ check }) => check.limit.key === 'rework') ??
+    floors.findLast(({ standing }) => standing !== 'proven') ??
+    floors[0] ??
+    null
+  )
 }
 
 /** The order of the Line: what needs hands first. Lower is more urgent; within a kind, the earlier instant. */
@@ -86,10 +111,6 @@ export function urgency(asks: Attention, now: Instant): number {
   }
 }
 
-function isBinding({ check }: Finding): boolean {
-  return check.limit.force === 'law' || check.limit.force === 'house'
-}
-
 function toRescue(batch: BatchState, open: readonly Finding[], now: Instant): Attention | null {
   const cooled = open[0] && instantOf(open[0].check.evidence.from, batch)
   if (cooled === null || cooled === undefined) return null
@@ -98,9 +119,16 @@ function toRescue(batch: BatchState, open: readonly Finding[], now: Instant): At
   for (const finding of open) {
     const { rule } = finding.check.limit
     const { deadline } = finding
-    if (rule.kind !== 'reach' || deadline === null || deadline <= now || finding.start?.latest == null) continue
+    if (
+      rule.kind !== 'reach' ||
+      rule.direction !== 'falling' ||
+      deadline === null ||
+      deadline <= now ||
+      finding.start?.latest == null
+    )
+      continue
     const celsius = atPace(pace, deadline)
-    if (celsius > stageOf(finding.check.key, rule, finding.check.unit).to)
+    if (celsius > stageOf(finding.check.key, rule, finding.check).to)
       return { kind: 'rescue', finding, by: deadline, celsius }
   }
   return null
@@ -111,7 +139,9 @@ function duringCook(batch: BatchState, floor: Finding, now: Instant): Attention 
   if (to && instantOf(to, batch) !== null) return null
   if (instantOf(from, batch) === null) return { kind: 'mark', step: from.step, edge: 'combined' }
   if (floor.standing === 'proven' && to) return { kind: 'mark', step: to.step, edge: 'done' }
-  const last = mixtureTrace(batch).at(-1)
+  const last = mixtureTrace(batch)
+    .filter(({ at }) => at >= legStart(batch))
+    .at(-1)
   if (!last) return { kind: 'read', finding: floor, at: now }
   const wait = floor.because.code === 'holding' ? Math.min(floor.because.moreMs, ON_THE_HEAT) : ON_THE_HEAT
   return { kind: 'read', finding: floor, at: last.at + wait }

@@ -1,110 +1,11 @@
-import { canonical } from '../ledger/canonical'
+import { canonical } from '../json/canonical'
 import { GENESIS, isFault, seal, verifyChain } from '../ledger/chain'
-import type { AnyClaim, Bodies, Entry, Kind, SealedEntry } from '../ledger/entry'
-import { checksFor } from '../limits/checksFor'
-import type { LimitSet } from '../limits/limit'
-import { ruleSets } from '../limits/ruleSets'
-import type { Method } from '../method/method'
-import { applyToBatch, type BatchState } from '../state/batch'
+import type { Bodies, SealedEntry } from '../ledger/entry'
+import { Story, wellMade, world } from '../test/story'
 import { at } from '../test/traces'
-import { attention } from './attention'
-import { batchStanding, judgeBatch, nextChange, rulingDate } from './judgeBatch'
+import { nextChange } from './judge'
+import { batchStanding, judgeBatch, rulingDate } from './judgeBatch'
 import { phaseOf } from './phase'
-
-const world = { zone: 'UTC' }
-const { key, name, limits } = ruleSets['us-food-code-2022']!
-const set: LimitSet = { id: 'limits', version: 1, ruleSet: { key, name }, unit: 'C', limits }
-const method: Method = {
-  id: 'method',
-  version: 1,
-  name: 'Test custard',
-  family: 'poured-custard',
-  houseDays: 3,
-  vessel: { id: 'pan', name: 'pan', fillDepth: 0.05 },
-  steps: [
-    { key: 'warm', kind: 'heat dairy', measures: { part: 'dairy' } },
-    { key: 'temper', kind: 'temper', measures: { part: 'dairy' } },
-    { key: 'cook', kind: 'cook', measures: 'mixture' },
-    { key: 'cool', kind: 'cool', measures: 'mixture' },
-    { key: 'hold', kind: 'hold', measures: 'mixture' },
-  ],
-}
-
-/** A batch as it comes from its entries; minutes are after ten. */
-class Story {
-  readonly entries: Entry[] = []
-
-  constructor() {
-    const { id, version, family, steps, vessel } = method
-    const ref = { id, version, name: method.name, family, steps }
-    this.enter('batch-started', 0, {
-      code: '62-1',
-      method: ref,
-      limits: { id: 'limits', version: 1 },
-      checks: checksFor(method, set),
-      vessel,
-    })
-  }
-
-  enter<K extends Kind>(kind: K, minutes: number, body: Bodies[K], madeAfter = 0): string {
-    const id = `entry ${this.entries.length}`
-    const when = { at: at(minutes), madeAt: at(minutes + madeAfter) }
-    const claim = {
-      id,
-      kitchen: 'kitchen',
-      kind,
-      v: 1,
-      about: { type: 'batch', id: 'batch' },
-      ...when,
-      by: 'mina',
-      device: 'tablet',
-      body,
-    }
-    this.entries.push({ claim: claim as unknown as AnyClaim, seal: null })
-    return id
-  }
-
-  read(minutes: number, celsius: number, more: Partial<Bodies['reading-taken']> = {}, madeAfter = 0): string {
-    const body = {
-      typed: { value: celsius, unit: 'C' as const },
-      where: 'core' as const,
-      of: 'mixture' as const,
-      instrument: 'P2',
-      ...more,
-    }
-    return this.enter('reading-taken', minutes, body, madeAfter)
-  }
-
-  combined = (minutes: number) => this.enter('step-marked', minutes, { step: 'temper', edge: 'combined' })
-  offHeat = (minutes: number) => this.enter('step-marked', minutes, { step: 'cook', edge: 'done' })
-
-  get batch(): BatchState {
-    return this.entries.reduce<BatchState | null>((state, entry) => applyToBatch('batch', state, entry), null)!
-  }
-
-  findings(now: number) {
-    return judgeBatch(this.batch, world, at(now))
-  }
-
-  standing(check: string, now = 600) {
-    return this.findings(now).find((finding) => finding.check.key === check)!.standing
-  }
-
-  asks(now: number) {
-    return attention(this.batch, this.findings(now), world, at(now))
-  }
-}
-
-const wellMade = () => {
-  const story = new Story()
-  story.combined(5)
-  story.read(10, 80)
-  story.offHeat(12)
-  story.read(20, 57)
-  story.read(100, 20)
-  story.read(240, 4.5)
-  return story
-}
 
 describe('a batch', () => {
   it('is proven when its floor and both gates are, and has the date of its house days', () => {
@@ -135,6 +36,17 @@ describe('a batch', () => {
     story.read(7, 90, { instrument: null })
     const floor = story.findings(8)[0]!
     expect([floor.standing, floor.doubts]).toEqual(['open', ['no instrument']])
+  })
+
+  it('takes any hot reading for a pot that is still on the heat, also one that proves nothing', () => {
+    const story = new Story()
+    story.combined(5)
+    story.read(6, 66)
+    story.read(7, 24)
+    expect(story.standing('egg', 8)).toBe('missed')
+    story.read(8, 82, { instrument: null })
+    expect(story.finding('egg', 9)).toMatchObject({ standing: 'open', doubts: ['no instrument'] })
+    expect(story.finding('cool-first', 9)).toMatchObject({ standing: 'open', because: { code: 'on the heat' } })
   })
 
   it('lets a late entry deny and not prove', () => {

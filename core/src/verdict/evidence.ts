@@ -1,95 +1,97 @@
-import { MINUTE, type Instant } from '../calendar/instant'
+import { MINUTE } from '../calendar/instant'
 import type { Id, ReadingBody } from '../ledger/entry'
 import type { Check } from '../limits/checksFor'
-import type { Mark } from '../limits/rule'
-import { stageOf } from '../limits/ruleSets'
 import type { Of } from '../method/method'
-import { celsiusOf, SAME_DEGREE } from '../quantity/temperature'
+import { celsiusOf } from '../quantity/temperature'
 import type { BatchState } from '../state/batch'
 import type { Fact } from '../state/fact'
-import type { Reading } from '../trace/reading'
-import type { Doubt } from './finding'
+import type { Reading, Where } from '../trace/reading'
+import { Trace } from '../trace/trace'
+import { doubtBits, type Doubt } from './doubt'
 
-/** A reading that counts for a check, with the entry it is from and what makes it doubtful. */
+/** Readings of a device that stays in the pot, in time order. */
+export interface Stream {
+  instrument: Id
+  where: Where
+  of: Of
+  at: Float64Array
+  celsius: Float64Array
+}
+
+/** Entered longer than this after it was taken, a reading proves nothing until the lead accepts it, ms. House rule. */
+export const LATE_MS = 15 * MINUTE
+
+/**
+ * The one place that decides which readings of a batch count for which check, and for how much. Readings by hand, with
+ * whatever probe, are one trace: a cook who takes another probe goes on with it. Each device that stays in the pot has a
+ * trace of its own, with the readings by hand among its own; traces are judged apart and the worst counts.
+ */
+export function evidence(check: Check, batch: BatchState, streams: readonly Stream[] = []): Testimony[] {
+  const { of, where } = check.evidence
+  const placed = streams.filter((stream) => sameOf(stream.of, of) && where.includes(stream.where))
+  if (placed.length === 0) return [{ instrument: null, trace: byHand(check, batch) }]
+  return placed.map(({ instrument, at, celsius }) => {
+    const trace = byHand(check, batch)
+    trace.putAll(at, celsius)
+    return { instrument, trace }
+  })
+}
+
+/** A trace and the device that it is from; null: read by hand. */
+export interface Testimony {
+  instrument: Id | null
+  trace: Trace
+}
+
+function byHand({ evidence: { of, where } }: Check, batch: BatchState): Trace {
+  const trace = new Trace(Math.max(16, batch.readings.length))
+  for (const fact of batch.readings) {
+    if (fact.void || !sameOf(fact.value.of, of) || !where.includes(fact.value.where)) continue
+    trace.put(fact.at, celsiusOf(fact.value.typed), doubtBits(doubtsAbout(fact)))
+  }
+  return trace
+}
+
+/** A reading of the mixture's core, with the entry it is from and what makes it doubtful. */
 export interface Witness extends Reading {
   entry: Id
-  /** Any doubt takes its power to prove, never its power to deny. */
   doubts: Doubt[]
 }
 
-/** What counts for one check, and between which instants. */
-export interface Evidence {
-  /** In time order. For a cooling they begin before `from`: the last hot reading bounds the start of the clock. */
-  witnesses: Witness[]
-  /** null while what must come first has not happened. */
-  from: Instant | null
-  /** null while the step runs. */
-  to: Instant | null
-}
-
-/** Entered longer than this after it was taken, a reading proves nothing by itself, ms. House rule of the record. */
-export const LATE_MS = 15 * MINUTE
-
-/** The one place that decides which readings of a batch count for which check. */
-export function evidence(check: Check, batch: BatchState): Evidence {
-  const { of, where, from, to } = check.evidence
-  const all = batch.readings
-    .filter((fact) => !fact.void && sameOf(fact.value.of, of) && where.includes(fact.value.where))
-    .map(witness)
-    .sort((a, b) => a.at - b.at)
-  const begins = instantOf(from, batch)
-  const ends = to && instantOf(to, batch)
-  const keepsNeighbour = check.limit.rule.kind === 'reach'
-  const witnesses = all.filter(
-    ({ at }) => begins !== null && (keepsNeighbour || at >= begins) && (ends === null || at <= ends),
-  )
-  return { witnesses, from: begins, to: ends }
-}
-
-/** Readings of the mixture's core, in time order: the trace that the batch is judged by. */
+/** Readings of the mixture's core by hand, in time order: the trace that is drawn. */
 export function mixtureTrace(batch: BatchState): Witness[] {
   return batch.readings
     .filter(({ void: gone, value }) => !gone && value.of === 'mixture' && value.where === 'core')
-    .map(witness)
+    .map((fact) => {
+      const { entry, at, value } = fact
+      const instrument = value.instrument === null ? {} : { instrument: value.instrument }
+      return {
+        entry,
+        at,
+        celsius: celsiusOf(value.typed),
+        where: value.where,
+        doubts: doubtsAbout(fact),
+        ...instrument,
+      }
+    })
     .sort((a, b) => a.at - b.at)
 }
 
-/**
- * When an edge of a step happened: its last mark, with two corrections that a busy kitchen needs. A pot that was hot
- * and then read cold has left the heat, marked or not; and a mark set after it had cooled is taken back to the last
- * hot reading, so that a late tap never shortens a cooling.
- */
-export function instantOf(mark: Mark, batch: BatchState): Instant | null {
-  const marked = lastMark(mark, batch)
-  if (mark.edge !== 'done') return marked
-  const restarted = lastMark({ step: mark.step, edge: 'started' }, batch)
-  const explicit = marked !== null && restarted !== null && restarted > marked ? null : marked
-  const clock = batch.checks.find(({ limit }) => limit.rule.kind === 'reach')
-  if (!clock || clock.evidence.from.step !== mark.step || clock.limit.rule.kind !== 'reach') return explicit
-  const { from } = stageOf(clock.key, clock.limit.rule, clock.unit)
-  return lastHotBefore(mixtureTrace(batch), from, explicit) ?? explicit
+/** Which checks a reading can count for; none for a surface, for milk before it is the mixture. */
+export function countsFor({ of, where }: Pick<ReadingBody, 'of' | 'where'>, checks: readonly Check[]): Check[] {
+  return checks.filter(({ evidence: asked }) => sameOf(asked.of, of) && asked.where.includes(where))
 }
 
-/** The last reading over the level that a colder one follows, no later than the mark if there is one. */
-function lastHotBefore(trace: readonly Reading[], level: number, mark: Instant | null): Instant | null {
-  const upTo = trace.filter(({ at }) => mark === null || at <= mark)
-  const last = upTo.at(-1)
-  if (!last || last.celsius >= level - SAME_DEGREE) return null
-  return upTo.findLast(({ celsius }) => celsius >= level - SAME_DEGREE)?.at ?? null
+/** Entered so long after it was taken that it waits for the lead. */
+export function isLate({ at, madeAt }: Pick<Fact<unknown>, 'at' | 'madeAt'>): boolean {
+  return madeAt - at > LATE_MS
 }
 
-function lastMark({ step, edge }: Mark, { marks }: BatchState): Instant | null {
-  const same = marks.filter(({ void: gone, value }) => !gone && value.step === step && value.edge === edge)
-  return same.length ? Math.max(...same.map(({ at }) => at)) : null
-}
-
-function witness(fact: Fact<ReadingBody>): Witness {
-  const { entry, at, value } = fact
+function doubtsAbout(fact: Fact<ReadingBody>): Doubt[] {
   const doubts: Doubt[] = []
-  if (value.instrument === null) doubts.push('no instrument')
-  if (fact.madeAt - at > LATE_MS) doubts.push('late')
-  const instrument = value.instrument === null ? {} : { instrument: value.instrument }
-  return { entry, at, celsius: celsiusOf(value.typed), where: value.where, doubts, ...instrument }
+  if (fact.value.instrument === null) doubts.push('no instrument')
+  if (isLate(fact) && fact.accepted === null) doubts.push('late')
+  return doubts
 }
 
 function sameOf(a: Of, b: Of): boolean {

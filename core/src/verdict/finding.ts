@@ -1,20 +1,26 @@
 import type { Instant } from '../calendar/instant'
 import type { Day } from '../calendar/zone'
-import type { Id } from '../ledger/entry'
 import type { Check } from '../limits/checksFor'
 import type { HoldRow } from '../limits/compared'
-import type { Bracket } from '../trace/reading'
+import type { Bounded, Bracket } from '../trace/reading'
+import type { Doubt } from './doubt'
 import type { Standing } from './standing'
 
 /** How one check of one batch stands now, and why. */
 export interface Finding {
   check: Check
+  /** Which making it is about: 1, and one more for each rework. */
+  leg: number
   standing: Standing
   /** Past its deadline and nothing read since. */
   overdue: boolean
   because: Because
-  /** The entries whose readings decide it. */
-  deciding: Id[]
+  /** What reading would prove it, or would have; null where none can. */
+  need: Need | null
+  /** What each row of a floor still needs, as of the last reading. */
+  ladder: Rung[]
+  /** When the readings that decide it were taken. */
+  deciding: Instant[]
   start: Bracket | null
   end: Bracket | null
   deadline: Instant | null
@@ -22,9 +28,6 @@ export interface Finding {
   /** When time alone will change this finding; null when only an entry can. */
   nextAt: Instant | null
 }
-
-/** Why a reading lost its power to prove. It can still deny. */
-export type Doubt = 'no instrument' | 'late'
 
 /** The reason, as a code with its values: temperatures °C, times instants, `...Ms` durations. Wording makes the sentence. */
 export type Because =
@@ -36,6 +39,8 @@ export type Because =
   | { code: 'holding'; celsius: number; since: Instant; row: HoldRow; moreMs: number }
   | { code: 'closed too cold'; highest: number }
   | { code: 'closed unread'; highest: number }
+  // equivalent minutes
+  | { code: 'accrued'; minutes: Bounded; target: number; celsius: number; at: Instant; moreMs: number | null }
   // a cooling
   | { code: 'on the heat' }
   | { code: 'cooling'; celsius: number; at: Instant }
@@ -45,14 +50,41 @@ export type Because =
   | { code: 'somewhere between'; from: Instant | null; to: Instant }
   | { code: 'not read in time'; celsius: number; at: Instant }
   | { code: 'start not read' }
-  // staying under
-  | { code: 'not under yet' }
-  | { code: 'stayed under'; highest: number; at: Instant }
-  | { code: 'went over'; celsius: number; at: Instant }
+  // staying on one side of a level
+  | { code: 'not there to stay' }
+  | { code: 'stayed'; worst: number; at: Instant }
+  | { code: 'passed'; celsius: number; at: Instant }
+  | { code: 'passed within grace'; celsius: number; at: Instant; until: Instant | null }
+  | { code: 'passed perhaps too long'; celsius: number; at: Instant }
+  // time in a band
+  | { code: 'exposed'; time: Bounded; then: 'use or chill' | 'use now' | 'discard' }
   // a date
   | { code: 'in date'; lastDay: Day; day: number; days: number }
   | { code: 'out of date'; lastDay: Day; days: number }
+  | { code: 'in time to use'; until: Instant; hours: number }
+  | { code: 'past its hours'; until: Instant; hours: number }
   // no limit
   | { code: 'no number' }
   // a proof with readings that cannot prove
   | { code: 'doubtful'; doubts: Doubt[] }
+
+/** One row of a floor: since when it is held, and how much more it needs from the last reading on if the pot stays there. */
+export interface Rung {
+  row: HoldRow
+  /** null while the pot is under it. */
+  since: Instant | null
+  lastAt: Instant
+  moreMs: number
+}
+
+/** What a rung still needs at an instant, ms, if the pot stays as it was read; null while it is under the row. */
+export function stillNeeds({ since, lastAt, moreMs }: Rung, now: Instant): number | null {
+  return since === null ? null : Math.max(0, moreMs - Math.max(0, now - lastAt))
+}
+
+/** What reading proves a check, or would have proven it. Temperatures °C. */
+export type Need =
+  | { code: 'hold'; rows: { row: HoldRow; everyMs: number }[] }
+  | { code: 'under'; celsius: number; by: Instant; after: Instant }
+  | { code: 'start'; celsius: number }
+  | { code: 'under now'; celsius: number }

@@ -123,3 +123,44 @@ describe('judgeCooling, Food Code in °F', () => {
     )
   })
 })
+
+describe('several vessels and several probes', () => {
+  const of = (reading: ReturnType<typeof core>, more: object) => ({ ...reading, ...more })
+  const first = (readings: Parameters<typeof judgeCooling>[0], now: number) =>
+    judgeCooling(readings, stages, at(now))[0]!.standing
+
+  it('cool as the warmest portion does; portions share what was read before the split', () => {
+    const shared = [coreF(0, 150), coreF(5, 135)]
+    const a = of(coreF(100, 68), { portion: 'a' })
+    const b = of(coreF(110, 69), { portion: 'b' })
+    expect(first([...shared, a, b], 200)).toBe('proven')
+    expect(first([...shared, a, of(coreF(130, 75), { portion: 'b' })], 200)).toBe('missed')
+    expect(first([...shared, a, of(coreF(110, 75), { portion: 'b' })], 200)).toBe('unproven')
+  })
+
+  it('let a reading of nobody knows which pan deny, and not prove', () => {
+    const split = [coreF(0, 135), of(coreF(60, 90), { portion: 'a' }), of(coreF(60, 92), { portion: 'b' })]
+    expect(first([...split, coreF(100, 68)], 130)).toBe('unproven')
+    expect(first([...split, coreF(122, 80)], 130)).toBe('missed')
+  })
+
+  it('are held as long as the coldest portion was', () => {
+    const hot = [of(core(0, 72), { portion: 'a' }), of(core(0, 69), { portion: 'b' })]
+    expect(judgeHeat(hot, rows, null).standing).toBe('open')
+    expect(judgeHeat([...hot, of(core(1, 71), { portion: 'b' })], rows, null).standing).toBe('proven')
+  })
+
+  it('are judged apart, probe by probe, and the worse counts', () => {
+    const readings = [
+      of(coreF(0, 135), { instrument: 'a' }),
+      of(coreF(0, 135), { instrument: 'b' }),
+      of(coreF(100, 68), { instrument: 'a' }),
+      of(coreF(121, 75), { instrument: 'b' }),
+    ]
+    expect(first(readings, 130)).toBe('missed')
+    expect(
+      judgeHeat([of(core(0, 68.5), { instrument: 'a' }), of(core(0.3, 68.5), { instrument: 'b' })], rows, null)
+        .standing,
+    ).toBe('open')
+  })
+})

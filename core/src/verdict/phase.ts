@@ -1,7 +1,7 @@
 import type { Mark } from '../limits/rule'
 import type { Of } from '../method/method'
 import type { BatchState } from '../state/batch'
-import { instantOf } from './evidence'
+import { instantOf } from './offHeat'
 
 /** Where a batch is in its method: which step runs, what a reading is of, and which tap moves it on. */
 export interface Phase {

@@ -7,3 +7,10 @@ const ORDER: Record<Standing, number> = { proven: 0, open: 1, unproven: 2, misse
 export function worse(a: Standing, b: Standing): Standing {
   return ORDER[a] >= ORDER[b] ? a : b
 }
+
+/** The worst of several judgements, the first of equals. RangeError for none. */
+export function worst<T extends { standing: Standing }>(judged: readonly T[]): T {
+  const [first, ...others] = judged
+  if (!first) throw new RangeError('judged: nothing was judged')
+  return others.reduce((a, b) => (ORDER[b.standing] > ORDER[a.standing] ? b : a), first)
+}

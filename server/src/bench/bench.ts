@@ -11,8 +11,10 @@ import {
   apply,
   canonical,
   checksFor,
+  dayOf,
   GENESIS,
   kinds,
+  methodRef,
   seal,
   verifyChain,
   type AnyClaim,
@@ -171,14 +173,13 @@ function claimsOf({ kitchenId, people, starter }: Seeded) {
   return {
     by,
     start: (id: Id, code: string) => {
-      const { id: methodId, version, name, family, steps, vessel } = method
       const limits = { id: starter.limits.id, version: 1 }
       return claim('batch-started', id, {
         code,
-        method: { id: methodId, version, name, family, steps },
+        method: methodRef(method),
         limits,
-        checks: checksFor(method, starter.limits),
-        vessel,
+        checks: checksFor(method, starter.limits, dayOf(Date.now(), 'UTC')),
+        vessel: method.vessel,
       })
     },
     reading: (batch: Id) =>

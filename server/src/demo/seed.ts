@@ -7,12 +7,15 @@ import {
   dayOf,
   dayOfYear,
   GENESIS,
+  methodRef,
   nextCode,
   startOfDay,
   type AnyClaim,
   type Bodies,
+  type Day,
   type Id,
   type Instant,
+  type LimitSet,
   type Method,
   type Role,
 } from '@logged-thermal/core'
@@ -24,6 +27,7 @@ import { Person } from '../people/person.entity'
 import { hashPin } from '../people/pins.service'
 import { claimMaker } from './claims'
 import { ago, demoBatches, type DemoBatch } from './demoBatches'
+import { demoLimits } from './demoLimits'
 import { starter, type Starter } from './starter'
 
 interface SeedPerson {
@@ -57,7 +61,7 @@ export async function seedKitchen(
 ): Promise<Seeded> {
   const em = orm.em.fork()
   const scope = new KitchenScope(em)
-  const begin = starter()
+  const begin = starter(now)
   const kitchenId = uuid()
   await em.insert(Kitchen, { id: kitchenId, name, zone, unit: 'C', limitsId: begin.limits.id })
   const hired = people.map((person) => ({ ...person, id: uuid() }))
@@ -95,6 +99,9 @@ export async function seedDemo(orm: MikroORM, zone: string, now: Instant): Promi
   return seeded
 }
 
+/** Since when the demo's second version of its limits is in force. */
+const SECOND_VERSION = 3.5 * 24 * 60
+
 /** Everything that was entered about the demo's batches until `now`, in the order it was entered. */
 export function demoClaims(
   seeded: Pick<Seeded, 'kitchenId' | 'people' | 'starter'>,
@@ -102,8 +109,13 @@ export function demoClaims(
   now: Instant,
 ): AnyClaim[] {
   const codes: string[] = []
+  const lead = seeded.people.find(({ key }) => key === 'ilse')!.id
+  const since = ago(now, SECOND_VERSION)
+  const limits = demoLimits(seeded.starter.limits, since, zone)
+  const second = claimMaker(seeded.kitchenId)('limits-set', limits.id, since, lead, { set: limits })
   const batches = demoBatches().sort((a, b) => b.startedAgo - a.startedAgo)
-  return batches.flatMap((batch) => batchClaims(seeded, batch, zone, now, codes)).sort((a, b) => a.madeAt - b.madeAt)
+  const made = batches.flatMap((batch) => batchClaims(seeded, limits, batch, zone, now, codes))
+  return [second, ...made].sort((a, b) => a.madeAt - b.madeAt)
 }
 
 /** Somebody to begin with in a kitchen without a demo; the PIN is told once. */
@@ -113,7 +125,8 @@ export function firstLead(): SeedPerson[] {
 }
 
 function batchClaims(
-  { kitchenId, people, starter: { limits, methods, probe } }: Pick<Seeded, 'kitchenId' | 'people' | 'starter'>,
+  { kitchenId, people, starter: { methods, probe } }: Pick<Seeded, 'kitchenId' | 'people' | 'starter'>,
+  limits: LimitSet,
   batch: DemoBatch,
   zone: string,
   now: Instant,
@@ -137,7 +150,7 @@ function batchClaims(
     })
   const off = batch.offHeatAgo
   return [
-    claim('batch-started', id, startedAt, by, startBody(method, limits, code)),
+    claim('batch-started', id, startedAt, by, startBody(method, limits, code, dayOf(startedAt, zone))),
     ...batch.dairy.map((each) => reading(each, { part: 'dairy' })),
     claim('step-marked', id, when(batch.combinedAgo), by, { step: 'temper', edge: 'combined' }),
     ...batch.mixture.map((each) => reading(each, 'mixture')),
@@ -153,14 +166,13 @@ function startedOn({ startedAgo }: DemoBatch, now: Instant, zone: string): Insta
   return Math.max(at, startOfDay(addDays(dayOf(now, zone), -days), zone))
 }
 
-function startBody(method: Method, limits: Starter['limits'], code: string): Bodies['batch-started'] {
-  const { id, version, name, family, steps, vessel } = method
+function startBody(method: Method, limits: LimitSet, code: string, day: Day): Bodies['batch-started'] {
   return {
     code,
-    method: { id, version, name, family, steps },
+    method: methodRef(method),
     limits: { id: limits.id, version: limits.version },
-    checks: checksFor(method, limits),
-    vessel,
+    checks: checksFor(method, limits, day),
+    vessel: method.vessel,
   }
 }
 

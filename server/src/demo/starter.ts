@@ -1,5 +1,14 @@
 import { v7 as uuid } from 'uuid'
-import { ruleSets, type FamilyKey, type Id, type LimitSet, type Method, type Step } from '@logged-thermal/core'
+import {
+  limitSetOf,
+  ruleSets,
+  type FamilyKey,
+  type Id,
+  type Instant,
+  type LimitSet,
+  type Method,
+  type Step,
+} from '@logged-thermal/core'
 
 /** What every kitchen begins with: a rule set, a few methods, one probe. */
 export interface Starter {
@@ -9,15 +18,16 @@ export interface Starter {
   infrared: { id: Id; code: string }
 }
 
-export function starter(): Starter {
-  const { key, name, limits } = ruleSets['us-food-code-2022']!
+/** @param from since when its limits are in force */
+export function starter(from: Instant): Starter {
   return {
-    limits: { id: uuid(), version: 1, ruleSet: { key, name }, unit: 'C', limits },
+    limits: limitSetOf(ruleSets['us-food-code-2022']!, { id: uuid(), from, unit: 'C' }),
     methods: METHODS.map(([called, family, houseDays, vessel, fillDepth]) => ({
       id: uuid(),
       version: 1,
       name: called,
       family,
+      schedule: null,
       houseDays,
       steps: STEPS,
       vessel: { id: uuid(), name: vessel, fillDepth },

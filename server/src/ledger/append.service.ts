@@ -74,6 +74,7 @@ export class Append {
           role: roles.get(claim.by) ?? null,
           signed: claim.by === post.signedBy,
           now,
+          zone,
           clockAheadMs,
         }
         const refusal = admit(claim, author, projections.read)

@@ -63,4 +63,8 @@ const STATUS: Record<Refusal['code'], number> = {
   'cannot measure that': 422,
   'not a reading': 422,
   'older version': 409,
+  looser: 422,
+  backdated: 422,
+  'changed since': 409,
+  'decision shut': 422,
 }

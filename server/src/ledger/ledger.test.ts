@@ -1,6 +1,6 @@
 import { Client } from 'pg'
 import { v7 as uuid } from 'uuid'
-import { isFault, type SealedEntry } from '@logged-thermal/core'
+import { CORE_VERSION, isFault, standingsOf, type Finding, type SealedEntry } from '@logged-thermal/core'
 import { APP_URL, openKitchen, type TestKitchen } from '../test/kitchen'
 import { Entries } from './entries.service'
 import { TABLES } from './statements'
@@ -117,7 +117,24 @@ describe('posting entries', () => {
   it("asks for the lead's PIN where only the lead may", async () => {
     const batch = await startedBatch('a-8')
     const lead = kitchen.person('ilse')
-    const disposed = kitchen.claim('disposed', batch, { decision: 'discard', reason: 'dropped' }, { by: lead.id })
+    const { findings } = (await kitchen.get(`/api/batches/${batch}`)).body as { findings: Finding[] }
+    const seen = { findings: standingsOf(findings), core: CORE_VERSION }
+    const disposed = kitchen.claim(
+      'disposed',
+      batch,
+      { decision: 'discard', reason: 'dropped', ...seen },
+      { by: lead.id },
+    )
+    const release = kitchen.claim(
+      'disposed',
+      batch,
+      { decision: 'release', reason: 'dropped', ...seen },
+      { by: lead.id },
+    )
+    expect(results(await kitchen.post([release], { signer: lead.id, pin: lead.pin }))[0]).toMatchObject({
+      code: 'decision shut',
+      sentence: expect.stringContaining('still open') as string,
+    })
     expect(results(await kitchen.post([{ ...disposed, by: kitchen.person('mina').id }]))[0]).toMatchObject({
       code: 'may not',
     })

@@ -1,7 +1,7 @@
 import { Controller, Get } from '@nestjs/common'
 import { ApiTags } from '@nestjs/swagger'
 import type { SqlEntityManager } from '@mikro-orm/postgresql'
-import type { BatchState, Id, InstrumentState, KitchenState, LimitSet, Method } from '@logged-thermal/core'
+import type { BatchState, Id, InstrumentState, KitchenState, LimitsState, Method } from '@logged-thermal/core'
 import { KitchenScope } from '../database/kitchenScope'
 import { Kitchen } from '../people/kitchen.entity'
 import { Person } from '../people/person.entity'
@@ -23,7 +23,7 @@ export class LineController {
       const [head] = await em.execute<{ seq: string }[]>('select seq from chain_head where kitchen_id = ?', [kitchenId])
       const states = <T>(table: string, where = '') => statesOf<T>(em, kitchenId, table, where)
       const [codes] = await states<KitchenState>('kitchen_state')
-      const limits = await states<LimitSet>('limit_set')
+      const limits = await states<LimitsState>('limit_set')
       return {
         now: Date.now(),
         seq: Number(head?.seq ?? 0),

@@ -3,7 +3,16 @@ import type { NestExpressApplication } from '@nestjs/platform-express'
 import { MikroORM } from '@mikro-orm/postgresql'
 import request from 'supertest'
 import { v7 as uuid } from 'uuid'
-import { checksFor, kinds, type AnyClaim, type Bodies, type Id, type Kind } from '@logged-thermal/core'
+import {
+  checksFor,
+  dayOf,
+  kinds,
+  methodRef,
+  type AnyClaim,
+  type Bodies,
+  type Id,
+  type Kind,
+} from '@logged-thermal/core'
 import { configFrom } from '../config'
 import { createApp } from '../createApp'
 import { grantTo } from '../database/grants'
@@ -85,10 +94,15 @@ export async function openKitchen(): Promise<TestKitchen> {
     person,
     claim,
     start: (code, id = uuid()) => {
-      const { id: methodId, version, name, family, steps, vessel } = method
-      const ref = { id: methodId, version, name, family, steps }
-      const checks = checksFor(method, limits)
-      return claim('batch-started', id, { code, method: ref, limits: { id: limits.id, version: 1 }, checks, vessel })
+      const ref = methodRef(method)
+      const checks = checksFor(method, limits, dayOf(Date.now(), 'UTC'))
+      return claim('batch-started', id, {
+        code,
+        method: ref,
+        limits: { id: limits.id, version: 1 },
+        checks,
+        vessel: method.vessel,
+      })
     },
     reading: (batch, celsius, more) =>
       claim(

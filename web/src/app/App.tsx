@@ -23,6 +23,10 @@ export function App() {
   return data.shift ? <Kitchen /> : <Door />
 }
 
+const LimitsView = lazy(() =>
+  import('../limits/LimitsView').then(({ LimitsView: component }) => ({ default: component })),
+)
+
 function Kitchen() {
   const { data, error } = useLineQuery()
   useSender()
@@ -35,6 +39,7 @@ function Kitchen() {
           <Route path="/" element={<LineView />} />
           <Route path="/start" element={<StartBatch />} />
           <Route path="/bench/:id?" element={<Bench />} />
+          <Route path="/limits" element={<LimitsView />} />
           <Route path="/door" element={<Door />} />
           <Route path="*" element={<Navigate to="/" replace />} />
         </Routes>

@@ -2,6 +2,7 @@ import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react'
 import type { AnyClaim, Id, SealedEntry } from '@logged-thermal/core'
 import { foldLine, type LineData, type PersonOnList } from './lineData'
 import { connection } from './connection'
+import { outbox } from './outbox'
 
 /** RFC 9457 problem details as the server sends them. */
 export interface ProblemDetails {
@@ -69,6 +70,8 @@ export function takeEntry(entry: SealedEntry) {
       dispatch(api.util.invalidateTags(['line']))
       return
     }
+    // Together with the fold: an entry of ours is never shown twice, as sent and as recorded.
+    dispatch(outbox.actions.recorded({ id: entry.claim.id, seq: entry.seal.seq }))
     dispatch(api.util.updateQueryData('line', undefined, () => foldLine(line, entry)))
     dispatch(connection.actions.heard())
   }

@@ -2,11 +2,12 @@ import { useMemo } from 'react'
 import {
   attention,
   batchStanding,
-  judgeBatch,
+  judgeOf,
   urgency,
   type Attention,
   type BatchState,
   type Finding,
+  type Judge,
   type InstrumentState,
   type Standing,
   type Unit,
@@ -35,6 +36,15 @@ export function useLine(): LineData | null {
   }, [line, outbox])
 }
 
+/** One judge for as long as a batch stays as it is: asking it again each second costs nothing of its readings. */
+const judges = new WeakMap<BatchState, Judge>()
+
+function judgeFor(batch: BatchState, zone: string): Judge {
+  const known = judges.get(batch) ?? judgeOf(batch, [], { zone })
+  judges.set(batch, known)
+  return known
+}
+
 /** Every batch that is not thrown away, the most urgent first. */
 export function useJudged(line: LineData | null, now: number): JudgedBatch[] {
   return useMemo(() => {
@@ -42,7 +52,7 @@ export function useJudged(line: LineData | null, now: number): JudgedBatch[] {
     const world = { zone: line.kitchen.zone }
     return line.batches
       .map((batch): JudgedBatch => {
-        const findings = judgeBatch(batch, world, now)
+        const findings = judgeFor(batch, line.kitchen.zone).findings(now)
         return { batch, findings, standing: batchStanding(findings), asks: attention(batch, findings, world, now) }
       })
       .filter(({ asks }) => asks.kind !== 'closed')

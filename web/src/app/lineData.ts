@@ -6,7 +6,7 @@ import {
   type Id,
   type InstrumentState,
   type Instant,
-  type LimitSet,
+  type LimitsState,
   type Method,
   type Role,
   type Unit,
@@ -26,7 +26,7 @@ export interface LineData {
   kitchen: { id: Id; name: string; zone: string; unit: Unit }
   people: PersonOnList[]
   codes: string[]
-  limits: LimitSet | null
+  limits: LimitsState | null
   methods: Method[]
   instruments: InstrumentState[]
   batches: BatchState[]

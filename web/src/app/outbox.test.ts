@@ -3,9 +3,9 @@ import { connection } from './connection'
 import { outbox } from './outbox'
 import { isUnsent } from './sender'
 
-const claim = (id: string) => ({ id, kind: 'noted', body: { text: id } }) as unknown as AnyClaim
+const claim = (id: string) => ({ id, kind: 'noted', body: { text: id, cue: null } }) as unknown as AnyClaim
 const sealed = (seq: number) => ({ seq }) as Seal
-const { entered, answered, caughtUp, settled } = outbox.actions
+const { entered, answered, caughtUp, recorded, settled } = outbox.actions
 const after = (...actions: Parameters<typeof outbox.reducer>[1][]) => actions.reduce(outbox.reducer, undefined)!
 const ids = (state: ReturnType<typeof after>) => state.map((waiting) => waiting.claim.id)
 
@@ -19,6 +19,12 @@ describe('the outbox', () => {
     expect(state.map(isUnsent)).toEqual([false, true])
     expect(ids(outbox.reducer(state, caughtUp(7)))).toEqual(['a', 'b'])
     expect(ids(outbox.reducer(state, caughtUp(8)))).toEqual(['b'])
+  })
+
+  it('knows an entry as recorded when the stream tells it before the answer does', () => {
+    const state = after(entered(claim('a')), recorded({ id: 'a', seq: 8 }))
+    expect(state.map(isUnsent)).toEqual([false])
+    expect(outbox.reducer(state, caughtUp(8))).toEqual([])
   })
 
   it('keeps a refused entry with its reason until somebody settles it', () => {

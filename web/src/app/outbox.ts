@@ -26,6 +26,11 @@ export const outbox = createSlice({
         else waiting.seq = result.seal.seq
       }
     },
+    /** Heard on the stream, perhaps before the answer to our own post came. */
+    recorded: (state, { payload: { id, seq } }: PayloadAction<{ id: Id; seq: number }>) => {
+      const waiting = state.find(({ claim }) => claim.id === id)
+      if (waiting) waiting.seq = seq
+    },
     /** The line has every entry up to this number. */
     caughtUp: (state, { payload: seq }: PayloadAction<number>) =>
       state.filter((waiting) => waiting.seq === null || waiting.seq > seq),

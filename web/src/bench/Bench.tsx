@@ -3,11 +3,16 @@ import { useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
 import {
   celsiusOf,
+  floorOf,
   measures,
+  mixtureTrace,
   phaseOf,
+  unitDoubt,
   type BatchState,
   type Claim,
+  type Decision,
   type Id,
+  type Typed,
   type Unit,
   type Where,
 } from '@logged-thermal/core'
@@ -16,20 +21,23 @@ import { useEnter } from '../app/enter'
 import { Header } from '../app/Header'
 import { useHand, useJudged, useLine, type JudgedBatch } from '../app/kitchen'
 import { useNow } from '../app/now'
+import { DecideSheet } from '../decide/DecideSheet'
 import { Badge } from '../parts/Badge'
 import { Key } from '../parts/Key'
 import { BoardControls } from './BoardControls'
 import { boardMarks } from './boardMarks'
 import { DegreeBoard } from './DegreeBoard'
 import { shownIn } from './degreeEntry'
+import { CueSheet } from './CueSheet'
 import { GateBanner } from './GateBanner'
+import { HoldLadder } from './HoldLadder'
 import { JustLogged } from './JustLogged'
-import { LeadDecides } from './LeadDecides'
 import { ReadingsSheet } from './ReadingsSheet'
 import { Refused } from './Refused'
 import { Slab } from './Slab'
 import { StepRail } from './StepRail'
 import { TraceChart } from './TraceChart'
+import { UnitQuestion } from './UnitQuestion'
 import { WhyList } from './WhyList'
 import './bench.css'
 
@@ -80,15 +88,25 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: BatchState[];
   const [unitOnce, setUnitOnce] = useState<Unit | null>(null)
   const unit = unitOnce ?? reader.unit
   const [logged, setLogged] = useState<Claim<'reading-taken'> | null>(null)
-  const [sheet, setSheet] = useState<'readings' | 'hold' | 'discard' | null>(null)
+  const [sheet, setSheet] = useState<'readings' | 'cue' | { decide: Decision | null } | null>(null)
   const [wrong, setWrong] = useState<string | null>(null)
+  const [explained, setExplained] = useState<string | null>(null)
+  // Typed, and plausible only in the other unit: waits for an answer, is not logged.
+  const [asked, setAsked] = useState<{ typed: Typed; other: Unit } | null>(null)
 
   const onValue = (value: number) => {
     const typed = { value, unit }
+    const last = mixtureTrace(batch).at(-1)
+    const other = unitDoubt(typed, last ? { celsius: last.celsius, agoMs: now - last.at } : null)
+    if (other) setAsked({ typed, other })
+    else log(typed)
+  }
+  const log = (typed: Typed) => {
+    setAsked(null)
     try {
       celsiusOf(typed)
     } catch {
-      setWrong(fieldSentence('value', { code: 'not a temperature', typed: `${value} °${unit}` }))
+      setWrong(fieldSentence('value', { code: 'not a temperature', typed: `${typed.value} °${typed.unit}` }))
       return
     }
     const where: Where = instrument ? measures[instrument.kind] : 'core'
@@ -119,6 +137,7 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: BatchState[];
   const lastRead = batch.readings.filter(({ void: gone }) => !gone).at(-1)
   const centre = lastRead ? shownIn(celsiusOf(lastRead.value.typed), unit) : shownIn(60, unit)
   const cooking = phase.next !== null
+  const floor = floorOf(findings)
   return (
     <main className="view">
       <Header seconds={cooking}>
@@ -135,7 +154,13 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: BatchState[];
         <div className="bench-work">
           <div className="pane">
             <StepRail batch={batch} findings={findings} phase={phase} reader={reader} />
-            <TraceChart batch={batch} findings={findings} now={now} reader={reader} />
+            <TraceChart
+              batch={batch}
+              findings={findings}
+              now={now}
+              reader={reader}
+              explained={findings.find(({ check }) => check.key === explained) ?? null}
+            />
           </div>
           <DegreeBoard
             unit={unit}
@@ -151,7 +176,18 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: BatchState[];
           />
         </div>
         <aside className="bench-side">
-          <Slab one={one} phase={phase} now={now} reader={reader} open={open} onLead={setSheet} />
+          {asked ? (
+            <UnitQuestion {...asked} onAnswer={log} onAgain={() => setAsked(null)} />
+          ) : (
+            <Slab
+              one={one}
+              phase={phase}
+              now={now}
+              reader={reader}
+              open={open}
+              onLead={(decision) => setSheet({ decide: decision })}
+            />
+          )}
           {wrong && (
             <div className="refused" role="alert">
               <strong>Not logged.</strong>
@@ -163,6 +199,7 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: BatchState[];
             <JustLogged
               key={logged.id}
               claim={logged}
+              batch={batch}
               others={others}
               reader={reader}
               onUndo={() => undo(logged.id)}
@@ -170,13 +207,17 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: BatchState[];
               onGone={() => setLogged(null)}
             />
           )}
-          <WhyList findings={findings} notes={batch.notes} reader={reader} />
+          {cooking && floor && <HoldLadder floor={floor} now={now} reader={reader} />}
+          <WhyList batch={batch} findings={findings} reader={reader} explained={explained} onExplain={setExplained} />
           <div className="bench-keys">
             <Key look="outlined" onClick={() => setSheet('readings')}>
               Readings
             </Key>
-            <Key look="outlined" disabled={!open} onClick={() => setSheet('discard')}>
-              Bin it
+            <Key look="outlined" disabled={!open} onClick={() => setSheet('cue')}>
+              Cue
+            </Key>
+            <Key look="outlined" disabled={!open} onClick={() => setSheet({ decide: null })}>
+              Decide
             </Key>
           </div>
         </aside>
@@ -189,8 +230,17 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: BatchState[];
         reader={reader}
         mayWrite={open}
       />
-      {(sheet === 'hold' || sheet === 'discard') && (
-        <LeadDecides decision={sheet} batch={batch} onClose={() => setSheet(null)} />
+      <CueSheet
+        batch={batch}
+        open={sheet === 'cue'}
+        onClose={() => setSheet(null)}
+        onCue={({ key, text }) => {
+          enter('noted', batch.id, { text, cue: key })
+          setSheet(null)
+        }}
+      />
+      {typeof sheet === 'object' && sheet && (
+        <DecideSheet batch={batch} findings={findings} first={sheet.decide} onClose={() => setSheet(null)} />
       )}
     </main>
   )

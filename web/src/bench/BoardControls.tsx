@@ -6,7 +6,8 @@ import { tablet } from '../app/tablet'
 import { Key } from '../parts/Key'
 import { Sheet } from '../parts/Sheet'
 
-const AGO = [0, 1, 2, 4, 8, 12]
+/** Minutes; past a quarter of an hour it is entered late, and waits for the lead. */
+const AGO = [0, 1, 2, 4, 8, 12, 20, 45]
 
 interface Props {
   minutesAgo: number

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react'
-import type { BatchState, Claim, Id } from '@logged-thermal/core'
+import { countsFor, isLate, type BatchState, type Claim, type Id } from '@logged-thermal/core'
 import { clockWithSeconds, type Reader } from '@logged-thermal/wording'
 import { useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
@@ -10,6 +10,7 @@ const UNDO_MS = 10_000
 
 interface Props {
   claim: Claim<'reading-taken'>
+  batch: BatchState
   others: BatchState[]
   reader: Reader
   onUndo: () => void
@@ -18,7 +19,7 @@ interface Props {
 }
 
 /** What was just logged, with Undo for ten seconds and the way to another pot. */
-export function JustLogged({ claim, others, reader, onUndo, onMove, onGone }: Props) {
+export function JustLogged({ claim, batch, others, reader, onUndo, onMove, onGone }: Props) {
   const now = useNow(250)
   const [moving, setMoving] = useState(false)
   const line = useLine()
@@ -31,6 +32,7 @@ export function JustLogged({ claim, others, reader, onUndo, onMove, onGone }: Pr
   const { typed, instrument } = claim.body
   const by = line?.people.find(({ id }) => id === claim.by)?.name
   const probe = line?.instruments.find(({ id }) => id === instrument)?.code
+  const idle = closesNothing(claim, batch)
   return (
     <div className="logged" role="status">
       <p>
@@ -38,6 +40,7 @@ export function JustLogged({ claim, others, reader, onUndo, onMove, onGone }: Pr
           {typed.value.toFixed(1)}°{typed.unit} logged
         </strong>
         {clockWithSeconds(claim.at, reader)}, {by}, {probe ?? 'no instrument'}
+        {idle && <em>{idle}</em>}
       </p>
       {others.length > 0 && <Key onClick={() => setMoving(true)}>Wrong pot</Key>}
       <Key onClick={onUndo}>
@@ -56,4 +59,15 @@ export function JustLogged({ claim, others, reader, onUndo, onMove, onGone }: Pr
       </Sheet>
     </div>
   )
+}
+
+/** Why a reading closes no check, said when somebody takes one; null when it can. */
+function closesNothing(claim: Claim<'reading-taken'>, { checks }: BatchState): string | null {
+  const { where, of, instrument } = claim.body
+  if (countsFor({ where, of }, checks).length > 0) {
+    if (instrument === null) return 'Without a probe it proves nothing.'
+    return isLate(claim) ? 'Entered late: it proves nothing until the lead lets it count.' : null
+  }
+  if (where !== 'core') return `It read the ${where}: no check of the core is closed by that. Use a probe.`
+  return 'Of the milk, not of the mixture: it closes no check.'
 }

@@ -1,5 +1,12 @@
 import { useState } from 'react'
-import type { BatchState, CorrectionReason, Fact, Id, ReadingBody } from '@logged-thermal/core'
+import {
+  isLate,
+  type BatchState,
+  type CorrectionReason,
+  type Fact,
+  type Id,
+  type ReadingBody,
+} from '@logged-thermal/core'
 import { clockWithSeconds, type Reader } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { useLine } from '../app/kitchen'
@@ -122,6 +129,8 @@ function Row({ fact, reader, onCorrect }: { fact: Fact<ReadingBody>; reader: Rea
         {late && `, recorded ${clockWithSeconds(recordedAt, reader)}`} · {name(fact.by)} · {probe},{' '}
         {value.of === 'mixture' ? value.where : `of the ${value.of.part}`}
         {recordedAt === null && ' · kept here, not sent yet'}
+        {isLate(fact) && ' · entered late'}
+        {fact.accepted && ` · let count by ${name(fact.accepted.by)}: ${fact.accepted.reason}`}
         {amends.map(({ reason, by }) => ` · ${reason}, ${name(by)}`)}
       </span>
       {onCorrect && (

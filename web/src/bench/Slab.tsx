@@ -1,5 +1,12 @@
-import { rulingDate, type Finding, type Phase } from '@logged-thermal/core'
-import { checkTitle, dayName, findingSentence, limitTitle, type Reader } from '@logged-thermal/wording'
+import {
+  batchStanding,
+  rulingDate,
+  type BatchState,
+  type Decision,
+  type Finding,
+  type Phase,
+} from '@logged-thermal/core'
+import { checkTitle, dayName, findingSentence, limitTitle, standingWord, type Reader } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import type { JudgedBatch } from '../app/kitchen'
 import { asksWords } from '../line/asksWords'
@@ -11,7 +18,7 @@ interface Props {
   now: number
   reader: Reader
   open: boolean
-  onLead: (decision: 'hold' | 'discard') => void
+  onLead: (decision: Decision | null) => void
 }
 
 /** The one thing this batch asks for: what to do, the number, what happens otherwise, one key. */
@@ -71,6 +78,9 @@ export function Slab({ one, phase, now, reader, open, onLead }: Props) {
             <Key look="primary" disabled={!open} onClick={() => onLead('hold')}>
               Put on hold
             </Key>
+            <Key look="outlined" disabled={!open} onClick={() => onLead(null)}>
+              Decide
+            </Key>
           </div>
         </section>
       )
@@ -91,11 +101,16 @@ export function Slab({ one, phase, now, reader, open, onLead }: Props) {
         <section className="slab unproven" aria-label="On hold">
           <p className="do">On hold. Do not use</p>
           <p className="why">{batch.disposition?.value.reason}</p>
+          <div className="keys">
+            <Key look="primary" disabled={!open} onClick={() => onLead(null)}>
+              Decide
+            </Key>
+          </div>
         </section>
       )
     case 'use today':
     case 'keep':
-      return <ProvenSlab findings={findings} reader={reader} />
+      return <ProvenSlab batch={batch} findings={findings} reader={reader} />
     case 'closed':
       return null
   }
@@ -154,14 +169,17 @@ function ReadSlab({
   )
 }
 
-function ProvenSlab({ findings, reader }: { findings: Finding[]; reader: Reader }) {
+function ProvenSlab({ batch, findings, reader }: { batch: BatchState; findings: Finding[]; reader: Reader }) {
   const date = rulingDate(findings)
   if (!date || !('lastDay' in date.because)) return null
   const law = findings.find(({ check }) => check.limit.rule.kind === 'days' && check.limit.force === 'law')
   const { because } = date
+  const standing = batchStanding(findings)
+  const released = batch.disposition?.value.decision === 'release'
   return (
-    <section className="slab proven" aria-label="Proven">
-      <p className="do">Every gate is proven</p>
+    <section className={`slab ${standing === 'proven' ? 'proven' : 'unproven'}`} aria-label={standingWord[standing]}>
+      <p className="do">{standing === 'proven' ? 'Every gate is proven' : 'Released, not proven'}</p>
+      {released && <p className="why">Released: {batch.disposition?.value.reason}</p>}
       <p className="why">Keep it cold. Bin at the end of</p>
       <p className="big">{dayName(because.lastDay)}</p>
       <p className="why">

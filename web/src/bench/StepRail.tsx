@@ -1,4 +1,4 @@
-import type { BatchState, Finding, Phase, StepKind } from '@logged-thermal/core'
+import { isGate, type BatchState, type Finding, type Phase, type StepKind } from '@logged-thermal/core'
 import { checkTitle, gateName, type Reader } from '@logged-thermal/wording'
 import { Glyph } from '../parts/Glyph'
 
@@ -25,7 +25,7 @@ export function StepRail({
   const steps = batch.method.steps.flatMap(
     (step): { key: string; name: string; finding: Finding | null; now: boolean }[] => {
       const own = findings.filter(({ check }) => check.step === step.key)
-      const gates = own.filter(({ check }) => check.limit.rule.kind === 'hold' || check.limit.rule.kind === 'reach')
+      const gates = own.filter((finding) => isGate(finding) && finding.check.limit.force !== 'quality')
       if (step.kind !== 'cool')
         return [{ key: step.key, name: NAMES[step.kind], finding: gates[0] ?? null, now: step.key === phase.step }]
       const open = gates.find(({ standing }) => standing === 'open')

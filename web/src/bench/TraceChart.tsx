@@ -12,7 +12,9 @@ import {
 import { useMemo } from 'react'
 import { Line } from 'react-chartjs-2'
 import {
+  aimOf,
   comparedAs,
+  floorOf,
   instantOf,
   mixtureTrace,
   stageOf,
@@ -31,12 +33,14 @@ interface Props {
   findings: Finding[]
   now: number
   reader: Reader
+  /** The finding that is being explained: its readings are ringed, its brackets drawn. */
+  explained: Finding | null
 }
 
 /** The trace on glass: filled by temperature as far as it was read, with the floor or the gates it has to pass. */
-export function TraceChart({ batch, findings, now, reader }: Props) {
+export function TraceChart({ batch, findings, now, reader, explained }: Props) {
   const trace = useMemo(() => mixtureTrace(batch), [batch])
-  const floor = findings.find(({ check }) => check.limit.rule.kind === 'hold')
+  const floor = floorOf(findings)
   const cookedAt = floor?.check.evidence.to ? instantOf(floor.check.evidence.to, batch) : null
   const first = trace[0]?.at ?? now
   const scale = useMemo(
@@ -70,7 +74,8 @@ export function TraceChart({ batch, findings, now, reader }: Props) {
   }
   const drawn: Plugin<'line'> = {
     id: 'gates',
-    afterDatasetsDraw: (chart) => drawOver(chart, { trace, findings, now, reader, scale, cookedAt }),
+    afterDatasetsDraw: (chart) =>
+      drawOver(chart, { trace, findings, now, reader, scale, explained, cues: cuesOn(batch) }),
   }
   const last = trace.at(-1)
   const said = last
@@ -81,7 +86,7 @@ export function TraceChart({ batch, findings, now, reader }: Props) {
       {/* The plugin closes over what it draws, so a new key replaces it with the data. */}
       <Line
         aria-label={`Trace of ${batch.method.name}. ${said}.`}
-        key={`${trace.length} ${Math.floor(now / 1000)} ${reader.unit}`}
+        key={`${trace.length} ${Math.floor(now / 1000)} ${reader.unit} ${explained?.check.key ?? ''}`}
         data={data}
         options={options}
         plugins={[drawn]}
@@ -112,13 +117,14 @@ interface Drawing {
   now: number
   reader: Reader
   scale: TraceScale
-  cookedAt: number | null
+  explained: Finding | null
+  cues: Cue[]
 }
 
 const GLASS = '#F8FBF7'
 const DARK = '#221B29'
 
-function drawOver(chart: Chart, { trace, findings, now, reader, scale }: Drawing): void {
+function drawOver(chart: Chart, { trace, findings, now, reader, scale, explained, cues }: Drawing): void {
   const { ctx, chartArea, scales } = chart
   if (!scales.x || !scales.y) return
   const { left, right, top, bottom } = chartArea
@@ -143,9 +149,10 @@ function drawOver(chart: Chart, { trace, findings, now, reader, scale }: Drawing
   if (last && now > last.at) hatch(ctx, x(last.at), y(last.celsius), x(now), bottom, colourOf(last.celsius))
   for (const { at, celsius } of trace) line(ctx, x(at), y(celsius), x(at), bottom, DARK, 2.4)
 
+  const floor = floorOf(findings)
   for (const finding of findings) {
     const { rule } = finding.check.limit
-    if (rule.kind === 'hold' && scale.cooking) sill(ctx, finding, y, left, right, reader)
+    if (finding === floor && scale.cooking) sill(ctx, finding, y, left, right, reader)
     if (rule.kind === 'stay' && finding.check.limit.force === 'quality' && scale.cooking) {
       teeth(
         ctx,
@@ -157,7 +164,7 @@ function drawOver(chart: Chart, { trace, findings, now, reader, scale }: Drawing
     }
     if (rule.kind === 'reach' && !scale.cooking && finding.deadline !== null) {
       const at = finding.standing === 'proven' ? (finding.end?.latest ?? finding.deadline) : finding.deadline
-      wedge(ctx, x(at), top - 24, y(stageOf('', rule, finding.check.unit).to), finding.standing)
+      wedge(ctx, x(at), top - 24, y(stageOf('', rule, finding.check).to), finding.standing)
     }
     if (
       finding.standing === 'unproven' &&
@@ -169,8 +176,54 @@ function drawOver(chart: Chart, { trace, findings, now, reader, scale }: Drawing
     }
   }
   line(ctx, x(now), top - 24, x(now), bottom, GLASS, 2.5)
-  values(ctx, trace, x, y, reader, scale.cooking ? 'reach' : 'under')
+  values(ctx, trace, x, y, reader, scale.cooking ? 'reach' : 'under', explained?.deciding ?? [])
+  for (const cue of cues) cueMark(ctx, cue, x(cue.at), bottom)
+  if (explained) explain(ctx, explained, trace, x, y, top, bottom)
   ctx.restore()
+}
+
+interface Cue {
+  at: number
+  text: string
+}
+
+function cuesOn(batch: BatchState): Cue[] {
+  return batch.notes.flatMap(({ at, value, void: gone }) => (value.cue && !gone ? [{ at, text: value.text }] : []))
+}
+
+/** What somebody saw, at the foot of the trace: a tick and the words, no colour. */
+function cueMark(ctx: CanvasRenderingContext2D, { text }: Cue, x: number, bottom: number): void {
+  line(ctx, x, bottom - 16, x, bottom, GLASS, 3)
+  font(ctx, 15, 600)
+  label(ctx, text, x + 6, bottom - 6, 'left', GLASS)
+}
+
+/** The readings that decide a finding ringed, and where a crossing lies, as far as it is known. */
+function explain(
+  ctx: CanvasRenderingContext2D,
+  { deciding, start, end }: Finding,
+  trace: Trace,
+  x: (at: number) => number,
+  y: (celsius: number) => number,
+  top: number,
+  bottom: number,
+): void {
+  ctx.strokeStyle = GLASS
+  ctx.lineWidth = 3
+  for (const { at, celsius } of trace.filter((reading) => deciding.includes(reading.at))) {
+    ctx.beginPath()
+    ctx.arc(x(at), y(celsius), 9, 0, 2 * Math.PI)
+    ctx.stroke()
+  }
+  for (const bracket of [start, end]) {
+    if (!bracket || bracket.earliest === null || bracket.latest === null || bracket.earliest === bracket.latest)
+      continue
+    const [from, to] = [x(bracket.earliest), x(bracket.latest)]
+    const at = bracket === start ? top + 10 : bottom - 10
+    line(ctx, from, at, to, at, GLASS, 3)
+    line(ctx, from, at - 8, from, at + 8, GLASS, 3)
+    line(ctx, to, at - 8, to, at + 8, GLASS, 3)
+  }
 }
 
 /** The last value large, earlier ones where there is room. */
@@ -181,6 +234,7 @@ function values(
   y: (celsius: number) => number,
   reader: Reader,
   sense: 'reach' | 'under',
+  ringed: readonly number[],
 ): void {
   let taken = Infinity
   for (const [i, { at, celsius }] of [...trace.entries()].reverse()) {
@@ -190,7 +244,8 @@ function values(
     const width = ctx.measureText(text).width
     const centre = Math.max(x(at), 64 + width / 2)
     if (centre + width / 2 > taken - 6) continue
-    label(ctx, text, centre, y(celsius) - 8, 'center', GLASS)
+    // A ring has room under its value.
+    label(ctx, text, centre, y(celsius) - (ringed.includes(at) ? 16 : 8), 'center', GLASS)
     taken = centre - width / 2
   }
 }
@@ -203,9 +258,9 @@ function sill(
   right: number,
   reader: Reader,
 ): void {
-  if (check.limit.rule.kind !== 'hold') return
-  const row = check.limit.rule.rows.findLast(({ seconds }) => seconds > 0) ?? check.limit.rule.rows[0]!
-  const level = y(comparedAs(row.at, check.unit, 'reach'))
+  const aim = aimOf(check.limit.rule, check)
+  if (aim === null) return
+  const level = y(aim)
   line(ctx, left, level, right, level, GLASS, 5)
   font(ctx, 22, 700)
   label(
@@ -257,6 +312,7 @@ function wedge(ctx: CanvasRenderingContext2D, x: number, top: number, point: num
 }
 
 function blindStretch(ctx: CanvasRenderingContext2D, from: number, to: number, top: number, bottom: number): void {
+  hatch(ctx, from, top, to, bottom, DARK)
   ctx.strokeStyle = GLASS
   ctx.lineWidth = 2
   ctx.setLineDash([5, 4])

@@ -1,44 +1,94 @@
-import type { BatchState, Finding } from '@logged-thermal/core'
-import { checkTitle, findingSentence, sourceLine, standingWord, type Reader } from '@logged-thermal/wording'
+import { useEffect, useRef } from 'react'
+import { isLate, type BatchState, type Finding } from '@logged-thermal/core'
+import {
+  checkTitle,
+  clock,
+  findingSentence,
+  needSentence,
+  sourceLine,
+  standingWord,
+  type Reader,
+} from '@logged-thermal/wording'
+import { LateReading } from '../decide/LateReading'
 import { Glyph } from '../parts/Glyph'
 
-/** Every check with its standing, the reason in a sentence, and where its limit is from. */
-export function WhyList({
-  findings,
-  notes,
-  reader,
-}: {
+interface Props {
+  batch: BatchState
   findings: Finding[]
-  notes: BatchState['notes']
   reader: Reader
-}) {
+  /** The check that is explained, here and on the trace. */
+  explained: string | null
+  onExplain: (key: string | null) => void
+}
+
+/** Every check with its standing and the reason; tapped, it says what decides it and what reading would prove it. */
+export function WhyList({ batch, findings, reader, explained, onExplain }: Props) {
   return (
-    <section className="why-list" aria-label="Why" tabIndex={0}>
+    <section className="why-list" aria-label="Why">
       <div className="why-head">
         <h2 className="title">Why</h2>
         <small>a starting point: check your edition</small>
       </div>
       <ul>
-        {findings.map((finding) => (
-          <li key={finding.check.key} data-check={finding.check.key} data-standing={finding.standing}>
-            <Glyph standing={finding.standing} />
-            <div>
-              <strong>
-                {checkTitle(finding, reader)}
-                <span className="visually-hidden">: {standingWord[finding.standing]}</span>
-              </strong>
-              <p>{findingSentence(finding, reader)}</p>
-              <small>{sourceLine(finding.check)}</small>
-            </div>
-          </li>
-        ))}
-        {notes.map(({ entry, value }) => (
-          <li key={entry}>
-            <span aria-hidden="true">❙</span>
-            <p>{value}</p>
-          </li>
-        ))}
+        {findings.map((finding) => {
+          const { key } = finding.check
+          const open = key === explained
+          return (
+            <li key={key} data-check={key} data-standing={finding.standing} className={open ? 'open' : ''}>
+              <button type="button" aria-expanded={open} onClick={() => onExplain(open ? null : key)}>
+                <Glyph standing={finding.standing} />
+                <span>
+                  <strong>
+                    {checkTitle(finding, reader)}
+                    <span className="visually-hidden">: {standingWord[finding.standing]}</span>
+                  </strong>
+                  <span className="sentence">{findingSentence(finding, reader)}</span>
+                  <small>{sourceLine(finding.check)}</small>
+                </span>
+              </button>
+              {open && <Explained batch={batch} finding={finding} reader={reader} />}
+            </li>
+          )
+        })}
+        {batch.notes
+          .filter(({ void: gone }) => !gone)
+          .map(({ entry, value, at }) => (
+            <li key={entry} className="note">
+              <span aria-hidden="true">❙</span>
+              <span className="sentence">
+                {clock(at, reader)} {value.text}
+                {value.cue && <small> a cue: it moves no standing</small>}
+              </span>
+            </li>
+          ))}
       </ul>
     </section>
+  )
+}
+
+function Explained({ batch, finding, reader }: { batch: BatchState; finding: Finding; reader: Reader }) {
+  const { start, end, deciding, doubts } = finding
+  const between = (name: string, bracket: Finding['start']) => {
+    if (!bracket || bracket.latest === null) return null
+    if (bracket.earliest === bracket.latest) return `${name} ${clock(bracket.latest, reader)}.`
+    if (bracket.earliest === null) return `${name} before ${clock(bracket.latest, reader)}, nobody read when.`
+    return `${name} somewhere between ${clock(bracket.earliest, reader)} and ${clock(bracket.latest, reader)}.`
+  }
+  const said = [between('The clock started', start), between('It got there', end), needSentence(finding, reader)]
+  const late = doubts.includes('late')
+    ? batch.readings.filter((fact) => !fact.void && isLate(fact) && fact.accepted === null)
+    : []
+  const box = useRef<HTMLDivElement>(null)
+  useEffect(() => box.current?.scrollIntoView({ block: 'nearest' }), [])
+  return (
+    <div className="explained" ref={box}>
+      {said.map((sentence) => sentence && <p key={sentence}>{sentence}</p>)}
+      {deciding.length > 0 && (
+        <p>Decided by what was read at {deciding.map((at) => clock(at, reader)).join(', ')}: ringed on the trace.</p>
+      )}
+      {late.map((fact) => (
+        <LateReading key={fact.entry} batch={batch} fact={fact} />
+      ))}
+    </div>
   )
 }

@@ -25,10 +25,10 @@ export function traceScale(
   const anchors = anchored(Math.min(first, cookedAt - MINUTE), cookedAt, deadlines, now, gates)
   const levels = gates.flatMap(({ check }) => {
     const { rule } = check.limit
-    return rule.kind === 'reach' ? [stageOf(check.key, rule, check.unit).to] : []
+    return rule.kind === 'reach' ? [stageOf(check.key, rule, check).to] : []
   })
   const start = gates[0]?.check.limit.rule
-  const hot = start?.kind === 'reach' ? stageOf('', start, gates[0]!.check.unit).from : 57
+  const hot = start?.kind === 'reach' ? stageOf('', start, gates[0]!.check).from : 57
   return {
     x: (at) => piecewise(anchors, at),
     y: (celsius) => Math.log(Math.max(-6, celsius) + 8),

@@ -39,7 +39,7 @@ export function PinPad({
   return (
     <section aria-label="PIN">
       <h2 className="title">{name}, your four digits</h2>
-      <div className="pin-digits" aria-label={`${digits.length} of 4 digits`}>
+      <div className="pin-digits" role="img" aria-label={`${digits.length} of 4 digits`}>
         {[0, 1, 2, 3].map((i) => (
           <i key={i} className={i < digits.length ? 'filled' : ''} />
         ))}

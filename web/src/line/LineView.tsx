@@ -12,6 +12,7 @@ import { Key } from '../parts/Key'
 import { LENS_MARKS, nowLens, type Lens } from '../parts/lens'
 import { useWidth } from '../parts/useWidth'
 import { Refused } from '../bench/Refused'
+import { Matters } from '../decide/Matters'
 import { asksWords } from './asksWords'
 import { lineSentence } from './lineSentence'
 import './line.css'
@@ -35,6 +36,7 @@ export function LineView() {
           {urgent && <strong className="urgent">{urgent} </strong>}
           {rest}
         </h1>
+        {open && <Matters judged={judged} />}
         {open && (
           <Key look="primary" className="start-key" onClick={() => void navigate('/start')}>
             Start a batch

@@ -1,3 +1,4 @@
+import { countWord } from '@logged-thermal/wording'
 import type { JudgedBatch } from '../app/kitchen'
 
 /** The Line as a sentence: what is urgent, then the rest. */
@@ -9,19 +10,15 @@ export function lineSentence(judged: readonly JudgedBatch[], now: number): { urg
   const today = count(({ asks }) => asks.kind === 'use today')
   const decide = count(({ asks }) => asks.kind === 'decide')
   const parts = [
-    discard && `${word(discard)} to bin`,
-    due && `${word(due)} to see to now`,
-    decide && `${word(decide)} for the lead to decide`,
-    today && `${word(today)} to use today`,
+    discard && `${countWord(discard)} to bin`,
+    due && `${countWord(due)} to see to now`,
+    decide && `${countWord(decide)} for the lead to decide`,
+    today && `${countWord(today)} to use today`,
   ].filter((part) => typeof part === 'string')
-  const urgent = rescue ? `${capital(word(rescue))} ${rescue === 1 ? 'batch' : 'batches'} to rescue.` : null
+  const urgent = rescue ? `${capital(countWord(rescue))} ${rescue === 1 ? 'batch' : 'batches'} to rescue.` : null
   if (parts.length) return { urgent, rest: `${capital(parts.join(', '))}.` }
   if (judged.length === 0) return { urgent, rest: 'Nothing on the stove yet.' }
   return { urgent, rest: urgent ? '' : 'Nothing needs hands just now.' }
-}
-
-function word(count: number): string {
-  return ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine'][count] ?? String(count)
 }
 
 function capital(text: string): string {

@@ -16,20 +16,23 @@ interface Props {
   height: number
   size: GateSize
   reader: Reader
+  /** Only what was read and its gates, nothing ahead: where evidence is compared. */
+  evidence?: boolean
 }
 
 const FULL: Record<GateSize, number> = { quiet: 46, due: 51, rescue: 97 }
 
 /** A batch as a band of heat: thick where hot, solid only as far as it was read, hatched since, dashed ahead. */
-export function HeatRibbon({ batch, findings, asks, now, lens, height, size, reader }: Props) {
+export function HeatRibbon({ batch, findings, asks, now, lens, height, size, reader, evidence = false }: Props) {
   const id = useId().replaceAll(':', '')
   const trace = useMemo(() => ribbonTrace(batch, findings, asks, now), [batch, findings, asks, now])
-  const { read, ahead, gates, wall } = trace
+  const { read, gates } = trace
+  const { ahead, wall } = evidence ? { ahead: [], wall: null } : trace
   const labelled = size !== 'quiet'
   const middle = labelled ? (height - 22) / 2 : height / 2
   const full = Math.min(FULL[size], height - (labelled ? 40 : 12))
   const last = read.at(-1)
-  const rescueUntil = asks.kind === 'rescue' ? asks.by : null
+  const rescueUntil = asks.kind === 'rescue' && !evidence ? asks.by : null
   const band = (bends: Bend[], from: number, to: number) => bandPath(bends, lens, from, to, middle, full)
   const held = asks.kind === 'held'
 
@@ -73,7 +76,7 @@ export function HeatRibbon({ batch, findings, asks, now, lens, height, size, rea
           />
         </g>
       )}
-      {last && now > last.at && (
+      {last && now > last.at && !evidence && (
         <path d={band([last, { at: now, celsius: last.celsius }], last.at, now).area} fill={`url(#hatch${id})`} />
       )}
       {read.length > 0 && <path d={band(read, read[0]!.at, last!.at).area} fill={`url(#read${id})`} />}
@@ -104,7 +107,9 @@ export function HeatRibbon({ batch, findings, asks, now, lens, height, size, rea
       {wall !== null && (
         <Wall x={Math.min(lens.width - 8, Math.max(8, lens.x(wall)))} height={labelled ? height - 6 : height - 8} />
       )}
-      <line x1={lens.nowX} x2={lens.nowX} y1="0" y2={height} stroke="var(--on-glass)" strokeWidth="2.500" />
+      {!evidence && (
+        <line x1={lens.nowX} x2={lens.nowX} y1="0" y2={height} stroke="var(--on-glass)" strokeWidth="2.500" />
+      )}
       {held &&
         [-9, 9].map((dx) => (
           <rect key={dx} x={lens.nowX + dx - 3} y={middle - 24} width="6" height="48" fill="var(--on-glass)" />

@@ -21,6 +21,12 @@ export function nowLens(width: number, now: number, tauMinutes = 12, nowShare = 
   return { width, nowX, x: (instant) => nowX + unit * Math.asinh((instant - now) / tau) }
 }
 
+/** A clock-linear axis: for wherever evidence is judged. `now` may lie outside it. */
+export function clockLens(width: number, from: number, to: number, now: number): Lens {
+  const x = (instant: number) => 8 + ((width - 16) * (instant - from)) / Math.max(1, to - from)
+  return { width, nowX: x(now), x }
+}
+
 /** The marks on the axis, minutes from now. */
 export const LENS_MARKS: [minutes: number, label: string][] = [
   [-240, '4 h ago'],

@@ -2,9 +2,9 @@ import {
   attention,
   checksFor,
   judgeBatch,
+  limitSetOf,
   ruleSets,
   type BatchState,
-  type LimitSet,
   type Method,
 } from '@logged-thermal/core'
 import { asksWords } from '../line/asksWords'
@@ -15,19 +15,27 @@ import { ribbonTrace } from './ribbonTrace'
 
 const TEN = Date.UTC(2027, 2, 3, 10)
 const at = (minutes: number) => TEN + minutes * 60_000
-const { key, name, limits } = ruleSets['us-food-code-2022']!
-const set: LimitSet = { id: 'l', version: 1, ruleSet: { key, name }, unit: 'C', limits }
+const set = limitSetOf(ruleSets['us-food-code-2022']!, { id: 'l', from: 0, unit: 'C' })
 const steps = (['temper', 'cook', 'cool', 'hold'] as const).map((kind) => ({
   key: kind,
   kind,
   measures: 'mixture' as const,
 }))
 const vessel = { id: 'v', name: 'pan', fillDepth: 0.1 }
-const method: Method = { id: 'm', version: 1, name: 'Custard', family: 'poured-custard', steps, houseDays: 3, vessel }
+const method: Method = {
+  id: 'm',
+  version: 1,
+  name: 'Custard',
+  family: 'poured-custard',
+  schedule: null,
+  steps,
+  houseDays: 3,
+  vessel,
+}
 const reader = { unit: 'C' as const, zone: 'UTC' }
 
 function judged(readings: [minutes: number, celsius: number][], now: number, cooked = true) {
-  const fact = { madeAt: 0, recordedAt: null, by: 'x', amends: [], void: false }
+  const fact = { madeAt: 0, recordedAt: null, by: 'x', amends: [], void: false, accepted: null }
   const marks = [
     { ...fact, entry: 'm1', at: at(0), value: { step: 'temper', edge: 'combined' as const } },
     ...(cooked ? [{ ...fact, entry: 'm2', at: at(12), value: { step: 'cook', edge: 'done' as const } }] : []),
@@ -39,7 +47,7 @@ function judged(readings: [minutes: number, celsius: number][], now: number, coo
     startedBy: 'x',
     method,
     limits: { id: 'l', version: 1 },
-    checks: checksFor(method, set),
+    checks: checksFor(method, set, '2027-03-03'),
     vessel,
     marks,
     readings: readings.map(([minutes, celsius], i) => ({
@@ -51,6 +59,7 @@ function judged(readings: [minutes: number, celsius: number][], now: number, coo
     })),
     notes: [],
     disposition: null,
+    reworks: [],
   }
   const findings = judgeBatch(batch, { zone: 'UTC' }, at(now))
   const asks = attention(batch, findings, { zone: 'UTC' }, at(now))

@@ -1,5 +1,5 @@
 import {
-  comparedAs,
+  aimOf,
   mixtureTrace,
   rulingDate,
   stageOf,
@@ -63,16 +63,15 @@ function gatesAhead(gates: readonly RibbonGate[], after: number): Bend[] {
 function gateOf(finding: Finding, read: readonly Bend[], asks: Attention, now: number): RibbonGate[] {
   const { check, standing, because } = finding
   const { rule } = check.limit
-  if (rule.kind === 'hold') {
-    const row =
-      'row' in because ? because.row.celsius : comparedAs(rule.rows.at(-2)?.at ?? rule.rows[0]!.at, check.unit, 'reach')
+  if (rule.kind === 'hold' || rule.kind === 'equivalent') {
+    const row = 'row' in because ? because.row.celsius : (aimOf(rule, check) ?? 70)
     const first = read.find(({ celsius }) => celsius >= row)
     const hottest = read.reduce<Bend | null>((a, b) => (a && a.celsius >= b.celsius ? a : b), null)
     const at = first?.at ?? (standing === 'open' ? now + TEN_MINUTES / 5 : (hottest?.at ?? now))
     return [{ key: check.key, kind: 'reach', at, celsius: row, standing, finding, clash: null }]
   }
   if (rule.kind !== 'reach') return []
-  const { to } = stageOf(check.key, rule, check.unit)
+  const { to } = stageOf(check.key, rule, check)
   const passed = standing === 'proven' ? finding.end?.latest : null
   const at = passed ?? finding.deadline ?? now + rule.withinMinutes * 60_000
   const clash = asks.kind === 'rescue' && asks.finding.check.key === check.key ? asks.celsius : null

@@ -2,7 +2,7 @@ import ButtonBase from '@mui/material/ButtonBase'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { v7 as uuid } from 'uuid'
-import { checksFor, dayOf, dayOfYear, nextCode, type Method } from '@logged-thermal/core'
+import { checksFor, dayOf, dayOfYear, limitsAt, methodRef, nextCode, type Method } from '@logged-thermal/core'
 import { limitTitle, sourceLine } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { Header } from '../app/Header'
@@ -15,28 +15,30 @@ import './start.css'
 /** Which method, what it will be held to, and Start. The method made last is chosen already. */
 export function StartBatch() {
   const line = useLine()
-  const now = useNow(30_000)
+  const now = useNow()
   const navigate = useNavigate()
   const enter = useEnter()
   const { reader, open } = useHand(line)
   const methods = line ? latestFirst(line) : []
   const [chosen, setChosen] = useState<string | null>(null)
   const method = methods.find(({ id }) => id === chosen) ?? methods[0]
-  if (!line?.limits || !method) return <p className="whole">This kitchen has no method to start yet.</p>
+  const limits = limitsAt(line?.limits?.versions ?? [], now)
+  if (!line || !limits || !method) return <p className="whole">This kitchen has no method to start yet.</p>
 
-  const { limits } = line
-  const checks = checksFor(method, limits)
-  const code = nextCode(line.codes, dayOfYear(dayOf(now, line.kitchen.zone)))
+  const today = dayOf(now, line.kitchen.zone)
+  const checks = checksFor(method, limits, today)
+  const code = nextCode(line.codes, dayOfYear(today))
   const start = () => {
-    const { id: methodId, version, name, family, steps, vessel } = method
     const batch = uuid()
-    enter('batch-started', batch, {
+    const body = {
       code,
-      method: { id: methodId, version, name, family, steps },
+      method: methodRef(method),
       limits: { id: limits.id, version: limits.version },
       checks,
-      vessel,
-    })
+      vessel: method.vessel,
+    }
+    // The very instant the checks were resolved for: a variance or a version may end with the minute.
+    enter('batch-started', batch, body, { at: now })
     void navigate(`/bench/${batch}`)
   }
   return (
@@ -64,12 +66,14 @@ export function StartBatch() {
         <aside className="start-side">
           <h2 className="title">{method.name} is held to</h2>
           <ul tabIndex={0} aria-label="Limits">
-            {checks.map((check) => (
-              <li key={check.key}>
-                <strong>{limitTitle(check, reader)}</strong>
-                <small>{sourceLine(check)}</small>
-              </li>
-            ))}
+            {checks
+              .filter(({ limit }) => limit.key !== 'rework')
+              .map((check) => (
+                <li key={check.key}>
+                  <strong>{limitTitle(check, reader)}</strong>
+                  <small>{sourceLine(check)}</small>
+                </li>
+              ))}
           </ul>
           <p className="muted">Limits are a starting point: check them against the edition in force where you are.</p>
           <Key look="primary" disabled={!open} onClick={start}>

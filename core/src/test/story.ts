@@ -1,0 +1,111 @@
+import { dayOf } from '../calendar/zone'
+import { methodRef } from '../kinds/batchStarted'
+import type { AnyClaim, Bodies, Decision, Entry, Kind } from '../ledger/entry'
+import { checksFor } from '../limits/checksFor'
+import type { LimitSet } from '../limits/limit'
+import { limitSetOf } from '../limits/limitSet'
+import { ruleSets } from '../limits/ruleSets'
+import type { Method } from '../method/method'
+import { applyToBatch, type BatchState } from '../state/batch'
+import { attention } from '../verdict/attention'
+import { standingsOf } from '../verdict/disposition'
+import { judgeBatch } from '../verdict/judgeBatch'
+import { at, TEN } from './traces'
+
+export const world = { zone: 'UTC' }
+
+export function limitsFrom(ruleSet: string, unit: LimitSet['unit'] = 'C'): LimitSet {
+  return limitSetOf(ruleSets[ruleSet]!, { id: 'limits', from: 0, unit })
+}
+
+export const method: Method = {
+  id: 'method',
+  version: 1,
+  name: 'Test custard',
+  family: 'poured-custard',
+  schedule: null,
+  houseDays: 3,
+  vessel: { id: 'pan', name: 'pan', fillDepth: 0.05 },
+  steps: [
+    { key: 'warm', kind: 'heat dairy', measures: { part: 'dairy' } },
+    { key: 'temper', kind: 'temper', measures: { part: 'dairy' } },
+    { key: 'cook', kind: 'cook', measures: 'mixture' },
+    { key: 'cool', kind: 'cool', measures: 'mixture' },
+    { key: 'hold', kind: 'hold', measures: 'mixture' },
+  ],
+}
+
+/** A batch as it comes from its entries; minutes are after ten. */
+export class Story {
+  readonly entries: Entry[] = []
+
+  constructor(limits: LimitSet = limitsFrom('us-food-code-2022'), of: Method = method) {
+    this.enter('batch-started', 0, {
+      code: '62-1',
+      method: methodRef(of),
+      limits: { id: limits.id, version: limits.version },
+      checks: checksFor(of, limits, dayOf(TEN, world.zone)),
+      vessel: of.vessel,
+    })
+  }
+
+  enter<K extends Kind>(kind: K, minutes: number, body: Bodies[K], madeAfter = 0): string {
+    const id = `entry ${this.entries.length}`
+    const when = { at: at(minutes), madeAt: at(minutes + madeAfter) }
+    const about = { type: 'batch', id: 'batch' }
+    const claim = { id, kitchen: 'kitchen', kind, v: 1, about, ...when, by: 'mina', device: 'tablet', body }
+    this.entries.push({ claim: claim as unknown as AnyClaim, seal: null })
+    return id
+  }
+
+  read(minutes: number, celsius: number, more: Partial<Bodies['reading-taken']> = {}, madeAfter = 0): string {
+    const body = {
+      typed: { value: celsius, unit: 'C' as const },
+      where: 'core' as const,
+      of: 'mixture' as const,
+      instrument: 'P2',
+      ...more,
+    }
+    return this.enter('reading-taken', minutes, body, madeAfter)
+  }
+
+  combined = (minutes: number) => this.enter('step-marked', minutes, { step: 'temper', edge: 'combined' })
+  offHeat = (minutes: number) => this.enter('step-marked', minutes, { step: 'cook', edge: 'done' })
+
+  decide(minutes: number, decision: Decision, reason = 'because'): string {
+    const findings = standingsOf(this.findings(minutes))
+    return this.enter('disposed', minutes, { decision, reason, findings, core: '1' })
+  }
+
+  get batch(): BatchState {
+    return this.entries.reduce<BatchState | null>((state, entry) => applyToBatch('batch', state, entry), null)!
+  }
+
+  findings(now: number) {
+    return judgeBatch(this.batch, world, at(now))
+  }
+
+  finding(check: string, now = 600) {
+    return this.findings(now).find((finding) => finding.check.key === check)!
+  }
+
+  standing(check: string, now = 600) {
+    return this.finding(check, now).standing
+  }
+
+  asks(now: number) {
+    return attention(this.batch, this.findings(now), world, at(now))
+  }
+}
+
+/** Cooked at 10:10, cooled in time, cold at 14:00. */
+export function wellMade(): Story {
+  const story = new Story()
+  story.combined(5)
+  story.read(10, 80)
+  story.offHeat(12)
+  story.read(20, 57)
+  story.read(100, 20)
+  story.read(240, 4.5)
+  return story
+}

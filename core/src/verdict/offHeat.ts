@@ -1,0 +1,52 @@
+import type { Instant } from '../calendar/instant'
+import { stageOf } from '../limits/compared'
+import type { Mark } from '../limits/rule'
+import { SAME_DEGREE } from '../quantity/temperature'
+import type { BatchState } from '../state/batch'
+import type { Heat } from './watch/watch'
+import { mixtureTrace } from './evidence'
+
+/**
+ * When an edge of a step happened: its last mark. For the end of the heat also by the readings, as Heat says: the last
+ * hot reading before it was read cold.
+ */
+export function instantOf(mark: Mark, batch: BatchState): Instant | null {
+  const marked = lastMark(mark, batch)
+  if (mark.edge !== 'done') return marked
+  const { hot, mark: end } = heatOf(mark, batch)
+  const upTo = mixtureTrace(batch).filter(({ at }) => at >= legStart(batch) && at <= end)
+  const last = upTo.at(-1)
+  const lastHot =
+    last && last.celsius < hot - SAME_DEGREE ? upTo.findLast(({ celsius }) => celsius >= hot - SAME_DEGREE) : null
+  return lastHot?.at ?? (end === Infinity ? null : end)
+}
+
+/** What ends a heat step: its mark in the present leg, and the temperature at which a cooling clock may start. */
+export function heatOf(mark: Mark, batch: BatchState): Heat {
+  const marked = lastMark(mark, batch)
+  const restarted = lastMark({ step: mark.step, edge: 'started' }, batch)
+  const holds = marked !== null && marked >= legStart(batch) && !(restarted !== null && restarted > marked)
+  const starts = batch.checks.flatMap((check) => {
+    const { rule } = check.limit
+    const ours = rule.kind === 'reach' && rule.direction === 'falling' && check.evidence.from.step === mark.step
+    const stage = ours ? stageOf(check.key, rule, check) : null
+    return stage?.clock === 'from' ? [stage.from] : []
+  })
+  return { hot: starts.length ? Math.max(...starts) : Infinity, mark: holds ? marked : Infinity }
+}
+
+/** When the present leg began: the last rework, or long ago. */
+export function legStart(batch: BatchState): Instant {
+  return batch.reworks.findLast(({ void: gone }) => !gone)?.at ?? -Infinity
+}
+
+/** Which making of the batch it is: 1, and one more for each rework. */
+export function legOf(batch: BatchState): number {
+  return 1 + batch.reworks.filter(({ void: gone }) => !gone).length
+}
+
+/** The last mark of an edge; null while there is none. */
+export function lastMark({ step, edge }: Mark, { marks }: BatchState): Instant | null {
+  const same = marks.filter(({ void: gone, value }) => !gone && value.step === step && value.edge === edge)
+  return same.length ? Math.max(...same.map(({ at }) => at)) : null
+}

@@ -1,0 +1,222 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, test, type Browser, type Page } from '@playwright/test'
+import { openShift, PINS, RunningKitchen, tapReading } from './kitchen'
+
+let kitchen: RunningKitchen
+test.describe.configure({ mode: 'serial' })
+test.beforeAll(async () => {
+  test.setTimeout(120_000)
+  kitchen = await RunningKitchen.open()
+})
+test.afterAll(() => kitchen.close())
+
+async function person(browser: Browser, name: keyof typeof PINS): Promise<Page> {
+  const page = await (await browser.newContext()).newPage()
+  page.on('pageerror', (error) => expect(error.message).toBe(''))
+  await openShift(page, kitchen.url, name)
+  return page
+}
+
+const check = (page: Page, key: string) => page.locator(`[data-check="${key}"]`)
+const bench = async (page: Page, dish: string) => {
+  await page.goto(kitchen.url)
+  await page.locator('.line-name', { hasText: dish }).click()
+  await expect(page.getByRole('region', { name: /Degree board/ })).toBeVisible()
+}
+const sign = async (page: Page) => {
+  for (const digit of PINS['Ilse Varrow'])
+    await page.getByRole('region', { name: 'PIN' }).getByRole('button', { name: digit, exact: true }).click()
+}
+
+test('the lead tightens a limit, with its unit and a reason; a batch that has begun keeps its version', async ({
+  browser,
+}) => {
+  const page = await person(browser, 'Ilse Varrow')
+  await page.getByRole('link', { name: 'Limits' }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(
+    'Food Code 2022 is in force. The house is stricter in one',
+  )
+  await page.locator('[data-line="cool-first"] button').click()
+  await page.getByRole('button', { name: 'Set a house line' }).click()
+  const done = page.getByRole('button', { name: 'Into the next version' })
+  await expect(done).toBeDisabled()
+
+  // A bare number is asked about; looser asks for a variance.
+  await page.getByLabel('To', { exact: true }).fill('80')
+  await expect(page.getByText('80: °C or °F?')).toBeVisible()
+  await page.getByRole('button', { name: '°F', exact: true }).click()
+  await page.getByLabel('Reason', { exact: true }).fill('Warm months')
+  await expect(page.getByText('Looser than printed: who allowed it')).toBeVisible()
+  await expect(done).toBeDisabled()
+  await page.getByLabel('To', { exact: true }).fill('70 F')
+  await page.getByLabel('Minutes', { exact: true }).fill('105')
+  await expect(page.getByText('Stricter than printed')).toBeVisible()
+  await done.click()
+  await page.getByRole('button', { name: 'Put it in force' }).click()
+  await expect(page.getByText('Cooling, first stage: 21° within 1 h 45 min of 57°. Warm months.')).toBeVisible()
+  await sign(page)
+  await expect(page.getByRole('button', { name: 'Version 3' })).toBeVisible()
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('stricter in two')
+  await page.getByRole('button', { name: 'Version 3' }).click()
+  await expect(page.getByRole('region', { name: 'Versions' })).toContainText('Signed by Ilse Varrow')
+
+  await page.getByRole('link', { name: 'Line' }).click()
+  await page.getByRole('button', { name: 'Start a batch' }).click()
+  await page.getByRole('radio', { name: /Quince-skin/ }).click()
+  await expect(page.getByRole('list', { name: 'Limits' })).toContainText('House line version 3, Warm months')
+  await page.getByRole('button', { name: /^Start \d/ }).click()
+  await expect(check(page, 'house:cool-first')).toBeVisible()
+  await bench(page, 'Bay-leaf')
+  await expect(check(page, 'cool-first')).toBeVisible()
+  await expect(check(page, 'house:cool-first')).toHaveCount(0)
+  await page.context().close()
+})
+
+test('two rule sets are compared on one batch, also by somebody who may change nothing', async ({ browser }) => {
+  const page = await person(browser, 'Mina Osk')
+  await page.getByRole('link', { name: 'Limits' }).click()
+  const panel = page.getByRole('region', { name: 'One batch, two rule sets' })
+  await panel.getByLabel('Batch').selectOption({
+    label: (await panel.getByLabel('Batch').locator('option', { hasText: 'Toasted-barley' }).innerText()).trim(),
+  })
+  await expect(panel.getByRole('status').first()).toHaveText('Proven')
+  await expect(panel.getByRole('status').nth(1)).toHaveText('Not proven')
+  await expect(panel).toContainText('This rule set sets no number; a house line is needed.')
+  await panel.getByLabel('Second rule set').selectOption('us-food-code-2022')
+  await expect(panel.getByRole('status').nth(1)).toHaveText('Proven')
+  await page.locator('[data-line="egg"] button').click()
+  await expect(page.getByRole('region', { name: 'Raw egg, cooked' })).toContainText(
+    'FDA Food Code 2022, 3-401.11(A)(2)',
+  )
+  await expect(page.getByRole('button', { name: /house line/ })).toHaveCount(0)
+  await page.getByRole('button', { name: 'Lock' }).click()
+  await expect(page.getByRole('table')).toContainText('3-501.14(A)(1)')
+  await page.context().close()
+})
+
+test('a decision follows the force of what is missed or not proven, and is signed with what was seen', async ({
+  browser,
+}) => {
+  const page = await person(browser, 'Ilse Varrow')
+  await page.getByRole('button', { name: 'Decide 2' }).click()
+  const matters = page.getByRole('listitem').filter({ hasText: 'Smoked-honey' })
+  await expect(matters).toContainText('26.4° at')
+  await matters.getByRole('button', { name: 'Decide' }).click()
+  await page.getByRole('button', { name: 'Release' }).click()
+  await expect(page.getByText('A limit of law is missed: it cannot be released.')).toBeVisible()
+  await page.getByRole('button', { name: 'Not now' }).click()
+
+  await bench(page, 'Rye-malt custard')
+  await expect(check(page, 'cool-first')).toHaveAttribute('data-standing', 'unproven')
+  await check(page, 'cool-first').getByRole('button').click()
+  await expect(check(page, 'cool-first')).toContainText(/Would have proven it: a reading at or under 21\.0° by/)
+  await expect(check(page, 'cool-first')).toContainText(/It got there somewhere between \d\d:\d\d and \d\d:\d\d/)
+  await page.getByRole('button', { name: 'Decide' }).last().click()
+  await page.getByRole('button', { name: 'Release' }).click()
+  await page.getByLabel('Reason, in writing').fill('fine')
+  await expect(page.getByText('write an assessment of at least 20 characters')).toBeVisible()
+  await expect(page.getByRole('region', { name: 'PIN' })).toHaveCount(0)
+  // Digits in the reason are no PIN.
+  await page.getByLabel('Reason, in writing').fill('')
+  await page.getByLabel('Reason, in writing').pressSequentially('Stirred, 3 cm deep, read 19.4 after 4071 s')
+  await expect(page.getByText('The record will print "not proven".')).toBeVisible()
+  await expect(page.getByLabel('0 of 4 digits')).toBeVisible()
+  await sign(page)
+  await expect(page.getByRole('region', { name: 'Not proven' })).toContainText('Released: Stirred, 3 cm deep')
+  await page.context().close()
+})
+
+test('a reading entered late proves nothing until the lead lets it count', async ({ browser }) => {
+  const page = await person(browser, 'Ilse Varrow')
+  await bench(page, 'Lemon-thyme')
+  const when = page.getByRole('button', { name: /taken now|min ago/ })
+  while (!(await when.innerText()).includes('4 min')) await when.click()
+  await expect(page.getByRole('region', { name: 'Any one row closes the floor' })).toContainText('more')
+  await tapReading(page, 60.2)
+  await expect(page.getByText('60.2°C logged')).toBeVisible()
+
+  await bench(page, 'Sea-buckthorn')
+  while (!(await when.innerText()).includes('45 min')) await when.click()
+  await tapReading(page, 30)
+  await expect(page.getByText('Entered late: it proves nothing until the lead')).toBeVisible()
+  await page.getByRole('button', { name: 'Readings' }).click()
+  await expect(page.locator('.readings li', { hasText: '30.0°C' })).toContainText('recorded')
+  await page.getByRole('button', { name: 'Not now' }).click()
+  await page.goto(kitchen.url)
+  await page.getByRole('button', { name: /^Decide/ }).click()
+  const row = page.getByRole('listitem').filter({ hasText: 'Sea-buckthorn' })
+  await expect(row).toContainText('was entered late')
+  await row.getByRole('button', { name: 'Let it count' }).click()
+  await page.getByRole('button', { name: 'Seen on the paper sheet' }).click()
+  await sign(page)
+  await expect(page.getByText('was entered late')).toHaveCount(0)
+  await bench(page, 'Sea-buckthorn')
+  await page.getByRole('button', { name: 'Readings' }).click()
+  await expect(page.locator('.readings li', { hasText: '30.0°C' })).toContainText(
+    'let count by Ilse Varrow: Seen on the paper sheet',
+  )
+  await page.context().close()
+})
+
+test('a surface closes no check, a cue moves none, and the wrong unit is asked about', async ({ browser }) => {
+  const page = await person(browser, 'Mina Osk')
+  await bench(page, 'Lemon-thyme')
+  const before = await check(page, 'egg').getAttribute('data-standing')
+  await page.getByRole('button', { name: /P2, core/ }).click()
+  await page.getByRole('button', { name: /IR1/ }).click()
+  await tapReading(page, 82)
+  await expect(page.getByText('It read the surface: no check of the core is closed by that.')).toBeVisible()
+  await expect(check(page, 'egg')).toHaveAttribute('data-standing', before!)
+  await page.getByRole('button', { name: /IR1, surface/ }).click()
+  await page.getByRole('button', { name: /P2/ }).click()
+
+  await page.getByRole('button', { name: 'Cue' }).click()
+  await page.getByRole('button', { name: 'Coats the spoon' }).click()
+  await expect(page.locator('.note')).toContainText('Coats the spoon a cue: it moves no standing')
+  await expect(check(page, 'egg')).toHaveAttribute('data-standing', before!)
+
+  await page.keyboard.type('165')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('alert').filter({ hasText: '165: °F?' })).toBeVisible()
+  await page.getByRole('button', { name: '165 °F', exact: true }).click()
+  await expect(page.getByText('165.0°F logged')).toBeVisible()
+  await expect(check(page, 'egg')).toHaveAttribute('data-standing', 'proven')
+
+  // Changes of the unit shown leave the entry as it was typed.
+  await page.getByRole('button', { name: 'Readings' }).click()
+  await expect(page.locator('.readings')).toContainText('165.0°F')
+  await page.getByRole('button', { name: 'Not now' }).click()
+  for (let i = 0; i < 11; i++) await page.getByRole('button', { name: /^Show °/ }).click()
+  await page.getByRole('button', { name: 'Readings' }).click()
+  await expect(page.locator('.readings')).toContainText('165.0°F')
+  await page.context().close()
+})
+
+test('nothing that an accessibility check finds in limits and decisions, by day and by night', async ({ browser }) => {
+  const page = await person(browser, 'Ilse Varrow')
+  const clean = async () => {
+    const { violations } = await new AxeBuilder({ page })
+      .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+      .analyze()
+    expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).toEqual([])
+  }
+  for (const width of [1280, 390]) {
+    await page.setViewportSize({ width, height: 800 })
+    for (const theme of ['Night', 'Day']) {
+      await page.goto(`${kitchen.url}/limits`)
+      await expect(page.getByRole('table')).toBeVisible()
+      await page.getByRole('button', { name: theme, exact: true }).click()
+      await clean()
+      await page.locator('[data-line="cold-holding"] button').click()
+      await page.getByRole('button', { name: 'Change the house line' }).click()
+      await clean()
+      await bench(page, 'Smoked-honey')
+      await page.getByRole('button', { name: 'Decide' }).last().click()
+      await page.getByRole('button', { name: 'Hold', exact: true }).click()
+      await page.getByLabel('Reason, in writing').fill('To be looked at')
+      await clean()
+    }
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width)
+  }
+  await page.context().close()
+})

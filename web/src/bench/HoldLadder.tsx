@@ -1,0 +1,70 @@
+import { stillNeeds, type Finding } from '@logged-thermal/core'
+import { degrees, minutesSpan, span, type Reader } from '@logged-thermal/wording'
+import './ladder.css'
+
+const FULL_MS = 180_000
+
+/**
+ * Every row of the floor with what it still takes at the present temperature, second by second, if the pot stays there.
+ * Rows are never mixed: each is met or it is not.
+ */
+export function HoldLadder({ floor, now, reader }: { floor: Finding; now: number; reader: Reader }) {
+  const { check, ladder, because } = floor
+  const { rule } = check.limit
+  if (floor.standing === 'proven') return null
+  if (because.code === 'accrued') return <Accrued floor={floor} now={now} reader={reader} />
+  if (rule.kind !== 'hold') return null
+  const rows = rule.rows.map(({ seconds }, i) => {
+    const rung = ladder[i]
+    const level = rung?.row.celsius
+    const left = rung ? stillNeeds(rung, now) : null
+    return { level, seconds, left, held: rung?.since != null }
+  })
+  return (
+    <section className="ladder" aria-label="Any one row closes the floor">
+      <h2 className="title">
+        Any one row <small>{check.limit.source.section}</small>
+      </h2>
+      <ol>
+        {[...rows].reverse().map(({ level, seconds, left, held }, i) => (
+          <li key={i} className={held ? 'held' : ''}>
+            <strong>{level === undefined ? '–' : degrees(level, reader, 'under').replace(/\.0°$/, '°')}</strong>
+            <span className="ladder-bar" aria-hidden="true">
+              <i style={{ width: `${Math.max(3, (100 * (held ? (left ?? 0) : seconds * 1000)) / FULL_MS)}%` }} />
+            </span>
+            <span>{said(seconds, left)}</span>
+          </li>
+        ))}
+      </ol>
+    </section>
+  )
+}
+
+function Accrued({ floor, now, reader }: { floor: Finding; now: number; reader: Reader }) {
+  const { because, check } = floor
+  if (because.code !== 'accrued') return null
+  const { minutes, target, moreMs, celsius, at } = because
+  const left = moreMs === null ? null : Math.max(0, moreMs - Math.max(0, now - at))
+  return (
+    <section className="ladder" aria-label="Equivalent minutes">
+      <h2 className="title">
+        {minutesSpan(minutes.least)} of {minutesSpan(target)} <small>{check.limit.source.section}</small>
+      </h2>
+      <span className="ladder-bar wide" aria-hidden="true">
+        <i style={{ width: `${Math.min(100, (100 * minutes.least) / target)}%` }} />
+      </span>
+      <p>
+        {left === null
+          ? `${degrees(celsius, reader)} earns nothing.`
+          : left > 0
+            ? `${degrees(celsius, reader)}: ${span(left)} more if it stays there.`
+            : `${degrees(celsius, reader)}: read again to prove it.`}
+      </p>
+    </section>
+  )
+}
+
+function said(seconds: number, left: number | null): string {
+  if (left === null) return seconds === 0 ? 'at once' : span(seconds * 1000)
+  return left > 0 ? `${span(left)} more` : 'read again'
+}

@@ -1,0 +1,38 @@
+import type { Typed, Unit } from '@logged-thermal/core'
+import { Key } from '../parts/Key'
+
+/** A number that is plausible only in the other unit: asked once, never blocked. */
+export function UnitQuestion({
+  typed,
+  other,
+  onAnswer,
+  onAgain,
+}: {
+  typed: Typed
+  other: Unit
+  onAnswer: (typed: Typed) => void
+  onAgain: () => void
+}) {
+  const { value, unit } = typed
+  return (
+    <div className="refused" role="alert">
+      <strong>
+        {value}: °{other}?
+      </strong>
+      <p>
+        Not logged yet. {value} °{unit} is nothing this pan does.
+      </p>
+      <div className="keys">
+        <Key look="primary" onClick={() => onAnswer({ value, unit: other })}>
+          {value} °{other}
+        </Key>
+        <Key look="outlined" onClick={() => onAnswer(typed)}>
+          {value} °{unit} is right
+        </Key>
+        <Key look="outlined" onClick={onAgain}>
+          Read again
+        </Key>
+      </div>
+    </div>
+  )
+}

@@ -1,0 +1,152 @@
+import { useState } from 'react'
+import {
+  CORE_VERSION,
+  decisionShut,
+  standingsOf,
+  toAssess,
+  type BatchState,
+  type Decision,
+  type Finding,
+  type Shut,
+} from '@logged-thermal/core'
+import { checkTitle, findingSentence, forceWord, shutSentence, sourceOf, standingWord } from '@logged-thermal/wording'
+import { sentenceOf, usePostSignedMutation } from '../app/api'
+import { useClaim } from '../app/enter'
+import { useHand, useLine } from '../app/kitchen'
+import { useNow } from '../app/now'
+import { PinPad } from '../door/PinPad'
+import { Glyph } from '../parts/Glyph'
+import { Sheet } from '../parts/Sheet'
+import { Silhouette } from './Silhouette'
+import './decide.css'
+
+const DECISIONS: Decision[] = ['release', 'hold', 'rework', 'discard']
+
+const BEGINS: Record<Decision, string[]> = {
+  release: ['Every limit is proven'],
+  hold: ['Waiting for a reading', 'A limit is not proven', 'Instrument to be checked'],
+  rework: ['Cooling too slowly'],
+  discard: ['A limit is missed', 'Past its last day', 'Spoiled or dropped'],
+}
+
+/** What only the lead may do: a decision that the standings allow, the reason in writing, and the lead's own PIN. */
+export function DecideSheet({
+  batch,
+  findings,
+  first = null,
+  onClose,
+}: {
+  batch: BatchState
+  findings: Finding[]
+  first?: Decision | null
+  onClose: () => void
+}) {
+  const now = useNow()
+  const line = useLine()
+  const { reader, person } = useHand(line)
+  const claim = useClaim()
+  const [post, { isLoading }] = usePostSignedMutation()
+  const [decision, setDecision] = useState<Decision | null>(first)
+  const [reason, setReason] = useState('')
+  const [refusal, setRefusal] = useState<string | null>(null)
+  const lead = person?.role === 'lead' ? person : line?.people.find(({ role }) => role === 'lead')
+  const shutOf = (each: Decision): Shut | null => decisionShut(each, reason, batch, findings, now)
+  const shut = decision && shutOf(decision)
+  const answered = reason.trim() !== '' && shut === null
+
+  const sign = async (pin: string) => {
+    if (!lead || !decision || !answered) return
+    const body = { decision, reason: reason.trim(), findings: standingsOf(findings), core: CORE_VERSION }
+    const result = await post({ claim: claim('disposed', batch.id, body, { by: lead.id }), signer: lead.id, pin })
+    if (result.error) return setRefusal(sentenceOf(result.error))
+    const [answer] = result.data.results
+    if (answer?.outcome === 'refused') return setRefusal(answer.sentence)
+    onClose()
+  }
+  const notProven = toAssess(findings)
+  const shown = findings.filter(
+    ({ standing, check }) => standing === 'missed' || notProven.some(({ check: { key } }) => key === check.key),
+  )
+  return (
+    <Sheet open onClose={onClose} title={`${batch.method.name} ${batch.code}: decide`}>
+      <div className="decide">
+        <section aria-label="What stands">
+          <h3 className="title">{shown.length ? 'To answer for' : 'Nothing is missed or unproven'}</h3>
+          <ul>
+            {(shown.length ? shown : findings).map((finding) => (
+              <li key={finding.check.key}>
+                <Glyph standing={finding.standing} />
+                <div>
+                  <strong>
+                    {checkTitle(finding, reader)}
+                    <span className="visually-hidden">: {standingWord[finding.standing]}</span>
+                  </strong>
+                  <p>{findingSentence(finding, reader)}</p>
+                  <small>
+                    {forceWord[finding.check.limit.force]} · {sourceOf(finding.check.limit)}
+                  </small>
+                </div>
+              </li>
+            ))}
+          </ul>
+        </section>
+        <section aria-label="Decision">
+          <div className="silhouettes">
+            {DECISIONS.map((each) => (
+              <Silhouette
+                key={each}
+                decision={each}
+                chosen={each === decision}
+                shut={isShutForGood(shutOf(each))}
+                onChoose={() => {
+                  setDecision(each)
+                  setRefusal(null)
+                }}
+              />
+            ))}
+          </div>
+          <p className="decide-why" role="status">
+            {shut ? shutSentence(shut) : decision ? '' : 'Choose what becomes of it.'}
+          </p>
+          {decision && !isShutForGood(shut) && (
+            <label>
+              Reason, in writing
+              <textarea
+                rows={3}
+                maxLength={300}
+                value={reason}
+                onChange={({ target }) => setReason(target.value)}
+                onKeyDown={(event) => event.stopPropagation()}
+              />
+              <span className="decide-starts">
+                {BEGINS[decision].map((each) => (
+                  <button key={each} type="button" onClick={() => setReason(each)}>
+                    {each}
+                  </button>
+                ))}
+              </span>
+            </label>
+          )}
+        </section>
+        <section aria-label="Signature">
+          {decision && answered && lead ? (
+            <>
+              <p className="muted">
+                {notProven.length > 0 && decision === 'release' ? 'The record will print "not proven". ' : ''}
+                What you sign: the decision, the reason, and how every check stands now.
+              </p>
+              <PinPad name={lead.name} busy={isLoading} sentence={refusal} onPin={(pin) => void sign(pin)} />
+            </>
+          ) : (
+            <p className="muted">The food-safety lead signs with a PIN, once there is a reason.</p>
+          )}
+        </section>
+      </div>
+    </Sheet>
+  )
+}
+
+/** Shut whatever is written: only then the shape is broken. */
+function isShutForGood(shut: Shut | null): boolean {
+  return shut !== null && shut.code !== 'needs assessment'
+}

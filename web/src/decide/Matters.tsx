@@ -1,0 +1,61 @@
+import { useState } from 'react'
+import { isLate, type Id } from '@logged-thermal/core'
+import { findingInShort, checkTitle } from '@logged-thermal/wording'
+import { useHand, useLine, type JudgedBatch } from '../app/kitchen'
+import { Badge } from '../parts/Badge'
+import { Key } from '../parts/Key'
+import { Sheet } from '../parts/Sheet'
+import { DecideSheet } from './DecideSheet'
+import { LateReading } from './LateReading'
+import './decide.css'
+
+/** What waits for the lead: batches with a check missed or not proven, and readings entered late. */
+export function Matters({ judged }: { judged: readonly JudgedBatch[] }) {
+  const { reader, person } = useHand(useLine())
+  const [open, setOpen] = useState(false)
+  const [deciding, setDeciding] = useState<Id | null>(null)
+  const matters = judged.filter(isMatter)
+  const one = matters.find(({ batch }) => batch.id === deciding)
+  if (person?.role !== 'lead' || matters.length === 0) return null
+  return (
+    <>
+      <Key look="outlined" onClick={() => setOpen(true)}>
+        Decide {matters.length}
+      </Key>
+      <Sheet open={open && !one} onClose={() => setOpen(false)} title="For you to decide">
+        <ul className="matters">
+          {matters.map(({ batch, standing, findings }) => (
+            <li key={batch.id}>
+              <div>
+                <strong>{batch.method.name}</strong> <span className="muted">{batch.code}</span>
+                {findings
+                  .filter((finding) => finding.standing === 'missed' || finding.standing === 'unproven')
+                  .map((finding) => (
+                    <p key={finding.check.key}>
+                      {checkTitle(finding, reader)}: {findingInShort(finding, reader)}
+                    </p>
+                  ))}
+                {batch.readings.filter(waits).map((fact) => (
+                  <LateReading key={fact.entry} batch={batch} fact={fact} />
+                ))}
+              </div>
+              <Badge standing={standing} />
+              <Key look="primary" onClick={() => setDeciding(batch.id)}>
+                Decide
+              </Key>
+            </li>
+          ))}
+        </ul>
+      </Sheet>
+      {one && <DecideSheet batch={one.batch} findings={one.findings} onClose={() => setDeciding(null)} />}
+    </>
+  )
+}
+
+function isMatter({ batch, asks }: JudgedBatch): boolean {
+  return asks.kind === 'decide' || asks.kind === 'held' || batch.readings.some(waits)
+}
+
+function waits(fact: JudgedBatch['batch']['readings'][number]): boolean {
+  return !fact.void && isLate(fact) && fact.accepted === null
+}

@@ -1,0 +1,44 @@
+import ButtonBase from '@mui/material/ButtonBase'
+import type { Decision } from '@logged-thermal/core'
+
+/** What becomes of a batch, as a shape: onward, between two posts, back, into the tray. Shut is a broken outline. */
+export function Silhouette({
+  decision,
+  chosen,
+  shut,
+  onChoose,
+}: {
+  decision: Decision
+  chosen: boolean
+  shut: boolean
+  onChoose: () => void
+}) {
+  const state = chosen ? 'chosen' : shut ? 'shut' : 'open'
+  return (
+    <ButtonBase
+      className={`silhouette ${state}`}
+      aria-pressed={chosen}
+      focusVisibleClassName="focused-by-key"
+      onClick={onChoose}
+    >
+      <svg viewBox="0 0 196 72" aria-hidden="true">
+        <path d={SHAPES[decision]} />
+        {decision === 'hold' && <path className="posts" d="M0 0h10v72h-10ZM186 0h10v72h-10Z" />}
+        {decision === 'discard' && <path className="bar" d="M30 58h136v4h-136Z" />}
+      </svg>
+      <span>
+        {NAMES[decision]}
+        {shut && <i className="visually-hidden">, shut</i>}
+      </span>
+    </ButtonBase>
+  )
+}
+
+const NAMES: Record<Decision, string> = { release: 'Release', hold: 'Hold', rework: 'Rework', discard: 'Discard' }
+
+const SHAPES: Record<Decision, string> = {
+  release: 'M2 2H160L194 36L160 70H2Z',
+  hold: 'M18 2H178V70H18Z',
+  rework: 'M194 2H36L2 36L36 70H194Z',
+  discard: 'M2 2H194V48L172 70H24L2 48Z',
+}

@@ -1,0 +1,67 @@
+import { limitSetOf, ruleSets, type LimitSet } from '@logged-thermal/core'
+import { Key } from '../parts/Key'
+
+/** The rule set, the unit that decides, and the guard of the next version. Lines of the house's stay where their limit does. */
+export function ChangeSet({
+  draft,
+  onChange,
+  onClose,
+}: {
+  draft: LimitSet
+  onChange: (draft: LimitSet) => void
+  onClose: () => void
+}) {
+  const take = (key: string) => {
+    const fresh = limitSetOf(ruleSets[key]!, {
+      id: draft.id,
+      version: draft.version,
+      from: draft.from,
+      guard: draft.guard,
+    })
+    onChange({
+      ...fresh,
+      lines: fresh.lines.map((line) => {
+        const own = draft.lines.find((each) => each.key === line.key)
+        return own?.house ? { ...line, house: own.house, variance: own.variance } : line
+      }),
+    })
+  }
+  return (
+    <section className="limits-panel" aria-label="Rule set and unit">
+      <header>
+        <h2 className="title">Rule set and unit</h2>
+        <Key look="outlined" onClick={onClose}>
+          Close
+        </Key>
+      </header>
+      <div className="set-keys">
+        {Object.values(ruleSets).map(({ key, name, prints }) => (
+          <Key key={key} look={key === draft.ruleSet.key ? 'primary' : 'plain'} onClick={() => take(key)}>
+            {name}
+            <small>{prints === 'both' ? 'prints °C and °F' : 'prints °C'}</small>
+          </Key>
+        ))}
+      </div>
+      <h3 className="title">Which printed figure decides</h3>
+      <div className="set-keys three">
+        {(['C', 'F', 'stricter'] as const).map((unit) => (
+          <Key key={unit} look={unit === draft.unit ? 'primary' : 'plain'} onClick={() => onChange({ ...draft, unit })}>
+            {unit === 'stricter' ? 'Stricter of the two' : `°${unit}`}
+          </Key>
+        ))}
+      </div>
+      <h3 className="title">Tolerance of the thermometer</h3>
+      <div className="set-keys">
+        {(['none', 'tolerance'] as const).map((guard) => (
+          <Key
+            key={guard}
+            look={guard === draft.guard ? 'primary' : 'plain'}
+            onClick={() => onChange({ ...draft, guard })}
+          >
+            {guard === 'none' ? 'As read' : 'Taken off, against us'}
+          </Key>
+        ))}
+      </div>
+    </section>
+  )
+}

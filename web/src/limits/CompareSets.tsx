@@ -1,0 +1,182 @@
+import { useState } from 'react'
+import {
+  attention,
+  batchStanding,
+  checksFor,
+  dayOf,
+  judgeBatch,
+  limitSetOf,
+  mixtureTrace,
+  ruleSets,
+  type BatchState,
+  type Check,
+  type Finding,
+  type LimitSet,
+} from '@logged-thermal/core'
+import { checkTitle, findingSentence, type Reader } from '@logged-thermal/wording'
+import { Badge } from '../parts/Badge'
+import { Glyph } from '../parts/Glyph'
+import { HeatRibbon } from '../parts/HeatRibbon'
+import { clockLens } from '../parts/lens'
+import { useWidth } from '../parts/useWidth'
+
+interface Props {
+  batches: BatchState[]
+  inForce: LimitSet
+  zone: string
+  now: number
+  reader: Reader
+}
+
+/** One batch under two rule sets: what each would say. It changes nothing. */
+export function CompareSets({ batches, inForce, zone, now, reader }: Props) {
+  const ordered = latestRead(batches)
+  const [batchId, setBatchId] = useState<string | null>(null)
+  const [sides, setSides] = useState<[string, string]>(['judged', 'fr-2009'])
+  const [ref, width] = useWidth<HTMLDivElement>(380)
+  const batch = ordered.find(({ id }) => id === batchId) ?? ordered[0]
+  if (!batch)
+    return <p className="limits-panel muted">Once a batch was read, two rule sets can be compared on it here.</p>
+  const choices: [string, string][] = [
+    ['judged', `As judged, version ${batch.limits.version}`],
+    ...(inForce.version === batch.limits.version
+      ? []
+      : [['newer', `Version ${inForce.version}, in force now`] as [string, string]]),
+    ...Object.values(ruleSets).map(({ key, name }): [string, string] => [key, name]),
+  ]
+  return (
+    <section className="limits-panel" aria-label="One batch, two rule sets">
+      <h2 className="title">One batch, two rule sets</h2>
+      <label className="compare-pick">
+        <span className="visually-hidden">Batch</span>
+        <select value={batch.id} onChange={({ target }) => setBatchId(target.value)}>
+          {ordered.map(({ id, code, method, readings }) => (
+            <option key={id} value={id}>
+              {method.name} {code}, {readings.length} readings
+            </option>
+          ))}
+        </select>
+      </label>
+      <div ref={ref}>
+        {([0, 1] as const).map((side) => (
+          <Side
+            key={side}
+            label={side === 0 ? 'First rule set' : 'Second rule set'}
+            choices={choices}
+            chosen={sides[side]}
+            onChoose={(key) => setSides(side === 0 ? [key, sides[1]] : [sides[0], key])}
+            batch={batch}
+            checks={checksUnder(sides[side], batch, inForce, zone)}
+            zone={zone}
+            now={now}
+            reader={reader}
+            width={width}
+          />
+        ))}
+      </div>
+      <p className="muted">Only asked: the batch keeps the version it began under.</p>
+    </section>
+  )
+}
+
+function checksUnder(key: string, batch: BatchState, inForce: LimitSet, zone: string): Check[] {
+  if (key === 'judged') return batch.checks
+  const set = key === 'newer' ? inForce : limitSetOf(ruleSets[key]!, { id: inForce.id, from: 0 })
+  return checksFor(batch.method, set, dayOf(batch.startedAt, zone))
+}
+
+function Side({
+  label,
+  choices,
+  chosen,
+  onChoose,
+  batch,
+  checks,
+  zone,
+  now,
+  reader,
+  width,
+}: {
+  label: string
+  choices: [string, string][]
+  chosen: string
+  onChoose: (key: string) => void
+  batch: BatchState
+  checks: Check[]
+  zone: string
+  now: number
+  reader: Reader
+  width: number
+}) {
+  const asked = { ...batch, checks, disposition: null }
+  const findings = judgeBatch(asked, { zone }, now)
+  const shown = findings.filter(
+    ({ check, standing }) => check.limit.force !== 'quality' && (standing !== 'open' || isTimed(check)),
+  )
+  return (
+    <div className="compare-side">
+      <div className="compare-head">
+        <select aria-label={label} value={chosen} onChange={({ target }) => onChoose(target.value)}>
+          {choices.map(([key, name]) => (
+            <option key={key} value={key}>
+              {name}
+            </option>
+          ))}
+        </select>
+        <Badge standing={batchStanding(findings)} />
+      </div>
+      <div className="compare-lane">
+        <HeatRibbon
+          batch={asked}
+          findings={findings}
+          asks={attention(asked, findings, { zone }, now)}
+          now={now}
+          lens={evidenceLens(asked, findings, width, now)}
+          height={84}
+          size="due"
+          reader={reader}
+          evidence
+        />
+      </div>
+      <ul>
+        {shown.map((finding) => (
+          <Said key={finding.check.key} finding={finding} reader={reader} />
+        ))}
+      </ul>
+    </div>
+  )
+}
+
+function Said({ finding, reader }: { finding: Finding; reader: Reader }) {
+  return (
+    <li>
+      <Glyph standing={finding.standing} size={18} />
+      <span>
+        <strong>{checkTitle(finding, reader)}</strong> {findingSentence(finding, reader)}
+      </span>
+    </li>
+  )
+}
+
+/** From the first reading to the last gate, clock-linear. */
+function evidenceLens(batch: BatchState, findings: Finding[], width: number, now: number) {
+  const read = mixtureTrace(batch).map(({ at }) => at)
+  const gates = findings.flatMap(({ deadline, check }) => (deadline !== null && isTimed(check) ? [deadline] : []))
+  const all = [...read, ...gates]
+  const [first, last] = [Math.min(...all, now), Math.max(...all, now - 6 * 3_600_000)]
+  // Room for the words under the last gate.
+  return clockLens(width, first - 300_000, last + 0.4 * (last - first), now)
+}
+
+/** The batch read last stands first, those with too few readings to tell anything last. */
+function latestRead(batches: readonly BatchState[]): BatchState[] {
+  const rank = (batch: BatchState) => {
+    const read = mixtureTrace(batch)
+    return read.length < 5 ? 0 : (read.at(-1)?.at ?? 0)
+  }
+  return [...batches].sort((a, b) => rank(b) - rank(a))
+}
+
+function isTimed({ limit: { rule } }: Check): boolean {
+  return rule.kind === 'hold' || rule.kind === 'reach' || rule.kind === 'equivalent'
+}

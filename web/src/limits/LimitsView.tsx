@@ -1,0 +1,134 @@
+import { useState } from 'react'
+import { dayOf, isLooser, limitChanges, limitsAt, type LimitKey, type LimitSet, type Line } from '@logged-thermal/core'
+import { countWord } from '@logged-thermal/wording'
+import { Header } from '../app/Header'
+import { useHand, useLine } from '../app/kitchen'
+import { useNow } from '../app/now'
+import { Key } from '../parts/Key'
+import { ChangeSet } from './ChangeSet'
+import { CompareSets } from './CompareSets'
+import { LimitsTable } from './LimitsTable'
+import { LineDetail } from './LineDetail'
+import { SignVersion } from './SignVersion'
+import { VersionHistory } from './VersionHistory'
+import './limits.css'
+
+type Panel = { kind: 'compare' } | { kind: 'line'; key: LimitKey } | { kind: 'history' } | { kind: 'set' }
+
+/** The limits in force, each with its source; beside them one batch under two rule sets, or the limit that was tapped. */
+export function LimitsView() {
+  const now = useNow()
+  const line = useLine()
+  const { reader, person, open } = useHand(line)
+  const [panel, setPanel] = useState<Panel>({ kind: 'compare' })
+  const [draft, setDraft] = useState<LimitSet | null>(null)
+  const [signing, setSigning] = useState(false)
+  const versions = line?.limits?.versions ?? []
+  const current = limitsAt(versions, now)
+  if (!line?.limits || !current) return <p className="whole">This kitchen has no limits yet.</p>
+
+  const shown = draft ?? current
+  const today = dayOf(now, line.kitchen.zone)
+  const lead = open && person?.role === 'lead'
+  const next = (versions.at(-1)?.version ?? 0) + 1
+  const change = (set: LimitSet) => setDraft({ ...set, version: next })
+  const changeLine = (changed: Line) =>
+    change({ ...shown, lines: shown.lines.map((each) => (each.key === changed.key ? changed : each)) })
+  const compare = () => setPanel({ kind: 'compare' })
+  const chosen = panel.kind === 'line' ? shown.lines.find(({ key }) => key === panel.key) : undefined
+  const changes = draft ? limitChanges(current, draft).length : 0
+  return (
+    <main className="view">
+      <Header>
+        <h1>
+          <strong>{current.ruleSet.name} is in force.</strong> {houseWords(current, today)}
+        </h1>
+      </Header>
+      <div className="limits">
+        <div className="limits-main">
+          <div className="limits-top">
+            <Key disabled={!lead} onClick={() => setPanel({ kind: 'set' })}>
+              {shown.ruleSet.name}
+            </Key>
+            <Key disabled={!lead} onClick={() => setPanel({ kind: 'set' })}>
+              {shown.unit === 'stricter' ? 'Judged by the stricter unit' : `Judged in °${shown.unit}`}
+            </Key>
+            <Key look="outlined" onClick={() => setPanel({ kind: 'history' })}>
+              {draft ? `Draft of version ${draft.version}` : `Version ${current.version}`}
+            </Key>
+          </div>
+          <div className="limits-scroll" tabIndex={0} role="region" aria-label="Limits in force">
+            <LimitsTable
+              set={shown}
+              reader={reader}
+              today={today}
+              chosen={panel.kind === 'line' ? panel.key : null}
+              onChoose={(key) => setPanel({ kind: 'line', key })}
+            />
+          </div>
+          {draft && changes > 0 ? (
+            <div className="limits-draft" role="status">
+              <strong>
+                Version {draft.version} is not in force: {changes} {changes === 1 ? 'change' : 'changes'}.
+              </strong>
+              <Key look="primary" onClick={() => setSigning(true)}>
+                Put it in force
+              </Key>
+              <Key look="outlined" onClick={() => setDraft(null)}>
+                Drop it
+              </Key>
+            </div>
+          ) : (
+            <p className="muted limits-foot">
+              A starting point: check each limit against the edition in force where you are. The local code and a
+              qualified person decide.
+            </p>
+          )}
+        </div>
+        <aside className="limits-side">
+          {chosen && (
+            <LineDetail
+              key={chosen.key}
+              line={chosen}
+              set={shown}
+              reader={reader}
+              onChange={lead ? changeLine : null}
+              onClose={compare}
+            />
+          )}
+          {panel.kind === 'history' && (
+            <VersionHistory state={line.limits} people={line.people} reader={reader} now={now} onClose={compare} />
+          )}
+          {panel.kind === 'set' && <ChangeSet draft={shown} onChange={change} onClose={compare} />}
+          {panel.kind === 'compare' && (
+            <CompareSets batches={line.batches} inForce={current} zone={line.kitchen.zone} now={now} reader={reader} />
+          )}
+        </aside>
+      </div>
+      {draft && signing && (
+        <SignVersion
+          current={current}
+          draft={draft}
+          reader={reader}
+          now={now}
+          onClose={() => setSigning(false)}
+          onSigned={() => {
+            setSigning(false)
+            setDraft(null)
+            compare()
+          }}
+        />
+      )}
+    </main>
+  )
+}
+
+function houseWords(set: LimitSet, today: string): string {
+  const looser = set.lines.filter((line) => isLooser(line) && line.variance && today <= line.variance.validUntil).length
+  const stricter = set.lines.filter((line) => line.house && !isLooser(line)).length
+  if (!stricter && !looser) return 'The house adds no line of its own.'
+  const said = [stricter && `stricter in ${countWord(stricter)}`, looser && `looser in ${countWord(looser)}`].filter(
+    Boolean,
+  )
+  return `The house is ${said.join(', ')}.`
+}

@@ -1,0 +1,83 @@
+import { useState } from 'react'
+import { isJudged, isLooser, type LimitSet, type Line } from '@logged-thermal/core'
+import { forceWord, lineName, ruleWords, sourceOf, type Reader } from '@logged-thermal/wording'
+import { Key } from '../parts/Key'
+import { HouseLineForm } from './HouseLineForm'
+
+interface Props {
+  line: Line
+  set: LimitSet
+  reader: Reader
+  /** The lead may change it: the changed line goes into the draft of the next version. */
+  onChange: ((line: Line) => void) | null
+  onClose: () => void
+}
+
+/** One limit whole: every row, where it is from, what the house adds and why. */
+export function LineDetail({ line, set, reader, onChange, onClose }: Props) {
+  const [editing, setEditing] = useState(false)
+  const { house, variance, published } = line
+  const judged = published.some(({ rule }) => isJudged(rule))
+  if (editing && onChange) {
+    return (
+      <HouseLineForm
+        line={line}
+        onCancel={() => setEditing(false)}
+        onDone={(changed) => {
+          onChange(changed)
+          setEditing(false)
+        }}
+      />
+    )
+  }
+  return (
+    <section className="limits-panel" aria-label={lineName(line.key)}>
+      <header>
+        <h2 className="title">{lineName(line.key)}</h2>
+        <Key look="outlined" onClick={onClose}>
+          Close
+        </Key>
+      </header>
+      {published.map((limit, i) => (
+        <div className="printed" key={i}>
+          <strong>{ruleWords(limit.rule, set.unit, reader)}</strong>
+          <p>
+            {sourceOf(limit)}. {forceWord[limit.force]}, confidence {limit.source.confidence}
+            {limit.alternative ? '; only where the house chooses it' : ''}.
+          </p>
+        </div>
+      ))}
+      <p className="muted">A starting point: check it against the edition in force where you are.</p>
+      <h3 className="title">House line</h3>
+      {house ? (
+        <div className="printed">
+          <strong>{ruleWords(house.rule, set.unit, reader)}</strong>
+          <p>
+            {isLooser(line) ? 'Looser than printed, by variance' : 'Holds beside what is printed'}. Reason:{' '}
+            {house.reason}.
+          </p>
+          {variance && (
+            <p>
+              {variance.authority}, {variance.reference}: {variance.reason}. Valid to the end of {variance.validUntil};
+              then what is printed returns.
+            </p>
+          )}
+        </div>
+      ) : (
+        <p>{judged ? 'None: what is printed holds.' : 'Not a limit that readings decide.'}</p>
+      )}
+      {judged && onChange && (
+        <div className="limits-keys">
+          <Key look="primary" onClick={() => setEditing(true)}>
+            {house ? 'Change the house line' : 'Set a house line'}
+          </Key>
+          {house && (
+            <Key look="outlined" onClick={() => onChange({ ...line, house: null, variance: null })}>
+              Take it away
+            </Key>
+          )}
+        </div>
+      )}
+    </section>
+  )
+}

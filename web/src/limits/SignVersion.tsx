@@ -1,0 +1,79 @@
+import { useState } from 'react'
+import { isLooser, limitChanges, startOfDay, type LimitSet } from '@logged-thermal/core'
+import { lineName, type Reader } from '@logged-thermal/wording'
+import { sentenceOf, usePostSignedMutation } from '../app/api'
+import { useClaim } from '../app/enter'
+import { useHand, useLine } from '../app/kitchen'
+import { PinPad } from '../door/PinPad'
+import { Key } from '../parts/Key'
+import { Sheet } from '../parts/Sheet'
+import { changeWords } from './VersionHistory'
+
+/** What the next version changes, from when, and the lead's signature under it. */
+export function SignVersion({
+  current,
+  draft,
+  reader,
+  now,
+  onClose,
+  onSigned,
+}: {
+  current: LimitSet
+  draft: LimitSet
+  reader: Reader
+  now: number
+  onClose: () => void
+  onSigned: () => void
+}) {
+  const line = useLine()
+  const { person } = useHand(line)
+  const claim = useClaim()
+  const [post, { isLoading }] = usePostSignedMutation()
+  const [day, setDay] = useState('')
+  const [refusal, setRefusal] = useState<string | null>(null)
+  const lead = person?.role === 'lead' ? person : line?.people.find(({ role }) => role === 'lead')
+  // A line kept from another rule set may be looser under this one.
+  const looser = draft.lines.find((each) => isLooser(each) && each.variance === null)
+
+  const sign = async (pin: string) => {
+    if (!lead) return
+    const from = day === '' ? now : Math.max(now, startOfDay(day, reader.zone))
+    const made = claim('limits-set', draft.id, { set: { ...draft, from: Math.round(from) } }, { by: lead.id })
+    const result = await post({ claim: made, signer: lead.id, pin })
+    if (result.error) return setRefusal(sentenceOf(result.error))
+    const [answer] = result.data.results
+    if (answer?.outcome === 'refused') return setRefusal(answer.sentence)
+    onSigned()
+  }
+  return (
+    <Sheet open onClose={onClose} title={`Put version ${draft.version} in force`}>
+      <div className="sign-version">
+        <div>
+          <ul>
+            {limitChanges(current, draft).map((change) => (
+              <li key={`${change.what} ${change.line ?? ''}`}>{changeWords(change, draft, reader)}</li>
+            ))}
+          </ul>
+          <label className="form-field">
+            In force from the start of (empty: now)
+            <input type="date" value={day} onChange={({ target }) => setDay(target.value)} />
+          </label>
+          <p className="muted">Batches that have begun keep the version they began under.</p>
+        </div>
+        {looser ? (
+          <div>
+            <p role="alert">
+              "{lineName(looser.key)}" is looser than this rule set prints. Take the house's line away, or attach a
+              variance.
+            </p>
+            <Key look="outlined" onClick={onClose}>
+              Back
+            </Key>
+          </div>
+        ) : (
+          lead && <PinPad name={lead.name} busy={isLoading} sentence={refusal} onPin={(pin) => void sign(pin)} />
+        )}
+      </div>
+    </Sheet>
+  )
+}
