@@ -40,7 +40,7 @@ export function limitCells(rule: Rule, reader: Reader): LimitCells {
       return { ...pair(plain, ...from, rule.to), time: minutes(rule.withinMinutes), words: further ? 'a further' : '' }
     }
     case 'stay': {
-      const time = rule.grace ? `${rule.grace.count} ${minutes(rule.grace.minutes)}` : ''
+      const time = rule.grace ? `${minutes(rule.grace.minutes)} ${rule.grace.count === 'once' ? 'once' : 'in all'}` : ''
       return { ...pair(plain, rule.level), time, words: rule.side === 'under' ? 'or under' : 'or over' }
     }
     case 'exposure':

@@ -119,7 +119,7 @@ export function DecideSheet({
                 onKeyDown={(event) => event.stopPropagation()}
               />
               <span className="decide-starts">
-                {BEGINS[decision].map((each) => (
+                {(decision === 'release' && notProven.length ? [] : BEGINS[decision]).map((each) => (
                   <button key={each} type="button" onClick={() => setReason(each)}>
                     {each}
                   </button>
