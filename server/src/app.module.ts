@@ -8,6 +8,7 @@ import { HealthController } from './health/health.controller'
 import { LedgerModule } from './ledger/ledger.module'
 import { LineController } from './line/line.controller'
 import { LiveModule } from './live/live.module'
+import { MethodsController } from './methods/methods.controller'
 import { PeopleModule } from './people/people.module'
 
 @Module({})
@@ -29,7 +30,7 @@ export class AppModule {
         LedgerModule,
         LiveModule.for(databaseUrl),
       ],
-      controllers: [LineController, BatchesController, HealthController],
+      controllers: [LineController, BatchesController, MethodsController, HealthController],
     }
   }
 }

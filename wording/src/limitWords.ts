@@ -123,6 +123,7 @@ const LINES: Record<Line['key'], string> = {
   'reheat-time': 'Reheated in time',
   rework: 'Rework of a slow cooling',
   'boil-out': 'Starch boiled out',
+  'fruit-boil': 'Frozen fruit boiled',
   ceiling: 'Ceiling',
   'cool-first': 'Cooling, first stage',
   'cool-second': 'Cooling, second stage',

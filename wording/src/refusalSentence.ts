@@ -1,5 +1,6 @@
 import { ASSESSMENT_LENGTH, type FieldProblem, type Refusal, type Shut } from '@logged-thermal/core'
 import { lineName } from './limitWords'
+import { problemSentence } from './methodWords'
 
 /** Why an entry was not taken, as one sentence that says what to do. */
 export function refusalSentence(refusal: Refusal): string {
@@ -38,6 +39,8 @@ export function refusalSentence(refusal: Refusal): string {
       return `There is a newer version, ${refusal.current}. Open it and change that.`
     case 'looser':
       return `"${lineName(refusal.line)}" would be looser than the rule set. It needs a written variance: authority, reference, reason and last day.`
+    case 'method blocked':
+      return `This version cannot be put in force: ${problemSentence(refusal.problem, { unit: 'C', zone: 'UTC' })}`
     case 'backdated':
       return 'Limits are in force from now on or later, never from before.'
     case 'changed since':
@@ -93,6 +96,12 @@ export function fieldSentence(field: string, problem: FieldProblem): string {
       return `"${name}" has to be a day, YYYY-MM-DD.`
     case 'other temperature':
       return `"${name}" is another temperature than its °C.`
+    case 'not readable':
+      return 'This file is not readable JSON.'
+    case 'not a whole':
+      return `The parts of "${name}" have to add up to 1.`
+    case 'twice':
+      return `"${name}" stands there twice.`
     case 'not a temperature':
       return `${problem.typed} is no temperature of a pan: -90 to 400 °C, or -130 to 752 °F.`
     case 'out of range':

@@ -1,4 +1,4 @@
-import { checksFor, limitSetOf, ruleSets, type Method } from '@logged-thermal/core'
+import { checksFor, limitSetOf, newMethod, ruleSets, type Method } from '@logged-thermal/core'
 import { clock, dayName, degrees, limitDegrees, span } from './figures'
 import { limitTitle, sourceLine } from './limitWords'
 import { refusalSentence } from './refusalSentence'
@@ -34,16 +34,9 @@ describe('sentences', () => {
     kind,
     measures: 'mixture' as const,
   }))
-  const vessel = { id: 'v', name: 'pan', fillDepth: 0.1 }
   const method: Method = {
-    id: 'm',
-    version: 1,
-    name: 'Custard',
-    family: 'poured-custard',
-    schedule: null,
-    steps,
-    houseDays: 3,
-    vessel,
+    ...newMethod({ id: 'm', vesselId: 'v', name: 'Custard', family: 'poured-custard' }),
+    steps: [...steps],
   }
 
   it('says what each check asks and where it is from', () => {

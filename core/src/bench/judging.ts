@@ -3,6 +3,7 @@ import { limitSetOf } from '../limits/limitSet'
 import { ruleSets } from '../limits/ruleSets'
 import type { Check } from '../limits/checksFor'
 import type { Method } from '../method/method'
+import { newMethod } from '../method/newMethod'
 import type { BatchState } from '../state/batch'
 import type { Stream } from '../verdict/evidence'
 import { judgeOf, type Judge } from '../verdict/judge'
@@ -28,18 +29,8 @@ export function dayLong(readings: number): Stream {
 /** A batch with ten checks that readings decide: floors, ceiling, gates, levels, time in a band. */
 export function batchOfTen(): BatchState {
   const method: Method = {
-    id: 'method',
-    version: 1,
-    name: 'bench',
-    family: 'poured-custard',
-    schedule: null,
-    houseDays: 3,
-    vessel: { id: 'pan', name: 'pan', fillDepth: 0.05 },
-    steps: (['temper', 'cook', 'cool', 'hold'] as const).map((kind) => ({
-      key: kind,
-      kind,
-      measures: 'mixture' as const,
-    })),
+    ...newMethod({ id: 'method', vesselId: 'pan', name: 'bench', family: 'poured-custard' }),
+    steps: (['temper', 'cook', 'cool', 'hold'] as const).map((kind) => ({ key: kind, kind, measures: 'mixture' })),
   }
   const all = Object.values(ruleSets).flatMap((set) =>
     checksFor(method, limitSetOf(set, { id: 'limits', from: 0 }), '2027-01-01'),
@@ -67,8 +58,11 @@ export function batchOfTen(): BatchState {
     limits: { id: 'limits', version: 1 },
     checks,
     vessel: method.vessel,
+    factor: 1,
     marks: [mark('temper', 'combined', 60_000), mark('cook', 'done', 1_860_000)],
     readings: [],
+    deviations: [],
+    churnings: [],
     notes: [],
     disposition: null,
     reworks: [],

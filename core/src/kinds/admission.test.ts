@@ -133,6 +133,8 @@ describe('admitting a claim', () => {
     checks: [],
     readings: [{ entry: OTHER }],
     marks: [],
+    deviations: [],
+    churnings: [],
     notes: [],
     disposition: null,
     reworks: [],

@@ -1,11 +1,12 @@
 import { dayOf } from '../calendar/zone'
 import { canonical } from '../json/canonical'
 import type { MethodRef } from '../ledger/entry'
-import { id, list, object, text, whole } from '../ledger/parse'
+import { id, list, number, object, text, whole } from '../ledger/parse'
 import { checksFor, type Check } from '../limits/checksFor'
 import { limitsAt } from '../limits/limitSet'
 import type { Method } from '../method/method'
-import { parseProcedure, parseVessel, PROCEDURE } from './methodSaved'
+import { approvedOf } from '../state/method'
+import { parseProcedure, parseVessel, PROCEDURE } from './parseMethod'
 import { EVERYONE_WHO_COOKS, type KindOf } from './kindOf'
 
 /** A batch begins, and what it is held to is fixed. */
@@ -16,7 +17,8 @@ export const batchStarted: KindOf<'batch-started'> = {
   may: EVERYONE_WHO_COOKS,
   signed: false,
   parse(body) {
-    const { code, method, limits, checks, vessel } = object(body, ['code', 'method', 'limits', 'checks', 'vessel'])
+    const fields = object(body, ['code', 'method', 'limits', 'checks', 'vessel', 'factor'])
+    const { code, method, limits, checks, vessel, factor } = fields
     const m = object(method, ['id', ...PROCEDURE])
     const l = object(limits, ['id', 'version'])
     return {
@@ -26,6 +28,7 @@ export const batchStarted: KindOf<'batch-started'> = {
       // Their shape needs no parsing: admit takes only the very checks that core resolves.
       checks: list(checks, ({ value }) => value as Check),
       vessel: parseVessel(vessel),
+      factor: number(factor, 0.01, 1000),
     }
   },
   touches: ({ about, kitchen }) => [about, { type: 'kitchen', id: kitchen }],
@@ -35,7 +38,7 @@ export const batchStarted: KindOf<'batch-started'> = {
   ],
   admit({ about, at, body, kitchen }, read, { zone }) {
     if (read('batch', about.id)) return { code: 'already there', field: 'about.id', what: 'batch' }
-    const method = read('method', body.method.id)
+    const method = approvedOf(read('method', body.method.id))
     if (!method) return { code: 'not there', field: 'body.method', what: 'method' }
     const limits = limitsAt(read('limits', body.limits.id)?.versions ?? [], at)
     if (!limits) return { code: 'not there', field: 'body.limits', what: 'limits' }
@@ -53,6 +56,7 @@ export const batchStarted: KindOf<'batch-started'> = {
 }
 
 /** A method as a batch keeps it. */
-export function methodRef({ id: methodId, version, name, family, steps, schedule, houseDays }: Method): MethodRef {
-  return { id: methodId, version, name, family, steps, schedule, houseDays }
+export function methodRef(method: Method): MethodRef {
+  const { version, name, family, steps, schedule, cooling, ceiling, raw, untreatedFruit, houseDays } = method
+  return { id: method.id, version, name, family, steps, schedule, cooling, ceiling, raw, untreatedFruit, houseDays }
 }

@@ -53,6 +53,6 @@ function admitNow({ about, body }: Claim<'corrected'>, read: Read): Refusal | nu
 }
 
 // A disposition is not amended here: the lead disposes again.
-function entriesOf({ readings, marks, notes }: BatchState): string[] {
-  return [...readings, ...marks, ...notes].map(({ entry }) => entry)
+function entriesOf({ readings, marks, notes, deviations, churnings }: BatchState): string[] {
+  return [...readings, ...marks, ...notes, ...deviations, ...churnings].map(({ entry }) => entry)
 }

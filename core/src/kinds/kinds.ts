@@ -5,19 +5,25 @@ import { disposed } from './disposed'
 import { instrumentRegistered } from './instrumentRegistered'
 import type { KindOf } from './kindOf'
 import { limitsSet } from './limitsSet'
+import { churned } from './churned'
+import { methodApproved } from './methodApproved'
 import { methodSaved } from './methodSaved'
 import { noted } from './noted'
 import { readingAccepted } from './readingAccepted'
 import { readingTaken } from './readingTaken'
+import { stepDeviated } from './stepDeviated'
 import { stepMarked } from './stepMarked'
 
 /** Every kind of entry there is. */
 export const kinds: { [K in Kind]: KindOf<K> } = {
   'limits-set': limitsSet,
   'method-saved': methodSaved,
+  'method-approved': methodApproved,
   'instrument-registered': instrumentRegistered,
   'batch-started': batchStarted,
   'step-marked': stepMarked,
+  'step-deviated': stepDeviated,
+  churned,
   'reading-taken': readingTaken,
   'reading-accepted': readingAccepted,
   corrected,

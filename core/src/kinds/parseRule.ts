@@ -55,7 +55,7 @@ export function parseRule(field: Field): Rule {
 }
 
 /** Both figures of one limit: they may differ by what printing rounds, not by more. */
-function parseDegrees(field: Field): Degrees {
+export function parseDegrees(field: Field): Degrees {
   const { c, f } = object(field, ['c', 'f'])
   const degrees = { c: number(c, COLDEST, HOTTEST), f: number(f, toFahrenheit(COLDEST), toFahrenheit(HOTTEST)) }
   if (Math.abs(toCelsius(degrees.f) - degrees.c) > ROUNDING) throw new FieldError(f.path, { code: 'other temperature' })

@@ -4,7 +4,7 @@ import type { Refusal } from '../ledger/refusal'
 import { measures } from '../state/instrument'
 import type { Read } from '../state/state'
 import { EVERYONE_WHO_COOKS, type KindOf } from './kindOf'
-import { parseOf } from './methodSaved'
+import { parseOf } from './parseMethod'
 import { needsOpenBatch } from './openBatch'
 
 /** One temperature, by hand: as typed, with its unit, where, of what, and by which instrument. */

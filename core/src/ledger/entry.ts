@@ -34,6 +34,19 @@ export interface Disposition {
   core: string
 }
 
+/** What a cook did otherwise than the method says. */
+export interface Deviation {
+  step: string
+  said: string
+}
+
+/** A moment of churning, with its temperature where it was read. */
+export interface Churning {
+  step: string
+  moment: 'going in' | 'start' | 'end' | 'draw'
+  typed: Typed | null
+}
+
 /** A remark, or how it looks, sounds and moves. It moves no standing. */
 export interface Note {
   text: string
@@ -57,6 +70,7 @@ export interface ReadingBody {
 export interface Bodies {
   'limits-set': { set: LimitSet }
   'method-saved': { method: Method }
+  'method-approved': { version: number; limits: Id; components: Id[] }
   'instrument-registered': { code: string; kind: InstrumentKind }
   'batch-started': {
     code: string
@@ -64,8 +78,12 @@ export interface Bodies {
     limits: { id: Id; version: number }
     checks: Check[]
     vessel: Vessel
+    /** How many times over the method is made. */
+    factor: number
   }
   'step-marked': { step: string; edge: Edge }
+  'step-deviated': Deviation
+  churned: Churning
   'reading-taken': ReadingBody
   corrected: { target: Id; reason: CorrectionReason; now: Correction }
   noted: Note

@@ -24,6 +24,9 @@ export type FieldProblem =
   | { code: 'not a list' }
   | { code: 'not a day' }
   | { code: 'other temperature' }
+  | { code: 'not a whole' }
+  | { code: 'not readable' }
+  | { code: 'twice' }
   | { code: 'not a temperature'; typed: string }
   | { code: 'out of range'; least: number; most: number }
 
@@ -71,6 +74,11 @@ export function number({ path, value }: Field, least: number, most: number): num
 export function whole(field: Field, least: number, most: number): number {
   const value = number(field, least, most)
   if (!Number.isInteger(value)) throw new FieldError(field.path, { code: 'not a number' })
+  return value
+}
+
+export function flag({ path, value }: Field): boolean {
+  if (typeof value !== 'boolean') throw new FieldError(path, { code: 'not one of', allowed: 'true, false' })
   return value
 }
 

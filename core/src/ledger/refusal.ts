@@ -1,5 +1,6 @@
 import type { Decision } from './entry'
 import type { LimitKey } from '../limits/limit'
+import type { Problem } from '../method/problems'
 import type { FieldProblem } from './parse'
 import type { Shut } from '../verdict/disposition'
 
@@ -21,6 +22,7 @@ export type Refusal =
   | { code: 'not a reading'; field: 'body.target' }
   | { code: 'older version'; field: 'body'; current: number }
   | { code: 'looser'; field: 'body.set.lines'; line: LimitKey }
+  | { code: 'method blocked'; field: 'body.version'; problem: Problem }
   | { code: 'backdated'; field: 'body.set.from' }
   | { code: 'changed since'; field: 'body.findings' }
   | { code: 'decision shut'; field: 'body.decision'; decision: Decision; why: Shut }

@@ -1,4 +1,5 @@
 import type { Day } from '../calendar/zone'
+import { heatPlan } from '../method/heatPlan'
 import type { Of, Procedure, StepKind } from '../method/method'
 import type { CodeUnit } from '../quantity/temperature'
 import type { Where } from '../trace/reading'
@@ -6,6 +7,7 @@ import type { Comparing } from './compared'
 import { families } from './families'
 import type { Limit, LimitKey, LimitSet } from './limit'
 import { inForce } from './limitSet'
+import { boilOutOf, ceilingOf, fruitBoilOf, houseDaysOf, rawHoursOf } from './methodLimits'
 import { isJudged, type JudgedRule, type Mark } from './rule'
 import { COOLING_KEYS, nameIn } from './ruleSets'
 import { schedules } from './sets/schedules'
@@ -28,47 +30,68 @@ export interface Check extends Comparing {
 /**
  * The checks that a batch of this method is held to under these limits, in the order of the work.
  * @param day the day it starts, in the kitchen: a variance ends with its last day
- * RangeError for a method without a step that its family needs.
  */
 export function checksFor(method: Procedure, limits: LimitSet, day: Day): Check[] {
-  const cook = stepOf(method, 'cook')
-  const cool = stepOf(method, 'cool')
-  const hold = stepOf(method, 'hold')
-  const combined: Mark = { step: stepOf(method, 'temper'), edge: 'combined' }
-  const cooked: Mark = { step: cook, edge: 'done' }
+  const { combined, killed, lastHeat, assembled } = heatPlan(method)
   const guard = limits.guard === 'tolerance' ? toleranceOf(limits, day) : 0
-
-  const checks = (step: string, found: Limit[], from: Mark, to: Mark | null): Check[] =>
-    found.flatMap((limit) => {
-      if (!judges(limit)) return []
-      const key = nameIn(limits.ruleSet.key, limit)
-      const quality = limit.force === 'quality'
-      const evidence = { of: 'mixture' as const, where: ['core' as const], from, to }
-      return [{ key, step, limit, unit: limits.unit, guard: quality ? 0 : guard, evidence }]
-    })
+  const stepOf = (kind: StepKind) => method.steps.find((step) => step.kind === kind)?.key ?? null
   const lines = (...keys: LimitKey[]) => keys.flatMap((key) => limitsOf(limits, key, day))
+
+  const checks = (step: string | null, found: Limit[], from: Mark, to: Mark | null): Check[] =>
+    found.flatMap((limit) => {
+      if (!judges(limit) || step === null) return []
+      const key = nameIn(limits.ruleSet.key, limit)
+      const evidence = { of: 'mixture' as const, where: ['core' as const], from, to }
+      return [{ key, step, limit, unit: limits.unit, guard: limit.force === 'quality' ? 0 : guard, evidence }]
+    })
+
+  const afterHeat = method.cooling === 'stages' && lastHeat !== null
+  const settles: Mark = afterHeat ? lastHeat : assembled
+  const cool = stepOf('cool') ?? stepOf('set') ?? stepOf('hold')
+  const hold = stepOf('hold') ?? cool
+  const reheat = stepOf('reheat')
+  const reheated: Mark = { step: reheat ?? '', edge: 'started' }
+  const heat = killed ?? lastHeat
+  // A starch cream reaches its floor as it cooks, and goes on to the boil.
+  const cooks = method.steps.find(({ kind, measures }) => kind === 'cook' && measures === 'mixture')
+  const floorStep = (killed && cooks?.key) ?? heat?.step ?? null
   return [
-    ...checks(cook, heatLimits(method, limits, day), combined, cooked),
-    ...checks(cook, lines('rework'), combined, cooked),
-    ...checks(cook, [ceilingOf(method)], combined, cooked),
-    ...checks(cool, coolingLimits(limits, day), cooked, null),
-    ...checks(hold, lines('cold-holding', 'exposure'), cooked, null),
-    ...checks(hold, [...lines('date-marking'), houseDaysOf(method)], cooked, null),
+    ...(heat ? checks(floorStep, heatLimits(method, limits, day, killed !== null), combined, heat) : []),
+    ...(killed && afterHeat ? checks(killed.step, lines('rework'), combined, killed) : []),
+    ...(heat && method.untreatedFruit ? checks(heat.step, [fruitBoilOf()], combined, heat) : []),
+    ...(heat ? checks(stepOf('boil out'), [boilOutOf()], combined, heat) : []),
+    ...(heat ? checks(heat.step, ceilingOf(method), combined, heat) : []),
+    ...(reheat ? checks(reheat, lines('reheat', 'reheat-time'), reheated, { step: reheat, edge: 'done' }) : []),
+    ...(method.cooling === 'none'
+      ? []
+      : checks(cool, afterHeat ? coolingLimits(limits, day) : lines('cool-ambient'), settles, null)),
+    ...(method.cooling === 'none'
+      ? []
+      : [
+          ...checks(hold, lines('cold-holding', 'exposure'), settles, null),
+          ...checks(hold, method.raw ? rawHoursOf(lines('raw-class')) : [], assembled, null),
+          ...checks(hold, [...lines('date-marking'), houseDaysOf(method)], settles, null),
+        ]),
   ]
 }
 
-/** The limits in force under a key: those of its line, or "no number" where the rule set does not know it. */
+/** The limits in force under a key: those of its line; none where the kitchen's limits do not know it. */
 export function limitsOf(limits: LimitSet, key: LimitKey, day: Day): Limit[] {
   const line = limits.lines.find((each) => each.key === key)
   return line ? inForce(line, limits, day) : []
 }
 
-/** A schedule that the method names stands in for the rule set's egg rows, where it may close a check on egg. */
-function heatLimits(method: Procedure, limits: LimitSet, day: Day): Limit[] {
+/**
+ * The floor: of a mixture with egg the rule set's rows, or the schedule that the method names where that may close a
+ * check on egg; of one without egg only what a schedule asks.
+ */
+function heatLimits(method: Procedure, limits: LimitSet, day: Day, kills: boolean): Limit[] {
   const schedule = method.schedule === null ? null : (schedules[method.schedule] ?? null)
-  if (schedule?.egg) return schedule.limits.filter(({ key }) => key === 'egg')
-  const key = families[method.family].heat
-  const own = limitsOf(limits, key, day)
+  const egg = families[method.family].egg && kills
+  if (schedule && (schedule.egg || !egg))
+    return schedule.limits.filter(({ key }) => key === (schedule.egg ? 'egg' : 'no-egg'))
+  if (!egg) return []
+  const own = method.cooling === 'none' ? limitsOf(limits, 'egg-immediate', day) : []
   // Where a set has no rows of its own for serving at once, its egg rows hold.
   return own.length ? own : orNoNumber(limitsOf(limits, 'egg', day), 'egg', limits)
 }
@@ -104,30 +127,4 @@ function toleranceOf(limits: LimitSet, day: Day): number {
     rule.kind === 'tolerance' ? [Math.max(rule.within.c, rule.within.f / 1.8)] : [],
   )
   return Math.max(1, ...found)
-}
-
-function ceilingOf(method: Procedure): Limit {
-  return {
-    key: 'ceiling',
-    origin: 'method',
-    rule: { kind: 'stay', side: 'under', level: families[method.family].ceiling, grace: null },
-    force: 'quality',
-    source: { document: 'House default', section: method.family, edition: '1', confidence: 'medium' },
-  }
-}
-
-function houseDaysOf(method: Procedure): Limit {
-  return {
-    key: 'house-days',
-    origin: 'method',
-    rule: { kind: 'days', days: method.houseDays },
-    force: 'house',
-    source: { document: method.name, section: 'house days', edition: `version ${method.version}`, confidence: 'high' },
-  }
-}
-
-function stepOf(method: Procedure, kind: StepKind): string {
-  const step = method.steps.find((candidate) => candidate.kind === kind)
-  if (!step) throw new RangeError(`method: ${method.name} has no step "${kind}"`)
-  return step.key
 }

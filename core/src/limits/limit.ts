@@ -35,6 +35,7 @@ export type LimitKey =
   | 'reheat-time'
   | 'rework'
   | 'boil-out'
+  | 'fruit-boil'
   | 'ceiling'
   | 'cool-first'
   | 'cool-second'

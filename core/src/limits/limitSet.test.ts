@@ -61,10 +61,10 @@ describe('the checks of a batch', () => {
     expect(checksFor({ ...method, schedule: 'us-milk' }, set, DAY)[0]!.key).toBe('egg')
   })
 
-  it('need the steps they belong to', () => {
-    expect(() => checksFor({ ...method, steps: method.steps.slice(2) }, limitsFrom('uk-2013'), DAY)).toThrow(
-      /has no step "temper"/,
-    )
+  it('begin where the mixture is whole; from the start where nothing is combined', () => {
+    const egg = (steps: typeof method.steps) => checksFor({ ...method, steps }, limitsFrom('uk-2013'), DAY)[0]!.evidence
+    expect(egg(method.steps).from).toEqual({ step: 'temper', edge: 'combined' })
+    expect(egg(method.steps.slice(2)).from).toBe('batch started')
   })
 
   it('are compared with the tolerance taken off where the house says so: warmer to start, colder to end', () => {

@@ -1,10 +1,12 @@
 import type { Degrees } from '../quantity/temperature'
 
 /** A step's edge in the life of a batch; the instant at which it happened bounds what counts for a check. */
-export interface Mark {
+export interface StepMark {
   step: string
   edge: Edge
 }
+
+export type Mark = StepMark | 'batch started'
 
 export type Edge = 'started' | 'combined' | 'done' | 'skipped'
 

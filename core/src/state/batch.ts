@@ -1,7 +1,7 @@
 import type { Instant } from '../calendar/instant'
-import type { Claim, Disposition, Entry, Id, MethodRef, Note, ReadingBody } from '../ledger/entry'
+import type { Churning, Claim, Deviation, Disposition, Entry, Id, MethodRef, Note, ReadingBody } from '../ledger/entry'
 import type { Check } from '../limits/checksFor'
-import type { Mark } from '../limits/rule'
+import type { StepMark } from '../limits/rule'
 import type { Vessel } from '../method/method'
 import { amended, factOf, type Fact } from './fact'
 
@@ -15,8 +15,12 @@ export interface BatchState {
   limits: { id: Id; version: number }
   checks: Check[]
   vessel: Vessel
-  marks: Fact<Mark>[]
+  /** How many times over the method is made. */
+  factor: number
+  marks: Fact<StepMark>[]
   readings: Fact<ReadingBody>[]
+  deviations: Fact<Deviation>[]
+  churnings: Fact<Churning>[]
   notes: Fact<Note>[]
   /** What the lead decided last. */
   disposition: Fact<Disposition> | null
@@ -39,6 +43,10 @@ export function applyToBatch(id: Id, state: BatchState | null, entry: Entry): Ba
       return { ...state, readings: [...state.readings, factOf(entry, claim.at, claim.body)] }
     case 'step-marked':
       return { ...state, marks: [...state.marks, factOf(entry, claim.at, claim.body)] }
+    case 'step-deviated':
+      return { ...state, deviations: [...state.deviations, factOf(entry, claim.at, claim.body)] }
+    case 'churned':
+      return { ...state, churnings: [...state.churnings, factOf(entry, claim.at, claim.body)] }
     case 'noted':
       return { ...state, notes: [...state.notes, factOf(entry, claim.at, claim.body)] }
     case 'disposed': {
@@ -62,9 +70,9 @@ export function applyToBatch(id: Id, state: BatchState | null, entry: Entry): Ba
 }
 
 function started({ about, at, by, body }: Claim<'batch-started'>): BatchState {
-  const { code, method, limits, checks, vessel } = body
-  const none = { marks: [], readings: [], notes: [], disposition: null, reworks: [] }
-  return { id: about.id, code, startedAt: at, startedBy: by, method, limits, checks, vessel, ...none }
+  const { code, method, limits, checks, vessel, factor } = body
+  const none = { marks: [], readings: [], deviations: [], churnings: [], notes: [], disposition: null, reworks: [] }
+  return { id: about.id, code, startedAt: at, startedBy: by, method, limits, checks, vessel, factor, ...none }
 }
 
 function corrected(id: Id, state: BatchState, entry: Entry, { about, body }: Claim<'corrected'>): BatchState {
@@ -82,6 +90,8 @@ function corrected(id: Id, state: BatchState, entry: Entry, { about, body }: Cla
     ...state,
     readings: take(state.readings, now === 'void' ? undefined : { at: now.at, value: now.reading }),
     marks: take(state.marks),
+    deviations: take(state.deviations),
+    churnings: take(state.churnings),
     notes: take(state.notes),
   }
 }

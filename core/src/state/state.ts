@@ -1,7 +1,7 @@
 import type { Instant } from '../calendar/instant'
 import type { Claim, Entry, Id, SubjectType } from '../ledger/entry'
 import type { LimitSet } from '../limits/limit'
-import type { Method } from '../method/method'
+import { applyToMethod, type MethodState } from './method'
 import { applyToBatch, type BatchState } from './batch'
 import { applyToInstrument, type InstrumentState } from './instrument'
 import { applyToKitchen, type KitchenState } from './kitchen'
@@ -18,7 +18,7 @@ export interface LimitsState {
 export interface States {
   kitchen: KitchenState
   limits: LimitsState
-  method: Method
+  method: MethodState
   batch: BatchState
   instrument: InstrumentState
 }
@@ -35,7 +35,7 @@ type Apply<T extends SubjectType> = (id: Id, state: States[T] | null, entry: Ent
 export const apply: { [T in SubjectType]: Apply<T> } = {
   kitchen: (_id, state, entry) => applyToKitchen(state, entry),
   limits: (id, state, { claim }) => (claim.kind === 'limits-set' ? limitsAfter(id, state, claim) : state),
-  method: (_id, state, { claim }) => (claim.kind === 'method-saved' ? claim.body.method : state),
+  method: applyToMethod,
   batch: applyToBatch,
   instrument: applyToInstrument,
 }

@@ -6,6 +6,7 @@ import type { LimitSet } from '../limits/limit'
 import { limitSetOf } from '../limits/limitSet'
 import { ruleSets } from '../limits/ruleSets'
 import type { Method } from '../method/method'
+import { newMethod } from '../method/newMethod'
 import { applyToBatch, type BatchState } from '../state/batch'
 import { attention } from '../verdict/attention'
 import { standingsOf } from '../verdict/disposition'
@@ -19,13 +20,7 @@ export function limitsFrom(ruleSet: string, unit: LimitSet['unit'] = 'C'): Limit
 }
 
 export const method: Method = {
-  id: 'method',
-  version: 1,
-  name: 'Test custard',
-  family: 'poured-custard',
-  schedule: null,
-  houseDays: 3,
-  vessel: { id: 'pan', name: 'pan', fillDepth: 0.05 },
+  ...newMethod({ id: 'method', vesselId: 'pan', name: 'Test custard', family: 'poured-custard' }),
   steps: [
     { key: 'warm', kind: 'heat dairy', measures: { part: 'dairy' } },
     { key: 'temper', kind: 'temper', measures: { part: 'dairy' } },
@@ -46,6 +41,7 @@ export class Story {
       limits: { id: limits.id, version: limits.version },
       checks: checksFor(of, limits, dayOf(TEN, world.zone)),
       vessel: of.vessel,
+      factor: 1,
     })
   }
 

@@ -24,10 +24,10 @@ export class Trace {
   }
 
   /**
-   * Puts a reading where it belongs in time. Returns the index from which the trace is different: its length before,
-   * when the reading is the latest; its length now, when nothing is. RangeError for impossible times and temperatures.
+   * Puts a reading where it belongs in time. Returns the index from which the trace is different; null when the very
+   * reading is there already. RangeError for impossible times and temperatures.
    */
-  put(at: Instant, celsius: number, doubt = 0): number {
+  put(at: Instant, celsius: number, doubt = 0): number | null {
     if (!Number.isFinite(at)) throw new RangeError(`at: ${at} is not an instant`)
     requireTemperature('celsius', celsius)
     let index = this.length
@@ -64,10 +64,10 @@ export class Trace {
     this.length = length
   }
 
-  private join(index: number, celsius: number, doubt: number): number {
+  private join(index: number, celsius: number, doubt: number): number | null {
     const before = this.doubt[index]!
     const changed = celsius < this.colder[index]! || celsius > this.warmer[index]! || (before | doubt) !== before
-    if (!changed) return this.length
+    if (!changed) return null
     if (this.warmer === this.colder) this.warmer = this.colder.slice()
     this.colder[index] = Math.min(celsius, this.colder[index]!)
     this.warmer[index] = Math.max(celsius, this.warmer[index]!)

@@ -8,6 +8,7 @@ import type { Finding } from './finding'
 import { batchStanding, isBinding, rulingDate } from './judgeBatch'
 import type { World } from './judge'
 import { instantOf, legStart } from './offHeat'
+import { phaseOf } from './phase'
 
 /** What a batch asks of somebody, the most urgent kind first. */
 export type Attention =
@@ -53,9 +54,8 @@ export function attention(batch: BatchState, findings: readonly Finding[], world
   const overdue = findings.find((finding) => finding.overdue)
   if (overdue) return { kind: 'read', finding: overdue, at: overdue.deadline ?? now }
 
-  const floor = floorOf(findings)
-  const cooking = floor && duringCook(batch, floor, now)
-  if (cooking) return cooking
+  const waits = beforeCooling(batch, findings, now)
+  if (waits) return waits
   const due = open[0] && nextLook(batch, open)
   if (due) return due
   if (worst && standing === 'unproven') return { kind: 'decide', finding: worst }
@@ -134,11 +134,14 @@ function toRescue(batch: BatchState, open: readonly Finding[], now: Instant): At
   return null
 }
 
-function duringCook(batch: BatchState, floor: Finding, now: Instant): Attention | null {
-  const { from, to } = floor.check.evidence
-  if (to && instantOf(to, batch) !== null) return null
-  if (instantOf(from, batch) === null) return { kind: 'mark', step: from.step, edge: 'combined' }
-  if (floor.standing === 'proven' && to) return { kind: 'mark', step: to.step, edge: 'done' }
+/** Until the heat has ended, or what is made cold is together: the mark that is due, or a reading on the way to it. */
+function beforeCooling(batch: BatchState, findings: readonly Finding[], now: Instant): Attention | null {
+  const { next } = phaseOf(batch)
+  if (!next) return null
+  const { step } = next
+  if (next.edge === 'combined') return { kind: 'mark', step, edge: 'combined' }
+  const floor = floorOf(findings)
+  if (!floor || floor.standing === 'proven') return { kind: 'mark', step, edge: 'done' }
   const last = mixtureTrace(batch)
     .filter(({ at }) => at >= legStart(batch))
     .at(-1)

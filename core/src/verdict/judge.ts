@@ -114,10 +114,12 @@ class Track {
   }
 
   put(at: Instant, celsius: number): void {
-    const before = this.trace.length
+    const { length } = this.trace
     const index = this.trace.put(at, celsius)
-    if (index === before) for (const watch of this.inOrder) watch.take(this.trace, before, before + 1)
-    else if (index < this.trace.length) this.watchAnew()
+    if (index === null) return
+    const latest = index === length
+    if (latest) for (const watch of this.inOrder) watch.take(this.trace, length, length + 1)
+    else this.watchAnew()
   }
 
   /** How a check stands by this trace; nothing when it is not evidence for it. */
@@ -190,14 +192,14 @@ function unread(find: CheckWatch['find']): CheckWatch {
 function spanOf(check: Check, batch: BatchState): Span {
   const { from, to } = check.evidence
   const leg = legOf(batch)
-  const begins =
-    check.limit.key === 'rework' || from.edge === 'done' ? legStart(batch) : (lastMark(from, batch) ?? Infinity)
+  const afterHeat = from !== 'batch started' && from.edge === 'done'
+  const begins = check.limit.key === 'rework' || afterHeat ? legStart(batch) : (lastMark(from, batch) ?? Infinity)
   const heat = heatOfSpan(check, batch)
   const ends = to === null ? Infinity : (heat?.mark ?? Infinity)
   return { leg, window: { from: begins, to: ends }, heat, begun: begins !== Infinity }
 }
 
 function heatOfSpan({ evidence: { from, to } }: Check, batch: BatchState): Heat | null {
-  if (to?.edge === 'done') return heatOf(to, batch)
-  return from.edge === 'done' ? heatOf(from, batch) : null
+  if (to && to !== 'batch started' && to.edge === 'done') return heatOf(to, batch)
+  return from !== 'batch started' && from.edge === 'done' ? heatOf(from, batch) : null
 }

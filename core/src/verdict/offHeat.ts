@@ -1,6 +1,6 @@
 import type { Instant } from '../calendar/instant'
 import { stageOf } from '../limits/compared'
-import type { Mark } from '../limits/rule'
+import type { Mark, StepMark } from '../limits/rule'
 import { SAME_DEGREE } from '../quantity/temperature'
 import type { BatchState } from '../state/batch'
 import type { Heat } from './watch/watch'
@@ -11,6 +11,7 @@ import { mixtureTrace } from './evidence'
  * hot reading before it was read cold.
  */
 export function instantOf(mark: Mark, batch: BatchState): Instant | null {
+  if (mark === 'batch started') return batch.startedAt
   const marked = lastMark(mark, batch)
   if (mark.edge !== 'done') return marked
   const { hot, mark: end } = heatOf(mark, batch)
@@ -22,13 +23,15 @@ export function instantOf(mark: Mark, batch: BatchState): Instant | null {
 }
 
 /** What ends a heat step: its mark in the present leg, and the temperature at which a cooling clock may start. */
-export function heatOf(mark: Mark, batch: BatchState): Heat {
+export function heatOf(mark: StepMark, batch: BatchState): Heat {
   const marked = lastMark(mark, batch)
   const restarted = lastMark({ step: mark.step, edge: 'started' }, batch)
   const holds = marked !== null && marked >= legStart(batch) && !(restarted !== null && restarted > marked)
   const starts = batch.checks.flatMap((check) => {
     const { rule } = check.limit
-    const ours = rule.kind === 'reach' && rule.direction === 'falling' && check.evidence.from.step === mark.step
+    const { from } = check.evidence
+    const ours =
+      rule.kind === 'reach' && rule.direction === 'falling' && from !== 'batch started' && from.step === mark.step
     const stage = ours ? stageOf(check.key, rule, check) : null
     return stage?.clock === 'from' ? [stage.from] : []
   })
@@ -46,7 +49,9 @@ export function legOf(batch: BatchState): number {
 }
 
 /** The last mark of an edge; null while there is none. */
-export function lastMark({ step, edge }: Mark, { marks }: BatchState): Instant | null {
+export function lastMark(mark: Mark, { marks, startedAt }: BatchState): Instant | null {
+  if (mark === 'batch started') return startedAt
+  const { step, edge } = mark
   const same = marks.filter(({ void: gone, value }) => !gone && value.step === step && value.edge === edge)
   return same.length ? Math.max(...same.map(({ at }) => at)) : null
 }

@@ -1,5 +1,6 @@
-import type { Mark } from '../limits/rule'
-import type { Of } from '../method/method'
+import { heatPlan } from '../method/heatPlan'
+import type { Of, Step } from '../method/method'
+import type { Mark, StepMark } from '../limits/rule'
 import type { BatchState } from '../state/batch'
 import { instantOf } from './offHeat'
 
@@ -8,23 +9,32 @@ export interface Phase {
   step: string
   of: Of
   /** The mark that ends it; null when only readings do. */
-  next: Mark | null
+  next: StepMark | null
+  /** On the heat, or on the way there. */
+  cooking: boolean
 }
 
 /** The phase of a batch as far as it is known from its marks and readings. */
 export function phaseOf(batch: BatchState): Phase {
-  const { steps } = batch.method
-  const named = (kind: (typeof steps)[number]['kind']) => steps.find((step) => step.kind === kind)
-  const dairy = named('heat dairy')
-  const temper = named('temper')
-  const cook = named('cook')
-  const cool = named('cool')
-  if (temper && instantOf({ step: temper.key, edge: 'combined' }, batch) === null) {
-    const first = dairy ?? temper
-    return { step: first.key, of: first.measures, next: { step: temper.key, edge: 'combined' } }
-  }
-  if (cook && instantOf({ step: cook.key, edge: 'done' }, batch) === null) {
-    return { step: cook.key, of: cook.measures, next: { step: cook.key, edge: 'done' } }
-  }
-  return { step: cool?.key ?? steps.at(-1)?.key ?? '', of: 'mixture', next: null }
+  const { steps, cooling } = batch.method
+  const { combined, killed, lastHeat, assembled } = heatPlan(batch.method)
+  const at = (key: string) => steps.findIndex((step) => step.key === key)
+  const waits = (mark: Mark | null): mark is StepMark =>
+    mark !== null && mark !== 'batch started' && instantOf(mark, batch) === null
+
+  if (waits(combined) && killed) return before(steps, at(combined.step), combined)
+  if (waits(killed)) return { step: killed.step, of: 'mixture', next: killed, cooking: true }
+  if (!killed && cooling === 'stages' && waits(lastHeat))
+    return { step: lastHeat.step, of: 'mixture', next: lastHeat, cooking: true }
+  if (cooling === 'ambient' && waits(assembled))
+    return { ...before(steps, at(assembled.step), assembled), cooking: false }
+  const rest = steps.find(({ kind }) => kind === 'cool' || kind === 'set') ?? steps.at(-1)
+  return { step: rest?.key ?? '', of: 'mixture', next: null, cooking: false }
+}
+
+/** Before everything is together: readings are of the part that is heated first. */
+function before(steps: readonly Step[], index: number, next: StepMark): Phase {
+  const parts = steps.slice(0, index + 1).filter(({ measures }) => measures !== 'mixture')
+  const step = parts[0] ?? steps[index]
+  return { step: step?.key ?? next.step, of: step?.measures ?? 'mixture', next, cooking: true }
 }

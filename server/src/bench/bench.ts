@@ -180,6 +180,7 @@ function claimsOf({ kitchenId, people, starter }: Seeded) {
         limits,
         checks: checksFor(method, starter.limits, dayOf(Date.now(), 'UTC')),
         vessel: method.vessel,
+        factor: 1,
       })
     },
     reading: (batch: Id) =>

@@ -7,6 +7,7 @@ import {
   dayOf,
   dayOfYear,
   GENESIS,
+  heatPlan,
   methodRef,
   nextCode,
   startOfDay,
@@ -86,6 +87,13 @@ export async function seedKitchen(
     claim('instrument-registered', begin.probe.id, now, lead, { code: begin.probe.code, kind: 'probe' }),
     claim('instrument-registered', begin.infrared.id, now, lead, { code: begin.infrared.code, kind: 'infrared' }),
     ...begin.methods.map((method) => claim('method-saved', method.id, now, lead, { method })),
+    ...begin.methods.map(({ id, version, components }) =>
+      claim('method-approved', id, now, lead, {
+        version,
+        limits: begin.limits.id,
+        components: components.map(({ method }) => method),
+      }),
+    ),
   ])
   return { kitchenId, name, people: hired, starter: begin }
 }
@@ -149,12 +157,13 @@ function batchClaims(
       instrument: probe.id,
     })
   const off = batch.offHeatAgo
+  const { combined, killed } = heatPlan(method)
   return [
     claim('batch-started', id, startedAt, by, startBody(method, limits, code, dayOf(startedAt, zone))),
     ...batch.dairy.map((each) => reading(each, { part: 'dairy' })),
-    claim('step-marked', id, when(batch.combinedAgo), by, { step: 'temper', edge: 'combined' }),
+    ...(combined === 'batch started' ? [] : [claim('step-marked', id, when(batch.combinedAgo), by, combined)]),
     ...batch.mixture.map((each) => reading(each, 'mixture')),
-    ...(off === null ? [] : [claim('step-marked', id, when(off), by, { step: 'cook', edge: 'done' })]),
+    ...(off === null || !killed ? [] : [claim('step-marked', id, when(off), by, killed)]),
   ]
 }
 
@@ -173,6 +182,7 @@ function startBody(method: Method, limits: LimitSet, code: string, day: Day): Bo
     limits: { id: limits.id, version: limits.version },
     checks: checksFor(method, limits, day),
     vessel: method.vessel,
+    factor: 1,
   }
 }
 

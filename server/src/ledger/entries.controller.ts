@@ -64,6 +64,7 @@ const STATUS: Record<Refusal['code'], number> = {
   'not a reading': 422,
   'older version': 409,
   looser: 422,
+  'method blocked': 422,
   backdated: 422,
   'changed since': 409,
   'decision shut': 422,

@@ -1,7 +1,7 @@
 import { Controller, Get } from '@nestjs/common'
 import { ApiTags } from '@nestjs/swagger'
 import type { SqlEntityManager } from '@mikro-orm/postgresql'
-import type { BatchState, Id, InstrumentState, KitchenState, LimitsState, Method } from '@logged-thermal/core'
+import type { BatchState, Id, InstrumentState, KitchenState, LimitsState, MethodState } from '@logged-thermal/core'
 import { KitchenScope } from '../database/kitchenScope'
 import { Kitchen } from '../people/kitchen.entity'
 import { Person } from '../people/person.entity'
@@ -31,7 +31,7 @@ export class LineController {
         people: people.map(({ id, name, role, job }) => ({ id, name, role, job })),
         codes: codes?.codes ?? [],
         limits: limits.find(({ id }) => id === kitchen.limitsId) ?? null,
-        methods: await states<Method>('method'),
+        methods: await states<MethodState>('method'),
         instruments: await states<InstrumentState>('instrument'),
         batches: await states<BatchState>('batch', 'and not closed'),
       }

@@ -102,6 +102,7 @@ export async function openKitchen(): Promise<TestKitchen> {
         limits: { id: limits.id, version: 1 },
         checks,
         vessel: method.vessel,
+        factor: 1,
       })
     },
     reading: (batch, celsius, more) =>

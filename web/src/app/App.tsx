@@ -27,6 +27,16 @@ const LimitsView = lazy(() =>
   import('../limits/LimitsView').then(({ LimitsView: component }) => ({ default: component })),
 )
 
+const MethodsView = lazy(() =>
+  import('../methods/MethodsView').then(({ MethodsView: component }) => ({ default: component })),
+)
+const MethodEditor = lazy(() =>
+  import('../methods/MethodEditor').then(({ MethodEditor: component }) => ({ default: component })),
+)
+const MethodCard = lazy(() =>
+  import('../methods/MethodCard').then(({ MethodCard: component }) => ({ default: component })),
+)
+
 function Kitchen() {
   const { data, error } = useLineQuery()
   useSender()
@@ -40,6 +50,9 @@ function Kitchen() {
           <Route path="/start" element={<StartBatch />} />
           <Route path="/bench/:id?" element={<Bench />} />
           <Route path="/limits" element={<LimitsView />} />
+          <Route path="/methods" element={<MethodsView />} />
+          <Route path="/methods/:id" element={<MethodEditor />} />
+          <Route path="/methods/:id/card" element={<MethodCard />} />
           <Route path="/door" element={<Door />} />
           <Route path="*" element={<Navigate to="/" replace />} />
         </Routes>

@@ -31,6 +31,7 @@ function Nav() {
         Line
       </NavLink>
       <NavLink to="/bench">Bench</NavLink>
+      <NavLink to="/methods">Methods</NavLink>
       <NavLink to="/limits">Limits</NavLink>
       <span className="gap" />
       {person && (

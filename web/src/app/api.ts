@@ -1,8 +1,6 @@
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react'
 import type { AnyClaim, Id, SealedEntry } from '@logged-thermal/core'
-import { foldLine, type LineData, type PersonOnList } from './lineData'
-import { connection } from './connection'
-import { outbox } from './outbox'
+import type { LineData, PersonOnList } from './lineData'
 
 /** RFC 9457 problem details as the server sends them. */
 export interface ProblemDetails {
@@ -60,22 +58,6 @@ export const {
   useLineQuery,
   usePostSignedMutation,
 } = api
-
-/** Folds entries that arrived into what is shown; after a gap everything is fetched anew. */
-export function takeEntry(entry: SealedEntry) {
-  return (dispatch: (action: unknown) => unknown, getState: () => unknown) => {
-    const line = api.endpoints.line.select()(getState() as never).data
-    if (!line) return
-    if (entry.seal.seq > line.seq + 1) {
-      dispatch(api.util.invalidateTags(['line']))
-      return
-    }
-    // Together with the fold: an entry of ours is never shown twice, as sent and as recorded.
-    dispatch(outbox.actions.recorded({ id: entry.claim.id, seq: entry.seal.seq }))
-    dispatch(api.util.updateQueryData('line', undefined, () => foldLine(line, entry)))
-    dispatch(connection.actions.heard())
-  }
-}
 
 /** The sentence of a failed request, or of a server that is away. */
 export function sentenceOf(error: unknown): string {

@@ -1,4 +1,5 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
+import { entryHeard } from './heard'
 
 /** How this tablet stands with the server. */
 export interface Connection {
@@ -28,4 +29,8 @@ export const connection = createSlice({
       if (Math.abs(offsetMs - state.offsetMs) > WORTH_FOLLOWING_MS) state.offsetMs = offsetMs
     },
   },
+  extraReducers: (builder) =>
+    builder.addCase(entryHeard, (state) => {
+      state.there = true
+    }),
 })

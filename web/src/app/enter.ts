@@ -2,7 +2,7 @@ import { useCallback } from 'react'
 import { useStore } from 'react-redux'
 import { v7 as uuid } from 'uuid'
 import { kinds, type AnyClaim, type Bodies, type Id, type Kind } from '@logged-thermal/core'
-import { api, useShiftQuery } from './api'
+import { useShiftQuery } from './api'
 import { outbox } from './outbox'
 import type { Store } from './store'
 
@@ -12,8 +12,8 @@ export function useClaim() {
   const shift = useShiftQuery().data?.shift
   return useCallback(
     <K extends Kind>(kind: K, about: Id, body: Bodies[K], { at, by }: { at?: number; by?: Id } = {}): AnyClaim => {
-      const { connection, tablet } = store.getState()
-      const kitchen = api.endpoints.line.select()(store.getState()).data?.kitchen.id ?? ''
+      const { connection, tablet, line } = store.getState()
+      const kitchen = line?.kitchen.id ?? ''
       const madeAt = Math.round(Date.now() + connection.offsetMs)
       return {
         id: uuid(),

@@ -13,7 +13,7 @@ import {
   type Unit,
 } from '@logged-thermal/core'
 import type { Reader } from '@logged-thermal/wording'
-import { api, useShiftQuery } from './api'
+import { useShiftQuery } from './api'
 import { foldLine, type LineData, type PersonOnList } from './lineData'
 import { useAppSelector } from './store'
 
@@ -27,7 +27,7 @@ export interface JudgedBatch {
 
 /** The kitchen with what is still on this tablet folded on top; null until it is loaded. */
 export function useLine(): LineData | null {
-  const line = useAppSelector(api.endpoints.line.select()).data
+  const line = useAppSelector((state) => state.line)
   const outbox = useAppSelector((state) => state.outbox)
   return useMemo(() => {
     if (!line) return null

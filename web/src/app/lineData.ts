@@ -7,7 +7,7 @@ import {
   type InstrumentState,
   type Instant,
   type LimitsState,
-  type Method,
+  type MethodState,
   type Role,
   type Unit,
 } from '@logged-thermal/core'
@@ -27,7 +27,7 @@ export interface LineData {
   people: PersonOnList[]
   codes: string[]
   limits: LimitsState | null
-  methods: Method[]
+  methods: MethodState[]
   instruments: InstrumentState[]
   batches: BatchState[]
 }

@@ -1,7 +1,8 @@
 import { useEffect, useRef } from 'react'
 import type { SealedEntry } from '@logged-thermal/core'
-import { api, takeEntry } from './api'
+import { api } from './api'
 import { connection } from './connection'
+import { takeEntry } from './heard'
 import { outbox } from './outbox'
 import { useAppDispatch, useAppSelector } from './store'
 
@@ -10,10 +11,11 @@ const RETRY_MS = 2000
 /** Listens for new entries of the kitchen; the browser reconnects by itself and says which entry it had last. */
 export function useLive(): void {
   const dispatch = useAppDispatch()
-  const line = useAppSelector(api.endpoints.line.select())
-  const ready = line.data !== undefined
-  const seq = line.data?.seq ?? 0
-  const kitchen = line.data?.kitchen.id
+  const fulfilledAt = useAppSelector((state) => api.endpoints.line.select()(state).fulfilledTimeStamp)
+  const line = useAppSelector((state) => state.line)
+  const ready = line !== null
+  const seq = line?.seq ?? 0
+  const kitchen = line?.kitchen.id
 
   // The stream goes on by itself from the entry it began after: only its beginning matters.
   const begin = useRef(seq)
@@ -49,8 +51,8 @@ export function useLive(): void {
   }, [ready, kitchen, dispatch])
 
   // The first answer tells the kitchen's clock before anything is stamped here.
-  const told = line.data?.now
-  const heardAt = line.fulfilledTimeStamp
+  const told = line?.now
+  const heardAt = fulfilledAt
   useEffect(() => {
     if (told !== undefined && heardAt !== undefined) {
       dispatch(connection.actions.clockRead({ serverNow: told, tabletNow: heardAt }))

@@ -1,11 +1,12 @@
 import type { AnyClaim, Seal } from '@logged-thermal/core'
 import { connection } from './connection'
+import { entryHeard } from './heard'
 import { outbox } from './outbox'
 import { isUnsent } from './sender'
 
 const claim = (id: string) => ({ id, kind: 'noted', body: { text: id, cue: null } }) as unknown as AnyClaim
 const sealed = (seq: number) => ({ seq }) as Seal
-const { entered, answered, caughtUp, recorded, settled } = outbox.actions
+const { entered, answered, caughtUp, settled } = outbox.actions
 const after = (...actions: Parameters<typeof outbox.reducer>[1][]) => actions.reduce(outbox.reducer, undefined)!
 const ids = (state: ReturnType<typeof after>) => state.map((waiting) => waiting.claim.id)
 
@@ -22,7 +23,7 @@ describe('the outbox', () => {
   })
 
   it('knows an entry as recorded when the stream tells it before the answer does', () => {
-    const state = after(entered(claim('a')), recorded({ id: 'a', seq: 8 }))
+    const state = after(entered(claim('a')), entryHeard({ claim: claim('a'), seal: sealed(8) }))
     expect(state.map(isUnsent)).toEqual([false])
     expect(outbox.reducer(state, caughtUp(8))).toEqual([])
   })

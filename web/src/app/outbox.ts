@@ -1,6 +1,7 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
 import type { AnyClaim, Id } from '@logged-thermal/core'
 import type { PostResult } from './api'
+import { entryHeard } from './heard'
 
 /** A claim that the server has not confirmed, or has refused. */
 export interface Waiting {
@@ -26,11 +27,6 @@ export const outbox = createSlice({
         else waiting.seq = result.seal.seq
       }
     },
-    /** Heard on the stream, perhaps before the answer to our own post came. */
-    recorded: (state, { payload: { id, seq } }: PayloadAction<{ id: Id; seq: number }>) => {
-      const waiting = state.find(({ claim }) => claim.id === id)
-      if (waiting) waiting.seq = seq
-    },
     /** The line has every entry up to this number. */
     caughtUp: (state, { payload: seq }: PayloadAction<number>) =>
       state.filter((waiting) => waiting.seq === null || waiting.seq > seq),
@@ -41,4 +37,10 @@ export const outbox = createSlice({
         return claim ? [{ claim, seq: null, refusal: null }] : []
       }),
   },
+  extraReducers: (builder) =>
+    // Together with the fold: an entry of ours is never shown twice, as sent and as recorded.
+    builder.addCase(entryHeard, (state, { payload: { claim, seal } }) => {
+      const waiting = state.find((each) => each.claim.id === claim.id)
+      if (waiting) waiting.seq = seal.seq
+    }),
 })

@@ -41,7 +41,7 @@ function renumber(store: Store, results: readonly PostResult[]): void {
   for (const result of results) {
     if (result.outcome !== 'refused' || result.code !== 'code taken') continue
     const waiting = store.getState().outbox.find(({ claim }) => claim.id === result.id)
-    const line = api.endpoints.line.select()(store.getState()).data
+    const { line } = store.getState()
     if (waiting?.claim.kind !== 'batch-started' || !line) continue
     const { claim } = waiting
     const code = nextCode([...line.codes, claim.body.code], dayOfYear(dayOf(claim.at, line.kitchen.zone)))

@@ -2,6 +2,7 @@ import { configureStore } from '@reduxjs/toolkit'
 import { useDispatch, useSelector } from 'react-redux'
 import { api } from './api'
 import { connection } from './connection'
+import { heard } from './heard'
 import { outbox } from './outbox'
 import { keep, tablet } from './tablet'
 
@@ -10,6 +11,7 @@ export function makeStore() {
     reducer: {
       [api.reducerPath]: api.reducer,
       connection: connection.reducer,
+      line: heard,
       outbox: outbox.reducer,
       tablet: tablet.reducer,
     },

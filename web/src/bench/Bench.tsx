@@ -36,6 +36,7 @@ import { ReadingsSheet } from './ReadingsSheet'
 import { Refused } from './Refused'
 import { Slab } from './Slab'
 import { StepRail } from './StepRail'
+import { StepsSheet } from './StepsSheet'
 import { TraceChart } from './TraceChart'
 import { UnitQuestion } from './UnitQuestion'
 import { WhyList } from './WhyList'
@@ -88,7 +89,7 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: BatchState[];
   const [unitOnce, setUnitOnce] = useState<Unit | null>(null)
   const unit = unitOnce ?? reader.unit
   const [logged, setLogged] = useState<Claim<'reading-taken'> | null>(null)
-  const [sheet, setSheet] = useState<'readings' | 'cue' | { decide: Decision | null } | null>(null)
+  const [sheet, setSheet] = useState<'readings' | 'cue' | 'steps' | { decide: Decision | null } | null>(null)
   const [wrong, setWrong] = useState<string | null>(null)
   const [explained, setExplained] = useState<string | null>(null)
   // Typed, and plausible only in the other unit: waits for an answer, is not logged.
@@ -136,7 +137,7 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: BatchState[];
   }
   const lastRead = batch.readings.filter(({ void: gone }) => !gone).at(-1)
   const centre = lastRead ? shownIn(celsiusOf(lastRead.value.typed), unit) : shownIn(60, unit)
-  const cooking = phase.next !== null
+  const { cooking } = phase
   const floor = floorOf(findings)
   return (
     <main className="view">
@@ -213,6 +214,9 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: BatchState[];
             <Key look="outlined" onClick={() => setSheet('readings')}>
               Readings
             </Key>
+            <Key look="outlined" onClick={() => setSheet('steps')}>
+              Steps
+            </Key>
             <Key look="outlined" disabled={!open} onClick={() => setSheet('cue')}>
               Cue
             </Key>
@@ -228,6 +232,14 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: BatchState[];
         batch={batch}
         others={others}
         reader={reader}
+        mayWrite={open}
+      />
+      <StepsSheet
+        batch={batch}
+        open={sheet === 'steps'}
+        onClose={() => setSheet(null)}
+        reader={reader}
+        unit={unit}
         mayWrite={open}
       />
       <CueSheet

@@ -1,14 +1,9 @@
 import { isGate, type BatchState, type Finding, type Phase, type StepKind } from '@logged-thermal/core'
-import { checkTitle, gateName, type Reader } from '@logged-thermal/wording'
+import { checkTitle, gateName, stepName, type Reader } from '@logged-thermal/wording'
 import { Glyph } from '../parts/Glyph'
 
-const NAMES: Record<StepKind, string> = {
-  'heat dairy': 'Warm',
-  temper: 'Temper',
-  cook: 'Cook',
-  cool: 'Cool',
-  hold: 'Keep',
-}
+/** Steps of the hands alone: on the rail only while they are done. */
+const BESIDE: StepKind[] = ['mise', 'eggs', 'infuse', 'strain', 'add after heat', 'freeze']
 
 /** Where the batch is: its steps, and at each that has gates, how they stand. */
 export function StepRail({
@@ -22,21 +17,20 @@ export function StepRail({
   phase: Phase
   reader: Reader
 }) {
-  const steps = batch.method.steps.flatMap(
-    (step): { key: string; name: string; finding: Finding | null; now: boolean }[] => {
-      const own = findings.filter(({ check }) => check.step === step.key)
-      const gates = own.filter((finding) => isGate(finding) && finding.check.limit.force !== 'quality')
-      if (step.kind !== 'cool')
-        return [{ key: step.key, name: NAMES[step.kind], finding: gates[0] ?? null, now: step.key === phase.step }]
-      const open = gates.find(({ standing }) => standing === 'open')
-      return gates.map((finding, i) => ({
-        key: finding.check.key,
-        name: i === 0 ? 'Cool' : 'Chill',
-        finding,
-        now: step.key === phase.step && finding === (open ?? gates.at(-1)),
-      }))
-    },
-  )
+  const told = batch.method.steps.filter(({ key, kind }) => key === phase.step || !BESIDE.includes(kind))
+  const steps = told.flatMap((step): { key: string; name: string; finding: Finding | null; now: boolean }[] => {
+    const own = findings.filter(({ check }) => check.step === step.key)
+    const gates = own.filter((finding) => isGate(finding) && finding.check.limit.force !== 'quality')
+    if (step.kind !== 'cool')
+      return [{ key: step.key, name: stepName[step.kind], finding: gates[0] ?? null, now: step.key === phase.step }]
+    const open = gates.find(({ standing }) => standing === 'open')
+    return gates.map((finding, i) => ({
+      key: finding.check.key,
+      name: i === 0 ? 'Cool' : 'Chill',
+      finding,
+      now: step.key === phase.step && finding === (open ?? gates.at(-1)),
+    }))
+  })
   return (
     <ol className="rail" aria-label="Steps">
       {steps.map(({ key, name, finding, now }) => (

@@ -41,7 +41,7 @@ interface Props {
 export function TraceChart({ batch, findings, now, reader, explained }: Props) {
   const trace = useMemo(() => mixtureTrace(batch), [batch])
   const floor = floorOf(findings)
-  const cookedAt = floor?.check.evidence.to ? instantOf(floor.check.evidence.to, batch) : null
+  const cookedAt = cooledFrom(batch, floor)
   const first = trace[0]?.at ?? now
   const scale = useMemo(
     () => traceScale(batch, findings, cookedAt, first, now),
@@ -93,6 +93,13 @@ export function TraceChart({ batch, findings, now, reader, explained }: Props) {
       />
     </div>
   )
+}
+
+/** Since when it cools: the end of its heat, or when it was put together cold; null before. */
+function cooledFrom(batch: BatchState, floor: Finding | null): number | null {
+  if (floor?.check.evidence.to) return instantOf(floor.check.evidence.to, batch)
+  const cooling = batch.checks.find(({ limit }) => limit.rule.kind === 'reach' || limit.rule.kind === 'stay')
+  return cooling ? instantOf(cooling.evidence.from, batch) : batch.startedAt
 }
 
 type Trace = ReturnType<typeof mixtureTrace>

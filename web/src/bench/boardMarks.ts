@@ -4,7 +4,7 @@ import { shownIn } from './degreeEntry'
 
 /** Where the limits of the present phase lie on the board. */
 export function boardMarks(findings: readonly Finding[], phase: Phase, unit: Unit): BoardMark[] {
-  const cooking = phase.next?.edge === 'done'
+  const cooking = phase.cooking && phase.of === 'mixture'
   const floor = floorOf(findings)
   const aim = floor && aimOf(floor.check.limit.rule, floor.check)
   const reach: BoardMark[] = cooking && aim !== null ? [{ value: shownIn(aim, unit), kind: 'reach' }] : []
@@ -13,7 +13,7 @@ export function boardMarks(findings: readonly Finding[], phase: Phase, unit: Uni
     if (cooking && rule.kind === 'stay' && check.limit.force === 'quality') {
       return [{ value: shownIn(comparedAs(rule.level, check.unit, 'under'), unit), kind: 'be under' }]
     }
-    if (phase.next === null && rule.kind === 'reach') {
+    if (!phase.cooking && rule.kind === 'reach') {
       return [{ value: shownIn(stageOf(check.key, rule, check).to, unit), kind: 'be under' }]
     }
     return []

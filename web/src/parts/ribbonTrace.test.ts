@@ -3,6 +3,7 @@ import {
   checksFor,
   judgeBatch,
   limitSetOf,
+  newMethod,
   ruleSets,
   type BatchState,
   type Method,
@@ -23,13 +24,8 @@ const steps = (['temper', 'cook', 'cool', 'hold'] as const).map((kind) => ({
 }))
 const vessel = { id: 'v', name: 'pan', fillDepth: 0.1 }
 const method: Method = {
-  id: 'm',
-  version: 1,
-  name: 'Custard',
-  family: 'poured-custard',
-  schedule: null,
-  steps,
-  houseDays: 3,
+  ...newMethod({ id: 'm', vesselId: 'v', name: 'Custard', family: 'poured-custard' }),
+  steps: [...steps],
   vessel,
 }
 const reader = { unit: 'C' as const, zone: 'UTC' }
@@ -60,6 +56,9 @@ function judged(readings: [minutes: number, celsius: number][], now: number, coo
     notes: [],
     disposition: null,
     reworks: [],
+    factor: 1,
+    deviations: [],
+    churnings: [],
   }
   const findings = judgeBatch(batch, { zone: 'UTC' }, at(now))
   const asks = attention(batch, findings, { zone: 'UTC' }, at(now))
@@ -166,11 +165,13 @@ describe('the Bench', () => {
 
   it('marks on the board what the phase asks: the floor and the ceiling, then the gates', () => {
     const { findings } = cooling()
-    expect(boardMarks(findings, { step: 'cook', of: 'mixture', next: { step: 'cook', edge: 'done' } }, 'C')).toEqual([
+    expect(
+      boardMarks(findings, { step: 'cook', of: 'mixture', next: { step: 'cook', edge: 'done' }, cooking: true }, 'C'),
+    ).toEqual([
       { value: 68, kind: 'reach' },
       { value: 85, kind: 'be under' },
     ])
-    const gates = boardMarks(findings, { step: 'cool', of: 'mixture', next: null }, 'F')
+    const gates = boardMarks(findings, { step: 'cool', of: 'mixture', next: null, cooking: false }, 'F')
     expect(gates.map(({ value }) => Math.round(value * 10) / 10)).toEqual([69.8, 41])
   })
 })

@@ -2,26 +2,42 @@ import ButtonBase from '@mui/material/ButtonBase'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { v7 as uuid } from 'uuid'
-import { checksFor, dayOf, dayOfYear, limitsAt, methodRef, nextCode, type Method } from '@logged-thermal/core'
+import {
+  approvedOf,
+  checksFor,
+  dayOf,
+  dayOfYear,
+  factsOf,
+  limitsAt,
+  methodRef,
+  nextCode,
+  scaled,
+  type Method,
+} from '@logged-thermal/core'
 import { limitTitle, sourceLine } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { Header } from '../app/Header'
 import { useHand, useLine } from '../app/kitchen'
 import type { LineData } from '../app/lineData'
 import { useNow } from '../app/now'
+import { methodMatches } from '../methods/finding'
 import { Key } from '../parts/Key'
+import { AmountPicker } from './AmountPicker'
 import './start.css'
 
-/** Which method, what it will be held to, and Start. The method made last is chosen already. */
+/** Which method, how much, what it will be held to, and Start. The method made last is chosen already. */
 export function StartBatch() {
   const line = useLine()
   const now = useNow()
   const navigate = useNavigate()
   const enter = useEnter()
   const { reader, open } = useHand(line)
-  const methods = line ? latestFirst(line) : []
-  const [chosen, setChosen] = useState<string | null>(null)
-  const method = methods.find(({ id }) => id === chosen) ?? methods[0]
+  const [wanted, setWanted] = useState('')
+  const [chosen, setChosen] = useState<{ id: string; factor: number } | null>(null)
+  const all = line ? latestFirst(line) : []
+  const methods = all.filter((each) => methodMatches(each, wanted, factsOf(each, findIn(line))))
+  const method = all.find(({ id }) => id === chosen?.id) ?? methods[0] ?? all[0]
+  const factor = chosen?.id === method?.id ? (chosen?.factor ?? 1) : 1
   const limits = limitsAt(line?.limits?.versions ?? [], now)
   if (!line || !limits || !method) return <p className="whole">This kitchen has no method to start yet.</p>
 
@@ -30,15 +46,10 @@ export function StartBatch() {
   const code = nextCode(line.codes, dayOfYear(today))
   const start = () => {
     const batch = uuid()
-    const body = {
-      code,
-      method: methodRef(method),
-      limits: { id: limits.id, version: limits.version },
-      checks,
-      vessel: method.vessel,
-    }
+    const { vessel } = scaled(method, factor)
+    const held = { limits: { id: limits.id, version: limits.version }, checks, vessel, factor }
     // The very instant the checks were resolved for: a variance or a version may end with the minute.
-    enter('batch-started', batch, body, { at: now })
+    enter('batch-started', batch, { code, method: methodRef(method), ...held }, { at: now })
     void navigate(`/bench/${batch}`)
   }
   return (
@@ -49,22 +60,39 @@ export function StartBatch() {
         </h1>
       </Header>
       <div className="start">
-        <div className="start-methods" role="radiogroup" aria-label="Which method">
-          {methods.map(({ id, name, vessel }) => (
-            <ButtonBase
-              key={id}
-              role="radio"
-              aria-checked={id === method.id}
-              className={id === method.id ? 'chosen' : ''}
-              onClick={() => setChosen(id)}
-            >
-              {name}
-              <small>{vessel.name}</small>
-            </ButtonBase>
-          ))}
+        <div className="start-list">
+          <label className="form-field">
+            <span className="visually-hidden">Find a method</span>
+            <input
+              type="search"
+              placeholder="Find by name, family, ingredient"
+              value={wanted}
+              onChange={({ target }) => setWanted(target.value)}
+            />
+          </label>
+          <div className="start-methods" role="radiogroup" aria-label="Which method">
+            {methods.map(({ id, name, vessel }) => (
+              <ButtonBase
+                key={id}
+                role="radio"
+                aria-checked={id === method.id}
+                className={id === method.id ? 'chosen' : ''}
+                onClick={() => setChosen({ id, factor: 1 })}
+              >
+                {name}
+                <small>{vessel.name}</small>
+              </ButtonBase>
+            ))}
+          </div>
         </div>
         <aside className="start-side">
-          <h2 className="title">{method.name} is held to</h2>
+          <h2 className="title">{method.name}</h2>
+          <AmountPicker
+            key={method.id}
+            method={method}
+            factor={factor}
+            onFactor={(next) => setChosen({ id: method.id, factor: next })}
+          />
           <ul tabIndex={0} aria-label="Limits">
             {checks
               .filter(({ limit }) => limit.key !== 'rework')
@@ -88,8 +116,14 @@ export function StartBatch() {
   )
 }
 
+function findIn(line: LineData | null) {
+  return (id: string): Method | null => approvedOf(line?.methods.find((state) => state.id === id) ?? null)
+}
+
 function latestFirst({ methods, batches }: LineData): Method[] {
   const last = (id: string) =>
     Math.max(0, ...batches.filter(({ method }) => method.id === id).map(({ startedAt }) => startedAt))
-  return [...methods].sort((a, b) => last(b.id) - last(a.id) || a.name.localeCompare(b.name))
+  return methods
+    .flatMap((state) => approvedOf(state) ?? [])
+    .sort((a, b) => last(b.id) - last(a.id) || a.name.localeCompare(b.name))
 }

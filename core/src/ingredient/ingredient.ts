@@ -1,0 +1,37 @@
+/** Mass fractions of a food; they sum to 1. */
+export interface Composition {
+  water: number
+  protein: number
+  fat: number
+  carbohydrate: number
+  fibre?: number
+  ash: number
+}
+
+export type Allergen =
+  'milk' | 'egg' | 'wheat' | 'tree nuts' | 'peanut' | 'soy' | 'sesame' | 'fish' | 'sulphites' | 'gluten'
+
+/** Where it comes from, for diet claims. */
+export type Origin = 'plant' | 'milk' | 'egg' | 'honey' | 'land animal' | 'fish'
+
+/** What a method's ingredient is, as far as heat, labels and safety care. */
+export interface Ingredient {
+  key: string
+  /** As we say it, in British spelling. */
+  name: string
+  /** What others call it, on both sides of the Atlantic. */
+  synonyms: string[]
+  composition: Composition
+  allergens: Allergen[]
+  origin: Origin
+  /** Ethanol, share of the mass. */
+  alcohol: number
+  /** Spoils without temperature control. */
+  needsCold: boolean
+  /** What of an egg it is; eggs are raw unless the line says a pasteurized lot. */
+  egg: 'whole' | 'yolk' | 'white' | null
+  /** Thickens only once boiled out. */
+  starch: boolean
+  /** Bloom strength, for gelatine; 0 for all else. */
+  bloom: number
+}

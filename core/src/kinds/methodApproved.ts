@@ -1,0 +1,41 @@
+import { dayOf } from '../calendar/zone'
+import { id, object, whole } from '../ledger/parse'
+import { limitsAt } from '../limits/limitSet'
+import { blocking, problemsOf } from '../method/problems'
+import type { KindOf } from './kindOf'
+
+/** The lead puts a version of a method in force, once nothing in it blocks that is not justified in writing. */
+export const methodApproved: KindOf<'method-approved'> = {
+  kind: 'method-approved',
+  v: 1,
+  about: 'method',
+  may: ['lead'],
+  signed: true,
+  parse(body) {
+    const { version, limits, components } = object(body, ['version', 'limits', 'components'])
+    return {
+      version: whole(version, 1, 1e6),
+      limits: id(limits),
+      components: Array.isArray(components.value)
+        ? components.value.map((value, i) => id({ path: `${components.path}[${i}]`, value }))
+        : [],
+    }
+  },
+  touches: ({ about }) => [about],
+  reads: ({ body: { limits, components } }) => [
+    { type: 'limits', id: limits },
+    ...components.map((method) => ({ type: 'method' as const, id: method })),
+  ],
+  admit({ about, at, body }, read, { zone }) {
+    const state = read('method', about.id)
+    const method = state?.versions.find(({ version }) => version === body.version)
+    if (!state || !method) return { code: 'not there', field: 'body.version', what: 'method' }
+    const latest = state.versions.at(-1)!.version
+    if (method.version !== latest) return { code: 'older version', field: 'body', current: latest }
+    const limits = limitsAt(read('limits', body.limits)?.versions ?? [], at)
+    if (!limits) return { code: 'not there', field: 'body.limits', what: 'limits' }
+    const find = (other: string) => read('method', other)?.versions.at(-1) ?? null
+    const [first] = blocking(problemsOf(method, limits, dayOf(at, zone), find), method)
+    return first ? { code: 'method blocked', field: 'body.version', problem: first } : null
+  },
+}

@@ -1,0 +1,76 @@
+import type { Procedure } from '../method/method'
+import { families } from './families'
+import type { Limit, Source } from './limit'
+
+/** What a method brings with it, beside the rule set. House defaults, each saying so. */
+
+const houseDefault = (section: string): Source => ({
+  document: 'House default',
+  section,
+  edition: '1',
+  confidence: 'medium',
+})
+
+/** Above it the dessert spoils: quality. The method's own, else the family's; some have none. */
+export function ceilingOf(method: Procedure): Limit[] {
+  const level = method.ceiling ?? families[method.family].ceiling
+  if (!level) return []
+  const source: Source = method.ceiling
+    ? { document: method.name, section: 'ceiling', edition: `version ${method.version}`, confidence: 'high' }
+    : houseDefault(families[method.family].name)
+  return [
+    {
+      key: 'ceiling',
+      origin: 'method',
+      rule: { kind: 'stay', side: 'under', level, grace: null },
+      force: 'quality',
+      source,
+    },
+  ]
+}
+
+/** Starch is boiled for a minute, read twice, so that its amylase is dead and the cream does not thin: quality. */
+export function boilOutOf(): Limit {
+  return {
+    key: 'boil-out',
+    origin: 'method',
+    rule: { kind: 'hold', rows: [{ at: { c: 95, f: 203 }, seconds: 60 }] },
+    force: 'quality',
+    source: houseDefault('starch and amylase, at sea level'),
+  }
+}
+
+/** Frozen fruit that no supplier treated is boiled for a minute: a virus is not seen. */
+export function fruitBoilOf(): Limit {
+  return {
+    key: 'fruit-boil',
+    origin: 'method',
+    rule: { kind: 'hold', rows: [{ at: { c: 95, f: 203 }, seconds: 60 }] },
+    force: 'house',
+    source: houseDefault('untreated frozen fruit'),
+  }
+}
+
+/** Raw egg is kept for a day from when it was combined: what the rule set says, else the house. */
+export function rawHoursOf(printed: Limit[]): Limit[] {
+  if (printed.length) return printed
+  return [
+    {
+      key: 'raw-class',
+      origin: 'method',
+      rule: { kind: 'hours', hours: 24, under: null },
+      force: 'house',
+      source: houseDefault('raw class, from combining'),
+    },
+  ]
+}
+
+export function houseDaysOf(method: Procedure): Limit {
+  return {
+    key: 'house-days',
+    origin: 'method',
+    rule: { kind: 'days', days: method.houseDays },
+    force: 'house',
+    source: { document: method.name, section: 'house days', edition: `version ${method.version}`, confidence: 'high' },
+  }
+}

@@ -1,0 +1,235 @@
+import AxeBuilder from '@axe-core/playwright'
+import { readFileSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { expect, test, type Browser, type Page } from '@playwright/test'
+import { openShift, PINS, RunningKitchen, tapReading } from './kitchen'
+
+let kitchen: RunningKitchen
+test.describe.configure({ mode: 'serial' })
+test.beforeAll(async () => {
+  test.setTimeout(120_000)
+  kitchen = await RunningKitchen.open()
+})
+test.afterAll(() => kitchen.close())
+
+async function person(browser: Browser, name: keyof typeof PINS): Promise<Page> {
+  const page = await (await browser.newContext()).newPage()
+  page.on('pageerror', (error) => expect(error.message).toBe(''))
+  await openShift(page, kitchen.url, name)
+  return page
+}
+
+const open = async (page: Page, name: string) => {
+  await page.goto(`${kitchen.url}/methods`)
+  await page.getByRole('link', { name }).click()
+  await expect(page.getByRole('region', { name: 'Steps' })).toBeVisible()
+}
+const signAs = async (page: Page, name: keyof typeof PINS) => {
+  for (const digit of PINS[name])
+    await page.getByRole('region', { name: 'PIN' }).getByRole('button', { name: digit, exact: true }).click()
+}
+const order = (page: Page) =>
+  page.locator('[data-step]').evaluateAll((rows) => rows.map((row) => row.getAttribute('data-step')))
+
+test('a fault stands at its step, is mended with a tap, and the version goes from draft to force to a batch', async ({
+  browser,
+}) => {
+  const chef = await person(browser, 'Noor Hallet')
+  await open(chef, 'Brown-butter pastry cream')
+  await chef.getByRole('button', { name: 'Put something in' }).click()
+  await chef.getByLabel('What, by any of its names').fill('egg yolk')
+  await chef.getByRole('option', { name: 'Yolk' }).click()
+  await chef.getByLabel('Pieces').fill('7')
+  await chef.getByLabel('At step').selectOption('cool')
+  await chef.getByRole('button', { name: 'Put it in' }).click()
+  const cool = chef.locator('[data-step="cool"]')
+  await expect(cool).toContainText('Yolk goes in after the last heat.')
+  await expect(chef.getByRole('heading', { level: 1 })).toContainText('one thing to mend')
+  await cool.getByRole('button', { name: 'Move it to temper' }).click()
+  await expect(cool.getByRole('note')).toHaveCount(0)
+
+  // A starch without its boil is a fault of another step.
+  await chef.locator('[data-step="boil"] .method-step-name').click()
+  await chef.getByRole('button', { name: 'Take it away' }).click()
+  await expect(chef.locator('[data-step="temper"]')).toContainText('is not boiled out')
+  await chef.getByRole('button', { name: 'Add a boil-out' }).click()
+  await expect(chef.getByRole('note')).toHaveCount(0)
+  await chef.getByRole('button', { name: 'Save as version 2' }).click()
+  await expect(chef.getByRole('heading', { level: 1 })).toContainText('Draft of version 2')
+
+  const lead = await person(browser, 'Ilse Varrow')
+  await open(lead, 'Brown-butter pastry cream')
+  await lead.getByRole('button', { name: 'What changed' }).click()
+  await expect(lead.getByRole('row', { name: /Step boil-out/ })).toContainText('boil out')
+  await lead.getByRole('button', { name: 'Not now' }).click()
+  await lead.getByRole('button', { name: 'Put version 2 in force' }).click()
+  await signAs(lead, 'Ilse Varrow')
+  await expect(lead.getByRole('heading', { level: 1 })).toContainText('Version 2, in force')
+
+  await lead.goto(`${kitchen.url}/start`)
+  await lead.getByPlaceholder(/Find by name/).fill('cornstarch brown')
+  await lead.getByRole('radio', { name: /Brown-butter pastry cream/ }).click()
+  await lead.getByLabel('Use up, yolks').fill('14')
+  await expect(lead.getByRole('region', { name: 'How much' })).toContainText('Whole milk 960 g')
+  await lead.getByRole('button', { name: /^Start \d/ }).click()
+  await expect(lead.locator('[data-check="boil-out"]')).toContainText('quality')
+  await lead.getByRole('button', { name: 'All combined' }).click()
+  await tapReading(lead, 72)
+  await expect(lead.locator('[data-check="egg"]')).toHaveAttribute('data-standing', 'proven')
+  await chef.context().close()
+  await lead.context().close()
+})
+
+test('what blocks keeps a version from force until it is justified in writing', async ({ browser }) => {
+  const page = await person(browser, 'Ilse Varrow')
+  await page.goto(`${kitchen.url}/methods`)
+  await page.getByRole('button', { name: 'New method' }).click()
+  await page.getByRole('button', { name: 'Name, family, keeping' }).click()
+  await page.getByLabel('Name', { exact: true }).fill('Spruce-tip mousse')
+  await page.getByRole('combobox', { name: 'Family' }).selectOption('mousse')
+  await page.getByLabel('Holds raw egg').check()
+  await page.getByRole('button', { name: 'Done' }).click()
+  await expect(page.getByText('Nothing is in it yet.')).toBeVisible()
+  await page.getByRole('button', { name: 'Put something in' }).click()
+  await page.getByLabel('What, by any of its names').fill('whole egg')
+  await page.getByRole('option', { name: 'Whole egg' }).click()
+  await page.getByLabel('Pieces').fill('4')
+  await page.getByRole('button', { name: 'Put it in' }).click()
+  const fold = page.locator('[data-step="fold"]')
+  await expect(fold).toContainText('Whole egg is never heated.')
+  await page.getByRole('button', { name: 'Save as version 2' }).click()
+  await page.getByRole('button', { name: 'Put version 2 in force' }).click()
+  await expect(page.getByText('Shut until this is mended')).toBeVisible()
+  await expect(page.getByRole('region', { name: 'PIN' })).toHaveCount(0)
+  await page.getByRole('button', { name: 'Not now' }).click()
+  await fold.getByRole('button', { name: 'Keep it, with a reason' }).click()
+  await fold.getByLabel('Why it may stay').fill('Advisory on the menu, 24 hours')
+  await fold.getByRole('button', { name: 'Keep it so' }).click()
+  await expect(fold).toContainText('Kept: Advisory on the menu')
+  await page.getByRole('button', { name: 'Save as version 3' }).click()
+  await page.getByRole('button', { name: 'Put version 3 in force' }).click()
+  await signAs(page, 'Ilse Varrow')
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Spruce-tip mousse. Version 3, in force')
+  await page.context().close()
+})
+
+test('steps are moved by keyboard and by dragging; an oven needs its unit', async ({ browser }) => {
+  const page = await person(browser, 'Noor Hallet')
+  await open(page, 'Chestnut baked custard')
+  expect(await order(page)).toEqual(['warm', 'combine', 'bake', 'cool', 'hold'])
+  await page.getByRole('button', { name: /Move step 1/ }).press('ArrowDown')
+  expect(await order(page)).toEqual(['combine', 'warm', 'bake', 'cool', 'hold'])
+  const [from, to] = await Promise.all(
+    [/Move step 1/, /Move step 2/].map((name) => page.getByRole('button', { name }).boundingBox()),
+  )
+  await page.mouse.move(from!.x + 20, from!.y + 20)
+  await page.mouse.down()
+  await page.mouse.move(from!.x + 20, from!.y + 40, { steps: 4 })
+  await page.mouse.move(to!.x + 20, to!.y + 34, { steps: 8 })
+  await page.mouse.up()
+  await expect.poll(() => order(page)).toEqual(['warm', 'combine', 'bake', 'cool', 'hold'])
+
+  await page.locator('[data-step="bake"] .method-step-name').click()
+  await page.getByLabel('Oven at').fill('210')
+  await expect(page.getByText('210: °C or °F?')).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Change it' })).toBeDisabled()
+  await page.getByRole('button', { name: '°C', exact: true }).click()
+  await page.getByRole('button', { name: 'Change it' }).click()
+  await expect(page.locator('[data-step="bake"]')).toContainText('oven 210 °C')
+  await page.getByRole('button', { name: 'Drop the changes' }).click()
+  await expect(page.locator('[data-step="bake"]')).toContainText('oven 140 °C')
+  await page.context().close()
+})
+
+test('methods are found, go out as a file and come back; a bad file is refused whole', async ({ browser }) => {
+  const page = await person(browser, 'Noor Hallet')
+  await page.goto(`${kitchen.url}/methods`)
+  const rows = page.locator('.methods-table tbody tr')
+  const search = page.getByPlaceholder(/Find by name/)
+  for (const [wanted, found] of [
+    ['isinglass', 'Sorrel set cream'],
+    ['heavy cream nuts', 'Hazel mousse with set yolk'],
+    ['rhubarb jelly layer orchard', 'Orchard trifle'],
+  ] as const) {
+    await search.fill(wanted)
+    await expect(rows).toHaveCount(1)
+    await expect(rows.first()).toContainText(found)
+  }
+  const downloading = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Export 1' }).click()
+  const file = JSON.parse(readFileSync(await (await downloading).path(), 'utf8')) as {
+    methods: Record<string, unknown>[]
+  }
+  const path = join(tmpdir(), `lt-methods-${process.pid}.json`)
+  const [trifle] = file.methods
+  const renamed = { ...trifle!, name: 'Orchard trifle, large' }
+  writeFileSync(path, JSON.stringify({ ...file, methods: [renamed] }))
+  await page.getByLabel('Method file').setInputFiles(path)
+  await search.fill('trifle, large')
+  await expect(rows.first()).toContainText('2, draft')
+
+  writeFileSync(path, JSON.stringify({ ...file, methods: [renamed, { ...renamed, houseDays: 'three' }] }))
+  await page.getByLabel('Method file').setInputFiles(path)
+  await expect(page.getByRole('alert')).toContainText(
+    'methods[1].houseDays "houseDays" has to be a number. Nothing was saved.',
+  )
+  await expect(rows.first()).toContainText('2, draft')
+  const schema = await page.request.get(`${kitchen.url}/api/methods/schema.json`)
+  expect(await schema.json()).toMatchObject({ title: 'Logged Thermal method file' })
+
+  await search.fill('Caraway')
+  await page.getByRole('link', { name: 'Caraway' }).click()
+  await page.getByRole('button', { name: 'Card', exact: true }).click()
+  await expect(page.getByRole('article')).toContainText('Oven at 190 °C')
+  await page.emulateMedia({ media: 'print' })
+  await expect(page.getByRole('navigation')).toBeHidden()
+  await page.context().close()
+})
+
+test('what a cook did otherwise stays with the batch; churning is recorded, hardening says when it is ready', async ({
+  browser,
+}) => {
+  const page = await person(browser, 'Mina Osk')
+  await page.getByRole('button', { name: 'Start a batch' }).click()
+  await page.getByPlaceholder(/Find by name/).fill('Buttermilk-fig')
+  await page.getByRole('button', { name: /^Start \d/ }).click()
+  await page.getByRole('button', { name: 'Steps', exact: true }).click()
+  const row = (name: string) => page.locator('.batch-steps li').filter({ hasText: name })
+  await row('Cook').getByRole('button', { name: 'Otherwise' }).click()
+  await row('Cook').getByLabel('What was otherwise').fill('18 min instead of 12')
+  await row('Cook').getByRole('button', { name: 'Note it' }).click()
+  await expect(row('Cook')).toContainText('Otherwise: 18 min instead of 12')
+  await row('Churn').getByRole('button', { name: 'draw' }).click()
+  const sheet = page.locator('.sheet')
+  await sheet.getByRole('button', { name: '-5', exact: true }).click()
+  await sheet.getByRole('button', { name: '.4', exact: true }).click()
+  await expect(row('Churn')).toContainText('draw -5.4°C')
+  await row('Freeze').getByRole('button', { name: 'Begin' }).click()
+  await expect(row('Freeze')).toContainText(/Ready \w{3} \d+ \w{3} \d\d:\d\d/)
+  await page.context().close()
+})
+
+test('nothing that an accessibility check finds in methods, by day and by night', async ({ browser }) => {
+  const page = await person(browser, 'Noor Hallet')
+  const clean = async () => {
+    const { violations } = await new AxeBuilder({ page })
+      .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+      .analyze()
+    expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).toEqual([])
+  }
+  for (const width of [1280, 390]) {
+    await page.setViewportSize({ width, height: 800 })
+    for (const theme of ['Night', 'Day']) {
+      await page.goto(`${kitchen.url}/methods`)
+      await page.getByRole('button', { name: theme, exact: true }).click()
+      await clean()
+      await open(page, 'Maple bombe base')
+      await clean()
+      await page.locator('[data-step="syrup"] .method-step-name').click()
+      await clean()
+    }
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width)
+  }
+  await page.context().close()
+})

@@ -1,0 +1,26 @@
+import { createAction, type UnknownAction } from '@reduxjs/toolkit'
+import type { SealedEntry } from '@logged-thermal/core'
+import { api } from './api'
+import { foldLine, type LineData } from './lineData'
+
+/** An entry that the stream has told. */
+export const entryHeard = createAction<SealedEntry>('line/entryHeard')
+
+/**
+ * The kitchen as the server told it, with every entry heard since folded in. A plain reducer beside the query's cache:
+ * there each change would be copied whole, to be taken back by patches that nobody needs.
+ */
+export function heard(state: LineData | null = null, action: UnknownAction): LineData | null {
+  if (api.endpoints.line.matchFulfilled(action)) return action.payload
+  return state && entryHeard.match(action) ? foldLine(state, action.payload) : state
+}
+
+/** Folds an entry that arrived into what is shown; after a gap everything is fetched anew. */
+export function takeEntry(entry: SealedEntry) {
+  return (dispatch: (action: UnknownAction) => unknown, getState: () => { line: LineData | null }) => {
+    const { line } = getState()
+    if (!line) return
+    if (entry.seal.seq > line.seq + 1) dispatch(api.util.invalidateTags(['line']))
+    else dispatch(entryHeard(entry))
+  }
+}

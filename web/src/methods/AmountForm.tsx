@@ -1,0 +1,168 @@
+import Autocomplete from '@mui/material/Autocomplete'
+import { useState } from 'react'
+import { v7 as uuid } from 'uuid'
+import {
+  eggGrams,
+  findIngredients,
+  gelatineFor,
+  ingredientOf,
+  LEAVES,
+  leavesFor,
+  type Amount,
+  type Ingredient,
+  type LeafGrade,
+  type Method,
+} from '@logged-thermal/core'
+import { stepName } from '@logged-thermal/wording'
+import { Key } from '../parts/Key'
+import type { Edit } from './editing'
+
+type Choice = { kind: 'ingredient'; ingredient: Ingredient } | { kind: 'method'; id: string; name: string }
+
+/** One amount: what, found by any of its names, grams or pieces, at which step, and in what state. */
+export function AmountForm({
+  method,
+  others,
+  amountKey,
+  onEdit,
+  onClose,
+}: {
+  method: Method
+  /** Methods that can go in as components. */
+  others: Method[]
+  amountKey: string | null
+  onEdit: (edit: Edit) => void
+  onClose: () => void
+}) {
+  const known = method.amounts.find(({ key }) => key === amountKey) ?? null
+  const part = method.components.find(({ key }) => key === amountKey) ?? null
+  const [choice, setChoice] = useState<Choice | null>(() => {
+    const ingredient = known && ingredientOf(known, method)
+    if (ingredient) return { kind: 'ingredient', ingredient }
+    return part ? { kind: 'method', id: part.method, name: part.name } : null
+  })
+  const [mass, setMass] = useState(String(known?.grams ?? part?.grams ?? ''))
+  const [count, setCount] = useState(known?.count == null ? '' : String(known.count))
+  const [step, setStep] = useState(known?.step ?? part?.step ?? method.steps[0]?.key ?? '')
+  const [state, setState] = useState<Amount['state']>(known?.state ?? 'as it is')
+  const ingredient = choice?.kind === 'ingredient' ? choice.ingredient : null
+  const number = (text: string) => (text.trim() === '' ? null : Number(text.replace(',', '.')))
+  const grams = number(mass)
+  const wrong = (grams !== null && !(grams > 0)) || (count !== '' && !(number(count)! > 0))
+  const choices: Choice[] = [
+    ...findIngredients('').map((each): Choice => ({ kind: 'ingredient', ingredient: each })),
+    ...others.map(({ id, name }): Choice => ({ kind: 'method', id, name })),
+  ]
+  const done = () => {
+    const key = amountKey ?? uuid()
+    if (choice?.kind === 'method')
+      onEdit({ kind: 'put component', component: { key, method: choice.id, name: choice.name, grams, step } })
+    if (ingredient)
+      onEdit({
+        kind: 'put amount',
+        amount: { key, ingredient: ingredient.key, grams, count: number(count), step, state },
+      })
+    onClose()
+  }
+  return (
+    <section className="method-form" aria-label="What goes in">
+      <Autocomplete
+        options={choices}
+        value={choice}
+        getOptionLabel={(option) => (option.kind === 'ingredient' ? option.ingredient.name : option.name)}
+        getOptionKey={(option) => (option.kind === 'ingredient' ? option.ingredient.key : option.id)}
+        isOptionEqualToValue={(a, b) => JSON.stringify(a) === JSON.stringify(b)}
+        filterOptions={(options, { inputValue }) => {
+          const wanted = inputValue.trim().toLowerCase()
+          const found = new Set(findIngredients(inputValue).map(({ key }) => key))
+          return options.filter((option) =>
+            option.kind === 'ingredient'
+              ? found.has(option.ingredient.key)
+              : option.name.toLowerCase().includes(wanted),
+          )
+        }}
+        onChange={(_, next) => setChoice(next)}
+        renderInput={({ slotProps }) => (
+          <label className="form-field" ref={slotProps.input.ref}>
+            What, by any of its names
+            <input {...slotProps.htmlInput} placeholder="cornstarch, heavy cream, yolk …" />
+          </label>
+        )}
+      />
+      <div className="field-row">
+        <label className="form-field">
+          Grams
+          <input value={mass} inputMode="decimal" onChange={({ target }) => setMass(target.value)} />
+        </label>
+        {ingredient?.egg && (
+          <label className="form-field">
+            Pieces
+            <input
+              value={count}
+              inputMode="numeric"
+              onChange={({ target }) => {
+                setCount(target.value)
+                const pieces = number(target.value)
+                if (pieces && pieces > 0) setMass(String(Math.round(pieces * eggGrams(ingredient.egg!) * 10) / 10))
+              }}
+            />
+          </label>
+        )}
+        <label className="form-field">
+          At step
+          <select value={step} onChange={({ target }) => setStep(target.value)}>
+            {method.steps.map(({ key, kind }, i) => (
+              <option key={key} value={key}>
+                {i + 1} {stepName[kind]}
+              </option>
+            ))}
+          </select>
+        </label>
+        {ingredient && (
+          <label className="form-field">
+            State
+            <select value={state} onChange={({ target }) => setState(target.value as Amount['state'])}>
+              {(['as it is', 'pasteurized lot', 'frozen', 'treated'] as const).map((each) => (
+                <option key={each}>{each}</option>
+              ))}
+            </select>
+          </label>
+        )}
+      </div>
+      {ingredient && ingredient.bloom > 0 && grams !== null && grams > 0 && (
+        <Gelatine grams={grams} bloom={ingredient.bloom} />
+      )}
+      {wrong && <p role="alert">A quantity is a number above 0.</p>}
+      <div className="limits-keys">
+        <Key look="primary" disabled={!choice || wrong || step === ''} onClick={done}>
+          {amountKey ? 'Change it' : 'Put it in'}
+        </Key>
+        {amountKey && (
+          <Key
+            look="outlined"
+            onClick={() => {
+              onEdit({ kind: 'remove amount', key: amountKey })
+              onClose()
+            }}
+          >
+            Take it out
+          </Key>
+        )}
+        <Key look="outlined" onClick={onClose}>
+          Not now
+        </Key>
+      </div>
+    </section>
+  )
+}
+
+/** The same set with other gelatines: leaves of each grade, and powder. */
+function Gelatine({ grams, bloom }: { grams: number; bloom: number }) {
+  const leaves = (Object.keys(LEAVES) as LeafGrade[]).map((grade) => `${leavesFor(grams, bloom, grade)} ${grade}`)
+  return (
+    <p className="muted">
+      Sets as {leaves.join(', ')} leaves, or {Math.round(gelatineFor(grams, bloom, 225) * 10) / 10} g powder of 225
+      bloom. To about 15 %.
+    </p>
+  )
+}

@@ -1,0 +1,71 @@
+import { ingredientOf, type Method, type Problem } from '@logged-thermal/core'
+import { grams, stepName, type Reader } from '@logged-thermal/wording'
+import type { Edit } from './editing'
+import { ProblemNote } from './ProblemNote'
+
+/** What goes in, how much, at which step; allergens beside it as they will stand on the label. */
+export function AmountList({
+  method,
+  problems,
+  reader,
+  chosen,
+  editable,
+  onChoose,
+  onEdit,
+}: {
+  method: Method
+  problems: Problem[]
+  reader: Reader
+  chosen: string | null
+  editable: boolean
+  onChoose: (key: string) => void
+  onEdit: (edit: Edit) => void
+}) {
+  const rows = [
+    ...method.amounts.map((amount) => {
+      const ingredient = ingredientOf(amount, method)
+      const state = amount.state === 'as it is' ? '' : `, ${amount.state}`
+      return { ...amount, name: `${ingredient?.name ?? amount.ingredient}${state}`, marks: ingredient?.allergens ?? [] }
+    }),
+    ...method.components.map((component) => ({ ...component, count: null, marks: [] })),
+  ]
+  const stepOf = (key: string) => method.steps.find((step) => step.key === key)?.kind
+  return (
+    <ul className="amounts" aria-label="What goes in">
+      {rows.map(({ key, name, grams: mass, count, step, marks }) => {
+        const kind = stepOf(step)
+        return (
+          <li key={key} className={key === chosen ? 'chosen' : ''}>
+            <button type="button" aria-pressed={key === chosen} onClick={() => onChoose(key)}>
+              <span>
+                {name}
+                <small>{kind ? stepName[kind].toLowerCase() : ''}</small>
+              </span>
+              <b>
+                {mass === null ? '?' : grams(mass)}
+                {count !== null && <small>{count} pieces</small>}
+              </b>
+              <span className="amount-marks">
+                {marks.map((mark) => (
+                  <i key={mark}>{mark}</i>
+                ))}
+              </span>
+            </button>
+            {problems
+              .filter(({ amount, code }) => amount === key && (code === 'no amount' || code === 'unknown ingredient'))
+              .map((problem) => (
+                <ProblemNote
+                  key={problem.id}
+                  problem={problem}
+                  method={method}
+                  reader={reader}
+                  editable={editable}
+                  onEdit={onEdit}
+                />
+              ))}
+          </li>
+        )
+      })}
+    </ul>
+  )
+}

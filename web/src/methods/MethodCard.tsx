@@ -1,0 +1,94 @@
+import { Link, useParams } from 'react-router'
+import { checksFor, dayOf, factsOf, families, gatesAt, ingredientOf, limitsAt } from '@logged-thermal/core'
+import { grams, limitTitle, sourceLine, stepName } from '@logged-thermal/wording'
+import { useHand, useLine } from '../app/kitchen'
+import { useNow } from '../app/now'
+import { Key } from '../parts/Key'
+import { instructionOf } from './editing'
+import { MethodLabel } from './MethodLabel'
+import { asSentence } from './sentence'
+import './card.css'
+
+/** A method on one page, to hang beside the stove: black on white. */
+export function MethodCard() {
+  const line = useLine()
+  const now = useNow(60_000)
+  const { id } = useParams()
+  const { reader } = useHand(line)
+  const method = line?.methods.find((state) => state.id === id)?.versions.at(-1)
+  const limits = limitsAt(line?.limits?.versions ?? [], now)
+  if (!line || !method || !limits) return <p className="whole">This kitchen has no such method.</p>
+  const checks = checksFor(method, limits, dayOf(now, line.kitchen.zone))
+  const facts = factsOf(method, (other) => line.methods.find((state) => state.id === other)?.versions.at(-1) ?? null)
+  return (
+    <main className="view card-view">
+      <div className="card-keys">
+        <Link to={`/methods/${method.id}`}>Back to the method</Link>
+        <Key look="primary" onClick={() => window.print()}>
+          Print
+        </Key>
+      </div>
+      <article className="card" aria-label={`Card of ${method.name}`}>
+        <header>
+          <h1>{method.name}</h1>
+          <p>
+            {families[method.family].name} · version {method.version} · {line.kitchen.name}
+          </p>
+        </header>
+        <section>
+          <h2>For {grams(facts.grams)}</h2>
+          <table>
+            <tbody>
+              {method.amounts.map((amount) => (
+                <tr key={amount.key}>
+                  <td>
+                    {ingredientOf(amount, method)?.name ?? amount.ingredient}
+                    {amount.state === 'as it is' ? '' : `, ${amount.state}`}
+                  </td>
+                  <td>{amount.grams === null ? '?' : grams(amount.grams)}</td>
+                  <td>{amount.count === null ? '' : `${amount.count} pieces`}</td>
+                </tr>
+              ))}
+              {method.components.map((component) => (
+                <tr key={component.key}>
+                  <td>{component.name}</td>
+                  <td>{component.grams === null ? '?' : grams(component.grams)}</td>
+                  <td />
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </section>
+        <section>
+          <h2>Steps</h2>
+          <ol>
+            {method.steps.map((step) => {
+              const { text, activeMinutes, passiveMinutes, oven, target } = instructionOf(method, step.key)
+              return (
+                <li key={step.key}>
+                  <b>{stepName[step.kind]}.</b> {asSentence(text)}
+                  {activeMinutes ? ` ${activeMinutes} min.` : ''}
+                  {passiveMinutes ? ` Then ${passiveMinutes.least} to ${passiveMinutes.most} min.` : ''}
+                  {target
+                    ? ` Aim for ${target.from.c} to ${target.to.c} °C (${target.from.f} to ${target.to.f} °F).`
+                    : ''}
+                  {oven ? ` Oven at ${oven.value} °${oven.unit}.` : ''}
+                  {gatesAt(step.key, checks).map((check) => (
+                    <span className="card-check" key={check.key}>
+                      {limitTitle(check, reader)}, °{reader.unit} ({sourceLine(check)})
+                    </span>
+                  ))}
+                </li>
+              )
+            })}
+          </ol>
+        </section>
+        <MethodLabel method={method} facts={facts} checks={checks} />
+        <footer>
+          An aid, not an authority: limits are a starting point, to be checked against the edition in force. The local
+          code and a qualified person decide.
+        </footer>
+      </article>
+    </main>
+  )
+}

@@ -1,0 +1,246 @@
+import { useState } from 'react'
+import { Link, useNavigate, useParams } from 'react-router'
+import {
+  approvedOf,
+  blocking,
+  canonical,
+  checksFor,
+  dayOf,
+  factsOf,
+  limitsAt,
+  problemsOf,
+  STEP_KINDS,
+  type Check,
+  type LimitSet,
+  type Method,
+  type MethodState,
+  type StepKind,
+} from '@logged-thermal/core'
+import { stepName } from '@logged-thermal/wording'
+import { useEnter } from '../app/enter'
+import { Header } from '../app/Header'
+import { useHand, useLine } from '../app/kitchen'
+import type { LineData } from '../app/lineData'
+import { useNow } from '../app/now'
+import { Key } from '../parts/Key'
+import { Sheet } from '../parts/Sheet'
+import { AmountForm } from './AmountForm'
+import { AmountList } from './AmountList'
+import { ApproveMethod } from './ApproveMethod'
+import { edited, type Edit } from './editing'
+import { MethodLabel } from './MethodLabel'
+import { MethodRibbon } from './MethodRibbon'
+import { MethodSettings } from './MethodSettings'
+import { ProblemNote } from './ProblemNote'
+import { StepForm } from './StepForm'
+import { StepList } from './StepList'
+import { VersionDifference } from './VersionDifference'
+import './methods.css'
+
+/** One method: how it should go as a ribbon, its steps with what is wrong beside each, and what goes in. */
+export function MethodEditor() {
+  const line = useLine()
+  const now = useNow(60_000)
+  const { id } = useParams()
+  const state = line?.methods.find((each) => each.id === id)
+  const limits = limitsAt(line?.limits?.versions ?? [], now)
+  if (!line || !limits) return null
+  if (!state)
+    return (
+      <p className="whole">
+        This kitchen has no such method. <Link to="/methods">All methods</Link>
+      </p>
+    )
+  return <Editor key={state.id} state={state} line={line} limits={limits} day={dayOf(now, line.kitchen.zone)} />
+}
+
+type Panel =
+  { kind: 'contents' } | { kind: 'step'; key: string } | { kind: 'amount'; key: string | null } | { kind: 'settings' }
+
+function Editor({ state, line, limits, day }: { state: MethodState; line: LineData; limits: LimitSet; day: string }) {
+  const navigate = useNavigate()
+  const enter = useEnter()
+  const { reader, person, open } = useHand(line)
+  const latest = state.versions.at(-1)!
+  const approved = approvedOf(state)
+  const [draft, setDraft] = useState<Method | null>(null)
+  const [panel, setPanel] = useState<Panel>({ kind: 'contents' })
+  const [sheet, setSheet] = useState<'approve' | 'difference' | 'add' | null>(null)
+  const method = draft ?? latest
+  const find = (other: string): Method | null =>
+    other === method.id ? method : (line.methods.find((each) => each.id === other)?.versions.at(-1) ?? null)
+  const problems = problemsOf(method, limits, day, find)
+  const stops = blocking(problems, method).length
+  const checks = checksOf(method, limits, day)
+  const editable = open && (person?.role === 'chef' || person?.role === 'lead')
+  const inForce = draft === null && approved?.version === latest.version
+
+  const onEdit = (edit: Edit) => {
+    const next = edited(method, edit)
+    setDraft(canonical(next) === canonical(latest) ? null : next)
+  }
+  const save = () => {
+    if (!draft) return
+    enter('method-saved', state.id, { method: { ...draft, version: latest.version + 1 } })
+    setDraft(null)
+  }
+  const contents = () => setPanel({ kind: 'contents' })
+  const step = panel.kind === 'step' ? method.steps.find(({ key }) => key === panel.key) : undefined
+  const whole = problems.filter((problem) => problem.step === null)
+  return (
+    <main className="view">
+      <Header>
+        <h1>
+          <strong>
+            {method.name}
+            {stops > 0 ? `: ${stops === 1 ? 'one thing' : `${stops} things`} to mend.` : '.'}
+          </strong>{' '}
+          {draft
+            ? 'Not saved.'
+            : inForce
+              ? `Version ${latest.version}, in force.`
+              : `Draft of version ${latest.version}.`}
+        </h1>
+        <Key look="outlined" onClick={() => void navigate('/methods')}>
+          All methods
+        </Key>
+      </Header>
+      <div className="method">
+        <MethodRibbon method={method} checks={checks} problems={problems} reader={reader} />
+        <div className="method-columns">
+          <section className="method-left" aria-label="Steps">
+            <header>
+              <h2 className="title">Steps</h2>
+              <small>drag by the handle, or its arrow keys</small>
+            </header>
+            {whole.map((problem) => (
+              <ProblemNote
+                key={problem.id}
+                problem={problem}
+                method={method}
+                reader={reader}
+                editable={editable}
+                onEdit={onEdit}
+              />
+            ))}
+            <StepList
+              method={method}
+              checks={checks}
+              problems={problems}
+              reader={reader}
+              chosen={panel.kind === 'step' ? panel.key : null}
+              editable={editable}
+              onChoose={(key) => setPanel({ kind: 'step', key })}
+              onEdit={onEdit}
+            />
+          </section>
+          <aside className="method-right">
+            <div className="method-scroll">
+              {step && editable && (
+                <StepForm key={step.key} method={method} step={step} onEdit={onEdit} onClose={contents} />
+              )}
+              {panel.kind === 'amount' && (
+                <AmountForm
+                  key={panel.key ?? 'new'}
+                  method={method}
+                  others={line.methods.flatMap((each) => (each.id === state.id ? [] : (approvedOf(each) ?? [])))}
+                  amountKey={panel.key}
+                  onEdit={onEdit}
+                  onClose={contents}
+                />
+              )}
+              {panel.kind === 'settings' && <MethodSettings method={method} onEdit={onEdit} onClose={contents} />}
+              {(panel.kind === 'contents' || (panel.kind === 'step' && !editable)) && (
+                <>
+                  <AmountList
+                    method={method}
+                    problems={problems}
+                    reader={reader}
+                    chosen={null}
+                    editable={editable}
+                    onChoose={(key) => editable && setPanel({ kind: 'amount', key })}
+                    onEdit={onEdit}
+                  />
+                  <MethodLabel method={method} facts={factsOf(method, find)} checks={checks} />
+                </>
+              )}
+            </div>
+            <div className="method-keys">
+              {editable && panel.kind === 'contents' && (
+                <>
+                  <Key onClick={() => setPanel({ kind: 'amount', key: null })}>Put something in</Key>
+                  <Key onClick={() => setSheet('add')}>Add a step</Key>
+                  <Key onClick={() => setPanel({ kind: 'settings' })}>Name, family, keeping</Key>
+                </>
+              )}
+              {panel.kind === 'contents' && (
+                <Key look="outlined" onClick={() => void navigate(`/methods/${state.id}/card`)}>
+                  Card
+                </Key>
+              )}
+              {state.versions.length > 1 && panel.kind === 'contents' && (
+                <Key look="outlined" onClick={() => setSheet('difference')}>
+                  What changed
+                </Key>
+              )}
+              {draft && (
+                <>
+                  <Key look="primary" onClick={save}>
+                    Save as version {latest.version + 1}
+                  </Key>
+                  <Key look="outlined" onClick={() => setDraft(null)}>
+                    Drop the changes
+                  </Key>
+                </>
+              )}
+              {!draft && !inForce && editable && (
+                <Key look={stops ? 'shut' : 'primary'} onClick={() => setSheet('approve')}>
+                  Put version {latest.version} in force
+                </Key>
+              )}
+            </div>
+          </aside>
+        </div>
+      </div>
+      <Sheet open={sheet === 'add'} onClose={() => setSheet(null)} title="Which step?">
+        <div className="names">
+          {STEP_KINDS.map((kind) => (
+            <Key
+              key={kind}
+              onClick={() => {
+                onEdit({ kind: 'add step', step: kind, before: placeFor(kind, method) })
+                setSheet(null)
+              }}
+            >
+              {stepName[kind]}
+            </Key>
+          ))}
+        </div>
+      </Sheet>
+      {sheet === 'difference' && (
+        <VersionDifference state={state} people={line.people} reader={reader} onClose={() => setSheet(null)} />
+      )}
+      {sheet === 'approve' && (
+        <ApproveMethod
+          method={latest}
+          limits={limits}
+          stops={stops}
+          reader={reader}
+          problems={blocking(problems, method)}
+          onClose={() => setSheet(null)}
+        />
+      )}
+    </main>
+  )
+}
+
+/** A method that is not whole yet may have no checks to resolve: then the ribbon stands without gates. */
+function checksOf(method: Method, limits: LimitSet, day: string): Check[] {
+  return method.steps.length ? checksFor(method, limits, day) : []
+}
+
+/** A new step goes where its kind comes in the order of the work. */
+function placeFor(kind: StepKind, { steps }: Method): string | null {
+  const rank = STEP_KINDS.indexOf(kind)
+  return steps.find((step) => STEP_KINDS.indexOf(step.kind) > rank)?.key ?? null
+}

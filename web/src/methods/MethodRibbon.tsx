@@ -1,0 +1,145 @@
+import { expectedSteps, gatesAt, type Check, type Method, type Problem } from '@logged-thermal/core'
+import { gateName, held, stepName, type Reader } from '@logged-thermal/wording'
+import { useId } from 'react'
+import { useWidth } from '../parts/useWidth'
+import { colourOf, thicknessOf } from '../parts/temperatureScale'
+
+const HEIGHT = 168
+const MIDDLE = 76
+const FULL = 104
+const START = 16
+
+/** How the batch should go: its steps side by side, the ribbon through them, a gate where a reading has to prove something. */
+export function MethodRibbon({
+  method,
+  checks,
+  problems,
+  reader,
+}: {
+  method: Method
+  checks: Check[]
+  problems: Problem[]
+  reader: Reader
+}) {
+  const [ref, width] = useWidth<HTMLDivElement>(1256)
+  const id = useId().replaceAll(':', '')
+  const steps = expectedSteps(method)
+  const inset = 28
+  const x = (share: number) => inset + share * (width - inset - 84)
+  const bends = [{ at: 0, celsius: START }, ...steps.map(({ to, celsius }) => ({ at: to, celsius }))]
+  const edge = (side: 1 | -1) =>
+    curve(bends).map(
+      ({ at, celsius }) => `${x(at).toFixed(1)} ${(MIDDLE + (side * thicknessOf(celsius) * FULL) / 2).toFixed(1)}`,
+    )
+  const days = Math.min(...checks.flatMap(({ limit: { rule } }) => (rule.kind === 'days' ? [rule.days] : [])), Infinity)
+  return (
+    <div ref={ref} className="method-ribbon">
+      <svg
+        width={width}
+        height={HEIGHT}
+        role="img"
+        aria-label={`How ${method.name} should go: ${steps.map(({ kind }) => stepName[kind]).join(', ')}`}
+      >
+        <defs>
+          <linearGradient id={id} gradientUnits="userSpaceOnUse" x1={x(0)} x2={x(1)} y1="0" y2="0">
+            {curve(bends).map(({ at, celsius }, i) => (
+              <stop key={i} offset={at} stopColor={colourOf(celsius)} />
+            ))}
+          </linearGradient>
+        </defs>
+        {steps.map(({ key, from }) => (
+          <line key={key} x1={x(from)} x2={x(from)} y1="0" y2={HEIGHT} stroke="var(--glass2)" strokeWidth="1" />
+        ))}
+        <path d={`M${edge(-1).join('L')}L${edge(1).reverse().join('L')}Z`} fill={`url(#${id})`} />
+        {steps.map((step, i) => {
+          const gates = gatesAt(step.key, checks)
+          const fault = problems.some((problem) => problem.step === step.key && problem.weight === 'blocks')
+          return (
+            <g key={step.key}>
+              {fault && (
+                <rect
+                  x={x(step.from) + 2}
+                  y="3"
+                  width={Math.max(20, x(step.to) - x(step.from) - 4)}
+                  height={HEIGHT - 34}
+                  fill="none"
+                  stroke="var(--on-glass)"
+                  strokeWidth="3"
+                  strokeDasharray="7 5"
+                />
+              )}
+              {gates.map((check, g) => (
+                <Gate
+                  key={check.key}
+                  check={check}
+                  x={x(step.from + ((step.to - step.from) * (g + 1)) / (gates.length + 1))}
+                  reader={reader}
+                />
+              ))}
+              <text
+                className="method-ribbon-step"
+                x={(x(step.from) + x(step.to)) / 2}
+                y={HEIGHT - 10}
+                textAnchor="middle"
+              >
+                {x(step.to) - x(step.from) > 60 ? `${i + 1} ${stepName[step.kind]}` : i + 1}
+              </text>
+            </g>
+          )
+        })}
+        {Number.isFinite(days) && (
+          <g fill="var(--on-glass)">
+            <rect x={x(1) + 8} y="8" width="3.5" height={HEIGHT - 42} />
+            <rect x={x(1) + 16} y="8" width="3.5" height={HEIGHT - 42} />
+            <text className="method-ribbon-day" x={x(1) + 28} y={MIDDLE + 8}>
+              day {days}
+            </text>
+          </g>
+        )}
+      </svg>
+    </div>
+  )
+}
+
+function Gate({ check, x, reader }: { check: Check; x: number; reader: Reader }) {
+  const { rule } = check.limit
+  const reach = rule.kind !== 'reach' || rule.direction === 'rising'
+  const name = gateName(check, reader)
+  const seconds = rule.kind === 'hold' ? (rule.rows.findLast((row) => row.seconds > 0)?.seconds ?? 0) : 0
+  const quality = check.limit.force === 'quality'
+  const wedge = reach
+    ? `M${x - 15} 26h30l-11 -16h-8ZM${x - 15} 126h30l-11 16h-8Z`
+    : `M${x - 15} 8h30l-13 36h-4ZM${x - 15} 144h30l-13 -36h-4Z`
+  return (
+    <g>
+      <path
+        d={wedge}
+        fill="none"
+        stroke="var(--on-glass)"
+        strokeWidth="2.4"
+        strokeDasharray={quality ? '2 3' : undefined}
+      />
+      <text
+        className={`method-ribbon-gate${reach ? '' : ' cold'}`}
+        x={reach ? x : x + 20}
+        y={reach ? MIDDLE + 6 : 24}
+        textAnchor={reach ? 'middle' : 'start'}
+      >
+        {reach && seconds ? `${name} ${held(seconds).replace('for ', '')}` : name}
+      </text>
+    </g>
+  )
+}
+
+/** Through the bends without a kink: each step eases into its end. */
+function curve(bends: { at: number; celsius: number }[]): { at: number; celsius: number }[] {
+  return bends.flatMap((to, i) => {
+    const from = bends[i - 1]
+    if (!from) return [to]
+    return Array.from({ length: 12 }, (_, k) => {
+      const share = (k + 1) / 12
+      const eased = share * share * (3 - 2 * share)
+      return { at: from.at + (to.at - from.at) * share, celsius: from.celsius + (to.celsius - from.celsius) * eased }
+    })
+  })
+}

@@ -1,0 +1,164 @@
+import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core'
+import {
+  SortableContext,
+  sortableKeyboardCoordinates,
+  useSortable,
+  verticalListSortingStrategy,
+} from '@dnd-kit/sortable'
+import { CSS } from '@dnd-kit/utilities'
+import { useEffect, useRef } from 'react'
+import { gatesAt, type Check, type Method, type Problem, type Step } from '@logged-thermal/core'
+import { limitTitle, sourceLine, stepName, type Reader } from '@logged-thermal/wording'
+import { instructionOf, type Edit } from './editing'
+import { ProblemNote } from './ProblemNote'
+
+interface Props {
+  method: Method
+  checks: Check[]
+  problems: Problem[]
+  reader: Reader
+  chosen: string | null
+  editable: boolean
+  onChoose: (key: string) => void
+  onEdit: (edit: Edit) => void
+}
+
+/** The steps in order: dragged by their handle, or moved with its arrow keys; what is wrong stands at the step it belongs to. */
+export function StepList({ method, checks, problems, reader, chosen, editable, onChoose, onEdit }: Props) {
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  )
+  const keys = method.steps.map(({ key }) => key)
+  return (
+    <DndContext
+      sensors={sensors}
+      collisionDetection={closestCenter}
+      onDragEnd={({ active, over }) => {
+        if (over && active.id !== over.id)
+          onEdit({ kind: 'move step', key: String(active.id), to: keys.indexOf(String(over.id)) })
+      }}
+    >
+      <SortableContext items={keys} strategy={verticalListSortingStrategy} disabled={!editable}>
+        <ol className="method-steps">
+          {method.steps.map((step, i) => (
+            <Row
+              key={step.key}
+              step={step}
+              number={i + 1}
+              method={method}
+              checks={gatesAt(step.key, checks)}
+              problems={problems.filter((problem) => problem.step === step.key)}
+              reader={reader}
+              chosen={step.key === chosen}
+              editable={editable}
+              onChoose={() => onChoose(step.key)}
+              onMove={(by) => onEdit({ kind: 'move step', key: step.key, to: i + by })}
+              onEdit={onEdit}
+            />
+          ))}
+        </ol>
+      </SortableContext>
+    </DndContext>
+  )
+}
+
+function Row({
+  step,
+  number,
+  method,
+  checks,
+  problems,
+  reader,
+  chosen,
+  editable,
+  onChoose,
+  onMove,
+  onEdit,
+}: {
+  step: Step
+  number: number
+  method: Method
+  checks: Check[]
+  problems: Problem[]
+  reader: Reader
+  chosen: boolean
+  editable: boolean
+  onChoose: () => void
+  onMove: (by: 1 | -1) => void
+  onEdit: (edit: Edit) => void
+}) {
+  const { attributes, listeners, setNodeRef, transform, transition } = useSortable({ id: step.key })
+  const { text, activeMinutes, passiveMinutes, oven } = instructionOf(method, step.key)
+  const minutes = [
+    activeMinutes ? `${activeMinutes} min` : '',
+    passiveMinutes ? `then ${passiveMinutes.least} to ${passiveMinutes.most} min` : '',
+    oven ? `oven ${oven.value} °${oven.unit}` : '',
+  ].filter(Boolean)
+  const faulty = problems.some(({ weight }) => weight === 'blocks')
+  const row = useRef<HTMLLIElement | null>(null)
+  // A fault that has just been made is brought into sight.
+  useEffect(() => {
+    if (faulty) row.current?.scrollIntoView({ block: 'nearest' })
+  }, [faulty])
+  return (
+    <li
+      ref={(element) => {
+        row.current = element
+        setNodeRef(element)
+      }}
+      style={{ transform: CSS.Translate.toString(transform), transition }}
+      className={`method-step${chosen ? ' chosen' : ''}${faulty ? ' faulty' : ''}`}
+      data-step={step.key}
+    >
+      <div className="method-step-row">
+        <span className="method-step-number">{number}</span>
+        <button type="button" className="method-step-name" aria-pressed={chosen} onClick={onChoose}>
+          <strong>{stepName[step.kind]}</strong>
+          <span>
+            {text || 'Nothing said yet'}
+            <small>
+              {[step.measures === 'mixture' ? '' : `reads the ${step.measures.part}`, ...minutes]
+                .filter(Boolean)
+                .join(' · ')}
+            </small>
+            {checks.map((check) => (
+              <small key={check.key} className="method-step-check">
+                <b>{limitTitle(check, reader)}</b> {sourceLine(check)}
+              </small>
+            ))}
+          </span>
+        </button>
+        {editable && (
+          <button
+            type="button"
+            className="method-handle"
+            {...attributes}
+            {...listeners}
+            aria-label={`Move step ${number}, ${stepName[step.kind]}: drag, or arrow keys`}
+            onKeyDown={(event) => {
+              if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
+                event.preventDefault()
+                onMove(event.key === 'ArrowUp' ? -1 : 1)
+              } else listeners?.onKeyDown?.(event)
+            }}
+          >
+            <svg width="20" height="30" viewBox="0 0 20 30" aria-hidden="true">
+              <path d="M10 2l8 10H2ZM10 28l8 -10H2Z" fill="currentColor" />
+            </svg>
+          </button>
+        )}
+      </div>
+      {problems.map((problem) => (
+        <ProblemNote
+          key={problem.id}
+          problem={problem}
+          method={method}
+          reader={reader}
+          editable={editable}
+          onEdit={onEdit}
+        />
+      ))}
+    </li>
+  )
+}

@@ -1,0 +1,103 @@
+import { useState } from 'react'
+import {
+  eggGrams,
+  eggsIn,
+  factorOf,
+  ingredientOf,
+  scaled,
+  type EggPart,
+  type Method,
+  type Target,
+} from '@logged-thermal/core'
+import { grams } from '@logged-thermal/wording'
+import { Key } from '../parts/Key'
+
+const FACTORS: [factor: number, said: string][] = [
+  [0.5, 'half'],
+  [1, 'once'],
+  [1.5, '1½'],
+  [2, 'twice'],
+]
+
+const PARTS: Record<EggPart, string> = { whole: 'eggs', yolk: 'yolks', white: 'whites' }
+
+/** How much is made: so many times over, for so many portions, or to use up what is there. */
+export function AmountPicker({
+  method,
+  factor,
+  onFactor,
+}: {
+  method: Method
+  factor: number
+  onFactor: (factor: number) => void
+}) {
+  const [wrong, setWrong] = useState<string | null>(null)
+  const parts = (['whole', 'yolk', 'white'] as const).filter((part) => eggsIn(method, part) > 0)
+  const made = scaled(method, factor)
+  const take = (target: Target) => {
+    try {
+      onFactor(Math.round(factorOf(method, target) * 1e4) / 1e4)
+      setWrong(null)
+    } catch {
+      setWrong('That is no amount. Write a number above 0.')
+    }
+  }
+  return (
+    <section className="amount-picker" aria-label="How much">
+      <div className="amount-keys" role="group" aria-label="How many times over">
+        {FACTORS.map(([each, said]) => (
+          <Key
+            key={each}
+            look={each === factor ? 'primary' : 'plain'}
+            onClick={() => take({ kind: 'factor', factor: each })}
+          >
+            {said}
+          </Key>
+        ))}
+      </div>
+      <div className="amount-fields">
+        {method.portions !== null && (
+          <Count
+            name="Portions"
+            value={made.portions ?? 0}
+            onCount={(portions) => take({ kind: 'portions', portions })}
+          />
+        )}
+        {parts.slice(0, 2).map((part) => (
+          <Count
+            key={part}
+            name={`Use up, ${PARTS[part]}`}
+            value={Math.round((eggsIn(made, part) / eggGrams(part)) * 10) / 10}
+            onCount={(count) => take({ kind: 'eggs', part, count })}
+          />
+        ))}
+      </div>
+      {wrong && <p role="alert">{wrong}</p>}
+      <p className="muted">
+        {made.amounts
+          .slice(0, 4)
+          .map((amount) => `${ingredientOf(amount, made)?.name} ${grams(amount.grams ?? 0)}`)
+          .join(', ')}
+        {made.amounts.length > 4 ? ' and more' : ''}. {Math.round(made.vessel.fillDepth * 1000) / 10} cm deep.
+      </p>
+    </section>
+  )
+}
+
+function Count({ name, value, onCount }: { name: string; value: number; onCount: (count: number) => void }) {
+  const [text, setText] = useState<string | null>(null)
+  return (
+    <label className="form-field">
+      {name}
+      <input
+        inputMode="numeric"
+        value={text ?? (value ? String(value) : '')}
+        onChange={({ target }) => {
+          setText(target.value)
+          if (target.value.trim() !== '') onCount(Number(target.value.replace(',', '.')))
+        }}
+        onBlur={() => setText(null)}
+      />
+    </label>
+  )
+}
