@@ -1,0 +1,270 @@
+import type { Chart } from 'chart.js'
+import { aimOf, comparedAs, floorOf, stageOf, type Finding, type Standing, type Witness } from '@logged-thermal/core'
+import { clock, degrees, gateName, type Reader } from '@logged-thermal/wording'
+import { colourOf } from '../parts/temperatureScale'
+import type { TraceScale } from './traceScale'
+
+export type Trace = readonly Witness[]
+
+/** What stands on a trace besides its fill. */
+export interface Marks {
+  trace: Trace
+  findings: readonly Finding[]
+  now: number
+  reader: Reader
+  scale: TraceScale
+  explained: Finding | null
+  cues: Cue[]
+}
+
+const GLASS = '#F8FBF7'
+const DARK = '#221B29'
+
+/** Paints axes, readings, limits and what is being explained over a chart's fill. */
+export function paintMarks(chart: Chart, { trace, findings, now, reader, scale, explained, cues }: Marks): void {
+  const { ctx, chartArea, scales } = chart
+  if (!scales.x || !scales.y) return
+  const { left, right, top, bottom } = chartArea
+  const x = (at: number) => scales.x!.getPixelForValue(scale.x(at))
+  const y = (celsius: number) => scales.y!.getPixelForValue(scale.y(celsius))
+  ctx.save()
+  ctx.lineJoin = 'round'
+
+  font(ctx, 16, 600)
+  let labelled = Infinity
+  for (const celsius of scale.ticksY) {
+    line(ctx, left, y(celsius), right, y(celsius), '#3A3143', 1)
+    // A low pane has no room for every figure: the limits come before the zero.
+    if (Math.abs(labelled - y(celsius)) < 16 || (celsius === 0 && chartArea.height < 110)) continue
+    labelled = y(celsius)
+    label(ctx, degrees(celsius, reader).replace(/\.0°$/, '°'), left - 12, y(celsius) + 6, 'right', '#CFC6D6')
+  }
+  for (const at of scale.ticksX)
+    label(ctx, clock(at, reader), Math.min(right - 24, Math.max(left + 24, x(at))), bottom + 20, 'center', '#CFC6D6')
+
+  const last = trace.at(-1)
+  if (last && now > last.at) hatch(ctx, x(last.at), y(last.celsius), x(now), bottom, colourOf(last.celsius))
+  for (const { at, celsius } of trace) line(ctx, x(at), y(celsius), x(at), bottom, DARK, 2.4)
+
+  const floor = floorOf(findings)
+  for (const finding of findings) {
+    const { rule } = finding.check.limit
+    if (finding === floor && scale.cooking) sill(ctx, finding, y, left, right, reader)
+    if (rule.kind === 'stay' && finding.check.limit.force === 'quality' && scale.cooking) {
+      teeth(
+        ctx,
+        y(comparedAs(rule.level, finding.check.unit, 'under')),
+        left,
+        right,
+        `stay under ${gateName(finding.check, reader)}`,
+      )
+    }
+    if (rule.kind === 'reach' && !scale.cooking && finding.deadline !== null) {
+      const at = finding.standing === 'proven' ? (finding.end?.latest ?? finding.deadline) : finding.deadline
+      wedge(ctx, x(at), top - 24, y(stageOf('', rule, finding.check).to), finding.standing)
+    }
+    if (
+      finding.standing === 'unproven' &&
+      finding.because.code === 'somewhere between' &&
+      finding.because.from !== null &&
+      !scale.cooking
+    ) {
+      blindStretch(ctx, x(finding.because.from), x(finding.because.to), top, bottom)
+    }
+  }
+  line(ctx, x(now), top - 24, x(now), bottom, GLASS, 2.5)
+  values(ctx, trace, x, y, reader, scale.cooking ? 'reach' : 'under', explained?.deciding ?? [])
+  for (const cue of cues) cueMark(ctx, cue, x(cue.at), bottom)
+  if (explained) explain(ctx, explained, trace, x, y, top, bottom)
+  ctx.restore()
+}
+
+export interface Cue {
+  at: number
+  text: string
+}
+
+/** What somebody saw, at the foot of the trace: a tick and the words, no colour. */
+function cueMark(ctx: CanvasRenderingContext2D, { text }: Cue, x: number, bottom: number): void {
+  line(ctx, x, bottom - 16, x, bottom, GLASS, 3)
+  font(ctx, 15, 600)
+  label(ctx, text, x + 6, bottom - 6, 'left', GLASS)
+}
+
+/** The readings that decide a finding ringed, and where a crossing lies, as far as it is known. */
+function explain(
+  ctx: CanvasRenderingContext2D,
+  { deciding, start, end }: Finding,
+  trace: Trace,
+  x: (at: number) => number,
+  y: (celsius: number) => number,
+  top: number,
+  bottom: number,
+): void {
+  ctx.strokeStyle = GLASS
+  ctx.lineWidth = 3
+  for (const { at, celsius } of trace.filter((reading) => deciding.includes(reading.at))) {
+    ctx.beginPath()
+    ctx.arc(x(at), y(celsius), 9, 0, 2 * Math.PI)
+    ctx.stroke()
+  }
+  for (const bracket of [start, end]) {
+    if (!bracket || bracket.earliest === null || bracket.latest === null || bracket.earliest === bracket.latest)
+      continue
+    const [from, to] = [x(bracket.earliest), x(bracket.latest)]
+    const at = bracket === start ? top + 10 : bottom - 10
+    line(ctx, from, at, to, at, GLASS, 3)
+    line(ctx, from, at - 8, from, at + 8, GLASS, 3)
+    line(ctx, to, at - 8, to, at + 8, GLASS, 3)
+  }
+}
+
+/** The last value large, earlier ones where there is room. */
+function values(
+  ctx: CanvasRenderingContext2D,
+  trace: Trace,
+  x: (at: number) => number,
+  y: (celsius: number) => number,
+  reader: Reader,
+  sense: 'reach' | 'under',
+  ringed: readonly number[],
+): void {
+  let taken = Infinity
+  for (const [i, { at, celsius }] of [...trace.entries()].reverse()) {
+    const isLast = i === trace.length - 1
+    font(ctx, isLast ? 28 : 17, 700)
+    const text = degrees(celsius, reader, sense).slice(0, -1)
+    const width = ctx.measureText(text).width
+    const centre = Math.max(x(at), 64 + width / 2)
+    if (centre + width / 2 > taken - 6) continue
+    // A ring has room under its value.
+    label(ctx, text, centre, y(celsius) - (ringed.includes(at) ? 16 : 8), 'center', GLASS)
+    taken = centre - width / 2
+  }
+}
+
+function sill(
+  ctx: CanvasRenderingContext2D,
+  { check, standing }: Finding,
+  y: (c: number) => number,
+  left: number,
+  right: number,
+  reader: Reader,
+): void {
+  const aim = aimOf(check.limit.rule, check)
+  if (aim === null) return
+  const level = y(aim)
+  line(ctx, left, level, right, level, GLASS, 5)
+  font(ctx, 22, 700)
+  label(
+    ctx,
+    `${gateName(check, reader)} floor${standing === 'proven' ? ', proven' : ''}`,
+    right - 8,
+    level + 26,
+    'right',
+    GLASS,
+  )
+}
+
+function teeth(ctx: CanvasRenderingContext2D, level: number, left: number, right: number, text: string): void {
+  line(ctx, left, level - 12, right, level - 12, GLASS, 1.6)
+  ctx.strokeStyle = GLASS
+  ctx.lineWidth = 1.6
+  for (let at = left + 12; at < right - 8; at += 26) {
+    ctx.beginPath()
+    ctx.moveTo(at - 7, level - 12)
+    ctx.lineTo(at, level)
+    ctx.lineTo(at + 7, level - 12)
+    ctx.stroke()
+  }
+  font(ctx, 16, 600)
+  label(ctx, text, right - 8, level + 16, 'right', GLASS)
+}
+
+/** A be-under wedge hangs from the top with its point on the limit. */
+function wedge(ctx: CanvasRenderingContext2D, x: number, top: number, point: number, standing: Standing): void {
+  const slip = standing === 'missed' ? 8 : 0
+  ctx.beginPath()
+  ctx.moveTo(x - 18 + slip, top)
+  ctx.lineTo(x + 18 + slip, top)
+  ctx.lineTo(x + 3, point)
+  ctx.lineTo(x - 3, point)
+  ctx.closePath()
+  ctx.strokeStyle = GLASS
+  ctx.lineWidth = 2.4
+  ctx.setLineDash(standing === 'unproven' ? [6, 4] : [])
+  ctx.fillStyle = standing === 'proven' || standing === 'missed' ? GLASS : 'rgba(34,27,41,0.75)'
+  ctx.fill()
+  ctx.stroke()
+  ctx.setLineDash([])
+  font(ctx, 18, 800)
+  const mark = { open: '○', proven: '✓', missed: '✕', unproven: '?' }[standing]
+  ctx.fillStyle = standing === 'proven' || standing === 'missed' ? DARK : GLASS
+  ctx.textAlign = 'center'
+  ctx.fillText(mark, x + slip, top + 22)
+}
+
+function blindStretch(ctx: CanvasRenderingContext2D, from: number, to: number, top: number, bottom: number): void {
+  hatch(ctx, from, top, to, bottom, DARK)
+  ctx.strokeStyle = GLASS
+  ctx.lineWidth = 2
+  ctx.setLineDash([5, 4])
+  ctx.strokeRect(from, top, Math.max(2, to - from), bottom - top)
+  ctx.setLineDash([])
+}
+
+/** Nobody read here: 45 degree lines in the colour last read. */
+function hatch(
+  ctx: CanvasRenderingContext2D,
+  from: number,
+  top: number,
+  to: number,
+  bottom: number,
+  colour: string,
+): void {
+  ctx.save()
+  ctx.beginPath()
+  ctx.rect(from, top, to - from, bottom - top)
+  ctx.clip()
+  for (let offset = from - (bottom - top); offset < to; offset += 8)
+    line(ctx, offset, bottom, offset + bottom - top, top, colour, 2.4)
+  ctx.restore()
+}
+
+function line(
+  ctx: CanvasRenderingContext2D,
+  x1: number,
+  y1: number,
+  x2: number,
+  y2: number,
+  colour: string,
+  width: number,
+): void {
+  ctx.strokeStyle = colour
+  ctx.lineWidth = width
+  ctx.beginPath()
+  ctx.moveTo(x1, y1)
+  ctx.lineTo(x2, y2)
+  ctx.stroke()
+}
+
+function label(
+  ctx: CanvasRenderingContext2D,
+  text: string,
+  x: number,
+  y: number,
+  align: CanvasTextAlign,
+  colour: string,
+): void {
+  ctx.textAlign = align
+  ctx.lineWidth = 4
+  ctx.strokeStyle = DARK
+  ctx.strokeText(text, x, y)
+  ctx.fillStyle = colour
+  ctx.fillText(text, x, y)
+}
+
+// A canvas knows nothing of the page's fonts.
+function font(ctx: CanvasRenderingContext2D, size: number, weight: number): void {
+  ctx.font = `${weight} ${size}px "Atkinson Hyperlegible Next Variable", sans-serif`
+}
