@@ -137,6 +137,11 @@ test('steps are moved by keyboard and by dragging; an oven needs its unit', asyn
   await page.getByRole('button', { name: '°C', exact: true }).click()
   await page.getByRole('button', { name: 'Change it' }).click()
   await expect(page.locator('[data-step="bake"]')).toContainText('oven 210 °C')
+  // What is written and not saved outlives a walk away and the browser itself.
+  await page.getByRole('link', { name: 'Line', exact: true }).click()
+  await open(page, 'Chestnut baked custard')
+  await expect(page.getByRole('heading', { name: 'Not saved.' })).toBeVisible()
+  await expect(page.locator('[data-step="bake"]')).toContainText('oven 210 °C')
   await page.getByRole('button', { name: 'Drop the changes' }).click()
   await expect(page.locator('[data-step="bake"]')).toContainText('oven 140 °C')
   await page.context().close()

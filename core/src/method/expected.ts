@@ -37,7 +37,7 @@ const ENDS: Record<StepKind, number | null> = {
   'serve at once': null,
 }
 
-/** Wide where the checks are, narrow where only hands are. */
+/** Wide where it takes its time, narrow where only hands are. */
 const WIDTHS: Partial<Record<StepKind, number>> = {
   cool: 4,
   hold: 2,
@@ -48,9 +48,15 @@ const WIDTHS: Partial<Record<StepKind, number>> = {
   'heat dairy': 1.4,
 }
 
-/** The steps of a method side by side, each with the temperature it ends at. */
-export function expectedSteps(method: Pick<Method, 'steps' | 'instructions'>): ExpectedStep[] {
-  const widths = method.steps.map(({ kind }) => WIDTHS[kind] ?? 1)
+/** Room that one gate takes in a step, in the units of `WIDTHS`. */
+const GATE = 1.3
+
+/** The steps of a method side by side, each with the temperature it ends at and room for its gates. */
+export function expectedSteps(
+  method: Pick<Method, 'steps' | 'instructions'>,
+  checks: readonly Check[],
+): ExpectedStep[] {
+  const widths = method.steps.map(({ key, kind }) => Math.max(WIDTHS[kind] ?? 1, GATE * gatesAt(key, checks).length))
   const whole = widths.reduce((sum, width) => sum + width, 0)
   let at = 0
   let celsius = 16

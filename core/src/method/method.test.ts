@@ -294,7 +294,7 @@ describe('two versions side by side', () => {
 })
 
 it('every step has its place in the picture, in order', () => {
-  const steps = expectedSteps(cream())
+  const steps = expectedSteps(cream(), [])
   expect(steps[0]!.from).toBe(0)
   expect(steps.at(-1)!.to).toBeCloseTo(1, 9)
   steps.slice(1).forEach(({ from }, i) => expect(from).toBe(steps[i]!.to))

@@ -1,6 +1,7 @@
 import { configureStore } from '@reduxjs/toolkit'
 import { useDispatch, useSelector } from 'react-redux'
 import { api } from './api'
+import { drafts, keepDrafts } from '../methods/drafts'
 import { connection } from './connection'
 import { heard } from './heard'
 import { outbox } from './outbox'
@@ -11,17 +12,20 @@ export function makeStore() {
     reducer: {
       [api.reducerPath]: api.reducer,
       connection: connection.reducer,
+      drafts: drafts.reducer,
       line: heard,
       outbox: outbox.reducer,
       tablet: tablet.reducer,
     },
     middleware: (defaults) => defaults().concat(api.middleware),
   })
-  let kept = store.getState().tablet
-  keep(kept)
+  let kept = store.getState()
+  keep(kept.tablet)
   store.subscribe(() => {
-    const now = store.getState().tablet
-    if (now !== kept) keep((kept = now))
+    const now = store.getState()
+    if (now.tablet !== kept.tablet) keep(now.tablet)
+    if (now.drafts !== kept.drafts) keepDrafts(now.drafts)
+    kept = now
   })
   return store
 }

@@ -36,7 +36,7 @@ export function AmountList({
         const kind = stepOf(step)
         return (
           <li key={key} className={key === chosen ? 'chosen' : ''}>
-            <button type="button" aria-pressed={key === chosen} onClick={() => onChoose(key)}>
+            <button type="button" aria-pressed={key === chosen} disabled={!editable} onClick={() => onChoose(key)}>
               <span>
                 {name}
                 <small>{kind ? stepName[kind].toLowerCase() : ''}</small>

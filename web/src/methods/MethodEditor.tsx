@@ -22,11 +22,13 @@ import { Header } from '../app/Header'
 import { useHand, useLine } from '../app/kitchen'
 import type { LineData } from '../app/lineData'
 import { useNow } from '../app/now'
+import { useAppDispatch, useAppSelector } from '../app/store'
 import { Key } from '../parts/Key'
 import { Sheet } from '../parts/Sheet'
 import { AmountForm } from './AmountForm'
 import { AmountList } from './AmountList'
 import { ApproveMethod } from './ApproveMethod'
+import { draftDropped, drafted } from './drafts'
 import { edited, type Edit } from './editing'
 import { MethodLabel } from './MethodLabel'
 import { MethodRibbon } from './MethodRibbon'
@@ -63,7 +65,8 @@ function Editor({ state, line, limits, day }: { state: MethodState; line: LineDa
   const { reader, person, open } = useHand(line)
   const latest = state.versions.at(-1)!
   const approved = approvedOf(state)
-  const [draft, setDraft] = useState<Method | null>(null)
+  const dispatch = useAppDispatch()
+  const draft = useAppSelector(({ drafts }) => drafts[state.id] ?? null)
   const [panel, setPanel] = useState<Panel>({ kind: 'contents' })
   const [sheet, setSheet] = useState<'approve' | 'difference' | 'add' | null>(null)
   const method = draft ?? latest
@@ -77,12 +80,12 @@ function Editor({ state, line, limits, day }: { state: MethodState; line: LineDa
 
   const onEdit = (edit: Edit) => {
     const next = edited(method, edit)
-    setDraft(canonical(next) === canonical(latest) ? null : next)
+    dispatch(canonical(next) === canonical(latest) ? draftDropped(state.id) : drafted(next))
   }
   const save = () => {
     if (!draft) return
     enter('method-saved', state.id, { method: { ...draft, version: latest.version + 1 } })
-    setDraft(null)
+    dispatch(draftDropped(state.id))
   }
   const contents = () => setPanel({ kind: 'contents' })
   const step = panel.kind === 'step' ? method.steps.find(({ key }) => key === panel.key) : undefined
@@ -96,13 +99,18 @@ function Editor({ state, line, limits, day }: { state: MethodState; line: LineDa
             {stops > 0 ? `: ${stops === 1 ? 'one thing' : `${stops} things`} to mend.` : '.'}
           </strong>{' '}
           {draft
-            ? 'Not saved.'
+            ? draft.version === latest.version
+              ? 'Not saved.'
+              : `Not saved, on version ${draft.version}; version ${latest.version} came meanwhile.`
             : inForce
               ? `Version ${latest.version}, in force.`
               : `Draft of version ${latest.version}.`}
         </h1>
-        <Key look="outlined" onClick={() => void navigate('/methods')}>
+        <Key look="outlined" className="all-methods" onClick={() => void navigate('/methods')}>
           All methods
+        </Key>
+        <Key look="outlined" className="own-row" onClick={() => void navigate(`/methods/${state.id}/card`)}>
+          Card
         </Key>
       </Header>
       <div className="method">
@@ -111,7 +119,7 @@ function Editor({ state, line, limits, day }: { state: MethodState; line: LineDa
           <section className="method-left" aria-label="Steps">
             <header>
               <h2 className="title">Steps</h2>
-              <small>drag by the handle, or its arrow keys</small>
+              {editable && <small>drag by the handle, or its arrow keys</small>}
             </header>
             {whole.map((problem) => (
               <ProblemNote
@@ -152,13 +160,14 @@ function Editor({ state, line, limits, day }: { state: MethodState; line: LineDa
               {panel.kind === 'settings' && <MethodSettings method={method} onEdit={onEdit} onClose={contents} />}
               {(panel.kind === 'contents' || (panel.kind === 'step' && !editable)) && (
                 <>
+                  <h2 className="title">What goes in</h2>
                   <AmountList
                     method={method}
                     problems={problems}
                     reader={reader}
                     chosen={null}
                     editable={editable}
-                    onChoose={(key) => editable && setPanel({ kind: 'amount', key })}
+                    onChoose={(key) => setPanel({ kind: 'amount', key })}
                     onEdit={onEdit}
                   />
                   <MethodLabel method={method} facts={factsOf(method, find)} checks={checks} />
@@ -173,11 +182,6 @@ function Editor({ state, line, limits, day }: { state: MethodState; line: LineDa
                   <Key onClick={() => setPanel({ kind: 'settings' })}>Name, family, keeping</Key>
                 </>
               )}
-              {panel.kind === 'contents' && (
-                <Key look="outlined" onClick={() => void navigate(`/methods/${state.id}/card`)}>
-                  Card
-                </Key>
-              )}
               {state.versions.length > 1 && panel.kind === 'contents' && (
                 <Key look="outlined" onClick={() => setSheet('difference')}>
                   What changed
@@ -188,7 +192,7 @@ function Editor({ state, line, limits, day }: { state: MethodState; line: LineDa
                   <Key look="primary" onClick={save}>
                     Save as version {latest.version + 1}
                   </Key>
-                  <Key look="outlined" onClick={() => setDraft(null)}>
+                  <Key look="outlined" onClick={() => dispatch(draftDropped(state.id))}>
                     Drop the changes
                   </Key>
                 </>

@@ -8,6 +8,8 @@ const HEIGHT = 168
 const MIDDLE = 76
 const FULL = 104
 const START = 16
+/** A step is never narrower, in pixels: a small screen scrolls along the ribbon instead. */
+const LEAST_STEP = 60
 
 /** How the batch should go: its steps side by side, the ribbon through them, a gate where a reading has to prove something. */
 export function MethodRibbon({
@@ -21,9 +23,10 @@ export function MethodRibbon({
   problems: Problem[]
   reader: Reader
 }) {
-  const [ref, width] = useWidth<HTMLDivElement>(1256)
+  const [ref, room] = useWidth<HTMLDivElement>(1256)
   const id = useId().replaceAll(':', '')
-  const steps = expectedSteps(method)
+  const steps = expectedSteps(method, checks)
+  const width = Math.max(room, LEAST_STEP / Math.min(1, ...steps.map(({ from, to }) => to - from)))
   const inset = 28
   const x = (share: number) => inset + share * (width - inset - 84)
   const bends = [{ at: 0, celsius: START }, ...steps.map(({ to, celsius }) => ({ at: to, celsius }))]
@@ -33,7 +36,7 @@ export function MethodRibbon({
     )
   const days = Math.min(...checks.flatMap(({ limit: { rule } }) => (rule.kind === 'days' ? [rule.days] : [])), Infinity)
   return (
-    <div ref={ref} className="method-ribbon">
+    <div ref={ref} className="method-ribbon" tabIndex={0} role="group" aria-label="Ribbon">
       <svg
         width={width}
         height={HEIGHT}

@@ -21,6 +21,7 @@ import { useEnter } from '../app/enter'
 import { Header } from '../app/Header'
 import { useHand, useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
+import { useAppSelector } from '../app/store'
 import { Key } from '../parts/Key'
 import { download } from './download'
 import { methodMatches } from './finding'
@@ -35,6 +36,7 @@ export function MethodsView() {
   const { person, open } = useHand(line)
   const [wanted, setWanted] = useState('')
   const [wrong, setWrong] = useState<string | null>(null)
+  const drafts = useAppSelector((state) => state.drafts)
   const file = useRef<HTMLInputElement>(null)
   if (!line) return null
   const mayWrite = open && (person?.role === 'chef' || person?.role === 'lead')
@@ -53,7 +55,7 @@ export function MethodsView() {
         families[a.method.family].name.localeCompare(families[b.method.family].name) ||
         a.method.name.localeCompare(b.method.name),
     )
-  const drafts = rows.filter(({ method, inForce }) => inForce !== method.version).length
+  const unapproved = rows.filter(({ method, inForce }) => inForce !== method.version).length
 
   const create = () => {
     const id = uuid()
@@ -82,7 +84,7 @@ export function MethodsView() {
       <Header>
         <h1>
           <strong>{rows.length === 1 ? 'One method.' : `${rows.length} methods.`}</strong>{' '}
-          {drafts ? `${drafts} not in force yet.` : 'All in force.'}
+          {unapproved ? `${unapproved} not in force yet.` : 'All in force.'}
         </h1>
       </Header>
       <div className="methods">
@@ -147,6 +149,7 @@ export function MethodsView() {
                   <td>{method.cooling === 'none' ? 'served' : method.raw ? '24 h' : `${method.houseDays} days`}</td>
                   <td>
                     {inForce === method.version ? `${method.version}` : `${method.version}, draft`}
+                    {drafts[method.id] && ', changed here'}
                     {faults > 0 && <b> · {faults} to mend</b>}
                   </td>
                 </tr>

@@ -8,9 +8,11 @@ import {
 import { CSS } from '@dnd-kit/utilities'
 import { useEffect, useRef } from 'react'
 import { gatesAt, type Check, type Method, type Problem, type Step } from '@logged-thermal/core'
-import { limitTitle, sourceLine, stepName, type Reader } from '@logged-thermal/wording'
+import { limitTitle, sourceLine, span, stepName, type Reader } from '@logged-thermal/wording'
 import { instructionOf, type Edit } from './editing'
 import { ProblemNote } from './ProblemNote'
+
+const MINUTE = 60_000
 
 interface Props {
   method: Method
@@ -92,7 +94,7 @@ function Row({
   const { text, activeMinutes, passiveMinutes, oven } = instructionOf(method, step.key)
   const minutes = [
     activeMinutes ? `${activeMinutes} min` : '',
-    passiveMinutes ? `then ${passiveMinutes.least} to ${passiveMinutes.most} min` : '',
+    passiveMinutes ? `then ${span(passiveMinutes.least * MINUTE)} to ${span(passiveMinutes.most * MINUTE)}` : '',
     oven ? `oven ${oven.value} °${oven.unit}` : '',
   ].filter(Boolean)
   const faulty = problems.some(({ weight }) => weight === 'blocks')
