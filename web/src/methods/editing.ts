@@ -1,4 +1,6 @@
 import {
+  canonical,
+  heatPlan,
   newMethod,
   NO_INSTRUCTION,
   type Amount,
@@ -60,7 +62,7 @@ export function edited(method: Method, edit: Edit): Method {
       return {
         ...method,
         steps: method.steps.map((step) => (step.key === edit.key ? { ...step, ...edit.step } : step)),
-        instructions: { ...method.instructions, [edit.key]: edit.instruction },
+        instructions: withInstruction(method, edit.key, edit.instruction),
       }
     case 'remove step':
       return withoutStep(method, edit.key)
@@ -94,8 +96,9 @@ export function mends(problem: Problem, method: Method): { words: string; edit: 
   }
   switch (problem.code) {
     case 'egg after the last heat': {
-      const joins = method.steps.find(({ kind }) => kind === 'temper' || kind === 'combine')
-      const heat = joins ?? method.steps.find(({ kind }) => kind === 'cook' || kind === 'bake')
+      const kill = method.steps.findIndex(({ key }) => key === heatPlan(method).killed?.step)
+      const before = method.steps.slice(0, kill + 1)
+      const heat = before.find(({ kind }) => kind === 'temper' || kind === 'combine') ?? before.at(-1)
       const move = amount &&
         heat && {
           words: `Move it to ${heat.kind}`,
@@ -106,17 +109,24 @@ export function mends(problem: Problem, method: Method): { words: string; edit: 
     case 'egg not heated':
       return pasteurized ? [pasteurized] : []
     case 'starch not boiled': {
-      const after = method.steps.findIndex(({ kind }) => kind === 'cook')
-      const before = method.steps[after + 1]?.key ?? null
+      const boil = method.steps.find(({ kind }) => kind === 'boil out' || kind === 'bake')
+      if (boil && amount) {
+        return [
+          { words: `Move it to ${boil.kind}`, edit: { kind: 'put amount', amount: { ...amount, step: boil.key } } },
+        ]
+      }
+      const joins = method.steps.findIndex(({ key }) => key === problem.step)
+      const cook = method.steps.findIndex(({ kind }, i) => kind === 'cook' && i >= joins)
+      const before = method.steps[Math.max(joins, cook) + 1]?.key ?? null
       return [{ words: 'Add a boil-out', edit: { kind: 'add step', step: 'boil out', before } }]
     }
-    case 'frozen fruit not treated':
-      return amount
-        ? [
-            { words: 'Boil it here', edit: { kind: 'set', fields: { untreatedFruit: true } } },
-            { words: 'Use a treated lot', edit: { kind: 'put amount', amount: { ...amount, state: 'treated' } } },
-          ]
-        : []
+    case 'frozen fruit not treated': {
+      if (!amount) return []
+      const treated = { ...amount, state: 'treated' } as const
+      const lot = { words: 'Use a treated lot', edit: { kind: 'put amount', amount: treated } } as const
+      const boil = { words: 'Boil it here', edit: { kind: 'set', fields: { untreatedFruit: true } } } as const
+      return heatedAfter(method, amount.step) ? [boil, lot] : [lot]
+    }
     case 'step missing':
       return [
         { words: 'Add the step', edit: { kind: 'add step', step: problem.values.kind as StepKind, before: null } },
@@ -130,18 +140,28 @@ export function instructionOf(method: Method, key: string): Instruction {
   return method.instructions[key] ?? NO_INSTRUCTION
 }
 
+function heatedAfter(method: Method, step: string): boolean {
+  const at = (wanted: string | undefined) => method.steps.findIndex(({ key }) => key === wanted)
+  return at(heatPlan(method).lastHeat?.step) >= at(step)
+}
+
+/** An empty instruction is none: what says nothing is no change. */
+function withInstruction({ instructions }: Method, key: string, instruction: Instruction): Method['instructions'] {
+  const others = Object.fromEntries(Object.entries(instructions).filter(([step]) => step !== key))
+  return canonical(instruction) === canonical(NO_INSTRUCTION) ? others : { ...others, [key]: instruction }
+}
+
 function withoutStep(method: Method, key: string): Method {
   const index = method.steps.findIndex((step) => step.key === key)
   const neighbour = method.steps[index - 1] ?? method.steps[index + 1]
   if (index < 0 || !neighbour) return method
-  const instructions = Object.fromEntries(Object.entries(method.instructions).filter(([step]) => step !== key))
   // What went in here goes in with the step before: nothing of a method is lost by taking a step away.
   const moved = <T extends { step: string }>(each: T): T =>
     each.step === key ? { ...each, step: neighbour.key } : each
   return {
     ...method,
     steps: method.steps.toSpliced(index, 1),
-    instructions,
+    instructions: withInstruction(method, key, NO_INSTRUCTION),
     amounts: method.amounts.map(moved),
     components: method.components.map(moved),
   }
