@@ -1,8 +1,8 @@
-import AxeBuilder from '@axe-core/playwright'
 import { readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { expect, test, type Browser, type Page } from '@playwright/test'
+import { expectAccessible } from './accessible'
 import { openShift, PINS, RunningKitchen, tapReading } from './kitchen'
 
 let kitchen: RunningKitchen
@@ -217,22 +217,16 @@ test('what a cook did otherwise stays with the batch; churning is recorded, hard
 
 test('nothing that an accessibility check finds in methods, by day and by night', async ({ browser }) => {
   const page = await person(browser, 'Noor Hallet')
-  const clean = async () => {
-    const { violations } = await new AxeBuilder({ page })
-      .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
-      .analyze()
-    expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html}`)).toEqual([])
-  }
   for (const width of [1280, 390]) {
     await page.setViewportSize({ width, height: 800 })
     for (const theme of ['Night', 'Day']) {
       await page.goto(`${kitchen.url}/methods`)
       await page.getByRole('button', { name: theme, exact: true }).click()
-      await clean()
+      await expectAccessible(page)
       await open(page, 'Maple bombe base')
-      await clean()
+      await expectAccessible(page)
       await page.locator('[data-step="syrup"] .method-step-name').click()
-      await clean()
+      await expectAccessible(page)
     }
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width)
   }
