@@ -4,7 +4,9 @@ import { defineConfig } from '@playwright/test'
 export default defineConfig({
   testDir: 'e2e',
   workers: 1,
-  timeout: 60_000,
+  // Stories take seconds; the room is for a machine that is busy with something else.
+  timeout: 240_000,
+  expect: { timeout: 15_000 },
   reporter: [['list'], ['json']],
   use: {
     viewport: { width: 1280, height: 800 },
