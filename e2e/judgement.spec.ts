@@ -46,7 +46,7 @@ test('the lead tightens a limit, with its unit and a reason; a batch that has be
   await expect(page.getByText('80: °C or °F?')).toBeVisible()
   await page.getByRole('button', { name: '°F', exact: true }).click()
   await page.getByLabel('Reason', { exact: true }).fill('Warm months')
-  await expect(page.getByText('Looser than printed: who allowed it')).toBeVisible()
+  await expect(page.getByText('Looser than printed. Who allowed it')).toBeVisible()
   await expect(done).toBeDisabled()
   await page.getByLabel('To', { exact: true }).fill('70 F')
   await page.getByLabel('Minutes', { exact: true }).fill('105')

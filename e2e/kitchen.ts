@@ -62,6 +62,12 @@ export async function openShift(page: Page, url: string, name: keyof typeof PINS
   await expect(page.getByText('logging as')).toBeVisible()
 }
 
+/** Signs what is asked with somebody's PIN. */
+export async function signAs(page: Page, name: keyof typeof PINS): Promise<void> {
+  for (const digit of PINS[name])
+    await page.getByRole('region', { name: 'PIN' }).getByRole('button', { name: digit, exact: true }).click()
+}
+
 /** Logs a reading on the degree board, by taps: tens if they are not in view, degree, tenth. */
 export async function tapReading(page: Page, value: number): Promise<number> {
   const [degree, tenth] = value.toFixed(1).split('.') as [string, string]

@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { expect, test, type Browser, type Page } from '@playwright/test'
 import { expectAccessible } from './accessible'
-import { openShift, PINS, RunningKitchen, tapReading } from './kitchen'
+import { openShift, PINS, RunningKitchen, signAs, tapReading } from './kitchen'
 
 let kitchen: RunningKitchen
 test.describe.configure({ mode: 'serial' })
@@ -24,10 +24,6 @@ const open = async (page: Page, name: string) => {
   await page.goto(`${kitchen.url}/methods`)
   await page.getByRole('link', { name }).click()
   await expect(page.getByRole('region', { name: 'Steps' })).toBeVisible()
-}
-const signAs = async (page: Page, name: keyof typeof PINS) => {
-  for (const digit of PINS[name])
-    await page.getByRole('region', { name: 'PIN' }).getByRole('button', { name: digit, exact: true }).click()
 }
 const order = (page: Page) =>
   page.locator('[data-step]').evaluateAll((rows) => rows.map((row) => row.getAttribute('data-step')))
@@ -74,6 +70,7 @@ test('a fault stands at its step, is mended with a tap, and the version goes fro
   await expect(lead.getByRole('region', { name: 'How much' })).toContainText('Whole milk 960 g')
   await lead.getByRole('button', { name: /^Start \d/ }).click()
   await expect(lead.locator('[data-check="boil-out"]')).toContainText('quality')
+  await lead.getByRole('button', { name: 'It is hot' }).click()
   await lead.getByRole('button', { name: 'All combined' }).click()
   await tapReading(lead, 72)
   await expect(lead.locator('[data-check="egg"]')).toHaveAttribute('data-standing', 'proven')
@@ -199,7 +196,7 @@ test('what a cook did otherwise stays with the batch; churning is recorded, hard
   await page.getByRole('button', { name: 'Start a batch' }).click()
   await page.getByPlaceholder(/Find by name/).fill('Buttermilk-fig')
   await page.getByRole('button', { name: /^Start \d/ }).click()
-  await page.getByRole('button', { name: 'Steps', exact: true }).click()
+  await page.getByRole('list', { name: 'Steps' }).getByRole('button').first().click()
   const row = (name: string) => page.locator('.batch-steps li').filter({ hasText: name })
   await row('Cook').getByRole('button', { name: 'Otherwise' }).click()
   await row('Cook').getByLabel('What was otherwise').fill('18 min instead of 12')

@@ -26,6 +26,11 @@ export function limitDegrees(printed: Degrees, code: CodeUnit, { unit }: Reader,
   return `${roundUp(exact, sense)}°`
 }
 
+/** A limit that is kept in °C alone, without a needless tenth: '68°'. Rounded up, against the kitchen. */
+export function limitDegreesOf(celsius: number, { unit }: Reader): string {
+  return `${roundUp(inUnit(celsius, unit), 'reach')}°`
+}
+
 /** '14:44' on the kitchen's wall. */
 export function clock(instant: Instant, { zone }: Reader): string {
   return wall(instant, zone).toISOString().slice(11, 16)

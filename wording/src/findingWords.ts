@@ -39,7 +39,9 @@ export function findingSentence({ check, because, deadline }: Finding, reader: R
     case 'closed unread':
       return `Came off the heat without a reading that proves it. Highest read ${degrees(because.highest, reader)}.`
     case 'on the heat':
-      return 'The clock starts when it falls below the start after the heat.'
+      return check.limit.rule.kind === 'reach' && check.limit.rule.clock === 'event'
+        ? 'The clock starts when it is put together.'
+        : 'The clock starts when it falls below the start after the heat.'
     case 'cooling':
       return `${degrees(because.celsius, reader, 'under')} at ${clock(because.at, reader)}.`
     case 'not cooling yet':
@@ -90,6 +92,12 @@ export function findingSentence({ check, because, deadline }: Finding, reader: R
       return `Usable until ${clock(because.until, reader)}, ${span(because.hours * 3_600_000)} from when it was combined.`
     case 'past its hours':
       return `Its ${span(because.hours * 3_600_000)} ended at ${clock(because.until, reader)}.`
+    case 'no lot named':
+      return 'No pasteurized lot is named for egg that no step heats. Without it nothing proves the egg.'
+    case 'pasteurized lots':
+      return because.lots === 1 ? 'From one pasteurized lot.' : `From ${because.lots} pasteurized lots.`
+    case 'shell egg used':
+      return `A shell egg went in at ${clock(because.at, reader)}, and no step heats it.`
     case 'no number':
       return 'This rule set sets no number; a house line is needed. It does not pass.'
     case 'doubtful':

@@ -1,11 +1,10 @@
 import fc from 'fast-check'
 import {
   apply,
-  checksFor,
   FAMILY_KEYS,
   judgeBatch,
   limitSetOf,
-  methodRef,
+  heldTo,
   newMethod,
   ruleSets,
   type AnyClaim,
@@ -68,15 +67,14 @@ function findingsOf({ family, ruleSet, readings, marks, now }: Night): Finding[]
   }
   enter('batch-started', 0, {
     code: '62-1',
-    method: methodRef(method),
+    ...heldTo(method, 1, limits, false, '2027-03-03'),
     limits: { id: limits.id, version: limits.version },
-    checks: checksFor(method, limits, '2027-03-03'),
     vessel: method.vessel,
     factor: 1,
   })
   marks.forEach((minutes, i) => {
     const step = method.steps[i >> 1]
-    if (step) enter('step-marked', minutes, { step: step.key, edge: i % 2 ? 'done' : 'combined' })
+    if (step) enter('step-marked', minutes, { step: step.key, edge: i % 2 ? 'done' : 'combined', reason: 'as it came' })
   })
   for (const { minutes, celsius } of readings)
     enter('reading-taken', minutes, {

@@ -1,6 +1,7 @@
 export * from './cues'
 export * from './figures'
 export * from './findingWords'
+export * from './guideWords'
 export * from './limitCells'
 export * from './limitWords'
 export * from './methodWords'

@@ -62,6 +62,7 @@ export function limitCells(rule: Rule, reader: Reader): LimitCells {
       }
     case 'tolerance':
       return { celsius: `±${figure(rule.within.c)}`, fahrenheit: `±${figure(rule.within.f)}`, time: '', words: '' }
+    case 'egg lot':
     case 'no number':
     case 'condition':
     case 'acidity':

@@ -34,6 +34,8 @@ export function ruleWords(rule: Rule, unit: CodeUnit, reader: Reader): string {
       return `Keep ${rule.days} days, the first being the day it is made`
     case 'hours':
       return `${span(rule.hours * 3_600_000)} at most${rule.under ? `, at ${under(rule.under)} or under` : ''}`
+    case 'egg lot':
+      return 'Pasteurized lot, named'
     case 'no number':
       return 'No number in this rule set: house line needed'
     case 'condition':
@@ -143,6 +145,7 @@ const LINES: Record<Line['key'], string> = {
   'thaw-water': 'Thawing water',
   'date-marking': 'Keeping days',
   'house-days': 'Keeping days of the method',
+  'serve-by': 'From the heat to the guest',
   'raw-class': 'Raw egg, kept',
   'opened-package': 'Opened package',
   'combined-parts': 'Assembled dishes',

@@ -1,4 +1,6 @@
 import { ASSESSMENT_LENGTH, type FieldProblem, type Refusal, type Shut } from '@logged-thermal/core'
+import { dayName } from './figures'
+import { orderSentence } from './guideWords'
 import { lineName } from './limitWords'
 import { problemSentence } from './methodWords'
 
@@ -41,6 +43,30 @@ export function refusalSentence(refusal: Refusal): string {
       return `"${lineName(refusal.line)}" would be looser than the rule set. It needs a written variance: authority, reference, reason and last day.`
     case 'method blocked':
       return `This version cannot be put in force: ${problemSentence(refusal.problem, { unit: 'C', zone: 'UTC' })}`
+    case 'out of order':
+      return orderSentence(refusal.why)
+    case 'clean first':
+      return 'The house asks for the tick first: hands, cloth, sieve and spatula clean, probe wiped.'
+    case 'other lot':
+      return `${refusal.lot} came in another way than was said. Choose the lot again.`
+    case 'lot past its day':
+      return `${refusal.lot} was to be used by ${dayName(refusal.useBy)}. Take another lot.`
+    case 'wrong egg':
+      return refusal.why === 'susceptible'
+        ? `${refusal.lot} is not a pasteurized lot, and this is for highly susceptible people. Take a pasteurized lot.`
+        : `${refusal.lot} is not a pasteurized lot, and no step heats this egg. Take a pasteurized lot.`
+    case 'lot needed':
+      return 'A pasteurized lot is named by what stands on it.'
+    case 'heated here':
+      return 'Eggs heated in this kitchen count as pasteurized only under a written variance, and none is in force. Bought pasteurized egg is the simpler way.'
+    case 'other lineage':
+      return 'That is not what this batch left over. Look at its eggs again.'
+    case 'more than is left':
+      return `Only about ${refusal.left} g are left over. Weigh it again.`
+    case 'item gone':
+      return 'It is in the bin already.'
+    case 'kept, not served':
+      return 'This method is cooled and kept: the lead releases or discards it.'
     case 'backdated':
       return 'Limits are in force from now on or later, never from before.'
     case 'changed since':

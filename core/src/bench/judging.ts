@@ -4,7 +4,8 @@ import { ruleSets } from '../limits/ruleSets'
 import type { Check } from '../limits/checksFor'
 import type { Method } from '../method/method'
 import { newMethod } from '../method/newMethod'
-import type { BatchState } from '../state/batch'
+import { NOTHING_YET, type BatchState } from '../state/batch'
+import { FORMER_TERMS } from '../method/terms'
 import type { Stream } from '../verdict/evidence'
 import { judgeOf, type Judge } from '../verdict/judge'
 
@@ -44,7 +45,7 @@ export function batchOfTen(): BatchState {
     madeAt: at,
     recordedAt: null,
     by: 'x',
-    value: { step, edge },
+    value: { step, edge, reason: null },
     amends: [],
     void: false,
     accepted: null,
@@ -59,13 +60,9 @@ export function batchOfTen(): BatchState {
     checks,
     vessel: method.vessel,
     factor: 1,
+    terms: FORMER_TERMS,
+    ...NOTHING_YET,
     marks: [mark('temper', 'combined', 60_000), mark('cook', 'done', 1_860_000)],
-    readings: [],
-    deviations: [],
-    churnings: [],
-    notes: [],
-    disposition: null,
-    reworks: [],
   }
 }
 

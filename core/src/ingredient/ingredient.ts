@@ -1,3 +1,5 @@
+import type { EggPart } from '../egg/eggGrams'
+
 /** Mass fractions of a food; they sum to 1. */
 export interface Composition {
   water: number
@@ -29,7 +31,7 @@ export interface Ingredient {
   /** Spoils without temperature control. */
   needsCold: boolean
   /** What of an egg it is; eggs are raw unless the line says a pasteurized lot. */
-  egg: 'whole' | 'yolk' | 'white' | null
+  egg: EggPart | null
   /** Thickens only once boiled out. */
   starch: boolean
   /** Bloom strength, for gelatine; 0 for all else. */

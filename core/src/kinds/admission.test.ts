@@ -3,6 +3,7 @@ import { FieldError } from '../ledger/parse'
 import type { Variance } from '../limits/limit'
 import { limitSetOf } from '../limits/limitSet'
 import { ruleSets } from '../limits/ruleSets'
+import { Story } from '../test/story'
 import type { BatchState } from '../state/batch'
 import type { Read } from '../state/state'
 import { admit, parseClaim, type Author } from './admission'
@@ -21,7 +22,19 @@ const reading: Bodies['reading-taken'] = {
 
 function claim<K extends Kind>(kind: K, body: unknown, more: object = {}): Record<string, unknown> {
   const about = { type: kinds[kind].about, id: ID }
-  return { id: OTHER, kitchen: ID, kind, v: 1, about, at: NOW, madeAt: NOW, by: ID, device: ID, body, ...more }
+  return {
+    id: OTHER,
+    kitchen: ID,
+    kind,
+    v: kinds[kind].v,
+    about,
+    at: NOW,
+    madeAt: NOW,
+    by: ID,
+    device: ID,
+    body,
+    ...more,
+  }
 }
 
 const set = limitSetOf(ruleSets['us-food-code-2022']!, { id: ID, from: NOW })
@@ -126,18 +139,12 @@ describe('reading a claim', () => {
 })
 
 describe('admitting a claim', () => {
+  const begun = new Story().batch
   const batch = {
+    ...begun,
     id: ID,
-    code: '62-1',
-    method: { steps: [{ key: 'cook' }] },
     checks: [],
-    readings: [{ entry: OTHER }],
-    marks: [],
-    deviations: [],
-    churnings: [],
-    notes: [],
-    disposition: null,
-    reworks: [],
+    readings: [{ entry: OTHER, value: reading }],
   } as unknown as BatchState
   const states: Record<string, unknown> = {
     [`batch ${ID}`]: batch,
@@ -170,8 +177,26 @@ describe('admitting a claim', () => {
       'admitted',
     ],
     ['a reading by an unknown probe', claim('reading-taken', { ...reading, instrument: ID }), {}, 'not there'],
-    ['a step the method has', claim('step-marked', { step: 'cook', edge: 'done' }), {}, 'admitted'],
-    ['a step the method has not', claim('step-marked', { step: 'bake', edge: 'done' }), {}, 'not there'],
+    ['a step the method has', claim('step-marked', { step: 'warm', edge: 'done', reason: null }), {}, 'admitted'],
+    [
+      'a step before one that matters',
+      claim('step-marked', { step: 'cook', edge: 'done', reason: null }),
+      {},
+      'out of order',
+    ],
+    [
+      'the same with a reason',
+      claim('step-marked', { step: 'cook', edge: 'done', reason: 'combined in the pan' }),
+      {},
+      'admitted',
+    ],
+    [
+      'a step as an older tablet sends it',
+      claim('step-marked', { step: 'temper', edge: 'combined' }, { v: 1 }),
+      {},
+      'admitted',
+    ],
+    ['a step the method has not', claim('step-marked', { step: 'bake', edge: 'done', reason: null }), {}, 'not there'],
     ['an undo', claim('corrected', { target: OTHER, reason: 'undo', now: 'void' }), {}, 'admitted'],
     ['an undo of nothing', claim('corrected', { target: ID, reason: 'undo', now: 'void' }), {}, 'not there'],
     [

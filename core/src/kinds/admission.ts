@@ -1,8 +1,9 @@
 import { SECOND, type Instant } from '../calendar/instant'
 import type { AnyClaim, Id, Kind, Role } from '../ledger/entry'
-import { id, instant, object, oneOf, whole } from '../ledger/parse'
+import { id, instant, object, oneOf, whole, type Field } from '../ledger/parse'
 import type { Refusal } from '../ledger/refusal'
 import type { Read } from '../state/state'
+import type { KindOf } from './kindOf'
 import { kindOf, kinds } from './kinds'
 
 /** A claim further ahead of the server's clock than this is held with a question, ms. */
@@ -12,20 +13,26 @@ export const AHEAD_ALLOWED = 5 * SECOND
 export function parseClaim(raw: unknown): AnyClaim {
   const names = ['id', 'kitchen', 'kind', 'v', 'about', 'at', 'madeAt', 'by', 'device', 'body'] as const
   const fields = object({ path: 'entry', value: raw }, names)
-  const kind = kinds[oneOf(bare(fields.kind), Object.keys(kinds) as Kind[])]
+  const kind = kinds[oneOf(bare(fields.kind), Object.keys(kinds) as Kind[])] as KindOf<Kind>
   const about = object(bare(fields.about), ['type', 'id'])
   return {
     id: id(bare(fields.id)),
     kitchen: id(bare(fields.kitchen)),
     kind: kind.kind,
-    v: whole(bare(fields.v), kind.v, kind.v),
+    v: kind.v,
     about: { type: oneOf(about.type, [kind.about]), id: id(about.id) },
     at: instant(bare(fields.at)),
     madeAt: instant(bare(fields.madeAt)),
     by: id(bare(fields.by)),
     device: id(bare(fields.device)),
-    body: kind.parse(bare(fields.body)),
+    body: kind.parse(raisedBody(kind, bare(fields.body), whole(bare(fields.v), kind.raise ? 1 : kind.v, kind.v))),
   } as AnyClaim
+}
+
+function raisedBody(kind: KindOf<Kind>, body: Field, v: number): Field {
+  const { value } = body
+  if (v === kind.v || !kind.raise || typeof value !== 'object' || value === null) return body
+  return { ...body, value: kind.raise(value as Record<string, unknown>, v) }
 }
 
 /** Who stands behind a claim, as the server knows it. */

@@ -1,10 +1,12 @@
-import { dayOf } from '../calendar/zone'
+import { dayOf, type Day } from '../calendar/zone'
 import { canonical } from '../json/canonical'
 import type { MethodRef } from '../ledger/entry'
 import { id, list, number, object, text, whole } from '../ledger/parse'
 import { checksFor, type Check } from '../limits/checksFor'
+import type { LimitSet } from '../limits/limit'
 import { limitsAt } from '../limits/limitSet'
 import type { Method } from '../method/method'
+import { FORMER_TERMS, termsOf, type Terms } from '../method/terms'
 import { approvedOf } from '../state/method'
 import { parseProcedure, parseVessel, PROCEDURE } from './parseMethod'
 import { EVERYONE_WHO_COOKS, type KindOf } from './kindOf'
@@ -12,23 +14,25 @@ import { EVERYONE_WHO_COOKS, type KindOf } from './kindOf'
 /** A batch begins, and what it is held to is fixed. */
 export const batchStarted: KindOf<'batch-started'> = {
   kind: 'batch-started',
-  v: 1,
+  v: 2,
   about: 'batch',
   may: EVERYONE_WHO_COOKS,
   signed: false,
+  raise: (body) => ({ terms: FORMER_TERMS, ...body }),
   parse(body) {
-    const fields = object(body, ['code', 'method', 'limits', 'checks', 'vessel', 'factor'])
-    const { code, method, limits, checks, vessel, factor } = fields
+    const fields = object(body, ['code', 'method', 'limits', 'checks', 'vessel', 'factor', 'terms'])
+    const { code, method, limits, checks, vessel, factor, terms } = fields
     const m = object(method, ['id', ...PROCEDURE])
     const l = object(limits, ['id', 'version'])
     return {
       code: text(code, 12),
       method: { id: id(m.id), ...parseProcedure(m) },
       limits: { id: id(l.id), version: whole(l.version, 1, 1e6) },
-      // Their shape needs no parsing: admit takes only the very checks that core resolves.
+      // Neither their shape nor that of the terms needs parsing: admit takes only the very ones that core resolves.
       checks: list(checks, ({ value }) => value as Check),
       vessel: parseVessel(vessel),
       factor: number(factor, 0.01, 1000),
+      terms: terms.value as Terms,
     }
   },
   touches: ({ about, kitchen }) => [about, { type: 'kitchen', id: kitchen }],
@@ -44,8 +48,9 @@ export const batchStarted: KindOf<'batch-started'> = {
     if (!limits) return { code: 'not there', field: 'body.limits', what: 'limits' }
     if (method.version !== body.method.version) return { code: 'older version', field: 'body', current: method.version }
     if (limits.version !== body.limits.version) return { code: 'older version', field: 'body', current: limits.version }
-    const resolved = { method: methodRef(method), checks: checksFor(method, limits, dayOf(at, zone)) }
-    if (canonical(resolved) !== canonical({ method: body.method, checks: body.checks })) {
+    const resolved = heldTo(method, body.factor, limits, isForSusceptible(body.terms), dayOf(at, zone))
+    const { method: ref, checks, terms } = body
+    if (canonical(resolved) !== canonical({ method: ref, checks, terms: terms ?? null })) {
       return { code: 'other checks', field: 'body.checks' }
     }
     if (read('kitchen', kitchen)?.codes.includes(body.code)) {
@@ -53,6 +58,17 @@ export const batchStarted: KindOf<'batch-started'> = {
     }
     return null
   },
+}
+
+/** All that a batch of a method is held to under the limits of a day. */
+export function heldTo(method: Method, factor: number, limits: LimitSet, forSusceptible: boolean, day: Day) {
+  const terms = termsOf(method, factor, limits, forSusceptible, day)
+  return { method: methodRef(method), checks: checksFor(method, limits, day, terms.eggs), terms }
+}
+
+/** Terms as sent may be anything; whether the order is for susceptible people is the one thing that is theirs to say. */
+function isForSusceptible(terms: unknown): boolean {
+  return typeof terms === 'object' && terms !== null && 'susceptible' in terms && terms.susceptible === true
 }
 
 /** A method as a batch keeps it. */

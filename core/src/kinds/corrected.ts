@@ -53,6 +53,8 @@ function admitNow({ about, body }: Claim<'corrected'>, read: Read): Refusal | nu
 }
 
 // A disposition is not amended here: the lead disposes again.
-function entriesOf({ readings, marks, notes, deviations, churnings }: BatchState): string[] {
-  return [...readings, ...marks, ...notes, ...deviations, ...churnings].map(({ entry }) => entry)
+function entriesOf(batch: BatchState): string[] {
+  const { readings, marks, notes, deviations, churnings, eggs, additions, cleanings, covers, acidities } = batch
+  const facts = [readings, marks, notes, deviations, churnings, eggs, additions, cleanings, covers, acidities]
+  return facts.flatMap((list) => list.map(({ entry }) => entry))
 }

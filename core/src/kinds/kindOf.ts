@@ -7,8 +7,10 @@ import type { World } from '../verdict/judge'
 /** All that is particular to one kind of entry. One file a kind. */
 export interface KindOf<K extends Kind> {
   kind: K
-  /** Version of the body; older ones are brought up by `parse`. */
+  /** Version of the body. */
   v: number
+  /** A body of an older version as this one; without it there is no older one. */
+  raise?(body: Record<string, unknown>, v: number): Record<string, unknown>
   about: SubjectType
   /** Who may make it. */
   may: readonly Role[]

@@ -1,16 +1,25 @@
 import type { AnyClaim, Claim, Kind, Subject } from '../ledger/entry'
+import { acidityMeasured } from './acidityMeasured'
+import { added } from './added'
 import { batchStarted } from './batchStarted'
+import { cleaned } from './cleaned'
 import { corrected } from './corrected'
+import { covered } from './covered'
 import { disposed } from './disposed'
+import { eggsTaken } from './eggsTaken'
 import { instrumentRegistered } from './instrumentRegistered'
+import { itemDiscarded } from './itemDiscarded'
 import type { KindOf } from './kindOf'
+import { leftOver } from './leftOver'
 import { limitsSet } from './limitsSet'
+import { lotReceived } from './lotReceived'
 import { churned } from './churned'
 import { methodApproved } from './methodApproved'
 import { methodSaved } from './methodSaved'
 import { noted } from './noted'
 import { readingAccepted } from './readingAccepted'
 import { readingTaken } from './readingTaken'
+import { served } from './served'
 import { stepDeviated } from './stepDeviated'
 import { stepMarked } from './stepMarked'
 
@@ -29,11 +38,28 @@ export const kinds: { [K in Kind]: KindOf<K> } = {
   corrected,
   noted,
   disposed,
+  'lot-received': lotReceived,
+  'eggs-taken': eggsTaken,
+  'left-over': leftOver,
+  'item-discarded': itemDiscarded,
+  added,
+  cleaned,
+  covered,
+  'acidity-measured': acidityMeasured,
+  served,
 }
 
 /** The kind of a claim, with the types tied together. */
 export function kindOf<K extends Kind>(claim: Claim<K>): KindOf<K> {
   return kinds[claim.kind]
+}
+
+/** A claim as it would be made today: the body of an older version brought up, all else as it was sealed. */
+export function raised(claim: AnyClaim): AnyClaim {
+  const kind = kindOf<Kind>(claim)
+  if (claim.v === kind.v || !kind.raise) return claim
+  const body = kind.raise(claim.body as unknown as Record<string, unknown>, claim.v)
+  return { ...claim, v: kind.v, body } as unknown as AnyClaim
 }
 
 /** The subjects whose state a claim changes. */

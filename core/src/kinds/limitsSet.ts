@@ -1,9 +1,10 @@
 import { canonical } from '../json/canonical'
-import { FieldError, id, instant, list, object, oneOf, text, whole, type Field } from '../ledger/parse'
+import { FieldError, flag, id, instant, list, object, oneOf, text, whole, type Field } from '../ledger/parse'
 import { isLooser, linesOf } from '../limits/limitSet'
-import type { HouseLine, LimitSet, Line, Variance } from '../limits/limit'
+import type { HouseLine, LimitSet, Line } from '../limits/limit'
+import { PERMITS, PRACTICE, type Practice } from '../limits/practice'
 import { ruleSets } from '../limits/ruleSets'
-import { parseDay } from '../calendar/zone'
+import { parseVariance } from './parseVariance'
 import type { KindOf } from './kindOf'
 import { parseRule } from './parseRule'
 
@@ -13,10 +14,11 @@ import { parseRule } from './parseRule'
  */
 export const limitsSet: KindOf<'limits-set'> = {
   kind: 'limits-set',
-  v: 1,
+  v: 2,
   about: 'limits',
   may: ['lead'],
   signed: true,
+  raise: ({ set, ...rest }) => ({ ...rest, set: { practice: PRACTICE, ...(set as object) } }),
   parse(body) {
     return { set: parseSet(object(body, ['set']).set) }
   },
@@ -38,7 +40,7 @@ export const limitsSet: KindOf<'limits-set'> = {
 const BACKDATED = 60_000
 
 function parseSet(field: Field): LimitSet {
-  const fields = object(field, ['id', 'version', 'ruleSet', 'from', 'unit', 'guard', 'lines'])
+  const fields = object(field, ['id', 'version', 'ruleSet', 'from', 'unit', 'guard', 'lines', 'practice'])
   const { key, name, edition } = object(fields.ruleSet, ['key', 'name', 'edition'])
   const set = ruleSets[oneOf(key, Object.keys(ruleSets))]!
   for (const [sent, printed] of [
@@ -55,6 +57,7 @@ function parseSet(field: Field): LimitSet {
     unit: oneOf(fields.unit, ['C', 'F', 'stricter'] as const),
     guard: oneOf(fields.guard, ['none', 'tolerance'] as const),
     lines: parseLines(fields.lines, linesOf(set)),
+    practice: parsePractice(fields.practice),
   }
 }
 
@@ -72,25 +75,25 @@ function parseLines(field: Field, printed: readonly Line[]): Line[] {
   return lines
 }
 
+function parsePractice(field: Field): Practice {
+  const names = ['susceptible', 'cleanFirst', 'warmMinutes', 'serveMinutes', 'permits'] as const
+  const { susceptible, cleanFirst, warmMinutes, serveMinutes, permits } = object(field, names)
+  const { heatedEggs, susceptiblePlan, packagedAcidity } = object(permits, PERMITS)
+  return {
+    susceptible: flag(susceptible),
+    cleanFirst: flag(cleanFirst),
+    warmMinutes: whole(warmMinutes, 1, 240),
+    serveMinutes: whole(serveMinutes, 1, 240),
+    permits: {
+      heatedEggs: parseVariance(heatedEggs),
+      susceptiblePlan: parseVariance(susceptiblePlan),
+      packagedAcidity: parseVariance(packagedAcidity),
+    },
+  }
+}
+
 function parseHouse(field: Field): HouseLine | null {
   if (field.value === null) return null
   const { rule, reason } = object(field, ['rule', 'reason'])
   return { rule: parseRule(rule), reason: text(reason, 300) }
-}
-
-function parseVariance(field: Field): Variance | null {
-  if (field.value === null) return null
-  const { authority, reference, reason, validUntil } = object(field, ['authority', 'reference', 'reason', 'validUntil'])
-  const day = text(validUntil, 10)
-  try {
-    parseDay('validUntil', day)
-  } catch {
-    throw new FieldError(validUntil.path, { code: 'not a day' })
-  }
-  return {
-    authority: text(authority, 120),
-    reference: text(reference, 120),
-    reason: text(reason, 300),
-    validUntil: day,
-  }
 }

@@ -1,6 +1,6 @@
 import { object, text } from '../ledger/parse'
 import { EVERYONE_WHO_COOKS, type KindOf } from './kindOf'
-import { needsOpenBatch } from './openBatch'
+import { atKnownStep, isRefusal } from './knownStep'
 
 /** A cook did it otherwise than the method says: kept with the batch, the method stays. */
 export const stepDeviated: KindOf<'step-deviated'> = {
@@ -16,9 +16,7 @@ export const stepDeviated: KindOf<'step-deviated'> = {
   touches: ({ about }) => [about],
   reads: () => [],
   admit(claim, read) {
-    const refusal = needsOpenBatch(claim, read)
-    if (refusal) return refusal
-    const known = read('batch', claim.about.id)?.method.steps.some(({ key }) => key === claim.body.step)
-    return known ? null : { code: 'not there', field: 'body.step', what: 'step' }
+    const found = atKnownStep(claim, claim.body.step, read)
+    return isRefusal(found) ? found : null
   },
 }

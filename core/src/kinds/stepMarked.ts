@@ -1,24 +1,46 @@
+import type { Instant } from '../calendar/instant'
+import { cleaningDue } from '../guide/cleaning'
+import { outOfOrder } from '../guide/order'
 import { object, oneOf, text } from '../ledger/parse'
+import type { Edge } from '../limits/rule'
+import { heatPlan } from '../method/heatPlan'
+import type { BatchState } from '../state/batch'
 import { EVERYONE_WHO_COOKS, type KindOf } from './kindOf'
-import { needsOpenBatch } from './openBatch'
+import { atKnownStep, isRefusal } from './knownStep'
 
-/** A step began, was combined, ended or was left out. */
+/** A step began, was combined, ended or was left out; with a reason where the order matters and is another. */
 export const stepMarked: KindOf<'step-marked'> = {
   kind: 'step-marked',
-  v: 1,
+  v: 2,
   about: 'batch',
   may: EVERYONE_WHO_COOKS,
   signed: false,
+  raise: (body) => ({ reason: null, ...body }),
   parse(body) {
-    const { step, edge } = object(body, ['step', 'edge'])
-    return { step: text(step, 40), edge: oneOf(edge, ['started', 'combined', 'done', 'skipped'] as const) }
+    const { step, edge, reason } = object(body, ['step', 'edge', 'reason'])
+    return {
+      step: text(step, 40),
+      edge: oneOf(edge, ['started', 'combined', 'done', 'skipped'] as const),
+      reason: reason.value === null ? null : text(reason, 300),
+    }
   },
   touches: ({ about }) => [about],
   reads: () => [],
   admit(claim, read) {
-    const refusal = needsOpenBatch(claim, read)
-    if (refusal) return refusal
-    const known = read('batch', claim.about.id)?.method.steps.some(({ key }) => key === claim.body.step)
-    return known ? null : { code: 'not there', field: 'body.step', what: 'step' }
+    const { step, edge, reason } = claim.body
+    const batch = atKnownStep(claim, step, read)
+    if (isRefusal(batch)) return batch
+    const why = reason === null ? outOfOrder(batch, step, edge) : null
+    if (why) return { code: 'out of order', field: 'body.reason', why }
+    return waitsForCleaning(batch, step, edge, claim.at) ? { code: 'clean first', field: 'body.step' } : null
   },
+}
+
+/** The house lets nothing after the heat go on before the tick; beginning to work on parts may. */
+function waitsForCleaning(batch: BatchState, step: string, edge: Edge, at: Instant): boolean {
+  const { killed } = heatPlan(batch.method)
+  if (!batch.terms.cleanFirst || !killed || edge === 'started' || cleaningDue(batch, at) !== 'raw to cooked')
+    return false
+  const place = (key: string) => batch.method.steps.findIndex((each) => each.key === key)
+  return place(step) > place(killed.step)
 }

@@ -1,4 +1,10 @@
 import type { Instant } from '../calendar/instant'
+import type { Day } from '../calendar/zone'
+import type { AcidityMeasure } from '../acidity/acidity'
+import type { EggPart, EggSize } from '../egg/eggGrams'
+import type { LotForm } from '../egg/eggPlan'
+import type { Amount } from '../method/method'
+import type { Terms } from '../method/terms'
 import type { Check } from '../limits/checksFor'
 import type { Force, LimitSet } from '../limits/limit'
 import type { Edge } from '../limits/rule'
@@ -12,7 +18,7 @@ export type Id = string
 /** SHA-256, lower-case hexadecimal. */
 export type Hash = string
 
-export type SubjectType = 'kitchen' | 'limits' | 'method' | 'batch' | 'instrument'
+export type SubjectType = 'kitchen' | 'limits' | 'method' | 'batch' | 'instrument' | 'lot' | 'item'
 
 export interface Subject {
   type: SubjectType
@@ -53,6 +59,60 @@ export interface Note {
   cue: string | null
 }
 
+/** Eggs that went into a batch at a step: cracked from their shells, or poured from a carton. */
+export interface EggsTaken {
+  step: string
+  lot: Id
+  /** As the lot is: what was known when they were taken. */
+  form: LotForm
+  as: EggPart | 'separated'
+  /** Good ones; null where they were poured. */
+  cracked: number | null
+  rejected: number
+  /** Weighed, by part; what is not weighed is reckoned from the count. */
+  grams: Partial<Record<EggPart, number>>
+  size: EggSize
+}
+
+/** Part of an egg that a batch did not use: kept with a date, or thrown away, never just gone. */
+export interface LeftOver {
+  batch: Id
+  code: string
+  part: EggPart
+  grams: number
+  then: 'kept' | 'discarded'
+  /** When the eggs were first opened, from which lots, and whether all of those were pasteurized. */
+  made: Instant
+  lots: Id[]
+  heat: LotForm
+}
+
+/** Something that went in after the kill, or into the pot on the heat. */
+export interface Addition {
+  step: string
+  /** Key of the catalogue. */
+  ingredient: string
+  grams: number | null
+  state: Amount['state']
+  /** As written on the package; null where nobody looked. */
+  lot: string | null
+}
+
+export type Cover = 'open' | 'film on the surface' | 'lid'
+
+/** A lot as it came, as far as the bench needs it. */
+export interface LotReceived {
+  code: string
+  /** Key of the catalogue. */
+  ingredient: string
+  form: LotForm
+  size: EggSize | null
+  supplier: string
+  useBy: Day | null
+  /** For a pasteurized lot: the maker's word, or the variance under which it was heated here. */
+  pasteurized: { by: 'maker'; certificate: string } | { by: 'this kitchen'; limits: Id } | null
+}
+
 /** A method as a batch keeps it: the version it was made by. */
 export interface MethodRef extends Procedure {
   id: Id
@@ -80,8 +140,9 @@ export interface Bodies {
     vessel: Vessel
     /** How many times over the method is made. */
     factor: number
+    terms: Terms
   }
-  'step-marked': { step: string; edge: Edge }
+  'step-marked': { step: string; edge: Edge; reason: string | null }
   'step-deviated': Deviation
   churned: Churning
   'reading-taken': ReadingBody
@@ -89,6 +150,17 @@ export interface Bodies {
   noted: Note
   'reading-accepted': { target: Id; reason: string }
   disposed: Disposition
+  'lot-received': LotReceived
+  'eggs-taken': EggsTaken
+  'left-over': LeftOver
+  'item-discarded': { reason: string }
+  added: Addition
+  /** Hands, cloth, sieve and spatula clean, probe wiped: at the boundary from raw to cooked. */
+  cleaned: { step: string }
+  covered: { cover: Cover }
+  'acidity-measured': AcidityMeasure
+  /** Served at once; what was left went to discard. */
+  served: { discarded: number | null }
 }
 
 export type CorrectionReason = 'undo' | 'mistyped' | 'wrong pot' | 'touched the pan' | 'other'

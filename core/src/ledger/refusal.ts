@@ -1,5 +1,6 @@
 import type { Decision } from './entry'
 import type { LimitKey } from '../limits/limit'
+import type { OutOfOrder } from '../guide/order'
 import type { Problem } from '../method/problems'
 import type { FieldProblem } from './parse'
 import type { Shut } from '../verdict/disposition'
@@ -13,8 +14,12 @@ export type Refusal =
   | { code: 'not on the list'; field: 'by' }
   | { code: 'may not'; field: 'by'; kind: string }
   | { code: 'lead must sign'; field: 'pin' }
-  | { code: 'not there'; field: string; what: 'batch' | 'instrument' | 'method' | 'limits' | 'entry' | 'step' }
-  | { code: 'already there'; field: string; what: 'batch' | 'instrument' }
+  | {
+      code: 'not there'
+      field: string
+      what: 'batch' | 'instrument' | 'method' | 'limits' | 'entry' | 'step' | 'lot' | 'item'
+    }
+  | { code: 'already there'; field: string; what: 'batch' | 'instrument' | 'lot' | 'item' }
   | { code: 'code taken'; field: 'body.code'; batch: string }
   | { code: 'batch closed'; field: 'about.id'; batch: string }
   | { code: 'other checks'; field: 'body.checks' }
@@ -23,6 +28,17 @@ export type Refusal =
   | { code: 'older version'; field: 'body'; current: number }
   | { code: 'looser'; field: 'body.set.lines'; line: LimitKey }
   | { code: 'method blocked'; field: 'body.version'; problem: Problem }
+  | { code: 'out of order'; field: 'body.reason'; why: OutOfOrder }
+  | { code: 'clean first'; field: 'body.step' }
+  | { code: 'other lot'; field: 'body.form'; lot: string }
+  | { code: 'lot past its day'; field: 'body.lot'; lot: string; useBy: string }
+  | { code: 'wrong egg'; field: 'body.lot' | 'body.state'; lot: string; why: 'unheated' | 'susceptible' }
+  | { code: 'lot needed'; field: 'body.lot' }
+  | { code: 'heated here'; field: 'body.pasteurized' }
+  | { code: 'other lineage'; field: 'body' }
+  | { code: 'more than is left'; field: 'body.grams'; left: number }
+  | { code: 'item gone'; field: 'about.id' }
+  | { code: 'kept, not served'; field: 'about.id' }
   | { code: 'backdated'; field: 'body.set.from' }
   | { code: 'changed since'; field: 'body.findings' }
   | { code: 'decision shut'; field: 'body.decision'; decision: Decision; why: Shut }

@@ -7,7 +7,8 @@ import type { Comparing } from './compared'
 import { families } from './families'
 import type { Limit, LimitKey, LimitSet } from './limit'
 import { inForce } from './limitSet'
-import { boilOutOf, ceilingOf, fruitBoilOf, houseDaysOf, rawHoursOf } from './methodLimits'
+import type { EggPlan } from '../egg/eggPlan'
+import { boilOutOf, eggLotOf, ceilingOf, fruitBoilOf, houseDaysOf, rawHoursOf, serveByOf } from './methodLimits'
 import { isJudged, type JudgedRule, type Mark } from './rule'
 import { COOLING_KEYS, nameIn } from './ruleSets'
 import { schedules } from './sets/schedules'
@@ -29,9 +30,10 @@ export interface Check extends Comparing {
 
 /**
  * The checks that a batch of this method is held to under these limits, in the order of the work.
+ * @param eggs what of eggs goes in, where it is known: egg that no step heats is checked by its lot
  * @param day the day it starts, in the kitchen: a variance ends with its last day
  */
-export function checksFor(method: Procedure, limits: LimitSet, day: Day): Check[] {
+export function checksFor(method: Procedure, limits: LimitSet, day: Day, eggs: EggPlan | null = null): Check[] {
   const { combined, killed, lastHeat, assembled } = heatPlan(method)
   const guard = limits.guard === 'tolerance' ? toleranceOf(limits, day) : 0
   const stepOf = (kind: StepKind) => method.steps.find((step) => step.kind === kind)?.key ?? null
@@ -49,19 +51,23 @@ export function checksFor(method: Procedure, limits: LimitSet, day: Day): Check[
   const settles: Mark = afterHeat ? lastHeat : assembled
   const cool = stepOf('cool') ?? stepOf('set') ?? stepOf('hold')
   const hold = stepOf('hold') ?? cool
+  const serve = stepOf('serve at once') ?? lastHeat?.step ?? null
   const reheat = stepOf('reheat')
   const reheated: Mark = { step: reheat ?? '', edge: 'started' }
   const heat = killed ?? lastHeat
   // A starch cream reaches its floor as it cooks, and goes on to the boil.
   const cooks = method.steps.find(({ kind, measures }) => kind === 'cook' && measures === 'mixture')
   const floorStep = (killed && cooks?.key) ?? heat?.step ?? null
+  const unheated = eggs?.unheated === 'pasteurized' ? eggs.uses.find(({ heated }) => !heated) : undefined
   return [
+    ...(unheated ? checks(unheated.step, [eggLotOf(lines('pasteurized-egg'))], 'batch started', assembled) : []),
     ...(heat ? checks(floorStep, heatLimits(method, limits, day, killed !== null), combined, heat) : []),
     ...(killed && afterHeat ? checks(killed.step, lines('rework'), combined, killed) : []),
     ...(heat && method.untreatedFruit ? checks(heat.step, [fruitBoilOf()], combined, heat) : []),
     ...(heat ? checks(stepOf('boil out'), [boilOutOf()], combined, heat) : []),
     ...(heat ? checks(heat.step, ceilingOf(method), combined, heat) : []),
     ...(reheat ? checks(reheat, lines('reheat', 'reheat-time'), reheated, { step: reheat, edge: 'done' }) : []),
+    ...(method.cooling === 'none' && lastHeat ? checks(serve, [serveByOf(limits)], lastHeat, null) : []),
     ...(method.cooling === 'none'
       ? []
       : checks(cool, afterHeat ? coolingLimits(limits, day) : lines('cool-ambient'), settles, null)),

@@ -51,7 +51,7 @@ export function templateOf({ key, published }: Line): Rule | null {
 
 /** What differs between two versions of the limits. */
 export interface LimitChange {
-  what: 'rule set' | 'unit' | 'guard' | 'house line' | 'variance'
+  what: 'rule set' | 'unit' | 'guard' | 'house line' | 'variance' | 'practice'
   line: Limit['key'] | null
 }
 
@@ -60,6 +60,7 @@ export function limitChanges(before: LimitSet, after: LimitSet): LimitChange[] {
   if (before.ruleSet.key !== after.ruleSet.key) changes.push({ what: 'rule set', line: null })
   if (before.unit !== after.unit) changes.push({ what: 'unit', line: null })
   if (before.guard !== after.guard) changes.push({ what: 'guard', line: null })
+  if (canonical(before.practice) !== canonical(after.practice)) changes.push({ what: 'practice', line: null })
   const linesBefore = new Map(before.lines.map((line) => [line.key, line]))
   const keys = [...new Set([...before.lines, ...after.lines].map(({ key }) => key))]
   for (const key of keys) {

@@ -31,6 +31,7 @@ export function implies(a: Rule, b: Rule): boolean {
       return b.kind === 'tolerance' && atMost(a.within, b.within)
     case 'no number':
       return false
+    case 'egg lot':
     case 'condition':
     case 'acidity':
       return canonical(a) === canonical(b)

@@ -1,4 +1,5 @@
 import type { CodeUnit } from '../quantity/temperature'
+import type { Practice } from './practice'
 import type { Rule } from './rule'
 
 /** What stands behind a limit; it decides what a missed or unproven check allows. */
@@ -55,6 +56,7 @@ export type LimitKey =
   | 'thaw-water'
   | 'date-marking'
   | 'house-days'
+  | 'serve-by'
   | 'raw-class'
   | 'opened-package'
   | 'combined-parts'
@@ -83,6 +85,8 @@ export interface RuleSet {
   /** The unit whose printed figures are the code, unless the kitchen says otherwise. */
   unit: 'C' | 'F'
   limits: Limit[]
+  /** The limit by which raw shell egg may be served with an advisory; null where it says nothing of the kind. */
+  rawShellEgg: LimitKey | null
   /** What a house may take where the set prints no number, or to be stricter. */
   offers: { key: LimitKey; rule: Rule; why: string }[]
 }
@@ -132,4 +136,5 @@ export interface LimitSet {
   /** 'tolerance': the thermometer's tolerance is taken off in the unfavourable direction. */
   guard: 'none' | 'tolerance'
   lines: Line[]
+  practice: Practice
 }

@@ -2,6 +2,7 @@ import type { Instant } from '../calendar/instant'
 import type { Day } from '../calendar/zone'
 import type { CodeUnit } from '../quantity/temperature'
 import { canonical } from '../json/canonical'
+import { PRACTICE, type Practice } from './practice'
 import { implies } from './implies'
 import type { Limit, LimitKey, LimitSet, Line, RuleSet } from './limit'
 
@@ -17,16 +18,18 @@ export function limitSetOf(
     from,
     unit = set.unit,
     guard = 'none',
+    practice = PRACTICE,
   }: {
     id: string
     version?: number
     from: Instant
     unit?: CodeUnit
     guard?: LimitSet['guard']
+    practice?: Practice
   },
 ): LimitSet {
   const { key, name, edition } = set
-  return { id, version, ruleSet: { key, name, edition }, from, unit, guard, lines: linesOf(set) }
+  return { id, version, ruleSet: { key, name, edition }, from, unit, guard, lines: linesOf(set), practice }
 }
 
 /** The lines of a rule set: what it prints under each key, in its order, then what it leaves open. */

@@ -1,6 +1,6 @@
 import type { Procedure } from '../method/method'
 import { families } from './families'
-import type { Limit, Source } from './limit'
+import type { Limit, LimitSet, Source } from './limit'
 
 /** What a method brings with it, beside the rule set. House defaults, each saying so. */
 
@@ -63,6 +63,25 @@ export function rawHoursOf(printed: Limit[]): Limit[] {
       source: houseDefault('raw class, from combining'),
     },
   ]
+}
+
+/** Egg that no step heats is from a pasteurized lot: by the rule set's own line where it prints one, else the house's. */
+export function eggLotOf([printed]: Limit[]): Limit {
+  const rule = { kind: 'egg lot' as const }
+  return printed
+    ? { ...printed, rule }
+    : { key: 'pasteurized-egg', origin: 'method', rule, force: 'house', source: houseDefault('egg that no step heats') }
+}
+
+/** What is served at once goes to the guest within minutes of the heat; what is left then is thrown away. */
+export function serveByOf({ practice, version }: LimitSet): Limit {
+  return {
+    key: 'serve-by',
+    origin: 'method',
+    rule: { kind: 'hours', hours: practice.serveMinutes / 60, under: null },
+    force: 'house',
+    source: { ...houseDefault('minutes from the heat to the guest'), edition: `version ${version}` },
+  }
 }
 
 export function houseDaysOf(method: Procedure): Limit {

@@ -130,6 +130,7 @@ function ruleSaid(rule: Rule, both: boolean): string {
       return `days ${rule.days}`
     case 'hours':
       return `hours ${rule.hours}${rule.under ? ` under ${d(rule.under)}` : ''}`
+    case 'egg lot':
     case 'no number':
       return 'no number'
     case 'condition':

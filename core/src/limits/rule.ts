@@ -15,7 +15,7 @@ export type Rule = JudgedRule | StatedRule
 
 /** Rules that readings and the calendar decide. */
 export type JudgedRule =
-  HoldRule | EquivalentRule | ReachRule | StayRule | ExposureRule | DaysRule | HoursRule | NoNumberRule
+  HoldRule | EquivalentRule | ReachRule | StayRule | ExposureRule | DaysRule | HoursRule | NoNumberRule | EggLotRule
 
 /** Rules about lots, instruments and papers: stated in the limits, looked at where those are handled. */
 export type StatedRule = ConditionRule | ToleranceRule | AcidityRule
@@ -87,6 +87,11 @@ export interface HoursRule {
 /** The rule set prints no number: never proves, and asks for a house line. */
 export interface NoNumberRule {
   kind: 'no number'
+}
+
+/** Egg that no step heats is from a pasteurized lot, and the lot is named. */
+export interface EggLotRule {
+  kind: 'egg lot'
 }
 
 export interface ConditionRule {

@@ -1,5 +1,6 @@
 import { catalogue } from '../ingredient/catalogue'
 import type { Allergen, Composition, Ingredient, Origin } from '../ingredient/ingredient'
+import { mixed } from '../ingredient/mixed'
 import type { Amount, Method } from './method'
 
 /** What a label says of a dessert, from its parts and the parts of its components. */
@@ -46,7 +47,9 @@ export function factsOf(method: Method, find: FindMethod): MethodFacts {
       : [],
     alcoholByVolume: grams > 0 ? ethanol / ETHANOL_DENSITY / (grams - ethanol + ethanol / ETHANOL_DENSITY) : 0,
     grams,
-    composition: grams > 0 ? mixed(known as { grams: number; ingredient: Ingredient }[], grams) : null,
+    composition: mixed(
+      known.map(({ grams: mass, ingredient }) => ({ grams: mass, composition: ingredient!.composition })),
+    ),
     unknown: parts.unknown,
   }
 }
@@ -107,17 +110,4 @@ function partsOf(method: Method, find: FindMethod, seen: Set<string>): { all: Pa
     unknown.push(...inside.unknown)
   }
   return { all, unknown }
-}
-
-function mixed(parts: { grams: number; ingredient: Ingredient }[], grams: number): Composition {
-  const share = (pick: (composition: Composition) => number) =>
-    parts.reduce((sum, { grams: mass, ingredient }) => sum + mass * pick(ingredient.composition), 0) / grams
-  return {
-    water: share(({ water }) => water),
-    protein: share(({ protein }) => protein),
-    fat: share(({ fat }) => fat),
-    carbohydrate: share(({ carbohydrate }) => carbohydrate),
-    fibre: share(({ fibre }) => fibre ?? 0),
-    ash: share(({ ash }) => ash),
-  }
 }

@@ -80,7 +80,7 @@ describe('which marks the heat of a method has', () => {
     expect(checks.map(({ key }) => key)).toEqual(['cool-ambient', 'cold-holding', 'date-marking', 'house-days'])
     expect(checks[0]!.evidence.from).toEqual({ step: 'fold', edge: 'combined' })
     const served = method('baked-custard', [step('bake'), step('serve at once')], [], { cooling: 'none' })
-    expect(checksFor(served, us, DAY).map(({ key }) => key)).toEqual(['egg-immediate', 'ceiling'])
+    expect(checksFor(served, us, DAY).map(({ key }) => key)).toEqual(['egg-immediate', 'ceiling', 'serve-by'])
     expect(checksFor(served, limitsFrom('uk-2013'), DAY)[0]!.key).toBe('egg')
   })
 

@@ -1,4 +1,4 @@
-import { eggGrams, type EggSize } from '../egg/eggGrams'
+import { eggGrams, type EggPart, type EggSize } from '../egg/eggGrams'
 import { ingredientOf } from './facts'
 import type { Amount, Method } from './method'
 
@@ -9,8 +9,6 @@ export type Target =
   /** So many eggs, yolks or whites that are there to use up. */
   | { kind: 'eggs'; part: EggPart; count: number }
   | { kind: 'grams'; amount: string; grams: number }
-
-export type EggPart = 'whole' | 'yolk' | 'white'
 
 /** The factor of a target. RangeError where the method does not say what it would need for it. */
 export function factorOf(method: Method, target: Target, size: EggSize = 'US L'): number {

@@ -1,8 +1,24 @@
 import type { Instant } from '../calendar/instant'
-import type { Churning, Claim, Deviation, Disposition, Entry, Id, MethodRef, Note, ReadingBody } from '../ledger/entry'
+import type {
+  Addition,
+  Bodies,
+  Churning,
+  Claim,
+  Cover,
+  Deviation,
+  Disposition,
+  EggsTaken,
+  Entry,
+  Id,
+  LeftOver,
+  MethodRef,
+  Note,
+  ReadingBody,
+} from '../ledger/entry'
+import type { AcidityMeasure } from '../acidity/acidity'
 import type { Check } from '../limits/checksFor'
-import type { StepMark } from '../limits/rule'
 import type { Vessel } from '../method/method'
+import type { Terms } from '../method/terms'
 import { amended, factOf, type Fact } from './fact'
 
 /** One making of one method: everything that was entered about it, and nothing that depends on the time. */
@@ -17,20 +33,47 @@ export interface BatchState {
   vessel: Vessel
   /** How many times over the method is made. */
   factor: number
-  marks: Fact<StepMark>[]
+  terms: Terms
+  marks: Fact<Bodies['step-marked']>[]
   readings: Fact<ReadingBody>[]
   deviations: Fact<Deviation>[]
   churnings: Fact<Churning>[]
   notes: Fact<Note>[]
+  eggs: Fact<EggsTaken>[]
+  leftOvers: Fact<LeftOver>[]
+  additions: Fact<Addition>[]
+  cleanings: Fact<{ step: string }>[]
+  covers: Fact<{ cover: Cover }>[]
+  acidities: Fact<AcidityMeasure>[]
+  /** Set once what is served at once was served. */
+  served: Fact<{ discarded: number | null }> | null
   /** What the lead decided last. */
   disposition: Fact<Disposition> | null
   /** Each sends it through the heat once more, and begins a new leg. */
   reworks: Fact<Disposition>[]
 }
 
-/** Thrown away: nothing more is entered about it. */
-export function isClosed(batch: BatchState): boolean {
-  return batch.disposition?.value.decision === 'discard' && !batch.disposition.void
+/** A batch about which nothing was entered since it began. */
+export const NOTHING_YET = {
+  marks: [],
+  readings: [],
+  deviations: [],
+  churnings: [],
+  notes: [],
+  eggs: [],
+  leftOvers: [],
+  additions: [],
+  cleanings: [],
+  covers: [],
+  acidities: [],
+  served: null,
+  disposition: null,
+  reworks: [],
+} satisfies Partial<BatchState>
+
+/** Thrown away, or served at once: nothing more is entered about it. */
+export function isClosed({ disposition, served }: Pick<BatchState, 'disposition' | 'served'>): boolean {
+  return (disposition?.value.decision === 'discard' && !disposition.void) || (served !== null && !served.void)
 }
 
 /** The batch after one more entry; null while it was never started. */
@@ -49,6 +92,20 @@ export function applyToBatch(id: Id, state: BatchState | null, entry: Entry): Ba
       return { ...state, churnings: [...state.churnings, factOf(entry, claim.at, claim.body)] }
     case 'noted':
       return { ...state, notes: [...state.notes, factOf(entry, claim.at, claim.body)] }
+    case 'eggs-taken':
+      return { ...state, eggs: [...state.eggs, factOf(entry, claim.at, claim.body)] }
+    case 'left-over':
+      return { ...state, leftOvers: [...state.leftOvers, factOf(entry, claim.at, claim.body)] }
+    case 'added':
+      return { ...state, additions: [...state.additions, factOf(entry, claim.at, claim.body)] }
+    case 'cleaned':
+      return { ...state, cleanings: [...state.cleanings, factOf(entry, claim.at, claim.body)] }
+    case 'covered':
+      return { ...state, covers: [...state.covers, factOf(entry, claim.at, claim.body)] }
+    case 'acidity-measured':
+      return { ...state, acidities: [...state.acidities, factOf(entry, claim.at, claim.body)] }
+    case 'served':
+      return { ...state, served: factOf(entry, claim.at, claim.body) }
     case 'disposed': {
       const disposition = factOf(entry, claim.at, claim.body)
       const reworks = claim.body.decision === 'rework' ? [...state.reworks, disposition] : state.reworks
@@ -70,9 +127,13 @@ export function applyToBatch(id: Id, state: BatchState | null, entry: Entry): Ba
 }
 
 function started({ about, at, by, body }: Claim<'batch-started'>): BatchState {
-  const { code, method, limits, checks, vessel, factor } = body
-  const none = { marks: [], readings: [], deviations: [], churnings: [], notes: [], disposition: null, reworks: [] }
-  return { id: about.id, code, startedAt: at, startedBy: by, method, limits, checks, vessel, factor, ...none }
+  return {
+    id: about.id,
+    startedAt: at,
+    startedBy: by,
+    ...body,
+    ...NOTHING_YET,
+  }
 }
 
 function corrected(id: Id, state: BatchState, entry: Entry, { about, body }: Claim<'corrected'>): BatchState {
@@ -93,5 +154,10 @@ function corrected(id: Id, state: BatchState, entry: Entry, { about, body }: Cla
     deviations: take(state.deviations),
     churnings: take(state.churnings),
     notes: take(state.notes),
+    eggs: take(state.eggs),
+    additions: take(state.additions),
+    cleanings: take(state.cleanings),
+    covers: take(state.covers),
+    acidities: take(state.acidities),
   }
 }

@@ -3,6 +3,8 @@ import type { Claim, Entry, Id, SubjectType } from '../ledger/entry'
 import type { LimitSet } from '../limits/limit'
 import { applyToMethod, type MethodState } from './method'
 import { applyToBatch, type BatchState } from './batch'
+import { applyToItem, type ItemState } from './item'
+import { applyToLot, type LotState } from './lot'
 import { applyToInstrument, type InstrumentState } from './instrument'
 import { applyToKitchen, type KitchenState } from './kitchen'
 
@@ -14,6 +16,9 @@ export interface LimitsState {
   signed: { by: Id; at: Instant }[]
 }
 
+/** The shape of what is folded: kept states of another version are folded anew from the chain. */
+export const FOLD_VERSION = 2
+
 /** What each type of subject folds to. */
 export interface States {
   kitchen: KitchenState
@@ -21,6 +26,8 @@ export interface States {
   method: MethodState
   batch: BatchState
   instrument: InstrumentState
+  lot: LotState
+  item: ItemState
 }
 
 /** The state of a subject, null where nothing was entered about it. */
@@ -38,6 +45,8 @@ export const apply: { [T in SubjectType]: Apply<T> } = {
   method: applyToMethod,
   batch: applyToBatch,
   instrument: applyToInstrument,
+  lot: applyToLot,
+  item: applyToItem,
 }
 
 function limitsAfter(id: Id, state: LimitsState | null, { by, at, body }: Claim<'limits-set'>): LimitsState {

@@ -1,7 +1,6 @@
 import { dayOf } from '../calendar/zone'
-import { methodRef } from '../kinds/batchStarted'
+import { heldTo } from '../kinds/batchStarted'
 import type { AnyClaim, Bodies, Decision, Entry, Kind } from '../ledger/entry'
-import { checksFor } from '../limits/checksFor'
 import type { LimitSet } from '../limits/limit'
 import { limitSetOf } from '../limits/limitSet'
 import { ruleSets } from '../limits/ruleSets'
@@ -34,12 +33,11 @@ export const method: Method = {
 export class Story {
   readonly entries: Entry[] = []
 
-  constructor(limits: LimitSet = limitsFrom('us-food-code-2022'), of: Method = method) {
+  constructor(limits: LimitSet = limitsFrom('us-food-code-2022'), of: Method = method, forSusceptible = false) {
     this.enter('batch-started', 0, {
       code: '62-1',
-      method: methodRef(of),
+      ...heldTo(of, 1, limits, forSusceptible, dayOf(TEN, world.zone)),
       limits: { id: limits.id, version: limits.version },
-      checks: checksFor(of, limits, dayOf(TEN, world.zone)),
       vessel: of.vessel,
       factor: 1,
     })
@@ -65,8 +63,8 @@ export class Story {
     return this.enter('reading-taken', minutes, body, madeAfter)
   }
 
-  combined = (minutes: number) => this.enter('step-marked', minutes, { step: 'temper', edge: 'combined' })
-  offHeat = (minutes: number) => this.enter('step-marked', minutes, { step: 'cook', edge: 'done' })
+  combined = (minutes: number) => this.enter('step-marked', minutes, { step: 'temper', edge: 'combined', reason: null })
+  offHeat = (minutes: number) => this.enter('step-marked', minutes, { step: 'cook', edge: 'done', reason: null })
 
   decide(minutes: number, decision: Decision, reason = 'because'): string {
     const findings = standingsOf(this.findings(minutes))

@@ -22,3 +22,7 @@ export const traces: fc.Arbitrary<Reading[]> = fc.array(
   }),
   { maxLength: 30 },
 )
+
+/** A trace of pairs: minutes after ten, °C. */
+export const trace = (...pairs: [minutes: number, celsius: number][]): Reading[] =>
+  pairs.map(([minutes, celsius]) => core(minutes, celsius))

@@ -24,6 +24,8 @@ export type Attention =
   | { kind: 'decide'; finding: Finding }
   /** Last day today. */
   | { kind: 'use today'; finding: Finding }
+  /** Hot, and to be served by then; what is left goes to discard. */
+  | { kind: 'serve'; finding: Finding; by: Instant }
   | { kind: 'keep'; finding: Finding | null }
   | { kind: 'held' }
   | { kind: 'closed' }
@@ -56,6 +58,7 @@ export function attention(batch: BatchState, findings: readonly Finding[], world
 
   const waits = beforeCooling(batch, findings, now)
   if (waits) return waits
+  if (date && batch.method.cooling === 'none') return { kind: 'serve', finding: date, by: date.deadline ?? now }
   const due = open[0] && nextLook(batch, open)
   if (due) return due
   if (worst && standing === 'unproven') return { kind: 'decide', finding: worst }
@@ -98,6 +101,8 @@ export function urgency(asks: Attention, now: Instant): number {
       return within(2, now)
     case 'read':
       return within(2, asks.at)
+    case 'serve':
+      return within(2, asks.by)
     case 'decide':
       return within(3, asks.finding.deadline ?? now)
     case 'use today':
@@ -141,13 +146,24 @@ function beforeCooling(batch: BatchState, findings: readonly Finding[], now: Ins
   const { step } = next
   if (next.edge === 'combined') return { kind: 'mark', step, edge: 'combined' }
   const floor = floorOf(findings)
-  if (!floor || floor.standing === 'proven') return { kind: 'mark', step, edge: 'done' }
+  if (!floor) return { kind: 'mark', step, edge: 'done' }
+  if (floor.standing === 'proven') {
+    const cooled = readAgainSince(batch)
+    return cooled === null ? { kind: 'mark', step, edge: 'done' } : { kind: 'read', finding: floor, at: cooled }
+  }
   const last = mixtureTrace(batch)
     .filter(({ at }) => at >= legStart(batch))
     .at(-1)
   if (!last) return { kind: 'read', finding: floor, at: now }
   const wait = floor.because.code === 'holding' ? Math.min(floor.because.moreMs, ON_THE_HEAT) : ON_THE_HEAT
   return { kind: 'read', finding: floor, at: last.at + wait }
+}
+
+/** Something cold went in on the heat after the last reading: one more is asked for, and the earlier proof stands. */
+function readAgainSince(batch: BatchState): Instant | null {
+  const last = mixtureTrace(batch).at(-1)
+  const added = batch.additions.filter(({ void: gone }) => !gone).at(-1)
+  return last && added && added.at > last.at ? added.at : null
 }
 
 function nextLook(batch: BatchState, open: readonly Finding[]): Attention | null {

@@ -63,6 +63,10 @@ export type Because =
   | { code: 'out of date'; lastDay: Day; days: number }
   | { code: 'in time to use'; until: Instant; hours: number }
   | { code: 'past its hours'; until: Instant; hours: number }
+  // egg that no step heats
+  | { code: 'no lot named' }
+  | { code: 'pasteurized lots'; lots: number }
+  | { code: 'shell egg used'; at: Instant }
   // no limit
   | { code: 'no number' }
   // a proof with readings that cannot prove

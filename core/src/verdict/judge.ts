@@ -10,10 +10,12 @@ import { watchCooling, type CoolingCheckWatch } from './find/cooling'
 import { watchEquivalent } from './find/equivalent'
 import { watchExposure } from './find/exposure'
 import { watchFloor } from './find/floor'
+import { findEggLot } from './find/eggLot'
 import { findDays, findHours } from './find/keeping'
 import { watchStay } from './find/stay'
 import type { Finding } from './finding'
-import { heatOf, lastMark, legOf, legStart } from './offHeat'
+import { heatOf, instantOf, lastMark, legOf, legStart } from './offHeat'
+import { reopenedAt } from './reopened'
 import { worst } from './standing'
 
 /** What judging needs beyond the batch. */
@@ -173,6 +175,10 @@ function watchFor(
       return unread((now) => findDays(check, rule, span, batch.startedAt, zone, now))
     case 'hours':
       return unread((now) => findHours(check, rule, span, lastMark(check.evidence.from, batch), zone, now))
+    case 'egg lot':
+      return unread(() =>
+        findEggLot(check, batch, span, instantOf(check.evidence.to ?? 'batch started', batch) !== null),
+      )
     case 'no number':
       // A rule set without a number for a check that the method carries: a house line is needed, and it does not pass.
       return unread(() => findingOf(check, span, { standing: 'unproven', because: { code: 'no number' } }))
@@ -193,7 +199,10 @@ function spanOf(check: Check, batch: BatchState): Span {
   const { from, to } = check.evidence
   const leg = legOf(batch)
   const afterHeat = from !== 'batch started' && from.edge === 'done'
-  const begins = check.limit.key === 'rework' || afterHeat ? legStart(batch) : (lastMark(from, batch) ?? Infinity)
+  const begins =
+    check.limit.key === 'rework' || afterHeat
+      ? legStart(batch)
+      : Math.max(lastMark(from, batch) ?? Infinity, to === null ? -Infinity : reopenedAt(batch))
   const heat = heatOfSpan(check, batch)
   const ends = to === null ? Infinity : (heat?.mark ?? Infinity)
   return { leg, window: { from: begins, to: ends }, heat, begun: begins !== Infinity }

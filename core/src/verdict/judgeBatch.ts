@@ -28,7 +28,7 @@ export function isBinding({ check }: Finding): boolean {
 
 /** A check that a reading can prove for good. */
 export function isGate({ check }: Finding): boolean {
-  return ['hold', 'equivalent', 'reach'].includes(check.limit.rule.kind)
+  return ['hold', 'equivalent', 'reach', 'egg lot'].includes(check.limit.rule.kind)
 }
 
 /** The date that rules: the earliest that any of the batch's keeping limits allows. null where it has none. */

@@ -5,6 +5,7 @@ import { SAME_DEGREE } from '../quantity/temperature'
 import type { BatchState } from '../state/batch'
 import type { Heat } from './watch/watch'
 import { mixtureTrace } from './evidence'
+import { reopenedAt } from './reopened'
 
 /**
  * When an edge of a step happened: its last mark. For the end of the heat also by the readings, as Heat says: the last
@@ -38,9 +39,9 @@ export function heatOf(mark: StepMark, batch: BatchState): Heat {
   return { hot: starts.length ? Math.max(...starts) : Infinity, mark: holds ? marked : Infinity }
 }
 
-/** When the present leg began: the last rework, or long ago. */
+/** When the present heat began anew: with the last rework, or when something raw went in; else long ago. */
 export function legStart(batch: BatchState): Instant {
-  return batch.reworks.findLast(({ void: gone }) => !gone)?.at ?? -Infinity
+  return Math.max(batch.reworks.findLast(({ void: gone }) => !gone)?.at ?? -Infinity, reopenedAt(batch))
 }
 
 /** Which making of the batch it is: 1, and one more for each rework. */

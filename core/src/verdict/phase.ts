@@ -1,5 +1,6 @@
 import { heatPlan } from '../method/heatPlan'
-import type { Of, Step } from '../method/method'
+import type { Of } from '../method/method'
+import { endOf } from '../guide/stepEnds'
 import type { Mark, StepMark } from '../limits/rule'
 import type { BatchState } from '../state/batch'
 import { instantOf } from './offHeat'
@@ -22,19 +23,20 @@ export function phaseOf(batch: BatchState): Phase {
   const waits = (mark: Mark | null): mark is StepMark =>
     mark !== null && mark !== 'batch started' && instantOf(mark, batch) === null
 
-  if (waits(combined) && killed) return before(steps, at(combined.step), combined)
+  if (waits(combined) && killed) return before(batch, at(combined.step), combined)
   if (waits(killed)) return { step: killed.step, of: 'mixture', next: killed, cooking: true }
   if (!killed && cooling === 'stages' && waits(lastHeat))
     return { step: lastHeat.step, of: 'mixture', next: lastHeat, cooking: true }
   if (cooling === 'ambient' && waits(assembled))
-    return { ...before(steps, at(assembled.step), assembled), cooking: false }
+    return { ...before(batch, at(assembled.step), assembled), cooking: false }
   const rest = steps.find(({ kind }) => kind === 'cool' || kind === 'set') ?? steps.at(-1)
   return { step: rest?.key ?? '', of: 'mixture', next: null, cooking: false }
 }
 
-/** Before everything is together: readings are of the part that is heated first. */
-function before(steps: readonly Step[], index: number, next: StepMark): Phase {
+/** Before everything is together: readings are of the part that is at hand. */
+function before(batch: BatchState, index: number, next: StepMark): Phase {
+  const { steps } = batch.method
   const parts = steps.slice(0, index + 1).filter(({ measures }) => measures !== 'mixture')
-  const step = parts[0] ?? steps[index]
+  const step = parts.find(({ key }) => endOf(batch, key) === null) ?? parts.at(-1) ?? steps[index]
   return { step: step?.key ?? next.step, of: step?.measures ?? 'mixture', next, cooking: true }
 }

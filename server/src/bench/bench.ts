@@ -10,11 +10,10 @@ import { v7 as uuid } from 'uuid'
 import {
   apply,
   canonical,
-  checksFor,
   dayOf,
   GENESIS,
   kinds,
-  methodRef,
+  heldTo,
   seal,
   verifyChain,
   type AnyClaim,
@@ -176,9 +175,8 @@ function claimsOf({ kitchenId, people, starter }: Seeded) {
       const limits = { id: starter.limits.id, version: 1 }
       return claim('batch-started', id, {
         code,
-        method: methodRef(method),
+        ...heldTo(method, 1, starter.limits, false, dayOf(Date.now(), 'UTC')),
         limits,
-        checks: checksFor(method, starter.limits, dayOf(Date.now(), 'UTC')),
         vessel: method.vessel,
         factor: 1,
       })

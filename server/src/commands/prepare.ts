@@ -4,6 +4,7 @@ import { configFrom } from '../config'
 import { grantTo } from '../database/grants'
 import { ormConfig } from '../database/ormConfig'
 import { DEMO_KITCHEN, DEMO_PEOPLE, firstLead, seedDemo, seedKitchen } from '../demo/seed'
+import { foldAnew } from '../ledger/foldAnew'
 import { Kitchen } from '../people/kitchen.entity'
 
 /** Migrates, grants, and fills an empty database: with the demo, or with --empty a kitchen without batches. */
@@ -20,6 +21,8 @@ async function prepare(): Promise<void> {
 
   const orm = await MikroORM.init(ormConfig(databaseUrl))
   try {
+    const folded = await foldAnew(orm.em.fork())
+    if (folded > 0) console.log(`Folded the logbook anew for ${folded === 1 ? 'one kitchen' : `${folded} kitchens`}.`)
     await fill(orm)
   } finally {
     await orm.close()

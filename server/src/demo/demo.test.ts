@@ -7,7 +7,7 @@ import { starter } from './starter'
 const seeded = {
   kitchenId: uuid(),
   people: DEMO_PEOPLE.map((person) => ({ ...person, id: uuid() })),
-  starter: starter(0),
+  starter: starter(0, 'UTC'),
 }
 
 /** What each dish of the demo is there to show. */

@@ -1,4 +1,4 @@
-import { MINUTE, type Instant } from '@logged-thermal/core'
+import { MINUTE, type Cover, type Instant } from '@logged-thermal/core'
 
 /** A batch of the demo: what was read how many minutes before the start, °C. */
 export interface DemoBatch {
@@ -10,6 +10,8 @@ export interface DemoBatch {
   mixture: [minutesAgo: number, celsius: number][]
   /** null: still on the heat. */
   offHeatAgo: number | null
+  /** How it stands to cool. */
+  cover: Cover
 }
 
 const HOURS = 60
@@ -34,6 +36,7 @@ export function demoBatches(): DemoBatch[] {
         [0.7, 65.9],
       ],
       offHeatAgo: null,
+      cover: 'open',
     },
     // Cooling in good time.
     {
@@ -51,6 +54,7 @@ export function demoBatches(): DemoBatch[] {
         [14, 25.2],
       ],
       offHeatAgo: 68,
+      cover: 'film on the surface',
     },
     // About to miss: deep, lidded, on the counter.
     {
@@ -69,6 +73,7 @@ export function demoBatches(): DemoBatch[] {
         [4, 33.1],
       ],
       offHeatAgo: 102,
+      cover: 'lid',
     },
     // Missed the first gate.
     {
@@ -85,6 +90,7 @@ export function demoBatches(): DemoBatch[] {
         [57, 26.4],
       ],
       offHeatAgo: 190,
+      cover: 'film on the surface',
     },
     // Nobody read while it passed 21°: not proven.
     {
@@ -104,6 +110,7 @@ export function demoBatches(): DemoBatch[] {
         [25, 4.7],
       ],
       offHeatAgo: 364,
+      cover: 'open',
     },
     // In the cold, proven, with days left.
     {
@@ -123,6 +130,7 @@ export function demoBatches(): DemoBatch[] {
         [410, 3.2],
       ],
       offHeatAgo: 1472,
+      cover: 'open',
     },
     // Last day today.
     {
@@ -143,6 +151,7 @@ export function demoBatches(): DemoBatch[] {
         [90, 3.4],
       ],
       offHeatAgo: 2914,
+      cover: 'film on the surface',
     },
   ]
 }

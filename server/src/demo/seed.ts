@@ -3,22 +3,29 @@ import type { MikroORM } from '@mikro-orm/postgresql'
 import { v7 as uuid } from 'uuid'
 import {
   addDays,
-  checksFor,
   dayOf,
   dayOfYear,
+  eggGrams,
+  FOLD_VERSION,
   GENESIS,
   heatPlan,
-  methodRef,
+  heldTo,
+  leftOverOf,
   nextCode,
   startOfDay,
+  toSettle,
   type AnyClaim,
   type Bodies,
   type Day,
+  type EggPart,
+  type EggsTaken,
+  type Fact,
   type Id,
   type Instant,
   type LimitSet,
   type Method,
   type Role,
+  type Terms,
 } from '@logged-thermal/core'
 import { refusalSentence } from '@logged-thermal/wording'
 import { KitchenScope } from '../database/kitchenScope'
@@ -62,9 +69,16 @@ export async function seedKitchen(
 ): Promise<Seeded> {
   const em = orm.em.fork()
   const scope = new KitchenScope(em)
-  const begin = starter(now)
+  const begin = starter(now, zone)
   const kitchenId = uuid()
-  await em.insert(Kitchen, { id: kitchenId, name, zone, unit: 'C', limitsId: begin.limits.id })
+  await em.insert(Kitchen, {
+    id: kitchenId,
+    name,
+    zone,
+    unit: 'C',
+    limitsId: begin.limits.id,
+    foldVersion: FOLD_VERSION,
+  })
   const hired = people.map((person) => ({ ...person, id: uuid() }))
   const hashes = await Promise.all(hired.map(({ pin }) => hashPin(pin)))
   await scope.inKitchen(kitchenId, async (inside) => {
@@ -86,6 +100,7 @@ export async function seedKitchen(
     claim('limits-set', begin.limits.id, now, lead, { set: begin.limits }),
     claim('instrument-registered', begin.probe.id, now, lead, { code: begin.probe.code, kind: 'probe' }),
     claim('instrument-registered', begin.infrared.id, now, lead, { code: begin.infrared.code, kind: 'infrared' }),
+    ...begin.lots.map(({ id, lot }) => claim('lot-received', id, now, lead, lot)),
     ...begin.methods.map((method) => claim('method-saved', method.id, now, lead, { method })),
     ...begin.methods.map(({ id, version, components }) =>
       claim('method-approved', id, now, lead, {
@@ -133,7 +148,7 @@ export function firstLead(): SeedPerson[] {
 }
 
 function batchClaims(
-  { kitchenId, people, starter: { methods, probe } }: Pick<Seeded, 'kitchenId' | 'people' | 'starter'>,
+  { kitchenId, people, starter: { methods, probe, lots } }: Pick<Seeded, 'kitchenId' | 'people' | 'starter'>,
   limits: LimitSet,
   batch: DemoBatch,
   zone: string,
@@ -158,13 +173,83 @@ function batchClaims(
     })
   const off = batch.offHeatAgo
   const { combined, killed } = heatPlan(method)
+  const { key: first } = method.steps[0]!
+  const body = startBody(method, limits, code, dayOf(startedAt, zone))
+  const eggs = eggClaims(body.terms.eggs.uses, lots).map((taken) =>
+    claim('eggs-taken', id, when(batch.combinedAgo + 1), by, taken),
+  )
+  const done = (step: string, minutes: number) =>
+    claim('step-marked', id, when(minutes), by, { step, edge: 'done', reason: null })
+  const afterHeat = method.steps.filter(({ kind }) => kind === 'strain' || kind === 'add after heat')
   return [
-    claim('batch-started', id, startedAt, by, startBody(method, limits, code, dayOf(startedAt, zone))),
+    claim('batch-started', id, startedAt, by, body),
     ...batch.dairy.map((each) => reading(each, { part: 'dairy' })),
-    ...(combined === 'batch started' ? [] : [claim('step-marked', id, when(batch.combinedAgo), by, combined)]),
+    ...(combined !== 'batch started' && combined.step !== first ? [done(first, batch.combinedAgo + 1.5)] : []),
+    ...eggs,
+    ...leftOverClaims(id, code, eggs, body, when(batch.combinedAgo - 0.5), claim, by),
+    ...(combined === 'batch started'
+      ? []
+      : [claim('step-marked', id, when(batch.combinedAgo), by, { ...combined, reason: null })]),
     ...batch.mixture.map((each) => reading(each, 'mixture')),
-    ...(off === null || !killed ? [] : [claim('step-marked', id, when(off), by, killed)]),
+    ...(off === null || !killed ? [] : [claim('step-marked', id, when(off), by, { ...killed, reason: null })]),
+    ...(off === null
+      ? []
+      : [
+          claim('cleaned', id, when(off - 0.5), by, { step: killed?.step ?? first }),
+          ...afterHeat.map(({ key }, i) => done(key, off - 1 - i)),
+          claim('covered', id, when(off - 4), by, { cover: batch.cover }),
+        ]),
   ]
+}
+
+/** Shell eggs, separated by hand where a method takes a part: a bad one in every thirty. */
+function eggClaims(uses: Terms['eggs']['uses'], lots: Starter['lots']): EggsTaken[] {
+  const { id, lot } = lots.find(({ lot: { form } }) => form === 'shell')!
+  const size = lot.size ?? 'US L'
+  const steps = [...new Set(uses.map(({ step }) => step))]
+  return steps.flatMap((step) => {
+    const own = uses.filter((use) => use.step === step)
+    const parts = own.filter(({ part }) => part !== 'whole')
+    const cracked = (grams: number, part: EggPart) => Math.ceil(grams / eggGrams(part, size))
+    const taken = (as: EggsTaken['as'], count: number): EggsTaken => ({
+      step,
+      lot: id,
+      form: 'shell',
+      as,
+      cracked: count,
+      rejected: Math.floor(count / 30),
+      grams: {},
+      size,
+    })
+    return [
+      ...own.filter(({ part }) => part === 'whole').map(({ grams }) => taken('whole', cracked(grams, 'whole'))),
+      ...(parts.length ? [taken('separated', Math.max(...parts.map(({ grams, part }) => cracked(grams, part))))] : []),
+    ]
+  })
+}
+
+/** What the separated eggs left over is kept. */
+function leftOverClaims(
+  id: Id,
+  code: string,
+  eggs: readonly AnyClaim[],
+  { terms }: Bodies['batch-started'],
+  at: Instant,
+  claim: ReturnType<typeof claimMaker>,
+  by: Id,
+): AnyClaim[] {
+  const facts = eggs.map((made) => factOfClaim(made))
+  const batch = { id, code, eggs: facts, terms, leftOvers: [] }
+  return toSettle(batch).flatMap(({ part, left }) => {
+    const kept = leftOverOf(batch, part, left, 'kept')
+    return kept ? [claim('left-over', uuid({ msecs: at }), at, by, kept)] : []
+  })
+}
+
+function factOfClaim(claim: AnyClaim): Fact<EggsTaken> {
+  const { id: entry, at, madeAt, by } = claim
+  const value = claim.body as EggsTaken
+  return { entry, at, madeAt, recordedAt: null, by, value, amends: [], void: false, accepted: null }
 }
 
 // A batch of an earlier day began on that day, also when the demo starts just after midnight: "last day today" stays true.
@@ -178,9 +263,8 @@ function startedOn({ startedAgo }: DemoBatch, now: Instant, zone: string): Insta
 function startBody(method: Method, limits: LimitSet, code: string, day: Day): Bodies['batch-started'] {
   return {
     code,
-    method: methodRef(method),
+    ...heldTo(method, 1, limits, false, day),
     limits: { id: limits.id, version: limits.version },
-    checks: checksFor(method, limits, day),
     vessel: method.vessel,
     factor: 1,
   }

@@ -23,8 +23,8 @@ export class Entries {
   ofBatch(kitchenId: Id, batchId: Id): Promise<SealedEntry[]> {
     return this.scope.inKitchen(kitchenId, async (em) => {
       const rows = await em.execute<Row[]>(
-        `select hash, canon from entry where kitchen_id = ? and (about_id = ? or moved_to = ?) order by seq`,
-        [kitchenId, batchId, batchId],
+        `select hash, canon from entry where kitchen_id = ? and (about_id = ? or moved_to = ? or of_batch = ?) order by seq`,
+        [kitchenId, batchId, batchId, batchId],
       )
       return rows.map(entryOf)
     })

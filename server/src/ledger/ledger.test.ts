@@ -199,7 +199,7 @@ describe('what was folded', () => {
   it('gives the verdict that core gives', async () => {
     const batch = await startedBatch('c-2')
     await kitchen.post([
-      kitchen.claim('step-marked', batch, { step: 'temper', edge: 'combined' }),
+      kitchen.claim('step-marked', batch, { step: 'temper', edge: 'combined', reason: null }),
       kitchen.reading(batch, 71.4),
     ])
     const answer = await kitchen.get(`/api/batches/${batch}`)

@@ -1,5 +1,6 @@
 import {
   apply,
+  raised,
   type Entry,
   type Id,
   type Read,
@@ -29,9 +30,10 @@ export class Projections {
     (this.kept.get(`${type} ${id}`)?.state ?? null) as States[T] | null
 
   fold(subjects: readonly Subject[], entry: Entry): void {
+    const today = { ...entry, claim: raised(entry.claim) }
     for (const { type, id } of subjects) {
       const fold = apply[type] as (id: Id, state: unknown, entry: Entry) => unknown
-      const state = fold(id, this.read(type, id), entry)
+      const state = fold(id, this.read(type, id), today)
       if (state !== null) this.kept.set(`${type} ${id}`, { type, id, state, seq: entry.seal?.seq ?? null })
     }
   }

@@ -9,6 +9,8 @@ export const TABLES: Record<SubjectType, string> = {
   method: 'method',
   instrument: 'instrument',
   batch: 'batch',
+  lot: 'lot',
+  item: 'item',
 }
 
 export const TYPES = Object.keys(TABLES) as SubjectType[]

@@ -1,7 +1,16 @@
 import { Controller, Get } from '@nestjs/common'
 import { ApiTags } from '@nestjs/swagger'
 import type { SqlEntityManager } from '@mikro-orm/postgresql'
-import type { BatchState, Id, InstrumentState, KitchenState, LimitsState, MethodState } from '@logged-thermal/core'
+import type {
+  BatchState,
+  Id,
+  InstrumentState,
+  ItemState,
+  KitchenState,
+  LimitsState,
+  LotState,
+  MethodState,
+} from '@logged-thermal/core'
 import { KitchenScope } from '../database/kitchenScope'
 import { Kitchen } from '../people/kitchen.entity'
 import { Person } from '../people/person.entity'
@@ -34,6 +43,9 @@ export class LineController {
         methods: await states<MethodState>('method'),
         instruments: await states<InstrumentState>('instrument'),
         batches: await states<BatchState>('batch', 'and not closed'),
+        lots: await states<LotState>('lot'),
+        // What went into the bin is history.
+        items: await states<ItemState>('item', `and state -> 'discarded' = 'null'`),
       }
     })
   }

@@ -1,7 +1,7 @@
 import { v7 as uuid } from 'uuid'
 import {
-  checksFor,
   dayOf,
+  heldTo,
   methodRef,
   newMethod,
   type AnyClaim,
@@ -49,9 +49,8 @@ function start(method: Method, more: Partial<Bodies['batch-started']> = {}): Any
   const { limits } = kitchen.starter
   return kitchen.claim('batch-started', uuid(), {
     code: uuid().slice(-8),
-    method: methodRef(method),
+    ...heldTo(method, 1, limits, false, dayOf(Date.now(), 'UTC')),
     limits: { id: limits.id, version: limits.version },
-    checks: checksFor(method, limits, dayOf(Date.now(), 'UTC')),
     vessel: method.vessel,
     factor: 1,
     ...more,

@@ -3,16 +3,7 @@ import type { NestExpressApplication } from '@nestjs/platform-express'
 import { MikroORM } from '@mikro-orm/postgresql'
 import request from 'supertest'
 import { v7 as uuid } from 'uuid'
-import {
-  checksFor,
-  dayOf,
-  kinds,
-  methodRef,
-  type AnyClaim,
-  type Bodies,
-  type Id,
-  type Kind,
-} from '@logged-thermal/core'
+import { dayOf, heldTo, kinds, type AnyClaim, type Bodies, type Id, type Kind } from '@logged-thermal/core'
 import { configFrom } from '../config'
 import { createApp } from '../createApp'
 import { grantTo } from '../database/grants'
@@ -94,13 +85,10 @@ export async function openKitchen(): Promise<TestKitchen> {
     person,
     claim,
     start: (code, id = uuid()) => {
-      const ref = methodRef(method)
-      const checks = checksFor(method, limits, dayOf(Date.now(), 'UTC'))
       return claim('batch-started', id, {
         code,
-        method: ref,
+        ...heldTo(method, 1, limits, false, dayOf(Date.now(), 'UTC')),
         limits: { id: limits.id, version: 1 },
-        checks,
         vessel: method.vessel,
         factor: 1,
       })

@@ -27,6 +27,10 @@ const LimitsView = lazy(() =>
   import('../limits/LimitsView').then(({ LimitsView: component }) => ({ default: component })),
 )
 
+const TemperView = lazy(() =>
+  import('../temper/TemperView').then(({ TemperView: component }) => ({ default: component })),
+)
+
 const MethodsView = lazy(() =>
   import('../methods/MethodsView').then(({ MethodsView: component }) => ({ default: component })),
 )
@@ -49,6 +53,7 @@ function Kitchen() {
           <Route path="/" element={<LineView />} />
           <Route path="/start" element={<StartBatch />} />
           <Route path="/bench/:id?" element={<Bench />} />
+          <Route path="/temper" element={<TemperView />} />
           <Route path="/limits" element={<LimitsView />} />
           <Route path="/methods" element={<MethodsView />} />
           <Route path="/methods/:id" element={<MethodEditor />} />

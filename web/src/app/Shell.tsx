@@ -33,6 +33,9 @@ function Nav() {
       <NavLink to="/bench">Bench</NavLink>
       <NavLink to="/methods">Methods</NavLink>
       <NavLink to="/limits">Limits</NavLink>
+      <NavLink to="/temper" className="wide-only">
+        Ladles
+      </NavLink>
       <span className="gap" />
       {person && (
         <ButtonBase

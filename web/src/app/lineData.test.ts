@@ -13,6 +13,8 @@ const line: LineData = {
   methods: [],
   instruments: [],
   batches: [batch],
+  lots: [],
+  items: [],
 }
 const reading = (id: string): AnyClaim => ({
   id,

@@ -1,10 +1,13 @@
 import {
   apply,
+  raised,
   touches,
   type BatchState,
   type Entry,
   type Id,
   type InstrumentState,
+  type ItemState,
+  type LotState,
   type Instant,
   type LimitsState,
   type MethodState,
@@ -30,6 +33,9 @@ export interface LineData {
   methods: MethodState[]
   instruments: InstrumentState[]
   batches: BatchState[]
+  lots: LotState[]
+  /** What is kept, and not thrown away. */
+  items: ItemState[]
 }
 
 /**
@@ -40,22 +46,29 @@ export function foldLine(line: LineData, entry: Entry): LineData {
   const seq = entry.seal?.seq ?? line.seq
   if (entry.seal && seq <= line.seq) return line
   let next: LineData = { ...line, seq }
+  const today = { ...entry, claim: raised(entry.claim) }
   for (const { type, id } of touches(entry.claim)) {
     switch (type) {
       case 'batch':
-        next = { ...next, batches: put(next.batches, id, (state) => apply.batch(id, state, entry)) }
+        next = { ...next, batches: put(next.batches, id, (state) => apply.batch(id, state, today)) }
         break
       case 'method':
-        next = { ...next, methods: put(next.methods, id, (state) => apply.method(id, state, entry)) }
+        next = { ...next, methods: put(next.methods, id, (state) => apply.method(id, state, today)) }
         break
       case 'instrument':
-        next = { ...next, instruments: put(next.instruments, id, (state) => apply.instrument(id, state, entry)) }
+        next = { ...next, instruments: put(next.instruments, id, (state) => apply.instrument(id, state, today)) }
+        break
+      case 'lot':
+        next = { ...next, lots: put(next.lots, id, (state) => apply.lot(id, state, today)) }
+        break
+      case 'item':
+        next = { ...next, items: put(next.items, id, (state) => apply.item(id, state, today)) }
         break
       case 'limits':
-        next = { ...next, limits: apply.limits(id, next.limits, entry) }
+        next = { ...next, limits: apply.limits(id, next.limits, today) }
         break
       case 'kitchen':
-        next = { ...next, codes: apply.kitchen(id, { codes: next.codes }, entry)?.codes ?? [] }
+        next = { ...next, codes: apply.kitchen(id, { codes: next.codes }, today)?.codes ?? [] }
         break
     }
   }

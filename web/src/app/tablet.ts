@@ -12,12 +12,16 @@ export interface Tablet {
   /** Units chosen by people who read the other one. */
   units: Record<Id, Unit>
   theme: 'day' | 'night'
+  /** How loud it says that a floor or a ceiling is reached. */
+  loudness: Loudness
 }
+
+export type Loudness = 'off' | 'soft' | 'firm'
 
 const KEPT = 'logged-thermal tablet'
 
 function load(): Tablet {
-  const fresh: Tablet = { device: uuid(), person: null, instrument: 'first', units: {}, theme: 'day' }
+  const fresh: Tablet = { device: uuid(), person: null, instrument: 'first', units: {}, theme: 'day', loudness: 'soft' }
   try {
     return { ...fresh, ...(JSON.parse(localStorage.getItem(KEPT) ?? '{}') as Partial<Tablet>) }
   } catch {
@@ -37,6 +41,9 @@ export const tablet = createSlice({
     },
     unitChosen: (state, { payload: { person, unit } }: PayloadAction<{ person: Id; unit: Unit }>) => {
       state.units[person] = unit
+    },
+    loudnessTurned: (state) => {
+      state.loudness = ({ off: 'soft', soft: 'firm', firm: 'off' } as const)[state.loudness]
     },
     themeSwitched: (state) => {
       state.theme = state.theme === 'day' ? 'night' : 'day'

@@ -1,16 +1,18 @@
 import useMediaQuery from '@mui/material/useMediaQuery'
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
 import {
   celsiusOf,
-  floorOf,
+  guideOf,
+  heatSignal,
   measures,
   mixtureTrace,
+  outOfOrder,
   phaseOf,
   unitDoubt,
-  type BatchState,
+  windowOf,
   type Claim,
-  type Decision,
+  type Edge,
   type Id,
   type Typed,
   type Unit,
@@ -21,26 +23,40 @@ import { useEnter } from '../app/enter'
 import { Header } from '../app/Header'
 import { useHand, useJudged, useLine, type JudgedBatch } from '../app/kitchen'
 import { useNow } from '../app/now'
+import { useWakeLock } from '../app/wakeLock'
+import { EggsSheet } from '../eggs/EggsSheet'
 import { DecideSheet } from '../decide/DecideSheet'
 import { Badge } from '../parts/Badge'
 import { Key } from '../parts/Key'
+import { TemperSheet } from '../temper/TemperSheet'
+import { AciditySheet } from './AciditySheet'
+import { AddSheet } from './AddSheet'
+import type { BenchSheet } from './benchSheet'
 import { BoardControls } from './BoardControls'
 import { boardMarks } from './boardMarks'
 import { DegreeBoard } from './DegreeBoard'
 import { shownIn } from './degreeEntry'
+import { CoverSheet } from './CoverSheet'
 import { CueSheet } from './CueSheet'
 import { GateBanner } from './GateBanner'
+import { useHeatAlerts } from './heatAlerts'
+import { HeatFlash } from './HeatFlash'
 import { HoldLadder } from './HoldLadder'
+import { useInstructions } from './instructions'
 import { JustLogged } from './JustLogged'
+import { MarkReason } from './MarkReason'
+import { MoreSheet } from './MoreSheet'
+import { PotStrip } from './PotStrip'
 import { ReadingsSheet } from './ReadingsSheet'
 import { Refused } from './Refused'
-import { Slab } from './Slab'
+import { Slab } from './slab/Slab'
 import { StepRail } from './StepRail'
 import { StepsSheet } from './StepsSheet'
 import { TraceChart } from './TraceChart'
 import { UnitQuestion } from './UnitQuestion'
 import { WhyList } from './WhyList'
 import './bench.css'
+import './guide.css'
 
 /** One batch at the stove: what is asked now, the trace, the board, and why each check stands as it does. */
 export function Bench() {
@@ -50,14 +66,7 @@ export function Bench() {
   const { id } = useParams()
   const one = id ? judged.find(({ batch }) => batch.id === id) : judged[0]
   if (!one) return <NoBatch known={id !== undefined} />
-  return (
-    <BenchOf
-      key={one.batch.id}
-      one={one}
-      others={judged.filter((other) => other !== one).map(({ batch }) => batch)}
-      now={now}
-    />
-  )
+  return <BenchOf key={one.batch.id} one={one} others={judged.filter((other) => other !== one)} now={now} />
 }
 
 function NoBatch({ known }: { known: boolean }) {
@@ -78,7 +87,7 @@ function NoBatch({ known }: { known: boolean }) {
   )
 }
 
-function BenchOf({ one, others, now }: { one: JudgedBatch; others: BatchState[]; now: number }) {
+function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]; now: number }) {
   const { batch, findings, standing } = one
   const { instrument, reader, open } = useHand(useLine())
   const enter = useEnter()
@@ -89,7 +98,7 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: BatchState[];
   const [unitOnce, setUnitOnce] = useState<Unit | null>(null)
   const unit = unitOnce ?? reader.unit
   const [logged, setLogged] = useState<Claim<'reading-taken'> | null>(null)
-  const [sheet, setSheet] = useState<'readings' | 'cue' | 'steps' | { decide: Decision | null } | null>(null)
+  const [sheet, setSheet] = useState<BenchSheet | null>(null)
   const [wrong, setWrong] = useState<string | null>(null)
   const [explained, setExplained] = useState<string | null>(null)
   // Typed, and plausible only in the other unit: waits for an answer, is not logged.
@@ -136,9 +145,20 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: BatchState[];
     setLogged(null)
   }
   const lastRead = batch.readings.filter(({ void: gone }) => !gone).at(-1)
-  const centre = lastRead ? shownIn(celsiusOf(lastRead.value.typed), unit) : shownIn(60, unit)
+  const window = useMemo(() => windowOf(batch, findings), [batch, findings])
+  const centre = lastRead ? shownIn(celsiusOf(lastRead.value.typed), unit) : shownIn(window.floor ? 60 : 30, unit)
   const { cooking } = phase
-  const floor = floorOf(findings)
+  const guide = guideOf(batch, now, useInstructions(batch))
+  const onHeat = cooking && phase.of === 'mixture'
+  const flash = useHeatAlerts(onHeat ? heatSignal(window, now) : null)
+  const awake = useWakeLock(cooking)
+  const [half, setHalf] = useState(false)
+  const mark = (step: string, edge: Edge, reason: string | null = null) => {
+    if (reason === null && outOfOrder(batch, step, edge)) setSheet({ mark: { step, edge } })
+    else enter('step-marked', batch.id, { step, edge, reason })
+  }
+  const close = () => setSheet(null)
+  const addAt = guide.now?.key ?? batch.method.steps.at(-1)?.key ?? ''
   return (
     <main className="view">
       <Header seconds={cooking}>
@@ -151,15 +171,18 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: BatchState[];
         </span>
       </Header>
       <GateBanner batch={batch} findings={findings} reader={reader} />
+      <HeatFlash signal={flash} window={window} now={now} reader={reader} />
       <div className="bench">
         <div className="bench-work">
+          <PotStrip others={others} now={now} reader={reader} half={half} />
           <div className="pane">
-            <StepRail batch={batch} findings={findings} phase={phase} reader={reader} />
+            <StepRail guide={guide} findings={findings} reader={reader} onStep={() => setSheet('steps')} />
             <TraceChart
               batch={batch}
               findings={findings}
               now={now}
               reader={reader}
+              heat={onHeat ? window : null}
               explained={findings.find(({ check }) => check.key === explained) ?? null}
             />
           </div>
@@ -169,11 +192,12 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: BatchState[];
             marks={boardMarks(findings, phase, unit)}
             rows={narrow ? 2 : 3}
             disabled={!open}
-            ask={phase.of === 'mixture' ? 'Tap the degree, then the tenth' : `Read the ${phase.of.part}`}
+            ask={phase.of === 'mixture' ? 'of the mixture' : `of the ${phase.of.part}`}
             controls={
               <BoardControls minutesAgo={minutesAgo} onMinutesAgo={setMinutesAgo} unit={unit} onUnit={setUnitOnce} />
             }
             onValue={onValue}
+            onHalf={setHalf}
           />
         </div>
         <aside className="bench-side">
@@ -183,10 +207,14 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: BatchState[];
             <Slab
               one={one}
               phase={phase}
+              guide={guide}
+              window={window}
               now={now}
               reader={reader}
               open={open}
               onLead={(decision) => setSheet({ decide: decision })}
+              onMark={mark}
+              onSheet={setSheet}
             />
           )}
           {wrong && (
@@ -201,21 +229,23 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: BatchState[];
               key={logged.id}
               claim={logged}
               batch={batch}
-              others={others}
+              others={others.map((other) => other.batch)}
               reader={reader}
               onUndo={() => undo(logged.id)}
               onMove={(to) => move(logged, to)}
               onGone={() => setLogged(null)}
             />
           )}
-          {cooking && floor && <HoldLadder floor={floor} now={now} reader={reader} />}
-          <WhyList batch={batch} findings={findings} reader={reader} explained={explained} onExplain={setExplained} />
+          <div className="bench-why">
+            {onHeat && window.floor && <HoldLadder floor={window.floor.finding} now={now} reader={reader} />}
+            <WhyList batch={batch} findings={findings} reader={reader} explained={explained} onExplain={setExplained} />
+          </div>
           <div className="bench-keys">
             <Key look="outlined" onClick={() => setSheet('readings')}>
               Readings
             </Key>
-            <Key look="outlined" onClick={() => setSheet('steps')}>
-              Steps
+            <Key look="outlined" disabled={!open} onClick={() => setSheet('add')}>
+              Add
             </Key>
             <Key look="outlined" disabled={!open} onClick={() => setSheet('cue')}>
               Cue
@@ -223,21 +253,26 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: BatchState[];
             <Key look="outlined" disabled={!open} onClick={() => setSheet({ decide: null })}>
               Decide
             </Key>
+            <Key look="outlined" onClick={() => setSheet('more')}>
+              More
+            </Key>
           </div>
         </aside>
       </div>
       <ReadingsSheet
         open={sheet === 'readings'}
-        onClose={() => setSheet(null)}
+        onClose={close}
         batch={batch}
-        others={others}
+        others={others.map((other) => other.batch)}
         reader={reader}
         mayWrite={open}
       />
       <StepsSheet
         batch={batch}
+        guide={guide}
         open={sheet === 'steps'}
-        onClose={() => setSheet(null)}
+        onClose={close}
+        onMark={mark}
         reader={reader}
         unit={unit}
         mayWrite={open}
@@ -245,14 +280,45 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: BatchState[];
       <CueSheet
         batch={batch}
         open={sheet === 'cue'}
-        onClose={() => setSheet(null)}
+        onClose={close}
         onCue={({ key, text }) => {
           enter('noted', batch.id, { text, cue: key })
-          setSheet(null)
+          close()
         }}
       />
-      {typeof sheet === 'object' && sheet && (
-        <DecideSheet batch={batch} findings={findings} first={sheet.decide} onClose={() => setSheet(null)} />
+      <EggsSheet batch={batch} open={sheet === 'eggs'} onClose={close} mayWrite={open} />
+      <TemperSheet batch={batch} findings={findings} open={sheet === 'temper'} onClose={close} reader={reader} />
+      <AddSheet batch={batch} step={addAt} open={sheet === 'add'} onClose={close} />
+      <CoverSheet batch={batch} open={sheet === 'cover'} onClose={close} />
+      <AciditySheet
+        batch={batch}
+        findings={findings}
+        open={sheet === 'acidity'}
+        onClose={close}
+        reader={reader}
+        mayWrite={open}
+      />
+      <MoreSheet
+        batch={batch}
+        open={sheet === 'more'}
+        onClose={close}
+        onSheet={setSheet}
+        awake={awake}
+        mayWrite={open}
+      />
+      {typeof sheet === 'object' && sheet && 'decide' in sheet && (
+        <DecideSheet batch={batch} findings={findings} first={sheet.decide} onClose={close} />
+      )}
+      {typeof sheet === 'object' && sheet && 'mark' in sheet && (
+        <MarkReason
+          batch={batch}
+          {...sheet.mark}
+          onClose={close}
+          onReason={(reason) => {
+            mark(sheet.mark.step, sheet.mark.edge, reason)
+            close()
+          }}
+        />
       )}
     </main>
   )

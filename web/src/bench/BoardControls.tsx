@@ -1,3 +1,4 @@
+import useMediaQuery from '@mui/material/useMediaQuery'
 import { useState } from 'react'
 import { measures, type Unit } from '@logged-thermal/core'
 import { useHand, useLine } from '../app/kitchen'
@@ -16,8 +17,32 @@ interface Props {
   onUnit: (unit: Unit) => void
 }
 
-/** With which instrument, when, and in which unit: each one tap to change, the instrument sticky on this tablet. */
-export function BoardControls({ minutesAgo, onMinutesAgo, unit, onUnit }: Props) {
+/** With which instrument, when, and in which unit: a key each, on a phone behind one. The instrument is sticky. */
+export function BoardControls(props: Props) {
+  const narrow = useMediaQuery('(max-width: 599px)')
+  const { instrument } = useHand(useLine())
+  const [open, setOpen] = useState(false)
+  if (!narrow) return <Controls {...props} />
+  return (
+    <>
+      <Key
+        look={instrument ? 'plain' : 'shut'}
+        aria-label="With what, when, in which unit"
+        onClick={() => setOpen(true)}
+      >
+        {instrument?.code ?? 'no probe'}
+        <small>{props.minutesAgo === 0 ? 'now' : `−${props.minutesAgo} min`}</small>
+      </Key>
+      <Sheet open={open} onClose={() => setOpen(false)} title="With what, when, in which unit">
+        <div className="board-controls in-sheet">
+          <Controls {...props} />
+        </div>
+      </Sheet>
+    </>
+  )
+}
+
+function Controls({ minutesAgo, onMinutesAgo, unit, onUnit }: Props) {
   const line = useLine()
   const { instrument } = useHand(line)
   const dispatch = useAppDispatch()

@@ -22,16 +22,19 @@ interface Props {
   /** Where the probe, the time and the unit are changed. */
   controls: React.ReactNode
   onValue: (value: number) => void
+  /** A value is begun and not logged yet. */
+  onHalf?: (half: boolean) => void
 }
 
 /** Tap the degree, tap the tenth: logged. Or type it. The unit is always in sight. */
-export function DegreeBoard({ unit, centre, marks, rows, disabled, ask, controls, onValue }: Props) {
+export function DegreeBoard({ unit, centre, marks, rows, disabled, ask, controls, onValue, onHalf }: Props) {
   const [entered, show] = useState<Entered>(NOTHING)
   // Keys come faster than a render: what was typed is read from here.
   const latest = useRef<Entered>(NOTHING)
   const setEntered = (next: Entered) => {
     latest.current = next
     show(next)
+    onHalf?.(next.kind !== 'nothing')
   }
   const [wanted, setWanted] = useState<{ decade: number; unit: Unit } | null>(null)
   const [wrong, setWrong] = useState<string | null>(null)
@@ -78,9 +81,9 @@ export function DegreeBoard({ unit, centre, marks, rows, disabled, ask, controls
   return (
     <section ref={board} className="board" aria-label={`Degree board, °${unit}`}>
       <div className="board-head">
-        <span className="ask">{ask}</span>
-        {controls}
+        <div className="board-controls">{controls}</div>
         <output className="value" aria-label={`Value in °${unit}`}>
+          <small className="ask">{ask}</small>
           <Shown entered={entered} unit={unit} />
         </output>
       </div>

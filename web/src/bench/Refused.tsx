@@ -1,13 +1,17 @@
 import { v7 as uuid } from 'uuid'
-import type { AnyClaim } from '@logged-thermal/core'
+import type { AnyClaim, SubjectType } from '@logged-thermal/core'
 import { outbox, type Waiting } from '../app/outbox'
 import { useAppDispatch, useAppSelector } from '../app/store'
 import { Key } from '../parts/Key'
 
-/** Entries that the server refused, of one batch or of all: kept here with the reason until somebody decides. */
+/** What is entered from a batch's Bench and is about something else. */
+const BESIDES: readonly SubjectType[] = ['lot', 'item']
+
+/** Entries that the server refused, of one batch and of lots and items, or all: kept here with the reason until somebody decides. */
 export function Refused({ batchId = null }: { batchId?: string | null }) {
   const refused = useAppSelector((state) => state.outbox).filter(
-    ({ claim, refusal }) => refusal && (batchId === null || claim.about.id === batchId),
+    ({ claim, refusal }) =>
+      refusal && (batchId === null || claim.about.id === batchId || BESIDES.includes(claim.about.type)),
   )
   return refused.map((waiting) => <One key={waiting.claim.id} waiting={waiting} />)
 }

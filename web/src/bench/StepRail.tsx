@@ -1,47 +1,76 @@
-import { isGate, type BatchState, type Finding, type Phase, type StepKind } from '@logged-thermal/core'
-import { checkTitle, gateName, stepName, type Reader } from '@logged-thermal/wording'
+import ButtonBase from '@mui/material/ButtonBase'
+import { useEffect, useRef } from 'react'
+import { isGate, type Finding, type Guide, type GuideStep } from '@logged-thermal/core'
+import { checkTitle, clock, gateName, stepName, type Reader } from '@logged-thermal/wording'
 import { Glyph } from '../parts/Glyph'
 
-/** Steps of the hands alone: on the rail only while they are done. */
-const BESIDE: StepKind[] = ['mise', 'eggs', 'infuse', 'strain', 'add after heat', 'freeze']
-
-/** Where the batch is: its steps, and at each that has gates, how they stand. */
-export function StepRail({
-  batch,
-  findings,
-  phase,
-  reader,
-}: {
-  batch: BatchState
+interface Props {
+  guide: Guide
   findings: Finding[]
-  phase: Phase
   reader: Reader
-}) {
-  const told = batch.method.steps.filter(({ key, kind }) => key === phase.step || !BESIDE.includes(kind))
-  const steps = told.flatMap((step): { key: string; name: string; finding: Finding | null; now: boolean }[] => {
-    const own = findings.filter(({ check }) => check.step === step.key)
-    const gates = own.filter((finding) => isGate(finding) && finding.check.limit.force !== 'quality')
-    if (step.kind !== 'cool')
-      return [{ key: step.key, name: stepName[step.kind], finding: gates[0] ?? null, now: step.key === phase.step }]
-    const open = gates.find(({ standing }) => standing === 'open')
-    return gates.map((finding, i) => ({
-      key: finding.check.key,
-      name: i === 0 ? 'Cool' : 'Chill',
-      finding,
-      now: step.key === phase.step && finding === (open ?? gates.at(-1)),
-    }))
-  })
+  onStep: (step: string) => void
+}
+
+interface Chamber {
+  key: string
+  step: GuideStep
+  name: string
+  finding: Finding | null
+  now: boolean
+}
+
+/** Where the batch is: every step, and at each that has gates, how they stand. Tapped, a step says all about it. */
+export function StepRail({ guide, findings, reader, onStep }: Props) {
+  const rail = useRef<HTMLOListElement>(null)
+  const at = guide.now?.key
+  useEffect(() => {
+    const box = rail.current
+    const here = box?.querySelector<HTMLElement>('.now')
+    if (box && here) box.scrollLeft = here.offsetLeft - box.offsetLeft - 80
+  }, [at])
   return (
-    <ol className="rail" aria-label="Steps">
-      {steps.map(({ key, name, finding, now }) => (
-        <li key={key} className={now ? 'now' : ''} aria-current={now ? 'step' : undefined}>
-          {finding && <Glyph standing={finding.standing} on={now ? 'ink' : 'glass'} />}
-          {name}
-          {finding && (
-            <small>{finding.deadline !== null ? checkTitle(finding, reader) : gateName(finding.check, reader)}</small>
-          )}
-        </li>
-      ))}
+    <ol className="rail" aria-label="Steps" ref={rail}>
+      {guide.steps
+        .flatMap((step) => chambersOf(step, findings))
+        .map(({ key, step, name, finding, now }) => (
+          <li
+            key={key}
+            className={now ? 'now' : step.state === 'now' ? 'ahead' : step.state}
+            aria-current={now ? 'step' : undefined}
+          >
+            <ButtonBase onClick={() => onStep(step.key)}>
+              {finding ? (
+                <Glyph standing={finding.standing} on={now ? 'ink' : 'glass'} />
+              ) : (
+                step.state === 'done' && <span aria-label="done">✓</span>
+              )}
+              {name}
+              {now && step.timer !== null && !finding && <small>until {clock(step.timer, reader)}</small>}
+              {finding && (
+                <small>
+                  {finding.deadline !== null ? checkTitle(finding, reader) : gateName(finding.check, reader)}
+                </small>
+              )}
+            </ButtonBase>
+          </li>
+        ))}
     </ol>
   )
+}
+
+/** A cooling has a chamber for each of its stages; every other step has one. */
+function chambersOf(step: GuideStep, findings: readonly Finding[]): Chamber[] {
+  const own = findings.filter(({ check }) => check.step === step.key)
+  const gates = own.filter((finding) => isGate(finding) && finding.check.limit.force !== 'quality')
+  const now = step.state === 'now'
+  if (step.kind !== 'cool' || gates.length === 0)
+    return [{ key: step.key, step, name: stepName[step.kind], finding: gates[0] ?? null, now }]
+  const open = gates.find(({ standing }) => standing === 'open')
+  return gates.map((finding, i) => ({
+    key: finding.check.key,
+    step,
+    name: i === 0 ? 'Cool' : 'Chill',
+    finding,
+    now: now && finding === (open ?? gates.at(-1)),
+  }))
 }

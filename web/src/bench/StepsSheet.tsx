@@ -1,51 +1,43 @@
 import { useState } from 'react'
 import {
-  approvedOf,
   dayOf,
+  endEdge,
   type BatchState,
   type Churning,
-  type Instant,
-  type Step,
+  type Edge,
+  type Fact,
+  type Guide,
+  type GuideStep,
+  type Instruction,
   type Unit,
 } from '@logged-thermal/core'
 import { clock, dayName, stepName, type Reader } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
-import { useLine } from '../app/kitchen'
 import { asSentence } from '../methods/sentence'
 import { Key } from '../parts/Key'
 import { Sheet } from '../parts/Sheet'
 import { DegreeBoard } from './DegreeBoard'
+import { useInstructions } from './instructions'
 
 const MOMENTS: Churning['moment'][] = ['going in', 'start', 'end', 'draw']
+const EDGE_WORD: Record<Edge, string> = { started: 'Begin', combined: 'All in', done: 'Done', skipped: 'Leave out' }
 
-/** The steps of a batch as its method says them: begun, done, done otherwise; churning moments, and when it is hard. */
-export function StepsSheet({
-  batch,
-  open,
-  onClose,
-  reader,
-  unit,
-  mayWrite,
-}: {
+interface Props {
   batch: BatchState
+  guide: Guide
   open: boolean
   onClose: () => void
+  onMark: (step: string, edge: Edge) => void
   reader: Reader
   unit: Unit
   mayWrite: boolean
-}) {
-  const line = useLine()
+}
+
+/** The steps of a batch as its method says them: begun, done, done otherwise; churning moments, and when it is hard. */
+export function StepsSheet({ batch, guide, open, onClose, onMark, reader, unit, mayWrite }: Props) {
   const enter = useEnter()
-  const [saying, setSaying] = useState<string | null>(null)
-  const [said, setSaid] = useState('')
+  const told = useInstructions(batch)
   const [churning, setChurning] = useState<{ step: string; moment: Churning['moment'] } | null>(null)
-  const state = line?.methods.find(({ id }) => id === batch.method.id)
-  const method = state?.versions.find(({ version }) => version === batch.method.version) ?? approvedOf(state ?? null)
-  const deviate = (step: string) => {
-    enter('step-deviated', batch.id, { step, said: said.trim() })
-    setSaying(null)
-    setSaid('')
-  }
   if (churning) {
     return (
       <Sheet open={open} onClose={() => setChurning(null)} title={`Churning, ${churning.moment}: how cold?`}>
@@ -55,7 +47,7 @@ export function StepsSheet({
           marks={[]}
           rows={3}
           disabled={!mayWrite}
-          ask="Tap the degree, then the tenth"
+          ask="at this moment"
           controls={null}
           onValue={(value) => {
             enter('churned', batch.id, { ...churning, typed: { value, unit } })
@@ -68,93 +60,125 @@ export function StepsSheet({
   return (
     <Sheet open={open} onClose={onClose} title={`Steps of ${batch.method.name}`}>
       <ol className="batch-steps">
-        {batch.method.steps.map((step, i) => {
-          const told = method?.instructions[step.key]
-          const marks = batch.marks.filter(({ value, void: gone }) => !gone && value.step === step.key)
-          const hard = readyAt(step, told?.passiveMinutes?.least ?? null, marks)
-          return (
-            <li key={step.key}>
-              <div>
-                <strong>
-                  {i + 1} {stepName[step.kind]}
-                </strong>{' '}
-                {asSentence(told?.text ?? '')}
-                {told?.activeMinutes ? ` ${told.activeMinutes} min.` : ''}
-                {told?.passiveMinutes ? ` Then ${told.passiveMinutes.least} to ${told.passiveMinutes.most} min.` : ''}
-                <p>
-                  {marks.map(({ entry, value, at }) => (
-                    <span key={entry}>
-                      {value.edge} {clock(at, reader)}.{' '}
-                    </span>
-                  ))}
-                  {hard !== null && `Ready ${dayName(dayOf(hard, reader.zone))} ${clock(hard, reader)}. `}
-                  {batch.churnings
-                    .filter(({ value, void: gone }) => !gone && value.step === step.key)
-                    .map(({ entry, value, at }) => (
-                      <span key={entry}>
-                        {value.moment} {value.typed ? `${value.typed.value.toFixed(1)}°${value.typed.unit} ` : ''}
-                        {clock(at, reader)}.{' '}
-                      </span>
-                    ))}
-                </p>
-                {batch.deviations
-                  .filter(({ value, void: gone }) => !gone && value.step === step.key)
-                  .map(({ entry, value }) => (
-                    <p key={entry}>
-                      <b>Otherwise:</b> {value.said}
-                    </p>
-                  ))}
-                {saying === step.key && (
-                  <label className="form-field">
-                    What was otherwise
-                    <input
-                      value={said}
-                      maxLength={300}
-                      placeholder="18 min instead of 12"
-                      onChange={({ target }) => setSaid(target.value)}
-                    />
-                  </label>
-                )}
-              </div>
-              {mayWrite && saying !== step.key && (
-                <span className="batch-step-keys">
-                  {step.kind === 'churn'
-                    ? MOMENTS.map((moment) => (
-                        <Key key={moment} onClick={() => setChurning({ step: step.key, moment })}>
-                          {moment}
-                        </Key>
-                      ))
-                    : (['started', 'done'] as const).map((edge) => (
-                        <Key
-                          key={edge}
-                          disabled={marks.some(({ value }) => value.edge === edge)}
-                          onClick={() => enter('step-marked', batch.id, { step: step.key, edge })}
-                        >
-                          {edge === 'started' ? 'Begin' : 'Done'}
-                        </Key>
-                      ))}
-                  <Key look="outlined" onClick={() => setSaying(step.key)}>
-                    Otherwise
-                  </Key>
-                </span>
-              )}
-              {saying === step.key && (
-                <Key look="primary" disabled={said.trim() === ''} onClick={() => deviate(step.key)}>
-                  Note it
-                </Key>
-              )}
-            </li>
-          )
-        })}
+        {guide.steps.map((step, i) => (
+          <StepItem
+            key={step.key}
+            batch={batch}
+            step={step}
+            number={i + 1}
+            told={told[step.key]}
+            reader={reader}
+            mayWrite={mayWrite}
+            onMark={onMark}
+            onChurn={(moment) => setChurning({ step: step.key, moment })}
+          />
+        ))}
       </ol>
     </Sheet>
   )
 }
 
-/** When a step that waits is ready: so long after it began. */
-function readyAt({ kind }: Step, leastMinutes: number | null, marks: BatchState['marks']): Instant | null {
-  const began = marks.filter(({ value }) => value.edge === 'started').at(-1)
-  return (kind === 'freeze' || kind === 'set') && leastMinutes !== null && began
-    ? began.at + leastMinutes * 60_000
-    : null
+function StepItem({
+  batch,
+  step,
+  number,
+  told,
+  reader,
+  mayWrite,
+  onMark,
+  onChurn,
+}: {
+  batch: BatchState
+  step: GuideStep
+  number: number
+  told: Instruction | undefined
+  reader: Reader
+  mayWrite: boolean
+  onMark: (step: string, edge: Edge) => void
+  onChurn: (moment: Churning['moment']) => void
+}) {
+  const enter = useEnter()
+  const [said, setSaid] = useState<string | null>(null)
+  const own = <T extends { step: string }>(facts: readonly Fact<T>[]) =>
+    facts.filter(({ value, void: gone }) => !gone && value.step === step.key)
+  const marks = own(batch.marks)
+  const waits = (step.kind === 'freeze' || step.kind === 'set') && step.timer !== null
+  return (
+    <li className={step.state === 'now' ? 'now' : ''} aria-current={step.state === 'now' ? 'step' : undefined}>
+      <div>
+        <strong>
+          {number} {stepName[step.kind]}
+        </strong>{' '}
+        {asSentence(told?.text ?? '')}
+        {told?.activeMinutes ? ` ${told.activeMinutes} min.` : ''}
+        {told?.passiveMinutes ? ` Then ${told.passiveMinutes.least} to ${told.passiveMinutes.most} min.` : ''}
+        <p>
+          {marks.map(({ entry, value, at }) => (
+            <span key={entry}>
+              {value.edge} {clock(at, reader)}
+              {value.reason ? `, ${value.reason}` : ''}.{' '}
+            </span>
+          ))}
+          {waits && `Ready ${dayName(dayOf(step.timer!, reader.zone))} ${clock(step.timer!, reader)}. `}
+          {own(batch.churnings).map(({ entry, value, at }) => (
+            <span key={entry}>
+              {value.moment} {value.typed ? `${value.typed.value.toFixed(1)}°${value.typed.unit} ` : ''}
+              {clock(at, reader)}.{' '}
+            </span>
+          ))}
+        </p>
+        {own(batch.deviations).map(({ entry, value }) => (
+          <p key={entry}>
+            <b>Otherwise:</b> {value.said}
+          </p>
+        ))}
+        {said !== null && (
+          <label className="form-field">
+            What was otherwise
+            <input
+              value={said}
+              maxLength={300}
+              placeholder="18 min instead of 12"
+              onChange={({ target }) => setSaid(target.value)}
+            />
+          </label>
+        )}
+      </div>
+      {mayWrite && said === null && (
+        <span className="batch-step-keys">
+          {step.kind === 'churn' &&
+            MOMENTS.map((moment) => (
+              <Key key={moment} onClick={() => onChurn(moment)}>
+                {moment}
+              </Key>
+            ))}
+          {(['started', endEdge(batch, step.key), 'skipped'] as const).map((edge) => (
+            <Key
+              key={edge}
+              look={edge === 'skipped' ? 'outlined' : 'plain'}
+              disabled={step.ended !== null || marks.some(({ value }) => value.edge === edge)}
+              onClick={() => onMark(step.key, edge)}
+            >
+              {EDGE_WORD[edge]}
+            </Key>
+          ))}
+          <Key look="outlined" onClick={() => setSaid('')}>
+            Otherwise
+          </Key>
+        </span>
+      )}
+      {said !== null && (
+        <Key
+          look="primary"
+          disabled={said.trim() === ''}
+          onClick={() => {
+            enter('step-deviated', batch.id, { step: step.key, said: said.trim() })
+            setSaid(null)
+          }}
+        >
+          Note it
+        </Key>
+      )}
+    </li>
+  )
 }

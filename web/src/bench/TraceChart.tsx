@@ -12,7 +12,7 @@ import {
 } from 'chart.js'
 import { useMemo } from 'react'
 import { Line } from 'react-chartjs-2'
-import { floorOf, instantOf, mixtureTrace, type BatchState, type Finding } from '@logged-thermal/core'
+import { floorOf, instantOf, mixtureTrace, type BatchState, type Finding, type HeatWindow } from '@logged-thermal/core'
 import { clock, degrees, type Reader } from '@logged-thermal/wording'
 import { colourOf } from '../parts/temperatureScale'
 import { paintMarks, type Cue, type Marks, type Trace } from './traceMarks'
@@ -40,17 +40,19 @@ interface Props {
   reader: Reader
   /** The finding that is being explained: its readings are ringed, its brackets drawn. */
   explained: Finding | null
+  /** The band to stay in; null off the heat. */
+  heat: HeatWindow | null
 }
 
 /** The trace on glass: filled by temperature as far as it was read, with the floor or the gates it has to pass. */
-export function TraceChart({ batch, findings, now, reader, explained }: Props) {
+export function TraceChart({ batch, findings, now, reader, explained, heat }: Props) {
   const trace = useMemo(() => mixtureTrace(batch), [batch])
   const floor = floorOf(findings)
   const cookedAt = cooledFrom(batch, floor)
   const first = trace[0]?.at ?? now
   const scale = useMemo(
-    () => traceScale(batch, findings, cookedAt, first, now),
-    [batch, findings, cookedAt, first, now],
+    () => traceScale(batch, findings, cookedAt, first, now, heat),
+    [batch, findings, cookedAt, first, now, heat],
   )
   const dataset: Marked = {
     data: trace.map(({ at, celsius }) => ({ x: scale.x(at), y: scale.y(celsius) })),
@@ -59,9 +61,8 @@ export function TraceChart({ batch, findings, now, reader, explained }: Props) {
     pointRadius: 0,
     tension: 0,
     backgroundColor: ({ chart }) => heatFill(chart, trace, scale),
-    marks: { trace, findings, now, reader, scale, explained, cues: cuesOn(batch) },
+    marks: { trace, findings, now, reader, scale, explained, cues: cuesOn(batch), heat },
   }
-  const bottom = scale.y(scale.cooking ? 40 : -2)
   const options: ChartOptions<'line'> = {
     animation: false,
     responsive: true,
@@ -70,7 +71,7 @@ export function TraceChart({ batch, findings, now, reader, explained }: Props) {
     layout: { padding: { left: 64, right: 8, top: 26, bottom: 26 } },
     scales: {
       x: { type: 'linear', min: 0, max: 1, display: false },
-      y: { type: 'linear', min: bottom, max: scale.y(scale.cooking ? 92 : 90), display: false },
+      y: { type: 'linear', min: scale.y(scale.bottom), max: scale.y(scale.top), display: false },
     },
     plugins: { legend: { display: false }, tooltip: { enabled: false } },
   }

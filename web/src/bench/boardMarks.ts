@@ -13,6 +13,9 @@ export function boardMarks(findings: readonly Finding[], phase: Phase, unit: Uni
     if (cooking && rule.kind === 'stay' && check.limit.force === 'quality') {
       return [{ value: shownIn(comparedAs(rule.level, check.unit, 'under'), unit), kind: 'be under' }]
     }
+    if (cooking && check.limit.key === 'boil-out' && floor?.standing === 'proven') {
+      return [{ value: shownIn(aimOf(rule, check) ?? 0, unit), kind: 'reach' }]
+    }
     if (!phase.cooking && rule.kind === 'reach') {
       return [{ value: shownIn(stageOf(check.key, rule, check).to, unit), kind: 'be under' }]
     }

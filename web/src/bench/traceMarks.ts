@@ -1,7 +1,9 @@
 import type { Chart } from 'chart.js'
-import { aimOf, comparedAs, floorOf, stageOf, type Finding, type Standing, type Witness } from '@logged-thermal/core'
-import { clock, degrees, gateName, type Reader } from '@logged-thermal/wording'
+import { stageOf, type Finding, type HeatWindow, type Standing, type Witness } from '@logged-thermal/core'
+import { clock, clockWithSeconds, degrees, type Reader } from '@logged-thermal/wording'
 import { colourOf } from '../parts/temperatureScale'
+import { paintHeat } from './heatMarks'
+import { DARK, font, GLASS, hatch, label, line } from './pen'
 import type { TraceScale } from './traceScale'
 
 export type Trace = readonly Witness[]
@@ -15,13 +17,13 @@ export interface Marks {
   scale: TraceScale
   explained: Finding | null
   cues: Cue[]
+  /** The band to stay in, on the heat; null off it. */
+  heat: HeatWindow | null
 }
 
-const GLASS = '#F8FBF7'
-const DARK = '#221B29'
-
 /** Paints axes, readings, limits and what is being explained over a chart's fill. */
-export function paintMarks(chart: Chart, { trace, findings, now, reader, scale, explained, cues }: Marks): void {
+export function paintMarks(chart: Chart, marks: Marks): void {
+  const { trace, findings, now, reader, scale, explained, cues, heat } = marks
   const { ctx, chartArea, scales } = chart
   if (!scales.x || !scales.y) return
   const { left, right, top, bottom } = chartArea
@@ -39,26 +41,27 @@ export function paintMarks(chart: Chart, { trace, findings, now, reader, scale, 
     labelled = y(celsius)
     label(ctx, degrees(celsius, reader).replace(/\.0°$/, '°'), left - 12, y(celsius) + 6, 'right', '#CFC6D6')
   }
-  for (const at of scale.ticksX)
-    label(ctx, clock(at, reader), Math.min(right - 24, Math.max(left + 24, x(at))), bottom + 20, 'center', '#CFC6D6')
-
+  let taken = -Infinity
+  for (const at of scale.ticksX) {
+    const text = at % 60_000 === 0 || !scale.cooking ? clock(at, reader) : clockWithSeconds(at, reader).slice(5)
+    const centre = Math.min(right - 24, Math.max(left + 24, x(at)))
+    const half = ctx.measureText(text).width / 2
+    if (centre - half < taken + 8) continue
+    taken = centre + half
+    label(ctx, text, centre, bottom + 20, 'center', '#CFC6D6')
+  }
+  ctx.save()
+  ctx.beginPath()
+  ctx.rect(left, 0, right - left, bottom + 40)
+  ctx.clip()
   const last = trace.at(-1)
   if (last && now > last.at) hatch(ctx, x(last.at), y(last.celsius), x(now), bottom, colourOf(last.celsius))
   for (const { at, celsius } of trace) line(ctx, x(at), y(celsius), x(at), bottom, DARK, 2.4)
+  ctx.restore()
+  if (heat) paintHeat(chart, marks, heat)
 
-  const floor = floorOf(findings)
   for (const finding of findings) {
     const { rule } = finding.check.limit
-    if (finding === floor && scale.cooking) sill(ctx, finding, y, left, right, reader)
-    if (rule.kind === 'stay' && finding.check.limit.force === 'quality' && scale.cooking) {
-      teeth(
-        ctx,
-        y(comparedAs(rule.level, finding.check.unit, 'under')),
-        left,
-        right,
-        `stay under ${gateName(finding.check, reader)}`,
-      )
-    }
     if (rule.kind === 'reach' && !scale.cooking && finding.deadline !== null) {
       const at = finding.standing === 'proven' ? (finding.end?.latest ?? finding.deadline) : finding.deadline
       wedge(ctx, x(at), top - 24, y(stageOf('', rule, finding.check).to), finding.standing)
@@ -73,7 +76,7 @@ export function paintMarks(chart: Chart, { trace, findings, now, reader, scale, 
     }
   }
   line(ctx, x(now), top - 24, x(now), bottom, GLASS, 2.5)
-  values(ctx, trace, x, y, reader, scale.cooking ? 'reach' : 'under', explained?.deciding ?? [])
+  values(ctx, trace, x, y, left, reader, scale.cooking ? 'reach' : 'under', explained?.deciding ?? [])
   for (const cue of cues) cueMark(ctx, cue, x(cue.at), bottom)
   if (explained) explain(ctx, explained, trace, x, y, top, bottom)
   ctx.restore()
@@ -125,6 +128,7 @@ function values(
   trace: Trace,
   x: (at: number) => number,
   y: (celsius: number) => number,
+  left: number,
   reader: Reader,
   sense: 'reach' | 'under',
   ringed: readonly number[],
@@ -136,49 +140,11 @@ function values(
     const text = degrees(celsius, reader, sense).slice(0, -1)
     const width = ctx.measureText(text).width
     const centre = Math.max(x(at), 64 + width / 2)
-    if (centre + width / 2 > taken - 6) continue
+    if (centre + width / 2 > taken - 6 || x(at) < left - 1) continue
     // A ring has room under its value.
     label(ctx, text, centre, y(celsius) - (ringed.includes(at) ? 16 : 8), 'center', GLASS)
     taken = centre - width / 2
   }
-}
-
-function sill(
-  ctx: CanvasRenderingContext2D,
-  { check, standing }: Finding,
-  y: (c: number) => number,
-  left: number,
-  right: number,
-  reader: Reader,
-): void {
-  const aim = aimOf(check.limit.rule, check)
-  if (aim === null) return
-  const level = y(aim)
-  line(ctx, left, level, right, level, GLASS, 5)
-  font(ctx, 22, 700)
-  label(
-    ctx,
-    `${gateName(check, reader)} floor${standing === 'proven' ? ', proven' : ''}`,
-    right - 8,
-    level + 26,
-    'right',
-    GLASS,
-  )
-}
-
-function teeth(ctx: CanvasRenderingContext2D, level: number, left: number, right: number, text: string): void {
-  line(ctx, left, level - 12, right, level - 12, GLASS, 1.6)
-  ctx.strokeStyle = GLASS
-  ctx.lineWidth = 1.6
-  for (let at = left + 12; at < right - 8; at += 26) {
-    ctx.beginPath()
-    ctx.moveTo(at - 7, level - 12)
-    ctx.lineTo(at, level)
-    ctx.lineTo(at + 7, level - 12)
-    ctx.stroke()
-  }
-  font(ctx, 16, 600)
-  label(ctx, text, right - 8, level + 16, 'right', GLASS)
 }
 
 /** A be-under wedge hangs from the top with its point on the limit. */
@@ -211,60 +177,4 @@ function blindStretch(ctx: CanvasRenderingContext2D, from: number, to: number, t
   ctx.setLineDash([5, 4])
   ctx.strokeRect(from, top, Math.max(2, to - from), bottom - top)
   ctx.setLineDash([])
-}
-
-/** Nobody read here: 45 degree lines in the colour last read. */
-function hatch(
-  ctx: CanvasRenderingContext2D,
-  from: number,
-  top: number,
-  to: number,
-  bottom: number,
-  colour: string,
-): void {
-  ctx.save()
-  ctx.beginPath()
-  ctx.rect(from, top, to - from, bottom - top)
-  ctx.clip()
-  for (let offset = from - (bottom - top); offset < to; offset += 8)
-    line(ctx, offset, bottom, offset + bottom - top, top, colour, 2.4)
-  ctx.restore()
-}
-
-function line(
-  ctx: CanvasRenderingContext2D,
-  x1: number,
-  y1: number,
-  x2: number,
-  y2: number,
-  colour: string,
-  width: number,
-): void {
-  ctx.strokeStyle = colour
-  ctx.lineWidth = width
-  ctx.beginPath()
-  ctx.moveTo(x1, y1)
-  ctx.lineTo(x2, y2)
-  ctx.stroke()
-}
-
-function label(
-  ctx: CanvasRenderingContext2D,
-  text: string,
-  x: number,
-  y: number,
-  align: CanvasTextAlign,
-  colour: string,
-): void {
-  ctx.textAlign = align
-  ctx.lineWidth = 4
-  ctx.strokeStyle = DARK
-  ctx.strokeText(text, x, y)
-  ctx.fillStyle = colour
-  ctx.fillText(text, x, y)
-}
-
-// A canvas knows nothing of the page's fonts.
-function font(ctx: CanvasRenderingContext2D, size: number, weight: number): void {
-  ctx.font = `${weight} ${size}px "Atkinson Hyperlegible Next Variable", sans-serif`
 }

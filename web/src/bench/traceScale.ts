@@ -1,4 +1,4 @@
-import { stageOf, type BatchState, type Finding } from '@logged-thermal/core'
+import { heldAt, mixtureTrace, stageOf, type BatchState, type Finding, type HeatWindow } from '@logged-thermal/core'
 
 /** How instants and temperatures are laid out on the Bench: linear over minutes while cooking, then wide where it matters. */
 export interface TraceScale {
@@ -7,19 +7,23 @@ export interface TraceScale {
   ticksY: number[]
   ticksX: number[]
   cooking: boolean
+  /** The lowest and highest temperature that are drawn, °C. */
+  bottom: number
+  top: number
 }
 
 const MINUTE = 60_000
 
-/** Cook steps: clock-linear, 12 minutes, 40 to 95 °C. Afterwards: ln(T + 8), and each cooling stage a chamber of its own width. */
+/** On the heat: clock-linear, about 45° tall. Afterwards: ln(T + 8), and each cooling stage a chamber of its own width. */
 export function traceScale(
   batch: BatchState,
   findings: readonly Finding[],
   cookedAt: number | null,
   first: number,
   now: number,
+  heat: HeatWindow | null,
 ): TraceScale {
-  if (cookedAt === null) return cookScale(Math.max(batch.startedAt, Math.min(first, now - 8 * MINUTE)), now)
+  if (cookedAt === null) return cookScale(batch, heat, first, now)
   const gates = findings.filter(({ check, deadline }) => check.limit.rule.kind === 'reach' && deadline !== null)
   const deadlines = gates.map(({ deadline }) => deadline!).sort((a, b) => a - b)
   const anchors = anchored(Math.min(first, cookedAt - MINUTE), cookedAt, deadlines, now, gates)
@@ -35,20 +39,50 @@ export function traceScale(
     ticksY: [...levels, hot, 0].sort((a, b) => a - b),
     ticksX: [cookedAt, ...deadlines],
     cooking: false,
+    bottom: -2,
+    top: 90,
   }
 }
 
-function cookScale(from: number, now: number): TraceScale {
-  const to = now + 4 * MINUTE
+/** Before and after now that stay in sight on the heat, ms. */
+const BEHIND = 5 * MINUTE
+const AHEAD = 4 * MINUTE
+const STEPS = [15_000, 30_000, MINUTE, 2 * MINUTE, 5 * MINUTE, 10 * MINUTE, 30 * MINUTE]
+
+/** On the heat: linear, some minutes round now; in a hold as long as the hold. */
+function cookScale(batch: BatchState, heat: HeatWindow | null, first: number, now: number): TraceScale {
+  const hold = heat ? heldAt(heat) : null
+  const from = hold
+    ? hold.since - 30_000
+    : Math.max(batch.startedAt, Math.min(first - 15_000, now - BEHIND), now - 2 * BEHIND)
+  const to = hold ? Math.max(now + 30_000, hold.since + hold.seconds * 1000 + 30_000) : now + AHEAD
+  const step = STEPS.find((each) => (to - from) / each <= 9) ?? 60 * MINUTE
   const ticksX: number[] = []
-  const step = (to - from) / MINUTE > 20 ? 10 : 2
-  for (let at = Math.ceil(from / (step * MINUTE)) * step * MINUTE; at < to; at += step * MINUTE) ticksX.push(at)
+  for (let at = Math.ceil(from / step) * step; at < to; at += step) ticksX.push(at)
+  const boils = batch.checks.some(({ limit }) => limit.key === 'boil-out' || limit.key === 'fruit-boil')
+  const last = mixtureTrace(batch).at(-1)?.celsius
+  // What is made cold never comes near the heat.
+  const cold = heat === null && batch.method.cooling === 'ambient'
+  const bottom = cold ? -4 : last !== undefined && last < 52 ? 24 : 46
+  // The limits carry their own figures.
+  const clear = (celsius: number) =>
+    [heat?.floor, heat?.ceiling].every((edge) => !edge || Math.abs(edge.celsius - celsius) > 6)
   return {
     x: (at) => (at - from) / (to - from),
-    y: (celsius) => Math.max(38, celsius),
-    ticksY: [50, 60, 70, 80],
+    y: (celsius) => Math.max(bottom, celsius),
+    ticksY: [
+      ...(cold ? [0, 10, 20] : []),
+      ...(bottom < 40 ? [30, 40] : []),
+      50,
+      60,
+      70,
+      80,
+      ...(boils ? [90, 100] : []),
+    ].filter(clear),
     ticksX,
     cooking: true,
+    bottom,
+    top: boils ? 104 : cold ? 60 : 92,
   }
 }
 

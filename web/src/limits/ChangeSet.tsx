@@ -17,6 +17,7 @@ export function ChangeSet({
       version: draft.version,
       from: draft.from,
       guard: draft.guard,
+      practice: draft.practice,
     })
     onChange({
       ...fresh,

@@ -82,7 +82,7 @@ export function CompareSets({ batches, inForce, zone, now, reader }: Props) {
 function checksUnder(key: string, batch: BatchState, inForce: LimitSet, zone: string): Check[] {
   if (key === 'judged') return batch.checks
   const set = key === 'newer' ? inForce : limitSetOf(ruleSets[key]!, { id: inForce.id, from: 0 })
-  return checksFor(batch.method, set, dayOf(batch.startedAt, zone))
+  return checksFor(batch.method, set, dayOf(batch.startedAt, zone), batch.terms.eggs)
 }
 
 function Side({

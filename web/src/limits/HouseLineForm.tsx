@@ -12,6 +12,7 @@ import {
   type Variance,
 } from '@logged-thermal/core'
 import { lineName } from '@logged-thermal/wording'
+import { VarianceFields, varianceProblem } from './VarianceFields'
 import { Key } from '../parts/Key'
 
 interface Props {
@@ -62,25 +63,7 @@ export function HouseLineForm({ line, onDone, onCancel }: Props) {
       {looser && (
         <fieldset>
           <legend>Looser than printed: only by a written variance</legend>
-          {(['authority', 'reference', 'reason'] as const).map((field) => (
-            <Field
-              key={field}
-              name={{ authority: 'Authority', reference: 'Reference', reason: 'Why it is allowed' }[field]}
-            >
-              <input
-                value={variance[field]}
-                maxLength={120}
-                onChange={({ target }) => setVariance({ ...variance, [field]: target.value })}
-              />
-            </Field>
-          ))}
-          <Field name="Valid to the end of">
-            <input
-              type="date"
-              value={variance.validUntil}
-              onChange={({ target }) => setVariance({ ...variance, validUntil: target.value })}
-            />
-          </Field>
+          <VarianceFields variance={variance} onChange={setVariance} />
         </fieldset>
       )}
       <p role="status" className="decide-why">
@@ -151,6 +134,7 @@ function RuleFields({
     case 'equivalent':
       return count('Minutes at the reference', rule.minutes, (minutes) => onRule({ ...rule, minutes }))
     case 'exposure':
+    case 'egg lot':
     case 'no number':
     case 'condition':
     case 'tolerance':
@@ -251,11 +235,8 @@ function problemOf(
   if (compared === 'same') return 'That is what is printed already.'
   if (rule.kind === 'days' && !Number.isInteger(rule.days)) return 'Days are whole.'
   if (reason.trim() === '') return 'Write the reason.'
-  if (!variance) return null
-  const { authority, reference, reason: why, validUntil } = variance
-  if (![authority, reference, why].every((text) => text.trim() !== ''))
-    return 'Looser than printed: who allowed it, where, and why?'
-  return validUntil === '' ? 'Until which day is the variance valid?' : null
+  const problem = variance && varianceProblem(variance)
+  return problem && `Looser than printed. ${problem}`
 }
 
 function degreesIn(rule: Rule): Degrees[] {

@@ -44,6 +44,7 @@ function Gate({ rule }: { rule: Rule }) {
       return <Mark text="?" />
     case 'tolerance':
       return <Mark text="±" />
+    case 'egg lot':
     case 'condition':
       return <Mark text="§" />
   }

@@ -9,11 +9,13 @@ import { ChangeSet } from './ChangeSet'
 import { CompareSets } from './CompareSets'
 import { LimitsTable } from './LimitsTable'
 import { LineDetail } from './LineDetail'
+import { PracticePanel } from './PracticePanel'
 import { SignVersion } from './SignVersion'
 import { VersionHistory } from './VersionHistory'
 import './limits.css'
 
-type Panel = { kind: 'compare' } | { kind: 'line'; key: LimitKey } | { kind: 'history' } | { kind: 'set' }
+type Panel =
+  { kind: 'compare' } | { kind: 'line'; key: LimitKey } | { kind: 'history' } | { kind: 'set' } | { kind: 'practice' }
 
 /** The limits in force, each with its source; beside them one batch under two rule sets, or the limit that was tapped. */
 export function LimitsView() {
@@ -53,6 +55,7 @@ export function LimitsView() {
             <Key disabled={!lead} onClick={() => setPanel({ kind: 'set' })}>
               {shown.unit === 'stricter' ? 'Judged by the stricter unit' : `Judged in °${shown.unit}`}
             </Key>
+            <Key onClick={() => setPanel({ kind: 'practice' })}>House practice</Key>
             <Key look="outlined" onClick={() => setPanel({ kind: 'history' })}>
               {draft ? `Draft of version ${draft.version}` : `Version ${current.version}`}
             </Key>
@@ -98,6 +101,9 @@ export function LimitsView() {
           )}
           {panel.kind === 'history' && (
             <VersionHistory state={line.limits} people={line.people} reader={reader} now={now} onClose={compare} />
+          )}
+          {panel.kind === 'practice' && (
+            <PracticePanel draft={shown} onChange={lead ? change : null} onClose={compare} />
           )}
           {panel.kind === 'set' && <ChangeSet draft={shown} onChange={change} onClose={compare} />}
           {panel.kind === 'compare' && (

@@ -1,5 +1,5 @@
 import { limitChanges, type LimitChange, type LimitSet, type LimitsState } from '@logged-thermal/core'
-import { clock, dayName, lineName, ruleWords, type Reader } from '@logged-thermal/wording'
+import { clock, dayName, lineName, ruleWords, type Reader, practiceSentence } from '@logged-thermal/wording'
 import { dayOf } from '@logged-thermal/core'
 import type { PersonOnList } from '../app/lineData'
 import { Key } from '../parts/Key'
@@ -64,6 +64,8 @@ export function changeWords({ what, line: key }: LimitChange, after: LimitSet, r
       return after.unit === 'stricter' ? 'The stricter of both units decides.' : `°${after.unit} decides.`
     case 'guard':
       return after.guard === 'none' ? 'The tolerance is not taken off.' : "The thermometer's tolerance is taken off."
+    case 'practice':
+      return practiceSentence(after.practice)
     case 'house line':
       return key && line?.house
         ? `${lineName(key)}: ${ruleWords(line.house.rule, after.unit, reader)}. ${line.house.reason}.`

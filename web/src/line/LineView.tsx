@@ -14,6 +14,7 @@ import { useWidth } from '../parts/useWidth'
 import { Refused } from '../bench/Refused'
 import { Matters } from '../decide/Matters'
 import { asksWords } from './asksWords'
+import { KeptAside } from './KeptAside'
 import { lineSentence } from './lineSentence'
 import './line.css'
 
@@ -56,6 +57,7 @@ export function LineView() {
           {judged.map((one) => (
             <Row key={one.batch.id} one={one} now={now} lens={lens} reader={reader} />
           ))}
+          {line && <KeptAside line={line} now={now} reader={reader} open={open} />}
           {judged.length === 0 && (
             <p className="line-empty">
               Start a batch: it appears here as a ribbon of heat, thick while hot and thin when cold, with a gate at

@@ -37,6 +37,10 @@ export function asksWords(asks: Attention, now: number, reader: Reader): AsksWor
       return asks.edge === 'combined'
         ? { action: 'Combine all', reason: 'then read the mixture', number: '', unit: '' }
         : { action: 'Take it off the heat', reason: 'the floor is proven', number: '', unit: '' }
+    case 'serve': {
+      const [number, unit] = minutes(asks.by - now)
+      return { action: 'Serve it', reason: `by ${clock(asks.by, reader)}, the rest to discard`, number, unit }
+    }
     case 'discard':
       return { action: 'Bin it', reason: checkTitle(asks.finding, reader), number: '', unit: '' }
     case 'use today':

@@ -15,8 +15,8 @@ export function Sheet({
   children: ReactNode
 }) {
   return (
-    <Modal open={open} onClose={onClose} hideBackdrop aria-label={title}>
-      <div className="sheet">
+    <Modal open={open} onClose={onClose} hideBackdrop>
+      <div className="sheet" role="dialog" aria-label={title}>
         <div className="sheet-head">
           <h2 className="title">{title}</h2>
           <Key look="outlined" onClick={onClose}>

@@ -1,10 +1,13 @@
 import {
   attention,
   checksFor,
+  FORMER_TERMS,
   judgeBatch,
   limitSetOf,
   newMethod,
+  NOTHING_YET,
   ruleSets,
+  windowOf,
   type BatchState,
   type Method,
 } from '@logged-thermal/core'
@@ -33,9 +36,18 @@ const reader = { unit: 'C' as const, zone: 'UTC' }
 function judged(readings: [minutes: number, celsius: number][], now: number, cooked = true) {
   const fact = { madeAt: 0, recordedAt: null, by: 'x', amends: [], void: false, accepted: null }
   const marks = [
-    { ...fact, entry: 'm1', at: at(0), value: { step: 'temper', edge: 'combined' as const } },
-    ...(cooked ? [{ ...fact, entry: 'm2', at: at(12), value: { step: 'cook', edge: 'done' as const } }] : []),
+    { ...fact, entry: 'm1', at: at(0), value: { step: 'temper', edge: 'combined' as const, reason: null } },
+    ...(cooked
+      ? [{ ...fact, entry: 'm2', at: at(12), value: { step: 'cook', edge: 'done' as const, reason: null } }]
+      : []),
   ]
+  const made: BatchState['readings'] = readings.map(([minutes, celsius], i) => ({
+    ...fact,
+    entry: `r${i}`,
+    at: at(minutes),
+    madeAt: at(minutes),
+    value: { typed: { value: celsius, unit: 'C' }, where: 'core', of: 'mixture', instrument: 'P2' },
+  }))
   const batch: BatchState = {
     id: 'b',
     code: '62-1',
@@ -45,20 +57,11 @@ function judged(readings: [minutes: number, celsius: number][], now: number, coo
     limits: { id: 'l', version: 1 },
     checks: checksFor(method, set, '2027-03-03'),
     vessel,
-    marks,
-    readings: readings.map(([minutes, celsius], i) => ({
-      ...fact,
-      entry: `r${i}`,
-      at: at(minutes),
-      madeAt: at(minutes),
-      value: { typed: { value: celsius, unit: 'C' }, where: 'core', of: 'mixture', instrument: 'P2' },
-    })),
-    notes: [],
-    disposition: null,
-    reworks: [],
     factor: 1,
-    deviations: [],
-    churnings: [],
+    terms: FORMER_TERMS,
+    ...NOTHING_YET,
+    marks,
+    readings: made,
   }
   const findings = judgeBatch(batch, { zone: 'UTC' }, at(now))
   const asks = attention(batch, findings, { zone: 'UTC' }, at(now))
@@ -157,7 +160,7 @@ describe('the Bench', () => {
       [cooling(), 81, at(12)],
       [cook, 9, null],
     ] as const) {
-      const scale = traceScale(one.batch, one.findings, cookedAt, at(8), at(now))
+      const scale = traceScale(one.batch, one.findings, cookedAt, at(8), at(now), windowOf(one.batch, one.findings))
       const places = Array.from({ length: 500 }, (_, i) => scale.x(at(i)))
       expect(places.every((place, i) => i === 0 || place > places[i - 1]!)).toBe(true)
     }

@@ -4,12 +4,11 @@ import { useNavigate } from 'react-router'
 import { v7 as uuid } from 'uuid'
 import {
   approvedOf,
-  checksFor,
   dayOf,
   dayOfYear,
   factsOf,
+  heldTo,
   limitsAt,
-  methodRef,
   nextCode,
   scaled,
   type Method,
@@ -23,7 +22,9 @@ import { useNow } from '../app/now'
 import { methodMatches } from '../methods/finding'
 import { Key } from '../parts/Key'
 import { AmountPicker } from './AmountPicker'
+import { EggTerms } from './EggTerms'
 import './start.css'
+import '../bench/guide.css'
 
 /** Which method, how much, what it will be held to, and Start. The method made last is chosen already. */
 export function StartBatch() {
@@ -37,19 +38,25 @@ export function StartBatch() {
   const all = line ? latestFirst(line) : []
   const methods = all.filter((each) => methodMatches(each, wanted, factsOf(each, findIn(line))))
   const method = all.find(({ id }) => id === chosen?.id) ?? methods[0] ?? all[0]
+  const [forSusceptible, setForSusceptible] = useState(false)
   const factor = chosen?.id === method?.id ? (chosen?.factor ?? 1) : 1
   const limits = limitsAt(line?.limits?.versions ?? [], now)
   if (!line || !limits || !method) return <p className="whole">This kitchen has no method to start yet.</p>
 
   const today = dayOf(now, line.kitchen.zone)
-  const checks = checksFor(method, limits, today)
+  const held = heldTo(method, factor, limits, forSusceptible, today)
+  const { checks } = held
   const code = nextCode(line.codes, dayOfYear(today))
   const start = () => {
     const batch = uuid()
     const { vessel } = scaled(method, factor)
-    const held = { limits: { id: limits.id, version: limits.version }, checks, vessel, factor }
     // The very instant the checks were resolved for: a variance or a version may end with the minute.
-    enter('batch-started', batch, { code, method: methodRef(method), ...held }, { at: now })
+    enter(
+      'batch-started',
+      batch,
+      { code, ...held, limits: { id: limits.id, version: limits.version }, vessel, factor },
+      { at: now },
+    )
     void navigate(`/bench/${batch}`)
   }
   return (
@@ -93,6 +100,7 @@ export function StartBatch() {
             factor={factor}
             onFactor={(next) => setChosen({ id: method.id, factor: next })}
           />
+          <EggTerms terms={held.terms} forSusceptible={forSusceptible} onSusceptible={setForSusceptible} />
           <ul tabIndex={0} aria-label="Limits">
             {checks
               .filter(({ limit }) => limit.key !== 'rework')
@@ -104,12 +112,14 @@ export function StartBatch() {
               ))}
           </ul>
           <p className="muted">Limits are a starting point: check them against the edition in force where you are.</p>
-          <Key look="primary" disabled={!open} onClick={start}>
-            Start {code}
-          </Key>
-          <Key look="outlined" onClick={() => void navigate('/')}>
-            Not now
-          </Key>
+          <div className="start-keys">
+            <Key look="outlined" onClick={() => void navigate('/')}>
+              Not now
+            </Key>
+            <Key look="primary" disabled={!open} onClick={start}>
+              Start {code}
+            </Key>
+          </div>
         </aside>
       </div>
     </main>

@@ -13,6 +13,7 @@ export const anz322: RuleSet = {
   edition: '3.2.2',
   prints: 'C',
   unit: 'C',
+  rawShellEgg: 'raw-class',
   limits: [
     limit('egg', '3.2.2', { kind: 'no number' }),
     limit('cool-first', 'cl. 7', fall({ crossing: celsius(60) }, celsius(21), 2 * HOURS)),

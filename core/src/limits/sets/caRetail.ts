@@ -12,6 +12,7 @@ export const caRetail: RuleSet = {
   edition: 'federal, provincial, territorial',
   prints: 'C',
   unit: 'C',
+  rawShellEgg: null,
   limits: [
     limit('egg', 'egg mixtures', hold([celsius(74), 15]), medium),
     limit('egg-guidance', 'nog and custard', hold([celsius(71), 0]), {

@@ -11,6 +11,7 @@ export const fr2009: RuleSet = {
   edition: '2009',
   prints: 'C',
   unit: 'C',
+  rawShellEgg: null,
   limits: [
     limit('egg', 'cooking', { kind: 'no number' }),
     limit('cool-total', 'rapid cooling', fall({ crossing: celsius(63) }, celsius(10), 2 * HOURS)),

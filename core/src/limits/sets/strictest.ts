@@ -35,6 +35,7 @@ export const strictest: RuleSet = {
   edition: '1',
   prints: 'C',
   unit: 'C',
+  rawShellEgg: null,
   limits: [
     limit('egg-immediate', 'meets every set', cook),
     limit('egg', 'meets every set', cook),

@@ -1,4 +1,5 @@
 import { Migration } from '@mikro-orm/migrations'
+import { perKitchen, projection } from './projection'
 
 /** Kitchens, people, shifts, the append-only logbook and what is folded from it. */
 export class Migration0001Logbook extends Migration {
@@ -6,27 +7,6 @@ export class Migration0001Logbook extends Migration {
     for (const statement of statements) this.addSql(statement)
   }
 }
-
-/** Every table of a kitchen's own is seen only inside that kitchen; unset means no rows. */
-const perKitchen = (table: string) => [
-  `alter table ${table} enable row level security`,
-  `alter table ${table} force row level security`,
-  `create policy in_kitchen on ${table}
-     using (kitchen_id = nullif(current_setting('lt.kitchen', true), '')::uuid)
-     with check (kitchen_id = nullif(current_setting('lt.kitchen', true), '')::uuid)`,
-]
-
-const projection = (table: string, generated = '') => [
-  `create table ${table} (
-     kitchen_id uuid not null references kitchen,
-     id uuid not null,
-     seq bigint not null,
-     state jsonb not null,
-     ${generated}
-     primary key (kitchen_id, id)
-   )`,
-  ...perKitchen(table),
-]
 
 const statements = [
   // A kitchen's name, zone and unit are on its door: no secret, so no row-level security.

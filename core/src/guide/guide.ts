@@ -1,0 +1,106 @@
+import { MINUTE, type Instant } from '../calendar/instant'
+import type { EggUse } from '../egg/eggPlan'
+import { toSettle, unnamedUses, type PartLine } from '../egg/ledger'
+import type { Edge } from '../limits/rule'
+import { heatPlan } from '../method/heatPlan'
+import type { Instruction, Step, StepKind } from '../method/method'
+import type { BatchState } from '../state/batch'
+import { instantOf, lastMark } from '../verdict/offHeat'
+import { cleaningDue, type CleaningWhy } from './cleaning'
+import { endEdge, endOf, nextHeat } from './stepEnds'
+import { warmUpOf, type WarmUp } from './warmUp'
+
+/** Where a step of a batch is. */
+export interface GuideStep extends Step {
+  /** 'passed': nobody ended it, and the batch has gone on. */
+  state: 'done' | 'passed' | 'now' | 'ahead'
+  began: Instant | null
+  ended: Instant | null
+  /** When its minutes are up, or when what waits is ready; null without a time or before it began. */
+  timer: Instant | null
+}
+
+/** Something that a batch asks of hands at this step, beside readings. */
+export type Todo =
+  | { kind: 'clean'; why: CleaningWhy; waits: boolean }
+  | { kind: 'warm-up'; warmUp: WarmUp }
+  | { kind: 'eggs'; uses: EggUse[] }
+  | { kind: 'begin'; step: string; of: StepKind }
+  | { kind: 'end'; step: string; of: StepKind; edge: Edge }
+  | { kind: 'settle'; lines: PartLine[] }
+  | { kind: 'cover' }
+  | { kind: 'serve' }
+
+export interface Guide {
+  steps: GuideStep[]
+  now: GuideStep | null
+  /** What is asked, the first first. */
+  todos: Todo[]
+}
+
+/** Steps whose own time begins with a tap: it boils, it rests, it goes into the freezer. */
+const BEGUN: readonly StepKind[] = ['infuse', 'boil out', 'bake', 'set', 'freeze']
+/** Steps that nothing ends but the batch itself. */
+const STAYS: readonly StepKind[] = ['cool', 'hold']
+const PARTS_ONLY: readonly StepKind[] = ['mise', 'eggs', 'infuse', 'heat dairy', 'whip']
+
+/** Where a batch is in its method, and what it asks at this step. */
+export function guideOf(batch: BatchState, now: Instant, told: Readonly<Record<string, Instruction>> = {}): Guide {
+  const { steps } = batch.method
+  const ends = steps.map(({ key }) => endOf(batch, key))
+  const reached = steps.reduce((last, { kind }, i) => (ends[i] !== null && !PARTS_ONLY.includes(kind) ? i : last), -1)
+  const at = steps.findIndex((_, i) => i > reached && ends[i] === null)
+  const guided = steps.map((step, i): GuideStep => {
+    const ended = ends[i] ?? null
+    const state = ended !== null ? 'done' : i === at ? 'now' : i < at || at < 0 ? 'passed' : 'ahead'
+    const began =
+      lastMark({ step: step.key, edge: 'started' }, batch) ?? (state === 'now' ? begunBefore(batch, ends, i) : null)
+    return { ...step, state, began, ended, timer: timerOf(step, batch, began, told[step.key]) }
+  })
+  const current = guided[at] ?? null
+  return { steps: guided, now: current, todos: todosOf(batch, current, now) }
+}
+
+/** A step of the hands begins when the one before it ended. */
+function begunBefore({ startedAt }: BatchState, ends: readonly (Instant | null)[], index: number): Instant {
+  return Math.max(startedAt, ...ends.slice(0, index).map((at) => at ?? startedAt))
+}
+
+function timerOf({ key, kind }: Step, batch: BatchState, began: Instant | null, told?: Instruction): Instant | null {
+  if (began === null || !told) return null
+  if (BEGUN.includes(kind) && lastMark({ step: key, edge: 'started' }, batch) === null) return null
+  const minutes = told.passiveMinutes?.least ?? told.activeMinutes
+  return minutes > 0 ? began + minutes * MINUTE : null
+}
+
+function todosOf(batch: BatchState, now: GuideStep | null, at: Instant): Todo[] {
+  const todos: Todo[] = []
+  const why = cleaningDue(batch, at)
+  if (why) todos.push({ kind: 'clean', why, waits: batch.terms.cleanFirst && why === 'raw to cooked' })
+  const warmUp = warmUpOf(batch, at)
+  if (warmUp?.long && !warmUp.noted) todos.push({ kind: 'warm-up', warmUp })
+  if (!now) return [...todos, ...settle(batch)]
+  const here = batch.method.steps.findIndex(({ key }) => key === now.key)
+  const due = unnamedUses(batch).filter(({ step }) => batch.method.steps.findIndex(({ key }) => key === step) <= here)
+  if (due.length) todos.push({ kind: 'eggs', uses: due })
+  const heatGoesOn = nextHeat(batch, now.key)
+  if (now.kind === 'serve at once') todos.push({ kind: 'serve' })
+  else if (heatGoesOn) todos.push({ kind: 'begin', step: heatGoesOn.key, of: heatGoesOn.kind })
+  else if (BEGUN.includes(now.kind) && lastMark({ step: now.key, edge: 'started' }, batch) === null)
+    todos.push({ kind: 'begin', step: now.key, of: now.kind })
+  else if (!STAYS.includes(now.kind))
+    todos.push({ kind: 'end', step: now.key, of: now.kind, edge: endEdge(batch, now.key) })
+  return [...todos, ...cover(batch, now), ...settle(batch)]
+}
+
+/** Once the eggs are in, what is left of them is kept or thrown away. */
+function settle(batch: BatchState): Todo[] {
+  const { combined } = heatPlan(batch.method)
+  const lines = toSettle(batch)
+  return lines.length && instantOf(combined, batch) !== null ? [{ kind: 'settle', lines }] : []
+}
+
+function cover(batch: BatchState, { kind, began }: GuideStep): Todo[] {
+  const said = batch.covers.some(({ void: gone, at }) => !gone && (began === null || at >= began))
+  return kind === 'cool' && !said ? [{ kind: 'cover' }] : []
+}

@@ -1,0 +1,41 @@
+import type { Instant } from '../calendar/instant'
+import type { Edge } from '../limits/rule'
+import { heatPlan } from '../method/heatPlan'
+import type { Step, StepKind } from '../method/method'
+import type { BatchState } from '../state/batch'
+import { instantOf, lastMark, legStart } from '../verdict/offHeat'
+
+/** The edge that ends a step: what joins the parts ends when they are together. */
+export function endEdge({ method }: Pick<BatchState, 'method'>, step: string): Edge {
+  const { combined, killed, assembled } = heatPlan(method)
+  if (killed?.step === step) return 'done'
+  const joins = [combined, assembled].some((mark) => mark !== 'batch started' && mark.step === step)
+  return joins ? 'combined' : 'done'
+}
+
+/** Steps of one heat: the next one's beginning is the end of the one before. */
+const HEATS: readonly StepKind[] = ['cook', 'boil out', 'bake']
+
+/** When a step ended, by its marks or, for the last heat, by what was read; null while it goes on or never began. */
+export function endOf(batch: BatchState, step: string): Instant | null {
+  const next = nextHeat(batch, step)
+  const begun = next && since(batch, lastMark({ step: next.key, edge: 'started' }, batch))
+  if (begun) return begun
+  const { killed, lastHeat } = heatPlan(batch.method)
+  const heat = [killed, lastHeat].find((mark) => mark?.step === step)
+  if (heat) return instantOf(heat, batch) ?? since(batch, lastMark({ step, edge: 'skipped' }, batch))
+  const ends = (['done', 'combined', 'skipped'] as const).map((edge) => lastMark({ step, edge }, batch))
+  const ended = Math.max(-Infinity, ...ends.map((at) => at ?? -Infinity))
+  return ended === -Infinity ? null : ended
+}
+
+/** The step that goes on with the heat of this one, without a break; null where none does. */
+export function nextHeat({ method: { steps } }: Pick<BatchState, 'method'>, step: string): Step | null {
+  const at = steps.findIndex(({ key }) => key === step)
+  const [own, next] = [steps[at], steps[at + 1]]
+  return own && next && HEATS.includes(own.kind) && HEATS.includes(next.kind) ? next : null
+}
+
+function since(batch: BatchState, at: Instant | null): Instant | null {
+  return at !== null && at >= legStart(batch) ? at : null
+}

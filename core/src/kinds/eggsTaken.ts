@@ -1,0 +1,69 @@
+import { EGG_SIZES, type EggPart, type EggSize } from '../egg/eggGrams'
+import { mayUse } from '../egg/eggPlan'
+import { dayOf } from '../calendar/zone'
+import type { EggsTaken } from '../ledger/entry'
+import { FieldError, id, number, object, oneOf, text, whole, type Field } from '../ledger/parse'
+import type { Refusal } from '../ledger/refusal'
+import { heatPlan } from '../method/heatPlan'
+import type { BatchState } from '../state/batch'
+import { EVERYONE_WHO_COOKS, type KindOf } from './kindOf'
+import { atKnownStep, isRefusal } from './knownStep'
+
+/** Eggs of a lot go into a batch. A shell lot is refused where only pasteurized egg may go in. */
+export const eggsTaken: KindOf<'eggs-taken'> = {
+  kind: 'eggs-taken',
+  v: 1,
+  about: 'batch',
+  may: EVERYONE_WHO_COOKS,
+  signed: false,
+  parse(body) {
+    const names = ['step', 'lot', 'form', 'as', 'cracked', 'rejected', 'grams', 'size'] as const
+    const { step, lot, form, as, cracked, rejected, grams, size } = object(body, names)
+    const taken: EggsTaken = {
+      step: text(step, 40),
+      lot: id(lot),
+      form: oneOf(form, ['shell', 'pasteurized'] as const),
+      as: oneOf(as, ['whole', 'yolk', 'white', 'separated'] as const),
+      cracked: cracked.value === null ? null : whole(cracked, 0, 5000),
+      rejected: whole(rejected, 0, 5000),
+      grams: parseGrams(grams),
+      size: oneOf(size, Object.keys(EGG_SIZES) as EggSize[]),
+    }
+    if (taken.cracked === null && Object.keys(taken.grams).length === 0)
+      throw new FieldError(cracked.path, { code: 'missing' })
+    return taken
+  },
+  touches: ({ about }) => [about],
+  reads: ({ body: { lot } }) => [{ type: 'lot', id: lot }],
+  admit(claim, read, { zone }) {
+    const { step, lot: lotId, form } = claim.body
+    const batch = atKnownStep(claim, step, read)
+    if (isRefusal(batch)) return batch
+    const lot = read('lot', lotId)
+    if (!lot) return { code: 'not there', field: 'body.lot', what: 'lot' }
+    if (lot.form !== form) return { code: 'other lot', field: 'body.form', lot: lot.code }
+    if (lot.useBy !== null && dayOf(claim.at, zone) > lot.useBy)
+      return { code: 'lot past its day', field: 'body.lot', lot: lot.code, useBy: lot.useBy }
+    return wrongLot(batch, step, form, lot.code)
+  },
+}
+
+/** Why eggs of that form may not go in at this step; null when they may. */
+function wrongLot({ method, terms }: BatchState, step: string, form: EggsTaken['form'], lot: string): Refusal | null {
+  const { killed } = heatPlan(method)
+  const at = (key: string) => method.steps.findIndex((each) => each.key === key)
+  const use = terms.eggs.uses.find((each) => each.step === step)
+  const heated = use?.heated ?? (killed !== null && at(step) <= at(killed.step))
+  const rule = heated ? terms.eggs.heated : terms.eggs.unheated
+  if (mayUse(rule, form)) return null
+  return { code: 'wrong egg', field: 'body.lot', lot, why: terms.susceptible ? 'susceptible' : 'unheated' }
+}
+
+function parseGrams(field: Field): EggsTaken['grams'] {
+  const fields = object(field, ['whole', 'yolk', 'white'])
+  const found: EggsTaken['grams'] = {}
+  for (const part of Object.keys(fields) as EggPart[]) {
+    if (fields[part].value !== undefined) found[part] = number(fields[part], 0, 500_000)
+  }
+  return found
+}

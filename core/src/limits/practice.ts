@@ -1,0 +1,41 @@
+import type { Day } from '../calendar/zone'
+import type { Variance } from './limit'
+
+/** How the house works beside its limits: versioned and signed with them. */
+export interface Practice {
+  /** It serves highly susceptible people: no raw egg, and pasteurized egg wherever more than one is combined. */
+  susceptible: boolean
+  /** After the boundary from raw to cooked the next step waits for hands, cloth and tools to be clean. */
+  cleanFirst: boolean
+  /** Minutes between cold and hot on the way up, or resting in infusion, after which a note is asked for. */
+  warmMinutes: number
+  /** Minutes from the heat to the guest, for what is served at once. */
+  serveMinutes: number
+  permits: Permits
+}
+
+/** Written permissions for what the rule set does not allow of itself. */
+export interface Permits {
+  /** Eggs heated in this kitchen count as pasteurized. */
+  heatedEggs: Variance | null
+  /** A written hazard plan for susceptible people. */
+  susceptiblePlan: Variance | null
+  /** Hermetically packed and filled after the kill: the table for packaged food. */
+  packagedAcidity: Variance | null
+}
+
+export const PERMITS = ['heatedEggs', 'susceptiblePlan', 'packagedAcidity'] as const
+
+/** House defaults, each to be changed by the lead. */
+export const PRACTICE: Practice = {
+  susceptible: false,
+  cleanFirst: false,
+  warmMinutes: 30,
+  serveMinutes: 20,
+  permits: { heatedEggs: null, susceptiblePlan: null, packagedAcidity: null },
+}
+
+/** Whether a permission holds on a day: it ends with its last. */
+export function permitted(variance: Variance | null, day: Day): boolean {
+  return variance !== null && day <= variance.validUntil
+}

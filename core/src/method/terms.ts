@@ -1,0 +1,58 @@
+import type { Day } from '../calendar/zone'
+import { eggPlan, type EggPlan } from '../egg/eggPlan'
+import type { AcidityRule } from '../limits/rule'
+import { limitsOf } from '../limits/checksFor'
+import type { Force, LimitSet, Source } from '../limits/limit'
+import { permitted } from '../limits/practice'
+import type { Method } from './method'
+
+/** What of the house and of the order a batch is made under, beside its checks: fixed when it starts. */
+export interface Terms {
+  /** The kitchen or this order serves highly susceptible people. */
+  susceptible: boolean
+  eggs: EggPlan
+  cleanFirst: boolean
+  warmMinutes: number
+  /** The table that says whether it needs temperature control; null where the rule set prints none. */
+  acidity: AcidityTable | null
+}
+
+export interface AcidityTable {
+  rows: AcidityRule['rows']
+  force: Force
+  source: Source
+}
+
+/**
+ * The terms of a batch of this method.
+ * @param factor how many times over it is made
+ * @param forSusceptible the order is for highly susceptible people, whatever the kitchen serves else
+ */
+export function termsOf(method: Method, factor: number, limits: LimitSet, forSusceptible: boolean, day: Day): Terms {
+  const { practice } = limits
+  const susceptible = practice.susceptible || forSusceptible
+  return {
+    susceptible,
+    eggs: eggPlan(method, factor, limits, susceptible, day),
+    cleanFirst: practice.cleanFirst,
+    warmMinutes: practice.warmMinutes,
+    acidity: acidityTable(limits, day),
+  }
+}
+
+/** What a batch of before terms were kept was made under: nothing was allowed that is not allowed to all. */
+export const FORMER_TERMS: Terms = {
+  susceptible: false,
+  eggs: { uses: [], heated: 'any', unheated: 'pasteurized', allows: null },
+  cleanFirst: false,
+  warmMinutes: 30,
+  acidity: null,
+}
+
+function acidityTable(limits: LimitSet, day: Day): AcidityTable | null {
+  const packaged = permitted(limits.practice.permits.packagedAcidity, day)
+    ? limitsOf(limits, 'acidity-packaged', day)
+    : []
+  const [limit] = packaged.length ? packaged : limitsOf(limits, 'acidity', day)
+  return limit?.rule.kind === 'acidity' ? { rows: limit.rule.rows, force: limit.force, source: limit.source } : null
+}

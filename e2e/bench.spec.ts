@@ -1,0 +1,370 @@
+import { expect, test, type Browser, type Page } from '@playwright/test'
+import { expectAccessible } from './accessible'
+import { openShift, RunningKitchen, signAs, tapReading } from './kitchen'
+
+let kitchen: RunningKitchen
+test.beforeAll(async () => {
+  test.setTimeout(120_000)
+  kitchen = await RunningKitchen.open()
+})
+test.afterAll(() => kitchen.close())
+
+async function person(browser: Browser, name: Parameters<typeof openShift>[2]): Promise<Page> {
+  const page = await (await browser.newContext()).newPage()
+  page.on('pageerror', (error) => expect(error.message).toBe(''))
+  await openShift(page, kitchen.url, name)
+  return page
+}
+
+const tap = (page: Page, name: string | RegExp) =>
+  page
+    .getByRole('button', { name, exact: typeof name === 'string' })
+    .first()
+    .click()
+const slab = (page: Page) => page.getByRole('region', { name: 'Do this now' })
+const check = (page: Page, key: string) => page.locator(`[data-check="${key}"]`)
+const proven = (page: Page, key: string) => expect(check(page, key)).toHaveAttribute('data-standing', 'proven')
+const type = async (page: Page, value: number) => {
+  await page.keyboard.type(value.toFixed(1))
+  await page.keyboard.press('Enter')
+  await expect(page.getByText(`${value.toFixed(1)}°C logged`)).toBeVisible()
+}
+
+/** Starts a batch of a method; `before` is done on the start view once the method is chosen. */
+async function begin(page: Page, method: string, before: () => Promise<void> = async () => {}): Promise<void> {
+  await page.goto(`${kitchen.url}/start`)
+  await page.getByPlaceholder(/Find by name/).fill(method)
+  await page.getByRole('radio', { name: new RegExp(method) }).click()
+  await before()
+  await tap(page, /^Start \d/)
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(method)
+}
+
+test('a pastry cream, led from the milk to the tray: eggs, hands, floor, boil, what is left, cover', async ({
+  browser,
+}) => {
+  const page = await person(browser, 'Mina Osk')
+  await begin(page, 'Brown-butter pastry cream')
+  await expect(page.locator('.rail .now')).toContainText('Warm')
+  await tapReading(page, 84)
+  await tap(page, 'It is hot')
+
+  await expect(slab(page)).toContainText('Which eggs go in?')
+  await tap(page, 'Choose the lot')
+  await tap(page, /T-2207/)
+  for (let i = 0; i < 5; i++) await tap(page, '+ 6')
+  await tap(page, 'Rejected')
+  await tap(page, 'Log 30 good, 1 rejected')
+  const ledger = page.locator('.egg-ledger')
+  await expect(ledger).toContainText('T-2207 30 good, 1 rejected')
+  await expect(ledger).toContainText('Pooled: one bad egg is in all of it')
+  await expect(ledger.getByRole('row', { name: /^whites/ })).toContainText('990 g')
+  const whites = page.locator('.settle', { hasText: 'whites' })
+  await expect(whites).toContainText('990 g whites left raw, keeps to the end of')
+  await whites.getByRole('button', { name: 'Weigh it' }).click()
+  for (const digit of '950')
+    await page
+      .getByRole('group', { name: /whites left/ })
+      .getByRole('button', { name: digit, exact: true })
+      .click()
+  await tap(page, 'That is it')
+  await page.locator('.settle', { hasText: '950 g whites' }).getByRole('button', { name: 'Keep it, dated' }).click()
+  await page.getByRole('dialog').getByRole('button', { name: 'Not now' }).click()
+
+  await expect(slab(page)).toContainText('Wash your hands')
+  await tap(page, 'All clean')
+  await tap(page, 'Ladles')
+  await expect(page.getByRole('dialog')).toContainText('First ladle at most')
+  await expect(page.getByLabel('Hot liquid at, °C')).toHaveValue('84')
+  await expect(page.locator('.temper-verdict')).toContainText('kill step')
+  const first = page.getByRole('list', { name: 'After each ladle' }).getByRole('listitem').first()
+  const warm = await first.innerText()
+  await tap(page, 'One ladle more')
+  expect(await first.innerText()).not.toBe(warm)
+  await page.getByRole('dialog').getByRole('button', { name: 'Not now' }).click()
+  await tap(page, 'All combined')
+
+  // On the heat: read, rise, floor; then on to the boil and not off.
+  await expect(page.locator('.board-head .ask')).toHaveText('of the mixture')
+  await type(page, 71.3)
+  await proven(page, 'egg')
+  await expect(slab(page).getByRole('button', { name: 'Off the heat' })).toHaveCount(0)
+  await tap(page, 'It boils')
+  await type(page, 96.4)
+  await expect(slab(page)).toContainText('Keep it boiling, then read again')
+  await expect(slab(page)).toContainText('Quality')
+  await tap(page, 'Off the heat')
+
+  await expect(slab(page)).toContainText('Clean before you go on')
+  await tap(page, 'All clean')
+  await tap(page, 'Film on the surface')
+  await expect(page.locator('.rail .now')).toContainText('Cool')
+
+  // What is kept aside has its date on the Line, on every tablet, until it goes into the bin.
+  const other = await person(browser, 'Teo Brandt')
+  const kept = other
+    .getByRole('region', { name: 'Kept aside' })
+    .getByRole('listitem')
+    .filter({ hasText: '950 g whites' })
+  await expect(kept).toContainText('raw, bin at the end of')
+  await kept.getByRole('button', { name: 'Into the bin' }).click()
+  await expect(kept).toHaveCount(0)
+  await page.context().close()
+  await other.context().close()
+})
+
+test('at the floor it sounds once and flashes; the countdown ends in reading again', async ({ browser }) => {
+  const page = await person(browser, 'Teo Brandt')
+  await page.addInitScript({
+    content: `window.started = []
+      const start = OscillatorNode.prototype.start
+      OscillatorNode.prototype.start = function (at) { window.started.push(at); return start.call(this, at) }`,
+  })
+  await begin(page, 'Toasted-barley custard')
+  await tap(page, 'It is hot')
+  await tap(page, 'All combined')
+  await type(page, 61)
+  await page.waitForTimeout(10_500)
+  await type(page, 65.4)
+  await expect(slab(page)).toContainText(/Floor about \d\d:\d\d. Keep stirring|It may be at 68° now/)
+  await expect(slab(page)).toContainText(/Rising \d+\.\d° a minute/)
+  const tones = () => page.evaluate(() => (window as unknown as { started: number[] }).started.length)
+  expect(await tones()).toBe(0)
+  await type(page, 68.3)
+  await expect(page.locator('.heat-flash')).toContainText('At the floor. Hold')
+  expect(await tones()).toBe(2)
+  await expect(slab(page)).toContainText('Hold it there, then read again')
+  await expect(page.locator('.heat-flash')).toHaveCount(0)
+  expect(await tones()).toBe(2)
+
+  // Muted, the flash stays.
+  await tap(page, 'More')
+  await tap(page, /^Sound: soft/)
+  await tap(page, /^Sound: firm/)
+  await expect(page.getByRole('button', { name: /^Sound: off/ })).toBeVisible()
+  await page.getByRole('dialog').getByRole('button', { name: 'Not now' }).click()
+  await expect(slab(page)).toContainText('Read again to prove it', { timeout: 25_000 })
+  expect(await tones()).toBe(2)
+  await expect(check(page, 'egg')).toHaveAttribute('data-standing', 'open')
+  await type(page, 68.5)
+  await proven(page, 'egg')
+
+  // Cold butter on the heat: one more reading is asked for, the proof stands. A raw yolk reopens it.
+  await tap(page, 'Add')
+  await tap(page, 'Butter')
+  await tap(page, 'In, not weighed')
+  await expect(slab(page)).toContainText('Something cold went in: read it once more')
+  await proven(page, 'egg')
+  await type(page, 66.2)
+  await tap(page, 'Add')
+  await tap(page, 'Yolk')
+  await expect(page.getByText('Raw egg opens the cook check again')).toBeVisible()
+  await tap(page, 'In, not weighed')
+  await expect(check(page, 'egg')).toHaveAttribute('data-standing', 'open')
+  await page.context().close()
+})
+
+test('a mousse takes pasteurized lots alone, by name, and is not proven without them', async ({ browser }) => {
+  const page = await person(browser, 'Mina Osk')
+  await begin(page, 'Hazel mousse with set yolk', async () => {
+    await expect(page.locator('.egg-terms')).toContainText(
+      'Pasteurized lots only: no step of this method heats the egg',
+    )
+  })
+  await tap(page, 'It is ready')
+  await tap(page, 'Whipped')
+  await tap(page, 'Choose the lot')
+  await expect(page.getByRole('button', { name: /T-2207/ })).toBeDisabled()
+  await expect(page.getByRole('button', { name: /T-2207/ })).toContainText('not pasteurized: not here')
+
+  // A lot heated here is refused without a variance; one that was bought is taken.
+  await tap(page, /Another lot/)
+  await tap(page, 'Heated here')
+  await tap(page, 'Take it in')
+  await expect(page.getByRole('alert')).toHaveText('Which lot is it? Write down what stands on the tray or carton.')
+  await page.getByLabel('Lot, as written on it').fill('H-1')
+  await page.getByLabel('From').fill('this kitchen')
+  await tap(page, 'Take it in')
+  await page.getByRole('dialog').getByRole('button', { name: 'Not now' }).click()
+  await expect(page.getByText('only under a written variance, and none is in force')).toBeVisible()
+  await tap(page, 'Drop it')
+
+  await expect(check(page, 'pasteurized-egg')).toHaveAttribute('data-standing', 'open')
+  await tap(page, 'All combined')
+  await expect(check(page, 'pasteurized-egg')).toHaveAttribute('data-standing', 'unproven')
+  await expect(check(page, 'pasteurized-egg')).toContainText('No pasteurized lot is named')
+  await tap(page, 'Choose the lot')
+  await tap(page, /E-077/)
+  await tap(page, /as the method says/)
+  await tap(page, 'Every lot is named. Back to the pot')
+  await proven(page, 'pasteurized-egg')
+  await page.context().close()
+})
+
+test('an order for susceptible people takes no shell egg, cooked or not', async ({ browser }) => {
+  const page = await person(browser, 'Mina Osk')
+  await begin(page, 'Rye-malt custard', async () => {
+    await tap(page, 'For highly susceptible people')
+    await expect(page.locator('.egg-terms')).toContainText('Pasteurized lots only: it is for highly susceptible people')
+  })
+  await tap(page, 'It is hot')
+  await tap(page, 'Choose the lot')
+  await expect(page.getByRole('button', { name: /T-2207/ })).toBeDisabled()
+  await expect(page.getByRole('button', { name: /Y-118/ })).toBeEnabled()
+  await page.context().close()
+})
+
+test('a step that matters is not jumped without a word', async ({ browser }) => {
+  const page = await person(browser, 'Teo Brandt')
+  await begin(page, 'Burnt-honey churned base')
+  await page.getByRole('list', { name: 'Steps' }).getByRole('button').nth(2).click()
+  const row = (name: string) => page.locator('.batch-steps li').filter({ hasText: name })
+  await row('3 Cook').getByRole('button', { name: 'Done' }).click()
+  await expect(page.getByRole('dialog')).toContainText('"Temper" comes first and has not ended')
+  await tap(page, 'It is done and was not ticked')
+  await page.getByRole('list', { name: 'Steps' }).getByRole('button').nth(2).click()
+  await expect(row('3 Cook')).toContainText('It is done and was not ticked')
+  await page.context().close()
+})
+
+test('a soufflé is read, served in time, and what is left is discarded', async ({ browser }) => {
+  const page = await person(browser, 'Teo Brandt')
+  await begin(page, 'Caraway soufflé')
+  await tap(page, 'All combined')
+  await tap(page, 'Into the oven')
+  await type(page, 74.5)
+  await expect(slab(page)).toContainText('Read again to prove it', { timeout: 25_000 })
+  await type(page, 74.8)
+  await proven(page, 'egg-immediate')
+  await tap(page, 'Out of the oven')
+  await expect(slab(page)).toContainText('it is not cooled and kept')
+  await expect(check(page, 'serve-by')).toContainText('Usable until')
+  await tap(page, 'All served')
+  await slab(page).getByRole('button', { name: '2', exact: true }).click()
+  await expect(page.getByText('This batch is not on the line.')).toBeVisible()
+  await page.context().close()
+})
+
+test('other pots are one tap away, the next one first, and nothing switches under a half typed value', async ({
+  browser,
+}) => {
+  const page = await person(browser, 'Mina Osk')
+  await page.locator('.line-name', { hasText: 'Sea-buckthorn' }).click()
+  const pots = page.getByRole('navigation', { name: /Other pots/ })
+  const next = pots.getByRole('button').first()
+  await expect(next).toContainText('Bay-leaf pouring custard')
+  await page.keyboard.type('2')
+  await expect(pots).toContainText('Log or clear the value first')
+  await expect(next).toBeDisabled()
+  await page.keyboard.press('Escape')
+  await next.click()
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Bay-leaf pouring custard')
+  await page.context().close()
+})
+
+test('a pH of the finished product runs the table, and closes no gate', async ({ browser }) => {
+  const page = await person(browser, 'Mina Osk')
+  await page.locator('.line-name', { hasText: 'Quince-skin' }).click()
+  await tap(page, 'More')
+  await tap(page, /^pH/)
+  await expect(page.getByRole('dialog')).toContainText('Not measured: it needs temperature control')
+  await page.getByLabel('pH of the product').fill('15')
+  await tap(page, 'Log it')
+  await expect(page.getByRole('alert')).toHaveText('pH is a number from 0 to 14, as 3.8.')
+  const fill = async (ph: string, buffers: [string, string]) => {
+    await page.getByLabel('pH of the product').fill(ph)
+    await page.getByLabel('Meter in buffer 4.01').fill(buffers[0])
+    await page.getByLabel('Meter in buffer 7.00').fill(buffers[1])
+    await page.getByLabel('Which meter').fill('M1')
+    await tap(page, 'Log it')
+  }
+  await fill('3.9', ['4.4', '7'])
+  await expect(page.getByRole('dialog')).toContainText('The meter has to read two buffers')
+  await fill('3.9', ['4.02', '6.98'])
+  await expect(page.getByRole('dialog')).toContainText('By its figures it needs no temperature control')
+  await expect(page.getByRole('dialog')).toContainText('table B')
+  await page.context().close()
+})
+
+test('the lead sets how the house works; the next batch waits for the clean tick', async ({ browser }) => {
+  const lead = await person(browser, 'Ilse Varrow')
+  await lead.goto(`${kitchen.url}/limits`)
+  await tap(lead, 'House practice')
+  await tap(lead, 'Waits for the clean tick')
+  await tap(lead, 'Attach one')
+  await expect(lead.getByText('Who allowed it, where, and why?')).toBeVisible()
+  await tap(lead, 'Not now')
+  await tap(lead, 'Put it in force')
+  await expect(lead.getByRole('dialog')).toContainText('the next step waits for the clean tick')
+  await signAs(lead, 'Ilse Varrow')
+  await expect(lead.getByRole('dialog')).toHaveCount(0)
+
+  await begin(lead, 'Lemon-thyme pouring custard')
+  await tap(lead, 'It is hot')
+  await tap(lead, 'All combined')
+  await type(lead, 76)
+  await tap(lead, 'Off the heat')
+  await expect(slab(lead)).toContainText('The next step waits for it')
+  await slab(lead).getByRole('button', { name: 'Strained' }).click()
+  await expect(lead.getByText('The house asks for the tick first')).toBeVisible()
+  await lead.context().close()
+})
+
+test('ladles without a batch, with a sentence for what is no number', async ({ browser }) => {
+  const page = await person(browser, 'Noor Hallet')
+  await page.getByRole('link', { name: 'Ladles' }).click()
+  await expect(page.locator('.temper-verdict')).toContainText('All combined it comes to')
+  await page.getByLabel('Hot liquid at, °C').fill('warm')
+  await expect(page.getByRole('alert')).toContainText('Both temperatures are needed, in °C')
+  await page.getByLabel('Hot liquid at, °C').fill('60')
+  await expect(page.locator('.temper-verdict')).toContainText('This is not a kill step')
+  await page.getByLabel('Yolk, g').fill('0')
+  await expect(page.getByRole('alert')).toContainText('numbers above 0')
+  await page.context().close()
+})
+
+test('on a phone the same way is led, every key large enough, nothing off the side', async ({ browser }) => {
+  const page = await person(browser, 'Teo Brandt')
+  await page.setViewportSize({ width: 390, height: 844 })
+  await begin(page, 'Lemon-thyme pouring custard')
+  await tap(page, 'It is hot')
+  await tap(page, 'Choose the lot')
+  await tap(page, /T-2207/)
+  for (const key of await page.getByRole('dialog').getByRole('button').all()) {
+    const box = await key.boundingBox()
+    if (box) expect(Math.min(box.width, box.height)).toBeGreaterThanOrEqual(56)
+  }
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
+  await page.getByRole('dialog').getByRole('button', { name: 'Not now' }).first().click()
+  await tap(page, 'All combined')
+  await tapReading(page, 72.5)
+  await proven(page, 'egg')
+  const last = page.getByRole('region', { name: /Degree board/ }).getByRole('button', { name: '.9', exact: true })
+  await expect(page.locator('.logged')).toHaveCount(0, { timeout: 15_000 })
+  const box = (await last.boundingBox())!
+  expect(box.y + box.height).toBeLessThanOrEqual(844 - 56)
+  await page.context().close()
+})
+
+test('nothing that an accessibility check finds on the guided Bench, by day and by night', async ({ browser }) => {
+  const page = await person(browser, 'Mina Osk')
+  await begin(page, 'Smoked-honey eggnog')
+  await tap(page, 'It is hot')
+  for (const theme of ['Night', 'Day']) {
+    await expectAccessible(page)
+    for (const sheet of [/^Eggs/, /^Ladles/, /^Add/, /^Cover/, /^pH/]) {
+      await tap(page, 'More')
+      await page.getByRole('dialog').getByRole('button', { name: sheet }).click()
+      await page.waitForTimeout(300)
+      await expectAccessible(page)
+      await page.getByRole('dialog').getByRole('button', { name: 'Not now' }).first().click()
+    }
+    await page.getByRole('button', { name: theme, exact: true }).click()
+  }
+  await page.goto(`${kitchen.url}/temper`)
+  await expectAccessible(page)
+  await page.goto(kitchen.url)
+  await page.getByRole('region', { name: 'Kept aside' }).waitFor()
+  await expectAccessible(page)
+  await page.context().close()
+})

@@ -1,0 +1,132 @@
+import { useState } from 'react'
+import { catalogue, findIngredients, reopens, type Amount, type BatchState } from '@logged-thermal/core'
+import { grams } from '@logged-thermal/wording'
+import { useEnter } from '../app/enter'
+import { Key } from '../parts/Key'
+import { NumberPad } from '../parts/NumberPad'
+import { Sheet } from '../parts/Sheet'
+import { useMethodOf } from './instructions'
+import './addSheet.css'
+
+/** What often goes in after the heat, beside what the method names. */
+const OFTEN = ['butter', 'spirit', 'spice', 'berry-puree', 'cream-36', 'lemon-juice', 'yolk', 'egg']
+
+interface Props {
+  batch: BatchState
+  /** The step it goes in at. */
+  step: string
+  open: boolean
+  onClose: () => void
+}
+
+/** Something goes in, on the heat or after it: what, how much, from which lot. Raw egg and untreated fruit reopen the floor. */
+export function AddSheet({ batch, step, open, onClose }: Props) {
+  const enter = useEnter()
+  const method = useMethodOf(batch)
+  const [wanted, setWanted] = useState('')
+  const [chosen, setChosen] = useState<string | null>(null)
+  const [state, setState] = useState<Amount['state']>('as it is')
+  const [lot, setLot] = useState('')
+  const own = method?.amounts.filter((amount) => amount.step === step).map(({ ingredient }) => ingredient) ?? []
+  const offered = wanted
+    ? findIngredients(wanted)
+        .map(({ key }) => key)
+        .slice(0, 8)
+    : [...new Set([...own, ...OFTEN])]
+  const amount = method?.amounts.find((each) => each.step === step && each.ingredient === chosen)
+  const states: Amount['state'][] =
+    chosen && catalogue[chosen]?.egg ? ['as it is', 'pasteurized lot'] : ['as it is', 'frozen', 'treated']
+  const close = () => {
+    setChosen(null)
+    setState('as it is')
+    setLot('')
+    setWanted('')
+    onClose()
+  }
+  const add = (mass: number | null) => {
+    if (!chosen) return
+    enter('added', batch.id, {
+      step,
+      ingredient: chosen,
+      grams: mass,
+      state,
+      lot: lot.trim() === '' ? null : lot.trim(),
+    })
+    close()
+  }
+  return (
+    <Sheet open={open} onClose={close} title="What goes in now?">
+      <div className="add-sheet">
+        <section aria-label="What">
+          <label className="form-field">
+            <span className="visually-hidden">Find an ingredient</span>
+            <input
+              type="search"
+              placeholder="Find another"
+              value={wanted}
+              onChange={({ target }) => setWanted(target.value)}
+            />
+          </label>
+          <div className="add-what" role="group" aria-label="Ingredients">
+            {offered.flatMap((key) => {
+              const food = catalogue[key]
+              return food
+                ? [
+                    <Key
+                      key={key}
+                      look={key === chosen ? 'primary' : 'plain'}
+                      aria-pressed={key === chosen}
+                      onClick={() => setChosen(key)}
+                    >
+                      {food.name}
+                    </Key>,
+                  ]
+                : []
+            })}
+          </div>
+        </section>
+        {chosen && (
+          <section aria-label="How much">
+            <div className="add-what" role="group" aria-label="In what state">
+              {states.map((each) => (
+                <Key
+                  key={each}
+                  look={each === state ? 'primary' : 'outlined'}
+                  aria-pressed={each === state}
+                  onClick={() => setState(each)}
+                >
+                  {each}
+                </Key>
+              ))}
+            </div>
+            <label className="form-field">
+              Lot, as written on it
+              <input value={lot} maxLength={40} onChange={({ target }) => setLot(target.value)} />
+            </label>
+            {reopens({ ingredient: chosen, state }) && (
+              <p className="add-reopens" role="status">
+                {state === 'frozen' ? 'Untreated frozen fruit' : 'Raw egg'} opens the cook check again: what was proven
+                before was without it. It goes back on the heat, and the mixture is read again.
+              </p>
+            )}
+            {amount?.grams != null && (
+              <Key look="primary" onClick={() => add(Math.round(amount.grams! * batch.factor * 10) / 10)}>
+                {grams(amount.grams * batch.factor)}, as the method says
+              </Key>
+            )}
+            <NumberPad
+              name="How much"
+              unit="g"
+              decimals={1}
+              take="It is in"
+              onTake={(mass) => add(mass > 0 ? mass : null)}
+            />
+            <Key look="outlined" onClick={() => add(null)}>
+              In, not weighed
+            </Key>
+          </section>
+        )}
+      </div>
+    </Sheet>
+  )
+}

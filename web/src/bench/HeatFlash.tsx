@@ -1,0 +1,26 @@
+import { leftOf, type HeatSignal, type HeatWindow } from '@logged-thermal/core'
+import { limitDegreesOf, span, type Reader } from '@logged-thermal/wording'
+
+interface Props {
+  signal: HeatSignal | null
+  window: HeatWindow
+  now: number
+  reader: Reader
+}
+
+/** A frame round the whole screen and a line across it: the visible twin of the sound, to be seen from two metres. */
+export function HeatFlash({ signal, window: { floor, ceiling }, now, reader }: Props) {
+  // The gate's own banner says that it is proven.
+  if (signal === null || signal === 'proven' || !floor) return null
+  const left = leftOf(floor.finding, now)
+  const words = {
+    floor: `At the floor. Hold ${span(left ?? 0)}`,
+    again: 'Read again to prove it',
+    ceiling: `Off the heat now${ceiling ? `: ${limitDegreesOf(ceiling.celsius, reader)} is the top` : ''}`,
+  }[signal]
+  return (
+    <div className={`heat-flash ${signal}`} role="status">
+      <strong>{words}</strong>
+    </div>
+  )
+}

@@ -1,0 +1,40 @@
+import { useState } from 'react'
+import { outOfOrder, type BatchState, type Edge } from '@logged-thermal/core'
+import { orderSentence } from '@logged-thermal/wording'
+import { Key } from '../parts/Key'
+import { Sheet } from '../parts/Sheet'
+
+const OFTEN = ['It is done and was not ticked', 'Another way of making it', 'Forgotten']
+
+interface Props {
+  batch: BatchState
+  step: string
+  edge: Edge
+  onClose: () => void
+  onReason: (reason: string) => void
+}
+
+/** A step is marked where another comes first, or one that matters is left out: with a word why, or not at all. */
+export function MarkReason({ batch, step, edge, onClose, onReason }: Props) {
+  const [said, setSaid] = useState('')
+  const why = outOfOrder(batch, step, edge)
+  return (
+    <Sheet open onClose={onClose} title="That is out of order">
+      <p className="sentence">{why ? orderSentence(why) : 'Nothing stands in the way any more.'}</p>
+      <div className="names">
+        {OFTEN.map((text) => (
+          <Key key={text} onClick={() => onReason(text)}>
+            {text}
+          </Key>
+        ))}
+      </div>
+      <label className="form-field">
+        Or in your own words
+        <input value={said} maxLength={300} onChange={({ target }) => setSaid(target.value)} />
+      </label>
+      <Key look="primary" disabled={said.trim() === ''} onClick={() => onReason(said.trim())}>
+        Mark it, with that
+      </Key>
+    </Sheet>
+  )
+}

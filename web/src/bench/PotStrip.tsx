@@ -1,0 +1,56 @@
+import { useNavigate } from 'react-router'
+import { urgency } from '@logged-thermal/core'
+import type { Reader } from '@logged-thermal/wording'
+import type { JudgedBatch } from '../app/kitchen'
+import { asksWords } from '../line/asksWords'
+import { Key } from '../parts/Key'
+
+/** More than these are on the Line. */
+const SHOWN = 3
+
+interface Props {
+  others: JudgedBatch[]
+  now: number
+  reader: Reader
+  /** A value is half typed: nothing is switched until it is logged or cleared. */
+  half: boolean
+}
+
+/** The other pots, one tap away, the one that needs somebody next in front. */
+export function PotStrip({ others, now, reader, half }: Props) {
+  const navigate = useNavigate()
+  const live = others.filter(({ asks }) => asks.kind !== 'keep' && asks.kind !== 'held')
+  if (live.length === 0) return null
+  return (
+    <nav className="pots" aria-label="Other pots, the next one first">
+      {half && <span className="pots-half">Log or clear the value first</span>}
+      {live.slice(0, SHOWN).map(({ batch, asks }, i) => {
+        const words = asksWords(asks, now, reader)
+        const pressing = i === 0 && urgency(asks, now) < 1
+        return (
+          <Key
+            key={batch.id}
+            look={i === 0 ? 'plain' : 'outlined'}
+            className={pressing ? 'pressing' : ''}
+            disabled={half}
+            onClick={() => void navigate(`/bench/${batch.id}`)}
+          >
+            {i === 0 && <span className="pots-next">Next</span>}
+            <strong>{batch.method.name}</strong>
+            {words && (
+              <small>
+                {words.action}
+                {words.number && words.number !== '0' ? ` ${words.number} ${words.unit}` : ''}
+              </small>
+            )}
+          </Key>
+        )
+      })}
+      {live.length > SHOWN && (
+        <Key look="outlined" disabled={half} onClick={() => void navigate('/')}>
+          {live.length - SHOWN} more
+        </Key>
+      )}
+    </nav>
+  )
+}

@@ -1,0 +1,54 @@
+import { WARM_UP_CUE, type Todo } from '@logged-thermal/core'
+import { endWord, WARM_UP_REASONS } from '@logged-thermal/wording'
+import { useEnter } from '../../app/enter'
+import { Key } from '../../parts/Key'
+import type { SlabProps } from './Slab'
+
+/** What else is open, small, each still one tap away. */
+export function Also({ todos, one: { batch }, guide, open, onSheet, onMark }: SlabProps & { todos: Todo[] }) {
+  const enter = useEnter()
+  const keys = todos.flatMap((todo): { name: string; tap: () => void }[] => {
+    switch (todo.kind) {
+      case 'clean':
+        return [
+          {
+            name: 'All clean',
+            tap: () => enter('cleaned', batch.id, { step: guide.now?.key ?? batch.method.steps[0]!.key }),
+          },
+        ]
+      case 'warm-up':
+        return [
+          {
+            name: `Slow to warm: ${WARM_UP_REASONS[0]!.toLowerCase()}`,
+            tap: () => enter('noted', batch.id, { text: WARM_UP_REASONS[0]!, cue: WARM_UP_CUE }),
+          },
+        ]
+      case 'eggs':
+        return [{ name: 'Eggs: which lot', tap: () => onSheet('eggs') }]
+      case 'settle':
+        return [{ name: 'Left over: keep or bin', tap: () => onSheet('eggs') }]
+      case 'cover':
+        return [{ name: 'Cover', tap: () => onSheet('cover') }]
+      case 'end':
+        return [
+          {
+            name: todo.edge === 'combined' ? 'All combined' : endWord[todo.of],
+            tap: () => onMark(todo.step, todo.edge),
+          },
+        ]
+      case 'begin':
+      case 'serve':
+        return []
+    }
+  })
+  if (keys.length === 0) return null
+  return (
+    <div className="also" role="group" aria-label="Also open">
+      {keys.map(({ name, tap }) => (
+        <Key key={name} look="outlined" disabled={!open} onClick={tap}>
+          {name}
+        </Key>
+      ))}
+    </div>
+  )
+}

@@ -1,0 +1,36 @@
+import { batchStanding, rulingDate } from '@logged-thermal/core'
+import { ADVISORY, dayName, findingSentence, standingWord } from '@logged-thermal/wording'
+import { Also } from './Also'
+import type { SlabProps } from './Slab'
+
+/** Every gate proven: the last day as the big number, and what the label has to say. */
+export function ProvenSlab(props: SlabProps) {
+  const { reader, guide } = props
+  const { batch, findings } = props.one
+  const date = rulingDate(findings)
+  if (!date) return null
+  const law = findings.find(({ check }) => check.limit.rule.kind === 'days' && check.limit.force === 'law')
+  const standing = batchStanding(findings)
+  const released = batch.disposition?.value.decision === 'release'
+  const { because } = date
+  return (
+    <section className={`slab ${standing === 'proven' ? 'proven' : 'unproven'}`} aria-label={standingWord[standing]}>
+      <p className="do">{standing === 'proven' ? 'Every gate is proven' : 'Released, not proven'}</p>
+      {released && <p className="why">Released: {batch.disposition?.value.reason}</p>}
+      {'lastDay' in because && (
+        <>
+          <p className="why">Keep it cold. Bin at the end of</p>
+          <p className="big">{dayName(because.lastDay)}</p>
+        </>
+      )}
+      <p className="why">
+        {findingSentence(date, reader)} {date.check.limit.force === 'house' ? "The house's own." : 'The law rules.'}{' '}
+        {law && date !== law && law.check.limit.rule.kind === 'days'
+          ? `The law allows ${law.check.limit.rule.days}.`
+          : ''}
+      </p>
+      {batch.terms.eggs.unheated === 'shell with advisory' && <p className="why">{ADVISORY}</p>}
+      <Also {...props} todos={guide.todos} />
+    </section>
+  )
+}

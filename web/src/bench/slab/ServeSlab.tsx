@@ -1,0 +1,37 @@
+import { useState } from 'react'
+import { clock, serveBySentence } from '@logged-thermal/wording'
+import { useEnter } from '../../app/enter'
+import { Key } from '../../parts/Key'
+import type { SlabProps } from './Slab'
+
+const LEFT = [0, 1, 2, 3, 4, 6, 8, 12]
+
+/** Out of the heat and to be served: until when, and what goes to discard. It is never cooled and kept. */
+export function ServeSlab({ one: { batch }, now, reader, open, by }: SlabProps & { by: number }) {
+  const enter = useEnter()
+  const [asking, setAsking] = useState(false)
+  const left = Math.max(0, by - now)
+  return (
+    <section className="slab" aria-label="Do this now">
+      <p className="do">Serve it by {clock(by, reader)}</p>
+      <p className="count">
+        {Math.ceil(left / 60_000)}
+        <small>min left</small>
+      </p>
+      <p className="why">{asking ? 'How many portions are left, and go to discard?' : serveBySentence(by, reader)}</p>
+      <div className="keys">
+        {asking ? (
+          LEFT.map((discarded) => (
+            <Key key={discarded} className="number" onClick={() => enter('served', batch.id, { discarded })}>
+              {discarded}
+            </Key>
+          ))
+        ) : (
+          <Key look="primary" disabled={!open} onClick={() => setAsking(true)}>
+            All served
+          </Key>
+        )}
+      </div>
+    </section>
+  )
+}

@@ -1,0 +1,125 @@
+import {
+  leading,
+  type BatchState,
+  type Decision,
+  type Edge,
+  type Guide,
+  type HeatWindow,
+  type Phase,
+  type StepKind,
+} from '@logged-thermal/core'
+import { beginWord, checkTitle, endWord, findingSentence, type Reader } from '@logged-thermal/wording'
+import type { JudgedBatch } from '../../app/kitchen'
+import { asksWords } from '../../line/asksWords'
+import { Key } from '../../parts/Key'
+import type { BenchSheet } from '../benchSheet'
+import { ReadSlab } from './ReadSlab'
+import { ServeSlab } from './ServeSlab'
+import { TodoSlab } from './TodoSlab'
+import { ProvenSlab } from './ProvenSlab'
+import { WindowSlab } from './WindowSlab'
+import './slab.css'
+
+export interface SlabProps {
+  one: JudgedBatch
+  phase: Phase
+  guide: Guide
+  window: HeatWindow
+  now: number
+  reader: Reader
+  open: boolean
+  onLead: (decision: Decision | null) => void
+  onMark: (step: string, edge: Edge) => void
+  onSheet: (sheet: BenchSheet) => void
+}
+
+/** The one thing this batch asks for: what to do, the number, what happens otherwise, one key. */
+export function Slab(props: SlabProps) {
+  const { one, phase, guide, now, reader, open, onLead, onMark } = props
+  const { asks, batch } = one
+  const first = leading(asks, guide, now)
+  if (first !== 'asks') return <TodoSlab {...props} todo={first} />
+  const boil = guide.todos.find((todo) => todo.kind === 'begin')
+  const next = boil ? { step: boil.step, edge: 'started' as const } : phase.next
+  const markKey = next && (
+    <Key
+      look={asks.kind === 'mark' ? 'primary' : 'outlined'}
+      disabled={!open}
+      onClick={() => onMark(next.step, next.edge)}
+    >
+      {boil ? (beginWord[boil.of] ?? 'Begin') : endWord[stepKind(batch, next.step)]}
+    </Key>
+  )
+  switch (asks.kind) {
+    case 'rescue': {
+      const words = asksWords(asks, now, reader)!
+      return (
+        <section className="slab rescue" aria-label="Do this now">
+          <p className="do">Cool it faster: ice bath, stir</p>
+          <p className="count">
+            {words.number}
+            <small>{words.unit}</small>
+          </p>
+          <p className="why">{words.reason}: it misses as it goes.</p>
+        </section>
+      )
+    }
+    case 'mark':
+      return <WindowSlab {...props} markKey={markKey} />
+    case 'read':
+      return phase.cooking ? <WindowSlab {...props} markKey={markKey} /> : <ReadSlab {...props} markKey={markKey} />
+    case 'decide':
+      return (
+        <section
+          className={`slab ${asks.finding.standing === 'missed' ? 'missed' : 'unproven'}`}
+          aria-label="The lead decides"
+        >
+          <p className="do">{checkTitle(asks.finding, reader)}</p>
+          <p className="why">{findingSentence(asks.finding, reader)} Set it apart; the food-safety lead decides.</p>
+          <div className="keys">
+            <Key look="primary" disabled={!open} onClick={() => onLead('hold')}>
+              Put on hold
+            </Key>
+            <Key look="outlined" disabled={!open} onClick={() => onLead(null)}>
+              Decide
+            </Key>
+          </div>
+        </section>
+      )
+    case 'discard':
+      return (
+        <section className="slab missed" aria-label="Do this now">
+          <p className="do">Bin it</p>
+          <p className="why">{findingSentence(asks.finding, reader)}</p>
+          <div className="keys">
+            <Key look="primary" disabled={!open} onClick={() => onLead('discard')}>
+              It is in the bin
+            </Key>
+          </div>
+        </section>
+      )
+    case 'held':
+      return (
+        <section className="slab unproven" aria-label="On hold">
+          <p className="do">On hold. Do not use</p>
+          <p className="why">{batch.disposition?.value.reason}</p>
+          <div className="keys">
+            <Key look="primary" disabled={!open} onClick={() => onLead(null)}>
+              Decide
+            </Key>
+          </div>
+        </section>
+      )
+    case 'serve':
+      return <ServeSlab {...props} by={asks.by} />
+    case 'use today':
+    case 'keep':
+      return <ProvenSlab {...props} />
+    case 'closed':
+      return null
+  }
+}
+
+function stepKind({ method }: BatchState, key: string): StepKind {
+  return method.steps.find((step) => step.key === key)?.kind ?? 'cook'
+}

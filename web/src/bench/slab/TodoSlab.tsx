@@ -1,0 +1,220 @@
+import type { ReactNode } from 'react'
+import {
+  leftOf,
+  WARM_UP_CUE,
+  type Cover,
+  type EggUse,
+  type Instruction,
+  type Terms,
+  type Todo,
+} from '@logged-thermal/core'
+import {
+  beginWord,
+  cleaningWords,
+  clock,
+  coverWord,
+  eggRuleSentence,
+  endWord,
+  grams,
+  partWord,
+  span,
+  stepName,
+  WARM_UP_REASONS,
+  warmUpSentence,
+} from '@logged-thermal/wording'
+import { useEnter } from '../../app/enter'
+import { asSentence } from '../../methods/sentence'
+import { useInstructions } from '../instructions'
+import { Key } from '../../parts/Key'
+import { Also } from './Also'
+import type { SlabProps } from './Slab'
+
+const COVERS: Cover[] = ['open', 'film on the surface', 'lid']
+
+/** What the hands do next: one thing large, what else is open small under it. */
+export function TodoSlab(props: SlabProps & { todo: Todo }) {
+  const { todo, guide, phase } = props
+  const enter = useEnter()
+  const told = useInstructions(props.one.batch)
+  const { title, count, why, keys } = todoWords(props, enter, told)
+  return (
+    <section className={`slab${phase.cooking && phase.of === 'mixture' ? ' on-heat' : ''}`} aria-label="Do this now">
+      <p className="do">{title}</p>
+      {count && (
+        <p className="count">
+          {count[0]}
+          <small>{count[1]}</small>
+        </p>
+      )}
+      {why && <p className="why">{why}</p>}
+      <div className="keys">{keys}</div>
+      <Also {...props} todos={guide.todos.filter((other) => other !== todo)} />
+    </section>
+  )
+}
+
+interface Told {
+  title: string
+  count?: [number: string, unit: string] | undefined
+  why?: string | undefined
+  keys: ReactNode
+}
+
+function todoWords(
+  props: SlabProps & { todo: Todo },
+  enter: ReturnType<typeof useEnter>,
+  told: Readonly<Record<string, Instruction>>,
+): Told {
+  const { todo, one, guide, open, onMark, onSheet } = props
+  const { batch } = one
+  switch (todo.kind) {
+    case 'clean': {
+      const { action, reason } = cleaningWords(todo.why)
+      const step = guide.now?.key ?? batch.method.steps.at(-1)!.key
+      return {
+        title: action,
+        why: todo.waits ? `${reason} The next step waits for it.` : reason,
+        keys: (
+          <Key look="primary" disabled={!open} onClick={() => enter('cleaned', batch.id, { step })}>
+            All clean
+          </Key>
+        ),
+      }
+    }
+    case 'warm-up':
+      return {
+        title: 'Note why it took so long',
+        why: warmUpSentence(todo.warmUp, batch.terms.warmMinutes),
+        keys: WARM_UP_REASONS.map((text) => (
+          <Key key={text} disabled={!open} onClick={() => enter('noted', batch.id, { text, cue: WARM_UP_CUE })}>
+            {text}
+          </Key>
+        )),
+      }
+    case 'eggs':
+      return {
+        title: 'Which eggs go in?',
+        why: `${usesWords(todo.uses)}. ${rulesWords(todo.uses, batch.terms)}`,
+        keys: (
+          <Key look="primary" disabled={!open} onClick={() => onSheet('eggs')}>
+            Choose the lot
+          </Key>
+        ),
+      }
+    case 'begin':
+    case 'end':
+      return stepWords({ ...props, todo }, told[todo.step])
+    case 'settle':
+      return {
+        title: `${todo.lines.map(({ part, left }) => `${grams(left)} ${partWord[part]}`).join(', ')} left over`,
+        why: 'Kept with a date, or into the bin: never just gone.',
+        keys: (
+          <Key look="primary" disabled={!open} onClick={() => onSheet('eggs')}>
+            Keep or bin
+          </Key>
+        ),
+      }
+    case 'cover':
+      return {
+        title: 'How does it stand to cool?',
+        why: 'Every cover slows it. Open and shallow is fastest.',
+        keys: COVERS.map((cover) => (
+          <Key key={cover} disabled={!open} onClick={() => enter('covered', batch.id, { cover })}>
+            {coverWord[cover]}
+          </Key>
+        )),
+      }
+    case 'serve':
+      return {
+        title: 'Serve it at once',
+        why: 'It is not cooled and kept.',
+        keys: (
+          <Key look="primary" disabled={!open} onClick={() => onMark(guide.now!.key, 'started')}>
+            It goes out
+          </Key>
+        ),
+      }
+  }
+}
+
+function stepWords(
+  {
+    todo,
+    one: { findings },
+    guide,
+    now,
+    reader,
+    open,
+    onMark,
+    onSheet,
+  }: SlabProps & { todo: Extract<Todo, { kind: 'begin' | 'end' }> },
+  told: Instruction | undefined,
+): Told {
+  const text = told?.text ? asSentence(told.text) : ''
+  if (todo.kind === 'begin') {
+    return {
+      title: text || stepName[todo.of],
+      why:
+        todo.of === 'boil out' ? 'The minute counts from two readings; the tap starts the clock for you.' : undefined,
+      keys: (
+        <Key look="primary" disabled={!open} onClick={() => onMark(todo.step, 'started')}>
+          {beginWord[todo.of] ?? 'Begin'}
+        </Key>
+      ),
+    }
+  }
+  const joins = todo.edge === 'combined'
+  const boil = todo.of === 'boil out' ? findings.find(({ check }) => check.limit.key === 'boil-out') : undefined
+  const boiling = boil && boil.standing !== 'proven' ? (leftOf(boil, now) ?? null) : null
+  const timer = guide.now?.timer ?? null
+  const left = timer === null ? null : timer - now
+  return {
+    title:
+      boiling !== null
+        ? boiling > 0
+          ? 'Keep it boiling, then read again'
+          : 'Read again to prove it'
+        : text || stepName[todo.of],
+    count:
+      boiling !== null
+        ? [String(Math.ceil(boiling / 1000)), 's more on the boil']
+        : left !== null && left > 0
+          ? ([...span(left).split(' ').slice(0, 2)] as [string, string])
+          : undefined,
+    why: joins
+      ? 'Then read the mixture: readings until now are of the parts, and prove nothing about it.'
+      : boil
+        ? boil.standing === 'proven'
+          ? 'Boiled out, by two readings.'
+          : 'Quality: starch holds only if the amylase is spent. Nothing here is law.'
+        : timer !== null && left !== null && left <= 0
+          ? `Its time was up at ${clock(timer, reader)}.`
+          : undefined,
+    keys: (
+      <>
+        {todo.of === 'add after heat' && (
+          <Key disabled={!open} onClick={() => onSheet('add')}>
+            Add
+          </Key>
+        )}
+        {joins && todo.of === 'temper' && (
+          <Key look="outlined" onClick={() => onSheet('temper')}>
+            Ladles
+          </Key>
+        )}
+        <Key look="primary" disabled={!open} onClick={() => onMark(todo.step, todo.edge)}>
+          {joins ? 'All combined' : endWord[todo.of]}
+        </Key>
+      </>
+    ),
+  }
+}
+
+function usesWords(uses: readonly EggUse[]): string {
+  return uses.map(({ part, grams: mass }) => `${grams(mass)} ${partWord[part]}`).join(', ')
+}
+
+function rulesWords(uses: readonly EggUse[], { eggs, susceptible }: Terms): string {
+  const heated = uses.every((use) => use.heated)
+  return eggRuleSentence(heated ? eggs.heated : eggs.unheated, susceptible, heated)
+}

@@ -1,0 +1,129 @@
+import type { ReactNode } from 'react'
+import { leftOf, offNow, risesSooner, type HeatEdge, type Finding, type HeatWindow } from '@logged-thermal/core'
+import {
+  aboutSpan,
+  clock,
+  degrees,
+  findingSentence,
+  limitDegreesOf,
+  limitTitle,
+  riseSentence,
+  span,
+  type Reader,
+} from '@logged-thermal/wording'
+import { Also } from './Also'
+import type { SlabProps } from './Slab'
+
+/** A forecast that spreads further than this says so. */
+const SPREAD_MS = 15_000
+
+/** On the heat: how long to the floor as it goes, the hold, or off with it. */
+export function WindowSlab(props: SlabProps & { markKey: ReactNode }) {
+  const { window, now, reader, markKey } = props
+  const { asks, batch } = props.one
+  // What ends the heat has its own key already.
+  const todos = props.guide.todos.filter(({ kind }) => kind !== 'end' && kind !== 'begin')
+  const floor = window.floor?.finding ?? null
+  const said = slabWords()
+  return (
+    <section className={`slab on-heat${said.off ? ' off-now' : ''}`} aria-label="Do this now">
+      <p className="do">{said.title}</p>
+      {said.count && (
+        <p className="count">
+          {said.about && <span className="about">about</span>}
+          {said.count[0]}
+          <small>{said.count[1]}</small>
+        </p>
+      )}
+      <p className="why">{said.why}</p>
+      {markKey && <div className="keys">{markKey}</div>}
+      <Also {...props} todos={todos} />
+    </section>
+  )
+
+  function slabWords(): Words {
+    if (!floor) return { title: 'Heat it, then off the heat', why: ceilingWords(window, now, reader) }
+    if (floor.standing === 'proven') return provenWords(floor)
+    const rising = risesSooner(window, now) ? risingWords(window, now, reader) : null
+    if (rising) return rising
+    const left = leftOf(floor, now)
+    if (left !== null)
+      return {
+        title: left > 0 ? 'Hold it there, then read again' : 'Read again to prove it',
+        count: [String(Math.ceil(left / 1000)), 's more if it stays there'],
+        why: `Zero proves nothing: the next reading does. ${ceilingWords(window, now, reader)}`,
+      }
+    return readWords(floor)
+  }
+
+  function provenWords(proven: Finding): Words {
+    if (asks.kind === 'read')
+      return {
+        title: 'Something cold went in: read it once more',
+        why: `The earlier proof stands. ${findingSentence(proven, reader)}`,
+      }
+    const off = offNow(window, now)
+    return {
+      title: off ? 'Off the heat now' : 'The floor is proven. Off the heat',
+      why: ceilingWords(window, now, reader) || `${batch.method.name} needs no more heat.`,
+      off,
+    }
+  }
+
+  function readWords(open: Finding): Words {
+    const late = asks.kind === 'read' && now - asks.at >= 60_000 ? ` It was due ${clock(asks.at, reader)}.` : ''
+    return {
+      title: `Read the mixture: ${limitTitle(open.check, reader)}`,
+      why: `${findingSentence(open, reader)}${late} ${ceilingWords(window, now, reader)}`,
+    }
+  }
+}
+
+interface Words {
+  title: string
+  about?: boolean
+  count?: [number: string, unit: string]
+  why: string
+  off?: boolean
+}
+
+function risingWords({ rise, floor, ceiling }: HeatWindow, now: number, reader: Reader): Words | null {
+  const at = floor?.at?.likely ?? null
+  if (!rise || !floor || at === null) return null
+  const left = at - now
+  const to = limitDegreesOf(floor.celsius, reader)
+  const range = rangeWords(floor, now)
+  const top = ceiling?.at?.likely
+  const why = `${riseSentence(rise, reader)}${range}${
+    top ? ` As it goes, ${limitDegreesOf(ceiling.celsius, reader)} about ${clock(top, reader)}.` : ''
+  }`
+  if (left <= 3_000)
+    return { title: `It may be at ${to} now. Read the mixture`, why: `${why} A forecast proves nothing.` }
+  const [number, unit] = aboutSpan(left).replace('about ', '').split(' ')
+  return {
+    title: `Floor about ${clock(at, reader)}. Keep stirring`,
+    about: true,
+    count: [number!, `${unit} to ${to}`],
+    why,
+  }
+}
+
+/** Between which bounds, where that is wide. */
+function rangeWords({ at }: HeatEdge, now: number): string {
+  if (!at || at.earliest === null) return ''
+  if (at.latest === null) return ` At the soonest in ${span(Math.max(0, at.earliest - now))}.`
+  return at.latest - at.earliest > SPREAD_MS
+    ? ` Between ${span(Math.max(0, at.earliest - now))} and ${span(Math.max(0, at.latest - now))}.`
+    : ''
+}
+
+function ceilingWords({ ceiling }: HeatWindow, now: number, reader: Reader): string {
+  if (!ceiling) return ''
+  const level = limitDegreesOf(ceiling.celsius, reader)
+  const at = ceiling.at?.likely
+  if (at) return `Reaches ${level}, the ceiling, in ${aboutSpan(at - now)}.`
+  const last = ceiling.finding.because
+  return last.code === 'passed'
+    ? `${degrees(last.celsius, reader)} was over ${level}, the ceiling.`
+    : `Stay under ${level}.`
+}

@@ -1,0 +1,112 @@
+import { useState } from 'react'
+import { eggGrams, type BatchState, type EggPart, type EggUse, type LotState } from '@logged-thermal/core'
+import { grams } from '@logged-thermal/wording'
+import { useEnter } from '../app/enter'
+import { Key } from '../parts/Key'
+import { NumberPad } from '../parts/NumberPad'
+
+interface Props {
+  lot: LotState
+  step: string
+  uses: readonly EggUse[]
+  batch: BatchState
+  mayWrite: boolean
+  onTaken: () => void
+}
+
+/** Crack and reject, one tap an egg or a tray at a time; then whole or separated, counted or weighed. */
+export function CrackTally({ lot, step, uses, batch, mayWrite, onTaken }: Props) {
+  const enter = useEnter()
+  const parts = uses.map(({ part }) => part)
+  const [separated, setSeparated] = useState(!parts.includes('whole') && parts.length > 0)
+  const [good, setGood] = useState(0)
+  const [rejected, setRejected] = useState(0)
+  const [weighed, setWeighed] = useState<Partial<Record<EggPart, number>>>({})
+  const [weighing, setWeighing] = useState<EggPart | null>(null)
+  const size = lot.size ?? 'US L'
+  const wanted = eggsWanted(uses, size)
+  const take = () => {
+    enter('eggs-taken', batch.id, {
+      step,
+      lot: lot.id,
+      form: lot.form,
+      as: separated ? 'separated' : 'whole',
+      cracked: good,
+      rejected,
+      grams: weighed,
+      size,
+    })
+    onTaken()
+  }
+  if (weighing) {
+    return (
+      <NumberPad
+        name={weighing === 'whole' ? 'Whole egg weighed' : `${weighing === 'yolk' ? 'Yolks' : 'Whites'} weighed`}
+        unit="g"
+        decimals={1}
+        take="That is it"
+        onTake={(mass) => {
+          setWeighed({ ...weighed, [weighing]: mass })
+          setWeighing(null)
+        }}
+      />
+    )
+  }
+  const kept: EggPart[] = separated ? ['yolk', 'white'] : ['whole']
+  return (
+    <div className="tally">
+      <p className="tally-wanted">
+        {wanted > 0 ? `About ${wanted} eggs. ` : ''}Lot {lot.code}
+      </p>
+      <div className="tally-count">
+        <output aria-label="Good eggs">{good}</output>
+        <Key className="tally-good" disabled={!mayWrite} onClick={() => setGood(good + 1)}>
+          Good
+        </Key>
+        <Key disabled={!mayWrite} onClick={() => setGood(good + 6)}>
+          + 6
+        </Key>
+        <Key look="outlined" disabled={good === 0} aria-label="One good egg less" onClick={() => setGood(good - 1)}>
+          − 1
+        </Key>
+      </div>
+      <div className="tally-count">
+        <output aria-label="Rejected eggs">{rejected}</output>
+        <Key disabled={!mayWrite} onClick={() => setRejected(rejected + 1)}>
+          Rejected
+        </Key>
+        <Key
+          look="outlined"
+          disabled={rejected === 0}
+          aria-label="One rejected egg less"
+          onClick={() => setRejected(rejected - 1)}
+        >
+          − 1
+        </Key>
+      </div>
+      <div className="tally-as" role="group" aria-label="Whole or separated">
+        <Key look={separated ? 'outlined' : 'primary'} onClick={() => setSeparated(false)}>
+          Whole
+        </Key>
+        <Key look={separated ? 'primary' : 'outlined'} onClick={() => setSeparated(true)}>
+          Separated
+        </Key>
+        {kept.map((part) => (
+          <Key key={part} look="outlined" onClick={() => setWeighing(part)}>
+            {weighed[part] === undefined
+              ? `Weigh ${{ whole: 'it', yolk: 'yolks', white: 'whites' }[part]}`
+              : `${grams(weighed[part])} ${{ whole: 'egg', yolk: 'yolks', white: 'whites' }[part]}`}
+          </Key>
+        ))}
+      </div>
+      <Key look="primary" disabled={!mayWrite || good + rejected === 0} onClick={take}>
+        {good + rejected === 0 ? 'Count them first' : `Log ${good} good, ${rejected} rejected`}
+      </Key>
+    </div>
+  )
+}
+
+/** How many eggs cover every part that the step takes. */
+function eggsWanted(uses: readonly EggUse[], size: NonNullable<LotState['size']>): number {
+  return Math.max(0, ...uses.map(({ part, grams: mass }) => Math.ceil(mass / eggGrams(part, size) - 1e-6)))
+}

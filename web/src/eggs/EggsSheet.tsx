@@ -1,0 +1,132 @@
+import { useState } from 'react'
+import { toSettle, unnamedUses, type BatchState, type LotState, type Terms } from '@logged-thermal/core'
+import { eggRuleSentence, grams, partWord, stepName } from '@logged-thermal/wording'
+import { useLine } from '../app/kitchen'
+import { Key } from '../parts/Key'
+import { Sheet } from '../parts/Sheet'
+import { CrackTally } from './CrackTally'
+import { EggLedger } from './EggLedger'
+import { eggLots } from './eggLots'
+import { LotKeys } from './LotKeys'
+import { PourLot } from './PourLot'
+import { ReceiveLot } from './ReceiveLot'
+import { SettleLeftOver } from './SettleLeftOver'
+import './eggs.css'
+
+interface Props {
+  batch: BatchState
+  open: boolean
+  onClose: () => void
+  mayWrite: boolean
+}
+
+/** The eggs of a batch: which lot, how many good and rejected, what of them is left. */
+export function EggsSheet({ batch, open, onClose, mayWrite }: Props) {
+  const line = useLine()
+  const steps = stepsWithEggs(batch)
+  const due = unnamedUses(batch)[0]?.step ?? steps[0]
+  const [step, setStep] = useState<string | null>(null)
+  const [lot, setLot] = useState<string | null>(null)
+  const [receiving, setReceiving] = useState(false)
+  const at = step ?? due
+  const uses = batch.terms.eggs.uses.filter((use) => use.step === at)
+  const chosen = line?.lots.find(({ id }) => id === lot) ?? null
+  const heated = uses.every((use) => use.heated)
+  const rule = heated ? batch.terms.eggs.heated : batch.terms.eggs.unheated
+  const left = toSettle(batch)
+  return (
+    <Sheet open={open} onClose={onClose} title={`Eggs of ${batch.method.name}`}>
+      <div className="eggs">
+        <section aria-label="Take eggs">
+          {steps.length > 1 && (
+            <div className="eggs-steps" role="group" aria-label="At which step">
+              {steps.map((key) => (
+                <Key key={key} look={key === at ? 'primary' : 'outlined'} onClick={() => setStep(key)}>
+                  {stepName[batch.method.steps.find((each) => each.key === key)!.kind]}
+                </Key>
+              ))}
+            </div>
+          )}
+          <p className="eggs-wanted">
+            {uses.length
+              ? `The method takes ${uses.map(({ part, grams: mass }) => `${grams(mass)} ${partWord[part]}`).join(' and ')}.`
+              : 'The method takes no egg at this step.'}
+          </p>
+          <p className="eggs-rule">{eggRuleSentence(rule, batch.terms.susceptible, heated)}</p>
+          {receiving ? (
+            <ReceiveLot
+              onDone={(id) => {
+                setReceiving(false)
+                if (id) setLot(id)
+              }}
+            />
+          ) : (
+            <LotKeys lots={lotsFor(line?.lots ?? [], uses)} rule={rule} chosen={lot} onChoose={setLot}>
+              <Key look="outlined" disabled={!mayWrite} onClick={() => setReceiving(true)}>
+                Another lot
+                <small>it is not on the list</small>
+              </Key>
+            </LotKeys>
+          )}
+        </section>
+        <section aria-label="Count">
+          {chosen && at && !receiving && (
+            <TakeFrom
+              key={`${chosen.id} ${at}`}
+              lot={chosen}
+              step={at}
+              uses={uses}
+              batch={batch}
+              mayWrite={mayWrite}
+              onTaken={() => setLot(null)}
+            />
+          )}
+          {!chosen && !receiving && <Next batch={batch} onClose={onClose} />}
+          <EggLedger batch={batch} lots={line?.lots ?? []} />
+          {left.map((each) => (
+            <SettleLeftOver key={each.part} batch={batch} line={each} mayWrite={mayWrite} />
+          ))}
+        </section>
+      </div>
+    </Sheet>
+  )
+}
+
+function TakeFrom(props: {
+  lot: LotState
+  step: string
+  uses: Terms['eggs']['uses']
+  batch: BatchState
+  mayWrite: boolean
+  onTaken: () => void
+}) {
+  return props.lot.form === 'shell' ? <CrackTally {...props} /> : <PourLot {...props} />
+}
+
+/** What is still to be named, or the way back to the pot. */
+function Next({ batch, onClose }: { batch: BatchState; onClose: () => void }) {
+  const unnamed = unnamedUses(batch)
+  if (unnamed.length) {
+    const parts = unnamed.map(({ part, grams: mass }) => `${grams(mass)} ${partWord[part]}`).join(' and ')
+    return <p className="eggs-wanted">Tap the lot for {parts}.</p>
+  }
+  return toSettle(batch).length ? null : (
+    <Key look="primary" onClick={onClose}>
+      Every lot is named. Back to the pot
+    </Key>
+  )
+}
+
+/** Steps that take egg; where the method names none, every step at which it could still go in. */
+function stepsWithEggs({ terms, method }: BatchState): string[] {
+  const named = [...new Set(terms.eggs.uses.map(({ step }) => step))]
+  return named.length ? named : method.steps.slice(0, 1).map(({ key }) => key)
+}
+
+/** Shell eggs hold every part; a carton holds one. */
+function lotsFor(lots: readonly LotState[], uses: Terms['eggs']['uses']): LotState[] {
+  const parts = new Set<string>(uses.map(({ part }) => part))
+  return eggLots(lots)
+    .filter(({ form, part }) => form === 'shell' || parts.size === 0 || parts.has(part))
+    .map(({ lot }) => lot)
+}

@@ -1,0 +1,48 @@
+import type { ReactNode } from 'react'
+import { catalogue, dayOf, mayUse, type EggRule, type LotState } from '@logged-thermal/core'
+import { dayName } from '@logged-thermal/wording'
+import { useHand, useLine } from '../app/kitchen'
+import { useNow } from '../app/now'
+import { Key } from '../parts/Key'
+
+interface Props {
+  lots: readonly LotState[]
+  rule: EggRule
+  chosen: string | null
+  onChoose: (id: string) => void
+  children?: ReactNode
+}
+
+/** The lots that are there. One that may not go in is shut, and says why. */
+export function LotKeys({ lots, rule, chosen, onChoose, children }: Props) {
+  const { reader } = useHand(useLine())
+  const today = dayOf(useNow(60_000), reader.zone)
+  return (
+    <div className="lot-keys" role="group" aria-label="Which lot">
+      {lots.map(({ id, code, ingredient, form, useBy }) => {
+        const past = useBy !== null && today > useBy
+        const shut = past
+          ? `was to be used by ${dayName(useBy)}`
+          : mayUse(rule, form)
+            ? null
+            : 'not pasteurized: not here'
+        return (
+          <Key
+            key={id}
+            look={shut ? 'shut' : id === chosen ? 'primary' : 'plain'}
+            disabled={shut !== null}
+            aria-pressed={id === chosen}
+            onClick={() => onChoose(id)}
+          >
+            {code}
+            <small>
+              {form === 'shell' ? 'shell eggs' : `pasteurized ${catalogue[ingredient]!.name.toLowerCase()}`}
+              {shut ? `, ${shut}` : useBy === null ? '' : `, use by ${dayName(useBy)}`}
+            </small>
+          </Key>
+        )
+      })}
+      {children}
+    </div>
+  )
+}

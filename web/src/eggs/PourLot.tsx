@@ -1,0 +1,47 @@
+import { catalogue, type BatchState, type EggUse, type LotState } from '@logged-thermal/core'
+import { grams, partWord } from '@logged-thermal/wording'
+import { useEnter } from '../app/enter'
+import { Key } from '../parts/Key'
+import { NumberPad } from '../parts/NumberPad'
+
+interface Props {
+  lot: LotState
+  step: string
+  uses: readonly EggUse[]
+  batch: BatchState
+  mayWrite: boolean
+  onTaken: () => void
+}
+
+/** From a carton: what the method takes with one tap, or what the scale says. */
+export function PourLot({ lot, step, uses, batch, mayWrite, onTaken }: Props) {
+  const enter = useEnter()
+  const part = catalogue[lot.ingredient]?.egg ?? 'whole'
+  const wanted = uses.filter((use) => use.part === part).reduce((sum, use) => sum + use.grams, 0)
+  const take = (mass: number) => {
+    enter('eggs-taken', batch.id, {
+      step,
+      lot: lot.id,
+      form: lot.form,
+      as: part,
+      cracked: null,
+      rejected: 0,
+      grams: { [part]: mass },
+      size: lot.size ?? 'US L',
+    })
+    onTaken()
+  }
+  return (
+    <div className="tally">
+      <p className="tally-wanted">
+        Lot {lot.code}, {partWord[part]}
+      </p>
+      {wanted > 0 && (
+        <Key look="primary" disabled={!mayWrite} onClick={() => take(wanted)}>
+          {grams(wanted)}, as the method says
+        </Key>
+      )}
+      <NumberPad name="Or weighed" unit="g" decimals={1} take="Log it" disabled={!mayWrite} onTake={take} />
+    </div>
+  )
+}

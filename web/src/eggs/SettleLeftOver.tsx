@@ -1,0 +1,64 @@
+import { useState } from 'react'
+import { v7 as uuid } from 'uuid'
+import { byProductDay, leftOverOf, type BatchState, type LeftOver, type PartLine } from '@logged-thermal/core'
+import { dayName, grams, partWord } from '@logged-thermal/wording'
+import { useEnter } from '../app/enter'
+import { useHand, useLine } from '../app/kitchen'
+import { Key } from '../parts/Key'
+import { NumberPad } from '../parts/NumberPad'
+
+/** What the eggs left over: into a tub with its date, or into the bin. As reckoned, or as weighed. */
+export function SettleLeftOver({
+  batch,
+  line: { part, left },
+  mayWrite,
+}: {
+  batch: BatchState
+  line: PartLine
+  mayWrite: boolean
+}) {
+  const line = useLine()
+  const { reader } = useHand(line)
+  const enter = useEnter()
+  const [weighed, setWeighed] = useState<number | null>(null)
+  const [weighing, setWeighing] = useState(false)
+  const mass = weighed ?? left
+  const kept = leftOverOf(batch, part, mass, 'kept')
+  if (!kept) return null
+  const { lastDay } = byProductDay(kept, line?.lots ?? [], reader.zone)
+  const settle = (then: LeftOver['then']) => enter('left-over', uuid(), { ...kept, then })
+  if (weighing)
+    return (
+      <NumberPad
+        name={`${partWord[part]} left, weighed`}
+        unit="g"
+        decimals={1}
+        take="That is it"
+        onTake={(value) => {
+          setWeighed(value > 0 ? value : null)
+          setWeighing(false)
+        }}
+      />
+    )
+  return (
+    <div className="settle">
+      <p>
+        <strong>
+          {grams(mass)} {partWord[part]} left
+        </strong>{' '}
+        {kept.heat === 'shell' ? 'raw' : 'pasteurized'}, keeps to the end of {lastDay ? dayName(lastDay) : 'today'}.
+      </p>
+      <div>
+        <Key disabled={!mayWrite} onClick={() => settle('kept')}>
+          Keep it, dated
+        </Key>
+        <Key look="outlined" disabled={!mayWrite} onClick={() => settle('discarded')}>
+          Into the bin
+        </Key>
+        <Key look="outlined" onClick={() => setWeighing(true)}>
+          Weigh it
+        </Key>
+      </div>
+    </div>
+  )
+}

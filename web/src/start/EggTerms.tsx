@@ -1,0 +1,34 @@
+import type { Terms } from '@logged-thermal/core'
+import { ADVISORY, eggRuleSentence } from '@logged-thermal/wording'
+import { Key } from '../parts/Key'
+
+interface Props {
+  terms: Terms
+  forSusceptible: boolean
+  onSusceptible: (susceptible: boolean) => void
+}
+
+/** Which eggs may go in, before anything is begun; and whether this order is for highly susceptible people. */
+export function EggTerms({ terms: { eggs, susceptible }, forSusceptible, onSusceptible }: Props) {
+  if (eggs.uses.length === 0) return null
+  const unheated = eggs.uses.some(({ heated }) => !heated)
+  const rule = unheated ? eggs.unheated : eggs.heated
+  return (
+    <div className="egg-terms">
+      <p>
+        <strong>Eggs.</strong> {eggRuleSentence(rule, susceptible, !unheated)}
+      </p>
+      {unheated && rule === 'shell with advisory' && <p className="advisory">{ADVISORY}</p>}
+      <Key
+        look={susceptible ? 'primary' : 'outlined'}
+        aria-pressed={susceptible}
+        // The kitchen's own practice is not for one order to undo.
+        disabled={susceptible && !forSusceptible}
+        onClick={() => onSusceptible(!forSusceptible)}
+      >
+        For highly susceptible people
+        {susceptible && !forSusceptible && <small>this kitchen serves them</small>}
+      </Key>
+    </div>
+  )
+}
