@@ -201,6 +201,36 @@ test('a mousse takes pasteurized lots alone, by name, and is not proven without 
   await page.context().close()
 })
 
+test('a raw-egg mousse takes shell eggs with the advisory, on its label, for a day; never for susceptible people', async ({
+  browser,
+}) => {
+  const page = await person(browser, 'Mina Osk')
+  await begin(page, 'Bitter-orange mousse, raw yolk', async () => {
+    const terms = page.locator('.egg-terms')
+    await expect(terms).toContainText('Contains raw egg.')
+    await tap(page, 'For highly susceptible people')
+    await expect(terms).toContainText('Pasteurized lots only: it is for highly susceptible people')
+    await tap(page, 'For highly susceptible people')
+  })
+  await tap(page, 'It is ready')
+  await tap(page, 'Whipped')
+  await tap(page, 'Choose the lot')
+  await tap(page, /T-2207/)
+  await tap(page, '+ 6')
+  await tap(page, '+ 6')
+  await tap(page, 'Log 12 good, 0 rejected')
+  await page.getByRole('dialog').getByRole('button', { name: 'Not now' }).click()
+  await tap(page, 'All clean')
+  await tap(page, 'All combined')
+  await expect(check(page, 'raw-class')).toContainText('from when it was combined')
+  await type(page, 4.2)
+  await expect(page.getByText('Contains raw egg. Raw or undercooked egg')).toBeVisible()
+  await page.goto(`${kitchen.url}/methods`)
+  await page.getByRole('link', { name: /Bitter-orange mousse/ }).click()
+  await expect(page.getByRole('region', { name: 'Label' })).toContainText('Contains raw egg')
+  await page.context().close()
+})
+
 test('an order for susceptible people takes no shell egg, cooked or not', async ({ browser }) => {
   const page = await person(browser, 'Mina Osk')
   await begin(page, 'Rye-malt custard', async () => {

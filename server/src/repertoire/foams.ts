@@ -144,4 +144,26 @@ export const foams: MethodShape[] = [
       ['egg', 300, 'fold', { state: 'pasteurized lot' }],
     ],
   },
+  {
+    name: 'Bitter-orange mousse, raw yolk',
+    family: 'mousse',
+    vessel: ['cups 5 cm deep', 0.05],
+    portions: 24,
+    houseDays: 1,
+    raw: true,
+    steps: folded,
+    amounts: [
+      ['dark-chocolate', 500, 'melt'],
+      ['cream-36', 700, 'whip'],
+      ['yolk', 0, 'fold', { count: 10 }],
+      ['sugar', 90, 'fold'],
+      ['spirit', 30, 'fold'],
+    ],
+    justified: [
+      {
+        problem: 'egg not heated / fold / amount-3',
+        reason: 'Served raw on purpose: advisory on label and record, 24 hours, never for susceptible people',
+      },
+    ],
+  },
 ]

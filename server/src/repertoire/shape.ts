@@ -29,7 +29,7 @@ export type AmountShape = [
 ]
 
 export interface MethodShape extends Partial<
-  Pick<Method, 'schedule' | 'cooling' | 'raw' | 'untreatedFruit' | 'houseDays'>
+  Pick<Method, 'schedule' | 'cooling' | 'raw' | 'untreatedFruit' | 'houseDays' | 'justified'>
 > {
   name: string
   family: FamilyKey

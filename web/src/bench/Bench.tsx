@@ -54,6 +54,7 @@ import { StepRail } from './StepRail'
 import { StepsSheet } from './StepsSheet'
 import { TraceChart } from './TraceChart'
 import { UnitQuestion } from './UnitQuestion'
+import { WarmUpLine } from './WarmUpLine'
 import { WhyList } from './WhyList'
 import './bench.css'
 import './guide.css'
@@ -237,6 +238,7 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
             />
           )}
           <div className="bench-why">
+            <WarmUpLine batch={batch} now={now} />
             {onHeat && window.floor && <HoldLadder floor={window.floor.finding} now={now} reader={reader} />}
             <WhyList batch={batch} findings={findings} reader={reader} explained={explained} onExplain={setExplained} />
           </div>

@@ -24,7 +24,9 @@ export function CueSheet({
           </Key>
         ))}
       </div>
-      <p className="sentence">A cue stands beside the trace. It closes no check: only a probe in the core does.</p>
+      <p className="sentence">
+        A cue stands beside the trace. It closes no check, and neither does browning: only a probe in the core does.
+      </p>
     </Sheet>
   )
 }

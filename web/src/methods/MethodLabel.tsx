@@ -1,5 +1,5 @@
 import type { Check, Method, MethodFacts } from '@logged-thermal/core'
-import { claimWord, grams } from '@logged-thermal/wording'
+import { ADVISORY, claimWord, grams } from '@logged-thermal/wording'
 
 /** What the label will say: computed from the parts, so that a swap withdraws a claim by itself. */
 export function MethodLabel({ method, facts, checks }: { method: Method; facts: MethodFacts; checks: Check[] }) {
@@ -21,6 +21,7 @@ export function MethodLabel({ method, facts, checks }: { method: Method; facts: 
           ? ` ${(alcoholByVolume * 100).toFixed(1)} % alcohol, which earns nothing on the date.`
           : ''}
       </p>
+      {method.raw && <p className="advisory">{ADVISORY}</p>}
       {unknown.length > 0 && <p>Nothing is claimed: {unknown.join(', ')} is not known here.</p>}
     </div>
   )

@@ -5,6 +5,7 @@ import {
   type Cover,
   type EggUse,
   type Instruction,
+  type StepKind,
   type Terms,
   type Todo,
 } from '@logged-thermal/core'
@@ -29,6 +30,8 @@ import { Key } from '../../parts/Key'
 import { Also } from './Also'
 import type { SlabProps } from './Slab'
 
+/** Steps after the heat at which somebody tastes. */
+const TASTED: StepKind[] = ['strain', 'add after heat', 'fold', 'whip', 'assemble']
 const COVERS: Cover[] = ['open', 'film on the surface', 'lid']
 
 /** What the hands do next: one thing large, what else is open small under it. */
@@ -189,7 +192,9 @@ function stepWords(
           : 'Quality: starch holds only if the amylase is spent. Nothing here is law.'
         : timer !== null && left !== null && left <= 0
           ? `Its time was up at ${clock(timer, reader)}.`
-          : undefined,
+          : TASTED.includes(todo.of)
+            ? 'Tasting? A clean spoon each time.'
+            : undefined,
     keys: (
       <>
         {todo.of === 'add after heat' && (

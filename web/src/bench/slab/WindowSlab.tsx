@@ -1,5 +1,13 @@
 import type { ReactNode } from 'react'
-import { leftOf, offNow, risesSooner, type HeatEdge, type Finding, type HeatWindow } from '@logged-thermal/core'
+import {
+  leftOf,
+  offNow,
+  risesSooner,
+  type HeatEdge,
+  type Finding,
+  type HeatWindow,
+  type Instruction,
+} from '@logged-thermal/core'
 import {
   aboutSpan,
   clock,
@@ -11,6 +19,7 @@ import {
   span,
   type Reader,
 } from '@logged-thermal/wording'
+import { useInstructions } from '../instructions'
 import { Also } from './Also'
 import type { SlabProps } from './Slab'
 
@@ -25,6 +34,7 @@ export function WindowSlab(props: SlabProps & { markKey: ReactNode }) {
   const todos = props.guide.todos.filter(({ kind }) => kind !== 'end' && kind !== 'begin')
   const floor = window.floor?.finding ?? null
   const said = slabWords()
+  const target = targetWords(useInstructions(batch)[props.guide.now?.key ?? '']?.target ?? null, reader)
   return (
     <section className={`slab on-heat${said.off ? ' off-now' : ''}`} aria-label="Do this now">
       <p className="do">{said.title}</p>
@@ -35,7 +45,9 @@ export function WindowSlab(props: SlabProps & { markKey: ReactNode }) {
           <small>{said.count[1]}</small>
         </p>
       )}
-      <p className="why">{said.why}</p>
+      <p className="why">
+        {said.why} {target}
+      </p>
       {markKey && <div className="keys">{markKey}</div>}
       <Also {...props} todos={todos} />
     </section>
@@ -77,6 +89,12 @@ export function WindowSlab(props: SlabProps & { markKey: ReactNode }) {
       why: `${findingSentence(open, reader)}${late} ${ceilingWords(window, now, reader)}`,
     }
   }
+}
+
+/** Where the method aims, inside floor and ceiling. */
+function targetWords(target: Instruction['target'], { unit }: Reader): string {
+  if (!target) return ''
+  return unit === 'C' ? `Aim for ${target.from.c} to ${target.to.c}°.` : `Aim for ${target.from.f} to ${target.to.f}°.`
 }
 
 interface Words {
