@@ -29,6 +29,12 @@ async function screenshots() {
     await page.locator('.line-name', { hasText: dish }).click()
     await page.getByRole('region', { name: /Degree board/ }).waitFor()
   }
+  const begin = async (dish) => {
+    await page.goto(`${ADDRESS}/start`)
+    await page.getByRole('radio', { name: dish }).click()
+    await page.getByRole('button', { name: /^Start \d/ }).click()
+    await page.getByRole('region', { name: /Degree board/ }).waitFor()
+  }
   const logAs = async (name) => {
     await page.locator('.logging-as').click()
     await page.getByText('Tap your name').waitFor()
@@ -39,6 +45,17 @@ async function screenshots() {
   await shoot('bench')
   await bench('Lemon-thyme')
   await shoot('bench-cooking')
+  await begin('Brown-butter pastry cream')
+  await page.getByRole('button', { name: 'It is hot' }).click()
+  await shoot('bench-eggs')
+  await page.getByRole('button', { name: 'Choose the lot' }).click()
+  await page.getByRole('button', { name: /T-2207/ }).click()
+  for (let i = 0; i < 5; i++) await page.getByRole('button', { name: '+ 6' }).click()
+  await page.getByRole('button', { name: /^Log / }).click()
+  await shoot('eggs')
+  await page.goto(`${ADDRESS}/temper`)
+  await page.getByRole('list', { name: 'After each ladle' }).waitFor()
+  await shoot('ladles')
   await bench('Toasted-barley')
   await shoot('bench-proven')
   await page.goto(`${ADDRESS}/limits`)

@@ -69,9 +69,9 @@ export function cleaningWords(why: CleaningWhy): { action: string; reason: strin
     : { action: 'Wash your hands', reason: 'Separated by hand: shell and white are on them, and on the bowl.' }
 }
 
-export function warmUpSentence({ of, mostMs, long, noted }: WarmUp, warmMinutes: number): string {
+export function warmUpSentence({ of, mostMs, long, noted }: WarmUp, warmMinutes: number, { unit }: Reader): string {
   const what = of === 'mixture' ? 'The mixture' : `The ${of.part}`
-  return `${what} was between 5 and 57 °C for up to ${span(mostMs)}${long ? `, past the house line of ${warmMinutes} min${noted ? '' : '. Note why'}` : ''}.`
+  return `${what} was between ${unit === 'C' ? '5 and 57' : '41 and 135'}° for up to ${span(mostMs)}${long ? `, past the house line of ${warmMinutes} min${noted ? '' : '. Note why'}` : ''}.`
 }
 
 /** The reasons a cook taps for it. */

@@ -84,31 +84,35 @@ export function AddSheet({ batch, step, open, onClose }: Props) {
                 : []
             })}
           </div>
+          {chosen && (
+            <>
+              <div className="add-what" role="group" aria-label="In what state">
+                {states.map((each) => (
+                  <Key
+                    key={each}
+                    look={each === state ? 'primary' : 'outlined'}
+                    aria-pressed={each === state}
+                    onClick={() => setState(each)}
+                  >
+                    {each}
+                  </Key>
+                ))}
+              </div>
+              <label className="form-field">
+                Lot, as written on it
+                <input value={lot} maxLength={40} onChange={({ target }) => setLot(target.value)} />
+              </label>
+              {reopens({ ingredient: chosen, state }) && (
+                <p className="add-reopens" role="status">
+                  {state === 'frozen' ? 'Untreated frozen fruit' : 'Raw egg'} opens the cook check again: what was
+                  proven before was without it. It goes back on the heat, and the mixture is read again.
+                </p>
+              )}
+            </>
+          )}
         </section>
         {chosen && (
           <section aria-label="How much">
-            <div className="add-what" role="group" aria-label="In what state">
-              {states.map((each) => (
-                <Key
-                  key={each}
-                  look={each === state ? 'primary' : 'outlined'}
-                  aria-pressed={each === state}
-                  onClick={() => setState(each)}
-                >
-                  {each}
-                </Key>
-              ))}
-            </div>
-            <label className="form-field">
-              Lot, as written on it
-              <input value={lot} maxLength={40} onChange={({ target }) => setLot(target.value)} />
-            </label>
-            {reopens({ ingredient: chosen, state }) && (
-              <p className="add-reopens" role="status">
-                {state === 'frozen' ? 'Untreated frozen fruit' : 'Raw egg'} opens the cook check again: what was proven
-                before was without it. It goes back on the heat, and the mixture is read again.
-              </p>
-            )}
             {amount?.grams != null && (
               <Key look="primary" onClick={() => add(Math.round(amount.grams! * batch.factor * 10) / 10)}>
                 {grams(amount.grams * batch.factor)}, as the method says

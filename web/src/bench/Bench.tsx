@@ -238,7 +238,7 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
             />
           )}
           <div className="bench-why">
-            <WarmUpLine batch={batch} now={now} />
+            <WarmUpLine batch={batch} now={now} reader={reader} />
             {onHeat && window.floor && <HoldLadder floor={window.floor.finding} now={now} reader={reader} />}
             <WhyList batch={batch} findings={findings} reader={reader} explained={explained} onExplain={setExplained} />
           </div>

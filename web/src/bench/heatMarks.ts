@@ -36,8 +36,7 @@ export function paintHeat(chart: Chart, { trace, now, scale, reader }: Marks, he
   }
   if (ceiling) {
     teeth(ctx, y(ceiling.celsius), left, right, `curdles above ${limitDegreesOf(ceiling.celsius, reader)}`)
-    font(ctx, 19, 700)
-    label(ctx, limitDegreesOf(ceiling.celsius, reader), left - 8, y(ceiling.celsius) + 6, 'right', GLASS)
+    axisLabel(ctx, limitDegreesOf(ceiling.celsius, reader), left - 8, y(ceiling.celsius), 19)
   }
   if (heat.boil)
     studs(ctx, y(heat.boil.celsius), left, right, `boil out at ${limitDegreesOf(heat.boil.celsius, reader)}`)
@@ -48,10 +47,16 @@ export function paintHeat(chart: Chart, { trace, now, scale, reader }: Marks, he
     font(ctx, 19, 700)
     const said = `${gateName(floor.finding.check, reader)} floor${floor.finding.standing === 'proven' ? ', proven' : ''}`
     label(ctx, said, right - 8, y(floor.celsius) + 24, 'right', GLASS)
-    font(ctx, 22, 700)
-    label(ctx, limitDegreesOf(floor.celsius, reader), left - 8, y(floor.celsius) + 8, 'right', GLASS)
+    axisLabel(ctx, limitDegreesOf(floor.celsius, reader), left - 8, y(floor.celsius), 22)
   }
   ctx.restore()
+}
+
+/** A limit's figure at the axis, smaller where it has a tenth. */
+function axisLabel(ctx: CanvasRenderingContext2D, text: string, x: number, y: number, size: number): void {
+  const fits = text.length > 4 ? 16 : size
+  font(ctx, fits, 700)
+  label(ctx, text, x, y + fits / 3, 'right', GLASS)
 }
 
 function band(

@@ -30,6 +30,7 @@ export function PracticePanel({ draft, onChange, onClose }: Props) {
           <Key
             key={String(each)}
             look={each === value ? 'primary' : 'plain'}
+            aria-pressed={each === value}
             disabled={!onChange}
             onClick={() => change({ [key]: each })}
           >
@@ -47,6 +48,7 @@ export function PracticePanel({ draft, onChange, onClose }: Props) {
           <Key
             key={each}
             look={each === value ? 'primary' : 'plain'}
+            aria-pressed={each === value}
             disabled={!onChange}
             onClick={() => change({ [key]: each })}
           >

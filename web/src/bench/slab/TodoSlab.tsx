@@ -68,7 +68,7 @@ function todoWords(
   enter: ReturnType<typeof useEnter>,
   told: Readonly<Record<string, Instruction>>,
 ): Told {
-  const { todo, one, guide, open, onMark, onSheet } = props
+  const { todo, one, guide, open, onMark, onSheet, reader } = props
   const { batch } = one
   switch (todo.kind) {
     case 'clean': {
@@ -87,7 +87,7 @@ function todoWords(
     case 'warm-up':
       return {
         title: 'Note why it took so long',
-        why: warmUpSentence(todo.warmUp, batch.terms.warmMinutes),
+        why: warmUpSentence(todo.warmUp, batch.terms.warmMinutes, reader),
         keys: WARM_UP_REASONS.map((text) => (
           <Key key={text} disabled={!open} onClick={() => enter('noted', batch.id, { text, cue: WARM_UP_CUE })}>
             {text}
