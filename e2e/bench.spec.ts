@@ -95,10 +95,15 @@ test('a pastry cream, led from the milk to the tray: eggs, hands, floor, boil, w
   await expect(slab(page)).toContainText('Quality')
   await tap(page, 'Off the heat')
 
+  // A mistaken tap is taken back with one.
+  await tap(page, /^Undo/)
+  await expect(slab(page)).toContainText('Keep it boiling')
+  await tap(page, 'Off the heat')
   await expect(slab(page)).toContainText('Clean before you go on')
   await tap(page, 'All clean')
   await tap(page, 'Film on the surface')
   await expect(page.locator('.rail .now')).toContainText('Cool')
+  await expect(page.locator('.why-list')).toContainText(/30 eggs separated, 1 rejected[\s\S]*Film on the surface/)
 
   // What is kept aside has its date on the Line, on every tablet, until it goes into the bin.
   const other = await person(browser, 'Teo Brandt')

@@ -6,6 +6,7 @@ import {
   type EggPart,
   type EggRule,
   type Instant,
+  type Instruction,
   type ItemState,
   type OutOfOrder,
   type Permits,
@@ -83,6 +84,12 @@ export const isWarmUpNote = (cue: string | null): boolean => cue === WARM_UP_CUE
 export function riseSentence({ likely }: Rise, { unit }: Reader): string {
   const perMinute = unit === 'C' ? likely : likely * 1.8
   return `Rising ${perMinute.toFixed(1)}° a minute.`
+}
+
+/** Where the method aims at a step; nothing where it does not say. */
+export function targetSentence(target: Instruction['target'], { unit }: Reader): string {
+  if (!target) return ''
+  return unit === 'C' ? `Aim for ${target.from.c} to ${target.to.c}°.` : `Aim for ${target.from.f} to ${target.to.f}°.`
 }
 
 /** 'about 40 s', 'about 3 min', 'about now'. */

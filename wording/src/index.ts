@@ -1,4 +1,5 @@
 export * from './cues'
+export * from './doneWords'
 export * from './figures'
 export * from './findingWords'
 export * from './guideWords'

@@ -4,6 +4,7 @@ import { api } from './api'
 import { drafts, keepDrafts } from '../methods/drafts'
 import { connection } from './connection'
 import { heard } from './heard'
+import { justMade } from './justMade'
 import { outbox } from './outbox'
 import { keep, tablet } from './tablet'
 
@@ -13,6 +14,7 @@ export function makeStore() {
       [api.reducerPath]: api.reducer,
       connection: connection.reducer,
       drafts: drafts.reducer,
+      justMade: justMade.reducer,
       line: heard,
       outbox: outbox.reducer,
       tablet: tablet.reducer,

@@ -23,6 +23,7 @@ import { useEnter } from '../app/enter'
 import { Header } from '../app/Header'
 import { useHand, useJudged, useLine, type JudgedBatch } from '../app/kitchen'
 import { useNow } from '../app/now'
+import { useAppSelector } from '../app/store'
 import { useWakeLock } from '../app/wakeLock'
 import { EggsSheet } from '../eggs/EggsSheet'
 import { DecideSheet } from '../decide/DecideSheet'
@@ -43,6 +44,7 @@ import { useHeatAlerts } from './heatAlerts'
 import { HeatFlash } from './HeatFlash'
 import { HoldLadder } from './HoldLadder'
 import { useInstructions } from './instructions'
+import { JustDone, UNDO_MS } from './JustDone'
 import { JustLogged } from './JustLogged'
 import { MarkReason } from './MarkReason'
 import { MoreSheet } from './MoreSheet'
@@ -159,6 +161,9 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
     else enter('step-marked', batch.id, { step, edge, reason })
   }
   const close = () => setSheet(null)
+  const made = useAppSelector(({ justMade }) => justMade)
+  const fresh = made?.about.id === batch.id && now - made.madeAt < UNDO_MS
+  const done = fresh && made.kind !== 'reading-taken' ? made : null
   const addAt = guide.now?.key ?? batch.method.steps.at(-1)?.key ?? ''
   return (
     <main className="view">
@@ -225,7 +230,8 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
             </div>
           )}
           <Refused batchId={batch.id} />
-          {logged && (
+          {done && <JustDone key={done.id} claim={done} batch={batch} reader={reader} />}
+          {logged && !done && (
             <JustLogged
               key={logged.id}
               claim={logged}

@@ -4,9 +4,8 @@ import { clockWithSeconds, type Reader } from '@logged-thermal/wording'
 import { useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
 import { Key } from '../parts/Key'
+import { UNDO_MS } from './JustDone'
 import { Sheet } from '../parts/Sheet'
-
-const UNDO_MS = 10_000
 
 interface Props {
   claim: Claim<'reading-taken'>

@@ -3,6 +3,7 @@ import { isLate, type BatchState, type Finding } from '@logged-thermal/core'
 import {
   checkTitle,
   clock,
+  deedsOf,
   findingSentence,
   needSentence,
   sourceLine,
@@ -50,6 +51,14 @@ export function WhyList({ batch, findings, reader, explained, onExplain }: Props
             </li>
           )
         })}
+        {deedsOf(batch).map(({ entry, at, words }) => (
+          <li key={entry} className="note">
+            <span aria-hidden="true">✓</span>
+            <span className="sentence">
+              {clock(at, reader)} {words}.
+            </span>
+          </li>
+        ))}
         {batch.notes
           .filter(({ void: gone }) => !gone)
           .map(({ entry, value, at }) => (

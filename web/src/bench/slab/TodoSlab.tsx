@@ -20,6 +20,7 @@ import {
   partWord,
   span,
   stepName,
+  targetSentence,
   WARM_UP_REASONS,
   warmUpSentence,
 } from '@logged-thermal/wording'
@@ -194,7 +195,7 @@ function stepWords(
           ? `Its time was up at ${clock(timer, reader)}.`
           : TASTED.includes(todo.of)
             ? 'Tasting? A clean spoon each time.'
-            : undefined,
+            : targetSentence(told?.target ?? null, reader) || undefined,
     keys: (
       <>
         {todo.of === 'add after heat' && (

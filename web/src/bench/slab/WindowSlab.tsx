@@ -1,13 +1,5 @@
 import type { ReactNode } from 'react'
-import {
-  leftOf,
-  offNow,
-  risesSooner,
-  type HeatEdge,
-  type Finding,
-  type HeatWindow,
-  type Instruction,
-} from '@logged-thermal/core'
+import { leftOf, offNow, risesSooner, type HeatEdge, type Finding, type HeatWindow } from '@logged-thermal/core'
 import {
   aboutSpan,
   clock,
@@ -17,6 +9,7 @@ import {
   limitTitle,
   riseSentence,
   span,
+  targetSentence,
   type Reader,
 } from '@logged-thermal/wording'
 import { useInstructions } from '../instructions'
@@ -34,7 +27,7 @@ export function WindowSlab(props: SlabProps & { markKey: ReactNode }) {
   const todos = props.guide.todos.filter(({ kind }) => kind !== 'end' && kind !== 'begin')
   const floor = window.floor?.finding ?? null
   const said = slabWords()
-  const target = targetWords(useInstructions(batch)[props.guide.now?.key ?? '']?.target ?? null, reader)
+  const target = targetSentence(useInstructions(batch)[props.guide.now?.key ?? '']?.target ?? null, reader)
   return (
     <section className={`slab on-heat${said.off ? ' off-now' : ''}`} aria-label="Do this now">
       <p className="do">{said.title}</p>
@@ -89,12 +82,6 @@ export function WindowSlab(props: SlabProps & { markKey: ReactNode }) {
       why: `${findingSentence(open, reader)}${late} ${ceilingWords(window, now, reader)}`,
     }
   }
-}
-
-/** Where the method aims, inside floor and ceiling. */
-function targetWords(target: Instruction['target'], { unit }: Reader): string {
-  if (!target) return ''
-  return unit === 'C' ? `Aim for ${target.from.c} to ${target.to.c}°.` : `Aim for ${target.from.f} to ${target.to.f}°.`
 }
 
 interface Words {

@@ -1,0 +1,29 @@
+import type { AnyClaim, BatchState } from '@logged-thermal/core'
+import { clockWithSeconds, doneWords, type Reader } from '@logged-thermal/wording'
+import { useEnter } from '../app/enter'
+import { useNow } from '../app/now'
+import { Key } from '../parts/Key'
+
+/** For so long a tap is taken back with another, ms. */
+export const UNDO_MS = 10_000
+
+/** What was just tapped, with Undo for ten seconds: nobody's wet thumb ends a cooking by mistake. */
+export function JustDone({ claim, batch, reader }: { claim: AnyClaim; batch: BatchState; reader: Reader }) {
+  const enter = useEnter()
+  const now = useNow(250)
+  const left = claim.madeAt + UNDO_MS - now
+  const words = doneWords(claim, batch)
+  if (left <= 0 || words === null) return null
+  return (
+    <div className="logged" role="status">
+      <p>
+        <strong>{words}</strong>
+        {clockWithSeconds(claim.at, reader)}
+      </p>
+      <Key onClick={() => enter('corrected', batch.id, { target: claim.id, reason: 'undo', now: 'void' })}>
+        Undo
+        <small>{Math.max(0, Math.ceil(left / 1000))} s</small>
+      </Key>
+    </div>
+  )
+}

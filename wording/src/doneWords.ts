@@ -1,0 +1,64 @@
+import { catalogue, endEdge, type AnyClaim, type BatchState, type Fact } from '@logged-thermal/core'
+import { coverWord, beginWord, endWord, partWord } from './guideWords'
+import { grams, stepName } from './methodWords'
+
+/** What an entry says was done, in few words; null for a reading, and for what is not a deed at the pot. */
+export function doneWords(claim: Pick<AnyClaim, 'kind' | 'body'>, batch: Pick<BatchState, 'method'>): string | null {
+  const { kind, body } = claim as AnyClaim
+  switch (kind) {
+    case 'step-marked': {
+      const step = batch.method.steps.find(({ key }) => key === body.step)
+      if (!step) return null
+      const name = stepName[step.kind]
+      if (body.edge === 'skipped') return `${name} left out`
+      if (body.edge === 'started') return beginWord[step.kind] ?? `${name} begun`
+      return body.edge === endEdge(batch, step.key) ? endWord[step.kind] : `${name} done`
+    }
+    case 'added':
+      return `${catalogue[body.ingredient]?.name ?? body.ingredient}${body.grams === null ? '' : ` ${grams(body.grams)}`} in${
+        body.lot === null ? '' : `, lot ${body.lot}`
+      }`
+    case 'cleaned':
+      return 'Hands, cloth, tools and probe clean'
+    case 'covered':
+      return coverWord[body.cover]
+    case 'eggs-taken':
+      return body.cracked === null
+        ? `${partsOf(body.grams)} poured`
+        : `${body.cracked} eggs ${body.as === 'separated' ? 'separated' : 'cracked'}, ${body.rejected} rejected`
+    case 'acidity-measured':
+      return `pH ${body.ph} measured`
+    default:
+      return null
+  }
+}
+
+/** Something that was done to a batch, and when. */
+export interface Deed {
+  entry: string
+  at: number
+  words: string
+}
+
+/** Everything that was done to a batch beside its readings and notes, in order. */
+export function deedsOf(batch: BatchState): Deed[] {
+  const of = <K extends AnyClaim['kind']>(kind: K, facts: readonly Fact<Extract<AnyClaim, { kind: K }>['body']>[]) =>
+    facts.flatMap(({ entry, at, value, void: gone }): Deed[] => {
+      const words = gone ? null : doneWords({ kind, body: value }, batch)
+      return words === null ? [] : [{ entry, at, words }]
+    })
+  return [
+    ...of('step-marked', batch.marks),
+    ...of('eggs-taken', batch.eggs),
+    ...of('added', batch.additions),
+    ...of('cleaned', batch.cleanings),
+    ...of('covered', batch.covers),
+    ...of('acidity-measured', batch.acidities),
+  ].sort((a, b) => a.at - b.at)
+}
+
+function partsOf(weighed: Extract<AnyClaim, { kind: 'eggs-taken' }>['body']['grams']): string {
+  return (['whole', 'yolk', 'white'] as const)
+    .flatMap((part) => (weighed[part] === undefined ? [] : [`${grams(weighed[part])} ${partWord[part]}`]))
+    .join(', ')
+}
