@@ -1,6 +1,6 @@
 import { expect, test, type Browser, type Page } from '@playwright/test'
 import { expectAccessible } from './accessible'
-import { openShift, RunningKitchen, signAs, tapReading } from './kitchen'
+import { type PINS, RunningKitchen, signAs, tapReading } from './kitchen'
 
 let kitchen: RunningKitchen
 test.beforeAll(async () => {
@@ -9,12 +9,7 @@ test.beforeAll(async () => {
 })
 test.afterAll(() => kitchen.close())
 
-async function person(browser: Browser, name: Parameters<typeof openShift>[2]): Promise<Page> {
-  const page = await (await browser.newContext()).newPage()
-  page.on('pageerror', (error) => expect(error.message).toBe(''))
-  await openShift(page, kitchen.url, name)
-  return page
-}
+const person = (browser: Browser, name: keyof typeof PINS) => kitchen.person(browser, name)
 
 const tap = (page: Page, name: string | RegExp) =>
   page

@@ -1,6 +1,6 @@
 import { expect, test, type Browser, type Page } from '@playwright/test'
 import { expectAccessible } from './accessible'
-import { openShift, PINS, RunningKitchen, tapReading } from './kitchen'
+import { PINS, RunningKitchen, tapReading } from './kitchen'
 
 let kitchen: RunningKitchen
 test.describe.configure({ mode: 'serial' })
@@ -10,12 +10,7 @@ test.beforeAll(async () => {
 })
 test.afterAll(() => kitchen.close())
 
-async function person(browser: Browser, name: keyof typeof PINS): Promise<Page> {
-  const page = await (await browser.newContext()).newPage()
-  page.on('pageerror', (error) => expect(error.message).toBe(''))
-  await openShift(page, kitchen.url, name)
-  return page
-}
+const person = (browser: Browser, name: keyof typeof PINS) => kitchen.person(browser, name)
 
 const check = (page: Page, key: string) => page.locator(`[data-check="${key}"]`)
 const bench = async (page: Page, dish: string) => {

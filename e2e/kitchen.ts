@@ -3,7 +3,7 @@ import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { createServer, type AddressInfo } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { expect, type Page } from '@playwright/test'
+import { expect, type Browser, type Page } from '@playwright/test'
 
 export const PINS = { 'Mina Osk': '1182', 'Teo Brandt': '3394', 'Ilse Varrow': '4071', 'Noor Hallet': '6025' }
 
@@ -21,6 +21,14 @@ export class RunningKitchen {
     const port = await freePort()
     const child = await start(folder, port)
     return new RunningKitchen(`http://127.0.0.1:${port}`, folder, port, child)
+  }
+
+  /** A tablet of its own, with a shift that this person opened. An error in the page fails the story. */
+  async person(browser: Browser, name: keyof typeof PINS): Promise<Page> {
+    const page = await (await browser.newContext()).newPage()
+    page.on('pageerror', (error) => expect(error.message).toBe(''))
+    await openShift(page, this.url, name)
+    return page
   }
 
   /** Stops it as Ctrl-C does. */

@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { expect, test, type Browser, type Page } from '@playwright/test'
 import { expectAccessible } from './accessible'
-import { openShift, PINS, RunningKitchen, signAs, tapReading } from './kitchen'
+import { type PINS, RunningKitchen, signAs, tapReading } from './kitchen'
 
 let kitchen: RunningKitchen
 test.describe.configure({ mode: 'serial' })
@@ -13,12 +13,7 @@ test.beforeAll(async () => {
 })
 test.afterAll(() => kitchen.close())
 
-async function person(browser: Browser, name: keyof typeof PINS): Promise<Page> {
-  const page = await (await browser.newContext()).newPage()
-  page.on('pageerror', (error) => expect(error.message).toBe(''))
-  await openShift(page, kitchen.url, name)
-  return page
-}
+const person = (browser: Browser, name: keyof typeof PINS) => kitchen.person(browser, name)
 
 const open = async (page: Page, name: string) => {
   await page.goto(`${kitchen.url}/methods`)

@@ -19,11 +19,8 @@ const F = { unit: 'F', zone: 'UTC' } as const
 it('says everything the Bench asks in whole sentences, and never that it is safe', () => {
   const rules: EggRule[] = ['any', 'pasteurized', 'shell with advisory']
   const measure = { phTolerance: 0, waterTolerance: 0, meter: 'M', buffers: [] }
-  const table = {
-    rows: [],
-    force: 'law',
-    source: { document: 'd', section: 's', edition: 'e', confidence: 'high' },
-  } as const
+  const source = { document: 'd', section: 's', edition: 'e', confidence: 'high' as const }
+  const table: AcidityTable = { rows: [], force: 'law', source }
   const refusals: Refusal[] = [
     { code: 'out of order', field: 'body.reason', why: { code: 'before', step: 'cook', kind: 'cook' } },
     { code: 'clean first', field: 'body.step' },

@@ -100,6 +100,22 @@ describe('the way through a method', () => {
     expect(here(story, 8)).toBe('strain')
   })
 
+  it('goes back to the heat when a raw yolk goes in after it, and asks for all that follows again', () => {
+    const story = begin()
+    take(story, 1)
+    mark(story, 2, 'temper', 'combined')
+    story.read(4, 74)
+    mark(story, 6, 'boil', 'done')
+    mark(story, 8, 'strain', 'done')
+    expect(here(story, 9)).toBe('cool')
+    story.enter('added', 10, { step: 'cool', ingredient: 'yolk', grams: 40, state: 'as it is', lot: null })
+    expect(here(story, 11)).toBe('cook')
+    expect(outOfOrder(story.batch, 'strain', 'done')).toMatchObject({ code: 'before', step: 'cook' })
+    story.read(12, 75)
+    mark(story, 13, 'boil', 'done')
+    expect(here(story, 14)).toBe('strain')
+  })
+
   it('times a step of the hands from the one before, and one that waits from its tap', () => {
     const told = {
       weigh: { text: '', activeMinutes: 5, passiveMinutes: null, target: null, oven: null },

@@ -26,7 +26,14 @@ export function endOf(batch: BatchState, step: string): Instant | null {
   if (heat) return instantOf(heat, batch) ?? since(batch, lastMark({ step, edge: 'skipped' }, batch))
   const ends = (['done', 'combined', 'skipped'] as const).map((edge) => lastMark({ step, edge }, batch))
   const ended = Math.max(-Infinity, ...ends.map((at) => at ?? -Infinity))
-  return ended === -Infinity ? null : ended
+  if (ended === -Infinity) return null
+  return isAfterHeat(batch, step) ? since(batch, ended) : ended
+}
+
+/** From the heat of the mixture on: when that begins anew, so does all that follows. */
+function isAfterHeat({ method: { steps } }: BatchState, step: string): boolean {
+  const heat = steps.findIndex(({ kind, measures }) => HEATS.includes(kind) && measures === 'mixture')
+  return heat >= 0 && steps.findIndex(({ key }) => key === step) >= heat
 }
 
 /** The step that goes on with the heat of this one, without a break; null where none does. */

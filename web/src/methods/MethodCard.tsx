@@ -1,5 +1,5 @@
 import { Link, useParams } from 'react-router'
-import { checksFor, dayOf, factsOf, families, gatesAt, ingredientOf, limitsAt } from '@logged-thermal/core'
+import { heldTo, dayOf, factsOf, families, gatesAt, ingredientOf, limitsAt } from '@logged-thermal/core'
 import { grams, limitTitle, sourceLine, stepName } from '@logged-thermal/wording'
 import { useHand, useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
@@ -18,7 +18,7 @@ export function MethodCard() {
   const method = line?.methods.find((state) => state.id === id)?.versions.at(-1)
   const limits = limitsAt(line?.limits?.versions ?? [], now)
   if (!line || !method || !limits) return <p className="whole">This kitchen has no such method.</p>
-  const checks = checksFor(method, limits, dayOf(now, line.kitchen.zone))
+  const checks = heldTo(method, 1, limits, limits.practice.susceptible, dayOf(now, line.kitchen.zone)).checks
   const facts = factsOf(method, (other) => line.methods.find((state) => state.id === other)?.versions.at(-1) ?? null)
   return (
     <main className="view card-view">

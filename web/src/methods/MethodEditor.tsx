@@ -4,7 +4,7 @@ import {
   approvedOf,
   blocking,
   canonical,
-  checksFor,
+  heldTo,
   dayOf,
   factsOf,
   limitsAt,
@@ -240,7 +240,7 @@ function Editor({ state, line, limits, day }: { state: MethodState; line: LineDa
 
 /** A method that is not whole yet may have no checks to resolve: then the ribbon stands without gates. */
 function checksOf(method: Method, limits: LimitSet, day: string): Check[] {
-  return method.steps.length ? checksFor(method, limits, day) : []
+  return method.steps.length ? heldTo(method, 1, limits, limits.practice.susceptible, day).checks : []
 }
 
 /** A new step goes where its kind comes in the order of the work. */
