@@ -167,7 +167,7 @@ test('a surface closes no check, a cue moves none, and the wrong unit is asked a
 
   await page.getByRole('button', { name: 'Cue' }).click()
   await page.getByRole('button', { name: 'Coats the spoon' }).click()
-  await expect(page.locator('.note')).toContainText('Coats the spoon a cue: it moves no standing')
+  await expect(page.locator('.note').last()).toContainText('Coats the spoon a cue: it moves no standing')
   await expect(check(page, 'egg')).toHaveAttribute('data-standing', before!)
 
   await page.keyboard.type('165')

@@ -66,6 +66,13 @@ export { boilingPoint } from './instrument/boilingPoint'
 export { BY_PRODUCT_DAYS, byProductDay } from './shelf/byProduct'
 export { discardDay, type DatedItem, type DiscardDay } from './shelf/discardDay'
 export { atPace, paceOf, type Pace } from './cooling/pace'
+export type { Shape } from './cooling/conduction/grid'
+export {
+  simulateCooldown,
+  type Cooldown,
+  type CooldownSetup,
+  type Phase as CooldownPhase,
+} from './cooling/simulateCooldown'
 export * from './ledger/entry'
 export { canonical } from './json/canonical'
 export * from './ledger/chain'

@@ -267,53 +267,49 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
           </div>
         </aside>
       </div>
-      <ReadingsSheet
-        open={sheet === 'readings'}
-        onClose={close}
-        batch={batch}
-        others={others.map((other) => other.batch)}
-        reader={reader}
-        mayWrite={open}
-      />
-      <StepsSheet
-        batch={batch}
-        guide={guide}
-        open={sheet === 'steps'}
-        onClose={close}
-        onMark={mark}
-        reader={reader}
-        unit={unit}
-        mayWrite={open}
-      />
-      <CueSheet
-        batch={batch}
-        open={sheet === 'cue'}
-        onClose={close}
-        onCue={({ key, text }) => {
-          enter('noted', batch.id, { text, cue: key })
-          close()
-        }}
-      />
-      <EggsSheet batch={batch} open={sheet === 'eggs'} onClose={close} mayWrite={open} />
-      <TemperSheet batch={batch} findings={findings} open={sheet === 'temper'} onClose={close} reader={reader} />
-      <AddSheet batch={batch} step={addAt} open={sheet === 'add'} onClose={close} />
-      <CoverSheet batch={batch} open={sheet === 'cover'} onClose={close} />
-      <AciditySheet
-        batch={batch}
-        findings={findings}
-        open={sheet === 'acidity'}
-        onClose={close}
-        reader={reader}
-        mayWrite={open}
-      />
-      <MoreSheet
-        batch={batch}
-        open={sheet === 'more'}
-        onClose={close}
-        onSheet={setSheet}
-        awake={awake}
-        mayWrite={open}
-      />
+      {sheet === 'readings' && (
+        <ReadingsSheet
+          open
+          onClose={close}
+          batch={batch}
+          others={others.map((other) => other.batch)}
+          reader={reader}
+          mayWrite={open}
+        />
+      )}
+      {sheet === 'steps' && (
+        <StepsSheet
+          batch={batch}
+          guide={guide}
+          open
+          onClose={close}
+          onMark={mark}
+          reader={reader}
+          unit={unit}
+          mayWrite={open}
+        />
+      )}
+      {sheet === 'cue' && (
+        <CueSheet
+          batch={batch}
+          open
+          onClose={close}
+          onCue={({ key, text }) => {
+            enter('noted', batch.id, { text, cue: key })
+            close()
+          }}
+        />
+      )}
+      {sheet === 'eggs' && <EggsSheet batch={batch} open onClose={close} mayWrite={open} />}
+      {sheet === 'temper' && <TemperSheet batch={batch} findings={findings} open onClose={close} reader={reader} />}
+      {sheet === 'add' && <AddSheet batch={batch} step={addAt} open onClose={close} />}
+      {sheet === 'cover' && <CoverSheet batch={batch} open onClose={close} />}
+      {sheet === 'acidity' && (
+        <AciditySheet batch={batch} findings={findings} open onClose={close} reader={reader} mayWrite={open} />
+      )}
+      {sheet === 'more' && (
+        <MoreSheet batch={batch} open onClose={close} onSheet={setSheet} awake={awake} mayWrite={open} />
+      )}
       {typeof sheet === 'object' && sheet && 'decide' in sheet && (
         <DecideSheet batch={batch} findings={findings} first={sheet.decide} onClose={close} />
       )}
