@@ -1,5 +1,5 @@
-import { catalogue, endEdge, type AnyClaim, type BatchState, type Fact } from '@logged-thermal/core'
-import { coverWord, beginWord, endWord, partWord } from './guideWords'
+import { catalogue, type AnyClaim, type BatchState, type Fact } from '@logged-thermal/core'
+import { beginWord, coverWord, markWord, partWord } from './guideWords'
 import { grams, stepName } from './methodWords'
 
 /** What an entry says was done, in few words; null for a reading, and for what is not a deed at the pot. */
@@ -12,7 +12,7 @@ export function doneWords(claim: Pick<AnyClaim, 'kind' | 'body'>, batch: Pick<Ba
       const name = stepName[step.kind]
       if (body.edge === 'skipped') return `${name} left out`
       if (body.edge === 'started') return beginWord[step.kind] ?? `${name} begun`
-      return body.edge === endEdge(batch, step.key) ? endWord[step.kind] : `${name} done`
+      return markWord(step.kind, body.edge)
     }
     case 'added':
       return `${catalogue[body.ingredient]?.name ?? body.ingredient}${body.grams === null ? '' : ` ${grams(body.grams)}`} in${

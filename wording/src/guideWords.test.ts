@@ -1,4 +1,12 @@
-import { acidityResult, STEP_KINDS, temperVerdict, type EggRule, type Refusal, type WarmUp } from '@logged-thermal/core'
+import {
+  acidityResult,
+  type AcidityTable,
+  STEP_KINDS,
+  temperVerdict,
+  type EggRule,
+  type Refusal,
+  type WarmUp,
+} from '@logged-thermal/core'
 import {
   aboutSpan,
   aciditySentence,

@@ -44,6 +44,12 @@ export const endWord: Record<StepKind, string> = {
   'serve at once': 'All served',
 }
 
+/** What a key that ends a step says: what joins ends together, and is made once it was read. */
+export function markWord(kind: StepKind, edge: 'combined' | 'done'): string {
+  if (edge === 'combined') return 'All combined'
+  return kind === 'combine' || kind === 'temper' ? 'It is made' : endWord[kind]
+}
+
 /** What begins a step whose time counts from a tap. */
 export const beginWord: Partial<Record<StepKind, string>> = {
   infuse: 'It rests now',

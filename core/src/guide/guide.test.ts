@@ -116,6 +116,28 @@ describe('the way through a method', () => {
     expect(here(story, 14)).toBe('strain')
   })
 
+  it('asks of a foam with syrup for all to be together first, then for a reading of the foam, then to end it', () => {
+    const foam = made(
+      [
+        ['syrup', 'cook', 'syrup'],
+        ['pour', 'combine'],
+        ['hold', 'hold'],
+      ],
+      { family: 'white-foam', amounts: [{ ...egg, ingredient: 'white', step: 'pour' }] },
+    )
+    const story = begin(foam)
+    mark(story, 5, 'syrup', 'done')
+    const asked = (minutes: number) => guideOf(story.batch, at(minutes)).todos.find(({ kind }) => kind === 'end')
+    expect(asked(6)).toMatchObject({ step: 'pour', edge: 'combined' })
+    mark(story, 7, 'pour', 'combined')
+    expect(here(story, 8)).toBe('pour')
+    expect(asked(8)).toMatchObject({ step: 'pour', edge: 'done' })
+    story.read(9, 71)
+    expect(story.standing('egg', 9)).toBe('proven')
+    mark(story, 10, 'pour', 'done')
+    expect(here(story, 11)).toBe('hold')
+  })
+
   it('times a step of the hands from the one before, and one that waits from its tap', () => {
     const told = {
       weigh: { text: '', activeMinutes: 5, passiveMinutes: null, target: null, oven: null },

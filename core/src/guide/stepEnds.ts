@@ -6,9 +6,12 @@ import type { BatchState } from '../state/batch'
 import { instantOf, lastMark, legStart } from '../verdict/offHeat'
 
 /** The edge that ends a step: what joins the parts ends when they are together. */
-export function endEdge({ method }: Pick<BatchState, 'method'>, step: string): Edge {
+export function endEdge({ method, marks }: Pick<BatchState, 'method' | 'marks'>, step: string): Edge {
+  const isMarked = marks.some(({ void: gone, value }) => !gone && value.step === step && value.edge === 'combined')
   const { combined, killed, assembled } = heatPlan(method)
-  if (killed?.step === step) return 'done'
+  // A syrup is poured in: first all is together, then the foam is read, then it is made.
+  const poured = combined !== 'batch started' && combined.step === step && killed?.step === step
+  if (killed?.step === step && (!poured || isMarked)) return 'done'
   const joins = [combined, assembled].some((mark) => mark !== 'batch started' && mark.step === step)
   return joins ? 'combined' : 'done'
 }

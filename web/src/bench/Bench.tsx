@@ -25,20 +25,14 @@ import { useHand, useJudged, useLine, type JudgedBatch } from '../app/kitchen'
 import { useNow } from '../app/now'
 import { useAppSelector } from '../app/store'
 import { useWakeLock } from '../app/wakeLock'
-import { EggsSheet } from '../eggs/EggsSheet'
-import { DecideSheet } from '../decide/DecideSheet'
 import { Badge } from '../parts/Badge'
 import { Key } from '../parts/Key'
-import { TemperSheet } from '../temper/TemperSheet'
-import { AciditySheet } from './AciditySheet'
-import { AddSheet } from './AddSheet'
 import type { BenchSheet } from './benchSheet'
+import { BenchSheets } from './BenchSheets'
 import { BoardControls } from './BoardControls'
 import { boardMarks } from './boardMarks'
 import { DegreeBoard } from './DegreeBoard'
 import { shownIn } from './degreeEntry'
-import { CoverSheet } from './CoverSheet'
-import { CueSheet } from './CueSheet'
 import { GateBanner } from './GateBanner'
 import { useHeatAlerts } from './heatAlerts'
 import { HeatFlash } from './HeatFlash'
@@ -46,14 +40,10 @@ import { HoldLadder } from './HoldLadder'
 import { useInstructions } from './instructions'
 import { JustDone, UNDO_MS } from './JustDone'
 import { JustLogged } from './JustLogged'
-import { MarkReason } from './MarkReason'
-import { MoreSheet } from './MoreSheet'
 import { PotStrip } from './PotStrip'
-import { ReadingsSheet } from './ReadingsSheet'
 import { Refused } from './Refused'
 import { Slab } from './slab/Slab'
 import { StepRail } from './StepRail'
-import { StepsSheet } from './StepsSheet'
 import { TraceChart } from './TraceChart'
 import { UnitQuestion } from './UnitQuestion'
 import { WarmUpLine } from './WarmUpLine'
@@ -160,11 +150,9 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
     if (reason === null && outOfOrder(batch, step, edge)) setSheet({ mark: { step, edge } })
     else enter('step-marked', batch.id, { step, edge, reason })
   }
-  const close = () => setSheet(null)
   const made = useAppSelector(({ justMade }) => justMade)
   const fresh = made?.about.id === batch.id && now - made.madeAt < UNDO_MS
   const done = fresh && made.kind !== 'reading-taken' ? made : null
-  const addAt = guide.now?.key ?? batch.method.steps.at(-1)?.key ?? ''
   return (
     <main className="view">
       <Header seconds={cooking}>
@@ -267,63 +255,19 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
           </div>
         </aside>
       </div>
-      {sheet === 'readings' && (
-        <ReadingsSheet
-          open
-          onClose={close}
-          batch={batch}
-          others={others.map((other) => other.batch)}
-          reader={reader}
-          mayWrite={open}
-        />
-      )}
-      {sheet === 'steps' && (
-        <StepsSheet
-          batch={batch}
-          guide={guide}
-          open
-          onClose={close}
-          onMark={mark}
-          reader={reader}
-          unit={unit}
-          mayWrite={open}
-        />
-      )}
-      {sheet === 'cue' && (
-        <CueSheet
-          batch={batch}
-          open
-          onClose={close}
-          onCue={({ key, text }) => {
-            enter('noted', batch.id, { text, cue: key })
-            close()
-          }}
-        />
-      )}
-      {sheet === 'eggs' && <EggsSheet batch={batch} open onClose={close} mayWrite={open} />}
-      {sheet === 'temper' && <TemperSheet batch={batch} findings={findings} open onClose={close} reader={reader} />}
-      {sheet === 'add' && <AddSheet batch={batch} step={addAt} open onClose={close} />}
-      {sheet === 'cover' && <CoverSheet batch={batch} open onClose={close} />}
-      {sheet === 'acidity' && (
-        <AciditySheet batch={batch} findings={findings} open onClose={close} reader={reader} mayWrite={open} />
-      )}
-      {sheet === 'more' && (
-        <MoreSheet batch={batch} open onClose={close} onSheet={setSheet} awake={awake} mayWrite={open} />
-      )}
-      {typeof sheet === 'object' && sheet && 'decide' in sheet && (
-        <DecideSheet batch={batch} findings={findings} first={sheet.decide} onClose={close} />
-      )}
-      {typeof sheet === 'object' && sheet && 'mark' in sheet && (
-        <MarkReason
-          batch={batch}
-          {...sheet.mark}
-          onClose={close}
-          onReason={(reason) => {
-            mark(sheet.mark.step, sheet.mark.edge, reason)
-            close()
-          }}
-        />
-      )}
+      <BenchSheets
+        batch={batch}
+        others={others}
+        findings={findings}
+        guide={guide}
+        sheet={sheet}
+        onSheet={setSheet}
+        onMark={mark}
+        reader={reader}
+        unit={unit}
+        awake={awake}
+        mayWrite={open}
+      />
     </main>
   )
 }

@@ -1,5 +1,5 @@
 import { WARM_UP_CUE, type Todo } from '@logged-thermal/core'
-import { endWord, WARM_UP_REASONS } from '@logged-thermal/wording'
+import { markWord, WARM_UP_REASONS } from '@logged-thermal/wording'
 import { useEnter } from '../../app/enter'
 import { Key } from '../../parts/Key'
 import type { SlabProps } from './Slab'
@@ -32,7 +32,7 @@ export function Also({ todos, one: { batch }, guide, open, onSheet, onMark }: Sl
       case 'end':
         return [
           {
-            name: todo.edge === 'combined' ? 'All combined' : endWord[todo.of],
+            name: markWord(todo.of, todo.edge === 'combined' ? 'combined' : 'done'),
             tap: () => onMark(todo.step, todo.edge),
           },
         ]

@@ -8,7 +8,7 @@ import {
   type Phase,
   type StepKind,
 } from '@logged-thermal/core'
-import { beginWord, checkTitle, endWord, findingSentence, type Reader } from '@logged-thermal/wording'
+import { beginWord, checkTitle, findingSentence, markWord, type Reader } from '@logged-thermal/wording'
 import type { JudgedBatch } from '../../app/kitchen'
 import { asksWords } from '../../line/asksWords'
 import { Key } from '../../parts/Key'
@@ -47,7 +47,9 @@ export function Slab(props: SlabProps) {
       disabled={!open}
       onClick={() => onMark(next.step, next.edge)}
     >
-      {boil ? (beginWord[boil.of] ?? 'Begin') : endWord[stepKind(batch, next.step)]}
+      {boil
+        ? (beginWord[boil.of] ?? 'Begin')
+        : markWord(stepKind(batch, next.step), next.edge === 'combined' ? 'combined' : 'done')}
     </Key>
   )
   switch (asks.kind) {

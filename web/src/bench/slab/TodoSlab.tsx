@@ -15,7 +15,7 @@ import {
   clock,
   coverWord,
   eggRuleSentence,
-  endWord,
+  markWord,
   grams,
   partWord,
   span,
@@ -209,7 +209,7 @@ function stepWords(
           </Key>
         )}
         <Key look="primary" disabled={!open} onClick={() => onMark(todo.step, todo.edge)}>
-          {joins ? 'All combined' : endWord[todo.of]}
+          {markWord(todo.of, joins ? 'combined' : 'done')}
         </Key>
       </>
     ),

@@ -1,0 +1,100 @@
+import type { Edge, Finding, BatchState, Guide, Unit } from '@logged-thermal/core'
+import type { Reader } from '@logged-thermal/wording'
+import { useEnter } from '../app/enter'
+import type { JudgedBatch } from '../app/kitchen'
+import { DecideSheet } from '../decide/DecideSheet'
+import { EggsSheet } from '../eggs/EggsSheet'
+import { TemperSheet } from '../temper/TemperSheet'
+import { AciditySheet } from './AciditySheet'
+import { AddSheet } from './AddSheet'
+import type { BenchSheet } from './benchSheet'
+import { CoverSheet } from './CoverSheet'
+import { CueSheet } from './CueSheet'
+import { MarkReason } from './MarkReason'
+import { MoreSheet } from './MoreSheet'
+import { ReadingsSheet } from './ReadingsSheet'
+import { StepsSheet } from './StepsSheet'
+
+interface Props {
+  batch: BatchState
+  others: JudgedBatch[]
+  findings: Finding[]
+  guide: Guide
+  /** Which one lies over the Bench; null: none. */
+  sheet: BenchSheet | null
+  onSheet: (sheet: BenchSheet | null) => void
+  onMark: (step: string, edge: Edge, reason?: string) => void
+  reader: Reader
+  unit: Unit
+  awake: boolean
+  mayWrite: boolean
+}
+
+/** Every sheet of the Bench, one at a time; none costs anything while it is closed. */
+export function BenchSheets(props: Props) {
+  const { batch, others, findings, guide, sheet, onSheet, onMark, reader, unit, awake, mayWrite } = props
+  const enter = useEnter()
+  const close = () => onSheet(null)
+  const addAt = guide.now?.key ?? batch.method.steps.at(-1)?.key ?? ''
+  return (
+    <>
+      {sheet === 'readings' && (
+        <ReadingsSheet
+          open
+          onClose={close}
+          batch={batch}
+          others={others.map((other) => other.batch)}
+          reader={reader}
+          mayWrite={mayWrite}
+        />
+      )}
+      {sheet === 'steps' && (
+        <StepsSheet
+          batch={batch}
+          guide={guide}
+          open
+          onClose={close}
+          onMark={onMark}
+          reader={reader}
+          unit={unit}
+          mayWrite={mayWrite}
+        />
+      )}
+      {sheet === 'cue' && (
+        <CueSheet
+          batch={batch}
+          open
+          onClose={close}
+          onCue={({ key, text }) => {
+            enter('noted', batch.id, { text, cue: key })
+            close()
+          }}
+        />
+      )}
+      {sheet === 'eggs' && <EggsSheet batch={batch} open onClose={close} mayWrite={mayWrite} />}
+      {sheet === 'temper' && <TemperSheet batch={batch} findings={findings} open onClose={close} reader={reader} />}
+      {sheet === 'add' && <AddSheet batch={batch} step={addAt} open onClose={close} />}
+      {sheet === 'cover' && <CoverSheet batch={batch} open onClose={close} />}
+      {sheet === 'acidity' && (
+        <AciditySheet batch={batch} findings={findings} open onClose={close} reader={reader} mayWrite={mayWrite} />
+      )}
+      {sheet === 'more' && (
+        <MoreSheet batch={batch} open onClose={close} onSheet={onSheet} awake={awake} mayWrite={mayWrite} />
+      )}
+      {typeof sheet === 'object' && sheet && 'decide' in sheet && (
+        <DecideSheet batch={batch} findings={findings} first={sheet.decide} onClose={close} />
+      )}
+      {typeof sheet === 'object' && sheet && 'mark' in sheet && (
+        <MarkReason
+          batch={batch}
+          {...sheet.mark}
+          onClose={close}
+          onReason={(reason) => {
+            onMark(sheet.mark.step, sheet.mark.edge, reason)
+            close()
+          }}
+        />
+      )}
+    </>
+  )
+}
