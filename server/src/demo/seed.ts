@@ -186,6 +186,7 @@ function batchClaims(
     ...batch.dairy.map((each) => reading(each, { part: 'dairy' })),
     ...(combined !== 'batch started' && combined.step !== first ? [done(first, batch.combinedAgo + 1.5)] : []),
     ...eggs,
+    ...(eggs.length ? [claim('cleaned', id, when(batch.combinedAgo + 0.7), by, { step: first })] : []),
     ...leftOverClaims(id, code, eggs, body, when(batch.combinedAgo - 0.5), claim, by),
     ...(combined === 'batch started'
       ? []
