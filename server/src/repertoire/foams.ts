@@ -149,7 +149,7 @@ export const foams: MethodShape[] = [
     family: 'mousse',
     vessel: ['cups 5 cm deep', 0.05],
     portions: 24,
-    houseDays: 1,
+    houseDays: 2,
     raw: true,
     steps: folded,
     amounts: [

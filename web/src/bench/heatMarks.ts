@@ -34,9 +34,11 @@ export function paintHeat(chart: Chart, { trace, now, scale, reader }: Marks, he
     line(ctx, x(last.at), y(last.celsius), x(end), y(at(end)), FORECAST, 3)
     ctx.setLineDash([])
   }
+  // Where floor and ceiling lie close, their figures make room for each other.
+  const near = floor !== null && ceiling !== null && y(floor.celsius) - y(ceiling.celsius) < 46
   if (ceiling) {
-    teeth(ctx, y(ceiling.celsius), left, right, `curdles above ${limitDegreesOf(ceiling.celsius, reader)}`)
-    axisLabel(ctx, limitDegreesOf(ceiling.celsius, reader), left - 8, y(ceiling.celsius), 19)
+    teeth(ctx, y(ceiling.celsius), left, right, near, `curdles above ${limitDegreesOf(ceiling.celsius, reader)}`)
+    axisLabel(ctx, limitDegreesOf(ceiling.celsius, reader), left - 8, y(ceiling.celsius) - (near ? 10 : 0), 19)
   }
   if (heat.boil)
     studs(ctx, y(heat.boil.celsius), left, right, `boil out at ${limitDegreesOf(heat.boil.celsius, reader)}`)
@@ -47,7 +49,7 @@ export function paintHeat(chart: Chart, { trace, now, scale, reader }: Marks, he
     font(ctx, 19, 700)
     const said = `${gateName(floor.finding.check, reader)} floor${floor.finding.standing === 'proven' ? ', proven' : ''}`
     label(ctx, said, right - 8, y(floor.celsius) + 24, 'right', GLASS)
-    axisLabel(ctx, limitDegreesOf(floor.celsius, reader), left - 8, y(floor.celsius), 22)
+    axisLabel(ctx, limitDegreesOf(floor.celsius, reader), left - 8, y(floor.celsius) + (near ? 8 : 0), 22)
   }
   ctx.restore()
 }
@@ -82,7 +84,14 @@ function sill(ctx: CanvasRenderingContext2D, level: number, left: number, right:
 }
 
 /** A row of small ones is quality: the ceiling to stay under. */
-function teeth(ctx: CanvasRenderingContext2D, level: number, left: number, right: number, text: string): void {
+function teeth(
+  ctx: CanvasRenderingContext2D,
+  level: number,
+  left: number,
+  right: number,
+  near: boolean,
+  text: string,
+): void {
   line(ctx, left, level - 12, right, level - 12, GLASS, 1.6)
   ctx.strokeStyle = GLASS
   ctx.lineWidth = 1.6
@@ -94,7 +103,7 @@ function teeth(ctx: CanvasRenderingContext2D, level: number, left: number, right
     ctx.stroke()
   }
   font(ctx, 16, 600)
-  label(ctx, text, right - 8, level + 18, 'right', GLASS)
+  label(ctx, text, right - 8, near ? level - 18 : level + 18, 'right', GLASS)
 }
 
 /** A line with small studs under it: quality to push up to. */
