@@ -241,6 +241,8 @@ describe('egg that no step heats is proven by its lot', () => {
     raw.enter('step-marked', 10, { step: 'fold', edge: 'combined', reason: null })
     expect(raw.finding('raw-class', 11)).toMatchObject({ standing: 'open', deadline: at(10 + 24 * 60) })
     expect(raw.standing('raw-class', 10 + 24 * 60)).toBe('missed')
+    // A foam made at ten in the evening is served until ten the next: no day of the house's cuts it short.
+    expect(raw.findings(11).map(({ check }) => check.key)).not.toContain('house-days')
   })
 })
 

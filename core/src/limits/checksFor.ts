@@ -76,7 +76,8 @@ export function checksFor(method: Procedure, limits: LimitSet, day: Day, eggs: E
       : [
           ...checks(hold, lines('cold-holding', 'exposure'), settles, null),
           ...checks(hold, method.raw ? rawHoursOf(lines('raw-class')) : [], assembled, null),
-          ...checks(hold, [...lines('date-marking'), houseDaysOf(method)], settles, null),
+          // Raw egg counts hours from combining instead of the house's days; the law's days stand beside.
+          ...checks(hold, [...lines('date-marking'), ...(method.raw ? [] : [houseDaysOf(method)])], settles, null),
         ]),
   ]
 }
