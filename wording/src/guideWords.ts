@@ -1,5 +1,4 @@
 import {
-  WARM_UP_CUE,
   type AcidityResult,
   type CleaningWhy,
   type Cover,
@@ -83,8 +82,6 @@ export function warmUpSentence({ of, mostMs, long, noted }: WarmUp, warmMinutes:
 
 /** The reasons a cook taps for it. */
 export const WARM_UP_REASONS = ['A slow flame', 'It was set aside', 'It rested on purpose']
-
-export const isWarmUpNote = (cue: string | null): boolean => cue === WARM_UP_CUE
 
 /** How fast it rises, and when the floor and the ceiling come as it goes. */
 export function riseSentence({ likely }: Rise, { unit }: Reader): string {
