@@ -32,6 +32,7 @@ async function bench() {
 function benchCore() {
   const { benchJudging, judgeHolding } = createRequire(import.meta.url)('../core/dist/bench/judging.js')
   const { checks, wholeMs, bareMs, addAt1000, addAt86400 } = benchJudging(() => performance.now())
+  const { benchCooling } = createRequire(import.meta.url)('../core/dist/bench/cooling.js')
   const row = (name, value, most, more) =>
     console.log(
       `${name.padEnd(52)} ${value.toFixed(2).padStart(9)}   at most ${String(most).padEnd(6)} ${value <= most ? 'ok' : 'MISSED'}   ${more}`,
@@ -40,9 +41,18 @@ function benchCore() {
   row('judging the whole / one bare integral', wholeMs / bareMs, 5, `${wholeMs.toFixed(1)} and ${bareMs.toFixed(1)} ms`)
   row('one more reading on 86,400, microseconds', addAt86400, 2, `${addAt1000.toFixed(2)} on 1,000`)
   row('one more reading on 86,400 / on 1,000', addAt86400 / addAt1000, 1.25, 'noise apart, no slower')
+  coolingRows(benchCooling, row)
   const before = weigh()
   const judge = judgeHolding(86_400)
   row('bytes a reading held by a judge', (weigh() - before) / 86_400, 64, `${judge.findings(0).length} checks`)
+}
+
+function coolingRows(benchCooling, row) {
+  const { projectionMs, longTraceMs, simulationMs, refinement } = benchCooling(() => performance.now())
+  row('one projection, ms', projectionMs, 5, 'six readings, two levels')
+  row('one projection on 20,000 readings, ms', longTraceMs, 5, 'thinned to those that say something')
+  row('a 2-D simulation of 6 h, ms', simulationMs, 60, 'properties from composition')
+  row('crossings moved by half the grid and step, %', 100 * refinement, 1, '57, 40 and 30 degrees')
 }
 
 /** Bytes in use after a full collection. */

@@ -37,7 +37,7 @@ export interface Cooldown {
 
 /** A step is about as long as heat needs through two cells, between these, s. */
 const SHORTEST_STEP = 2
-const LONGEST_STEP = 15
+const LONGEST_STEP = 20
 
 /**
  * How a product cools: conduction in a finite cylinder or a brick with convection at top, side and bottom, through
@@ -118,7 +118,7 @@ function coreOf(celsius: Float64Array, { axes, cells }: Grid): number {
     const on = (at: number) => carried(at, index + 1, stride * axis.cells)
     return axis.cells > 1 ? (9 * on(cell) - on(cell + stride)) / 8 : on(cell)
   }
-  let warmest = celsius.reduce((a, b) => Math.max(a, b), -Infinity)
+  let warmest = celsius.reduce((a, b) => (b > a ? b : a))
   for (let cell = 0; cell < cells; cell += layer) warmest = Math.max(warmest, carried(cell, 0, 1))
   return warmest
 }

@@ -1,27 +1,6 @@
+import { bessel, rootBetween as root } from '../cooling/conduction/bessel'
+
 /** Closed answers of heat conduction, for checking what is computed step by step. Lengths m, times s. */
-
-/** Bessel functions of the first kind of order 0 and 1, by their integral: good to 1e-12 for x up to 40: the integrand is periodic. */
-export function bessel(order: 0 | 1, x: number): number {
-  const steps = 80
-  let sum = 0
-  for (let i = 0; i < steps; i++) {
-    const theta = (Math.PI * (i + 0.5)) / steps
-    sum += Math.cos(order * theta - x * Math.sin(theta))
-  }
-  return sum / steps
-}
-
-/** The n-th root of f, one in each of the intervals. */
-function root(f: (x: number) => number, from: number, to: number): number {
-  let [low, high] = [from, to]
-  const rising = f(low) < f(high)
-  for (let i = 0; i < 60; i++) {
-    const middle = (low + high) / 2
-    if (f(middle) < 0 === rising) low = middle
-    else high = middle
-  }
-  return (low + high) / 2
-}
 
 /** Excess temperature in the middle of a slab of half thickness `half`, of its first excess: ζ tan ζ = Bi. */
 export function slabCentre(biot: number, fourier: number): number {

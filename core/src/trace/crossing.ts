@@ -29,7 +29,8 @@ export function crossingOf(
 ): Bracket | null {
   const sign = direction === 'falling' ? 1 : -1
   const above = ({ celsius }: Point) => sign * (celsius - level)
-  const index = points.findIndex((point) => point.at >= after && above(point) <= SAME_DEGREE)
+  let index = 0
+  while (index < points.length && (points[index]!.at < after || above(points[index]!) > SAME_DEGREE)) index++
   const beyond = points[index]
   if (!beyond) return null
   if (Math.abs(above(beyond)) <= SAME_DEGREE) return { earliest: beyond.at, likely: beyond.at, latest: beyond.at }

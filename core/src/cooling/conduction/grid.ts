@@ -24,8 +24,8 @@ export type Shape =
   | { kind: 'brick'; length: number; width: number; height: number }
 
 /** Enough that halving the cells moves a crossing by less than 1 %. */
-const ACROSS = 14
-const DEEP = 24
+const ACROSS = 12
+const DEEP = 20
 /** A brick has a direction more, and cools mostly through its depth. */
 const ALONG = 8
 

@@ -42,10 +42,10 @@ export function sweep(
 ): void {
   const axis = axes[index]!
   const stride = axes.slice(0, index).reduce((product, each) => product * each.cells, 1)
-  for (let line = 0; line < cells / axis.cells; line++) {
-    const start = Math.floor(line / stride) * stride * axis.cells + (line % stride)
-    sweepLine(celsius, start, stride, axis, outside, matter, seconds, bench)
-  }
+  const block = stride * axis.cells
+  for (let first = 0; first < cells; first += block)
+    for (let start = first; start < first + stride; start++)
+      sweepLine(celsius, start, stride, axis, outside, matter, seconds, bench)
 }
 
 function sweepLine(
