@@ -62,10 +62,55 @@ export { leading } from './guide/leading'
 export { outOfOrder, type OutOfOrder } from './guide/order'
 export { endEdge, endOf } from './guide/stepEnds'
 export { WARM_UP_CUE, warmUpOf, type WarmUp } from './guide/warmUp'
+export { dueRound, nextRound, ROUND_WITHIN } from './round/dueRound'
 export { boilingPoint } from './instrument/boilingPoint'
 export { BY_PRODUCT_DAYS, byProductDay } from './shelf/byProduct'
 export { discardDay, type DatedItem, type DiscardDay } from './shelf/discardDay'
-export { atPace, paceOf, type Pace } from './cooling/pace'
+export type { Action } from './cooling/action'
+export {
+  afterwards,
+  forecastOf,
+  NO_MEANS,
+  prospectIn,
+  rescuesFor,
+  type Forecast,
+  type GateForecast,
+  type Means,
+  type Rescue,
+} from './cooling/forecast'
+export { fanOf, ifDone, outcomeFan, type FanPoint } from './cooling/fan'
+export { largestDepth, planMakesIt, plannedStages, PLAN_MISSES, type PlannedStage } from './cooling/planned'
+export * from './cooling/projection/projectCooling'
+export {
+  litresOf,
+  nearestThatMakes,
+  outcomeOf,
+  stagesOf,
+  waysToCool,
+  type Choice,
+  type Load,
+  type Outcome,
+} from './cooling/choice'
+export { coolingRecord } from './cooling/coolingRecord'
+export { learnedFrom, LEARN_FROM, likeness, type CoolingRecord, type Learned } from './cooling/learned'
+export { expectedAt, posteriorOf, shareUnder, type Posterior } from './cooling/projection/posterior'
+export { makesIt } from './cooling/rescue'
+export { settingsOf, type Setting } from './cooling/setting'
+export { coverResistance, COVERS, facesIn, wallResistance, WALLS, type Wall } from './cooling/faces'
+export { isUnitKind, placeFigures, PLACES, UNIT_KINDS, type Place, type UnitKind } from './cooling/place'
+export { prospectOf, roundProduct, type Product, type Prospect } from './cooling/prospect'
+export {
+  depthOf,
+  fillRefusal,
+  filledTo,
+  HOT_FILL_FROM,
+  pansFor,
+  type Inside,
+  type RegisteredVessel,
+} from './vessel/vessel'
+export { lastRead } from './state/lastRead'
+export type { UnitState } from './state/unit'
+export type { VesselState } from './state/vessel'
 export type { Shape } from './cooling/conduction/grid'
 export {
   simulateCooldown,
@@ -95,6 +140,7 @@ export { type Standing } from './verdict/standing'
 export { judgeHeat, type HeatStanding, type RowStanding } from './verdict/judgeHeat'
 export { judgeCooling, type CoolingStanding } from './verdict/judgeCooling'
 export { stillNeeds, type Because, type Finding, type Need, type Rung } from './verdict/finding'
+export { pansOf, pansRead, slowestPan } from './verdict/pans'
 export type { Doubt } from './verdict/doubt'
 export {
   countsFor,

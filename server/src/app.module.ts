@@ -2,6 +2,7 @@ import { MikroOrmModule } from '@mikro-orm/nestjs'
 import { Module, type DynamicModule } from '@nestjs/common'
 import { LoggerModule } from 'nestjs-pino'
 import { BatchesController } from './batches/batches.controller'
+import { CoolingController } from './cooling/cooling.controller'
 import type { Config } from './config'
 import { ormConfig } from './database/ormConfig'
 import { HealthController } from './health/health.controller'
@@ -30,7 +31,7 @@ export class AppModule {
         LedgerModule,
         LiveModule.for(databaseUrl),
       ],
-      controllers: [LineController, BatchesController, MethodsController, HealthController],
+      controllers: [LineController, BatchesController, MethodsController, CoolingController, HealthController],
     }
   }
 }

@@ -1,4 +1,5 @@
 import { catalogue, type AnyClaim, type BatchState, type Fact } from '@logged-thermal/core'
+import { placedWords, planWords, pouredWords } from './coolingWords'
 import { beginWord, coverWord, markWord, partWord } from './guideWords'
 import { grams, stepName } from './methodWords'
 
@@ -22,6 +23,14 @@ export function doneWords(claim: Pick<AnyClaim, 'kind' | 'body'>, batch: Pick<Ba
       return 'Hands, cloth, tools and probe clean'
     case 'covered':
       return coverWord[body.cover]
+    case 'placed':
+      return placedWords(body)
+    case 'stirred':
+      return 'Stirred through'
+    case 'poured':
+      return pouredWords(body)
+    case 'cooling-planned':
+      return planWords(body)
     case 'eggs-taken':
       return body.cracked === null
         ? `${partsOf(body.grams)} poured`
@@ -53,8 +62,20 @@ export function deedsOf(batch: BatchState): Deed[] {
     ...of('added', batch.additions),
     ...of('cleaned', batch.cleanings),
     ...of('covered', batch.covers),
+    ...of('placed', batch.placements),
+    ...of('stirred', batch.stirrings),
+    ...of('poured', batch.pourings),
+    ...of('cooling-planned', batch.plans),
     ...of('acidity-measured', batch.acidities),
   ].sort((a, b) => a.at - b.at)
+}
+
+/** What was done to how it cools, in order. */
+export function coolingDeeds(batch: BatchState): Deed[] {
+  const own = new Set(
+    [...batch.covers, ...batch.placements, ...batch.stirrings, ...batch.pourings].map(({ entry }) => entry),
+  )
+  return deedsOf(batch).filter(({ entry }) => own.has(entry))
 }
 
 function partsOf(weighed: Extract<AnyClaim, { kind: 'eggs-taken' }>['body']['grams']): string {

@@ -124,7 +124,12 @@ export const standingWord: Record<Standing, string> = {
 }
 
 function doubtSentence(doubt: Doubt): string {
-  return doubt === 'late'
-    ? 'Proven only by a reading entered more than 15 min after it was taken.'
-    : 'Proven only by a reading without an instrument.'
+  switch (doubt) {
+    case 'late':
+      return 'Proven only by a reading entered more than 15 min after it was taken.'
+    case 'which pan':
+      return 'Proven only by a reading after the split that names no pan.'
+    case 'no instrument':
+      return 'Proven only by a reading without an instrument.'
+  }
 }

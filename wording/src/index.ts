@@ -1,3 +1,4 @@
+export * from './coolingWords'
 export * from './cues'
 export * from './doneWords'
 export * from './figures'

@@ -1,4 +1,5 @@
 import { ASSESSMENT_LENGTH, type FieldProblem, type Refusal, type Shut } from '@logged-thermal/core'
+import { centimetres } from './coolingWords'
 import { dayName } from './figures'
 import { orderSentence } from './guideWords'
 import { lineName } from './limitWords'
@@ -55,6 +56,14 @@ export function refusalSentence(refusal: Refusal): string {
       return refusal.why === 'susceptible'
         ? `${refusal.lot} is not a pasteurized lot, and this is for highly susceptible people. Take a pasteurized lot.`
         : `${refusal.lot} is not a pasteurized lot, and no step heats this egg. Take a pasteurized lot.`
+    case 'other unit':
+      return `${refusal.unit} is another kind of unit. Choose it again.`
+    case 'over the rim':
+      return `${refusal.vessel} is ${centimetres(refusal.height)} high inside. Take more pans or a deeper one.`
+    case 'unrated vessel':
+      return refusal.why === 'not for food'
+        ? `${refusal.vessel} is not rated for food. Take another one.`
+        : `${refusal.vessel} is not rated for hot food: cool it first, or take a steel one.`
     case 'lot needed':
       return 'A pasteurized lot is named by what stands on it.'
     case 'heated here':

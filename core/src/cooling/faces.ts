@@ -5,6 +5,8 @@ import { placeFigures, type Place } from './place'
 export const WALLS = ['steel', 'glass or ceramic', 'plastic'] as const
 export type Wall = (typeof WALLS)[number]
 
+export const COVERS: readonly Cover[] = ['open', 'film on the surface', 'lid']
+
 /** Resistance of what lies between product and surroundings, m²·K/W: engineering figures; plastic is 2 mm of polypropylene. */
 export const wallResistance: Record<Wall, number> = { steel: 0.00006, 'glass or ceramic': 0.004, plastic: 0.01 }
 export const coverResistance: Record<Cover, number> = { open: 0, 'film on the surface': 0.0001, lid: 0.2 }

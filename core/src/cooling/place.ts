@@ -15,6 +15,14 @@ export const PLACES = [
 
 export type Place = (typeof PLACES)[number]
 
+/** Places that are a unit with a door and air of its own. */
+export const UNIT_KINDS = ['refrigerator', 'fan refrigerator', 'blast chiller', 'freezer'] as const
+export type UnitKind = (typeof UNIT_KINDS)[number]
+
+export function isUnitKind(place: Place): place is UnitKind {
+  return (UNIT_KINDS as readonly Place[]).includes(place)
+}
+
 /** What a place does to what stands in it: engineering figures, so that all that follows from them is a forecast. */
 export interface PlaceFigures {
   surroundings: Surroundings

@@ -14,6 +14,8 @@ export interface Product {
   shape: Shape
   composition: Composition
   wall: Wall
+  /** Only the depth is known for certain. */
+  guessed?: true
 }
 
 /** How something will cool somewhere, before anything is read: towards what, how fast, how it bends. */
@@ -27,6 +29,7 @@ export interface Prospect {
 const MIDDLE_CELSIUS = 35
 /** Depth as measured, and the composition of a recipe: of ln τ. */
 const OWN_SPREAD = 0.08
+const GUESSED_SPREAD = 0.2
 
 /**
  * How a product will cool in a place, from the closed answer of conduction with the range of its coefficients.
@@ -51,7 +54,10 @@ export function prospectOf(product: Product, place: Place, cover: Cover, settled
     settled && stirEveryMinutes === null ? [...even, { curve: at('likely', settled).curve, weight: 4 }] : even
   return {
     surroundings,
-    scale: { tauMinutes: likely.tauMinutes, spread: Math.hypot(ofCoefficient, OWN_SPREAD) },
+    scale: {
+      tauMinutes: likely.tauMinutes,
+      spread: Math.hypot(ofCoefficient, product.guessed ? GUESSED_SPREAD : OWN_SPREAD),
+    },
     bends: known,
   }
 }

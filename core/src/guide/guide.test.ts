@@ -210,9 +210,11 @@ describe('what is asked beside the steps', () => {
     mark(story, 8, 'boil', 'done')
     story.enter('cleaned', 9, { step: 'strain' })
     mark(story, 10, 'strain', 'done')
-    expect(todos(story, 11)).toEqual(['cover', 'settle'])
+    expect(todos(story, 11)).toEqual(['place', 'cover', 'settle'])
     story.enter('covered', 12, { cover: 'film on the surface' })
-    expect(todos(story, 13)).toEqual(['settle'])
+    expect(todos(story, 13)).toEqual(['place', 'settle'])
+    story.enter('placed', 14, { place: 'ice bath', unit: null, air: null })
+    expect(todos(story, 15)).toEqual(['settle'])
   })
 
   it('asks for a note once it was warm for longer than the house allows on its way up', () => {

@@ -28,6 +28,7 @@ export type Todo =
   | { kind: 'begin'; step: string; of: StepKind }
   | { kind: 'end'; step: string; of: StepKind; edge: Edge }
   | { kind: 'settle'; lines: PartLine[] }
+  | { kind: 'place' }
   | { kind: 'cover' }
   | { kind: 'serve' }
 
@@ -90,7 +91,7 @@ function todosOf(batch: BatchState, now: GuideStep | null, at: Instant): Todo[] 
     todos.push({ kind: 'begin', step: now.key, of: now.kind })
   else if (!STAYS.includes(now.kind))
     todos.push({ kind: 'end', step: now.key, of: now.kind, edge: endEdge(batch, now.key) })
-  return [...todos, ...cover(batch, now), ...settle(batch)]
+  return [...todos, ...coolsHow(batch, now), ...settle(batch)]
 }
 
 /** Once the eggs are in, what is left of them is kept or thrown away. */
@@ -100,7 +101,11 @@ function settle(batch: BatchState): Todo[] {
   return lines.length && instantOf(combined, batch) !== null ? [{ kind: 'settle', lines }] : []
 }
 
-function cover(batch: BatchState, { kind, began }: GuideStep): Todo[] {
-  const said = batch.covers.some(({ void: gone, at }) => !gone && (began === null || at >= began))
-  return kind === 'cool' && !said ? [{ kind: 'cover' }] : []
+/** Where it cools and what is over it, each said once the step has begun. */
+function coolsHow({ placements, covers }: BatchState, { kind, began }: GuideStep): Todo[] {
+  if (kind !== 'cool') return []
+  const said = (facts: readonly { void: boolean; at: Instant }[]) =>
+    facts.some(({ void: gone, at }) => !gone && (began === null || at >= began))
+  const asks: Todo[] = [{ kind: 'place' }, { kind: 'cover' }]
+  return asks.filter(({ kind: asked }) => !said(asked === 'place' ? placements : covers))
 }

@@ -6,6 +6,7 @@ import type { Guide, Todo } from './guide'
 /** Beside these whatever the hands could do is small. */
 const ALONE: readonly Attention['kind'][] = [
   'rescue',
+  'lost',
   'discard',
   'decide',
   'held',

@@ -14,11 +14,11 @@ import { EVERYONE_WHO_COOKS, type KindOf } from './kindOf'
 /** A batch begins, and what it is held to is fixed. */
 export const batchStarted: KindOf<'batch-started'> = {
   kind: 'batch-started',
-  v: 2,
+  v: 3,
   about: 'batch',
   may: EVERYONE_WHO_COOKS,
   signed: false,
-  raise: (body) => ({ terms: FORMER_TERMS, ...body }),
+  raise: (body) => ({ ...body, terms: { ...FORMER_TERMS, ...(body.terms as Partial<Terms> | undefined) } }),
   parse(body) {
     const fields = object(body, ['code', 'method', 'limits', 'checks', 'vessel', 'factor', 'terms'])
     const { code, method, limits, checks, vessel, factor, terms } = fields

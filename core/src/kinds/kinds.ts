@@ -19,9 +19,15 @@ import { methodSaved } from './methodSaved'
 import { noted } from './noted'
 import { readingAccepted } from './readingAccepted'
 import { readingTaken } from './readingTaken'
+import { placed } from './placed'
+import { poured } from './poured'
 import { served } from './served'
+import { stirred } from './stirred'
 import { stepDeviated } from './stepDeviated'
 import { stepMarked } from './stepMarked'
+import { coolingPlanned } from './coolingPlanned'
+import { unitRegistered } from './unitRegistered'
+import { vesselRegistered } from './vesselRegistered'
 
 /** Every kind of entry there is. */
 export const kinds: { [K in Kind]: KindOf<K> } = {
@@ -45,6 +51,12 @@ export const kinds: { [K in Kind]: KindOf<K> } = {
   added,
   cleaned,
   covered,
+  placed,
+  stirred,
+  poured,
+  'cooling-planned': coolingPlanned,
+  'vessel-registered': vesselRegistered,
+  'unit-registered': unitRegistered,
   'acidity-measured': acidityMeasured,
   served,
 }

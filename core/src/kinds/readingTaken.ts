@@ -1,5 +1,5 @@
 import type { ReadingBody } from '../ledger/entry'
-import { id, object, oneOf, typedTemperature, type Field } from '../ledger/parse'
+import { id, object, oneOf, text, typedTemperature, type Field } from '../ledger/parse'
 import type { Refusal } from '../ledger/refusal'
 import { measures } from '../state/instrument'
 import type { Read } from '../state/state'
@@ -21,12 +21,14 @@ export const readingTaken: KindOf<'reading-taken'> = {
 }
 
 export function parseReading(body: Field): ReadingBody {
-  const { typed, where, of, instrument } = object(body, ['typed', 'where', 'of', 'instrument'])
+  const fields = object(body, ['typed', 'where', 'of', 'instrument', 'portion'])
+  const { typed, where, of, instrument, portion } = fields
   return {
     typed: typedTemperature(typed),
     where: oneOf(where, ['core', 'surface', 'air'] as const),
     of: parseOf(of),
     instrument: instrument.value === null ? null : id(instrument),
+    ...(portion.value === undefined ? {} : { portion: text(portion, 8) }),
   }
 }
 

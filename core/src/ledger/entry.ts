@@ -5,10 +5,12 @@ import type { EggPart, EggSize } from '../egg/eggGrams'
 import type { LotForm } from '../egg/eggPlan'
 import type { Amount } from '../method/method'
 import type { Terms } from '../method/terms'
+import type { Place, UnitKind } from '../cooling/place'
 import type { Check } from '../limits/checksFor'
 import type { Force, LimitSet } from '../limits/limit'
 import type { Edge } from '../limits/rule'
 import type { Method, Of, Procedure, Vessel } from '../method/method'
+import type { RegisteredVessel, Vessel as PouredInto } from '../vessel/vessel'
 import type { Typed } from '../quantity/temperature'
 import type { Where } from '../trace/reading'
 import type { Standing } from '../verdict/standing'
@@ -18,7 +20,7 @@ export type Id = string
 /** SHA-256, lower-case hexadecimal. */
 export type Hash = string
 
-export type SubjectType = 'kitchen' | 'limits' | 'method' | 'batch' | 'instrument' | 'lot' | 'item'
+export type SubjectType = 'kitchen' | 'limits' | 'method' | 'batch' | 'instrument' | 'lot' | 'item' | 'vessel' | 'unit'
 
 export interface Subject {
   type: SubjectType
@@ -98,6 +100,34 @@ export interface Addition {
   lot: string | null
 }
 
+/** A cold unit of the kitchen. */
+export interface ColdUnit {
+  name: string
+  kind: UnitKind
+  /** How much heat it takes out, W, as stated on it; null where nobody knows. */
+  watts: number | null
+}
+
+/** Where it stands to cool, and what the unit's air was as it went in. */
+export interface Placement {
+  place: Place
+  unit: Id | null
+  air: Typed | null
+}
+
+/** Into what it was poured: pans alike, each filled so deep, m. */
+export interface Pouring {
+  vessel: PouredInto & { id: Id }
+  pans: number
+  depth: number
+}
+
+/** How it is meant to cool. */
+export interface CoolingPlan extends Pouring {
+  place: Place
+  cover: Cover
+}
+
 export type Cover = 'open' | 'film on the surface' | 'lid'
 
 /** A lot as it came, as far as the bench needs it. */
@@ -124,6 +154,8 @@ export interface ReadingBody {
   of: Of
   /** null: taken without an instrument, which proves nothing. */
   instrument: Id | null
+  /** Which pan, '1' on, after it was split; left out before, and where nobody said. */
+  portion?: string
 }
 
 /** The closed union of what can be entered, one line a kind; each kind's file says what it means. */
@@ -158,6 +190,12 @@ export interface Bodies {
   /** Hands, cloth, sieve and spatula clean, probe wiped: at the boundary from raw to cooked. */
   cleaned: { step: string }
   covered: { cover: Cover }
+  placed: Placement
+  stirred: Record<string, never>
+  poured: Pouring
+  'cooling-planned': CoolingPlan
+  'vessel-registered': RegisteredVessel
+  'unit-registered': ColdUnit
   'acidity-measured': AcidityMeasure
   /** Served at once; what was left went to discard. */
   served: { discarded: number | null }

@@ -17,7 +17,7 @@ export type Refusal =
   | {
       code: 'not there'
       field: string
-      what: 'batch' | 'instrument' | 'method' | 'limits' | 'entry' | 'step' | 'lot' | 'item'
+      what: 'batch' | 'instrument' | 'method' | 'limits' | 'entry' | 'step' | 'lot' | 'item' | 'vessel' | 'unit'
     }
   | { code: 'already there'; field: string; what: 'batch' | 'instrument' | 'lot' | 'item' }
   | { code: 'code taken'; field: 'body.code'; batch: string }
@@ -33,6 +33,9 @@ export type Refusal =
   | { code: 'other lot'; field: 'body.form'; lot: string }
   | { code: 'lot past its day'; field: 'body.lot'; lot: string; useBy: string }
   | { code: 'wrong egg'; field: 'body.lot' | 'body.state'; lot: string; why: 'unheated' | 'susceptible' }
+  | { code: 'other unit'; field: 'body.place'; unit: string }
+  | { code: 'over the rim'; field: 'body.depth'; vessel: string; height: number }
+  | { code: 'unrated vessel'; field: 'body.vessel'; vessel: string; why: 'not for food' | 'not for hot' }
   | { code: 'lot needed'; field: 'body.lot' }
   | { code: 'heated here'; field: 'body.pasteurized' }
   | { code: 'other lineage'; field: 'body' }

@@ -4,6 +4,8 @@ import type { AcidityRule } from '../limits/rule'
 import { limitsOf } from '../limits/checksFor'
 import type { Force, LimitSet, Source } from '../limits/limit'
 import { permitted } from '../limits/practice'
+import type { Composition } from '../ingredient/ingredient'
+import { factsOf } from './facts'
 import type { Method } from './method'
 
 /** What of the house and of the order a batch is made under, beside its checks: fixed when it starts. */
@@ -15,6 +17,8 @@ export interface Terms {
   warmMinutes: number
   /** The table that says whether it needs temperature control; null where the rule set prints none. */
   acidity: AcidityTable | null
+  /** What is to be cooled: all that goes in; null where the amounts do not say. */
+  product: { kilograms: number; composition: Composition } | null
 }
 
 export interface AcidityTable {
@@ -37,6 +41,7 @@ export function termsOf(method: Method, factor: number, limits: LimitSet, forSus
     cleanFirst: practice.cleanFirst,
     warmMinutes: practice.warmMinutes,
     acidity: acidityTable(limits, day),
+    product: productOf(method, factor),
   }
 }
 
@@ -47,6 +52,14 @@ export const FORMER_TERMS: Terms = {
   cleanFirst: false,
   warmMinutes: 30,
   acidity: null,
+  product: null,
+}
+
+/** Components count by their grams, as if they were like the rest. */
+function productOf(method: Method, factor: number): Terms['product'] {
+  const { grams, composition } = factsOf(method, () => null)
+  const parts = method.components.reduce((sum, part) => sum + (part.grams ?? 0), 0)
+  return composition && { kilograms: Math.round(grams * factor + parts * factor) / 1000, composition }
 }
 
 function acidityTable(limits: LimitSet, day: Day): AcidityTable | null {

@@ -3,6 +3,7 @@ import type {
   Addition,
   Bodies,
   Churning,
+  CoolingPlan,
   Claim,
   Cover,
   Deviation,
@@ -13,6 +14,8 @@ import type {
   LeftOver,
   MethodRef,
   Note,
+  Placement,
+  Pouring,
   ReadingBody,
 } from '../ledger/entry'
 import type { AcidityMeasure } from '../acidity/acidity'
@@ -44,6 +47,10 @@ export interface BatchState {
   additions: Fact<Addition>[]
   cleanings: Fact<{ step: string }>[]
   covers: Fact<{ cover: Cover }>[]
+  placements: Fact<Placement>[]
+  stirrings: Fact<Record<string, never>>[]
+  pourings: Fact<Pouring>[]
+  plans: Fact<CoolingPlan>[]
   acidities: Fact<AcidityMeasure>[]
   /** Set once what is served at once was served. */
   served: Fact<{ discarded: number | null }> | null
@@ -65,6 +72,10 @@ export const NOTHING_YET = {
   additions: [],
   cleanings: [],
   covers: [],
+  placements: [],
+  stirrings: [],
+  pourings: [],
+  plans: [],
   acidities: [],
   served: null,
   disposition: null,
@@ -102,6 +113,14 @@ export function applyToBatch(id: Id, state: BatchState | null, entry: Entry): Ba
       return { ...state, cleanings: [...state.cleanings, factOf(entry, claim.at, claim.body)] }
     case 'covered':
       return { ...state, covers: [...state.covers, factOf(entry, claim.at, claim.body)] }
+    case 'placed':
+      return { ...state, placements: [...state.placements, factOf(entry, claim.at, claim.body)] }
+    case 'stirred':
+      return { ...state, stirrings: [...state.stirrings, factOf(entry, claim.at, claim.body)] }
+    case 'poured':
+      return { ...state, pourings: [...state.pourings, factOf(entry, claim.at, claim.body)] }
+    case 'cooling-planned':
+      return { ...state, plans: [...state.plans, factOf(entry, claim.at, claim.body)] }
     case 'acidity-measured':
       return { ...state, acidities: [...state.acidities, factOf(entry, claim.at, claim.body)] }
     case 'served':
@@ -158,6 +177,10 @@ function corrected(id: Id, state: BatchState, entry: Entry, { about, body }: Cla
     additions: take(state.additions),
     cleanings: take(state.cleanings),
     covers: take(state.covers),
+    placements: take(state.placements),
+    stirrings: take(state.stirrings),
+    pourings: take(state.pourings),
+    plans: take(state.plans),
     acidities: take(state.acidities),
   }
 }

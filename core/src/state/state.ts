@@ -6,6 +6,8 @@ import { applyToBatch, type BatchState } from './batch'
 import { applyToItem, type ItemState } from './item'
 import { applyToLot, type LotState } from './lot'
 import { applyToInstrument, type InstrumentState } from './instrument'
+import { applyToUnit, type UnitState } from './unit'
+import { applyToVessel, type VesselState } from './vessel'
 import { applyToKitchen, type KitchenState } from './kitchen'
 
 /** Every version of a kitchen's limits, oldest first: a batch keeps the one it was judged under. */
@@ -17,7 +19,7 @@ export interface LimitsState {
 }
 
 /** The shape of what is folded: kept states of another version are folded anew from the chain. */
-export const FOLD_VERSION = 2
+export const FOLD_VERSION = 3
 
 /** What each type of subject folds to. */
 export interface States {
@@ -28,6 +30,8 @@ export interface States {
   instrument: InstrumentState
   lot: LotState
   item: ItemState
+  vessel: VesselState
+  unit: UnitState
 }
 
 /** The state of a subject, null where nothing was entered about it. */
@@ -47,6 +51,8 @@ export const apply: { [T in SubjectType]: Apply<T> } = {
   instrument: applyToInstrument,
   lot: applyToLot,
   item: applyToItem,
+  vessel: applyToVessel,
+  unit: applyToUnit,
 }
 
 function limitsAfter(id: Id, state: LimitsState | null, { by, at, body }: Claim<'limits-set'>): LimitsState {

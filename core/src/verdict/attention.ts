@@ -1,19 +1,21 @@
 import { HOUR, MINUTE, type Instant } from '../calendar/instant'
 import { dayOf } from '../calendar/zone'
-import { atPace, paceOf } from '../cooling/pace'
-import { stageOf } from '../limits/compared'
+import type { Action } from '../cooling/action'
+import { forecastOf, rescuesFor, type Forecast, type GateForecast, type Rescue } from '../cooling/forecast'
 import { isClosed, type BatchState } from '../state/batch'
 import { mixtureTrace } from './evidence'
 import type { Finding } from './finding'
 import { batchStanding, isBinding, rulingDate } from './judgeBatch'
 import type { World } from './judge'
-import { instantOf, legStart } from './offHeat'
+import { legStart } from './offHeat'
 import { phaseOf } from './phase'
 
 /** What a batch asks of somebody, the most urgent kind first. */
 export type Attention =
-  /** A gate is still open and even the present pace does not make it. `celsius`: what it would be at the gate, at best. */
-  | { kind: 'rescue'; finding: Finding; by: Instant; celsius: number }
+  /** Left as it is, it will likely miss a gate that is still open; `first` saves it if it is done by `by`. */
+  | { kind: 'rescue'; finding: Finding; by: Instant; gate: GateForecast; first: Action; all: Rescue[] }
+  /** It will likely miss, and nothing saves it any more: the lead decides, before the deadline or after. */
+  | { kind: 'lost'; finding: Finding; by: Instant; gate: GateForecast; all: Rescue[] }
   /** Past its last day. */
   | { kind: 'discard'; finding: Finding }
   /** A reading is due; `at` may lie in the past or ahead. */
@@ -30,8 +32,16 @@ export type Attention =
   | { kind: 'held' }
   | { kind: 'closed' }
 
-/** Longest that a cooling pot goes unread, ms. */
-const COOLING_ROUND = 30 * MINUTE
+/** After the clock has started, the second look: from two readings on there is a forecast, ms. */
+const SECOND_LOOK = 30 * MINUTE
+/** More likely than not: then it is said, and below it only where the last moment is near. */
+const LIKELY_MISS = 0.5
+const POSSIBLE_MISS = 0.2
+const NEAR = 15 * MINUTE
+/** Above this chance of a miss it is looked at more often. */
+const WATCHED_MISS = 0.1
+/** Looks that add something are at least so far apart, ms. */
+const LOOKS_APART = 10 * MINUTE
 /** While the start of the clock is not read yet, the next look is soon: a sharp start proves the most. */
 const SHARP_START = 5 * MINUTE
 const ON_THE_HEAT = MINUTE
@@ -51,7 +61,8 @@ export function attention(batch: BatchState, findings: readonly Finding[], world
   const worst = findings.find((finding) => finding.standing === standing && isBinding(finding))
   if (worst && standing === 'missed') return { kind: 'decide', finding: worst }
   const open = findings.filter((finding) => finding.standing === 'open' && finding.check.limit.rule.kind === 'reach')
-  const rescue = toRescue(batch, open, now)
+  const forecast = forecastOf(batch, findings, world.means)
+  const rescue = forecast && toRescue(batch, forecast, world, now)
   if (rescue) return rescue
   const overdue = findings.find((finding) => finding.overdue)
   if (overdue) return { kind: 'read', finding: overdue, at: overdue.deadline ?? now }
@@ -59,7 +70,7 @@ export function attention(batch: BatchState, findings: readonly Finding[], world
   const waits = beforeCooling(batch, findings, now)
   if (waits) return waits
   if (date && batch.method.cooling === 'none') return { kind: 'serve', finding: date, by: date.deadline ?? now }
-  const due = open[0] && nextLook(batch, open)
+  const due = open[0] && nextLook(batch, open, forecast, world, now)
   if (due) return due
   if (worst && standing === 'unproven') return { kind: 'decide', finding: worst }
   return dated(date, world, now)
@@ -94,6 +105,7 @@ export function urgency(asks: Attention, now: Instant): number {
   const within = (rank: number, at: Instant) => rank + 0.5 + Math.atan((at - now) / HOUR) / Math.PI
   switch (asks.kind) {
     case 'rescue':
+    case 'lost':
       return within(0, asks.by)
     case 'discard':
       return within(1, asks.finding.deadline ?? now)
@@ -116,25 +128,18 @@ export function urgency(asks: Attention, now: Instant): number {
   }
 }
 
-function toRescue(batch: BatchState, open: readonly Finding[], now: Instant): Attention | null {
-  const cooled = open[0] && instantOf(open[0].check.evidence.from, batch)
-  if (cooled === null || cooled === undefined) return null
-  const pace = paceOf(mixtureTrace(batch), cooled)
-  if (!pace) return null
-  for (const finding of open) {
-    const { rule } = finding.check.limit
-    const { deadline } = finding
-    if (
-      rule.kind !== 'reach' ||
-      rule.direction !== 'falling' ||
-      deadline === null ||
-      deadline <= now ||
-      finding.start?.latest == null
-    )
-      continue
-    const celsius = atPace(pace, deadline)
-    if (celsius > stageOf(finding.check.key, rule, finding.check).to)
-      return { kind: 'rescue', finding, by: deadline, celsius }
+/** Said from the second reading on, and only where a miss is likely or the last moment is near. */
+function toRescue(batch: BatchState, forecast: Forecast, { means }: World, now: Instant): Attention | null {
+  if (forecast.readings < 2) return null
+  for (const gate of forecast.gates) {
+    if (gate.deadline <= now || gate.miss < POSSIBLE_MISS) continue
+    const all = rescuesFor(batch, forecast, gate, means)
+    const [first] = all
+    const { finding } = gate
+    const left = first !== undefined && first.by > now
+    if (left && (gate.miss > LIKELY_MISS || first.by - now < NEAR))
+      return { kind: 'rescue', finding, by: first.by, gate, first: first.action, all }
+    if (!left && gate.miss > LIKELY_MISS) return { kind: 'lost', finding, by: gate.deadline, gate, all }
   }
   return null
 }
@@ -166,13 +171,36 @@ function readAgainSince(batch: BatchState): Instant | null {
   return last && added && added.at > last.at ? added.at : null
 }
 
-function nextLook(batch: BatchState, open: readonly Finding[]): Attention | null {
-  const last = mixtureTrace(batch).at(-1)
+/** When the next reading of a cooling adds something: a sharp start, a second one, the gates; oftener where it may miss. */
+function nextLook(
+  batch: BatchState,
+  open: readonly Finding[],
+  forecast: Forecast | null,
+  { means }: World,
+  now: Instant,
+): Attention | null {
+  const trace = mixtureTrace(batch)
+  const last = trace.at(-1)
   const finding = open[0]
   if (!finding) return null
   if (!last || finding.start === null) return { kind: 'read', finding, at: (last?.at ?? batch.startedAt) + SHARP_START }
-  if (finding.start.latest === null) return { kind: 'read', finding, at: finding.start.earliest! + SHARP_START }
-  const gates = open.flatMap(({ deadline }) => (deadline === null ? [] : [deadline - BEFORE_GATE, deadline]))
-  const looks = [last.at + COOLING_ROUND, ...gates].filter((at) => at > last.at + MINUTE)
-  return { kind: 'read', finding, at: Math.min(...looks) }
+  const started = finding.start.latest
+  if (started === null) return { kind: 'read', finding, at: finding.start.earliest! + SHARP_START }
+  const second = trace.some(({ at }) => at > started) ? Infinity : started + SECOND_LOOK
+  const looks = (forecast?.gates ?? []).flatMap((gate) => [...gateLooks(gate), watched(gate)])
+  const deadlines = open.flatMap(({ deadline }) => (deadline === null ? [] : [deadline - BEFORE_GATE, deadline]))
+  const next = Math.min(...[second, ...looks, ...deadlines].filter((at) => at > last.at + MINUTE))
+  return { kind: 'read', finding, at: Number.isFinite(next) ? next : last.at + SECOND_LOOK }
+
+  /** Once it has most likely passed: one reading proves it. */
+  function gateLooks({ passing: { high }, deadline }: GateForecast): Instant[] {
+    return high !== null && high < deadline - BEFORE_GATE ? [Math.max(high, last!.at + LOOKS_APART)] : []
+  }
+
+  /** Where it may miss: half way to the last moment of what would still save it. */
+  function watched(gate: GateForecast): Instant {
+    if (!forecast || gate.miss < WATCHED_MISS) return Infinity
+    const by = rescuesFor(batch, forecast, gate, means).find((rescue) => rescue.by > now)?.by ?? gate.deadline
+    return Math.max(last!.at + LOOKS_APART, Math.min(last!.at + SECOND_LOOK, (last!.at + by) / 2))
+  }
 }

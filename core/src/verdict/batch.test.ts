@@ -94,19 +94,6 @@ describe('a batch', () => {
     expect(phaseOf(story.batch)).toMatchObject({ step: 'cool', next: null })
   })
 
-  it('calls for a rescue when even the present pace misses, and never from one reading', () => {
-    const story = new Story()
-    story.combined(5)
-    story.read(8, 80)
-    story.offHeat(10)
-    story.read(20, 57)
-    expect(story.asks(21).kind).toBe('read')
-    story.read(80, 40)
-    expect(story.asks(81)).toMatchObject({ kind: 'rescue', by: at(140), celsius: expect.closeTo(23, 5) as number })
-    story.read(100, 31)
-    expect(story.asks(101).kind).toBe('read')
-  })
-
   it('says by itself when time alone changes a finding', () => {
     const story = new Story()
     story.combined(5)

@@ -1,4 +1,5 @@
 import type { Instant } from '../calendar/instant'
+import type { Means } from '../cooling/forecast'
 import type { Id } from '../ledger/entry'
 import type { Check } from '../limits/checksFor'
 import type { BatchState } from '../state/batch'
@@ -22,6 +23,8 @@ import { worst } from './standing'
 export interface World {
   /** IANA zone of the kitchen. */
   zone: string
+  /** What the kitchen has and has learned, where forecasts are made. */
+  means?: Means
 }
 
 /** Judges a batch as readings of its devices come in: each costs the same however many there were. */

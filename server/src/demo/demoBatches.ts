@@ -1,4 +1,4 @@
-import { MINUTE, type Cover, type Instant } from '@logged-thermal/core'
+import { MINUTE, type Cover, type Instant, type Place } from '@logged-thermal/core'
 
 /** A batch of the demo: what was read how many minutes before the start, °C. */
 export interface DemoBatch {
@@ -10,8 +10,11 @@ export interface DemoBatch {
   mixture: [minutesAgo: number, celsius: number][]
   /** null: still on the heat. */
   offHeatAgo: number | null
-  /** How it stands to cool. */
+  /** What was over it in the end, and where it stood to cool, minutes ago. */
   cover: Cover
+  places: [minutesAgo: number, place: Place][]
+  /** Into which vessel, how deep, m, as it came off the heat. */
+  poured?: [vessel: string, depth: number]
 }
 
 const HOURS = 60
@@ -37,6 +40,7 @@ export function demoBatches(): DemoBatch[] {
       ],
       offHeatAgo: null,
       cover: 'open',
+      places: [],
     },
     // Cooling in good time.
     {
@@ -49,14 +53,18 @@ export function demoBatches(): DemoBatch[] {
         [82, 61.3],
         [76, 72.8],
         [70, 78.4],
-        [55, 57],
-        [38, 39.4],
-        [14, 25.2],
+        [57, 57],
+        [38, 44.2],
+        [14, 32.6],
       ],
       offHeatAgo: 68,
       cover: 'film on the surface',
+      places: [
+        [66, 'stirred ice bath'],
+        [55, 'blast chiller'],
+      ],
     },
-    // About to miss: deep, lidded, on the counter.
+    // About to miss: out of the ice too early, deep and lidded in the walk-in.
     {
       method: 'Bay-leaf pouring custard',
       cook: 'mina',
@@ -67,13 +75,18 @@ export function demoBatches(): DemoBatch[] {
         [114, 58.5],
         [109, 71.6],
         [104, 82.4],
-        [95, 57],
-        [64, 46.2],
-        [34, 38.6],
-        [4, 33.1],
+        [86, 57],
+        [64, 43.2],
+        [34, 41.1],
+        [4, 37.9],
       ],
-      offHeatAgo: 102,
+      offHeatAgo: 103.5,
       cover: 'lid',
+      places: [
+        [103, 'stirred ice bath'],
+        [74, 'fan refrigerator'],
+      ],
+      poured: ['Round pan, 28 cm', 0.084],
     },
     // Missed the first gate.
     {
@@ -86,11 +99,15 @@ export function demoBatches(): DemoBatch[] {
         [200, 63.1],
         [193, 76.2],
         [180, 57],
-        [121, 36.9],
-        [57, 26.4],
+        [121, 46.9],
+        [57, 38.4],
       ],
       offHeatAgo: 190,
       cover: 'film on the surface',
+      places: [
+        [189, 'stirred ice bath'],
+        [176, 'refrigerator'],
+      ],
     },
     // Nobody read while it passed 21°: not proven.
     {
@@ -111,6 +128,7 @@ export function demoBatches(): DemoBatch[] {
       ],
       offHeatAgo: 364,
       cover: 'open',
+      places: [[362, 'stirred ice bath']],
     },
     // In the cold, proven, with days left.
     {
@@ -131,6 +149,7 @@ export function demoBatches(): DemoBatch[] {
       ],
       offHeatAgo: 1472,
       cover: 'open',
+      places: [[1471, 'stirred ice bath']],
     },
     // Last day today.
     {
@@ -152,6 +171,7 @@ export function demoBatches(): DemoBatch[] {
       ],
       offHeatAgo: 2914,
       cover: 'film on the surface',
+      places: [[2913, 'stirred ice bath']],
     },
   ]
 }

@@ -24,6 +24,9 @@ import {
   type Instant,
   type LimitSet,
   type Method,
+  type Place,
+  type Placement,
+  type Pouring,
   type Role,
   type Terms,
 } from '@logged-thermal/core'
@@ -100,6 +103,8 @@ export async function seedKitchen(
     claim('limits-set', begin.limits.id, now, lead, { set: begin.limits }),
     claim('instrument-registered', begin.probe.id, now, lead, { code: begin.probe.code, kind: 'probe' }),
     claim('instrument-registered', begin.infrared.id, now, lead, { code: begin.infrared.code, kind: 'infrared' }),
+    ...begin.vessels.map(({ id, vessel }) => claim('vessel-registered', id, now, lead, vessel)),
+    ...begin.units.map(({ id, unit }) => claim('unit-registered', id, now, lead, unit)),
     ...begin.lots.map(({ id, lot }) => claim('lot-received', id, now, lead, lot)),
     ...begin.methods.map((method) => claim('method-saved', method.id, now, lead, { method })),
     ...begin.methods.map(({ id, version, components }) =>
@@ -148,7 +153,11 @@ export function firstLead(): SeedPerson[] {
 }
 
 function batchClaims(
-  { kitchenId, people, starter: { methods, probe, lots } }: Pick<Seeded, 'kitchenId' | 'people' | 'starter'>,
+  {
+    kitchenId,
+    people,
+    starter: { methods, probe, lots, units, vessels },
+  }: Pick<Seeded, 'kitchenId' | 'people' | 'starter'>,
   limits: LimitSet,
   batch: DemoBatch,
   zone: string,
@@ -198,9 +207,28 @@ function batchClaims(
       : [
           claim('cleaned', id, when(off - 0.5), by, { step: killed?.step ?? first }),
           ...afterHeat.map(({ key }, i) => done(key, off - 1 - i)),
-          claim('covered', id, when(off - 4), by, { cover: batch.cover }),
+          claim('covered', id, when(Math.min(off - 4, ...batch.places.map(([minutes]) => minutes - 0.5))), by, {
+            cover: batch.cover,
+          }),
+          ...pouring(batch, vessels).map((body) => claim('poured', id, when(off - 0.2), by, body)),
+          ...batch.places.map(([minutes, place]) =>
+            claim('placed', id, when(minutes), by, { place, ...unitFor(place, units) }),
+          ),
         ]),
   ]
+}
+
+function pouring({ poured }: DemoBatch, vessels: Starter['vessels']): Pouring[] {
+  const into = vessels.find(({ vessel }) => vessel.name === poured?.[0])
+  if (!into || !poured) return []
+  const { name, inside, wall } = into.vessel
+  return [{ vessel: { id: into.id, name, inside, wall }, pans: 1, depth: poured[1] }]
+}
+
+/** The unit of that kind, and what its air was. */
+function unitFor(place: Place, units: Starter['units']): Pick<Placement, 'unit' | 'air'> {
+  const unit = units.find((each) => each.unit.kind === place)
+  return { unit: unit?.id ?? null, air: unit ? { value: 3.1, unit: 'C' } : null }
 }
 
 /** Shell eggs, separated by hand where a method takes a part: a bad one in every thirty. */

@@ -8,7 +8,9 @@ import {
   type Id,
   type Instant,
   type LimitSet,
+  type ColdUnit,
   type LotReceived,
+  type RegisteredVessel,
   type Method,
 } from '@logged-thermal/core'
 import { repertoire } from '../repertoire/repertoire'
@@ -21,6 +23,8 @@ export interface Starter {
   infrared: { id: Id; code: string }
   /** Eggs that are there: a tray in the shell, cartons of pasteurized parts. */
   lots: { id: Id; lot: LotReceived }[]
+  vessels: { id: Id; vessel: RegisteredVessel }[]
+  units: { id: Id; unit: ColdUnit }[]
 }
 
 /**
@@ -34,8 +38,29 @@ export function starter(from: Instant, zone: string): Starter {
     probe: { id: uuid(), code: 'P2' },
     infrared: { id: uuid(), code: 'IR1' },
     lots: lots(dayOf(from, zone)),
+    vessels: VESSELS.map((vessel) => ({ id: uuid(), vessel })),
+    units: UNITS.map((unit) => ({ id: uuid(), unit })),
   }
 }
+
+const round = (diameter: number, height: number) => ({ kind: 'round', diameter, height }) as const
+const box = (length: number, width: number, height: number) => ({ kind: 'rectangular', length, width, height }) as const
+const rated = { food: true, hotFill: true }
+
+const VESSELS: RegisteredVessel[] = [
+  { name: 'Shallow tray, 53 × 32 cm', inside: box(0.51, 0.3, 0.06), wall: 'steel', ...rated },
+  { name: 'Half tray, 32 × 26 cm', inside: box(0.3, 0.24, 0.1), wall: 'steel', ...rated },
+  { name: 'Round pan, 28 cm', inside: round(0.28, 0.16), wall: 'steel', ...rated },
+  { name: 'Pail, 22 cm', inside: round(0.22, 0.24), wall: 'steel', ...rated },
+  { name: 'Hot tub, 24 cm', inside: round(0.24, 0.2), wall: 'plastic', ...rated },
+  { name: 'Cold tub, 24 cm', inside: round(0.24, 0.2), wall: 'plastic', food: true, hotFill: false },
+]
+
+const UNITS: ColdUnit[] = [
+  { name: 'Walk-in 1', kind: 'fan refrigerator', watts: 1800 },
+  { name: 'Reach-in 2', kind: 'refrigerator', watts: 320 },
+  { name: 'Blast drawer', kind: 'blast chiller', watts: 2400 },
+]
 
 function lots(day: Day): Starter['lots'] {
   const carton = (code: string, ingredient: string): LotReceived => ({

@@ -11,6 +11,8 @@ export const TABLES: Record<SubjectType, string> = {
   batch: 'batch',
   lot: 'lot',
   item: 'item',
+  vessel: 'vessel',
+  unit: 'unit',
 }
 
 export const TYPES = Object.keys(TABLES) as SubjectType[]

@@ -10,6 +10,8 @@ import type {
   LimitsState,
   LotState,
   MethodState,
+  UnitState,
+  VesselState,
 } from '@logged-thermal/core'
 import { KitchenScope } from '../database/kitchenScope'
 import { Kitchen } from '../people/kitchen.entity'
@@ -44,6 +46,8 @@ export class LineController {
         instruments: await states<InstrumentState>('instrument'),
         batches: await states<BatchState>('batch', 'and not closed'),
         lots: await states<LotState>('lot'),
+        vessels: await states<VesselState>('vessel'),
+        units: await states<UnitState>('unit'),
         // What went into the bin is history.
         items: await states<ItemState>('item', `and state -> 'discarded' = 'null'`),
       }

@@ -1,5 +1,5 @@
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react'
-import type { AnyClaim, Id, SealedEntry } from '@logged-thermal/core'
+import type { AnyClaim, Id, Learned, SealedEntry } from '@logged-thermal/core'
 import type { LineData, PersonOnList } from './lineData'
 
 /** RFC 9457 problem details as the server sends them. */
@@ -39,6 +39,8 @@ export const api = createApi({
       invalidatesTags: ['shift'],
     }),
     line: build.query<LineData, void>({ query: () => 'line', providesTags: ['line'], keepUnusedDataFor: 3600 }),
+    /** What the kitchen's finished coolings say: it changes with the days, not with the minutes. */
+    learned: build.query<{ learned: Record<string, Learned> }, void>({ query: () => 'cooling/learned' }),
     /** What only the lead may do: sent at once with the lead's PIN, never kept for later. */
     postSigned: build.mutation<{ results: PostResult[] }, { claim: AnyClaim; signer: Id; pin: string }>({
       query: ({ claim, signer, pin }) => ({
@@ -55,6 +57,7 @@ export const {
   useShiftQuery,
   useOpenShiftMutation,
   useLockShiftMutation,
+  useLearnedQuery,
   useLineQuery,
   usePostSignedMutation,
 } = api

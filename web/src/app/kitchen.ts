@@ -1,19 +1,23 @@
 import { useMemo } from 'react'
 import {
   attention,
+  forecastOf,
+  isUnitKind,
   batchStanding,
   judgeOf,
   urgency,
   type Attention,
   type BatchState,
   type Finding,
+  type Forecast,
+  type Means,
   type Judge,
   type InstrumentState,
   type Standing,
   type Unit,
 } from '@logged-thermal/core'
 import type { Reader } from '@logged-thermal/wording'
-import { useShiftQuery } from './api'
+import { useLearnedQuery, useShiftQuery } from './api'
 import { foldLine, type LineData, type PersonOnList } from './lineData'
 import { useAppSelector } from './store'
 
@@ -23,6 +27,8 @@ export interface JudgedBatch {
   findings: Finding[]
   standing: Standing
   asks: Attention
+  /** How it goes on cooling as it stands; null while it does not cool. */
+  forecast: Forecast | null
 }
 
 /** The kitchen with what is still on this tablet folded on top; null until it is loaded. */
@@ -36,6 +42,18 @@ export function useLine(): LineData | null {
   }, [line, outbox])
 }
 
+const NOTHING_LEARNED: Means['learned'] = {}
+
+/** What this kitchen has to cool with, and what its own coolings say. */
+export function useMeans(line: LineData | null): Means {
+  const learned = useLearnedQuery(undefined, { pollingInterval: 3_600_000 }).data?.learned ?? NOTHING_LEARNED
+  const units = line?.units
+  return useMemo(
+    () => ({ places: [...new Set((units ?? []).map(({ kind }) => kind).filter(isUnitKind))], learned }),
+    [units, learned],
+  )
+}
+
 /** One judge for as long as a batch stays as it is: asking it again each second costs nothing of its readings. */
 const judges = new WeakMap<BatchState, Judge>()
 
@@ -47,17 +65,24 @@ function judgeFor(batch: BatchState, zone: string): Judge {
 
 /** Every batch that is not thrown away, the most urgent first. */
 export function useJudged(line: LineData | null, now: number): JudgedBatch[] {
+  const means = useMeans(line)
   return useMemo(() => {
     if (!line) return []
-    const world = { zone: line.kitchen.zone }
+    const world = { zone: line.kitchen.zone, means }
     return line.batches
       .map((batch): JudgedBatch => {
         const findings = judgeFor(batch, line.kitchen.zone).findings(now)
-        return { batch, findings, standing: batchStanding(findings), asks: attention(batch, findings, world, now) }
+        return {
+          batch,
+          findings,
+          standing: batchStanding(findings),
+          asks: attention(batch, findings, world, now),
+          forecast: forecastOf(batch, findings, means),
+        }
       })
       .filter(({ asks }) => asks.kind !== 'closed')
       .sort((a, b) => urgency(a.asks, now) - urgency(b.asks, now))
-  }, [line, now])
+  }, [line, means, now])
 }
 
 /** Who logs here, with what, in which unit. */

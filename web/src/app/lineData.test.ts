@@ -15,6 +15,8 @@ const line: LineData = {
   batches: [batch],
   lots: [],
   items: [],
+  vessels: [],
+  units: [],
 }
 const reading = (id: string): AnyClaim => ({
   id,

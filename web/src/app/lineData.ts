@@ -13,6 +13,8 @@ import {
   type MethodState,
   type Role,
   type Unit,
+  type UnitState,
+  type VesselState,
 } from '@logged-thermal/core'
 
 export interface PersonOnList {
@@ -36,6 +38,8 @@ export interface LineData {
   lots: LotState[]
   /** What is kept, and not thrown away. */
   items: ItemState[]
+  vessels: VesselState[]
+  units: UnitState[]
 }
 
 /**
@@ -63,6 +67,12 @@ export function foldLine(line: LineData, entry: Entry): LineData {
         break
       case 'item':
         next = { ...next, items: put(next.items, id, (state) => apply.item(id, state, today)) }
+        break
+      case 'vessel':
+        next = { ...next, vessels: put(next.vessels, id, (state) => apply.vessel(id, state, today)) }
+        break
+      case 'unit':
+        next = { ...next, units: put(next.units, id, (state) => apply.unit(id, state, today)) }
         break
       case 'limits':
         next = { ...next, limits: apply.limits(id, next.limits, today) }

@@ -21,7 +21,7 @@ import {
 import { fieldSentence } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { Header } from '../app/Header'
-import { useHand, useJudged, useLine, type JudgedBatch } from '../app/kitchen'
+import { useHand, useJudged, useLine, useMeans, type JudgedBatch } from '../app/kitchen'
 import { useNow } from '../app/now'
 import { useAppSelector } from '../app/store'
 import { useWakeLock } from '../app/wakeLock'
@@ -31,6 +31,7 @@ import type { BenchSheet } from './benchSheet'
 import { BenchSheets } from './BenchSheets'
 import { BoardControls } from './BoardControls'
 import { boardMarks } from './boardMarks'
+import { futuresOf } from './futures'
 import { DegreeBoard } from './DegreeBoard'
 import { shownIn } from './degreeEntry'
 import { GateBanner } from './GateBanner'
@@ -146,6 +147,8 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
   const flash = useHeatAlerts(onHeat ? heatSignal(window, now) : null)
   const awake = useWakeLock(cooking)
   const [half, setHalf] = useState(false)
+  const means = useMeans(useLine())
+  const futures = futuresOf(batch, one.forecast, one.asks, means, now)
   const mark = (step: string, edge: Edge, reason: string | null = null) => {
     if (reason === null && outOfOrder(batch, step, edge)) setSheet({ mark: { step, edge } })
     else enter('step-marked', batch.id, { step, edge, reason })
@@ -177,6 +180,7 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
               now={now}
               reader={reader}
               heat={onHeat ? window : null}
+              futures={onHeat ? null : futures}
               explained={findings.find(({ check }) => check.key === explained) ?? null}
             />
           </div>
@@ -263,6 +267,7 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
         sheet={sheet}
         onSheet={setSheet}
         onMark={mark}
+        now={now}
         reader={reader}
         unit={unit}
         awake={awake}

@@ -8,10 +8,12 @@ import { TemperSheet } from '../temper/TemperSheet'
 import { AciditySheet } from './AciditySheet'
 import { AddSheet } from './AddSheet'
 import type { BenchSheet } from './benchSheet'
-import { CoverSheet } from './CoverSheet'
+import { CoolingSheet } from './CoolingSheet'
 import { CueSheet } from './CueSheet'
 import { MarkReason } from './MarkReason'
 import { MoreSheet } from './MoreSheet'
+import { PlaceSheet } from './PlaceSheet'
+import { PourSheet } from './PourSheet'
 import { ReadingsSheet } from './ReadingsSheet'
 import { StepsSheet } from './StepsSheet'
 
@@ -24,6 +26,7 @@ interface Props {
   sheet: BenchSheet | null
   onSheet: (sheet: BenchSheet | null) => void
   onMark: (step: string, edge: Edge, reason?: string) => void
+  now: number
   reader: Reader
   unit: Unit
   awake: boolean
@@ -32,7 +35,7 @@ interface Props {
 
 /** Every sheet of the Bench, one at a time; none costs anything while it is closed. */
 export function BenchSheets(props: Props) {
-  const { batch, others, findings, guide, sheet, onSheet, onMark, reader, unit, awake, mayWrite } = props
+  const { batch, others, findings, guide, sheet, onSheet, onMark, now, reader, unit, awake, mayWrite } = props
   const enter = useEnter()
   const close = () => onSheet(null)
   const addAt = guide.now?.key ?? batch.method.steps.at(-1)?.key ?? ''
@@ -74,7 +77,13 @@ export function BenchSheets(props: Props) {
       {sheet === 'eggs' && <EggsSheet batch={batch} open onClose={close} mayWrite={mayWrite} />}
       {sheet === 'temper' && <TemperSheet batch={batch} findings={findings} open onClose={close} reader={reader} />}
       {sheet === 'add' && <AddSheet batch={batch} step={addAt} open onClose={close} />}
-      {sheet === 'cover' && <CoverSheet batch={batch} open onClose={close} />}
+      {sheet === 'cooling' && <CoolingSheet batch={batch} onClose={close} onSheet={onSheet} />}
+      {typeof sheet === 'object' && sheet && 'pour' in sheet && (
+        <PourSheet batch={batch} pans={sheet.pour.pans} now={now} onClose={close} reader={reader} />
+      )}
+      {typeof sheet === 'object' && sheet && 'place' in sheet && (
+        <PlaceSheet batch={batch} others={others} kind={sheet.place} onClose={close} reader={reader} />
+      )}
       {sheet === 'acidity' && (
         <AciditySheet batch={batch} findings={findings} open onClose={close} reader={reader} mayWrite={mayWrite} />
       )}

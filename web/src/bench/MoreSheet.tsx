@@ -27,7 +27,7 @@ export function MoreSheet({ batch, open, onClose, onSheet, awake, mayWrite }: Pr
     { sheet: 'eggs', name: 'Eggs', why: 'lots, tally, what is left over' },
     { sheet: 'temper', name: 'Ladles', why: 'how much hot liquid at once' },
     { sheet: 'add', name: 'Add', why: 'butter, spirit, zest, purée, with lot and time', writes: true },
-    { sheet: 'cover', name: 'Cover', why: 'open, film on the surface, lid', writes: true },
+    { sheet: 'cooling', name: 'Cooling', why: 'where it stands, cover, pans, stirred', writes: true },
     { sheet: 'acidity', name: 'pH', why: 'whether it needs temperature control' },
   ]
   return (

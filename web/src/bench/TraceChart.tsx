@@ -13,7 +13,8 @@ import {
 import { useMemo } from 'react'
 import { Line } from 'react-chartjs-2'
 import { floorOf, instantOf, mixtureTrace, type BatchState, type Finding, type HeatWindow } from '@logged-thermal/core'
-import { clock, degrees, type Reader } from '@logged-thermal/wording'
+import { clock, coolingDeeds, degrees, type Reader } from '@logged-thermal/wording'
+import type { Futures } from './futures'
 import { colourOf } from '../parts/temperatureScale'
 import { paintMarks, type Cue, type Marks, type Trace } from './traceMarks'
 import { traceScale, type TraceScale } from './traceScale'
@@ -42,10 +43,11 @@ interface Props {
   explained: Finding | null
   /** The band to stay in; null off the heat. */
   heat: HeatWindow | null
+  futures: Futures | null
 }
 
 /** The trace on glass: filled by temperature as far as it was read, with the floor or the gates it has to pass. */
-export function TraceChart({ batch, findings, now, reader, explained, heat }: Props) {
+export function TraceChart({ batch, findings, now, reader, explained, heat, futures }: Props) {
   const trace = useMemo(() => mixtureTrace(batch), [batch])
   const floor = floorOf(findings)
   const cookedAt = cooledFrom(batch, floor)
@@ -61,7 +63,7 @@ export function TraceChart({ batch, findings, now, reader, explained, heat }: Pr
     pointRadius: 0,
     tension: 0,
     backgroundColor: ({ chart }) => heatFill(chart, trace, scale),
-    marks: { trace, findings, now, reader, scale, explained, cues: cuesOn(batch), heat },
+    marks: { trace, findings, now, reader, scale, explained, cues: cuesOn(batch), heat, futures },
   }
   const options: ChartOptions<'line'> = {
     animation: false,
@@ -113,7 +115,12 @@ function heatFill(chart: Chart, trace: Trace, scale: TraceScale): CanvasGradient
 }
 
 function cuesOn(batch: BatchState): Cue[] {
-  return batch.notes.flatMap(({ at, value, void: gone }) => (value.cue && !gone ? [{ at, text: value.text }] : []))
+  const seen = batch.notes.flatMap(({ at, value, void: gone }) =>
+    value.cue && !gone ? [{ at, text: value.text }] : [],
+  )
+  return [...seen, ...coolingDeeds(batch).map(({ at, words }) => ({ at, text: words.split(',')[0]! }))].sort(
+    (a, b) => a.at - b.at,
+  )
 }
 
 function isMarked(dataset: ChartDataset<'line'>): dataset is Marked {

@@ -1,4 +1,4 @@
-import type { Decision, Edge } from '@logged-thermal/core'
+import type { Decision, Edge, UnitKind } from '@logged-thermal/core'
 
 /** What lies over the Bench. */
 export type BenchSheet =
@@ -9,7 +9,11 @@ export type BenchSheet =
   | 'temper'
   | 'add'
   | 'acidity'
-  | 'cover'
+  | 'cooling'
+  /** Into which vessel, and how many of them. */
+  | { pour: { pans: number } }
+  /** Into which unit of a kind, with its air. */
+  | { place: UnitKind }
   | 'more'
   | { decide: Decision | null }
   /** A step is marked where another comes first: why? */

@@ -2,6 +2,8 @@ import type { Chart } from 'chart.js'
 import { stageOf, type Finding, type HeatWindow, type Standing, type Witness } from '@logged-thermal/core'
 import { clock, clockWithSeconds, degrees, type Reader } from '@logged-thermal/wording'
 import { colourOf } from '../parts/temperatureScale'
+import { paintFutures } from './futureMarks'
+import type { Futures } from './futures'
 import { paintHeat } from './heatMarks'
 import { DARK, font, GLASS, hatch, label, line } from './pen'
 import type { TraceScale } from './traceScale'
@@ -19,11 +21,13 @@ export interface Marks {
   cues: Cue[]
   /** The band to stay in, on the heat; null off it. */
   heat: HeatWindow | null
+  /** Where it goes; null where nothing can be said. */
+  futures: Futures | null
 }
 
 /** Paints axes, readings, limits and what is being explained over a chart's fill. */
 export function paintMarks(chart: Chart, marks: Marks): void {
-  const { trace, findings, now, reader, scale, explained, cues, heat } = marks
+  const { trace, findings, now, reader, scale, explained, cues, heat, futures } = marks
   const { ctx, chartArea, scales } = chart
   if (!scales.x || !scales.y) return
   const { left, right, top, bottom } = chartArea
@@ -59,6 +63,14 @@ export function paintMarks(chart: Chart, marks: Marks): void {
   for (const { at, celsius } of trace) line(ctx, x(at), y(celsius), x(at), bottom, DARK, 2.4)
   ctx.restore()
   if (heat) paintHeat(chart, marks, heat)
+  if (futures && !scale.cooking) {
+    ctx.save()
+    ctx.beginPath()
+    ctx.rect(left, 0, right - left, bottom + 40)
+    ctx.clip()
+    paintFutures({ ctx, x, y, bottom, now, reader }, futures)
+    ctx.restore()
+  }
 
   for (const finding of findings) {
     const { rule } = finding.check.limit
@@ -77,7 +89,7 @@ export function paintMarks(chart: Chart, marks: Marks): void {
   }
   line(ctx, x(now), top - 24, x(now), bottom, GLASS, 2.5)
   values(ctx, trace, x, y, left, reader, scale.cooking ? 'reach' : 'under', explained?.deciding ?? [])
-  for (const cue of cues) cueMark(ctx, cue, x(cue.at), bottom)
+  cueMarks(ctx, cues, x, bottom)
   if (explained) explain(ctx, explained, trace, x, y, top, bottom)
   ctx.restore()
 }
@@ -87,11 +99,23 @@ export interface Cue {
   text: string
 }
 
-/** What somebody saw, at the foot of the trace: a tick and the words, no colour. */
-function cueMark(ctx: CanvasRenderingContext2D, { text }: Cue, x: number, bottom: number): void {
-  line(ctx, x, bottom - 16, x, bottom, GLASS, 3)
+/** What somebody saw or did, at the foot of the trace: a tick and the words, one over the other where they are close. */
+function cueMarks(
+  ctx: CanvasRenderingContext2D,
+  cues: readonly Cue[],
+  x: (at: number) => number,
+  bottom: number,
+): void {
   font(ctx, 15, 600)
-  label(ctx, text, x + 6, bottom - 6, 'left', GLASS)
+  const rows: number[] = []
+  for (const { at, text } of cues) {
+    const left = x(at)
+    const free = rows.findIndex((taken) => taken < left)
+    const row = free < 0 ? rows.length : free
+    rows[row] = left + ctx.measureText(text).width + 14
+    line(ctx, left, bottom - 16 - row * 18, left, bottom, GLASS, 3)
+    label(ctx, text, left + 6, bottom - 6 - row * 18, 'left', GLASS)
+  }
 }
 
 /** The readings that decide a finding ringed, and where a crossing lies, as far as it is known. */

@@ -1,6 +1,6 @@
 import { heldAt, mixtureTrace, stageOf, type BatchState, type Finding, type HeatWindow } from '@logged-thermal/core'
 
-/** How instants and temperatures are laid out on the Bench: linear over minutes while cooking, then wide where it matters. */
+/** How instants and temperatures are laid out on the Bench: linear over minutes while cooking, over hours when it cools. */
 export interface TraceScale {
   x(at: number): number
   y(celsius: number): number
@@ -14,7 +14,7 @@ export interface TraceScale {
 
 const MINUTE = 60_000
 
-/** On the heat: clock-linear, about 45° tall. Afterwards: ln(T + 8), and each cooling stage a chamber of its own width. */
+/** On the heat: clock-linear, about 45° tall. Afterwards: ln(T + 8) over one linear time. */
 export function traceScale(
   batch: BatchState,
   findings: readonly Finding[],
@@ -26,7 +26,7 @@ export function traceScale(
   if (cookedAt === null) return cookScale(batch, heat, first, now)
   const gates = findings.filter(({ check, deadline }) => check.limit.rule.kind === 'reach' && deadline !== null)
   const deadlines = gates.map(({ deadline }) => deadline!).sort((a, b) => a - b)
-  const anchors = anchored(Math.min(first, cookedAt - MINUTE), cookedAt, deadlines, now, gates)
+  const anchors = anchored(Math.min(first, cookedAt - MINUTE), cookedAt, deadlines, now)
   const levels = gates.flatMap(({ check }) => {
     const { rule } = check.limit
     return rule.kind === 'reach' ? [stageOf(check.key, rule, check).to] : []
@@ -88,37 +88,14 @@ function cookScale(batch: BatchState, heat: HeatWindow | null, first: number, no
 
 type Anchor = [at: number, x: number]
 
-/** The chamber that is open takes the most width. */
-function anchored(
-  first: number,
-  cookedAt: number,
-  deadlines: number[],
-  now: number,
-  gates: readonly Finding[],
-): Anchor[] {
-  const [one, two] = deadlines
-  const end = Math.max(two ?? one ?? cookedAt + 60 * MINUTE, now)
-  const firstOpen = gates[0]?.standing === 'open'
-  const after = end + (end - cookedAt) * 0.06
-  if (one === undefined || two === undefined)
-    return [
-      [first, 0],
-      [cookedAt, 0.25],
-      [after, 1],
-    ]
-  return firstOpen
-    ? [
-        [first, 0],
-        [cookedAt, 0.17],
-        [one, 0.7],
-        [after, 1],
-      ]
-    : [
-        [first, 0],
-        [cookedAt, 0.15],
-        [one, 0.42],
-        [after, 1],
-      ]
+/** One scale from the end of the heat on: a forecast that bends where the scale does would say what is not so. */
+function anchored(first: number, cookedAt: number, deadlines: number[], now: number): Anchor[] {
+  const end = Math.max(deadlines.at(-1) ?? cookedAt + 60 * MINUTE, now)
+  return [
+    [first, 0],
+    [cookedAt, 0.17],
+    [end + (end - cookedAt) * 0.06, 1],
+  ]
 }
 
 function piecewise(anchors: Anchor[], at: number): number {

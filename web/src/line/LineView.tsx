@@ -72,11 +72,13 @@ export function LineView() {
 
 function sizeOf({ asks }: JudgedBatch): GateSize {
   if (asks.kind === 'rescue') return 'rescue'
-  return asks.kind === 'read' || asks.kind === 'mark' || asks.kind === 'discard' ? 'due' : 'quiet'
+  return asks.kind === 'lost' || asks.kind === 'read' || asks.kind === 'mark' || asks.kind === 'discard'
+    ? 'due'
+    : 'quiet'
 }
 
 function Row({ one, now, lens, reader }: { one: JudgedBatch; now: number; lens: Lens; reader: Reader }) {
-  const { batch, findings, asks } = one
+  const { batch, findings, asks, forecast } = one
   const size = sizeOf(one)
   const height = ROW[size]
   return (
@@ -87,6 +89,7 @@ function Row({ one, now, lens, reader }: { one: JudgedBatch; now: number; lens: 
           batch={batch}
           findings={findings}
           asks={asks}
+          forecast={forecast}
           now={now}
           lens={lens}
           height={height}

@@ -1,5 +1,5 @@
 import type { Attention } from '@logged-thermal/core'
-import { checkTitle, clock, degrees, span, type Reader } from '@logged-thermal/wording'
+import { actionWord, checkTitle, clock, limitDegreesOf, span, type Reader } from '@logged-thermal/wording'
 
 /** What a batch asks for: verb first, clock time second, reason last; and the number that matters. */
 export interface AsksWords {
@@ -13,12 +13,20 @@ export function asksWords(asks: Attention, now: number, reader: Reader): AsksWor
   switch (asks.kind) {
     case 'rescue': {
       const [number, unit] = minutes(asks.by - now)
-      const at = degrees(asks.celsius, reader, 'under').replace(/\.\d/, '')
       return {
-        action: 'Cool it faster',
-        reason: `${checkTitle(asks.finding, reader)}. ${at} then, even at this pace`,
+        action: actionWord(asks.first),
+        reason: `before ${clock(asks.by, reader)} or it misses ${limitDegreesOf(asks.gate.level, reader)}`,
         number,
         unit: `${unit} left`,
+      }
+    }
+    case 'lost': {
+      const [number, unit] = minutes(asks.by - now)
+      return {
+        action: 'Lead: rework or bin',
+        reason: `nothing left saves ${checkTitle(asks.finding, reader)}`,
+        number,
+        unit: `${unit} to it`,
       }
     }
     case 'read': {

@@ -5,6 +5,7 @@ import type { JudgedBatch } from '../app/kitchen'
 export function lineSentence(judged: readonly JudgedBatch[], now: number): { urgent: string | null; rest: string } {
   const count = (test: (batch: JudgedBatch) => boolean) => judged.filter(test).length
   const rescue = count(({ asks }) => asks.kind === 'rescue')
+  const lost = count(({ asks }) => asks.kind === 'lost')
   const due = count(({ asks }) => asks.kind === 'mark' || (asks.kind === 'read' && asks.at <= now))
   const discard = count(({ asks }) => asks.kind === 'discard')
   const today = count(({ asks }) => asks.kind === 'use today')
@@ -12,7 +13,7 @@ export function lineSentence(judged: readonly JudgedBatch[], now: number): { urg
   const parts = [
     discard && `${countWord(discard)} to bin`,
     due && `${countWord(due)} to see to now`,
-    decide && `${countWord(decide)} for the lead to decide`,
+    decide + lost > 0 && `${countWord(decide + lost)} for the lead to decide`,
     today && `${countWord(today)} to use today`,
   ].filter((part) => typeof part === 'string')
   const urgent = rescue ? `${capital(countWord(rescue))} ${rescue === 1 ? 'batch' : 'batches'} to rescue.` : null

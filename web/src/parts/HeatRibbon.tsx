@@ -1,5 +1,5 @@
 import { useId, useMemo } from 'react'
-import type { Attention, BatchState, Finding } from '@logged-thermal/core'
+import type { Attention, BatchState, FanPoint, Finding, Forecast } from '@logged-thermal/core'
 import { dayName, degrees, gateName, checkTitle, type Reader } from '@logged-thermal/wording'
 import { GateWedges, type GateSize } from './GateWedges'
 import { GlyphShape } from './Glyph'
@@ -11,6 +11,8 @@ interface Props {
   batch: BatchState
   findings: Finding[]
   asks: Attention
+  /** How it goes on cooling. */
+  forecast?: Forecast | null
   now: number
   lens: Lens
   height: number
@@ -23,11 +25,12 @@ interface Props {
 const FULL: Record<GateSize, number> = { quiet: 46, due: 51, rescue: 97 }
 
 /** A batch as a band of heat: thick where hot, solid only as far as it was read, hatched since, dashed ahead. */
-export function HeatRibbon({ batch, findings, asks, now, lens, height, size, reader, evidence = false }: Props) {
+export function HeatRibbon(props: Props) {
+  const { batch, findings, asks, forecast = null, now, lens, height, size, reader, evidence = false } = props
   const id = useId().replaceAll(':', '')
-  const trace = useMemo(() => ribbonTrace(batch, findings, asks, now), [batch, findings, asks, now])
+  const trace = useMemo(() => ribbonTrace(batch, findings, now, forecast), [batch, findings, now, forecast])
   const { read, gates } = trace
-  const { ahead, wall } = evidence ? { ahead: [], wall: null } : trace
+  const { ahead, fan, wall } = evidence ? { ahead: [], fan: [], wall: null } : trace
   const labelled = size !== 'quiet'
   const middle = labelled ? (height - 22) / 2 : height / 2
   const full = Math.min(FULL[size], height - (labelled ? 40 : 12))
@@ -58,6 +61,14 @@ export function HeatRibbon({ batch, findings, asks, now, lens, height, size, rea
           height={height}
           fill="var(--flare)"
           opacity="0.26"
+        />
+      )}
+      {fan.length > 1 && (
+        <path
+          d={fanPath(fan, lens, Math.max(now, fan[0]!.at), middle, full)}
+          fill={`url(#ahead${id})`}
+          fillRule="evenodd"
+          opacity="0.28"
         />
       )}
       {ahead.length > 1 && (
@@ -170,6 +181,20 @@ function bandPath(
     area: `M${top.join('L')}L${[...bottom].reverse().join('L')}Z`,
     edges: `M${top.join('L')}M${bottom.join('L')}`,
   }
+}
+
+/** Between the widest and the narrowest that the band may be. */
+function fanPath(fan: FanPoint[], lens: Lens, from: number, middle: number, full: number): string {
+  const side = (pick: (point: FanPoint) => number) =>
+    bandPath(
+      fan.map((point) => ({ at: point.at, celsius: pick(point) })),
+      lens,
+      from,
+      Infinity,
+      middle,
+      full,
+    ).area
+  return side(({ most }) => most) + side(({ least }) => least)
 }
 
 function Wall({ x, height }: { x: number; height: number }) {

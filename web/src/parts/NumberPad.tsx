@@ -8,6 +8,8 @@ interface Props {
   unit: string
   /** Decimals that can be typed; 0 for a count. */
   decimals?: 0 | 1 | 2
+  /** It may be below zero. */
+  signed?: boolean
   /** What the key says that takes it. */
   take: string
   disabled?: boolean
@@ -15,14 +17,15 @@ interface Props {
 }
 
 /** A number with a wet thumb: large keys, and one that takes it. The keyboard writes into it too. */
-export function NumberPad({ name, unit, decimals = 0, take, disabled = false, onTake }: Props) {
+export function NumberPad({ name, unit, decimals = 0, signed = false, take, disabled = false, onTake }: Props) {
   const [text, setText] = useState('')
-  const value = text === '' || text === '.' ? null : Number(text)
+  const value = ['', '.', '-', '-.'].includes(text) ? null : Number(text)
   const put = (next: string) => {
-    if (new RegExp(`^\\d{0,6}${decimals ? `(\\.\\d{0,${decimals}})?` : ''}$`).test(next)) setText(next)
+    if (new RegExp(`^${signed ? '-?' : ''}\\d{0,6}${decimals ? `(\\.\\d{0,${decimals}})?` : ''}$`).test(next))
+      setText(next)
   }
   const done = () => {
-    if (value === null || !(value >= 0)) return
+    if (value === null || !(signed || value >= 0)) return
     onTake(value)
     setText('')
   }
@@ -34,7 +37,7 @@ export function NumberPad({ name, unit, decimals = 0, take, disabled = false, on
           <input
             inputMode="none"
             value={text}
-            onChange={({ target }) => put(target.value.replace(',', '.'))}
+            onChange={({ target }) => put(target.value.replace(',', '.').replace('−', '-'))}
             onKeyDown={({ key }) => key === 'Enter' && done()}
           />
           {unit}
@@ -52,6 +55,11 @@ export function NumberPad({ name, unit, decimals = 0, take, disabled = false, on
           ⌫
         </Key>
       </div>
+      {signed && (
+        <Key look="outlined" onClick={() => put(text.startsWith('-') ? text.slice(1) : `-${text}`)}>
+          below zero, −
+        </Key>
+      )}
       <Key look="primary" disabled={disabled || value === null} onClick={done}>
         {take}
       </Key>

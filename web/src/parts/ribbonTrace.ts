@@ -1,11 +1,14 @@
 import {
   aimOf,
+  fanOf,
   mixtureTrace,
   rulingDate,
   stageOf,
-  type Attention,
   type BatchState,
+  type FanPoint,
   type Finding,
+  type Forecast,
+  type Posterior,
   type Standing,
 } from '@logged-thermal/core'
 
@@ -23,15 +26,17 @@ export interface RibbonGate {
   celsius: number
   standing: Standing
   finding: Finding
-  /** What it would be at the gate, at best, when that is over the limit. */
+  /** What it would be at the gate as it goes, when that is likely over the limit. */
   clash: number | null
 }
 
 /** All that a ribbon shows of a batch. */
 export interface RibbonTrace {
   read: Bend[]
-  /** As the open gates ask it, not a forecast: from the last reading through each gate to the wall. */
+  /** As it goes; without a forecast as the open gates ask it: from the last reading through each gate to the wall. */
   ahead: Bend[]
+  /** The 90 % range of the forecast; empty without one. */
+  fan: FanPoint[]
   gates: RibbonGate[]
   wall: number | null
 }
@@ -41,17 +46,33 @@ const TEN_MINUTES = 600_000
 export function ribbonTrace(
   batch: BatchState,
   findings: readonly Finding[],
-  asks: Attention,
   now: number,
+  forecast: Forecast | null = null,
 ): RibbonTrace {
   const read = mixtureTrace(batch).map(({ at, celsius }) => ({ at, celsius }))
-  const gates = findings.flatMap((finding) => gateOf(finding, read, asks, now))
+  const gates = findings.flatMap((finding) => gateOf(finding, read, forecast, now))
   const wall = rulingDate(findings)?.deadline ?? null
   const last = read.at(-1)
-  const ahead = last ? [last, ...gatesAhead(gates, last.at)] : []
+  const fan = fanAhead(forecast)
+  const ahead = fan.length ? [...fan] : last ? [last, ...gatesAhead(gates, last.at)] : []
   const end = ahead.at(-1)
   if (end && wall !== null && wall > end.at) ahead.push({ at: wall, celsius: Math.min(end.celsius, 5) })
-  return { read, ahead, gates, wall }
+  return { read, ahead, fan, gates, wall }
+}
+
+const fans = new WeakMap<Posterior, { until: number; fan: FanPoint[] }>()
+
+/** From the last reading to the last gate, and a little on. */
+function fanAhead(forecast: Forecast | null): FanPoint[] {
+  if (!forecast || forecast.readings < 2) return []
+  const { posterior } = forecast
+  const from = posterior.last.at
+  const until = Math.max(...forecast.gates.map(({ deadline }) => deadline), from)
+  const known = fans.get(posterior)
+  if (known?.until === until) return known.fan
+  const fan = fanOf(posterior, from, until + (until - from) / 10)
+  fans.set(posterior, { until, fan })
+  return fan
 }
 
 function gatesAhead(gates: readonly RibbonGate[], after: number): Bend[] {
@@ -60,7 +81,7 @@ function gatesAhead(gates: readonly RibbonGate[], after: number): Bend[] {
     .map(({ at, celsius, clash }) => ({ at, celsius: clash ?? celsius }))
 }
 
-function gateOf(finding: Finding, read: readonly Bend[], asks: Attention, now: number): RibbonGate[] {
+function gateOf(finding: Finding, read: readonly Bend[], forecast: Forecast | null, now: number): RibbonGate[] {
   const { check, standing, because } = finding
   const { rule } = check.limit
   if (rule.kind === 'hold' || rule.kind === 'equivalent') {
@@ -74,6 +95,8 @@ function gateOf(finding: Finding, read: readonly Bend[], asks: Attention, now: n
   const { to } = stageOf(check.key, rule, check)
   const passed = standing === 'proven' ? finding.end?.latest : null
   const at = passed ?? finding.deadline ?? now + rule.withinMinutes * 60_000
-  const clash = asks.kind === 'rescue' && asks.finding.check.key === check.key ? asks.celsius : null
+  const gate = forecast?.gates.find((each) => each.finding.check.key === check.key)
+  const misses = gate && forecast && forecast.readings >= 2 && gate.miss > 0.5 && gate.deadline > now
+  const clash = misses ? gate.atDeadline : null
   return [{ key: check.key, kind: 'be under', at, celsius: to, standing, finding, clash }]
 }

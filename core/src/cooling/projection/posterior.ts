@@ -19,14 +19,23 @@ export interface Surroundings {
 
 /** A core that stood in the same surroundings since the first of its readings. */
 export interface Segment {
-  /** In time order, at least one, one an instant. */
+  /** In time order, one an instant; at least one unless `begin` is given. */
   readings: readonly Point[]
+  /** What it was like as it came here, from how it cooled before; else the first reading says so. */
+  begin?: Begin
   /** Of the instrument, °C. */
   tolerance?: number
   surroundings: Surroundings
   scale: TimeScale
   /** How it can bend; every way there is unless it is known. */
   bends?: readonly Bend[]
+}
+
+/** How warm it was at an instant, as far as that is known: °C. */
+export interface Begin {
+  at: Instant
+  celsius: number
+  spread: number
 }
 
 /** One way it may be: how it bends, how fast, and normal beliefs about where it began and where it goes. */
@@ -46,7 +55,7 @@ interface Way {
 /** What the readings leave possible. */
 export interface Posterior {
   from: Instant
-  /** The last reading. */
+  /** The last reading; without one, the beginning. */
   last: { at: Instant; celsius: number }
   ways: Way[]
 }
@@ -62,7 +71,7 @@ const MODEL_SPREAD = 0.0045
 const STRETCH = 0.07
 const START_SPREAD = 3
 
-const COARSE = 21
+const COARSE = 25
 const FINE = 27
 /** Ways that carry less than this of the belief are left out. */
 const NEGLIGIBLE = 2e-4
@@ -71,17 +80,19 @@ const NEGLIGIBLE = 2e-4
 export function posteriorOf(segment: Segment): Posterior {
   const { scale, bends: known = bends() } = segment
   const readings = informative(segment.readings)
+  const begin = segment.begin ?? { ...readings[0]!, spread: START_SPREAD }
   const middle = Math.log(scale.tauMinutes * MINUTE)
-  const wide = { from: middle - 3 * scale.spread, to: middle + 3 * scale.spread }
-  const coarse = waysOf(segment, readings, known, wide, COARSE)
+  const far = 2.5 * doubted(scale.spread)
+  const wide = { from: middle - far, to: middle + far }
+  const coarse = waysOf({ ...segment, begin }, readings, known, wide, COARSE)
   const step = (wide.to - wide.from) / (COARSE - 1)
   const kept = coarse.filter(({ weight }) => weight > 1e-3).map(({ tauMs }) => Math.log(tauMs))
   const narrow = { from: Math.min(...kept) - step, to: Math.max(...kept) + step }
-  const ways = waysOf(segment, readings, known, narrow, FINE).filter(({ weight }) => weight > NEGLIGIBLE)
+  const ways = waysOf({ ...segment, begin }, readings, known, narrow, FINE).filter(({ weight }) => weight > NEGLIGIBLE)
   const left = ways.reduce((sum, { weight }) => sum + weight, 0)
   for (const way of ways) way.weight /= left
-  const last = readings.at(-1)!
-  return { from: readings[0]!.at, last: { at: last.at, celsius: last.celsius }, ways }
+  const last = readings.at(-1) ?? begin
+  return { from: begin.at, last: { at: last.at, celsius: last.celsius }, ways }
 }
 
 /** How likely it is to be at or under a level at an instant, ahead of the last reading or since. */
@@ -126,8 +137,20 @@ function coreAt(way: Way, { from, last }: Posterior, at: Instant): { mean: numbe
   }
 }
 
+/** What is said of a time scale may be wrong altogether: a lid, another pan, a door left open. */
+const WRONG = 0.1
+
+function doubted(spread: number): number {
+  return spread + 0.35
+}
+
+function lnScale(off: number, spread: number): number {
+  const normal = (s: number) => Math.exp((-off * off) / (2 * s * s)) / s
+  return Math.log((1 - WRONG) * normal(spread) + WRONG * normal(doubted(spread)))
+}
+
 function waysOf(
-  { surroundings, scale, tolerance }: Segment,
+  { surroundings, scale, tolerance, begin }: Segment & { begin: Begin },
   readings: Segment['readings'],
   known: readonly Bend[],
   { from, to }: { from: number; to: number },
@@ -138,9 +161,9 @@ function waysOf(
   const ways: (Way & { ln: number })[] = []
   for (let j = 0; j < count; j++) {
     const lnTau = from + (j * (to - from)) / (count - 1)
-    const off = (lnTau - middle) / scale.spread
+    const lnPrior = lnScale(lnTau - middle, scale.spread)
     for (const { curve, weight } of known)
-      ways.push(bent(curve, Math.exp(lnTau), Math.log(weight) - (off * off) / 2, readings, surroundings, own))
+      ways.push(bent(curve, Math.exp(lnTau), Math.log(weight) + lnPrior, readings, begin, surroundings, own))
   }
   const most = ways.reduce((best, { ln }) => Math.max(best, ln), -Infinity)
   let sum = 0
@@ -155,16 +178,16 @@ function bent(
   tauMs: number,
   lnPrior: number,
   readings: Segment['readings'],
+  begin: Begin,
   around: Surroundings,
   own: number,
 ) {
-  const first = readings[0]!
-  let [start, end] = [first.celsius, around.celsius]
-  let [ss, se, ee] = [START_SPREAD * START_SPREAD, 0, around.spread * around.spread]
+  let [start, end] = [begin.celsius, around.celsius]
+  let [ss, se, ee] = [begin.spread * begin.spread, 0, around.spread * around.spread]
   let ln = lnPrior
-  const model = MODEL_SPREAD * (first.celsius - around.celsius)
+  const model = MODEL_SPREAD * (begin.celsius - around.celsius)
   for (const { at, celsius } of readings) {
-    const g = Math.exp(lnExcess(curve, (at - first.at) / tauMs))
+    const g = Math.exp(lnExcess(curve, (at - begin.at) / tauMs))
     const rest = 1 - g
     const [ps, pe] = [ss * g + se * rest, se * g + ee * rest]
     const variance = ps * g + pe * rest + own * own + model * model

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react'
 import { WARM_UP_CUE, type Todo } from '@logged-thermal/core'
 import { markWord, WARM_UP_REASONS } from '@logged-thermal/wording'
 import { useEnter } from '../../app/enter'
@@ -5,7 +6,15 @@ import { Key } from '../../parts/Key'
 import type { SlabProps } from './Slab'
 
 /** What else is open, small, each still one tap away. */
-export function Also({ todos, one: { batch }, guide, open, onSheet, onMark }: SlabProps & { todos: Todo[] }) {
+export function Also({
+  todos,
+  one: { batch },
+  guide,
+  open,
+  onSheet,
+  onMark,
+  children,
+}: SlabProps & { todos: Todo[]; children?: ReactNode }) {
   const enter = useEnter()
   const keys = todos.flatMap((todo): { name: string; tap: () => void }[] => {
     switch (todo.kind) {
@@ -27,8 +36,10 @@ export function Also({ todos, one: { batch }, guide, open, onSheet, onMark }: Sl
         return [{ name: 'Eggs: which lot', tap: () => onSheet('eggs') }]
       case 'settle':
         return [{ name: 'Left over: keep or bin', tap: () => onSheet('eggs') }]
+      case 'place':
+        return [{ name: 'Where it cools', tap: () => onSheet('cooling') }]
       case 'cover':
-        return [{ name: 'Cover', tap: () => onSheet('cover') }]
+        return [{ name: 'Cover', tap: () => onSheet('cooling') }]
       case 'end':
         return [
           {
@@ -41,9 +52,10 @@ export function Also({ todos, one: { batch }, guide, open, onSheet, onMark }: Sl
         return []
     }
   })
-  if (keys.length === 0) return null
+  if (keys.length === 0 && !children) return null
   return (
     <div className="also" role="group" aria-label="Also open">
+      {children}
       {keys.map(({ name, tap }) => (
         <Key key={name} look="outlined" disabled={!open} onClick={tap}>
           {name}

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react'
-import { checkTitle, findingSentence } from '@logged-thermal/wording'
+import { checkTitle, findingSentence, groundsSentence, passingSentence } from '@logged-thermal/wording'
 import { asksWords } from '../../line/asksWords'
 import { Also } from './Also'
 import type { SlabProps } from './Slab'
@@ -7,7 +7,7 @@ import type { SlabProps } from './Slab'
 /** A reading of a pot off the heat is due, now or at a time. */
 export function ReadSlab(props: SlabProps & { markKey: ReactNode }) {
   const { now, reader, markKey } = props
-  const { asks } = props.one
+  const { asks, forecast } = props.one
   const { todos } = props.guide
   if (asks.kind !== 'read') return null
   const words = asksWords(asks, now, reader)!
@@ -26,6 +26,14 @@ export function ReadSlab(props: SlabProps & { markKey: ReactNode }) {
         </p>
       )}
       <p className="why">{findingSentence(asks.finding, reader)}</p>
+      {forecast && forecast.readings > 1 && (
+        <div className="as-it-goes">
+          {forecast.gates.map((gate) => (
+            <p key={gate.finding.check.key}>As it goes {passingSentence(gate, reader)}.</p>
+          ))}
+          <p className="grounds">{groundsSentence(forecast)} A forecast proves nothing.</p>
+        </div>
+      )}
       {markKey && <div className="keys">{markKey}</div>}
       <Also {...props} todos={todos} />
     </section>

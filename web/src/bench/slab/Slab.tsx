@@ -10,10 +10,11 @@ import {
 } from '@logged-thermal/core'
 import { beginWord, checkTitle, findingSentence, markWord, type Reader } from '@logged-thermal/wording'
 import type { JudgedBatch } from '../../app/kitchen'
-import { asksWords } from '../../line/asksWords'
 import { Key } from '../../parts/Key'
 import type { BenchSheet } from '../benchSheet'
+import { BeginCooling } from './BeginCooling'
 import { ReadSlab } from './ReadSlab'
+import { LostSlab, RescueSlab } from './RescueSlab'
 import { ServeSlab } from './ServeSlab'
 import { TodoSlab } from './TodoSlab'
 import { ProvenSlab } from './ProvenSlab'
@@ -38,6 +39,7 @@ export function Slab(props: SlabProps) {
   const { one, phase, guide, now, reader, open, onLead, onMark } = props
   const { asks, batch } = one
   const first = leading(asks, guide, now)
+  if (first !== 'asks' && first.kind === 'place') return <BeginCooling {...props} />
   if (first !== 'asks') return <TodoSlab {...props} todo={first} />
   const boil = guide.todos.find((todo) => todo.kind === 'begin')
   const next = boil ? { step: boil.step, edge: 'started' as const } : phase.next
@@ -53,19 +55,10 @@ export function Slab(props: SlabProps) {
     </Key>
   )
   switch (asks.kind) {
-    case 'rescue': {
-      const words = asksWords(asks, now, reader)!
-      return (
-        <section className="slab rescue" aria-label="Do this now">
-          <p className="do">Cool it faster: ice bath, stir</p>
-          <p className="count">
-            {words.number}
-            <small>{words.unit}</small>
-          </p>
-          <p className="why">{words.reason}: it misses as it goes.</p>
-        </section>
-      )
-    }
+    case 'rescue':
+      return <RescueSlab {...props} />
+    case 'lost':
+      return <LostSlab {...props} />
     case 'mark':
       return <WindowSlab {...props} markKey={markKey} />
     case 'read':

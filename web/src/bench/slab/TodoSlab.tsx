@@ -118,6 +118,8 @@ function todoWords(
           </Key>
         ),
       }
+    case 'place':
+      return { title: 'Where does it cool?', why: '', keys: null }
     case 'cover':
       return {
         title: 'How does it stand to cool?',

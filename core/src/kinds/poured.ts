@@ -1,0 +1,36 @@
+import { id, number, object, whole } from '../ledger/parse'
+import { lastRead } from '../state/lastRead'
+import { fillRefusal } from '../vessel/vessel'
+import { EVERYONE_WHO_COOKS, type KindOf } from './kindOf'
+import { needsOpenBatch } from './openBatch'
+import { parseVesselFacts } from './vesselRegistered'
+
+/** Poured into one vessel or split into several alike: each pan is a portion with a trace of its own from here on. */
+export const poured: KindOf<'poured'> = {
+  kind: 'poured',
+  v: 1,
+  about: 'batch',
+  may: EVERYONE_WHO_COOKS,
+  signed: false,
+  parse(body) {
+    const { vessel, pans, depth } = object(body, ['vessel', 'pans', 'depth'])
+    const facts = object(vessel, ['id', 'name', 'inside', 'wall'])
+    return {
+      vessel: { id: id(facts.id), ...parseVesselFacts(facts) },
+      pans: whole(pans, 1, 60),
+      depth: number(depth, 0.003, 2),
+    }
+  },
+  touches: ({ about }) => [about],
+  reads: ({ body }) => [{ type: 'vessel', id: body.vessel.id }],
+  admit(claim, read) {
+    const shut = needsOpenBatch(claim, read)
+    if (shut) return shut
+    const vessel = read('vessel', claim.body.vessel.id)
+    if (!vessel) return { code: 'not there', field: 'body.vessel', what: 'vessel' }
+    if (claim.body.depth > vessel.inside.height)
+      return { code: 'over the rim', field: 'body.depth', vessel: vessel.name, height: vessel.inside.height }
+    const why = fillRefusal(vessel, lastRead(read('batch', claim.about.id)!, claim.at))
+    return why === null ? null : { code: 'unrated vessel', field: 'body.vessel', vessel: vessel.name, why }
+  },
+}

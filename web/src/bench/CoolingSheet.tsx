@@ -1,0 +1,90 @@
+import { isUnitKind, PLACES, settingsOf, type BatchState, type Cover, type Place } from '@logged-thermal/core'
+import { coverWord, placeWord, pouredWords } from '@logged-thermal/wording'
+import { useEnter } from '../app/enter'
+import { useLine } from '../app/kitchen'
+import { Key } from '../parts/Key'
+import { Sheet } from '../parts/Sheet'
+import type { BenchSheet } from './benchSheet'
+import './coolingSheet.css'
+
+const COVERS: [Cover, string][] = [
+  ['open', 'cools fastest, and a skin forms'],
+  ['film on the surface', 'no skin; a little slower'],
+  ['lid', 'slowest: warm air stands under it'],
+]
+
+interface Props {
+  batch: BatchState
+  onClose: () => void
+  onSheet: (sheet: BenchSheet) => void
+}
+
+/** How it stands to cool: where, under what, in how many pans. Each change begins another stretch of the forecast. */
+export function CoolingSheet({ batch, onClose, onSheet }: Props) {
+  const enter = useEnter()
+  const line = useLine()
+  const now = settingsOf(batch, 0).at(-1)!
+  const covered = batch.covers.some(({ void: gone }) => !gone)
+  const poured = batch.pourings.findLast(({ void: gone }) => !gone)?.value
+  const kinds = new Set<Place>(line?.units.map(({ kind }) => kind))
+  const unit = line?.units.find(({ id }) => id === now.unit)
+  // What the kitchen does not have is not offered.
+  const places = PLACES.filter((place) => !isUnitKind(place) || kinds.has(place))
+  const goTo = (place: Place) => {
+    if (isUnitKind(place)) return onSheet({ place })
+    enter('placed', batch.id, { place, unit: null, air: null })
+    onClose()
+  }
+  return (
+    <Sheet open onClose={onClose} title="How does it cool?">
+      <div className="cooling-sheet">
+        <section>
+          <h3>Where it stands</h3>
+          <div className="names">
+            {places.map((place) => (
+              <Key key={place} look={place === now.place ? 'primary' : 'plain'} onClick={() => goTo(place)}>
+                {place === now.place && unit ? unit.name : placeWord[place]}
+                {place === now.place && <small>it stands here</small>}
+              </Key>
+            ))}
+          </div>
+        </section>
+        <section>
+          <h3>Over it</h3>
+          <div className="names">
+            {COVERS.map(([cover, why]) => (
+              <Key
+                key={cover}
+                look={covered && cover === now.cover ? 'primary' : 'plain'}
+                onClick={() => {
+                  enter('covered', batch.id, { cover })
+                  onClose()
+                }}
+              >
+                {coverWord[cover]}
+                <small>{why}</small>
+              </Key>
+            ))}
+          </div>
+          <h3>In what</h3>
+          <p>{poured ? pouredWords(poured) : `${batch.vessel.name}, as the method says`}</p>
+          <div className="names">
+            <Key onClick={() => onSheet({ pour: { pans: 1 } })}>
+              Pour or split
+              <small>into which vessel, how many pans</small>
+            </Key>
+            <Key
+              onClick={() => {
+                enter('stirred', batch.id, {})
+                onClose()
+              }}
+            >
+              Stirred through
+              <small>the middle is as cold as the rest</small>
+            </Key>
+          </div>
+        </section>
+      </div>
+    </Sheet>
+  )
+}

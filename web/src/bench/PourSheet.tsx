@@ -1,0 +1,109 @@
+import { useMemo, useState } from 'react'
+import {
+  lastRead,
+  litresOf,
+  mixtureTrace,
+  outcomeOf,
+  pansFor,
+  settingsOf,
+  stagesOf,
+  type BatchState,
+  type Load,
+  type Outcome,
+  type VesselState,
+} from '@logged-thermal/core'
+import { centimetres, outcomeWords, placeWord, type Reader } from '@logged-thermal/wording'
+import { useEnter } from '../app/enter'
+import { useLine } from '../app/kitchen'
+import { Key } from '../parts/Key'
+import { Sheet } from '../parts/Sheet'
+import { colourOf } from '../parts/temperatureScale'
+import { VesselPicture } from '../parts/VesselPicture'
+import './coolingSheet.css'
+
+interface Props {
+  batch: BatchState
+  /** How many pans are asked for to begin with. */
+  pans: number
+  now: number
+  onClose: () => void
+  reader: Reader
+}
+
+const NONE: VesselState[] = []
+
+/** Into which vessel, and how many: how deep it then stands, and whether it makes its gates so, as it goes. */
+export function PourSheet({ batch, pans: asked, now, onClose, reader }: Props) {
+  const enter = useEnter()
+  const vessels = useLine()?.vessels ?? NONE
+  const [pans, setPans] = useState(asked)
+  const load = loadOf(batch, now)
+  const choices = useMemo(() => outcomes(batch, load, vessels, pans), [batch, load, vessels, pans])
+  const setting = settingsOf(batch, 0).at(-1)!
+  const pour = ({ choice, depth }: Outcome) => {
+    const { id, name, inside, wall } = choice.vessel
+    enter('poured', batch.id, {
+      vessel: { id, name, inside, wall },
+      pans: choice.pans,
+      depth: Math.round(depth * 1e4) / 1e4,
+    })
+    onClose()
+  }
+  return (
+    <Sheet open onClose={onClose} title="Into what is it poured?">
+      <div className="pour-pans" role="group" aria-label="How many pans">
+        <Key aria-label="One pan fewer" disabled={pans <= 1} onClick={() => setPans(pans - 1)}>
+          −
+        </Key>
+        <span className="count">{pans}</span>
+        <Key aria-label="One pan more" disabled={pans >= 24} onClick={() => setPans(pans + 1)}>
+          +
+        </Key>
+        <p className="pour-says">
+          {pans === 1 ? 'one vessel' : 'vessels alike'} for {(load?.kilograms ?? 0).toFixed(1)} kg,{' '}
+          {setting.place ? placeWord[setting.place].toLowerCase() : 'in an ice bath'} as it goes
+        </p>
+      </div>
+      {load === null && <p>The method gives no amounts: nothing can be reckoned of its depth.</p>}
+      <div className="pour-vessels">
+        {choices.map((outcome) => {
+          const { choice, depth, refused, makes } = outcome
+          return (
+            <Key
+              key={choice.vessel.id}
+              look={refused ? 'shut' : 'plain'}
+              disabled={refused !== null}
+              onClick={() => pour(outcome)}
+            >
+              <VesselPicture inside={choice.vessel.inside} depth={depth} colour={colourOf(load?.celsius ?? 60)} />
+              {choice.vessel.name}
+              <small>
+                <strong>{centimetres(depth)}</strong> deep. {makes ? '' : ' '}
+                {outcomeWords(outcome, reader)}
+              </small>
+            </Key>
+          )
+        })}
+      </div>
+      {vessels.length === 0 && <p className="muted">No vessel is registered yet. Vessels and units: Cooldown.</p>}
+    </Sheet>
+  )
+}
+
+/** What there is to pour, as warm as it was last read. */
+function loadOf(batch: BatchState, now: number): Load | null {
+  const { product } = batch.terms
+  return product && { ...product, celsius: lastRead(batch, now) ?? mixtureTrace(batch).at(-1)?.celsius ?? 80 }
+}
+
+function outcomes(batch: BatchState, load: Load | null, vessels: readonly VesselState[], pans: number): Outcome[] {
+  if (!load) return []
+  const stages = stagesOf(batch.checks)
+  const { place, cover } = settingsOf(batch, 0).at(-1)!
+  return vessels
+    .map((vessel) => outcomeOf(load, { vessel, pans, place: place ?? 'ice bath', cover }, stages))
+    .filter(({ choice }) => pans > 1 || pansFor(litresOf(load), choice.vessel.inside, 1) <= MOST)
+    .sort((a, b) => Number(b.makes) - Number(a.makes) || Number(a.refused !== null) - Number(b.refused !== null))
+}
+
+const MOST = 3

@@ -1,0 +1,140 @@
+import { useMemo } from 'react'
+import {
+  isUnitKind,
+  lastRead,
+  nearestThatMakes,
+  PLACES,
+  PLAN_MISSES,
+  settingsOf,
+  stagesOf,
+  waysToCool,
+  type BatchState,
+  type Means,
+  type Outcome,
+  type Place,
+} from '@logged-thermal/core'
+import { centimetres, placeWord, plannedInShort, pouredWords } from '@logged-thermal/wording'
+import { useEnter } from '../../app/enter'
+import { useLine, useMeans } from '../../app/kitchen'
+import { Key } from '../../parts/Key'
+import { colourOf } from '../../parts/temperatureScale'
+import { VesselPicture } from '../../parts/VesselPicture'
+import { Also } from './Also'
+import type { SlabProps } from './Slab'
+import '../coolingSheet.css'
+
+/** Off the heat: where does it cool? Each place with what comes of it as it stands, and the nearest way where that misses. */
+export function BeginCooling(props: SlabProps) {
+  const { one, now, reader, open, guide, onSheet } = props
+  const { batch } = one
+  const enter = useEnter()
+  const line = useLine()
+  const means = useMeans(line)
+  const minute = Math.floor(now / 60_000)
+  const { ways, nearest, depth } = useMemo(
+    () => begun(batch, means, line?.vessels ?? [], minute * 60_000),
+    [batch, means, line?.vessels, minute],
+  )
+  const plan = batch.plans.findLast(({ void: gone }) => !gone)?.value
+  const goTo = (place: Place) => {
+    if (isUnitKind(place)) onSheet({ place })
+    else enter('placed', batch.id, { place, unit: null, air: null })
+  }
+  const follow = ({ choice, depth: filled }: Outcome) => {
+    const { id, name, inside, wall } = choice.vessel
+    const vessel = { id, name, inside, wall }
+    enter('poured', batch.id, { vessel, pans: choice.pans, depth: Math.round(filled * 1e4) / 1e4 })
+    goTo(choice.place)
+  }
+  return (
+    <section className="slab begin-cooling" aria-label="Do this now">
+      <p className="do">Where does it cool?</p>
+      {plan && (
+        <div className="keys">
+          <Key
+            look="primary"
+            disabled={!open}
+            onClick={() => {
+              const { vessel, pans, depth: deep, place, cover } = plan
+              enter('poured', batch.id, { vessel, pans, depth: deep })
+              enter('covered', batch.id, { cover })
+              goTo(place)
+            }}
+          >
+            As planned
+            <small>
+              {pouredWords(plan)}, {placeWord[plan.place].toLowerCase()}
+            </small>
+          </Key>
+        </div>
+      )}
+      {[true, false].map((good) => (
+        <div key={String(good)} className={good ? 'ways makes' : 'ways'}>
+          {ways
+            .filter(({ makes }) => makes === good)
+            .map(({ place, stages }) => {
+              const shown = stages.find(({ miss }) => miss > PLAN_MISSES) ?? stages[0]
+              return (
+                <Key key={place} look={good ? 'plain' : 'outlined'} disabled={!open} onClick={() => goTo(place)}>
+                  {placeWord[place]}
+                  {shown && <small>{plannedInShort(shown, reader)}</small>}
+                </Key>
+              )
+            })}
+        </div>
+      ))}
+      {nearest && <Nearest nearest={nearest} depth={depth} open={open} onFollow={() => follow(nearest)} />}
+      <Also {...props} todos={guide.todos.filter(({ kind }) => kind !== 'place')}>
+        <Key look="outlined" disabled={!open} onClick={() => onSheet({ pour: { pans: 1 } })}>
+          Pour or split
+        </Key>
+      </Also>
+    </section>
+  )
+}
+
+/** As deep as it stands it misses in the cold unit: the picture says why, the key does it. */
+function Nearest({
+  nearest: { choice, depth: filled },
+  depth,
+  open,
+  onFollow,
+}: {
+  nearest: Outcome
+  depth: number
+  open: boolean
+  onFollow: () => void
+}) {
+  const colour = colourOf(70)
+  return (
+    <div className="nearest">
+      <p>{centimetres(depth)} deep misses in the refrigerator: depth decides. As it goes this makes it:</p>
+      <Key look="primary" disabled={!open} onClick={onFollow}>
+        <VesselPicture inside={choice.vessel.inside} depth={filled} colour={colour} />
+        <span>
+          {pouredWords({ ...choice, depth: filled })}
+          <small>{placeWord[choice.place]}</small>
+        </span>
+      </Key>
+    </div>
+  )
+}
+
+function begun(batch: BatchState, means: Means, vessels: Parameters<typeof nearestThatMakes>[3], at: number) {
+  const { product, cover } = settingsOf(batch, 0).at(-1)!
+  const celsius = lastRead(batch, at) ?? 80
+  const stages = stagesOf(batch.checks)
+  const offered = PLACES.filter(
+    (place) => place !== 'counter' && place !== 'freezer' && (!isUnitKind(place) || means.places.includes(place)),
+  )
+  const ways = waysToCool(product, celsius, cover, offered, stages).sort((a, b) => Number(b.makes) - Number(a.makes))
+  const load = batch.terms.product && { ...batch.terms.product, celsius }
+  const cold = (['fan refrigerator', 'refrigerator'] as const).find((place) => offered.includes(place))
+  const first = vessels[0]
+  const misses = cold && ways.some(({ place, makes }) => place === cold && !makes)
+  const nearest =
+    misses && load && first
+      ? nearestThatMakes(load, { vessel: first, pans: 1, place: cold, cover }, stages, vessels, [])
+      : null
+  return { ways, nearest, depth: product.shape.height }
+}

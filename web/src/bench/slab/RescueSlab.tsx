@@ -1,0 +1,102 @@
+import { isUnitKind, type Action, type Rescue } from '@logged-thermal/core'
+import { actionDone, actionWord, clock, leftAsItIs, limitDegreesOf, lostSentence, span } from '@logged-thermal/wording'
+import { useEnter } from '../../app/enter'
+import { Key } from '../../parts/Key'
+import type { BenchSheet } from '../benchSheet'
+import type { SlabProps } from './Slab'
+
+/** It will miss as it goes: what saves it, until when, and what else there is; what is too late stays in sight. */
+export function RescueSlab(props: SlabProps) {
+  const { one, now, reader, open } = props
+  const act = useAct(props)
+  const { asks } = one
+  if (asks.kind !== 'rescue') return null
+  const [number, unit] = span(Math.max(0, asks.by - now)).split(' ')
+  return (
+    <>
+      <section className="slab rescue" aria-label="Do this now">
+        <p className="do">
+          {actionWord(asks.first)} before {clock(asks.by, reader)}
+        </p>
+        <p className="count">
+          {number}
+          <small>
+            {unit} left
+            <br />
+            to save it
+          </small>
+        </p>
+        <p className="why">{leftAsItIs(asks.gate, reader)}</p>
+        <div className="keys">
+          <Key className="on-berry" disabled={!open} onClick={() => act(asks.first)}>
+            {actionDone(asks.first)}
+          </Key>
+        </div>
+      </section>
+      <Others rescues={asks.all.slice(1)} {...props} />
+    </>
+  )
+}
+
+/** Nothing saves it for certain: the lead decides, and it is on hold until then. */
+export function LostSlab(props: SlabProps) {
+  const { one, now, reader, open, onLead } = props
+  const { asks, batch } = one
+  if (asks.kind !== 'lost') return null
+  return (
+    <>
+      <section className="slab missed" aria-label="The lead decides">
+        <p className="do">
+          It will likely miss {limitDegreesOf(asks.gate.level, reader)} in {span(asks.by - now)}
+        </p>
+        <p className="why">
+          {leftAsItIs(asks.gate, reader)} {lostSentence(batch, reader)}
+        </p>
+        <div className="keys">
+          <Key look="primary" disabled={!open} onClick={() => onLead(null)}>
+            Decide
+          </Key>
+          <Key look="outlined" disabled={!open} onClick={() => onLead('hold')}>
+            Put on hold
+          </Key>
+        </div>
+      </section>
+      <Others rescues={asks.all} {...props} />
+    </>
+  )
+}
+
+function Others(props: SlabProps & { rescues: Rescue[] }) {
+  const { rescues, now, reader, open } = props
+  const act = useAct(props)
+  if (rescues.length === 0) return null
+  return (
+    <div className="rescues" role="group" aria-label="Other ways">
+      {rescues.map(({ action, by }) => {
+        const late = by <= now
+        return (
+          <Key
+            key={action.kind}
+            look="outlined"
+            className={late ? 'too-late' : 'in-time'}
+            disabled={!open}
+            onClick={() => act(action)}
+          >
+            {actionWord(action)}
+            <small>{late ? `too late since ${clock(by, reader)}` : `before ${clock(by, reader)}`}</small>
+          </Key>
+        )
+      })}
+    </div>
+  )
+}
+
+/** Enters that it is done; what needs more than a tap opens its sheet. */
+function useAct({ one: { batch }, onSheet }: { one: SlabProps['one']; onSheet: (sheet: BenchSheet) => void }) {
+  const enter = useEnter()
+  return ({ place, pans }: Action) => {
+    if (pans > 1) onSheet({ pour: { pans } })
+    else if (isUnitKind(place)) onSheet({ place })
+    else enter('placed', batch.id, { place, unit: null, air: null })
+  }
+}
