@@ -48,10 +48,11 @@ function benchCore() {
 }
 
 function coolingRows(benchCooling, row) {
-  const { projectionMs, longTraceMs, simulationMs, refinement } = benchCooling(() => performance.now())
+  const { fortyCurvesMs, projectionMs, longTraceMs, simulationMs, refinement } = benchCooling(() => performance.now())
   row('one projection, ms', projectionMs, 5, 'six readings, two levels')
   row('one projection on 20,000 readings, ms', longTraceMs, 5, 'thinned to those that say something')
   row('a 2-D simulation of 6 h, ms', simulationMs, 60, 'properties from composition')
+  row('forty such curves, s', fortyCurvesMs / 1000, 3, 'as the Cooldown view asks for in its worker')
   row('crossings moved by half the grid and step, %', 100 * refinement, 1, '57, 40 and 30 degrees')
 }
 

@@ -91,6 +91,8 @@ export {
   type Load,
   type Outcome,
 } from './cooling/choice'
+export { ICE_MELTS, unitTakes } from './cooling/ice'
+export { tryOut, TRIED, type Trial, type TrialResult, type TrialStage } from './cooling/trial'
 export { coolingRecord } from './cooling/coolingRecord'
 export { learnedFrom, LEARN_FROM, likeness, type CoolingRecord, type Learned } from './cooling/learned'
 export { expectedAt, posteriorOf, shareUnder, type Posterior } from './cooling/projection/posterior'

@@ -20,6 +20,9 @@ export function benchCooling(clock: () => number) {
   const few = trace(6, 20 * MINUTE)
   const many = trace(20_000, 500)
   return {
+    fortyCurvesMs: best(clock, 3, () =>
+      Array.from({ length: 40 }, (_, i) => simulateCooldown({ ...SIX_HOURS, start: 60 + i / 2 })),
+    ),
     projectionMs: best(clock, 30, () => project(few)),
     longTraceMs: best(clock, 10, () => project(many)),
     simulationMs: best(clock, 5, () => simulateCooldown(SIX_HOURS)),

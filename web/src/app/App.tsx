@@ -31,6 +31,10 @@ const TemperView = lazy(() =>
   import('../temper/TemperView').then(({ TemperView: component }) => ({ default: component })),
 )
 
+const CooldownView = lazy(() =>
+  import('../cooldown/CooldownView').then(({ CooldownView: component }) => ({ default: component })),
+)
+
 const MethodsView = lazy(() =>
   import('../methods/MethodsView').then(({ MethodsView: component }) => ({ default: component })),
 )
@@ -53,6 +57,7 @@ function Kitchen() {
           <Route path="/" element={<LineView />} />
           <Route path="/start" element={<StartBatch />} />
           <Route path="/bench/:id?" element={<Bench />} />
+          <Route path="/cooldown/:id?" element={<CooldownView />} />
           <Route path="/temper" element={<TemperView />} />
           <Route path="/limits" element={<LimitsView />} />
           <Route path="/methods" element={<MethodsView />} />

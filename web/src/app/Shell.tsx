@@ -31,6 +31,9 @@ function Nav() {
         Line
       </NavLink>
       <NavLink to="/bench">Bench</NavLink>
+      <NavLink to="/cooldown" className="wide-only">
+        Cooldown
+      </NavLink>
       <NavLink to="/methods">Methods</NavLink>
       <NavLink to="/limits">Limits</NavLink>
       <NavLink to="/temper" className="wide-only">

@@ -1,6 +1,6 @@
 import ButtonBase from '@mui/material/ButtonBase'
 import { useState } from 'react'
-import { useNavigate } from 'react-router'
+import { useLocation, useNavigate } from 'react-router'
 import { v7 as uuid } from 'uuid'
 import {
   approvedOf,
@@ -11,9 +11,10 @@ import {
   limitsAt,
   nextCode,
   scaled,
+  type CoolingPlan,
   type Method,
 } from '@logged-thermal/core'
-import { limitTitle, sourceLine } from '@logged-thermal/wording'
+import { limitTitle, planWords, sourceLine } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { Header } from '../app/Header'
 import { useHand, useLine } from '../app/kitchen'
@@ -34,7 +35,10 @@ export function StartBatch() {
   const enter = useEnter()
   const { reader, open } = useHand(line)
   const [wanted, setWanted] = useState('')
-  const [chosen, setChosen] = useState<{ id: string; factor: number } | null>(null)
+  const planned = usePlanned()
+  const [chosen, setChosen] = useState<{ id: string; factor: number } | null>(
+    planned && { id: planned.method, factor: 1 },
+  )
   const all = line ? latestFirst(line) : []
   const methods = all.filter((each) => methodMatches(each, wanted, factsOf(each, findIn(line))))
   const method = all.find(({ id }) => id === chosen?.id) ?? methods[0] ?? all[0]
@@ -43,6 +47,7 @@ export function StartBatch() {
   const limits = limitsAt(line?.limits?.versions ?? [], now)
   if (!line || !limits || !method) return <p className="whole">This kitchen has no method to start yet.</p>
 
+  const plan = planned?.method === method.id ? planned.plan : null
   const today = dayOf(now, line.kitchen.zone)
   const held = heldTo(method, factor, limits, forSusceptible, today)
   const { checks } = held
@@ -57,6 +62,7 @@ export function StartBatch() {
       { code, ...held, limits: { id: limits.id, version: limits.version }, vessel, factor },
       { at: now },
     )
+    if (plan) enter('cooling-planned', batch, plan)
     void navigate(`/bench/${batch}`)
   }
   return (
@@ -100,6 +106,7 @@ export function StartBatch() {
             factor={factor}
             onFactor={(next) => setChosen({ id: method.id, factor: next })}
           />
+          {plan && <p className="start-plan">{planWords(plan)}. As it goes; a plan proves nothing.</p>}
           <EggTerms terms={held.terms} forSusceptible={forSusceptible} onSusceptible={setForSusceptible} />
           <ul tabIndex={0} aria-label="Limits">
             {checks
@@ -124,6 +131,11 @@ export function StartBatch() {
       </div>
     </main>
   )
+}
+
+/** A way to cool that was chosen before the batch is begun. */
+function usePlanned(): { method: string; plan: CoolingPlan } | null {
+  return useLocation().state as { method: string; plan: CoolingPlan } | null
 }
 
 function findIn(line: LineData | null) {

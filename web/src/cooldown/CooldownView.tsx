@@ -1,0 +1,324 @@
+import { useMemo, useState } from 'react'
+import { useNavigate, useParams } from 'react-router'
+import {
+  depthOf,
+  fillRefusal,
+  litresOf,
+  pansFor,
+  type CoolingPlan,
+  type Cover,
+  type VesselState,
+} from '@logged-thermal/core'
+import { centimetres, coverWord, limitDegreesOf, refusedWords, span } from '@logged-thermal/wording'
+import { useEnter } from '../app/enter'
+import { Header } from '../app/Header'
+import { useHand, useLine } from '../app/kitchen'
+import type { LineData } from '../app/lineData'
+import { useNow } from '../app/now'
+import { Key } from '../parts/Key'
+import { colourOf } from '../parts/temperatureScale'
+import { VesselPicture } from '../parts/VesselPicture'
+import { CurvesChart, tooLate } from './CurvesChart'
+import { idOf, sourced, sourcesIn, type Source, type Sourced } from './source'
+import { useTrials, type Trials } from './useTrials'
+import { VesselsSheet } from './VesselsSheet'
+import { WaysTable } from './WaysTable'
+import { trialOf, waysOf, type Way } from './ways'
+import './cooldown.css'
+
+const COVERS: Cover[] = ['open', 'film on the surface', 'lid']
+
+/** Before it is off the stove: how deep, in what, with what cooling it makes its gates. */
+export function CooldownView() {
+  const line = useLine()
+  const { id } = useParams()
+  const now = Math.floor(useNow() / 60_000) * 60_000
+  const sources = useMemo(() => (line ? sourcesIn(line, now) : []), [line, now])
+  const [chosen, setChosen] = useState<string | null>(id ?? null)
+  const source = sources.find((each) => idOf(each) === chosen) ?? sources[0]
+  const found = source && line ? sourced(source, line, now) : null
+  if (!line || !source) return <p className="whole">This kitchen has no method to cool yet.</p>
+  return (
+    <Cooldown
+      key={idOf(source)}
+      line={line}
+      source={source}
+      sources={sources}
+      found={found}
+      onSource={setChosen}
+      now={now}
+    />
+  )
+}
+
+interface Props {
+  line: LineData
+  source: Source
+  sources: Source[]
+  found: Sourced | null
+  onSource: (id: string) => void
+  now: number
+}
+
+function Cooldown({ line, source, sources, found, onSource }: Props) {
+  const navigate = useNavigate()
+  const enter = useEnter()
+  const { person, reader, open } = useHand(line)
+  const [kilograms, setKilograms] = useState(found?.load.kilograms ?? 3)
+  const [vesselId, setVessel] = useState<string | null>(null)
+  const [pansWanted, setPans] = useState<number | null>(null)
+  const [cover, setCover] = useState<Cover>('open')
+  const [iceFirst, setIceFirst] = useState(20)
+  const [ice, setIce] = useState(6)
+  const [chosenWay, setWay] = useState<string | null>(null)
+  const [sheet, setSheet] = useState(false)
+  const load = useMemo(() => found && { ...found.load, kilograms }, [found, kilograms])
+  const vessel =
+    line.vessels.find((each) => each.id === vesselId) ?? line.vessels.find(({ hotFill }) => hotFill) ?? null
+  const pans =
+    load && vessel ? Math.max(pansWanted ?? 1, pansFor(litresOf(load), vessel.inside, vessel.inside.height)) : 1
+  const ways = useMemo(() => waysOf(line.units, iceFirst), [line.units, iceFirst])
+  const asked = useMemo(
+    () =>
+      load && vessel && found
+        ? { trials: ways.map((way) => trialOf(way, load, vessel, pans, cover, ice)), stages: found.stages }
+        : null,
+    [load, vessel, found, ways, pans, cover, ice],
+  )
+  const trials = useTrials(asked)
+  const index = Math.max(
+    0,
+    ways.findIndex(({ name }) => name === (chosenWay ?? bestOf(ways, trials)?.name)),
+  )
+  const way = ways[index]!
+  const use = () => {
+    if (!vessel || !load) return
+    const { id, name, inside, wall } = vessel
+    const depth = Math.round(depthOf(litresOf(load), inside, pans) * 1e4) / 1e4
+    const plan: CoolingPlan = { vessel: { id, name, inside, wall }, pans, depth, place: way.place, cover }
+    if (source.kind === 'batch') {
+      enter('cooling-planned', source.batch.id, plan)
+      void navigate(`/bench/${source.batch.id}`)
+    } else void navigate('/start', { state: { method: source.method.id, plan } })
+  }
+  const refused = vessel && load && fillRefusal(vessel, load.celsius)
+  return (
+    <main className="view">
+      <Header>
+        <h1 aria-live="polite">
+          <Sentence ways={ways} trials={trials} index={index} reader={reader} />
+        </h1>
+      </Header>
+      <div className="cooldown">
+        <div className="cooldown-controls">
+          <label className="form-field">
+            What is cooling
+            <select value={idOf(source)} onChange={({ target }) => onSource(target.value)}>
+              {sources.map((each) => (
+                <option key={idOf(each)} value={idOf(each)}>
+                  {each.kind === 'batch' ? `${each.batch.code} ${each.batch.method.name}` : each.method.name}
+                </option>
+              ))}
+            </select>
+          </label>
+          <Stepper
+            name="Kilograms"
+            value={`${kilograms.toFixed(1)} kg`}
+            onStep={(step) =>
+              setKilograms(Math.min(200, Math.max(0.5, Math.round((kilograms + step * 0.5) * 10) / 10)))
+            }
+          />
+          <h2>In what</h2>
+          <div className="cooldown-vessels" role="radiogroup" aria-label="Vessel">
+            {line.vessels.map((each) => (
+              <VesselKey
+                key={each.id}
+                vessel={each}
+                chosen={each === vessel}
+                depth={load ? depthOf(litresOf(load), each.inside, each === vessel ? pans : 1) : 0}
+                celsius={load?.celsius ?? 70}
+                onChoose={() => {
+                  setVessel(each.id)
+                  setPans(null)
+                }}
+              />
+            ))}
+          </div>
+          {refused && (
+            <p role="alert">
+              {vessel.name}: {refusedWords[refused]} It is refused on the Bench.
+            </p>
+          )}
+          <Stepper
+            name="Pans"
+            value={`${pans} ${pans === 1 ? 'pan' : 'pans'}`}
+            onStep={(step) => setPans(Math.max(1, pans + step))}
+          />
+          <div className="register-keys" role="group" aria-label="Cover">
+            {COVERS.map((each) => (
+              <Key
+                key={each}
+                look={each === cover ? 'primary' : 'outlined'}
+                aria-pressed={each === cover}
+                onClick={() => setCover(each)}
+              >
+                {each === 'film on the surface' ? 'Film' : coverWord[each]}
+              </Key>
+            ))}
+          </div>
+          <Stepper
+            name="Stirred in ice first"
+            value={iceFirst === 0 ? 'no ice first' : `${iceFirst} min in ice first`}
+            onStep={(step) => setIceFirst(Math.min(120, Math.max(0, iceFirst + step * 5)))}
+          />
+          <Stepper
+            name="Ice"
+            value={`${ice} kg of ice`}
+            onStep={(step) => setIce(Math.min(100, Math.max(1, ice + step)))}
+          />
+          <Key look="outlined" onClick={() => setSheet(true)}>
+            Vessels and units
+          </Key>
+        </div>
+        <div className="cooldown-pane">
+          <div className="pane">
+            {trials.results.every((result) => result) && trials.results.length > 0 ? (
+              <CurvesChart
+                results={trials.results.flatMap((result) => result ?? [])}
+                names={ways.map(({ name }) => name)}
+                chosen={index}
+                stages={found?.stages ?? []}
+                reader={reader}
+              />
+            ) : (
+              <Progress trials={trials} known={found !== null && vessel !== null} />
+            )}
+          </div>
+          {load && vessel && (
+            <WaysTable
+              ways={ways}
+              trials={trials}
+              load={load}
+              vessel={vessel}
+              chosen={index}
+              onChoose={(at) => setWay(ways[at]!.name)}
+              reader={reader}
+            />
+          )}
+          <div className="cooldown-foot">
+            <p className="muted">
+              A forecast from engineering figures, simulated with the least, likely and most heat passing. A plan is not
+              evidence: the readings are.
+            </p>
+            <Key look="primary" disabled={!open || !vessel || !load || refused !== null} onClick={use}>
+              {source.kind === 'batch' ? 'Use this' : 'Start with this'}
+              <small>
+                {vessel && load
+                  ? `${pans} × ${vessel.name}, ${centimetres(depthOf(litresOf(load), vessel.inside, pans))}`
+                  : ''}
+              </small>
+            </Key>
+          </div>
+        </div>
+      </div>
+      {sheet && (
+        <VesselsSheet
+          vessels={line.vessels}
+          units={line.units}
+          mayWrite={open && (person?.role === 'chef' || person?.role === 'lead')}
+          onClose={() => setSheet(false)}
+        />
+      )}
+    </main>
+  )
+}
+
+/** The first way that makes every gate even with the least heat passing, the gentlest first. */
+function bestOf(ways: readonly Way[], trials: Trials): Way | undefined {
+  return ways.find((_, i) =>
+    trials.results[i]?.stages.every(({ stage, most }) => most !== null && most <= stage.withinMinutes),
+  )
+}
+
+function Sentence({
+  ways,
+  trials,
+  index,
+  reader,
+}: {
+  ways: readonly Way[]
+  trials: Trials
+  index: number
+  reader: Parameters<typeof limitDegreesOf>[1]
+}) {
+  const result = trials.results[index]
+  const missed = ways.find((_, i) => i !== index && trials.results[i]?.stages.some(tooLate))
+  if (!result) return <strong>How will it cool?</strong>
+  const late = result.stages.find(tooLate)
+  const [first] = result.stages
+  const spare = first?.likely != null ? first.stage.withinMinutes - first.likely : 0
+  return (
+    <>
+      <strong>
+        {late
+          ? `${ways[index]!.name} misses ${limitDegreesOf(late.stage.to, reader)} at this depth.`
+          : `${ways[index]!.name} clears ${limitDegreesOf(first?.stage.to ?? 21, reader)} with ${span(spare * 60_000)} to spare, as it goes.`}
+      </strong>{' '}
+      {missed && !late ? `${missed.name} misses.` : ''}
+    </>
+  )
+}
+
+function Progress({ trials: { progress, cancel }, known }: { trials: Trials; known: boolean }) {
+  if (!known)
+    return <p className="on-glass-words">The amounts or the vessels of this kitchen do not say how it stands.</p>
+  return (
+    <div className="on-glass-words" role="status">
+      <p>Simulating {Math.round(progress * 100)} %</p>
+      <progress max={1} value={progress} aria-label="Simulating" />
+      {progress < 1 && (
+        <Key look="outlined" onClick={cancel}>
+          Cancel
+        </Key>
+      )}
+    </div>
+  )
+}
+
+function Stepper({ name, value, onStep }: { name: string; value: string; onStep: (step: 1 | -1) => void }) {
+  return (
+    <div className="stepper" role="group" aria-label={name}>
+      <Key aria-label={`${name}: less`} onClick={() => onStep(-1)}>
+        −
+      </Key>
+      <span aria-live="polite">{value}</span>
+      <Key aria-label={`${name}: more`} onClick={() => onStep(1)}>
+        +
+      </Key>
+    </div>
+  )
+}
+
+function VesselKey({
+  vessel,
+  chosen,
+  depth,
+  celsius,
+  onChoose,
+}: {
+  vessel: VesselState
+  chosen: boolean
+  depth: number
+  celsius: number
+  onChoose: () => void
+}) {
+  return (
+    <Key look={chosen ? 'primary' : 'plain'} role="radio" aria-checked={chosen} onClick={onChoose}>
+      <VesselPicture inside={vessel.inside} depth={depth} colour={colourOf(celsius)} />
+      <span>
+        {vessel.name}
+        <small>{depth > vessel.inside.height ? 'overfull' : centimetres(depth)}</small>
+      </span>
+    </Key>
+  )
+}

@@ -1,0 +1,212 @@
+import { useState } from 'react'
+import { v7 as uuid } from 'uuid'
+import {
+  UNIT_KINDS,
+  WALLS,
+  type Inside,
+  type RegisteredVessel,
+  type UnitKind,
+  type UnitState,
+  type VesselState,
+  type Wall,
+} from '@logged-thermal/core'
+import { placeWord } from '@logged-thermal/wording'
+import { useEnter } from '../app/enter'
+import { Key } from '../parts/Key'
+import { Sheet } from '../parts/Sheet'
+
+interface Props {
+  vessels: readonly VesselState[]
+  units: readonly UnitState[]
+  mayWrite: boolean
+  onClose: () => void
+}
+
+/** The kitchen's vessels with their inside dimensions and ratings, and its cold units with their power. */
+export function VesselsSheet({ vessels, units, mayWrite, onClose }: Props) {
+  return (
+    <Sheet open onClose={onClose} title="Vessels and units">
+      <div className="register">
+        <section>
+          <h3>Vessels</h3>
+          <ul>
+            {vessels.map(({ id, name, inside, wall, food, hotFill }) => (
+              <li key={id}>
+                <strong>{name}</strong>
+                <small>
+                  {insideWords(inside)}, {wall}. {food ? '' : 'Not rated for food. '}
+                  {hotFill ? 'Rated for hot food.' : 'Not rated for hot food.'}
+                </small>
+              </li>
+            ))}
+          </ul>
+          {mayWrite ? <VesselForm /> : <p className="muted">The chef or the lead registers vessels.</p>}
+        </section>
+        <section>
+          <h3>Cold units</h3>
+          <ul>
+            {units.map(({ id, name, kind, watts }) => (
+              <li key={id}>
+                <strong>{name}</strong>
+                <small>
+                  {placeWord[kind]}, {watts === null ? 'power not known' : `${watts} W`}
+                </small>
+              </li>
+            ))}
+          </ul>
+          {mayWrite && <UnitForm />}
+        </section>
+      </div>
+    </Sheet>
+  )
+}
+
+function insideWords(inside: Inside): string {
+  const cm = (metres: number) => Math.round(metres * 1000) / 10
+  return inside.kind === 'round'
+    ? `${cm(inside.diameter)} cm across, ${cm(inside.height)} cm high inside`
+    : `${cm(inside.length)} × ${cm(inside.width)} cm, ${cm(inside.height)} cm high inside`
+}
+
+/** A length as typed, cm; null unless it is one. */
+function metresOf(text: string): number | null {
+  const value = Number(text.replace(',', '.'))
+  return text.trim() !== '' && value >= 1 && value <= 200 ? value / 100 : null
+}
+
+function VesselForm() {
+  const enter = useEnter()
+  const [name, setName] = useState('')
+  const [round, setRound] = useState(true)
+  const [sizes, setSizes] = useState(['', '', ''])
+  const [wall, setWall] = useState<Wall>('steel')
+  const [food, setFood] = useState(true)
+  const [hotFill, setHotFill] = useState(true)
+  const [wrong, setWrong] = useState<string | null>(null)
+  const labels = round ? ['Across, cm', 'High, cm'] : ['Long, cm', 'Wide, cm', 'High, cm']
+  const register = () => {
+    const metres = labels.map((_, i) => metresOf(sizes[i] ?? ''))
+    if (name.trim() === '') return setWrong('Give it the name that stands on it.')
+    const bad = metres.findIndex((each) => each === null)
+    if (bad >= 0) return setWrong(`"${labels[bad]}" is a length inside, from 1 to 200 cm.`)
+    const [a, b, c] = metres as number[]
+    const inside: Inside = round
+      ? { kind: 'round', diameter: a!, height: b! }
+      : { kind: 'rectangular', length: a!, width: b!, height: c! }
+    const vessel: RegisteredVessel = { name: name.trim(), inside, wall, food, hotFill }
+    enter('vessel-registered', uuid(), vessel)
+    setName('')
+    setSizes(['', '', ''])
+    setWrong(null)
+  }
+  return (
+    <form
+      className="register-form"
+      onSubmit={(event) => {
+        event.preventDefault()
+        register()
+      }}
+    >
+      <label className="form-field">
+        New vessel
+        <input value={name} onChange={({ target }) => setName(target.value)} />
+      </label>
+      <div className="register-keys" role="group" aria-label="Shape">
+        <Key look={round ? 'primary' : 'outlined'} aria-pressed={round} onClick={() => setRound(true)}>
+          Round
+        </Key>
+        <Key look={round ? 'outlined' : 'primary'} aria-pressed={!round} onClick={() => setRound(false)}>
+          Rectangular
+        </Key>
+      </div>
+      <div className="register-sizes">
+        {labels.map((said, i) => (
+          <label className="form-field" key={said}>
+            {said}
+            <input
+              inputMode="decimal"
+              value={sizes[i]}
+              onChange={({ target }) => setSizes(sizes.map((each, at) => (at === i ? target.value : each)))}
+            />
+          </label>
+        ))}
+      </div>
+      <div className="register-keys" role="group" aria-label="Material">
+        {WALLS.map((each) => (
+          <Key
+            key={each}
+            look={each === wall ? 'primary' : 'outlined'}
+            aria-pressed={each === wall}
+            onClick={() => setWall(each)}
+          >
+            {each}
+          </Key>
+        ))}
+      </div>
+      <div className="register-keys">
+        <Key look={food ? 'primary' : 'outlined'} aria-pressed={food} onClick={() => setFood(!food)}>
+          Rated for food
+        </Key>
+        <Key look={hotFill ? 'primary' : 'outlined'} aria-pressed={hotFill} onClick={() => setHotFill(!hotFill)}>
+          Rated for filling hot
+        </Key>
+      </div>
+      {wrong && <p role="alert">{wrong}</p>}
+      <Key look="primary" type="submit">
+        Register the vessel
+      </Key>
+    </form>
+  )
+}
+
+function UnitForm() {
+  const enter = useEnter()
+  const [name, setName] = useState('')
+  const [kind, setKind] = useState<UnitKind>('refrigerator')
+  const [watts, setWatts] = useState('')
+  const [wrong, setWrong] = useState<string | null>(null)
+  const register = () => {
+    const power = watts.trim() === '' ? null : Number(watts)
+    if (name.trim() === '') return setWrong('Give it the name that stands on its door.')
+    if (power !== null && !(power >= 20 && power <= 100_000))
+      return setWrong('Power is in watts, as stated on the unit: from 20 up. Leave it empty where nobody knows.')
+    enter('unit-registered', uuid(), { name: name.trim(), kind, watts: power })
+    setName('')
+    setWatts('')
+    setWrong(null)
+  }
+  return (
+    <form
+      className="register-form"
+      onSubmit={(event) => {
+        event.preventDefault()
+        register()
+      }}
+    >
+      <label className="form-field">
+        New unit
+        <input value={name} onChange={({ target }) => setName(target.value)} />
+      </label>
+      <div className="register-keys" role="group" aria-label="Kind">
+        {UNIT_KINDS.map((each) => (
+          <Key
+            key={each}
+            look={each === kind ? 'primary' : 'outlined'}
+            aria-pressed={each === kind}
+            onClick={() => setKind(each)}
+          >
+            {placeWord[each]}
+          </Key>
+        ))}
+      </div>
+      <label className="form-field">
+        Power, W
+        <input inputMode="numeric" value={watts} onChange={({ target }) => setWatts(target.value)} />
+      </label>
+      {wrong && <p role="alert">{wrong}</p>}
+      <Key look="primary" type="submit">
+        Register the unit
+      </Key>
+    </form>
+  )
+}

@@ -1,0 +1,104 @@
+import ButtonBase from '@mui/material/ButtonBase'
+import { pansFor, unitTakes, litresOf, type Load, type TrialResult, type VesselState } from '@logged-thermal/core'
+import { centimetres, limitDegreesOf, span, type Reader } from '@logged-thermal/wording'
+import { tooLate } from './CurvesChart'
+import type { Trials } from './useTrials'
+import type { Way } from './ways'
+
+interface Props {
+  ways: readonly Way[]
+  trials: Trials
+  load: Load
+  vessel: VesselState
+  chosen: number
+  onChoose: (index: number) => void
+  reader: Reader
+}
+
+/** Every way side by side: its gates, how deep it may stand, how many pans that asks, and the ice. */
+export function WaysTable({ ways, trials, load, vessel, chosen, onChoose, reader }: Props) {
+  const stages = trials.results.find((result) => result)?.stages.map(({ stage }) => stage) ?? []
+  return (
+    <div className="ways-scroll" tabIndex={0} role="region" aria-label="Ways side by side">
+      <table className="ways-table">
+        <thead>
+          <tr>
+            <th scope="col">Way</th>
+            {stages.map((stage) => (
+              <th scope="col" key={stage.key}>
+                {limitDegreesOf(stage.to, reader)} in {span(stage.withinMinutes * 60_000)}
+              </th>
+            ))}
+            <th scope="col">Deepest that passes</th>
+            <th scope="col">Ice; hot at once</th>
+          </tr>
+        </thead>
+        <tbody>
+          {ways.map((way, i) => {
+            const result = trials.results[i]
+            const depth = way.iceFirst === 0 ? trials.depths[way.place] : undefined
+            return (
+              <tr key={way.name} className={i === chosen ? 'chosen' : ''}>
+                <th scope="row">
+                  <ButtonBase aria-pressed={i === chosen} onClick={() => onChoose(i)}>
+                    {way.name}
+                  </ButtonBase>
+                </th>
+                {stages.map((stage, s) => (
+                  <td key={stage.key}>{result ? <Spare {...result.stages[s]!} /> : '…'}</td>
+                ))}
+                <td>{depth === undefined ? '' : <Deepest depth={depth} load={load} vessel={vessel} />}</td>
+                <td>{result && <Means way={way} result={result} load={load} />}</td>
+              </tr>
+            )
+          })}
+        </tbody>
+      </table>
+    </div>
+  )
+}
+
+function Spare({ stage, least, likely, most }: TrialResult['stages'][number]) {
+  const spare = likely === null ? null : stage.withinMinutes - likely
+  const range = `${least === null ? 'never' : span(least * 60_000)} to ${most === null ? 'never' : span(most * 60_000)}`
+  if (spare === null) return <span className="late">not reached</span>
+  if (tooLate({ stage, least, likely, most }))
+    return (
+      <span className="late" title={range}>
+        <strong>{span(-spare * 60_000)}</strong> too late
+      </span>
+    )
+  const close = most === null || most > stage.withinMinutes
+  return (
+    <span className={close ? 'close' : ''} title={range}>
+      <strong>{span(spare * 60_000)}</strong> {close ? 'too close' : 'to spare'}
+    </span>
+  )
+}
+
+function Deepest({ depth, load, vessel }: { depth: number | null; load: Load; vessel: VesselState }) {
+  if (depth === null) return <span className="late">none passes</span>
+  const pans = pansFor(litresOf(load), vessel.inside, depth)
+  return (
+    <>
+      <strong>{centimetres(Math.min(depth, vessel.inside.height))}</strong>: {pans} {pans === 1 ? 'pan' : 'pans'}
+    </>
+  )
+}
+
+function Means({
+  way: { unit },
+  result: { ice, iceGone, watts },
+  load,
+}: {
+  way: Way
+  result: TrialResult
+  load: Load
+}) {
+  const takes = unit?.watts ? unitTakes(unit.watts, watts / load.kilograms) : Infinity
+  const parts = [
+    ice > 0.05 ? `${ice.toFixed(1)} kg ice${iceGone === null ? ', lasts' : `: gone in ${span(iceGone * 60_000)}`}` : '',
+    Number.isFinite(takes) ? `at most ${Math.floor(takes)} kg` : '',
+  ].filter(Boolean)
+  return <>{parts.join('; ')}</>
+}
