@@ -96,6 +96,7 @@ test('a pastry cream, led from the milk to the tray: eggs, hands, floor, boil, w
   await tap(page, 'Off the heat')
   await expect(slab(page)).toContainText('Clean before you go on')
   await tap(page, 'All clean')
+  await tap(page, /^Ice bath \+ stir/)
   await tap(page, 'Film on the surface')
   await expect(page.locator('.rail .now')).toContainText('Cool')
   await expect(page.locator('.why-list')).toContainText(/30 eggs separated, 1 rejected[\s\S]*Film on the surface/)
@@ -382,7 +383,7 @@ test('nothing that an accessibility check finds on the guided Bench, by day and 
   await tap(page, 'It is hot')
   for (const theme of ['Night', 'Day']) {
     await expectAccessible(page)
-    for (const sheet of [/^Eggs/, /^Ladles/, /^Add/, /^Cover/, /^pH/]) {
+    for (const sheet of [/^Eggs/, /^Ladles/, /^Add/, /^Cooling/, /^pH/]) {
       await tap(page, 'More')
       await page.getByRole('dialog').getByRole('button', { name: sheet }).click()
       await page.waitForTimeout(300)

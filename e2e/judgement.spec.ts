@@ -95,7 +95,7 @@ test('a decision follows the force of what is missed or not proven, and is signe
   const page = await person(browser, 'Ilse Varrow')
   await page.getByRole('button', { name: 'Decide 2' }).click()
   const matters = page.getByRole('listitem').filter({ hasText: 'Smoked-honey' })
-  await expect(matters).toContainText('26.4° at')
+  await expect(matters).toContainText('38.4° at')
   await matters.getByRole('button', { name: 'Decide' }).click()
   await page.getByRole('button', { name: 'Release' }).click()
   await expect(page.getByText('A limit of law is missed: it cannot be released.')).toBeVisible()

@@ -81,6 +81,8 @@ function todosOf(batch: BatchState, now: GuideStep | null, at: Instant): Todo[] 
   const warmUp = warmUpOf(batch, at)
   if (warmUp?.long && !warmUp.noted) todos.push({ kind: 'warm-up', warmUp })
   if (!now) return [...todos, ...settle(batch)]
+  // Its clock runs: what cools it comes before what is only written down.
+  todos.push(...coolsHow(batch, now))
   const here = batch.method.steps.findIndex(({ key }) => key === now.key)
   const due = unnamedUses(batch).filter(({ step }) => batch.method.steps.findIndex(({ key }) => key === step) <= here)
   if (due.length) todos.push({ kind: 'eggs', uses: due })
@@ -91,7 +93,7 @@ function todosOf(batch: BatchState, now: GuideStep | null, at: Instant): Todo[] 
     todos.push({ kind: 'begin', step: now.key, of: now.kind })
   else if (!STAYS.includes(now.kind))
     todos.push({ kind: 'end', step: now.key, of: now.kind, edge: endEdge(batch, now.key) })
-  return [...todos, ...coolsHow(batch, now), ...settle(batch)]
+  return [...todos, ...settle(batch)]
 }
 
 /** Once the eggs are in, what is left of them is kept or thrown away. */

@@ -2,6 +2,7 @@ import { SECOND, type Instant } from '../calendar/instant'
 import type { AnyClaim, Id, Kind, Role } from '../ledger/entry'
 import { id, instant, object, oneOf, whole, type Field } from '../ledger/parse'
 import type { Refusal } from '../ledger/refusal'
+import { decidesForLead } from '../state/kitchen'
 import type { Read } from '../state/state'
 import type { KindOf } from './kindOf'
 import { kindOf, kinds } from './kinds'
@@ -54,12 +55,19 @@ export function admit(claim: AnyClaim, author: Author, read: Read): Refusal | nu
   const kind = kindOf<Kind>(claim)
   if (claim.kitchen !== author.kitchen) return { code: 'other kitchen', field: 'kitchen' }
   if (author.role === null) return { code: 'not on the list', field: 'by' }
-  if (!kind.may.includes(author.role)) return { code: 'may not', field: 'by', kind: claim.kind }
+  if (!kind.may.includes(author.role) && !(kind.delegable && stands(claim, read)))
+    return { code: 'may not', field: 'by', kind: claim.kind }
   if (kind.signed && !author.signed) return { code: 'lead must sign', field: 'pin' }
   const aheadMs = Math.max(claim.at, claim.madeAt) - author.now
   if (aheadMs > AHEAD_ALLOWED)
     return { code: 'ahead of clock', field: 'at', aheadMs, clockAheadMs: author.clockAheadMs }
   return kind.admit(claim, read, { zone: author.zone })
+}
+
+/** Whether its author decides for the lead just then. */
+function stands({ kitchen, by, madeAt }: AnyClaim, read: Read): boolean {
+  const state = read('kitchen', kitchen)
+  return state !== null && decidesForLead(state, by, madeAt)
 }
 
 // The path inside one entry, without its name in front.

@@ -16,6 +16,7 @@ export const disposed: KindOf<'disposed'> = {
   about: 'batch',
   may: ['lead'],
   signed: true,
+  delegable: true,
   parse(body) {
     const { decision, reason, findings, core } = object(body, ['decision', 'reason', 'findings', 'core'])
     return {
@@ -33,7 +34,7 @@ export const disposed: KindOf<'disposed'> = {
     }
   },
   touches: ({ about }) => [about],
-  reads: () => [],
+  reads: ({ kitchen }) => [{ type: 'kitchen', id: kitchen }],
   admit({ about, at, body }, read, world) {
     const batch = read('batch', about.id)
     if (!batch) return { code: 'not there', field: 'about.id', what: 'batch' }

@@ -14,8 +14,10 @@ export interface KindOf<K extends Kind> {
   about: SubjectType
   /** Who may make it. */
   may: readonly Role[]
-  /** Needs the lead's PIN with the post. */
+  /** Needs the PIN of who makes it with the post. */
   signed: boolean
+  /** Whoever decides for the lead may make it too. */
+  delegable?: true
   /** The body, checked field by field. Throws FieldError. */
   parse(body: Field): Bodies[K]
   /** The subjects whose state it changes. */

@@ -5,6 +5,8 @@ import { batchStarted } from './batchStarted'
 import { cleaned } from './cleaned'
 import { corrected } from './corrected'
 import { covered } from './covered'
+import { delegated } from './delegated'
+import { handedOver } from './handedOver'
 import { disposed } from './disposed'
 import { eggsTaken } from './eggsTaken'
 import { instrumentRegistered } from './instrumentRegistered'
@@ -51,6 +53,8 @@ export const kinds: { [K in Kind]: KindOf<K> } = {
   added,
   cleaned,
   covered,
+  'handed-over': handedOver,
+  delegated,
   placed,
   stirred,
   poured,

@@ -196,6 +196,9 @@ export interface Bodies {
   'cooling-planned': CoolingPlan
   'vessel-registered': RegisteredVessel
   'unit-registered': ColdUnit
+  /** asked null: nobody is there. */
+  'handed-over': { asked: Id | null; from: Instant; until: Instant }
+  delegated: { to: Id | null; until: Instant }
   'acidity-measured': AcidityMeasure
   /** Served at once; what was left went to discard. */
   served: { discarded: number | null }

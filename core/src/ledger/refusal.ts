@@ -17,7 +17,8 @@ export type Refusal =
   | {
       code: 'not there'
       field: string
-      what: 'batch' | 'instrument' | 'method' | 'limits' | 'entry' | 'step' | 'lot' | 'item' | 'vessel' | 'unit'
+      what:
+        'batch' | 'instrument' | 'method' | 'limits' | 'entry' | 'step' | 'lot' | 'item' | 'vessel' | 'unit' | 'kitchen'
     }
   | { code: 'already there'; field: string; what: 'batch' | 'instrument' | 'lot' | 'item' }
   | { code: 'code taken'; field: 'body.code'; batch: string }

@@ -6,6 +6,7 @@ import type { Place } from '../cooling/place'
 import { settingsOf } from '../cooling/setting'
 import type { Bodies } from '../ledger/entry'
 import { chance } from '../test/coolings'
+import { alarms, NOTHING_SOUNDED } from '../round/alarms'
 import { dueRound } from '../round/dueRound'
 import { limitsFrom, method, Story, world } from '../test/story'
 import { at } from '../test/traces'
@@ -219,7 +220,7 @@ it('asks 25 batches of a busy Saturday for readings in rounds, and rings for non
     return { story, celsius, begun, reads: 0 }
   })
   let rings = 0
-  let ringing = false
+  let rung = NOTHING_SOUNDED
   let rescues = 0
   for (let minute = 5; minute < 9 * 60; minute += 3) {
     const asked = pots.filter(({ begun }) => begun + 4 < minute).map((pot) => ({ pot, asks: pot.story.asks(minute) }))
@@ -228,8 +229,13 @@ it('asks 25 batches of a busy Saturday for readings in rounds, and rings for non
       asked.flatMap(({ pot, asks }) => (asks.kind === 'read' ? [{ pot, at: asks.at }] : [])),
       at(minute),
     )
-    if (due.length && !ringing) rings++
-    ringing = due.length > 0
+    const sounding = alarms(
+      asked.map(({ pot, asks }) => ({ id: String(pot.begun), asks })),
+      rung,
+      at(minute),
+    )
+    rings += sounding.sounds.length
+    rung = sounding.rung
     for (const { pot } of due) {
       pot.story.read(minute, pot.celsius(minute) + 0.2 * dice.normal())
       pot.reads++

@@ -55,7 +55,7 @@ export function demoBatches(): DemoBatch[] {
         [70, 78.4],
         [57, 57],
         [38, 44.2],
-        [14, 32.6],
+        [14, 28.4],
       ],
       offHeatAgo: 68,
       cover: 'film on the surface',
@@ -87,6 +87,23 @@ export function demoBatches(): DemoBatch[] {
         [74, 'fan refrigerator'],
       ],
       poured: ['Round pan, 28 cm', 0.084],
+    },
+    // In the ice, its second reading due.
+    {
+      method: 'Walnut-leaf nog',
+      cook: 'teo',
+      startedAgo: 66,
+      dairy: [[63, 76]],
+      combinedAgo: 60,
+      mixture: [
+        [55, 64.2],
+        [50.3, 83.6],
+        [50, 84.2],
+        [33, 56.4],
+      ],
+      offHeatAgo: 45,
+      cover: 'open',
+      places: [[44, 'stirred ice bath']],
     },
     // Missed the first gate.
     {

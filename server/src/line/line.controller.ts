@@ -41,6 +41,8 @@ export class LineController {
         kitchen: { id: kitchen.id, name: kitchen.name, zone: kitchen.zone, unit: kitchen.unit },
         people: people.map(({ id, name, role, job }) => ({ id, name, role, job })),
         codes: codes?.codes ?? [],
+        handover: codes?.handover ?? null,
+        delegate: codes?.delegate ?? null,
         limits: limits.find(({ id }) => id === kitchen.limitsId) ?? null,
         methods: await states<MethodState>('method'),
         instruments: await states<InstrumentState>('instrument'),

@@ -4,6 +4,7 @@ import { Door } from '../door/Door'
 import { LineView } from '../line/LineView'
 import { StartBatch } from '../start/StartBatch'
 import { sentenceOf, useLineQuery, useShiftQuery } from './api'
+import { useAlarms } from './alarms'
 import { useLive } from './live'
 import { Shell } from './Shell'
 import { useSender } from './sender'
@@ -35,6 +36,11 @@ const CooldownView = lazy(() =>
   import('../cooldown/CooldownView').then(({ CooldownView: component }) => ({ default: component })),
 )
 
+const RoundView = lazy(() => import('../round/RoundView').then(({ RoundView: component }) => ({ default: component })))
+const HandoverView = lazy(() =>
+  import('../handover/HandoverView').then(({ HandoverView: component }) => ({ default: component })),
+)
+
 const MethodsView = lazy(() =>
   import('../methods/MethodsView').then(({ MethodsView: component }) => ({ default: component })),
 )
@@ -49,6 +55,7 @@ function Kitchen() {
   const { data, error } = useLineQuery()
   useSender()
   useLive()
+  useAlarms()
   if (!data) return <p className="whole muted">{error ? sentenceOf(error) : 'Opening the logbook …'}</p>
   return (
     <Shell>
@@ -58,6 +65,8 @@ function Kitchen() {
           <Route path="/start" element={<StartBatch />} />
           <Route path="/bench/:id?" element={<Bench />} />
           <Route path="/cooldown/:id?" element={<CooldownView />} />
+          <Route path="/round" element={<RoundView />} />
+          <Route path="/handover" element={<HandoverView />} />
           <Route path="/temper" element={<TemperView />} />
           <Route path="/limits" element={<LimitsView />} />
           <Route path="/methods" element={<MethodsView />} />

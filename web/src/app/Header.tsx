@@ -1,7 +1,8 @@
 import { useState, type ReactNode } from 'react'
-import { clock } from '@logged-thermal/wording'
+import { Link, useLocation } from 'react-router'
+import { actionWord, clock, span } from '@logged-thermal/wording'
 import { Key } from '../parts/Key'
-import { useHand, useLine } from './kitchen'
+import { useHand, useJudged, useLine } from './kitchen'
 import { useNow } from './now'
 import { isUnsent } from './sender'
 import { PeopleSheet } from './PeopleSheet'
@@ -16,6 +17,7 @@ export function Header({ children, seconds = false }: { children: ReactNode; sec
   return (
     <header className="head">
       {children}
+      <RescueNear />
       <Kept />
       {open && (
         <Key look="quiet" className="logging-as" onClick={() => setChoosing(true)}>
@@ -29,6 +31,32 @@ export function Header({ children, seconds = false }: { children: ReactNode; sec
       </time>
       <PeopleSheet open={choosing} onClose={() => setChoosing(false)} />
     </header>
+  )
+}
+
+/** On any view but the Line and the Bench: what can still be saved never leaves the screen. */
+function RescueNear() {
+  const { pathname } = useLocation()
+  return pathname === '/' || pathname.startsWith('/bench') ? null : <RescueBlock />
+}
+
+function RescueBlock() {
+  const now = useNow()
+  const line = useLine()
+  const { reader } = useHand(line)
+  const first = useJudged(line, now).find(({ asks }) => asks.kind === 'rescue')
+  if (first?.asks.kind !== 'rescue') return null
+  const { batch, asks } = first
+  return (
+    <Link className="rescue-near" to={`/bench/${batch.id}`}>
+      <strong>{span(Math.max(0, asks.by - now))}</strong>
+      <span>
+        {batch.method.name}
+        <small>
+          {actionWord(asks.first)} by {clock(asks.by, reader)}
+        </small>
+      </span>
+    </Link>
   )
 }
 

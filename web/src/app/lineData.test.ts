@@ -16,6 +16,8 @@ const line: LineData = {
   lots: [],
   items: [],
   vessels: [],
+  handover: null,
+  delegate: null,
   units: [],
 }
 const reading = (id: string): AnyClaim => ({

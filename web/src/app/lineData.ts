@@ -7,6 +7,7 @@ import {
   type Id,
   type InstrumentState,
   type ItemState,
+  type KitchenState,
   type LotState,
   type Instant,
   type LimitsState,
@@ -31,6 +32,8 @@ export interface LineData {
   kitchen: { id: Id; name: string; zone: string; unit: Unit }
   people: PersonOnList[]
   codes: string[]
+  handover: KitchenState['handover']
+  delegate: KitchenState['delegate']
   limits: LimitsState | null
   methods: MethodState[]
   instruments: InstrumentState[]
@@ -78,11 +81,15 @@ export function foldLine(line: LineData, entry: Entry): LineData {
         next = { ...next, limits: apply.limits(id, next.limits, today) }
         break
       case 'kitchen':
-        next = { ...next, codes: apply.kitchen(id, { codes: next.codes }, today)?.codes ?? [] }
+        next = { ...next, ...apply.kitchen(id, kitchenOf(next), today) }
         break
     }
   }
   return next
+}
+
+function kitchenOf({ codes, handover, delegate }: LineData): KitchenState {
+  return { codes, handover, delegate }
 }
 
 function put<T extends { id: Id }>(list: T[], id: Id, change: (state: T | null) => T | null): T[] {

@@ -1,8 +1,11 @@
 import type { HeatSignal } from '@logged-thermal/core'
 import type { Loudness } from './tablet'
 
+/** What a tablet sounds: on the heat, as a walk falls due, as a batch can still be saved. */
+export type Signal = HeatSignal | 'round' | 'rescue'
+
 /** Tones of our own: hertz, seconds from the start, seconds long. Each signal is told by its shape, not by its pitch alone. */
-const TONES: Record<HeatSignal, [hertz: number, from: number, long: number][]> = {
+const TONES: Record<Signal, [hertz: number, from: number, long: number][]> = {
   floor: [
     [587, 0, 0.22],
     [880, 0.2, 0.4],
@@ -16,6 +19,16 @@ const TONES: Record<HeatSignal, [hertz: number, from: number, long: number][]> =
     [740, 0.14, 0.16],
     [988, 0.28, 0.5],
   ],
+  round: [
+    [494, 0, 0.3],
+    [494, 0.42, 0.3],
+  ],
+  rescue: [
+    [740, 0, 0.16],
+    [554, 0.2, 0.16],
+    [740, 0.4, 0.16],
+    [554, 0.6, 0.4],
+  ],
   ceiling: [
     [392, 0, 0.2],
     [392, 0.3, 0.2],
@@ -28,7 +41,7 @@ const GAIN: Record<Loudness, number> = { off: 0, soft: 0.12, firm: 0.5 }
 let context: AudioContext | null = null
 
 /** Sounds a signal; nothing where the tablet is muted or has no sound. A browser stays silent until it was touched once. */
-export function sound(signal: HeatSignal, loudness: Loudness): void {
+export function sound(signal: Signal, loudness: Loudness): void {
   if (loudness === 'off' || typeof AudioContext === 'undefined') return
   context ??= new AudioContext()
   void context.resume()

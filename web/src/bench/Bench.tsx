@@ -5,20 +5,14 @@ import {
   celsiusOf,
   guideOf,
   heatSignal,
-  measures,
-  mixtureTrace,
   outOfOrder,
   phaseOf,
-  unitDoubt,
   windowOf,
   type Claim,
   type Edge,
   type Id,
-  type Typed,
-  type Unit,
-  type Where,
+  type Of,
 } from '@logged-thermal/core'
-import { fieldSentence } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { Header } from '../app/Header'
 import { useHand, useJudged, useLine, useMeans, type JudgedBatch } from '../app/kitchen'
@@ -47,6 +41,7 @@ import { Slab } from './slab/Slab'
 import { StepRail } from './StepRail'
 import { TraceChart } from './TraceChart'
 import { UnitQuestion } from './UnitQuestion'
+import { useReading } from './useReading'
 import { WarmUpLine } from './WarmUpLine'
 import { WhyList } from './WhyList'
 import './bench.css'
@@ -83,52 +78,17 @@ function NoBatch({ known }: { known: boolean }) {
 
 function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]; now: number }) {
   const { batch, findings, standing } = one
-  const { instrument, reader, open } = useHand(useLine())
+  const { reader, open } = useHand(useLine())
   const enter = useEnter()
   const phase = phaseOf(batch)
   const narrow = useMediaQuery('(max-width: 599px)')
-  const [minutesAgo, setMinutesAgo] = useState(0)
-  // For one reading only: a probe that shows the other unit.
-  const [unitOnce, setUnitOnce] = useState<Unit | null>(null)
-  const unit = unitOnce ?? reader.unit
-  const [logged, setLogged] = useState<Claim<'reading-taken'> | null>(null)
+  const reading = useReading(batch, phase.of, now)
+  const { unit, logged } = reading
   const [sheet, setSheet] = useState<BenchSheet | null>(null)
-  const [wrong, setWrong] = useState<string | null>(null)
   const [explained, setExplained] = useState<string | null>(null)
-  // Typed, and plausible only in the other unit: waits for an answer, is not logged.
-  const [asked, setAsked] = useState<{ typed: Typed; other: Unit } | null>(null)
-
-  const onValue = (value: number) => {
-    const typed = { value, unit }
-    const last = mixtureTrace(batch).at(-1)
-    const other = unitDoubt(typed, last ? { celsius: last.celsius, agoMs: now - last.at } : null)
-    if (other) setAsked({ typed, other })
-    else log(typed)
-  }
-  const log = (typed: Typed) => {
-    setAsked(null)
-    try {
-      celsiusOf(typed)
-    } catch {
-      setWrong(fieldSentence('value', { code: 'not a temperature', typed: `${typed.value} °${typed.unit}` }))
-      return
-    }
-    const where: Where = instrument ? measures[instrument.kind] : 'core'
-    const at = minutesAgo === 0 ? {} : { at: now - minutesAgo * 60_000 }
-    const claim = enter(
-      'reading-taken',
-      batch.id,
-      { typed, where, of: phase.of, instrument: instrument?.id ?? null },
-      at,
-    )
-    setWrong(null)
-    setMinutesAgo(0)
-    setUnitOnce(null)
-    setLogged(claim as Claim<'reading-taken'>)
-  }
   const undo = (target: Id) => {
     enter('corrected', batch.id, { target, reason: 'undo', now: 'void' })
-    setLogged(null)
+    reading.forget()
   }
   const move = (target: Claim<'reading-taken'>, to: Id) => {
     enter('corrected', batch.id, {
@@ -136,7 +96,7 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
       reason: 'wrong pot',
       now: { at: target.at, reading: target.body, batch: to },
     })
-    setLogged(null)
+    reading.forget()
   }
   const lastRead = batch.readings.filter(({ void: gone }) => !gone).at(-1)
   const window = useMemo(() => windowOf(batch, findings), [batch, findings])
@@ -190,17 +150,15 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
             marks={boardMarks(findings, phase, unit)}
             rows={narrow ? 2 : 3}
             disabled={!open}
-            ask={phase.of === 'mixture' ? 'of the mixture' : `of the ${phase.of.part}`}
-            controls={
-              <BoardControls minutesAgo={minutesAgo} onMinutesAgo={setMinutesAgo} unit={unit} onUnit={setUnitOnce} />
-            }
-            onValue={onValue}
+            ask={askOf(phase.of, reading.pan)}
+            controls={<BoardControls reading={reading} />}
+            onValue={reading.take}
             onHalf={setHalf}
           />
         </div>
         <aside className="bench-side">
-          {asked ? (
-            <UnitQuestion {...asked} onAnswer={log} onAgain={() => setAsked(null)} />
+          {reading.asked ? (
+            <UnitQuestion {...reading.asked} onAnswer={reading.log} onAgain={reading.askAgain} />
           ) : (
             <Slab
               one={one}
@@ -215,10 +173,10 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
               onSheet={setSheet}
             />
           )}
-          {wrong && (
+          {reading.wrong && (
             <div className="refused" role="alert">
               <strong>Not logged.</strong>
-              <p>{wrong}</p>
+              <p>{reading.wrong}</p>
             </div>
           )}
           <Refused batchId={batch.id} />
@@ -232,7 +190,7 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
               reader={reader}
               onUndo={() => undo(logged.id)}
               onMove={(to) => move(logged, to)}
-              onGone={() => setLogged(null)}
+              onGone={reading.forget}
             />
           )}
           <div className="bench-why">
@@ -275,4 +233,9 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
       />
     </main>
   )
+}
+
+function askOf(of: Of, pan: string | null): string {
+  if (of !== 'mixture') return `of the ${of.part}`
+  return pan === null ? 'of the mixture' : `of pan ${pan}, the slowest`
 }

@@ -1,20 +1,18 @@
 import useMediaQuery from '@mui/material/useMediaQuery'
 import { useState } from 'react'
-import { measures, type Unit } from '@logged-thermal/core'
+import { measures } from '@logged-thermal/core'
 import { useHand, useLine } from '../app/kitchen'
 import { useAppDispatch } from '../app/store'
 import { tablet } from '../app/tablet'
 import { Key } from '../parts/Key'
 import { Sheet } from '../parts/Sheet'
+import type { ReadingHand } from './useReading'
 
 /** Minutes; past a quarter of an hour it is entered late, and waits for the lead. */
 const AGO = [0, 1, 2, 4, 8, 12, 20, 45]
 
 interface Props {
-  minutesAgo: number
-  onMinutesAgo: (minutes: number) => void
-  unit: Unit
-  onUnit: (unit: Unit) => void
+  reading: ReadingHand
 }
 
 /** With which instrument, when, and in which unit: a key each, on a phone behind one. The instrument is sticky. */
@@ -31,7 +29,7 @@ export function BoardControls(props: Props) {
         onClick={() => setOpen(true)}
       >
         {instrument?.code ?? 'no probe'}
-        <small>{props.minutesAgo === 0 ? 'now' : `−${props.minutesAgo} min`}</small>
+        <small>{props.reading.minutesAgo === 0 ? 'now' : `−${props.reading.minutesAgo} min`}</small>
       </Key>
       <Sheet open={open} onClose={() => setOpen(false)} title="With what, when, in which unit">
         <div className="board-controls in-sheet">
@@ -42,7 +40,7 @@ export function BoardControls(props: Props) {
   )
 }
 
-function Controls({ minutesAgo, onMinutesAgo, unit, onUnit }: Props) {
+function Controls({ reading: { minutesAgo, setMinutesAgo, unit, setUnit, pan, pans, setPan } }: Props) {
   const line = useLine()
   const { instrument } = useHand(line)
   const dispatch = useAppDispatch()
@@ -56,12 +54,20 @@ function Controls({ minutesAgo, onMinutesAgo, unit, onUnit }: Props) {
       <Key look={instrument ? 'plain' : 'shut'} onClick={() => setChoosing(true)}>
         {instrument ? `${instrument.code}, ${measures[instrument.kind]}` : 'no probe: proves nothing'}
       </Key>
-      <Key onClick={() => onMinutesAgo(AGO[(AGO.indexOf(minutesAgo) + 1) % AGO.length]!)}>
+      <Key onClick={() => setMinutesAgo(AGO[(AGO.indexOf(minutesAgo) + 1) % AGO.length]!)}>
         {minutesAgo === 0 ? 'taken now' : `${minutesAgo} min ago`}
       </Key>
-      <Key aria-label={`This reading in °${unit === 'C' ? 'F' : 'C'}`} onClick={() => onUnit(unit === 'C' ? 'F' : 'C')}>
+      <Key
+        aria-label={`This reading in °${unit === 'C' ? 'F' : 'C'}`}
+        onClick={() => setUnit(unit === 'C' ? 'F' : 'C')}
+      >
         °{unit}
       </Key>
+      {pan !== null && (
+        <Key aria-label="The next pan" onClick={() => setPan(String((Number(pan) % pans) + 1))}>
+          pan {pan} of {pans}
+        </Key>
+      )}
       <Sheet open={choosing} onClose={() => setChoosing(false)} title="Read with what?">
         <div className="names">
           {line?.instruments.map(({ id, code, kind }) => (

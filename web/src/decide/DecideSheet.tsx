@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import {
   CORE_VERSION,
+  decidesForLead,
   decisionShut,
   standingsOf,
   toAssess,
@@ -49,7 +50,8 @@ export function DecideSheet({
   const [decision, setDecision] = useState<Decision | null>(first)
   const [reason, setReason] = useState('')
   const [refusal, setRefusal] = useState<string | null>(null)
-  const lead = person?.role === 'lead' ? person : line?.people.find(({ role }) => role === 'lead')
+  const stands = line && person ? decidesForLead(line, person.id, now) : false
+  const lead = person?.role === 'lead' || stands ? person : line?.people.find(({ role }) => role === 'lead')
   const shutOf = (each: Decision): Shut | null => decisionShut(each, reason, batch, findings, now)
   const shut = decision && shutOf(decision)
   const answered = reason.trim() !== '' && shut === null
@@ -131,6 +133,7 @@ export function DecideSheet({
         <section aria-label="Signature">
           {decision && answered && lead ? (
             <>
+              {stands && <p className="muted">You stand in for the lead; the record says so.</p>}
               <p className="muted">
                 {notProven.length > 0 && decision === 'release' ? 'The record will print "not proven". ' : ''}
                 What you sign: the decision, the reason, and how every check stands now.

@@ -1,6 +1,6 @@
 import { useState } from 'react'
-import { isLate, type Id } from '@logged-thermal/core'
-import { findingInShort, checkTitle } from '@logged-thermal/wording'
+import { decidesForLead, isLate, type Id } from '@logged-thermal/core'
+import { checkTitle, findingInShort, leftAsItIs, lostSentence } from '@logged-thermal/wording'
 import { useHand, useLine, type JudgedBatch } from '../app/kitchen'
 import { Badge } from '../parts/Badge'
 import { Key } from '../parts/Key'
@@ -10,13 +10,15 @@ import { LateReading } from './LateReading'
 import './decide.css'
 
 /** What waits for the lead: batches with a check missed or not proven, and readings entered late. */
-export function Matters({ judged }: { judged: readonly JudgedBatch[] }) {
-  const { reader, person } = useHand(useLine())
+export function Matters({ judged, now }: { judged: readonly JudgedBatch[]; now: number }) {
+  const line = useLine()
+  const { reader, person } = useHand(line)
   const [open, setOpen] = useState(false)
   const [deciding, setDeciding] = useState<Id | null>(null)
   const matters = judged.filter(isMatter)
   const one = matters.find(({ batch }) => batch.id === deciding)
-  if (person?.role !== 'lead' || matters.length === 0) return null
+  const decides = person !== null && (person.role === 'lead' || (line !== null && decidesForLead(line, person.id, now)))
+  if (!decides || matters.length === 0) return null
   return (
     <>
       <Key look="outlined" onClick={() => setOpen(true)}>
@@ -24,7 +26,7 @@ export function Matters({ judged }: { judged: readonly JudgedBatch[] }) {
       </Key>
       <Sheet open={open && !one} onClose={() => setOpen(false)} title="For you to decide">
         <ul className="matters">
-          {matters.map(({ batch, standing, findings }) => (
+          {matters.map(({ batch, standing, findings, asks }) => (
             <li key={batch.id}>
               <div>
                 <strong>{batch.method.name}</strong> <span className="muted">{batch.code}</span>
@@ -35,6 +37,11 @@ export function Matters({ judged }: { judged: readonly JudgedBatch[] }) {
                       {checkTitle(finding, reader)}: {findingInShort(finding, reader)}
                     </p>
                   ))}
+                {asks.kind === 'lost' && (
+                  <p>
+                    {leftAsItIs(asks.gate, reader)} {lostSentence(batch, reader)}
+                  </p>
+                )}
                 {batch.readings.filter(waits).map((fact) => (
                   <LateReading key={fact.entry} batch={batch} fact={fact} />
                 ))}
@@ -53,7 +60,7 @@ export function Matters({ judged }: { judged: readonly JudgedBatch[] }) {
 }
 
 function isMatter({ batch, asks }: JudgedBatch): boolean {
-  return asks.kind === 'decide' || asks.kind === 'held' || batch.readings.some(waits)
+  return asks.kind === 'decide' || asks.kind === 'lost' || asks.kind === 'held' || batch.readings.some(waits)
 }
 
 function waits(fact: JudgedBatch['batch']['readings'][number]): boolean {

@@ -13,7 +13,9 @@ import { LENS_MARKS, nowLens, type Lens } from '../parts/lens'
 import { useWidth } from '../parts/useWidth'
 import { Refused } from '../bench/Refused'
 import { Matters } from '../decide/Matters'
+import { stopsDue } from '../round/walk'
 import { asksWords } from './asksWords'
+import { HandedOver } from './HandedOver'
 import { KeptAside } from './KeptAside'
 import { lineSentence } from './lineSentence'
 import './line.css'
@@ -37,7 +39,13 @@ export function LineView() {
           {urgent && <strong className="urgent">{urgent} </strong>}
           {rest}
         </h1>
-        {open && <Matters judged={judged} />}
+        {open && stopsDue(judged, now).length > 1 && (
+          <Key className="start-key" onClick={() => void navigate('/round')}>
+            Read round
+            <small>{stopsDue(judged, now).length} pans</small>
+          </Key>
+        )}
+        {open && <Matters judged={judged} now={now} />}
         {open && (
           <Key look="primary" className="start-key" onClick={() => void navigate('/start')}>
             Start a batch
@@ -57,6 +65,7 @@ export function LineView() {
           {judged.map((one) => (
             <Row key={one.batch.id} one={one} now={now} lens={lens} reader={reader} />
           ))}
+          {line && <HandedOver line={line} now={now} reader={reader} open={open} running={judged.length > 0} />}
           {line && <KeptAside line={line} now={now} reader={reader} open={open} />}
           {judged.length === 0 && (
             <p className="line-empty">

@@ -1,0 +1,108 @@
+import { useState } from 'react'
+import {
+  celsiusOf,
+  measures,
+  mixtureTrace,
+  pansOf,
+  slowestPan,
+  unitDoubt,
+  type BatchState,
+  type Claim,
+  type Of,
+  type Typed,
+  type Unit,
+  type Where,
+} from '@logged-thermal/core'
+import { fieldSentence } from '@logged-thermal/wording'
+import { useEnter } from '../app/enter'
+import { useHand, useLine } from '../app/kitchen'
+
+/** A reading that is being taken of a batch: in which unit, when, of which pan; and what became of it. */
+export interface ReadingHand {
+  unit: Unit
+  /** For one reading only: a probe that shows the other unit. */
+  setUnit: (unit: Unit) => void
+  minutesAgo: number
+  setMinutesAgo: (minutes: number) => void
+  /** Which pan of a split batch; null where it is not split. */
+  pan: string | null
+  pans: number
+  setPan: (pan: string) => void
+  /** Typed, and plausible only in the other unit: waits for an answer, is not logged. */
+  asked: { typed: Typed; other: Unit } | null
+  askAgain: () => void
+  take: (value: number) => void
+  log: (typed: Typed) => void
+  /** Why the last one was not logged. */
+  wrong: string | null
+  logged: Claim<'reading-taken'> | null
+  forget: () => void
+}
+
+export function useReading(
+  batch: BatchState,
+  of: Of,
+  now: number,
+  onLogged?: (claim: Claim<'reading-taken'>) => void,
+): ReadingHand {
+  const { instrument, reader } = useHand(useLine())
+  const enter = useEnter()
+  const [minutesAgo, setMinutesAgo] = useState(0)
+  const [unitOnce, setUnit] = useState<Unit | null>(null)
+  const [panOnce, setPan] = useState<string | null>(null)
+  const [logged, setLogged] = useState<Claim<'reading-taken'> | null>(null)
+  const [wrong, setWrong] = useState<string | null>(null)
+  const [asked, setAsked] = useState<{ typed: Typed; other: Unit } | null>(null)
+  const unit = unitOnce ?? reader.unit
+  const pans = pansOf(batch)
+  // The slowest is asked for; before any was read, the one in the middle of the stack.
+  const pan = pans > 1 ? (panOnce ?? slowestPan(batch) ?? String(Math.ceil(pans / 2))) : null
+
+  const log = (typed: Typed) => {
+    setAsked(null)
+    try {
+      celsiusOf(typed)
+    } catch {
+      setWrong(fieldSentence('value', { code: 'not a temperature', typed: `${typed.value} °${typed.unit}` }))
+      return
+    }
+    const where: Where = instrument ? measures[instrument.kind] : 'core'
+    const at = minutesAgo === 0 ? {} : { at: now - minutesAgo * 60_000 }
+    const portion = pan === null || of !== 'mixture' ? {} : { portion: pan }
+    const claim = enter(
+      'reading-taken',
+      batch.id,
+      { typed, where, of, instrument: instrument?.id ?? null, ...portion },
+      at,
+    )
+    setWrong(null)
+    setMinutesAgo(0)
+    setUnit(null)
+    setPan(null)
+    setLogged(claim as Claim<'reading-taken'>)
+    onLogged?.(claim as Claim<'reading-taken'>)
+  }
+  const take = (value: number) => {
+    const typed = { value, unit }
+    const last = mixtureTrace(batch).at(-1)
+    const other = unitDoubt(typed, last ? { celsius: last.celsius, agoMs: now - last.at } : null)
+    if (other) setAsked({ typed, other })
+    else log(typed)
+  }
+  return {
+    unit,
+    setUnit,
+    minutesAgo,
+    setMinutesAgo,
+    pan,
+    pans,
+    setPan,
+    asked,
+    askAgain: () => setAsked(null),
+    take,
+    log,
+    wrong,
+    logged,
+    forget: () => setLogged(null),
+  }
+}

@@ -1,0 +1,245 @@
+import { useState } from 'react'
+import { useNavigate } from 'react-router'
+import {
+  addDays,
+  dayOf,
+  HOUR,
+  phaseOf,
+  startOfDay,
+  unattendedGates,
+  type Id,
+  type Instant,
+  type Unattended,
+} from '@logged-thermal/core'
+import {
+  actionWord,
+  clock,
+  countWord,
+  dayName,
+  limitDegreesOf,
+  passingSentence,
+  type Reader,
+} from '@logged-thermal/wording'
+import { sentenceOf, usePostSignedMutation } from '../app/api'
+import { useClaim, useEnter } from '../app/enter'
+import { Header } from '../app/Header'
+import { useHand, useJudged, useLine, useMeans, type JudgedBatch } from '../app/kitchen'
+import type { LineData } from '../app/lineData'
+import { useNow } from '../app/now'
+import { PinPad } from '../door/PinPad'
+import { asksWords } from '../line/asksWords'
+import { Key } from '../parts/Key'
+import { Sheet } from '../parts/Sheet'
+import './handover.css'
+
+/** Before closing: what runs on, who is asked next, and which gates fall when nobody is there to prove them. */
+export function HandoverView() {
+  const line = useLine()
+  // Anew every ten seconds: nobody watches a countdown here.
+  const now = useNow(10_000)
+  const minute = Math.floor(now / 60_000) * 60_000
+  const judged = useJudged(line, now)
+  const means = useMeans(line)
+  const navigate = useNavigate()
+  const enter = useEnter()
+  const { reader, person, open } = useHand(line)
+  const [asked, setAsked] = useState<Id | null>(null)
+  const [closes, setCloses] = useState('23:00')
+  const [opens, setOpens] = useState('06:00')
+  const [delegating, setDelegating] = useState(false)
+  const from = instantAt(closes, minute, reader)
+  const until = instantAt(opens, from, reader)
+  const running = judged.filter(
+    ({ asks }) => asks.kind !== 'keep' && asks.kind !== 'use today' && asks.kind !== 'discard',
+  )
+  const falls =
+    asked !== null
+      ? []
+      : running.flatMap(({ batch, forecast }) =>
+          (forecast ? unattendedGates(batch, forecast, { from, until }, means, minute) : []).map((gate) => ({
+            batch,
+            gate,
+          })),
+        )
+  if (!line) return null
+  const handOver = () => {
+    enter('handed-over', line.kitchen.id, { asked, from: Math.round(from), until: Math.round(until) })
+    void navigate('/')
+  }
+  return (
+    <main className="view">
+      <Header>
+        <h1 aria-live="polite">
+          <strong>
+            Handing over: {countWord(running.length)} {running.length === 1 ? 'batch runs' : 'batches run'} on.
+          </strong>{' '}
+          {falls.length > 0 && fallSentence(falls.length)}
+        </h1>
+      </Header>
+      <div className="handover">
+        <section aria-label="Who is asked next">
+          <h2>Who is asked next</h2>
+          <div className="handover-names" role="group" aria-label="Who is asked">
+            {line.people
+              .filter(({ role }) => role !== 'inspector')
+              .map(({ id, name, job }) => (
+                <Key
+                  key={id}
+                  look={id === asked ? 'primary' : 'plain'}
+                  aria-pressed={id === asked}
+                  onClick={() => setAsked(id)}
+                >
+                  {name}
+                  <small>{job}</small>
+                </Key>
+              ))}
+            <Key
+              look={asked === null ? 'primary' : 'plain'}
+              aria-pressed={asked === null}
+              onClick={() => setAsked(null)}
+            >
+              Nobody
+              <small>the kitchen is closed</small>
+            </Key>
+          </div>
+          <div className="handover-times">
+            <label className="form-field">
+              From
+              <input type="time" value={closes} onChange={({ target }) => setCloses(target.value)} />
+            </label>
+            <label className="form-field">
+              Until
+              <input type="time" value={opens} onChange={({ target }) => setOpens(target.value)} />
+            </label>
+          </div>
+          <p className="muted">
+            Until {clock(until, reader)} on {dayName(dayOf(until, reader.zone))}.
+          </p>
+          <Key look="primary" disabled={!open} onClick={handOver}>
+            Hand over
+          </Key>
+          {person?.role === 'lead' && (
+            <Key look="outlined" onClick={() => setDelegating(true)}>
+              Who decides while I am away
+            </Key>
+          )}
+        </section>
+        <section aria-label="What runs on" className="handover-runs">
+          {falls.map(({ batch, gate }) => (
+            <p key={`${batch.id} ${gate.gate.level}`} className="falls" role="note">
+              <strong>
+                {batch.method.name} {batch.code}:
+              </strong>{' '}
+              {fallsWords(gate, reader)}
+            </p>
+          ))}
+          <ul>
+            {running.map((one) => (
+              <Running key={one.batch.id} one={one} now={now} reader={reader} />
+            ))}
+          </ul>
+          {running.length === 0 && <p>Nothing runs on: every batch is proven and kept, or gone.</p>}
+        </section>
+      </div>
+      {delegating && <Delegate line={line} now={now} reader={reader} onClose={() => setDelegating(false)} />}
+    </main>
+  )
+}
+
+function Running({ one: { batch, asks, forecast }, now, reader }: { one: JudgedBatch; now: number; reader: Reader }) {
+  const words = asksWords(asks, now, reader)
+  return (
+    <li>
+      <strong>{batch.method.name}</strong> <span className="muted">{batch.code}</span>
+      <p>
+        {words ? `${words.action}. ${words.reason}` : 'The lead decides.'}
+        {phaseOf(batch).cooking ? ' On the heat.' : ''}
+      </p>
+      {forecast &&
+        forecast.readings > 1 &&
+        forecast.gates.map((gate) => <p key={gate.finding.check.key}>As it goes {passingSentence(gate, reader)}.</p>)}
+    </li>
+  )
+}
+
+function fallSentence(count: number): string {
+  return `When nobody is here, ${countWord(count)} ${count === 1 ? 'gate falls' : 'gates fall'}.`
+}
+
+/** 'ice it to 5° by 23:30, or it cannot be proven': what is still to be done before nobody is there. */
+function fallsWords({ gate: { level, deadline }, from, readAt, rescue }: Unattended, reader: Reader): string {
+  const to = limitDegreesOf(level, reader)
+  const falls = `${to} falls due at ${clock(deadline, reader)}, when nobody is here.`
+  if (readAt !== null)
+    return `${falls} Read it at ${clock(readAt, reader)}, before you go: as it goes it has passed by then.`
+  if (rescue)
+    return `${falls} ${actionWord(rescue.action)} before ${clock(rescue.by, reader)} brings it to ${to} by ${clock(from, reader)}; otherwise it cannot be proven.`
+  return `${falls} Nothing brings it to ${to} by ${clock(from, reader)}: it cannot be proven unless somebody comes to read it.`
+}
+
+/** The next time the kitchen's clock shows this, after an instant. */
+function instantAt(time: string, after: Instant, { zone }: Reader): Instant {
+  const [hours = 0, minutes = 0] = time.split(':').map(Number)
+  const day = dayOf(after, zone)
+  const on = (each: string) => startOfDay(each, zone) + hours * HOUR + minutes * 60_000
+  return on(day) > after ? on(day) : on(addDays(day, 1))
+}
+
+function Delegate({
+  line,
+  now,
+  reader,
+  onClose,
+}: {
+  line: LineData
+  now: number
+  reader: Reader
+  onClose: () => void
+}) {
+  const claim = useClaim()
+  const { person } = useHand(line)
+  const [post, { isLoading }] = usePostSignedMutation()
+  const [to, setTo] = useState<Id | null>(null)
+  const [until, setUntil] = useState('12:00')
+  const [refusal, setRefusal] = useState<string | null>(null)
+  if (!person) return null
+  const end = instantAt(until, now, reader)
+  const sign = async (pin: string) => {
+    const made = claim('delegated', line.kitchen.id, { to, until: Math.round(end) }, { by: person.id })
+    const result = await post({ claim: made, signer: person.id, pin })
+    if (result.error) return setRefusal(sentenceOf(result.error))
+    const [answer] = result.data.results
+    if (answer?.outcome === 'refused') return setRefusal(answer.sentence)
+    onClose()
+  }
+  return (
+    <Sheet open onClose={onClose} title="Who decides while you are away?">
+      <div className="handover">
+        <section>
+          <div className="handover-names" role="group" aria-label="Who decides">
+            {line.people
+              .filter(({ role, id }) => role !== 'inspector' && id !== person.id)
+              .map(({ id, name, job }) => (
+                <Key key={id} look={id === to ? 'primary' : 'plain'} aria-pressed={id === to} onClick={() => setTo(id)}>
+                  {name}
+                  <small>{job}</small>
+                </Key>
+              ))}
+            <Key look={to === null ? 'primary' : 'plain'} aria-pressed={to === null} onClick={() => setTo(null)}>
+              Nobody: it waits, on hold
+            </Key>
+          </div>
+          <label className="form-field">
+            Until
+            <input type="time" value={until} onChange={({ target }) => setUntil(target.value)} />
+          </label>
+          <p className="muted">
+            They sign with their own PIN, and the record says that they stood in for you. Until {clock(end, reader)} on{' '}
+            {dayName(dayOf(end, reader.zone))}.
+          </p>
+        </section>
+        <PinPad name={person.name} busy={isLoading} sentence={refusal} onPin={(pin) => void sign(pin)} />
+      </div>
+    </Sheet>
+  )
+}

@@ -1,0 +1,272 @@
+import useMediaQuery from '@mui/material/useMediaQuery'
+import { useState } from 'react'
+import { useNavigate } from 'react-router'
+import {
+  celsiusOf,
+  nextRound,
+  phaseOf,
+  settingsOf,
+  type Claim,
+  type Id,
+  type Instant,
+  type Typed,
+} from '@logged-thermal/core'
+import {
+  centimetres,
+  checkTitle,
+  clock,
+  countWord,
+  degrees,
+  placeWord,
+  span,
+  type Reader,
+} from '@logged-thermal/wording'
+import { useEnter } from '../app/enter'
+import { Header } from '../app/Header'
+import { useHand, useJudged, useLine, type JudgedBatch } from '../app/kitchen'
+import { useNow } from '../app/now'
+import { BoardControls } from '../bench/BoardControls'
+import { boardMarks } from '../bench/boardMarks'
+import { DegreeBoard } from '../bench/DegreeBoard'
+import { shownIn } from '../bench/degreeEntry'
+import { UnitQuestion } from '../bench/UnitQuestion'
+import { useReading, type ReadingHand } from '../bench/useReading'
+import { HeatRibbon } from '../parts/HeatRibbon'
+import { Key } from '../parts/Key'
+import { nowLens } from '../parts/lens'
+import { stopsDue, walkOn } from './walk'
+import '../bench/bench.css'
+import './round.css'
+
+/** Every pan that is due as one walk, probe in hand: a number moves on to the next. */
+export function RoundView() {
+  const now = useNow()
+  const line = useLine()
+  const judged = useJudged(line, now)
+  const { reader } = useHand(line)
+  const navigate = useNavigate()
+  const due = stopsDue(judged, now)
+  const [kept, setKept] = useState<Id[]>([])
+  const [read, setRead] = useState<Record<Id, { at: Instant; typed: Typed; claim: Id }>>({})
+  const [skipped, setSkipped] = useState<Id[]>([])
+  const walk = walkOn(kept, due).flatMap((id) => judged.find(({ batch }) => batch.id === id) ?? [])
+  const open = walk.filter(({ batch: { id } }) => !read[id] && !skipped.includes(id))
+  const here = open[0] ?? null
+  const next = nextRound(judged.flatMap(({ asks }) => (asks.kind === 'read' && asks.at > now ? [{ at: asks.at }] : [])))
+  const logged = (id: Id, claim: Claim<'reading-taken'>) => {
+    setKept(walk.map(({ batch }) => batch.id))
+    setRead({ ...read, [id]: { at: claim.at, typed: claim.body.typed, claim: claim.id } })
+  }
+  return (
+    <main className="view">
+      <Header>
+        <h1 aria-live="polite">
+          {here ? (
+            <>
+              <strong>
+                Round: {countWord(walk.length)} {walk.length === 1 ? 'pan' : 'pans'} due,
+              </strong>{' '}
+              {countWord(walk.length - open.length)} read.
+            </>
+          ) : (
+            <>
+              <strong>{walk.length ? 'The round is done.' : 'No pan is due.'}</strong>{' '}
+              {next === null ? '' : `The next reading is asked for at ${clock(next, reader)}.`}
+            </>
+          )}
+        </h1>
+      </Header>
+      <div className="round">
+        <ol className="round-walk" aria-label="This round">
+          {walk.map((one) => (
+            <Stop
+              key={one.batch.id}
+              one={one}
+              here={one === here}
+              read={read[one.batch.id] ?? null}
+              skipped={skipped.includes(one.batch.id)}
+              now={now}
+              reader={reader}
+            />
+          ))}
+        </ol>
+        {here && (
+          <Here
+            key={here.batch.id}
+            one={here}
+            left={open.length}
+            now={now}
+            onLogged={(claim) => logged(here.batch.id, claim)}
+            onSkip={() => {
+              setKept(walk.map(({ batch }) => batch.id))
+              setSkipped([...skipped, here.batch.id])
+            }}
+            onEnd={() => void navigate('/')}
+          />
+        )}
+        {!here && (
+          <div className="round-side">
+            <Undo read={read} />
+            <Key look="primary" onClick={() => void navigate('/')}>
+              To the Line
+            </Key>
+          </div>
+        )}
+      </div>
+    </main>
+  )
+}
+
+/** The last one logged is taken back from here for ten seconds. */
+function Undo({ read }: { read: Record<Id, { at: Instant; claim: Id }> }) {
+  const enter = useEnter()
+  const now = useNow()
+  const last = Object.entries(read).sort(([, a], [, b]) => b.at - a.at)[0]
+  const [gone, setGone] = useState<Id | null>(null)
+  if (!last || now - last[1].at > 10_000 || gone === last[1].claim) return null
+  const [batch, { claim }] = last
+  return (
+    <Key
+      look="outlined"
+      onClick={() => {
+        enter('corrected', batch, { target: claim, reason: 'undo', now: 'void' })
+        setGone(claim)
+      }}
+    >
+      Undo the last one
+    </Key>
+  )
+}
+
+function Stop({
+  one: { batch, findings, asks, forecast },
+  here,
+  read,
+  skipped,
+  now,
+  reader,
+}: {
+  one: JudgedBatch
+  here: boolean
+  read: { at: Instant; typed: Typed } | null
+  skipped: boolean
+  now: number
+  reader: Reader
+}) {
+  const due = asks.kind === 'read' ? asks : null
+  return (
+    <li className={here ? 'here' : ''} aria-current={here ? 'step' : undefined} data-batch={batch.code}>
+      <div>
+        <strong>{batch.method.name}</strong>
+        <small>{whereWords(batch)}</small>
+      </div>
+      <div className="lane round-lane">
+        <HeatRibbon
+          batch={batch}
+          findings={findings}
+          asks={asks}
+          forecast={forecast}
+          now={now}
+          lens={nowLens(290, now)}
+          height={60}
+          size="quiet"
+          reader={reader}
+        />
+      </div>
+      <div className="round-says">
+        {read ? (
+          <>
+            <span className="value">✓ {degrees(celsiusOf(read.typed), reader, 'under')}</span>
+            <small>logged {clock(read.at, reader)}</small>
+          </>
+        ) : (
+          <small>
+            {due ? checkTitle(due.finding, reader) : ''}
+            <br />
+            {skipped
+              ? 'left out'
+              : due && now - due.at >= 60_000
+                ? `was due ${clock(due.at, reader)}, ${span(now - due.at)} late`
+                : due
+                  ? `due ${clock(due.at, reader)}`
+                  : ''}
+          </small>
+        )}
+      </div>
+    </li>
+  )
+}
+
+/** Where it stands and where the probe goes: the middle cools last. */
+function whereWords(batch: JudgedBatch['batch']): string {
+  const { place, product } = settingsOf(batch, 0).at(-1)!
+  const depth = product.shape.height
+  return `${place ? placeWord[place] : batch.vessel.name}; probe in the middle, ${centimetres(depth / 2)} down`
+}
+
+function Here({
+  one,
+  left,
+  now,
+  onLogged,
+  onSkip,
+  onEnd,
+}: {
+  one: JudgedBatch
+  left: number
+  now: number
+  onLogged: (claim: Claim<'reading-taken'>) => void
+  onSkip: () => void
+  onEnd: () => void
+}) {
+  const { batch, findings } = one
+  const { open } = useHand(useLine())
+  const phase = phaseOf(batch)
+  const reading = useReading(batch, phase.of, now, onLogged)
+  const narrow = useMediaQuery('(max-width: 599px)')
+  const last = batch.readings.findLast(({ void: gone }) => !gone)
+  return (
+    <>
+      <div className="round-board">
+        <DegreeBoard
+          unit={reading.unit}
+          centre={shownIn(last ? celsiusOf(last.value.typed) : 30, reading.unit)}
+          marks={boardMarks(findings, phase, reading.unit)}
+          rows={narrow ? 2 : 3}
+          disabled={!open}
+          ask={`of ${batch.method.name}${reading.pan === null ? '' : `, pan ${reading.pan}`}`}
+          controls={<BoardControls reading={reading} />}
+          onValue={reading.take}
+        />
+      </div>
+      <div className="round-side">
+        {reading.asked ? (
+          <UnitQuestion {...reading.asked} onAnswer={reading.log} onAgain={reading.askAgain} />
+        ) : (
+          <section className="slab" aria-label="Do this now">
+            <p className="do">Read {batch.method.name}</p>
+            <p className="count">
+              {left}
+              <small>{left === 1 ? 'pan left' : 'pans left'}</small>
+            </p>
+            <p className="why">{whereWords(batch)}. One walk, one probe: wipe it between pans.</p>
+          </section>
+        )}
+        <Wrong reading={reading} />
+        <div className="round-keys">
+          <Key onClick={onSkip}>Leave this pan</Key>
+          <Key onClick={onEnd}>End the round</Key>
+        </div>
+      </div>
+    </>
+  )
+}
+
+function Wrong({ reading: { wrong } }: { reading: ReadingHand }) {
+  return wrong ? (
+    <div className="refused" role="alert">
+      <strong>Not logged.</strong>
+      <p>{wrong}</p>
+    </div>
+  ) : null
+}
