@@ -157,6 +157,8 @@ export {
   type Witness,
 } from './verdict/evidence'
 export { instantOf, legOf } from './verdict/offHeat'
+export { REWARMED_HOW } from './kinds/rewarmed'
+export { rewarmings } from './verdict/rewarming'
 export { reopens } from './verdict/reopened'
 export { judgeOf, nextChange, type Judge, type World } from './verdict/judge'
 export { batchStanding, isBinding, isGate, judgeBatch, rulingDate } from './verdict/judgeBatch'

@@ -29,6 +29,8 @@ export function doneWords(claim: Pick<AnyClaim, 'kind' | 'body'>, batch: Pick<Ba
       return 'Stirred through'
     case 'poured':
       return pouredWords(body)
+    case 'rewarmed':
+      return REWARMED[body.how]
     case 'cooling-planned':
       return planWords(body)
     case 'eggs-taken':
@@ -41,6 +43,8 @@ export function doneWords(claim: Pick<AnyClaim, 'kind' | 'body'>, batch: Pick<Ba
       return null
   }
 }
+
+const REWARMED = { 'melted again': 'Melted again', 'baked again': 'Baked again', 'warmed again': 'Warmed again' }
 
 /** Something that was done to a batch, and when. */
 export interface Deed {
@@ -66,6 +70,7 @@ export function deedsOf(batch: BatchState): Deed[] {
     ...of('stirred', batch.stirrings),
     ...of('poured', batch.pourings),
     ...of('cooling-planned', batch.plans),
+    ...of('rewarmed', batch.rewarmed),
     ...of('acidity-measured', batch.acidities),
   ].sort((a, b) => a.at - b.at)
 }

@@ -63,6 +63,8 @@ it('says everything the Bench asks in whole sentences, and never that it is safe
       cleanFirst: true,
       warmMinutes: 30,
       serveMinutes: 20,
+      rewarmings: 1,
+      cookChill: false,
       permits: { heatedEggs: null, susceptiblePlan: null, packagedAcidity: null },
     }),
     ...refusals.map(refusalSentence),

@@ -139,13 +139,25 @@ export const permitWord: Record<keyof Permits, { name: string; without: string }
 }
 
 /** How the house works, in a sentence. */
-export function practiceSentence({ susceptible, cleanFirst, warmMinutes, serveMinutes, permits }: Practice): string {
+export function practiceSentence({
+  susceptible,
+  cleanFirst,
+  warmMinutes,
+  serveMinutes,
+  rewarmings,
+  cookChill,
+  permits,
+}: Practice): string {
   const held = Object.values(permits).filter((variance) => variance !== null).length
   return [
     susceptible ? 'Serves highly susceptible people' : 'Serves the public',
     cleanFirst ? 'the next step waits for the clean tick' : 'the clean tick is asked for',
     `a note past ${warmMinutes} min on the way up`,
     `${serveMinutes} min to serve`,
+    ...(cookChill ? ['by the cook-chill line'] : []),
+    rewarmings === 0
+      ? 'nothing warmed again'
+      : `warmed again at most ${rewarmings === 1 ? 'once' : `${rewarmings} times`}`,
     held === 0 ? 'no written permission' : `${held} written ${held === 1 ? 'permission' : 'permissions'}`,
   ]
     .join(', ')

@@ -131,6 +131,7 @@ const LINES: Record<Line['key'], string> = {
   'cool-second': 'Cooling, second stage',
   'cool-total': 'Cooling, in all',
   'cool-ambient': 'Cooling from room temperature',
+  rewarmed: 'Melted again, back to the cold',
   'chill-begin': 'Cook-chill, start',
   'chill-total': 'Cook-chill, cooling',
   'chill-holding': 'Cook-chill, held',

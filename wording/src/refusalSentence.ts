@@ -64,6 +64,12 @@ export function refusalSentence(refusal: Refusal): string {
       return refusal.why === 'not for food'
         ? `${refusal.vessel} is not rated for food. Take another one.`
         : `${refusal.vessel} is not rated for hot food: cool it first, or take a steel one.`
+    case 'rewarmed enough':
+      return refusal.most === 0
+        ? 'This house warms nothing again. Make it new.'
+        : `It was warmed again ${refusal.most === 1 ? 'once' : `${refusal.most} times`}, as often as this house allows. Make it new.`
+    case 'not proven to rewarm':
+      return 'Only what is proven is warmed again. What is not is for the food-safety lead to rework or discard.'
     case 'lot needed':
       return 'A pasteurized lot is named by what stands on it.'
     case 'heated here':

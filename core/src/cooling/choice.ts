@@ -39,8 +39,8 @@ export interface Outcome {
 /** The stages that a batch is held to in falling temperature: by law, house, or guidance where that is all there is. */
 export function stagesOf(checks: readonly Check[]): CoolingStage[] {
   return checks.flatMap((check) => {
-    const { rule, force } = check.limit
-    return force !== 'quality' && rule.kind === 'reach' && rule.direction === 'falling'
+    const { key, rule, force } = check.limit
+    return key !== 'rewarmed' && force !== 'quality' && rule.kind === 'reach' && rule.direction === 'falling'
       ? [stageOf(check.key, rule, check)]
       : []
   })

@@ -3,7 +3,7 @@ import { stageOf } from '../limits/compared'
 import type { BatchState } from '../state/batch'
 import { mixtureTrace } from '../verdict/evidence'
 import type { Finding } from '../verdict/finding'
-import { instantOf } from '../verdict/offHeat'
+import { cooledSince } from '../verdict/offHeat'
 import { actionsFor, type Action } from './action'
 import { facesIn } from './faces'
 import { likeness, type Learned } from './learned'
@@ -69,7 +69,7 @@ export function forecastOf(batch: BatchState, findings: readonly Finding[], mean
     ({ standing, check: { limit } }) =>
       standing === 'open' && limit.rule.kind === 'reach' && limit.rule.direction === 'falling',
   )
-  const cooledAt = open[0] ? instantOf(open[0].check.evidence.from, batch) : null
+  const cooledAt = open[0] ? cooledSince(open[0].check, batch) : null
   if (cooledAt === null) return null
   const cooled = cooledOf(batch, cooledAt, means)
   if (!cooled) return null

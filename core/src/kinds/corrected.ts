@@ -55,8 +55,8 @@ function admitNow({ about, body }: Claim<'corrected'>, read: Read): Refusal | nu
 // A disposition is not amended here: the lead disposes again.
 function entriesOf(batch: BatchState): string[] {
   const { readings, marks, notes, deviations, churnings, eggs, additions, cleanings, covers, acidities } = batch
-  const { placements, stirrings, pourings, plans } = batch
+  const { placements, stirrings, pourings, plans, rewarmed } = batch
   const done = [marks, notes, deviations, churnings, eggs, additions, cleanings, acidities]
-  const facts = [readings, ...done, covers, placements, stirrings, pourings, plans]
+  const facts = [readings, ...done, covers, placements, stirrings, pourings, plans, rewarmed]
   return facts.flatMap((list) => list.map(({ entry }) => entry))
 }

@@ -24,6 +24,7 @@ import { readingTaken } from './readingTaken'
 import { placed } from './placed'
 import { poured } from './poured'
 import { served } from './served'
+import { rewarmed } from './rewarmed'
 import { stirred } from './stirred'
 import { stepDeviated } from './stepDeviated'
 import { stepMarked } from './stepMarked'
@@ -58,6 +59,7 @@ export const kinds: { [K in Kind]: KindOf<K> } = {
   placed,
   stirred,
   poured,
+  rewarmed,
   'cooling-planned': coolingPlanned,
   'vessel-registered': vesselRegistered,
   'unit-registered': unitRegistered,

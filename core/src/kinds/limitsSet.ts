@@ -14,11 +14,15 @@ import { parseRule } from './parseRule'
  */
 export const limitsSet: KindOf<'limits-set'> = {
   kind: 'limits-set',
-  v: 2,
+  v: 3,
   about: 'limits',
   may: ['lead'],
   signed: true,
-  raise: ({ set, ...rest }) => ({ ...rest, set: { practice: PRACTICE, ...(set as object) } }),
+  // A house that never said so does not warm again.
+  raise: ({ set, ...rest }) => {
+    const former = set as { practice?: Partial<Practice> }
+    return { ...rest, set: { ...former, practice: { ...PRACTICE, rewarmings: 0, ...former.practice } } }
+  },
   parse(body) {
     return { set: parseSet(object(body, ['set']).set) }
   },
@@ -76,14 +80,24 @@ function parseLines(field: Field, printed: readonly Line[]): Line[] {
 }
 
 function parsePractice(field: Field): Practice {
-  const names = ['susceptible', 'cleanFirst', 'warmMinutes', 'serveMinutes', 'permits'] as const
-  const { susceptible, cleanFirst, warmMinutes, serveMinutes, permits } = object(field, names)
+  const names = [
+    'susceptible',
+    'cleanFirst',
+    'warmMinutes',
+    'serveMinutes',
+    'rewarmings',
+    'cookChill',
+    'permits',
+  ] as const
+  const { susceptible, cleanFirst, warmMinutes, serveMinutes, rewarmings, cookChill, permits } = object(field, names)
   const { heatedEggs, susceptiblePlan, packagedAcidity } = object(permits, PERMITS)
   return {
     susceptible: flag(susceptible),
     cleanFirst: flag(cleanFirst),
     warmMinutes: whole(warmMinutes, 1, 240),
     serveMinutes: whole(serveMinutes, 1, 240),
+    rewarmings: whole(rewarmings, 0, 5),
+    cookChill: flag(cookChill),
     permits: {
       heatedEggs: parseVariance(heatedEggs),
       susceptiblePlan: parseVariance(susceptiblePlan),

@@ -193,6 +193,8 @@ export interface Bodies {
   placed: Placement
   stirred: Record<string, never>
   poured: Pouring
+  /** Proven and cold, it went into the warmth again. */
+  rewarmed: { how: 'melted again' | 'baked again' | 'warmed again' }
   'cooling-planned': CoolingPlan
   'vessel-registered': RegisteredVessel
   'unit-registered': ColdUnit

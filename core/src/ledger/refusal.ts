@@ -37,6 +37,8 @@ export type Refusal =
   | { code: 'other unit'; field: 'body.place'; unit: string }
   | { code: 'over the rim'; field: 'body.depth'; vessel: string; height: number }
   | { code: 'unrated vessel'; field: 'body.vessel'; vessel: string; why: 'not for food' | 'not for hot' }
+  | { code: 'rewarmed enough'; field: 'about.id'; most: number }
+  | { code: 'not proven to rewarm'; field: 'about.id' }
   | { code: 'lot needed'; field: 'body.lot' }
   | { code: 'heated here'; field: 'body.pasteurized' }
   | { code: 'other lineage'; field: 'body' }

@@ -8,7 +8,16 @@ import { families } from './families'
 import type { Limit, LimitKey, LimitSet } from './limit'
 import { inForce } from './limitSet'
 import type { EggPlan } from '../egg/eggPlan'
-import { boilOutOf, eggLotOf, ceilingOf, fruitBoilOf, houseDaysOf, rawHoursOf, serveByOf } from './methodLimits'
+import {
+  boilOutOf,
+  eggLotOf,
+  ceilingOf,
+  fruitBoilOf,
+  houseDaysOf,
+  rawHoursOf,
+  rewarmedOf,
+  serveByOf,
+} from './methodLimits'
 import { isJudged, type JudgedRule, type Mark } from './rule'
 import { COOLING_KEYS, nameIn } from './ruleSets'
 import { schedules } from './sets/schedules'
@@ -71,9 +80,11 @@ export function checksFor(method: Procedure, limits: LimitSet, day: Day, eggs: E
     ...(method.cooling === 'none'
       ? []
       : checks(cool, afterHeat ? coolingLimits(limits, day) : lines('cool-ambient'), settles, null)),
+    ...(afterHeat && limits.practice.cookChill ? checks(cool, lines('chill-total'), settles, null) : []),
     ...(method.cooling === 'none'
       ? []
       : [
+          ...checks(hold, rewarmedOf(lines('cool-ambient'), lines('cold-holding')), settles, null),
           ...checks(hold, lines('cold-holding', 'exposure'), settles, null),
           ...checks(hold, method.raw ? rawHoursOf(lines('raw-class')) : [], assembled, null),
           // Raw egg counts hours from combining instead of the house's days; the law's days stand beside.

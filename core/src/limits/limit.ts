@@ -42,6 +42,7 @@ export type LimitKey =
   | 'cool-second'
   | 'cool-total'
   | 'cool-ambient'
+  | 'rewarmed'
   | 'chill-begin'
   | 'chill-total'
   | 'chill-holding'

@@ -24,6 +24,7 @@ describe('the checks of a batch', () => {
       'ceiling quality',
       'cool-first law',
       'cool-total law',
+      'rewarmed house',
       'cold-holding law',
       'date-marking law',
       'house-days house',

@@ -73,6 +73,29 @@ export function eggLotOf([printed]: Limit[]): Limit {
     : { key: 'pasteurized-egg', origin: 'method', rule, force: 'house', source: houseDefault('egg that no step heats') }
 }
 
+/**
+ * Melted again without getting hot, it is back in the cold in time: as long as the rule set gives what is made at room
+ * temperature, counted from when it went into the warmth; a house default where it prints none.
+ */
+export function rewarmedOf(ambient: Limit[], cold: Limit[]): Limit[] {
+  const printed = ambient.find(({ rule }) => rule.kind === 'reach')
+  const [level] = cold.flatMap(({ rule }) => (rule.kind === 'stay' ? [rule.level] : []))
+  const to = printed?.rule.kind === 'reach' ? printed.rule.to : level
+  if (!to) return []
+  const withinMinutes = printed?.rule.kind === 'reach' ? printed.rule.withinMinutes : REWARMED_MINUTES
+  return [
+    {
+      key: 'rewarmed',
+      origin: 'method',
+      rule: { kind: 'reach', clock: 'event', to, direction: 'falling', withinMinutes },
+      force: 'house',
+      source: printed?.source ?? houseDefault('melted again, back to the cold'),
+    },
+  ]
+}
+
+const REWARMED_MINUTES = 120
+
 /** What is served at once goes to the guest within minutes of the heat; what is left then is thrown away. */
 export function serveByOf({ practice, version }: LimitSet): Limit {
   return {

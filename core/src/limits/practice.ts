@@ -11,6 +11,10 @@ export interface Practice {
   warmMinutes: number
   /** Minutes from the heat to the guest, for what is served at once. */
   serveMinutes: number
+  /** How often a proven batch may be melted or baked again. */
+  rewarmings: number
+  /** It cooks and chills by the cook-chill guideline, where the rule set prints its line. */
+  cookChill: boolean
   permits: Permits
 }
 
@@ -32,6 +36,8 @@ export const PRACTICE: Practice = {
   cleanFirst: false,
   warmMinutes: 30,
   serveMinutes: 20,
+  rewarmings: 1,
+  cookChill: false,
   permits: { heatedEggs: null, susceptiblePlan: null, packagedAcidity: null },
 }
 

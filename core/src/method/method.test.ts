@@ -77,7 +77,13 @@ describe('which marks the heat of a method has', () => {
   it('starts an ambient cooling where things are put together, and none when served at once', () => {
     const mousse = method('mousse', [step('whip', 'cream'), step('fold'), step('cool'), step('hold')], [])
     const checks = checksFor(mousse, us, DAY)
-    expect(checks.map(({ key }) => key)).toEqual(['cool-ambient', 'cold-holding', 'date-marking', 'house-days'])
+    expect(checks.map(({ key }) => key)).toEqual([
+      'cool-ambient',
+      'rewarmed',
+      'cold-holding',
+      'date-marking',
+      'house-days',
+    ])
     expect(checks[0]!.evidence.from).toEqual({ step: 'fold', edge: 'combined' })
     const served = method('baked-custard', [step('bake'), step('serve at once')], [], { cooling: 'none' })
     expect(checksFor(served, us, DAY).map(({ key }) => key)).toEqual(['egg-immediate', 'ceiling', 'serve-by'])

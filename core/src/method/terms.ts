@@ -15,6 +15,7 @@ export interface Terms {
   eggs: EggPlan
   cleanFirst: boolean
   warmMinutes: number
+  rewarmings: number
   /** The table that says whether it needs temperature control; null where the rule set prints none. */
   acidity: AcidityTable | null
   /** What is to be cooled: all that goes in; null where the amounts do not say. */
@@ -40,6 +41,7 @@ export function termsOf(method: Method, factor: number, limits: LimitSet, forSus
     eggs: eggPlan(method, factor, limits, susceptible, day),
     cleanFirst: practice.cleanFirst,
     warmMinutes: practice.warmMinutes,
+    rewarmings: practice.rewarmings,
     acidity: acidityTable(limits, day),
     product: productOf(method, factor),
   }
@@ -51,6 +53,7 @@ export const FORMER_TERMS: Terms = {
   eggs: { uses: [], heated: 'any', unheated: 'pasteurized', allows: null },
   cleanFirst: false,
   warmMinutes: 30,
+  rewarmings: 0,
   acidity: null,
   product: null,
 }

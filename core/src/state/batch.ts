@@ -51,6 +51,7 @@ export interface BatchState {
   stirrings: Fact<Record<string, never>>[]
   pourings: Fact<Pouring>[]
   plans: Fact<CoolingPlan>[]
+  rewarmed: Fact<Bodies['rewarmed']>[]
   acidities: Fact<AcidityMeasure>[]
   /** Set once what is served at once was served. */
   served: Fact<{ discarded: number | null }> | null
@@ -76,6 +77,7 @@ export const NOTHING_YET = {
   stirrings: [],
   pourings: [],
   plans: [],
+  rewarmed: [],
   acidities: [],
   served: null,
   disposition: null,
@@ -119,6 +121,8 @@ export function applyToBatch(id: Id, state: BatchState | null, entry: Entry): Ba
       return { ...state, stirrings: [...state.stirrings, factOf(entry, claim.at, claim.body)] }
     case 'poured':
       return { ...state, pourings: [...state.pourings, factOf(entry, claim.at, claim.body)] }
+    case 'rewarmed':
+      return { ...state, rewarmed: [...state.rewarmed, factOf(entry, claim.at, claim.body)] }
     case 'cooling-planned':
       return { ...state, plans: [...state.plans, factOf(entry, claim.at, claim.body)] }
     case 'acidity-measured':
@@ -181,6 +185,7 @@ function corrected(id: Id, state: BatchState, entry: Entry, { about, body }: Cla
     stirrings: take(state.stirrings),
     pourings: take(state.pourings),
     plans: take(state.plans),
+    rewarmed: take(state.rewarmed),
     acidities: take(state.acidities),
   }
 }

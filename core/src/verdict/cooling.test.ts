@@ -124,6 +124,64 @@ describe.each([
   })
 })
 
+describe('the cook-chill line', () => {
+  const limits = limitsFrom('uk-2013')
+  const chilled = () => new Story({ ...limits, practice: { ...limits.practice, cookChill: true } })
+
+  it('counts from the chiller, and from half an hour after the heat at the latest', () => {
+    const prompt = cooling('blast chiller', 0.03, chilled())
+    prompt.read(16, 70)
+    prompt.read(40, 30)
+    expect(prompt.finding('chill-total', 41)).toMatchObject({ standing: 'open', deadline: at(14 + 90) })
+    prompt.read(95, 2.8)
+    expect(prompt.standing('chill-total', 96)).toBe('proven')
+    const late = cooling(null, 0.03, chilled())
+    late.read(60, 60)
+    late.enter('placed', 61, into('blast chiller'))
+    expect(late.finding('chill-total', 62).deadline).toBe(at(12 + 30 + 90))
+  })
+
+  it('is forecast like every other gate', () => {
+    const story = cooling('refrigerator', 0.05, chilled())
+    story.read(16, 70)
+    story.read(40, 60)
+    const gate = forecastOf(story.batch, story.findings(41))!.gates.find(({ level }) => level === 3)!
+    expect(gate.miss).toBeGreaterThan(0.9)
+  })
+})
+
+describe('what is made at room temperature', () => {
+  const steps = (['whip', 'fold', 'cool', 'hold'] as const).map((kind) => ({
+    key: kind,
+    kind,
+    measures: 'mixture' as const,
+  }))
+  const foam = { ...method, name: 'Foam', family: 'mousse' as const, cooling: 'ambient' as const, steps }
+  const begun = () => {
+    const story = new Story(limitsFrom('us-food-code-2022'), foam)
+    story.enter('step-marked', 10, { step: 'fold', edge: 'combined', reason: null })
+    return story
+  }
+
+  it('has a clock of its own from when it is together, and a forecast on it', () => {
+    const story = begun()
+    story.enter('placed', 12, into('refrigerator'))
+    story.read(15, 19)
+    story.read(50, 17)
+    const [gate] = forecastOf(story.batch, story.findings(51))!.gates
+    expect(gate).toMatchObject({ level: 5, deadline: at(250) })
+    expect(gate!.passing.quantiles.length).toBeGreaterThan(10)
+  })
+
+  it('calls for help where it will not be cold in time', () => {
+    const story = begun()
+    story.enter('placed', 12, into('counter'))
+    story.read(15, 19)
+    story.read(75, 19.5)
+    expect(['rescue', 'lost']).toContain(story.asks(76).kind)
+  })
+})
+
 describe('when a reading is asked for', () => {
   it('half an hour after the clock started, then when a gate is most likely passed, and before it at the latest', () => {
     const story = cooling('stirred ice bath', 0.05)

@@ -5,6 +5,7 @@ import type { Check } from '../limits/checksFor'
 import type { BatchState } from '../state/batch'
 import type { Trace } from '../trace/trace'
 import type { Heat } from './watch/watch'
+import { chillStart } from './chillStart'
 import { evidence, type Stream, type Testimony } from './evidence'
 import { findingOf, type CheckWatch, type Span } from './find/checkWatch'
 import { watchCooling, type CoolingCheckWatch } from './find/cooling'
@@ -17,6 +18,7 @@ import { watchStay } from './find/stay'
 import type { Finding } from './finding'
 import { heatOf, instantOf, lastMark, legOf, legStart } from './offHeat'
 import { reopenedAt } from './reopened'
+import { hotAgain, isOfRewarming, rewarmedAt } from './rewarming'
 import { worst } from './standing'
 
 /** What judging needs beyond the batch. */
@@ -86,7 +88,10 @@ export function nextChange(findings: readonly Finding[]): Instant | null {
 
 /** A rework is checked from when there is one. */
 function checksNow(batch: BatchState): Check[] {
-  return batch.checks.filter(({ limit }) => limit.key !== 'rework' || legOf(batch) > 1)
+  const warmed = rewarmedAt(batch) > -Infinity && !hotAgain(batch)
+  return batch.checks.filter(
+    (check) => (check.limit.key !== 'rework' || legOf(batch) > 1) && (!isOfRewarming(check) || warmed),
+  )
 }
 
 /** Checks that ask for the same readings share a trace. */
@@ -162,13 +167,7 @@ function watchFor(
     case 'reach': {
       const before =
         typeof rule.clock === 'object' && 'after' in rule.clock ? earlier(besides(check, rule.clock.after)) : undefined
-      return watchCooling(
-        check,
-        rule,
-        span,
-        lastMark(check.evidence.from, batch),
-        (before as CoolingCheckWatch | undefined) ?? null,
-      )
+      return watchCooling(check, rule, span, eventOf(check, batch), (before as CoolingCheckWatch | undefined) ?? null)
     }
     case 'stay':
       return watchStay(check, rule, span, check.evidence.to !== null)
@@ -188,6 +187,14 @@ function watchFor(
   }
 }
 
+/** When the clock of a check starts that an event starts. */
+function eventOf(check: Check, batch: BatchState): Instant | null {
+  const { from } = check.evidence
+  if (isOfRewarming(check)) return rewarmedAt(batch)
+  if (check.limit.key === 'chill-total' && from !== 'batch started') return chillStart(batch, from)
+  return lastMark(from, batch)
+}
+
 /** The key of another limit of the same origin. */
 function besides(check: Check, key: string): string {
   return check.key.includes(':') ? `${check.limit.origin}:${key}` : key
@@ -202,6 +209,13 @@ function spanOf(check: Check, batch: BatchState): Span {
   const { from, to } = check.evidence
   const leg = legOf(batch)
   const afterHeat = from !== 'batch started' && from.edge === 'done'
+  const warmed = hotAgain(batch) ? -Infinity : rewarmedAt(batch)
+  // Warmed and not hot: what was proven of its cooling stays, and the way back to the cold is judged anew.
+  const anew = isOfRewarming(check) || check.limit.rule.kind === 'stay'
+  if (warmed > -Infinity && to === null && check.limit.rule.kind !== 'exposure')
+    return anew
+      ? { leg, window: { from: warmed, to: Infinity }, heat: null, begun: true }
+      : { leg, window: { from: legStart(batch), to: warmed - 1 }, heat: heatOfSpan(check, batch), begun: true }
   const begins =
     check.limit.key === 'rework' || afterHeat
       ? legStart(batch)

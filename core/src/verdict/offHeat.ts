@@ -5,7 +5,9 @@ import { SAME_DEGREE } from '../quantity/temperature'
 import type { BatchState } from '../state/batch'
 import type { Heat } from './watch/watch'
 import { mixtureTrace } from './evidence'
+import type { Check } from '../limits/checksFor'
 import { reopenedAt } from './reopened'
+import { hotAgain, rewarmedAt } from './rewarming'
 
 /**
  * When an edge of a step happened: its last mark. For the end of the heat also by the readings, as Heat says: the last
@@ -39,9 +41,15 @@ export function heatOf(mark: StepMark, batch: BatchState): Heat {
   return { hot: starts.length ? Math.max(...starts) : Infinity, mark: holds ? marked : Infinity }
 }
 
-/** When the present heat began anew: with the last rework, or when something raw went in; else long ago. */
+/** When the present heat began anew: with the last rework, when something raw went in or it was baked again; else long ago. */
 export function legStart(batch: BatchState): Instant {
-  return Math.max(batch.reworks.findLast(({ void: gone }) => !gone)?.at ?? -Infinity, reopenedAt(batch))
+  const reworked = batch.reworks.findLast(({ void: gone }) => !gone)?.at ?? -Infinity
+  return Math.max(reworked, reopenedAt(batch), hotAgain(batch) ? rewarmedAt(batch) : -Infinity)
+}
+
+/** Since when it cools under a check: the end of the heat, or when it was only warmed again; null before. */
+export function cooledSince({ limit, evidence }: Check, batch: BatchState): Instant | null {
+  return limit.key === 'rewarmed' ? rewarmedAt(batch) : instantOf(evidence.from, batch)
 }
 
 /** Which making of the batch it is: 1, and one more for each rework. */

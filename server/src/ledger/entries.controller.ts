@@ -74,6 +74,8 @@ const STATUS: Record<Refusal['code'], number> = {
   'lot past its day': 422,
   'wrong egg': 422,
   'lot needed': 422,
+  'rewarmed enough': 422,
+  'not proven to rewarm': 409,
   'other unit': 422,
   'over the rim': 422,
   'unrated vessel': 422,

@@ -15,6 +15,7 @@ import { MoreSheet } from './MoreSheet'
 import { PlaceSheet } from './PlaceSheet'
 import { PourSheet } from './PourSheet'
 import { ReadingsSheet } from './ReadingsSheet'
+import { RewarmSheet } from './RewarmSheet'
 import { StepsSheet } from './StepsSheet'
 
 interface Props {
@@ -77,6 +78,7 @@ export function BenchSheets(props: Props) {
       {sheet === 'eggs' && <EggsSheet batch={batch} open onClose={close} mayWrite={mayWrite} />}
       {sheet === 'temper' && <TemperSheet batch={batch} findings={findings} open onClose={close} reader={reader} />}
       {sheet === 'add' && <AddSheet batch={batch} step={addAt} open onClose={close} />}
+      {sheet === 'rewarm' && <RewarmSheet batch={batch} onClose={close} />}
       {sheet === 'cooling' && <CoolingSheet batch={batch} onClose={close} onSheet={onSheet} />}
       {typeof sheet === 'object' && sheet && 'pour' in sheet && (
         <PourSheet batch={batch} pans={sheet.pour.pans} now={now} onClose={close} reader={reader} />

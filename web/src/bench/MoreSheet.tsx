@@ -28,6 +28,7 @@ export function MoreSheet({ batch, open, onClose, onSheet, awake, mayWrite }: Pr
     { sheet: 'temper', name: 'Ladles', why: 'how much hot liquid at once' },
     { sheet: 'add', name: 'Add', why: 'butter, spirit, zest, purée, with lot and time', writes: true },
     { sheet: 'cooling', name: 'Cooling', why: 'where it stands, cover, pans, stirred', writes: true },
+    { sheet: 'rewarm', name: 'Warmed again', why: 'melted to be moulded, baked once more', writes: true },
     { sheet: 'acidity', name: 'pH', why: 'whether it needs temperature control' },
   ]
   return (

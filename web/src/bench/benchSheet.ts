@@ -10,6 +10,7 @@ export type BenchSheet =
   | 'add'
   | 'acidity'
   | 'cooling'
+  | 'rewarm'
   /** Into which vessel, and how many of them. */
   | { pour: { pans: number } }
   /** Into which unit of a kind, with its air. */

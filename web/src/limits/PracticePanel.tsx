@@ -7,6 +7,7 @@ import { VarianceFields, varianceProblem } from './VarianceFields'
 const NO_VARIANCE: Variance = { authority: '', reference: '', reason: '', validUntil: '' }
 const WARM = [15, 20, 30, 45, 60]
 const SERVE = [10, 15, 20, 30, 45]
+const REWARM = [0, 1, 2, 3]
 
 interface Props {
   draft: LimitSet
@@ -22,7 +23,7 @@ export function PracticePanel({ draft, onChange, onClose }: Props) {
   const change = (part: Partial<Practice>) => onChange?.({ ...draft, practice: { ...practice, ...part } })
   const permit = (key: keyof Permits, variance: Variance | null) =>
     change({ permits: { ...practice.permits, [key]: variance } })
-  const choice = (name: string, value: boolean, on: string, off: string, key: 'susceptible' | 'cleanFirst') => (
+  const choice = (name: string, value: boolean, on: string, off: string, key: 'susceptible' | 'cleanFirst' | 'cookChill') => (
     <>
       <h3 className="title">{name}</h3>
       <div className="set-keys">
@@ -40,7 +41,12 @@ export function PracticePanel({ draft, onChange, onClose }: Props) {
       </div>
     </>
   )
-  const minutes = (name: string, values: number[], value: number, key: 'warmMinutes' | 'serveMinutes') => (
+  const minutes = (
+    name: string,
+    values: number[],
+    value: number,
+    key: 'warmMinutes' | 'serveMinutes' | 'rewarmings',
+  ) => (
     <>
       <h3 className="title">{name}</h3>
       <div className="set-keys five">
@@ -80,8 +86,16 @@ export function PracticePanel({ draft, onChange, onClose }: Props) {
       </header>
       {choice('Whom it serves', practice.susceptible, 'Highly susceptible people', 'The public', 'susceptible')}
       {choice('After the heat', practice.cleanFirst, 'Waits for the clean tick', 'Asks for it', 'cleanFirst')}
+      {choice(
+        'Cook-chill, where the rule set prints its line',
+        practice.cookChill,
+        'Held to it',
+        'Not held to it',
+        'cookChill',
+      )}
       {minutes('Minutes between 5 and 57 °C before a note is asked for', WARM, practice.warmMinutes, 'warmMinutes')}
       {minutes('Minutes to serve what is served at once', SERVE, practice.serveMinutes, 'serveMinutes')}
+      {minutes('How often a proven batch may be melted or baked again', REWARM, practice.rewarmings, 'rewarmings')}
       <h3 className="title">Written permissions</h3>
       {PERMITS.map((key) => {
         const held = practice.permits[key]

@@ -110,7 +110,7 @@ export function StartBatch() {
           <EggTerms terms={held.terms} forSusceptible={forSusceptible} onSusceptible={setForSusceptible} />
           <ul tabIndex={0} aria-label="Limits">
             {checks
-              .filter(({ limit }) => limit.key !== 'rework')
+              .filter(({ limit }) => limit.key !== 'rework' && limit.key !== 'rewarmed')
               .map((check) => (
                 <li key={check.key}>
                   <strong>{limitTitle(check, reader)}</strong>

@@ -1,0 +1,49 @@
+import type { Instant } from '../calendar/instant'
+import { stageOf } from '../limits/compared'
+import type { Check } from '../limits/checksFor'
+import { celsiusOf, SAME_DEGREE } from '../quantity/temperature'
+import type { BatchState } from '../state/batch'
+
+/** When it went into the warmth again, each time. */
+export function rewarmings({ rewarmed }: Pick<BatchState, 'rewarmed'>): Instant[] {
+  return rewarmed.filter(({ void: gone }) => !gone).map(({ at }) => at)
+}
+
+/** The last time; long ago while it never was. */
+export function rewarmedAt(batch: Pick<BatchState, 'rewarmed'>): Instant {
+  return Math.max(-Infinity, ...rewarmings(batch))
+}
+
+/**
+ * Whether the last warming brought it back to where a cooling clock starts: then it cools under the limits of heat once
+ * more. A jelly that only melted has the shorter way, under a check of its own.
+ */
+export function hotAgain(batch: BatchState): boolean {
+  const since = rewarmedAt(batch)
+  if (since === -Infinity) return false
+  const hot = startsOf(batch.checks)
+  return batch.readings.some(
+    ({ void: gone, at, value }) =>
+      !gone &&
+      at >= since &&
+      value.of === 'mixture' &&
+      value.where === 'core' &&
+      celsiusOf(value.typed) >= hot - SAME_DEGREE,
+  )
+}
+
+/** The check of a warming without heat: it is asked for once there is one. */
+export function isOfRewarming({ limit }: Pick<Check, 'limit'>): boolean {
+  return limit.key === 'rewarmed'
+}
+
+/** The hottest at which a cooling clock of this batch starts, °C; never, where none does. */
+function startsOf(checks: readonly Check[]): number {
+  const starts = checks.flatMap((check) => {
+    const { rule } = check.limit
+    if (rule.kind !== 'reach' || rule.direction !== 'falling') return []
+    const stage = stageOf(check.key, rule, check)
+    return stage.clock === 'from' ? [stage.from] : []
+  })
+  return starts.length ? Math.max(...starts) : Infinity
+}
