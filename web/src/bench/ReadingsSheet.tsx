@@ -128,6 +128,7 @@ function Row({ fact, reader, onCorrect }: { fact: Fact<ReadingBody>; reader: Rea
         {clockWithSeconds(at, reader)}
         {late && `, recorded ${clockWithSeconds(recordedAt, reader)}`} · {name(fact.by)} · {probe},{' '}
         {value.of === 'mixture' ? value.where : `of the ${value.of.part}`}
+        {value.portion !== undefined && `, pan ${value.portion}`}
         {recordedAt === null && ' · kept here, not sent yet'}
         {isLate(fact) && ' · entered late'}
         {fact.accepted && ` · let count by ${name(fact.accepted.by)}: ${fact.accepted.reason}`}

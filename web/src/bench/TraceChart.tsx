@@ -12,7 +12,16 @@ import {
 } from 'chart.js'
 import { useMemo } from 'react'
 import { Line } from 'react-chartjs-2'
-import { floorOf, instantOf, mixtureTrace, type BatchState, type Finding, type HeatWindow } from '@logged-thermal/core'
+import {
+  floorOf,
+  instantOf,
+  mixtureTrace,
+  pansRead,
+  slowestPan,
+  type BatchState,
+  type Finding,
+  type HeatWindow,
+} from '@logged-thermal/core'
 import { clock, coolingDeeds, degrees, type Reader } from '@logged-thermal/wording'
 import type { Futures } from './futures'
 import { colourOf } from '../parts/temperatureScale'
@@ -49,6 +58,7 @@ interface Props {
 /** The trace on glass: filled by temperature as far as it was read, with the floor or the gates it has to pass. */
 export function TraceChart({ batch, findings, now, reader, explained, heat, futures }: Props) {
   const trace = useMemo(() => mixtureTrace(batch), [batch])
+  const pans = useMemo(() => otherPans(batch), [batch])
   const floor = floorOf(findings)
   const cookedAt = cooledFrom(batch, floor)
   const first = trace[0]?.at ?? now
@@ -63,7 +73,7 @@ export function TraceChart({ batch, findings, now, reader, explained, heat, futu
     pointRadius: 0,
     tension: 0,
     backgroundColor: ({ chart }) => heatFill(chart, trace, scale),
-    marks: { trace, findings, now, reader, scale, explained, cues: cuesOn(batch), heat, futures },
+    marks: { trace, findings, now, reader, scale, explained, cues: cuesOn(batch), heat, futures, pans },
   }
   const options: ChartOptions<'line'> = {
     animation: false,
@@ -91,6 +101,13 @@ export function TraceChart({ batch, findings, now, reader, explained, heat, futu
       />
     </div>
   )
+}
+
+function otherPans(batch: BatchState): Marks['pans'] {
+  const slowest = slowestPan(batch)
+  return pansRead(batch)
+    .filter((pan) => pan !== slowest)
+    .map((pan) => ({ pan, trace: mixtureTrace(batch, pan) }))
 }
 
 /** Since when it cools: the end of its heat, or when it was put together cold; null before. */

@@ -23,11 +23,13 @@ export interface Marks {
   heat: HeatWindow | null
   /** Where it goes; null where nothing can be said. */
   futures: Futures | null
+  /** The other pans of a split batch that were read. */
+  pans: { pan: string; trace: Trace }[]
 }
 
 /** Paints axes, readings, limits and what is being explained over a chart's fill. */
 export function paintMarks(chart: Chart, marks: Marks): void {
-  const { trace, findings, now, reader, scale, explained, cues, heat, futures } = marks
+  const { trace, findings, now, reader, scale, explained, cues, heat, futures, pans } = marks
   const { ctx, chartArea, scales } = chart
   if (!scales.x || !scales.y) return
   const { left, right, top, bottom } = chartArea
@@ -61,6 +63,7 @@ export function paintMarks(chart: Chart, marks: Marks): void {
   const last = trace.at(-1)
   if (last && now > last.at) hatch(ctx, x(last.at), y(last.celsius), x(now), bottom, colourOf(last.celsius))
   for (const { at, celsius } of trace) line(ctx, x(at), y(celsius), x(at), bottom, DARK, 2.4)
+  for (const each of pans) panTrace(ctx, each, x, y)
   ctx.restore()
   if (heat) paintHeat(chart, marks, heat)
   if (futures && !scale.cooking) {
@@ -92,6 +95,25 @@ export function paintMarks(chart: Chart, marks: Marks): void {
   cueMarks(ctx, cues, x, bottom)
   if (explained) explain(ctx, explained, trace, x, y, top, bottom)
   ctx.restore()
+}
+
+/** Another pan: a thin line through its readings, named at its last. */
+function panTrace(
+  ctx: CanvasRenderingContext2D,
+  { pan, trace }: { pan: string; trace: Trace },
+  x: (at: number) => number,
+  y: (celsius: number) => number,
+): void {
+  const own = trace.filter(({ portion }) => portion === pan)
+  const last = own.at(-1)
+  if (!last) return
+  ctx.strokeStyle = GLASS
+  ctx.lineWidth = 2
+  ctx.beginPath()
+  trace.forEach(({ at, celsius }, i) => (i === 0 ? ctx.moveTo(x(at), y(celsius)) : ctx.lineTo(x(at), y(celsius))))
+  ctx.stroke()
+  font(ctx, 15, 600)
+  label(ctx, `pan ${pan}`, x(last.at) + 6, y(last.celsius) + 16, 'left', GLASS)
 }
 
 export interface Cue {

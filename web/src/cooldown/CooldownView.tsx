@@ -8,11 +8,24 @@ import {
   type CoolingPlan,
   type Cover,
   type VesselState,
+  filledTo,
+  plannedStages,
+  prospectIn,
+  type CoolingStage,
+  type Means,
 } from '@logged-thermal/core'
-import { centimetres, coverWord, limitDegreesOf, refusedWords, span } from '@logged-thermal/wording'
+import {
+  centimetres,
+  coverWord,
+  limitDegreesOf,
+  plannedWords,
+  refusedWords,
+  span,
+  type Reader,
+} from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { Header } from '../app/Header'
-import { useHand, useLine } from '../app/kitchen'
+import { useHand, useLine, useMeans } from '../app/kitchen'
 import type { LineData } from '../app/lineData'
 import { useNow } from '../app/now'
 import { Key } from '../parts/Key'
@@ -72,6 +85,7 @@ function Cooldown({ line, source, sources, found, onSource }: Props) {
   const [ice, setIce] = useState(6)
   const [chosenWay, setWay] = useState<string | null>(null)
   const [sheet, setSheet] = useState(false)
+  const means = useMeans(line)
   const load = useMemo(() => found && { ...found.load, kilograms }, [found, kilograms])
   const vessel =
     line.vessels.find((each) => each.id === vesselId) ?? line.vessels.find(({ hotFill }) => hotFill) ?? null
@@ -207,8 +221,8 @@ function Cooldown({ line, source, sources, found, onSource }: Props) {
           )}
           <div className="cooldown-foot">
             <p className="muted">
-              A forecast from engineering figures, simulated with the least, likely and most heat passing. A plan is not
-              evidence: the readings are.
+              {ownWords(way, vessel, load, cover, pans, found?.stages ?? [], means, reader)}A forecast from engineering
+              figures, simulated with the least, likely and most heat passing. A plan is not evidence: the readings are.
             </p>
             <Key look="primary" disabled={!open || !vessel || !load || refused !== null} onClick={use}>
               {source.kind === 'batch' ? 'Use this' : 'Start with this'}
@@ -233,6 +247,29 @@ function Cooldown({ line, source, sources, found, onSource }: Props) {
   )
 }
 
+/** What the kitchen's own coolings alike say of a way, and on how many that rests; nothing where there are too few. */
+function ownWords(
+  { place, iceFirst }: Way,
+  vessel: VesselState | null,
+  load: Sourced['load'] | null,
+  cover: Cover,
+  pans: number,
+  stages: CoolingStage[],
+  means: Means,
+  reader: Reader,
+): string {
+  if (!vessel || !load || iceFirst > 0) return ''
+  const product = {
+    shape: filledTo(vessel.inside, depthOf(litresOf(load), vessel.inside, pans)),
+    composition: load.composition,
+    wall: vessel.wall,
+  }
+  const setting = { from: 0, place, unit: null, air: null, cover, product, vessel: vessel.id, change: 'began' as const }
+  const { prospect, batches } = prospectIn(setting, undefined, means)
+  const [first] = plannedStages(prospect, load.celsius, stages)
+  return batches > 0 && first ? `From ${batches} earlier coolings alike here: ${plannedWords(first, reader)} ` : ''
+}
+
 /** The first way that makes every gate even with the least heat passing, the gentlest first. */
 function bestOf(ways: readonly Way[], trials: Trials): Way | undefined {
   return ways.find((_, i) =>
@@ -249,7 +286,7 @@ function Sentence({
   ways: readonly Way[]
   trials: Trials
   index: number
-  reader: Parameters<typeof limitDegreesOf>[1]
+  reader: Reader
 }) {
   const result = trials.results[index]
   const missed = ways.find((_, i) => i !== index && trials.results[i]?.stages.some(tooLate))

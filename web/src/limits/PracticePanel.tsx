@@ -23,7 +23,13 @@ export function PracticePanel({ draft, onChange, onClose }: Props) {
   const change = (part: Partial<Practice>) => onChange?.({ ...draft, practice: { ...practice, ...part } })
   const permit = (key: keyof Permits, variance: Variance | null) =>
     change({ permits: { ...practice.permits, [key]: variance } })
-  const choice = (name: string, value: boolean, on: string, off: string, key: 'susceptible' | 'cleanFirst' | 'cookChill') => (
+  const choice = (
+    name: string,
+    value: boolean,
+    on: string,
+    off: string,
+    key: 'susceptible' | 'cleanFirst' | 'cookChill',
+  ) => (
     <>
       <h3 className="title">{name}</h3>
       <div className="set-keys">
