@@ -194,7 +194,10 @@ test('a mousse takes pasteurized lots alone, by name, and is not proven without 
   await tap(page, 'All combined')
   await expect(check(page, 'pasteurized-egg')).toHaveAttribute('data-standing', 'unproven')
   await expect(check(page, 'pasteurized-egg')).toContainText('No pasteurized lot is named')
-  await tap(page, 'Choose the lot')
+  // What holds air is not stirred.
+  await expect(slab(page)).toContainText('Where does it cool?')
+  await expect(slab(page).getByRole('button', { name: /stir/ })).toHaveCount(0)
+  await tap(page, 'Eggs: which lot')
   await tap(page, /E-077/)
   await tap(page, /as the method says/)
   await tap(page, 'Every lot is named. Back to the pot')

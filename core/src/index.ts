@@ -68,7 +68,7 @@ export { dueRound, nextRound, ROUND_WITHIN } from './round/dueRound'
 export { boilingPoint } from './instrument/boilingPoint'
 export { BY_PRODUCT_DAYS, byProductDay } from './shelf/byProduct'
 export { discardDay, type DatedItem, type DiscardDay } from './shelf/discardDay'
-export type { Action } from './cooling/action'
+export { mayBeStirred, type Action } from './cooling/action'
 export {
   afterwards,
   forecastOf,

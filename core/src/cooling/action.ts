@@ -23,6 +23,11 @@ const STAYS: readonly FamilyKey[] = [
   'whipped-cream',
 ]
 
+/** Whether it can be stirred or poured once it is together. */
+export function mayBeStirred(family: FamilyKey): boolean {
+  return !STAYS.includes(family)
+}
+
 /** Shallow, m: what guidance on cooling asks for. */
 const SHALLOW = 0.05
 
@@ -32,7 +37,7 @@ const SHALLOW = 0.05
  */
 export function actionsFor(setting: Setting, family: FamilyKey, places: readonly Place[]): Action[] {
   const depth = setting.product.shape.height
-  const moves = !STAYS.includes(family)
+  const moves = mayBeStirred(family)
   const cold = (['fan refrigerator', 'refrigerator'] as const).find((place) => places.includes(place)) ?? 'refrigerator'
   const into = (kind: Action['kind'] & Place): Action => ({ kind, place: kind, depth, pans: 1 })
   const shallow = Math.ceil(depth / Math.min(SHALLOW, depth / 2) - 1e-9)

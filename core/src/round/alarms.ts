@@ -19,28 +19,31 @@ export const LAST_CALL = 5 * MINUTE
 
 /**
  * What sounds now: once as a walk falls due, however many pans it has, and again where nobody went; once for a batch to
- * rescue and once more shortly before its last moment; once for one that is lost.
+ * rescue and once more shortly before its last moment; once for one that is lost. What stands as a tablet is opened is no
+ * news: it is on the screen.
+ * @param before null: it was just opened
  */
 export function alarms(
   asked: readonly { id: string; asks: Attention }[],
-  before: Sounded,
+  before: Sounded | null,
   now: Instant,
 ): { sounds: ('round' | 'rescue')[]; rung: Sounded } {
   const sounds: ('round' | 'rescue')[] = []
   const reads = asked.flatMap(({ asks }) => (asks.kind === 'read' ? [{ at: asks.at }] : []))
   const due = dueRound(reads, now).length > 0
-  const rings = due && (before.round === null || now - before.round >= RING_AGAIN)
+  const known = before ?? NOTHING_SOUNDED
+  const rings = due && (known.round === null || now - known.round >= RING_AGAIN)
   if (rings) sounds.push('round')
   const batches: Record<string, number> = {}
   for (const { id, asks } of asked) {
     if (asks.kind !== 'rescue' && asks.kind !== 'lost') continue
-    const rung = before.batches[id] ?? 0
+    const rung = known.batches[id] ?? 0
     const wanted = asks.kind === 'rescue' && asks.by - now <= LAST_CALL ? 2 : 1
     batches[id] = Math.max(rung, wanted)
     if (rung < wanted) sounds.push('rescue')
   }
   return {
-    sounds: [...new Set(sounds)].sort(),
-    rung: { round: due ? (rings ? now : before.round) : null, batches },
+    sounds: before ? [...new Set(sounds)].sort() : [],
+    rung: { round: due ? (rings ? now : known.round) : null, batches },
   }
 }

@@ -303,5 +303,6 @@ it('asks 25 batches of a busy Saturday for readings in rounds, and rings for non
   const reads = pots.reduce((sum, pot) => sum + pot.reads, 0)
   expect(reads / pots.length).toBeLessThan(8)
   expect(rings / 9).toBeLessThan(9)
+  expect(alarms([], null, at(0)).sounds).toEqual([])
   for (const { story } of pots) expect(story.standing('cool-first', 9 * 60)).toBe('proven')
 })

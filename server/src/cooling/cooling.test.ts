@@ -1,10 +1,13 @@
 import { v7 as uuid } from 'uuid'
 import {
+  CORE_VERSION,
   dayOf,
   heldTo,
+  standingsOf,
   type AnyClaim,
   type BatchState,
   type Bodies,
+  type Finding,
   type Id,
   type Learned,
   type RegisteredVessel,
@@ -153,4 +156,38 @@ it('learns from five finished coolings alike, and from none that missed', async 
   expect(found!.batches).toBe(5)
   expect(found!.tauMinutes).toBeGreaterThan(25)
   expect(found!.tauMinutes).toBeLessThan(37)
+})
+
+it('lets whoever the lead names decide meanwhile, with a PIN of their own, and nobody else', async () => {
+  const id = await cooling(5, '72-1')
+  const [lead, chef] = [kitchen.person('ilse'), kitchen.person('noor')]
+  const findings = standingsOf(((await kitchen.get(`/api/batches/${id}`)).body as { findings: Finding[] }).findings)
+  const body: Bodies['disposed'] = { decision: 'discard', reason: 'Spilled', findings, core: CORE_VERSION }
+  const sign = async (claim: AnyClaim, { id: signer, pin }: { id: Id; pin: string }) =>
+    ((await kitchen.post([claim], { signer, pin })).body as { results: Result[] }).results[0]!
+  expect(await sign(kitchen.claim('disposed', id, body, { by: chef.id }), chef)).toMatchObject({ code: 'may not' })
+
+  const until = Date.now() + 60 * MINUTE
+  const delegation = { to: chef.id, until }
+  const about = kitchen.kitchenId
+  expect(await sign(kitchen.claim('delegated', about, delegation, { by: chef.id }), chef)).toMatchObject({
+    code: 'may not',
+  })
+  expect(await one(kitchen.claim('delegated', about, delegation, { by: lead.id }))).toMatchObject({
+    code: 'lead must sign',
+  })
+  expect(await sign(kitchen.claim('delegated', about, delegation, { by: lead.id }), lead)).toMatchObject({
+    outcome: 'accepted',
+  })
+  expect(await one(kitchen.claim('disposed', id, body, { by: chef.id }))).toMatchObject({ code: 'lead must sign' })
+  expect(await sign(kitchen.claim('disposed', id, body, { by: chef.id }), chef)).toMatchObject({ outcome: 'accepted' })
+})
+
+it('keeps who is asked from when until when, and refuses a night that ends before it begins', async () => {
+  const from = Date.now()
+  const asked = { asked: kitchen.person('teo').id, from, until: from + 8 * 60 * MINUTE }
+  expect(await one(kitchen.claim('handed-over', kitchen.kitchenId, asked))).toMatchObject({ outcome: 'accepted' })
+  expect(((await kitchen.get('/api/line')).body as { handover: unknown }).handover).toEqual(asked)
+  const wrong = kitchen.claim('handed-over', kitchen.kitchenId, { ...asked, until: from - 1 })
+  expect(await one(wrong)).toMatchObject({ code: 'bad field', field: 'body.until' })
 })

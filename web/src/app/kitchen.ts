@@ -48,10 +48,19 @@ const NOTHING_LEARNED: Means['learned'] = {}
 export function useMeans(line: LineData | null): Means {
   const learned = useLearnedQuery(undefined, { pollingInterval: 3_600_000 }).data?.learned ?? NOTHING_LEARNED
   const units = line?.units
-  return useMemo(
-    () => ({ places: [...new Set((units ?? []).map(({ kind }) => kind).filter(isUnitKind))], learned }),
-    [units, learned],
-  )
+  return useMemo(() => meansOf(units ?? NO_UNITS, learned), [units, learned])
+}
+
+const NO_UNITS: LineData['units'] = []
+let lastMeans: { units: LineData['units']; learned: Means['learned']; means: Means } | null = null
+
+/** One object for every part of the page that asks: what core has found under it, it does not look for again. */
+function meansOf(units: LineData['units'], learned: Means['learned']): Means {
+  if (lastMeans?.units !== units || lastMeans.learned !== learned) {
+    const places = [...new Set(units.map(({ kind }) => kind).filter(isUnitKind))]
+    lastMeans = { units, learned, means: { places, learned } }
+  }
+  return lastMeans.means
 }
 
 /** One judge for as long as a batch stays as it is: asking it again each second costs nothing of its readings. */

@@ -74,7 +74,7 @@ const START_SPREAD = 3
 const COARSE = 25
 const FINE = 27
 /** Ways that carry less than this of the belief are left out. */
-const NEGLIGIBLE = 2e-4
+const NEGLIGIBLE = 1e-3
 
 /** What the readings say about a cooling: the prior, bent by each of them. */
 export function posteriorOf(segment: Segment): Posterior {

@@ -104,7 +104,7 @@ function passing(level: number, quantiles: (Instant | null)[]): Passing {
 }
 
 /** From half a minute to two days ahead, finer near. */
-const AHEAD = Array.from({ length: 64 }, (_, i) => 0.5 * MINUTE * Math.exp((i * Math.log(5760)) / 63))
+const AHEAD = Array.from({ length: 44 }, (_, i) => 0.5 * MINUTE * Math.exp((i * Math.log(5760)) / 43))
 
 /** When a share of what may be has passed a level, from the share at instants after `from`. */
 export function passingOf(share: (at: Instant) => number, level: number, from: Instant): Passing {

@@ -2,6 +2,7 @@ import { useMemo } from 'react'
 import {
   isUnitKind,
   lastRead,
+  mayBeStirred,
   nearestThatMakes,
   PLACES,
   PLAN_MISSES,
@@ -120,12 +121,18 @@ function Nearest({
   )
 }
 
+/** Nobody cools hot food there by choice; it is said under Cooling. */
+const NOT_ASKED: Place[] = ['counter', 'freezer']
+
 function begun(batch: BatchState, means: Means, vessels: Parameters<typeof nearestThatMakes>[3], at: number) {
   const { product, cover } = settingsOf(batch, 0).at(-1)!
   const celsius = lastRead(batch, at) ?? 80
   const stages = stagesOf(batch.checks)
   const offered = PLACES.filter(
-    (place) => place !== 'counter' && place !== 'freezer' && (!isUnitKind(place) || means.places.includes(place)),
+    (place) =>
+      !NOT_ASKED.includes(place) &&
+      (place !== 'stirred ice bath' || mayBeStirred(batch.method.family)) &&
+      (!isUnitKind(place) || means.places.includes(place)),
   )
   const ways = waysToCool(product, celsius, cover, offered, stages).sort((a, b) => Number(b.makes) - Number(a.makes))
   const load = batch.terms.product && { ...batch.terms.product, celsius }
