@@ -225,3 +225,39 @@ test('before closing it warns of gates that fall when nobody is there; the lead 
   await page.context().close()
   await chef.context().close()
 })
+
+test('what is proven may be melted again as often as the house allows: its date stays, its way back to the cold is judged', async ({
+  browser,
+}) => {
+  const page = await person(browser, 'Mina Osk')
+  await bench(page, 'Toasted-barley')
+  const date = page.locator('.slab .big')
+  await expect(date).toBeVisible()
+  const day = await date.innerText()
+  const again = async () => {
+    await tap(page, 'More')
+    await page
+      .getByRole('dialog')
+      .getByRole('button', { name: /^Warmed again/ })
+      .click()
+    await page
+      .getByRole('dialog')
+      .getByRole('button', { name: /^Melted again/ })
+      .click()
+  }
+  await again()
+  const way = page.locator('[data-check="rewarmed"]')
+  await expect(way).toHaveAttribute('data-standing', 'open')
+  await tapReading(page, 41.2)
+  await tapReading(page, 4.4)
+  await expect(way).toHaveAttribute('data-standing', 'proven')
+  await expect(date).toHaveText(day)
+  await tap(page, 'More')
+  await page
+    .getByRole('dialog')
+    .getByRole('button', { name: /^Warmed again/ })
+    .click()
+  await expect(page.getByRole('dialog')).toContainText('This house allows it no more: make it new.')
+  await expect(page.getByRole('dialog').getByRole('button', { name: /^Melted again/ })).toBeDisabled()
+  await page.context().close()
+})

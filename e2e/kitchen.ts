@@ -84,7 +84,7 @@ export async function tapReading(page: Page, value: number): Promise<number> {
   let taps = 2
   if (!(await key.isVisible())) {
     const tens = Math.floor(Number(degree) / 10) * 10
-    await board.getByRole('button', { name: `${tens}s in view` }).click()
+    await board.getByRole('button', { name: `${tens}s in view`, exact: true }).click()
     taps++
   }
   await key.click()

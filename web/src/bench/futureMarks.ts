@@ -8,11 +8,15 @@ const FLARE_TEXT = '#FF9CC4'
 const ICE = '#80BFE0'
 const ICE_TEXT = '#BDDEEA'
 
+/** Less than this beside now has no room for words, px. */
+const ROOM = 260
+
 interface Paper {
   ctx: CanvasRenderingContext2D
   x: (at: number) => number
   y: (celsius: number) => number
   bottom: number
+  right: number
   now: number
   reader: Reader
 }
@@ -47,7 +51,7 @@ export function paintFutures(paper: Paper, { fan, misses, rescued, rescueBy, pla
     font(ctx, 16, 600)
     label(ctx, `read ${clock(readAt, reader)}`, x(readAt) + 8, bottom - 10, 'left', GLASS)
   }
-  words(paper, fan, misses, rescued)
+  if (paper.right - x(now) > ROOM) words(paper, fan, misses, rescued)
 }
 
 /** From now to the last moment at which the rescue still makes it. */

@@ -71,7 +71,7 @@ export function paintMarks(chart: Chart, marks: Marks): void {
     ctx.beginPath()
     ctx.rect(left, 0, right - left, bottom + 40)
     ctx.clip()
-    paintFutures({ ctx, x, y, bottom, now, reader }, futures)
+    paintFutures({ ctx, x, y, bottom, right, now, reader }, futures)
     ctx.restore()
   }
 
@@ -92,7 +92,8 @@ export function paintMarks(chart: Chart, marks: Marks): void {
   }
   line(ctx, x(now), top - 24, x(now), bottom, GLASS, 2.5)
   values(ctx, trace, x, y, left, reader, scale.cooking ? 'reach' : 'under', explained?.deciding ?? [])
-  cueMarks(ctx, cues, x, bottom)
+  // A narrow trace has no room for words: the ticks stay.
+  cueMarks(ctx, right - left < NARROW ? cues.map(({ at }) => ({ at, text: '' })) : cues, x, bottom)
   if (explained) explain(ctx, explained, trace, x, y, top, bottom)
   ctx.restore()
 }
@@ -115,6 +116,9 @@ function panTrace(
   font(ctx, 15, 600)
   label(ctx, `pan ${pan}`, x(last.at) + 6, y(last.celsius) + 16, 'left', GLASS)
 }
+
+/** px. */
+const NARROW = 420
 
 export interface Cue {
   at: number

@@ -28,12 +28,12 @@ const STILL_WARM = 25
 const OFF_THE_HEAT = 80
 
 export function sourcesIn(line: LineData, now: number): Source[] {
+  const warmth = (batch: BatchState) => lastRead(batch, now) ?? OFF_THE_HEAT
   const batches = line.batches.filter(
-    (batch) =>
-      batch.method.cooling !== 'none' &&
-      batch.disposition === null &&
-      (lastRead(batch, now) ?? OFF_THE_HEAT) > STILL_WARM,
+    (batch) => batch.method.cooling !== 'none' && batch.disposition === null && warmth(batch) > STILL_WARM,
   )
+  // The hottest is the next to be poured.
+  batches.sort((a, b) => warmth(b) - warmth(a))
   const methods = line.methods.flatMap((state) => approvedOf(state) ?? []).filter(({ cooling }) => cooling === 'stages')
   return [
     ...batches.map((batch): Source => ({ kind: 'batch', batch })),

@@ -152,7 +152,7 @@ function Running({ one: { batch, asks, forecast }, now, reader }: { one: JudgedB
     <li>
       <strong>{batch.method.name}</strong> <span className="muted">{batch.code}</span>
       <p>
-        {words ? `${words.action}. ${words.reason}` : 'The lead decides.'}
+        {words ? `${words.action}, ${words.reason}.` : 'The lead decides.'}
         {phaseOf(batch).cooking ? ' On the heat.' : ''}
       </p>
       {forecast &&
