@@ -81,7 +81,7 @@ export {
   type Rescue,
 } from './cooling/forecast'
 export { fanOf, ifDone, outcomeFan, type FanPoint } from './cooling/fan'
-export { largestDepth, planMakesIt, plannedStages, PLAN_MISSES, type PlannedStage } from './cooling/planned'
+export { largestDepth, planMakesIt, plannedStages, tellingStage, type PlannedStage } from './cooling/planned'
 export * from './cooling/projection/projectCooling'
 export {
   litresOf,
@@ -94,7 +94,16 @@ export {
   type Outcome,
 } from './cooling/choice'
 export { ICE_MELTS, unitTakes } from './cooling/ice'
-export { tryOut, TRIED, type Trial, type TrialResult, type TrialStage } from './cooling/trial'
+export {
+  isSure,
+  isTooClose,
+  isTooLate,
+  tryOut,
+  TRIED,
+  type Trial,
+  type TrialResult,
+  type TrialStage,
+} from './cooling/trial'
 export { coolingRecord } from './cooling/coolingRecord'
 export { learnedFrom, LEARN_FROM, likeness, type CoolingRecord, type Learned } from './cooling/learned'
 export { expectedAt, posteriorOf, shareUnder, type Posterior } from './cooling/projection/posterior'

@@ -1,4 +1,4 @@
-import type { GateForecast, Outcome, Passing } from '@logged-thermal/core'
+import type { GateForecast, Outcome, Passing, PlannedStage } from '@logged-thermal/core'
 import { actionWord, outcomeWords, passingSentence, plannedInShort, plannedWords } from './coolingWords'
 
 const reader = { unit: 'C' as const, zone: 'UTC' }
@@ -14,7 +14,12 @@ const passing = (more: Partial<Passing>): Passing => ({
 const gate = (more: Partial<Passing> = {}) =>
   ({ level: 21, deadline: at(14, 20), passing: passing(more) }) as GateForecast
 const stage = { key: 'cool-first', from: 57, to: 21, withinMinutes: 120 }
-const planned = (likely: number, miss: number) => ({ stage, minutes: { least: likely, likely, most: likely }, miss })
+const planned = (likely: number, says: PlannedStage['says']): PlannedStage => ({
+  stage,
+  minutes: { least: likely, likely, most: likely },
+  miss: 0,
+  says,
+})
 
 it('says when a gate is passed, how far that may be out, and when it is due', () => {
   expect(passingSentence(gate(), reader)).toBe('passes 21° about 13:52 (13:41–14:10), due 14:20')
@@ -28,17 +33,17 @@ it('says when a gate is passed, how far that may be out, and when it is due', ()
 })
 
 it('never promises: a plan is about so long, too close, or misses', () => {
-  expect(plannedWords(planned(52, 0.02), reader)).toBe('21° in about 52 min of 2 h.')
-  expect(plannedWords(planned(115, 0.4), reader)).toBe('21° in about 1 h 55 min of 2 h: too close.')
-  expect(plannedWords(planned(286, 1), reader)).toBe('21° in about 4 h 46 min, and may take 2 h: misses.')
-  expect(plannedWords(planned(Infinity, 1), reader)).toBe('21° not reached there.')
-  expect(plannedInShort(planned(286, 1), reader)).toBe('misses: 4 h 46 min')
+  expect(plannedWords(planned(52, 'makes it'), reader)).toBe('21° in about 52 min of 2 h.')
+  expect(plannedWords(planned(115, 'too close'), reader)).toBe('21° in about 1 h 55 min of 2 h: too close.')
+  expect(plannedWords(planned(286, 'misses'), reader)).toBe('21° in about 4 h 46 min, and may take 2 h: misses.')
+  expect(plannedWords(planned(Infinity, 'misses'), reader)).toBe('21° not reached there.')
+  expect(plannedInShort(planned(286, 'misses'), reader)).toBe('misses: 4 h 46 min')
 })
 
 it('says why a vessel cannot be taken before how it would cool', () => {
   const outcome = {
     refused: 'not for hot',
-    stages: [planned(30, 0)],
+    stages: [planned(30, 'makes it')],
     choice: { place: 'ice bath' },
   } as unknown as Outcome
   expect(outcomeWords(outcome, reader)).toBe('Not rated for hot food.')

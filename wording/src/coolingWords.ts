@@ -1,5 +1,5 @@
 import {
-  PLAN_MISSES,
+  tellingStage,
   type Action,
   type BatchState,
   type CoolingPlan,
@@ -112,7 +112,7 @@ export function planWords(plan: CoolingPlan): string {
 /** What a choice comes to: its stages as it goes, or why it cannot be done. */
 export function outcomeWords({ refused, stages, choice }: Outcome, reader: Reader): string {
   if (refused) return refusedWords[refused]
-  const first = stages.find(({ miss }) => miss > PLAN_MISSES) ?? stages[0]
+  const first = tellingStage(stages)
   return first ? plannedWords(first, reader) : `${placeWord[choice.place]}.`
 }
 
@@ -123,20 +123,19 @@ export const refusedWords: Record<NonNullable<Outcome['refused']>, string> = {
 }
 
 /** The same on a small key: '21° in 52 min', 'misses: 4 h 46 min'. */
-export function plannedInShort({ stage, minutes, miss }: PlannedStage, reader: Reader): string {
+export function plannedInShort({ stage, minutes, says }: PlannedStage, reader: Reader): string {
   const to = limitDegreesOf(stage.to, reader)
   if (!Number.isFinite(minutes.likely)) return `never ${to}`
   const took = span(minutes.likely * 60_000)
-  if (miss <= PLAN_MISSES) return `${to} in about ${took}`
-  return miss > 0.5 ? `misses: ${took}` : `too close: ${took}`
+  return says === 'makes it' ? `${to} in about ${took}` : `${says}: ${took}`
 }
 
 /** '21° in about 52 min of 2 h', '21° in about 3 h: may take 2 h'. */
-export function plannedWords({ stage, minutes, miss }: PlannedStage, reader: Reader): string {
+export function plannedWords({ stage, minutes, says }: PlannedStage, reader: Reader): string {
   const to = limitDegreesOf(stage.to, reader)
   const allowed = span(stage.withinMinutes * 60_000)
   if (!Number.isFinite(minutes.likely)) return `${to} not reached there.`
   const about = `${to} in about ${span(minutes.likely * 60_000)}`
-  if (miss > 0.5) return `${about}, and may take ${allowed}: misses.`
-  return miss > PLAN_MISSES ? `${about} of ${allowed}: too close.` : `${about} of ${allowed}.`
+  if (says === 'misses') return `${about}, and may take ${allowed}: misses.`
+  return says === 'too close' ? `${about} of ${allowed}: too close.` : `${about} of ${allowed}.`
 }

@@ -8,6 +8,7 @@ import { actionsFor, type Action } from './action'
 import { facesIn } from './faces'
 import { likeness, type Learned } from './learned'
 import { placeFigures, type Place } from './place'
+import { LIKELY_MISS } from './planned'
 import { expectedAt, posteriorOf, scaleOf, shareUnder, type Posterior, type Surroundings } from './projection/posterior'
 import { missProbability, passingOf, type Passing } from './projection/projectCooling'
 import { prospectOf, prospectOfAnything, type Prospect } from './prospect'
@@ -26,8 +27,8 @@ export const NO_MEANS: Means = { places: [], learned: {} }
 export interface Forecast {
   setting: Setting
   posterior: Posterior
-  /** Core readings since the heat. */
-  readings: number
+  /** Enough was read since the heat for it to be told. */
+  told: boolean
   /** On how many of the kitchen's own batches it rests; 0 where it is reckoned. */
   batches: number
   gates: GateForecast[]
@@ -42,6 +43,8 @@ export interface GateForecast {
   passing: Passing
   /** How likely it passes too late. */
   miss: number
+  /** That is more likely than not, and said: never from fewer than two readings. */
+  misses: boolean
   /** °C expected at the deadline. */
   atDeadline: number
 }
@@ -52,6 +55,9 @@ export interface Rescue {
   /** The last moment at which it still makes the gate for almost certain; in the past: too late since then. */
   by: Instant
 }
+
+/** A forecast is told from so many core readings since the heat. */
+const TOLD_FROM = 2
 
 /** Nobody said where it stands: from a refrigerator to a warm kitchen, °C. */
 const ANYWHERE: Surroundings = { celsius: 11, spread: 8 }
@@ -83,10 +89,12 @@ export function forecastOf(batch: BatchState, findings: readonly Finding[], mean
     const deadline = Math.max(finding.deadline, starts === null ? 0 : starts + withinMinutes * MINUTE)
     const passing = cooled.passes(level)
     const atDeadline = expectedAt(cooled.posterior, deadline).mean
-    return [{ finding, level, deadline, passing, miss: missProbability(passing, deadline), atDeadline }]
+    const miss = missProbability(passing, deadline)
+    const misses = cooled.told && miss > LIKELY_MISS
+    return [{ finding, level, deadline, passing, miss, misses, atDeadline }]
   })
-  const { setting, posterior, readings, batches } = cooled
-  return { setting, posterior, readings, batches, gates }
+  const { setting, posterior, told, batches } = cooled
+  return { setting, posterior, told, batches, gates }
 }
 
 /** What can be done about a gate, that with the most time left first; those that are too late last. */
@@ -154,7 +162,7 @@ function cooling(batch: BatchState, cooledAt: Instant, means: Means): Cooled | n
   return {
     setting,
     posterior,
-    readings: trace.length,
+    told: trace.length >= TOLD_FROM,
     batches,
     passes(level) {
       const known = passings.get(level)

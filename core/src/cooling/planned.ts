@@ -9,12 +9,15 @@ import type { Prospect } from './prospect'
 export interface PlannedStage {
   stage: CoolingStage
   minutes: Bounded
-  /** How likely it takes longer than it may. */
+  /** How likely it takes longer than it may, and what that is called. */
   miss: number
+  says: 'makes it' | 'too close' | 'misses'
 }
 
-/** Above this a plan is said to miss. */
+/** Above this a plan is too close. */
 export const PLAN_MISSES = 0.2
+/** More likely than not. */
+export const LIKELY_MISS = 0.5
 
 /**
  * How the stages of a cooling will go from a temperature, °C, throughout. A clock that starts at a temperature starts
@@ -42,13 +45,28 @@ export function plannedStages(prospect: Prospect, celsius: number, stages: reado
       return took.find(({ weight }) => (sum += weight) >= share - 1e-9)?.minutes ?? Infinity
     }
     const miss = took.reduce((sum, { weight, minutes }) => sum + (minutes > stage.withinMinutes ? weight : 0), 0)
-    return { stage, minutes: { least: quantile(0.05), likely: quantile(0.5), most: quantile(0.95) }, miss }
+    return {
+      stage,
+      minutes: { least: quantile(0.05), likely: quantile(0.5), most: quantile(0.95) },
+      miss,
+      says: saysOf(miss),
+    }
   })
+}
+
+function saysOf(miss: number): PlannedStage['says'] {
+  if (miss > LIKELY_MISS) return 'misses'
+  return miss > PLAN_MISSES ? 'too close' : 'makes it'
+}
+
+/** The stage that tells most of a plan: the first that may be missed, else the first. */
+export function tellingStage(stages: readonly PlannedStage[]): PlannedStage | null {
+  return stages.find(({ says }) => says !== 'makes it') ?? stages[0] ?? null
 }
 
 /** Whether every stage is made, as far as a plan can say. */
 export function planMakesIt(stages: readonly PlannedStage[]): boolean {
-  return stages.every(({ miss }) => miss <= PLAN_MISSES)
+  return stages.every(({ says }) => says === 'makes it')
 }
 
 const SHALLOWEST = 0.01

@@ -2,7 +2,7 @@ import { coolingStages } from '../limits/ruleSets'
 import { mixtureProperties } from '../material/properties'
 import { ICE_MELTS, iceMelted, unitTakes } from './ice'
 import { simulateCooldown } from './simulateCooldown'
-import { asRound, tryOut, type Trial } from './trial'
+import { asRound, isSure, isTooClose, isTooLate, tryOut, type Trial } from './trial'
 
 const US = coolingStages('us-food-code-2022')
 const TRIAL: Trial = {
@@ -77,4 +77,17 @@ it('reckons a tray as a round one without being far out', () => {
     }).core
   const [tray, round] = [run(shape), run(asRound(shape))]
   tray.forEach((celsius, i) => expect(Math.abs(celsius - round[i]!)).toBeLessThan(2))
+})
+
+it('is too late, too close or sure, by what is likely and by the least heat that may pass', () => {
+  const stage = { key: 'cool-first', from: 57, to: 21, withinMinutes: 120 }
+  const said = (likely: number | null, most: number | null) => {
+    const made = { stage, least: 60, likely, most }
+    return [isTooLate(made), isTooClose(made), isSure(made)]
+  }
+  expect(said(121, 150)).toEqual([true, false, false])
+  expect(said(null, null)).toEqual([true, false, false])
+  expect(said(110, 130)).toEqual([false, true, false])
+  expect(said(110, null)).toEqual([false, true, false])
+  expect(said(90, 119)).toEqual([false, false, true])
 })

@@ -46,6 +46,21 @@ export interface TrialStage {
   most: number | null
 }
 
+/** Likely longer than it may take. */
+export function isTooLate({ stage, likely }: TrialStage): boolean {
+  return likely === null || likely > stage.withinMinutes
+}
+
+/** In time only if no less heat passes than is likely. */
+export function isTooClose(made: TrialStage): boolean {
+  return !isTooLate(made) && (made.most === null || made.most > made.stage.withinMinutes)
+}
+
+/** In time even with the least heat passing. */
+export function isSure(made: TrialStage): boolean {
+  return !isTooLate(made) && !isTooClose(made)
+}
+
 /** So long is tried, minutes. */
 export const TRIED = 9 * 60
 const EVERY = 120

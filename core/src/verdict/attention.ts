@@ -34,8 +34,7 @@ export type Attention =
 
 /** After the clock has started, the second look: from two readings on there is a forecast, ms. */
 const SECOND_LOOK = 30 * MINUTE
-/** More likely than not: then it is said, and below it only where the last moment is near. */
-const LIKELY_MISS = 0.5
+/** A likely miss is said; a possible one only where the last moment is near. */
 const POSSIBLE_MISS = 0.2
 const NEAR = 15 * MINUTE
 /** Above this chance of a miss it is looked at more often. */
@@ -130,16 +129,16 @@ export function urgency(asks: Attention, now: Instant): number {
 
 /** Said from the second reading on, and only where a miss is likely or the last moment is near. */
 function toRescue(batch: BatchState, forecast: Forecast, { means }: World, now: Instant): Attention | null {
-  if (forecast.readings < 2) return null
+  if (!forecast.told) return null
   for (const gate of forecast.gates) {
     if (gate.deadline <= now || gate.miss < POSSIBLE_MISS) continue
     const all = rescuesFor(batch, forecast, gate, means)
     const [first] = all
     const { finding } = gate
     const left = first !== undefined && first.by > now
-    if (left && (gate.miss > LIKELY_MISS || first.by - now < NEAR))
+    if (left && (gate.misses || first.by - now < NEAR))
       return { kind: 'rescue', finding, by: first.by, gate, first: first.action, all }
-    if (!left && gate.miss > LIKELY_MISS) return { kind: 'lost', finding, by: gate.deadline, gate, all }
+    if (!left && gate.misses) return { kind: 'lost', finding, by: gate.deadline, gate, all }
   }
   return null
 }

@@ -45,10 +45,10 @@ export function futuresOf(
   if (known?.key === key) return known.futures
   const end = Math.max(minute, ...gates.map(({ deadline }) => deadline))
   const until = end + (end - posterior.from) / 10
-  const told = forecast.readings > 1
+  const { told } = forecast
   const futures: Futures = {
     fan: told ? fanOf(posterior, posterior.last.at, until) : [],
-    misses: told && gates.some(({ miss }) => miss > 0.5),
+    misses: gates.some(({ misses }) => misses),
     rescued: asks.kind === 'rescue' ? fanOf(ifDone(forecast, asks.first, minute, means), minute, until) : [],
     rescueBy: asks.kind === 'rescue' ? asks.by : null,
     planned: plannedFan(batch, until),

@@ -1,37 +1,19 @@
 import { useMemo, useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
-import {
-  depthOf,
-  fillRefusal,
-  litresOf,
-  pansFor,
-  type CoolingPlan,
-  type Cover,
-  type VesselState,
-  filledTo,
-  plannedStages,
-  prospectIn,
-  type CoolingStage,
-  type Means,
-} from '@logged-thermal/core'
-import {
-  centimetres,
-  coverWord,
-  limitDegreesOf,
-  plannedWords,
-  refusedWords,
-  span,
-  type Reader,
-} from '@logged-thermal/wording'
+import { depthOf, fillRefusal, isSure, litresOf, pansFor, type CoolingPlan, type Cover } from '@logged-thermal/core'
+import { centimetres, coverWord, refusedWords } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { Header } from '../app/Header'
 import { useHand, useLine, useMeans } from '../app/kitchen'
 import type { LineData } from '../app/lineData'
 import { useNow } from '../app/now'
 import { Key } from '../parts/Key'
-import { colourOf } from '../parts/temperatureScale'
-import { VesselPicture } from '../parts/VesselPicture'
-import { CurvesChart, tooLate } from './CurvesChart'
+import { Stepper } from '../parts/Stepper'
+import { CooldownSentence } from './CooldownSentence'
+import { CurvesChart } from './CurvesChart'
+import { ownWords } from './ownWords'
+import { SimulationProgress } from './SimulationProgress'
+import { VesselKey } from './VesselKey'
 import { idOf, sourced, sourcesIn, type Source, type Sourced } from './source'
 import { useTrials, type Trials } from './useTrials'
 import { VesselsSheet } from './VesselsSheet'
@@ -120,7 +102,7 @@ function Cooldown({ line, source, sources, found, onSource }: Props) {
     <main className="view">
       <Header>
         <h1 aria-live="polite">
-          <Sentence ways={ways} trials={trials} index={index} reader={reader} />
+          <CooldownSentence ways={ways} trials={trials} index={index} reader={reader} />
         </h1>
       </Header>
       <div className="cooldown">
@@ -205,7 +187,7 @@ function Cooldown({ line, source, sources, found, onSource }: Props) {
                 reader={reader}
               />
             ) : (
-              <Progress trials={trials} known={found !== null && vessel !== null} />
+              <SimulationProgress trials={trials} known={found !== null && vessel !== null} />
             )}
           </div>
           {load && vessel && (
@@ -247,115 +229,7 @@ function Cooldown({ line, source, sources, found, onSource }: Props) {
   )
 }
 
-/** What the kitchen's own coolings alike say of a way, and on how many that rests; nothing where there are too few. */
-function ownWords(
-  { place, iceFirst }: Way,
-  vessel: VesselState | null,
-  load: Sourced['load'] | null,
-  cover: Cover,
-  pans: number,
-  stages: CoolingStage[],
-  means: Means,
-  reader: Reader,
-): string {
-  if (!vessel || !load || iceFirst > 0) return ''
-  const product = {
-    shape: filledTo(vessel.inside, depthOf(litresOf(load), vessel.inside, pans)),
-    composition: load.composition,
-    wall: vessel.wall,
-  }
-  const setting = { from: 0, place, unit: null, air: null, cover, product, vessel: vessel.id, change: 'began' as const }
-  const { prospect, batches } = prospectIn(setting, undefined, means)
-  const [first] = plannedStages(prospect, load.celsius, stages)
-  return batches > 0 && first ? `From ${batches} earlier coolings alike here: ${plannedWords(first, reader)} ` : ''
-}
-
 /** The first way that makes every gate even with the least heat passing, the gentlest first. */
 function bestOf(ways: readonly Way[], trials: Trials): Way | undefined {
-  return ways.find((_, i) =>
-    trials.results[i]?.stages.every(({ stage, most }) => most !== null && most <= stage.withinMinutes),
-  )
-}
-
-function Sentence({
-  ways,
-  trials,
-  index,
-  reader,
-}: {
-  ways: readonly Way[]
-  trials: Trials
-  index: number
-  reader: Reader
-}) {
-  const result = trials.results[index]
-  const missed = ways.find((_, i) => i !== index && trials.results[i]?.stages.some(tooLate))
-  if (!result) return <strong>How will it cool?</strong>
-  const late = result.stages.find(tooLate)
-  const [first] = result.stages
-  const spare = first?.likely != null ? first.stage.withinMinutes - first.likely : 0
-  return (
-    <>
-      <strong>
-        {late
-          ? `${ways[index]!.name} misses ${limitDegreesOf(late.stage.to, reader)} at this depth.`
-          : `${ways[index]!.name} clears ${limitDegreesOf(first?.stage.to ?? 21, reader)} with ${span(spare * 60_000)} to spare, as it goes.`}
-      </strong>{' '}
-      {missed && !late ? `${missed.name} misses.` : ''}
-    </>
-  )
-}
-
-function Progress({ trials: { progress, cancel }, known }: { trials: Trials; known: boolean }) {
-  if (!known)
-    return <p className="on-glass-words">The amounts or the vessels of this kitchen do not say how it stands.</p>
-  return (
-    <div className="on-glass-words" role="status">
-      <p>Simulating {Math.round(progress * 100)} %</p>
-      <progress max={1} value={progress} aria-label="Simulating" />
-      {progress < 1 && (
-        <Key look="outlined" onClick={cancel}>
-          Cancel
-        </Key>
-      )}
-    </div>
-  )
-}
-
-function Stepper({ name, value, onStep }: { name: string; value: string; onStep: (step: 1 | -1) => void }) {
-  return (
-    <div className="stepper" role="group" aria-label={name}>
-      <Key aria-label={`${name}: less`} onClick={() => onStep(-1)}>
-        −
-      </Key>
-      <span aria-live="polite">{value}</span>
-      <Key aria-label={`${name}: more`} onClick={() => onStep(1)}>
-        +
-      </Key>
-    </div>
-  )
-}
-
-function VesselKey({
-  vessel,
-  chosen,
-  depth,
-  celsius,
-  onChoose,
-}: {
-  vessel: VesselState
-  chosen: boolean
-  depth: number
-  celsius: number
-  onChoose: () => void
-}) {
-  return (
-    <Key look={chosen ? 'primary' : 'plain'} role="radio" aria-checked={chosen} onClick={onChoose}>
-      <VesselPicture inside={vessel.inside} depth={depth} colour={colourOf(celsius)} />
-      <span>
-        {vessel.name}
-        <small>{depth > vessel.inside.height ? 'overfull' : centimetres(depth)}</small>
-      </span>
-    </Key>
-  )
+  return ways.find((_, i) => trials.results[i]?.stages.every(isSure))
 }

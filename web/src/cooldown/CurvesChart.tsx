@@ -1,6 +1,6 @@
 import { Chart, LinearScale, LineController, LineElement, PointElement, type ChartData, type Plugin } from 'chart.js'
 import { Line } from 'react-chartjs-2'
-import type { CoolingStage, TrialResult } from '@logged-thermal/core'
+import { isTooLate, type CoolingStage, type TrialResult } from '@logged-thermal/core'
 import { limitDegreesOf, span, type Reader } from '@logged-thermal/wording'
 import { font, GLASS, label, line } from '../bench/pen'
 
@@ -27,9 +27,9 @@ export function CurvesChart({ results, names, chosen, stages, reader }: Props) {
       data: curve
         .filter(({ minutes }) => minutes >= -0.01 && minutes <= end)
         .map(({ minutes, celsius }) => ({ x: minutes, y: y(celsius) })),
-      borderColor: i === chosen ? CHOSEN : made.some(tooLate) ? MISSES : OTHER,
+      borderColor: i === chosen ? CHOSEN : made.some(isTooLate) ? MISSES : OTHER,
       borderWidth: i === chosen ? 6 : 3,
-      borderDash: i === chosen ? [] : made.some(tooLate) ? [2, 6] : [9, 6],
+      borderDash: i === chosen ? [] : made.some(isTooLate) ? [2, 6] : [9, 6],
       pointRadius: 0,
       tension: 0.2,
       order: i === chosen ? 0 : 1,
@@ -62,11 +62,6 @@ export function CurvesChart({ results, names, chosen, stages, reader }: Props) {
       />
     </div>
   )
-}
-
-/** Likely later than its stage allows. */
-export function tooLate({ stage, likely }: TrialResult['stages'][number]): boolean {
-  return likely === null || likely > stage.withinMinutes
 }
 
 function paint(chart: Chart, { results, names, chosen, stages, reader, end }: Props & { end: number }): void {

@@ -1,7 +1,16 @@
 import ButtonBase from '@mui/material/ButtonBase'
-import { pansFor, unitTakes, litresOf, type Load, type TrialResult, type VesselState } from '@logged-thermal/core'
+import {
+  isTooClose,
+  isTooLate,
+  litresOf,
+  pansFor,
+  unitTakes,
+  type Load,
+  type TrialResult,
+  type TrialStage,
+  type VesselState,
+} from '@logged-thermal/core'
 import { centimetres, limitDegreesOf, span, type Reader } from '@logged-thermal/wording'
-import { tooLate } from './CurvesChart'
 import type { Trials } from './useTrials'
 import type { Way } from './ways'
 
@@ -58,17 +67,18 @@ export function WaysTable({ ways, trials, load, vessel, chosen, onChoose, reader
   )
 }
 
-function Spare({ stage, least, likely, most }: TrialResult['stages'][number]) {
+function Spare(made: TrialStage) {
+  const { stage, least, likely, most } = made
   const spare = likely === null ? null : stage.withinMinutes - likely
   const range = `${least === null ? 'never' : span(least * 60_000)} to ${most === null ? 'never' : span(most * 60_000)}`
   if (spare === null) return <span className="late">not reached</span>
-  if (tooLate({ stage, least, likely, most }))
+  if (isTooLate(made))
     return (
       <span className="late" title={range}>
         <strong>{span(-spare * 60_000)}</strong> too late
       </span>
     )
-  const close = most === null || most > stage.withinMinutes
+  const close = isTooClose(made)
   return (
     <span className={close ? 'close' : ''} title={range}>
       <strong>{span(spare * 60_000)}</strong> {close ? 'too close' : 'to spare'}

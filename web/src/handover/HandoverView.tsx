@@ -155,8 +155,7 @@ function Running({ one: { batch, asks, forecast }, now, reader }: { one: JudgedB
         {words ? `${words.action}, ${words.reason}.` : 'The lead decides.'}
         {phaseOf(batch).cooking ? ' On the heat.' : ''}
       </p>
-      {forecast &&
-        forecast.readings > 1 &&
+      {forecast?.told &&
         forecast.gates.map((gate) => <p key={gate.finding.check.key}>As it goes {passingSentence(gate, reader)}.</p>)}
     </li>
   )

@@ -64,7 +64,7 @@ const fans = new WeakMap<Posterior, { until: number; fan: FanPoint[] }>()
 
 /** From the last reading to the last gate, and a little on. */
 function fanAhead(forecast: Forecast | null): FanPoint[] {
-  if (!forecast || forecast.readings < 2) return []
+  if (!forecast?.told) return []
   const { posterior } = forecast
   const from = posterior.last.at
   const until = Math.max(...forecast.gates.map(({ deadline }) => deadline), from)
@@ -96,7 +96,6 @@ function gateOf(finding: Finding, read: readonly Bend[], forecast: Forecast | nu
   const passed = standing === 'proven' ? finding.end?.latest : null
   const at = passed ?? finding.deadline ?? now + rule.withinMinutes * 60_000
   const gate = forecast?.gates.find((each) => each.finding.check.key === check.key)
-  const misses = gate && forecast && forecast.readings >= 2 && gate.miss > 0.5 && gate.deadline > now
-  const clash = misses ? gate.atDeadline : null
+  const clash = gate?.misses && gate.deadline > now ? gate.atDeadline : null
   return [{ key: check.key, kind: 'be under', at, celsius: to, standing, finding, clash }]
 }

@@ -5,9 +5,9 @@ import {
   mayBeStirred,
   nearestThatMakes,
   PLACES,
-  PLAN_MISSES,
   settingsOf,
   stagesOf,
+  tellingStage,
   waysToCool,
   type BatchState,
   type Means,
@@ -74,7 +74,7 @@ export function BeginCooling(props: SlabProps) {
           {ways
             .filter(({ makes }) => makes === good)
             .map(({ place, stages }) => {
-              const shown = stages.find(({ miss }) => miss > PLAN_MISSES) ?? stages[0]
+              const shown = tellingStage(stages)
               return (
                 <Key key={place} look={good ? 'plain' : 'outlined'} disabled={!open} onClick={() => goTo(place)}>
                   {placeWord[place]}

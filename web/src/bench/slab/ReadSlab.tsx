@@ -26,7 +26,7 @@ export function ReadSlab(props: SlabProps & { markKey: ReactNode }) {
         </p>
       )}
       <p className="why">{findingSentence(asks.finding, reader)}</p>
-      {forecast && forecast.readings > 1 && (
+      {forecast?.told && (
         <div className="as-it-goes">
           {forecast.gates.map((gate) => (
             <p key={gate.finding.check.key}>As it goes {passingSentence(gate, reader)}.</p>

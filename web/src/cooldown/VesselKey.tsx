@@ -1,0 +1,30 @@
+import type { VesselState } from '@logged-thermal/core'
+import { centimetres } from '@logged-thermal/wording'
+import { Key } from '../parts/Key'
+import { colourOf } from '../parts/temperatureScale'
+import { VesselPicture } from '../parts/VesselPicture'
+
+/** A vessel to choose, with how deep it is filled then. */
+export function VesselKey({
+  vessel,
+  chosen,
+  depth,
+  celsius,
+  onChoose,
+}: {
+  vessel: VesselState
+  chosen: boolean
+  depth: number
+  celsius: number
+  onChoose: () => void
+}) {
+  return (
+    <Key look={chosen ? 'primary' : 'plain'} role="radio" aria-checked={chosen} onClick={onChoose}>
+      <VesselPicture inside={vessel.inside} depth={depth} colour={colourOf(celsius)} />
+      <span>
+        {vessel.name}
+        <small>{depth > vessel.inside.height ? 'overfull' : centimetres(depth)}</small>
+      </span>
+    </Key>
+  )
+}
