@@ -23,7 +23,7 @@ export function benchCooling(clock: () => number) {
     fortyCurvesMs: best(clock, 3, () =>
       Array.from({ length: 40 }, (_, i) => simulateCooldown({ ...SIX_HOURS, start: 60 + i / 2 })),
     ),
-    projectionMs: best(clock, 30, () => project(few)),
+    projectionMs: best(clock, 80, () => project(few)),
     longTraceMs: best(clock, 10, () => project(many)),
     simulationMs: best(clock, 5, () => simulateCooldown(SIX_HOURS)),
     refinement: Math.max(...[57, 40, 30].map((level) => Math.abs(passed(1, level) / passed(2, level) - 1))),

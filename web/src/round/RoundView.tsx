@@ -77,7 +77,7 @@ export function RoundView() {
         </h1>
       </Header>
       <div className="round">
-        <ol className="round-walk" aria-label="This round">
+        <ol className="round-walk" aria-label="This round" tabIndex={0}>
           {walk.map((one) => (
             <Stop
               key={one.batch.id}

@@ -71,8 +71,10 @@ const MODEL_SPREAD = 0.0045
 const STRETCH = 0.07
 const START_SPREAD = 3
 
-const COARSE = 25
-const FINE = 27
+const COARSE = 21
+const FINE = 25
+/** A bend that carries less than this of the belief is not looked at finely. */
+const UNLIKELY = 1e-3
 /** Ways that carry less than this of the belief are left out. */
 const NEGLIGIBLE = 1e-3
 
@@ -88,11 +90,20 @@ export function posteriorOf(segment: Segment): Posterior {
   const step = (wide.to - wide.from) / (COARSE - 1)
   const kept = coarse.filter(({ weight }) => weight > 1e-3).map(({ tauMs }) => Math.log(tauMs))
   const narrow = { from: Math.min(...kept) - step, to: Math.max(...kept) + step }
-  const ways = waysOf({ ...segment, begin }, readings, known, narrow, FINE).filter(({ weight }) => weight > NEGLIGIBLE)
+  const ways = waysOf({ ...segment, begin }, readings, stillLikely(known, coarse), narrow, FINE).filter(
+    ({ weight }) => weight > NEGLIGIBLE,
+  )
   const left = ways.reduce((sum, { weight }) => sum + weight, 0)
   for (const way of ways) way.weight /= left
   const last = readings.at(-1) ?? begin
   return { from: begin.at, last: { at: last.at, celsius: last.celsius }, ways }
+}
+
+/** The bends that the coarse look leaves anything of. */
+function stillLikely(known: readonly Bend[], coarse: readonly Way[]): readonly Bend[] {
+  const weights = new Map<Curve, number>()
+  for (const { curve, weight } of coarse) weights.set(curve, (weights.get(curve) ?? 0) + weight)
+  return known.filter(({ curve }) => weights.get(curve)! > UNLIKELY)
 }
 
 /** How likely it is to be at or under a level at an instant, ahead of the last reading or since. */
@@ -185,6 +196,7 @@ function bent(
   let [start, end] = [begin.celsius, around.celsius]
   let [ss, se, ee] = [begin.spread * begin.spread, 0, around.spread * around.spread]
   let ln = lnPrior
+  let variances = 1
   const model = MODEL_SPREAD * (begin.celsius - around.celsius)
   for (const { at, celsius } of readings) {
     const g = Math.exp(lnExcess(curve, (at - begin.at) / tauMs))
@@ -192,18 +204,20 @@ function bent(
     const [ps, pe] = [ss * g + se * rest, se * g + ee * rest]
     const variance = ps * g + pe * rest + own * own + model * model
     const off = celsius - start * g - end * rest
-    ln -= (Math.log(variance) + (off * off) / variance) / 2
+    // One logarithm in the end: of the product.
+    variances *= variance
+    ln -= (off * off) / (2 * variance)
     start += (ps / variance) * off
     end += (pe / variance) * off
     ss -= (ps * ps) / variance
     se -= (ps * pe) / variance
     ee -= (pe * pe) / variance
   }
-  return { ln, weight: 0, curve, tauMs, start, end, ss, se, ee }
+  return { ln: ln - Math.log(variances) / 2, weight: 0, curve, tauMs, start, end, ss, se, ee }
 }
 
 /** More readings than this say no more. */
-const MOST = 16
+const MOST = 12
 
 /** Of a long trace the first, the last, and between them those that stand evenly in time. */
 function informative(readings: Segment['readings']): Segment['readings'] {
