@@ -28,7 +28,7 @@ export function paintFutures(paper: Paper, { fan, misses, rescued, rescueBy, pla
   if (planned.length > 1) {
     ctx.setLineDash([2, 5])
     curve(paper, planned, GLASS, 2)
-    const middle = planned[Math.floor(planned.length / 2)]!
+    const middle = planned[Math.floor(planned.length * 0.85)]!
     font(ctx, 15, 600)
     label(ctx, 'plan', x(middle.at), y(middle.celsius) - 8, 'left', GLASS)
   }
