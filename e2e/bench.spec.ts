@@ -1,6 +1,6 @@
 import { expect, test, type Browser, type Page } from '@playwright/test'
 import { expectAccessible } from './accessible'
-import { type PINS, RunningKitchen, signAs, tapReading } from './kitchen'
+import { type PINS, RunningKitchen, signAs, tap, tapReading } from './kitchen'
 
 let kitchen: RunningKitchen
 test.beforeAll(async () => {
@@ -11,11 +11,6 @@ test.afterAll(() => kitchen.close())
 
 const person = (browser: Browser, name: keyof typeof PINS) => kitchen.person(browser, name)
 
-const tap = (page: Page, name: string | RegExp) =>
-  page
-    .getByRole('button', { name, exact: typeof name === 'string' })
-    .first()
-    .click()
 const slab = (page: Page) => page.getByRole('region', { name: 'Do this now' })
 const check = (page: Page, key: string) => page.locator(`[data-check="${key}"]`)
 const proven = (page: Page, key: string) => expect(check(page, key)).toHaveAttribute('data-standing', 'proven')

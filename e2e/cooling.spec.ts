@@ -1,6 +1,6 @@
 import { expect, test, type Browser, type Page } from '@playwright/test'
 import { expectAccessible } from './accessible'
-import { type PINS, RunningKitchen, signAs, tapReading } from './kitchen'
+import { type PINS, RunningKitchen, signAs, tap, tapReading } from './kitchen'
 
 let kitchen: RunningKitchen
 test.beforeAll(async () => {
@@ -10,11 +10,6 @@ test.beforeAll(async () => {
 test.afterAll(() => kitchen.close())
 
 const person = (browser: Browser, name: keyof typeof PINS) => kitchen.person(browser, name)
-const tap = (page: Page, name: string | RegExp) =>
-  page
-    .getByRole('button', { name, exact: typeof name === 'string' })
-    .first()
-    .click()
 const slab = (page: Page) => page.getByRole('region', { name: /Do this now|The lead decides/ })
 const bench = async (page: Page, dish: string) => {
   await page.goto(kitchen.url)

@@ -76,6 +76,14 @@ export async function signAs(page: Page, name: keyof typeof PINS): Promise<void>
     await page.getByRole('region', { name: 'PIN' }).getByRole('button', { name: digit, exact: true }).click()
 }
 
+/** Taps the first key of a name: exactly it, or as a pattern says. */
+export async function tap(page: Page, name: string | RegExp): Promise<void> {
+  await page
+    .getByRole('button', { name, exact: typeof name === 'string' })
+    .first()
+    .click()
+}
+
 /** Logs a reading on the degree board, by taps: tens if they are not in view, degree, tenth. */
 export async function tapReading(page: Page, value: number): Promise<number> {
   const [degree, tenth] = value.toFixed(1).split('.') as [string, string]
