@@ -1,12 +1,22 @@
 import { useMemo, useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
-import { depthOf, fillRefusal, isSure, litresOf, pansFor, type CoolingPlan, type Cover } from '@logged-thermal/core'
+import {
+  COVERS,
+  depthOf,
+  fillRefusal,
+  isSure,
+  litresOf,
+  pansFor,
+  type CoolingPlan,
+  type Cover,
+} from '@logged-thermal/core'
 import { centimetres, coverWord, refusedWords } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { Header } from '../app/Header'
 import { useHand, useLine, useMeans } from '../app/kitchen'
 import type { LineData } from '../app/lineData'
 import { useNow } from '../app/now'
+import { ChoiceKeys } from '../parts/ChoiceKeys'
 import { Key } from '../parts/Key'
 import { Stepper } from '../parts/Stepper'
 import { CooldownSentence } from './CooldownSentence'
@@ -20,8 +30,6 @@ import { VesselsSheet } from './VesselsSheet'
 import { WaysTable } from './WaysTable'
 import { trialOf, waysOf, type Way } from './ways'
 import './cooldown.css'
-
-const COVERS: Cover[] = ['open', 'film on the surface', 'lid']
 
 /** Before it is off the stove: how deep, in what, with what cooling it makes its gates. */
 export function CooldownView() {
@@ -150,18 +158,13 @@ function Cooldown({ line, source, sources, found, onSource }: Props) {
             value={`${pans} ${pans === 1 ? 'pan' : 'pans'}`}
             onStep={(step) => setPans(Math.max(1, pans + step))}
           />
-          <div className="register-keys" role="group" aria-label="Cover">
-            {COVERS.map((each) => (
-              <Key
-                key={each}
-                look={each === cover ? 'primary' : 'outlined'}
-                aria-pressed={each === cover}
-                onClick={() => setCover(each)}
-              >
-                {each === 'film on the surface' ? 'Film' : coverWord[each]}
-              </Key>
-            ))}
-          </div>
+          <ChoiceKeys
+            name="Cover"
+            options={COVERS}
+            chosen={cover}
+            words={(each) => (each === 'film on the surface' ? 'Film' : coverWord[each])}
+            onChoose={setCover}
+          />
           <Stepper
             name="Stirred in ice first"
             value={iceFirst === 0 ? 'no ice first' : `${iceFirst} min in ice first`}

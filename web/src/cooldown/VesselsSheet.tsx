@@ -12,6 +12,7 @@ import {
 } from '@logged-thermal/core'
 import { placeWord } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
+import { ChoiceKeys } from '../parts/ChoiceKeys'
 import { Key } from '../parts/Key'
 import { Sheet } from '../parts/Sheet'
 
@@ -131,18 +132,7 @@ function VesselForm() {
           </label>
         ))}
       </div>
-      <div className="register-keys" role="group" aria-label="Material">
-        {WALLS.map((each) => (
-          <Key
-            key={each}
-            look={each === wall ? 'primary' : 'outlined'}
-            aria-pressed={each === wall}
-            onClick={() => setWall(each)}
-          >
-            {each}
-          </Key>
-        ))}
-      </div>
+      <ChoiceKeys name="Material" options={WALLS} chosen={wall} words={(each) => each} onChoose={setWall} />
       <div className="register-keys">
         <Key look={food ? 'primary' : 'outlined'} aria-pressed={food} onClick={() => setFood(!food)}>
           Rated for food
@@ -187,18 +177,7 @@ function UnitForm() {
         New unit
         <input value={name} onChange={({ target }) => setName(target.value)} />
       </label>
-      <div className="register-keys" role="group" aria-label="Kind">
-        {UNIT_KINDS.map((each) => (
-          <Key
-            key={each}
-            look={each === kind ? 'primary' : 'outlined'}
-            aria-pressed={each === kind}
-            onClick={() => setKind(each)}
-          >
-            {placeWord[each]}
-          </Key>
-        ))}
-      </div>
+      <ChoiceKeys name="Kind" options={UNIT_KINDS} chosen={kind} words={(each) => placeWord[each]} onChoose={setKind} />
       <label className="form-field">
         Power, W
         <input inputMode="numeric" value={watts} onChange={({ target }) => setWatts(target.value)} />
