@@ -1,7 +1,7 @@
 // The face of core: what other programs call. Names and shapes here stay; more may be added.
 export { CORE_VERSION } from './version'
 export * from './calendar/instant'
-export { addDays, dayOf, dayOfYear, daysBetween, offsetMinutes, startOfDay, type Day } from './calendar/zone'
+export { addDays, dayOf, dayOfYear, daysBetween, offsetMinutes, parseDay, startOfDay, type Day } from './calendar/zone'
 export * from './quantity/temperature'
 export { parseTemperature, unitDoubt, type Neighbour, type Parsed } from './quantity/parseTemperature'
 export type { Bounded, Bracket, Reading, Where } from './trace/reading'
@@ -66,7 +66,7 @@ export { alarms, NOTHING_SOUNDED, type Sounded } from './round/alarms'
 export { unattendedGates, type Unattended } from './round/handover'
 export { dueRound, nextRound, ROUND_WITHIN } from './round/dueRound'
 export { boilingPoint } from './instrument/boilingPoint'
-export { BY_PRODUCT_DAYS, byProductDay } from './shelf/byProduct'
+export { BY_PRODUCT_DAYS } from './shelf/byProduct'
 export { discardDay, type DatedItem, type DiscardDay } from './shelf/discardDay'
 export { mayBeStirred, type Action } from './cooling/action'
 export {
@@ -122,7 +122,7 @@ export {
   type RegisteredVessel,
 } from './vessel/vessel'
 export { lastRead } from './state/lastRead'
-export type { UnitState } from './state/unit'
+export { lastAir, type AirReading, type UnitState } from './state/unit'
 export type { VesselState } from './state/vessel'
 export type { Shape } from './cooling/conduction/grid'
 export {
@@ -136,15 +136,77 @@ export { canonical } from './json/canonical'
 export * from './ledger/chain'
 export { FieldError, type FieldProblem } from './ledger/parse'
 export type { Refusal } from './ledger/refusal'
-export { kinds, needs, raised, touches } from './kinds/kinds'
+export { follows, kinds, needs, raised, touches } from './kinds/kinds'
 export { heldTo, methodRef } from './kinds/batchStarted'
 export { parseMethod } from './kinds/parseMethod'
 export { admit, AHEAD_ALLOWED, parseClaim, type Author } from './kinds/admission'
 export type { Acceptance, Amendment, Fact } from './state/fact'
-export { isClosed, NOTHING_YET, type BatchState } from './state/batch'
+export { isClosed, isPutAway, NOTHING_YET, type BatchState } from './state/batch'
 export { measures, type InstrumentState } from './state/instrument'
-export type { ItemState } from './state/item'
-export type { LotState } from './state/lot'
+export {
+  eggOf,
+  frozenOf,
+  holdOf,
+  isGone,
+  itemLeft,
+  openedAt,
+  placeOf,
+  releasedAt,
+  tapsOf,
+  type ItemState,
+} from './state/item'
+export { inheritedOf } from './state/newItem'
+export { moveShut, type MoveShut } from './kinds/itemMoved'
+export { TAKEN_BACK_WITHIN } from './kinds/takenBack'
+export { ADVICES, adviceOf, type Advice, type AdviceKind } from './store/advice'
+export { airSpans, excursionsOf, isOutside, type AirSpan, type Excursion } from './store/air'
+export { wallsOf, type Dating, type DateWall, type Keep } from './store/dating'
+export { exposureOf, type Exposure } from './store/exposure'
+export {
+  itemLevel,
+  itemStanding,
+  itemsIn,
+  itemUrgency,
+  ITEM_ASKS,
+  type ItemAsks,
+  type ItemStanding,
+  type Store,
+} from './store/itemStanding'
+export { parentsOfBatch, parentsOfItem } from './store/lineage'
+export { less, MEASURE_UNITS, type Measure, type MeasureUnit } from './store/measure'
+export { packageOf } from './store/package'
+export { asksMerged, ancestorsOf, partOf, partShut, useShut, type Ancestry, type PartShut } from './store/part'
+export {
+  batchOf,
+  datingOf,
+  isCleared,
+  nextItemCode,
+  passingOn,
+  portionOf,
+  roomTime,
+  type PutAway,
+} from './store/portion'
+export {
+  isAllowed,
+  isFrozenFruit,
+  isLookedAt,
+  receivingOf,
+  type Receiving,
+  type ReceivingReason,
+  type ReceivingVerdict,
+} from './store/receiving'
+export { isClosing, minutesOf, nextRoundAt, roundsOf, type Round } from './store/rounds'
+export { itemCard, type ItemCard } from './store/card'
+export {
+  coldLevel,
+  HOLDING_KINDS,
+  isCold,
+  levelOf,
+  shellEggLevel,
+  type HoldingKind,
+  type Level,
+} from './store/unitKind'
+export { mayGoIn, type LotState } from './state/lot'
 export { decidesForLead, type KitchenState } from './state/kitchen'
 export { approvedOf, latestOf, type MethodState } from './state/method'
 export { nextCode } from './state/nextCode'

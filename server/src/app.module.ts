@@ -8,9 +8,13 @@ import { ormConfig } from './database/ormConfig'
 import { HealthController } from './health/health.controller'
 import { LedgerModule } from './ledger/ledger.module'
 import { LineController } from './line/line.controller'
+import { LabelsController } from './labels/labels.controller'
 import { LiveModule } from './live/live.module'
 import { MethodsController } from './methods/methods.controller'
 import { PeopleModule } from './people/people.module'
+import { FeedController } from './store/feed.controller'
+import { ItemsController } from './store/items.controller'
+import { StoreController } from './store/store.controller'
 
 @Module({})
 export class AppModule {
@@ -31,7 +35,17 @@ export class AppModule {
         LedgerModule,
         LiveModule.for(databaseUrl),
       ],
-      controllers: [LineController, BatchesController, MethodsController, CoolingController, HealthController],
+      controllers: [
+        LineController,
+        BatchesController,
+        MethodsController,
+        CoolingController,
+        StoreController,
+        ItemsController,
+        FeedController,
+        LabelsController,
+        HealthController,
+      ],
     }
   }
 }

@@ -6,7 +6,6 @@ import {
   type EggRule,
   type Instant,
   type Instruction,
-  type ItemState,
   type OutOfOrder,
   type Permits,
   type Practice,
@@ -16,7 +15,7 @@ import {
   type WarmUp,
 } from '@logged-thermal/core'
 import { clock, degrees, limitDegreesOf, span, type Reader } from './figures'
-import { grams, stepName } from './methodWords'
+import { stepName } from './methodWords'
 
 /** What ends a step, as the key says it. */
 export const endWord: Record<StepKind, string> = {
@@ -194,11 +193,6 @@ export function aciditySentence(result: AcidityResult): string {
         'no water activity': 'By pH alone no row is met. Without water activity it needs temperature control.',
       }[result.because]
   }
-}
-
-/** A left-over as an item: '560 g whites of 330-2, raw'. */
-export function itemWords({ part, grams: mass, code, heat }: ItemState): string {
-  return `${grams(mass)} ${partWord[part]} of ${code}, ${heat === 'shell' ? 'raw' : 'pasteurized'}`
 }
 
 export function serveBySentence(by: Instant, reader: Reader): string {

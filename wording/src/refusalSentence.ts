@@ -4,6 +4,7 @@ import { dayName } from './figures'
 import { orderSentence } from './guideWords'
 import { lineName } from './limitWords'
 import { problemSentence } from './methodWords'
+import { moveShutSentence, partShutSentence, receivingSentence } from './storeWords'
 
 /** Why an entry was not taken, as one sentence that says what to do. */
 export function refusalSentence(refusal: Refusal): string {
@@ -75,11 +76,37 @@ export function refusalSentence(refusal: Refusal): string {
     case 'heated here':
       return 'Eggs heated in this kitchen count as pasteurized only under a written variance, and none is in force. Bought pasteurized egg is the simpler way.'
     case 'other lineage':
-      return 'That is not what this batch left over. Look at its eggs again.'
+      return 'It has changed since you looked, or is another. Look again.'
     case 'more than is left':
       return `Only about ${refusal.left} g are left over. Weigh it again.`
     case 'item gone':
       return 'It is in the bin already.'
+    case 'item shut':
+      return `${refusal.item}: ${partShutSentence(refusal.why)}`
+    case 'move shut':
+      return `${refusal.item}: ${moveShutSentence(refusal.why)}`
+    case 'not to open':
+      return `${refusal.item} is no closed package.`
+    case 'not proven to leave':
+      return `${refusal.batch} is not proven and not released: some of it may be put away, but it stays on the Line.`
+    case 'recall stands':
+      return `${refusal.item} is called back. End the recall first.`
+    case 'recalled already':
+      return `${refusal.lot} is called back already.`
+    case 'reason short':
+      return `Write why it may go on, in at least ${ASSESSMENT_LENGTH} characters.`
+    case 'not taken back':
+      return refusal.why === 'late'
+        ? 'That was more than 15 minutes ago: enter what is so now.'
+        : 'That cannot be taken back with a tap: the lead releases, and what was split off is an item of its own.'
+    case 'lot refused':
+      return `${refusal.lot} was refused at the door: it went back.`
+    case 'lot not accepted':
+      return `${refusal.lot} is held or called back: the lead decides first.`
+    case 'received otherwise':
+      return receivingSentence(refusal.why)
+    case 'keeps too long':
+      return `${refusal.days} days is longer than ${refusal.limit.rule.days}, the most that ${refusal.limit.source.document}, ${refusal.limit.source.section}, allows. Day 1 is the day it is made.`
     case 'kept, not served':
       return 'This method is cooled and kept: the lead releases or discards it.'
     case 'backdated':
@@ -96,6 +123,8 @@ export function shutSentence(shut: Shut): string {
   switch (shut.code) {
     case 'closed':
       return 'It was thrown away.'
+    case 'recalled':
+      return 'A lot that is in it is called back: end the recall first.'
     case 'law missed':
       return 'A limit of law is missed: it cannot be released.'
     case 'still open':

@@ -30,6 +30,24 @@ export function startOfDay(day: Day, zone: string): Instant {
 
 /** Minutes that a zone's wall clock is ahead of UTC at an instant. RangeError for an unknown zone. */
 export function offsetMinutes(instant: Instant, zone: string): number {
+  if (instant < STEADY_SINCE) return offsetRead(instant, zone)
+  let known = offsets.get(zone)
+  if (!known || known.size > MOST_KEPT) offsets.set(zone, (known = new Map<number, number>()))
+  const quarter = Math.floor(instant / QUARTER)
+  const kept = known.get(quarter)
+  if (kept !== undefined) return kept
+  const read = offsetRead(instant, zone)
+  known.set(quarter, read)
+  return read
+}
+
+// A store of items asks for the same few days over and over. Since 1980 clocks have changed on the quarter hour alone.
+const STEADY_SINCE = Date.UTC(1980, 0, 1)
+const QUARTER = 15 * MINUTE
+const MOST_KEPT = 20_000
+const offsets = new Map<string, Map<number, number>>()
+
+function offsetRead(instant: Instant, zone: string): number {
   const parts: Record<string, number> = {}
   for (const { type, value } of formatOf(zone).formatToParts(instant)) {
     if (type !== 'literal') parts[type] = Number(value)

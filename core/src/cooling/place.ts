@@ -19,8 +19,8 @@ export type Place = (typeof PLACES)[number]
 export const UNIT_KINDS = ['refrigerator', 'fan refrigerator', 'blast chiller', 'freezer'] as const
 export type UnitKind = (typeof UNIT_KINDS)[number]
 
-export function isUnitKind(place: Place): place is UnitKind {
-  return (UNIT_KINDS as readonly Place[]).includes(place)
+export function isUnitKind(place: string): place is UnitKind {
+  return (UNIT_KINDS as readonly string[]).includes(place)
 }
 
 /** What a place does to what stands in it: engineering figures, so that all that follows from them is a forecast. */

@@ -2,13 +2,14 @@ import fc from 'fast-check'
 import { v7 as uuid } from 'uuid'
 import { admit, parseClaim, type Author } from '../kinds/admission'
 import { kinds } from '../kinds/kinds'
-import type { Addition, Bodies, EggsTaken, Kind, LotReceived } from '../ledger/entry'
+import type { Addition, AnyClaim, Bodies, EggsTaken, Kind, LotReceived } from '../ledger/entry'
 import type { Variance } from '../limits/limit'
 import { PRACTICE, type Practice } from '../limits/practice'
 import { ruleSets } from '../limits/ruleSets'
 import type { Amount, Method } from '../method/method'
 import { newMethod } from '../method/newMethod'
-import { byProductDay } from '../shelf/byProduct'
+import { wallsOf } from '../store/dating'
+import { newItem } from '../state/newItem'
 import type { Read } from '../state/state'
 import { batchStanding } from '../verdict/judgeBatch'
 import { limitsFrom, method, Story } from '../test/story'
@@ -152,7 +153,7 @@ describe('the separation ledger', () => {
           const before = eggLedger(batch)
           const kept = before.flatMap(({ part, left }) => {
             const grams = Math.round(left * share * 10) / 10
-            return grams > 0 ? [leftOverOf(batch, part, grams, 'kept')!] : []
+            return grams > 0 ? [leftOverOf(batch, part, grams, 'kept', [])!] : []
           })
           const after = new Story(limits(), custard)
           for (const { cracked, separated } of bowls)
@@ -172,7 +173,7 @@ describe('the separation ledger', () => {
       ['yolk', 68],
       ['white', 792],
     ])
-    expect(leftOverOf(batch, 'white', 792, 'kept')).toEqual({
+    expect(leftOverOf(batch, 'white', 792, 'kept', [])).toEqual({
       batch: 'batch',
       code: '62-1',
       part: 'white',
@@ -181,6 +182,8 @@ describe('the separation ledger', () => {
       made: at(1),
       lots: [LOT],
       heat: 'shell',
+      useBys: [],
+      spot: null,
     })
     expect(toSettle(story(taken({ cracked: 20, grams: { yolk: 350, white: 10 } })).batch)).toEqual([])
   })
@@ -197,12 +200,17 @@ describe('the separation ledger', () => {
   })
 
   it('dates a left-over by its part and by its lots', () => {
-    const white = { part: 'white' as const, made: at(0), lots: [LOT] }
-    expect(byProductDay(white, [], 'UTC').lastDay).toBe('2027-03-06')
-    expect(byProductDay({ ...white, part: 'yolk' }, [], 'UTC').lastDay).toBe('2027-03-04')
-    const lot = { id: LOT, code: 'T-1', useBy: '2027-03-05' }
-    expect(byProductDay(white, [lot], 'UTC')).toMatchObject({ lastDay: '2027-03-05', ruledBy: 'T-1' })
-    expect(byProductDay(white, [{ ...lot, id: 'other' }], 'UTC').lastDay).toBe('2027-03-06')
+    const { batch } = story(taken())
+    const lastDay = (part: 'white' | 'yolk', useBy: string | null, id = LOT) => {
+      const body = leftOverOf(batch, part, 60, 'kept', [{ id, code: 'T-1', useBy }])!
+      const claim = { kind: 'left-over', id: 'e', about: { type: 'item', id: 'i' }, at: at(1), by: 'mina', body }
+      const item = newItem('i', { claim: claim as unknown as AnyClaim, seal: null })!
+      return wallsOf(item.dating, null, [], 'UTC')[0]
+    }
+    expect(lastDay('white', null)).toMatchObject({ lastDay: '2027-03-06' })
+    expect(lastDay('yolk', null)).toMatchObject({ lastDay: '2027-03-04' })
+    expect(lastDay('white', '2027-03-05')).toMatchObject({ lastDay: '2027-03-05', ruledBy: 'T-1' })
+    expect(lastDay('white', '2027-03-05', 'other')).toMatchObject({ lastDay: '2027-03-06' })
   })
 })
 
@@ -258,6 +266,9 @@ describe('admitting eggs, lots and what is left', () => {
     supplier: 'hens',
     useBy: '2027-03-05',
     pasteurized: null,
+    verdict: 'accept' as const,
+    decided: null,
+    recall: null,
     ...more,
   })
   const world = (story: Story, lot = lotOf(), more: Record<string, unknown> = {}): Read => {
@@ -268,7 +279,15 @@ describe('admitting eggs, lots and what is left', () => {
     }
     return (type, id) => (states[`${type} ${id}`] ?? null) as never
   }
-  const author: Author = { kitchen: ID, role: 'cook', signed: false, now: TEN, zone: 'UTC', clockAheadMs: 0 }
+  const author: Author = {
+    kitchen: ID,
+    role: 'cook',
+    signed: false,
+    now: TEN,
+    zone: 'UTC',
+    limits: ID,
+    clockAheadMs: 0,
+  }
   const said = <K extends Kind>(kind: K, body: Bodies[K], read: Read, when: number = TEN, about = ID) => {
     const subject = { type: kinds[kind].about, id: about }
     const raw = {
@@ -331,6 +350,14 @@ describe('admitting eggs, lots and what is left', () => {
       supplier: 'this kitchen',
       useBy: null,
       pasteurized: { by: 'this kitchen', limits: ID },
+      name: 'Whole egg',
+      scheme: null,
+      treatment: null,
+      received: null,
+      condition: null,
+      verdict: 'hold',
+      why: 'made here',
+      held: null,
     }
     const under = (heatedEggs: Variance | null): Read =>
       world(new Story(), lotOf(), {
@@ -350,7 +377,7 @@ describe('admitting eggs, lots and what is left', () => {
     const story = new Story(limits(), custard)
     story.enter('eggs-taken', 0, taken())
     const read = world(story)
-    const whites = leftOverOf({ ...story.batch, id: ID }, 'white', 792, 'kept')!
+    const whites = leftOverOf({ ...story.batch, id: ID }, 'white', 792, 'kept', [lotOf()])!
     expect(said('left-over', whites, read, TEN, uuid())).toBe('admitted')
     expect(said('left-over', { ...whites, grams: 900 }, read, TEN, uuid())).toBe('admitted')
     expect(said('left-over', { ...whites, grams: 1200 }, read, TEN, uuid())).toBe('more than is left')

@@ -1,6 +1,7 @@
 import type { Instant } from '../calendar/instant'
-import type { EggsTaken, Id, LeftOver } from '../ledger/entry'
+import type { EggsTaken, Id, LeftOver, Spot } from '../ledger/entry'
 import type { BatchState } from '../state/batch'
+import type { LotState } from '../state/lot'
 import { eggGrams, type EggPart } from './eggGrams'
 import type { EggUse, LotForm } from './eggPlan'
 
@@ -87,9 +88,12 @@ export function leftOverOf(
   part: EggPart,
   grams: number,
   then: LeftOver['then'],
+  known: readonly Pick<LotState, 'id' | 'code' | 'useBy'>[],
+  spot: Spot | null = null,
 ): LeftOver | null {
   const from = batch.eggs.filter(({ void: gone, value }) => !gone && gramsTaken(value)[part] > 0)
   if (from.length === 0) return null
+  const lots = [...new Set(from.map(({ value }) => value.lot))]
   return {
     batch: batch.id,
     code: batch.code,
@@ -97,7 +101,12 @@ export function leftOverOf(
     grams,
     then,
     made: Math.min(...from.map(({ at }): Instant => at)),
-    lots: [...new Set(from.map(({ value }) => value.lot))],
+    lots,
+    useBys: lots.flatMap((id) => {
+      const lot = known.find((each) => each.id === id)
+      return lot?.useBy ? [{ name: lot.code, lastDay: lot.useBy }] : []
+    }),
+    spot,
     heat: from.every(({ value }) => value.form === 'pasteurized') ? 'pasteurized' : 'shell',
   }
 }

@@ -151,7 +151,7 @@ describe('admitting a claim', () => {
     [`instrument ${OTHER}`]: { id: OTHER, code: 'IR1', kind: 'infrared' },
   }
   const read: Read = (type, id) => (states[`${type} ${id}`] ?? null) as never
-  const cook: Author = { kitchen: ID, role: 'cook', signed: false, now: NOW, zone: 'UTC', clockAheadMs: 0 }
+  const cook: Author = { kitchen: ID, role: 'cook', signed: false, now: NOW, zone: 'UTC', limits: ID, clockAheadMs: 0 }
   const lead: Partial<Author> = { role: 'lead', signed: true }
   const refusal = (raw: unknown, author: Partial<Author> = {}) =>
     admit(parseClaim(raw), { ...cook, ...author }, read)?.code ?? 'admitted'

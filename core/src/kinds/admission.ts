@@ -46,6 +46,8 @@ export interface Author {
   now: Instant
   /** IANA zone of the kitchen. */
   zone: string
+  /** The kitchen's limits. */
+  limits: Id
   /** How far the tablet's clock is ahead of ours, ms. */
   clockAheadMs: number
 }
@@ -61,7 +63,7 @@ export function admit(claim: AnyClaim, author: Author, read: Read): Refusal | nu
   const aheadMs = Math.max(claim.at, claim.madeAt) - author.now
   if (aheadMs > AHEAD_ALLOWED)
     return { code: 'ahead of clock', field: 'at', aheadMs, clockAheadMs: author.clockAheadMs }
-  return kind.admit(claim, read, { zone: author.zone })
+  return kind.admit(claim, read, { zone: author.zone, limits: author.limits })
 }
 
 /** Whether its author decides for the lead just then. */

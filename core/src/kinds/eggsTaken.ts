@@ -6,6 +6,7 @@ import { FieldError, id, number, object, oneOf, text, whole, type Field } from '
 import type { Refusal } from '../ledger/refusal'
 import { heatPlan } from '../method/heatPlan'
 import type { BatchState } from '../state/batch'
+import { mayGoIn } from '../state/lot'
 import { EVERYONE_WHO_COOKS, type KindOf } from './kindOf'
 import { atKnownStep, isRefusal } from './knownStep'
 
@@ -41,6 +42,7 @@ export const eggsTaken: KindOf<'eggs-taken'> = {
     if (isRefusal(batch)) return batch
     const lot = read('lot', lotId)
     if (!lot) return { code: 'not there', field: 'body.lot', what: 'lot' }
+    if (!mayGoIn(lot)) return { code: 'lot not accepted', field: 'body.lot', lot: lot.code }
     if (lot.form !== form) return { code: 'other lot', field: 'body.form', lot: lot.code }
     if (lot.useBy !== null && dayOf(claim.at, zone) > lot.useBy)
       return { code: 'lot past its day', field: 'body.lot', lot: lot.code, useBy: lot.useBy }

@@ -1,19 +1,31 @@
-import { object, text } from '../ledger/parse'
+import { DISCARD_REASONS } from '../ledger/entry'
+import { number, object, oneOf, text, whole } from '../ledger/parse'
 import { EVERYONE_WHO_COOKS, type KindOf } from './kindOf'
+import { isRefusal, openItem } from './openItem'
+import { parseMeasure } from './parseStore'
 
-/** An item went into the bin. */
+/** What was left of an item went into the bin, with why, how much it weighed and what it cost. */
 export const itemDiscarded: KindOf<'item-discarded'> = {
   kind: 'item-discarded',
-  v: 1,
+  v: 2,
   about: 'item',
   may: EVERYONE_WHO_COOKS,
   signed: false,
-  parse: (body) => ({ reason: text(object(body, ['reason']).reason, 200) }),
+  raise: ({ reason }) => ({ reason: 'other', note: reason, measure: null, grams: null, cost: null }),
+  parse(body) {
+    const { reason, note, measure, grams, cost } = object(body, ['reason', 'note', 'measure', 'grams', 'cost'])
+    return {
+      reason: oneOf(reason, DISCARD_REASONS),
+      note: note.value === null ? null : text(note, 200),
+      measure: measure.value === null ? null : parseMeasure(measure),
+      grams: grams.value === null ? null : number(grams, 0, 1_000_000),
+      cost: cost.value === null ? null : whole(cost, 0, 100_000_000),
+    }
+  },
   touches: ({ about }) => [about],
   reads: () => [],
-  admit({ about }, read) {
-    const item = read('item', about.id)
-    if (!item) return { code: 'not there', field: 'about.id', what: 'item' }
-    return item.discarded ? { code: 'item gone', field: 'about.id' } : null
+  admit(claim, read) {
+    const item = openItem(claim, read)
+    return isRefusal(item) ? item : null
   },
 }

@@ -24,6 +24,8 @@ export interface KindOf<K extends Kind> {
   touches(claim: Claim<K>): Subject[]
   /** Further subjects that `admit` looks at. */
   reads(claim: Claim<K>): Subject[]
+  /** Still further ones that only come to light once those are read. */
+  follows?(claim: Claim<K>, read: Read, world: World): Subject[]
   /** Why it cannot be taken as things stand, or null. */
   admit(claim: Claim<K>, read: Read, world: World): Refusal | null
 }

@@ -1,4 +1,6 @@
 import type { AnyClaim, Claim, Kind, Subject } from '../ledger/entry'
+import type { Read } from '../state/state'
+import type { World } from '../verdict/judge'
 import { acidityMeasured } from './acidityMeasured'
 import { added } from './added'
 import { batchStarted } from './batchStarted'
@@ -30,6 +32,24 @@ import { stepDeviated } from './stepDeviated'
 import { stepMarked } from './stepMarked'
 import { coolingPlanned } from './coolingPlanned'
 import { unitRegistered } from './unitRegistered'
+import { airTakenBack } from './airTakenBack'
+import { itemFound } from './itemFound'
+import { itemHeld } from './itemHeld'
+import { itemMoved } from './itemMoved'
+import { itemOpened } from './itemOpened'
+import { itemRead } from './itemRead'
+import { itemReleased } from './itemReleased'
+import { itemSplit } from './itemSplit'
+import { itemUsed } from './itemUsed'
+import { labelPrinted } from './labelPrinted'
+import { lotDecided } from './lotDecided'
+import { partUsed } from './partUsed'
+import { portioned } from './portioned'
+import { recallEnded } from './recallEnded'
+import { recalled } from './recalled'
+import { takenBack } from './takenBack'
+import { unitRead } from './unitRead'
+import { unitSkipped } from './unitSkipped'
 import { vesselRegistered } from './vesselRegistered'
 
 /** Every kind of entry there is. */
@@ -63,6 +83,24 @@ export const kinds: { [K in Kind]: KindOf<K> } = {
   'cooling-planned': coolingPlanned,
   'vessel-registered': vesselRegistered,
   'unit-registered': unitRegistered,
+  'air-taken-back': airTakenBack,
+  'item-found': itemFound,
+  'item-held': itemHeld,
+  'item-moved': itemMoved,
+  'item-opened': itemOpened,
+  'item-read': itemRead,
+  'item-released': itemReleased,
+  'item-split': itemSplit,
+  'item-used': itemUsed,
+  'label-printed': labelPrinted,
+  'lot-decided': lotDecided,
+  'part-used': partUsed,
+  portioned,
+  'recall-ended': recallEnded,
+  recalled,
+  'taken-back': takenBack,
+  'unit-read': unitRead,
+  'unit-skipped': unitSkipped,
   'acidity-measured': acidityMeasured,
   served,
 }
@@ -85,7 +123,12 @@ export function touches(claim: AnyClaim): Subject[] {
   return kindOf<Kind>(claim).touches(claim)
 }
 
-/** Every subject whose state is needed to admit a claim. */
+/** What else has to be read to admit a claim, once what it names is. */
+export function follows(claim: AnyClaim, read: Read, world: World): Subject[] {
+  return kindOf<Kind>(claim).follows?.(claim, read, world) ?? []
+}
+
+/** Every subject that a claim itself names as needed to admit it. */
 export function needs(claim: AnyClaim): Subject[] {
   return [...touches(claim), ...kindOf<Kind>(claim).reads(claim)]
 }

@@ -1,18 +1,22 @@
 import { canonical } from '../json/canonical'
 import { eggLedger, leftOverOf } from '../egg/ledger'
-import { id, instant, list, number, object, oneOf, text } from '../ledger/parse'
+import type { Day } from '../calendar/zone'
+import { id, instant, list, number, object, oneOf, text, type Field } from '../ledger/parse'
+import { parseSpot } from './parseStore'
+import { parseDayField } from './parseVariance'
 import { EVERYONE_WHO_COOKS, type KindOf } from './kindOf'
 
 /** What a batch's eggs left over is kept as an item of its own, or thrown away; its lineage is the batch's. */
 export const leftOver: KindOf<'left-over'> = {
   kind: 'left-over',
-  v: 1,
+  v: 2,
   about: 'item',
   may: EVERYONE_WHO_COOKS,
   signed: false,
+  raise: (body) => ({ ...body, useBys: [], spot: null }),
   parse(body) {
-    const names = ['batch', 'code', 'part', 'grams', 'then', 'made', 'lots', 'heat'] as const
-    const { batch, code, part, grams, then, made, lots, heat } = object(body, names)
+    const names = ['batch', 'code', 'part', 'grams', 'then', 'made', 'lots', 'heat', 'useBys', 'spot'] as const
+    const { batch, code, part, grams, then, made, lots, heat, useBys, spot } = object(body, names)
     return {
       batch: id(batch),
       code: text(code, 12),
@@ -22,19 +26,31 @@ export const leftOver: KindOf<'left-over'> = {
       made: instant(made),
       lots: list(lots, id, 40),
       heat: oneOf(heat, ['shell', 'pasteurized'] as const),
+      useBys: list(useBys, parseUseBy, 40),
+      spot: spot.value === null ? null : parseSpot(object(spot, ['unit', 'shelf'])),
     }
   },
   touches: ({ about, body: { batch } }) => [about, { type: 'batch', id: batch }],
-  reads: () => [],
+  reads: ({ body: { lots, spot } }) => [
+    ...lots.map((lot) => ({ type: 'lot' as const, id: lot })),
+    ...(spot?.unit ? [{ type: 'unit' as const, id: spot.unit }] : []),
+  ],
   admit({ about, body }, read) {
     if (read('item', about.id)) return { code: 'already there', field: 'about.id', what: 'item' }
     const batch = read('batch', body.batch)
     if (!batch) return { code: 'not there', field: 'body.batch', what: 'batch' }
-    const lineage = leftOverOf(batch, body.part, body.grams, body.then)
+    const lots = body.lots.flatMap((lot) => read('lot', lot) ?? [])
+    if (body.spot?.unit && !read('unit', body.spot.unit)) return { code: 'not there', field: 'body.spot', what: 'unit' }
+    const lineage = leftOverOf(batch, body.part, body.grams, body.then, lots, body.spot)
     if (!lineage || canonical(lineage) !== canonical(body)) return { code: 'other lineage', field: 'body' }
     const left = eggLedger(batch).find(({ part }) => part === body.part)?.left ?? 0
     // A scale and a count never agree to the gram.
     const most = left * 1.25 + 30
     return body.grams > most ? { code: 'more than is left', field: 'body.grams', left: Math.round(left) } : null
   },
+}
+
+function parseUseBy(field: Field): { name: string; lastDay: Day } {
+  const { name, lastDay } = object(field, ['name', 'lastDay'])
+  return { name: text(name, 40), lastDay: parseDayField(lastDay) }
 }

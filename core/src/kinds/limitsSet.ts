@@ -14,7 +14,7 @@ import { parseRule } from './parseRule'
  */
 export const limitsSet: KindOf<'limits-set'> = {
   kind: 'limits-set',
-  v: 3,
+  v: 4,
   about: 'limits',
   may: ['lead'],
   signed: true,
@@ -87,9 +87,14 @@ function parsePractice(field: Field): Practice {
     'serveMinutes',
     'rewarmings',
     'cookChill',
+    'nightHours',
+    'rounds',
+    'closing',
+    'partsPassOn',
     'permits',
   ] as const
-  const { susceptible, cleanFirst, warmMinutes, serveMinutes, rewarmings, cookChill, permits } = object(field, names)
+  const fields = object(field, names)
+  const { susceptible, cleanFirst, warmMinutes, serveMinutes, rewarmings, cookChill, permits } = fields
   const { heatedEggs, susceptiblePlan, packagedAcidity } = object(permits, PERMITS)
   return {
     susceptible: flag(susceptible),
@@ -98,12 +103,24 @@ function parsePractice(field: Field): Practice {
     serveMinutes: whole(serveMinutes, 1, 240),
     rewarmings: whole(rewarmings, 0, 5),
     cookChill: flag(cookChill),
+    nightHours: whole(fields.nightHours, 1, 16),
+    rounds: list(fields.rounds, time, 12),
+    closing: time(fields.closing),
+    partsPassOn: oneOf(fields.partsPassOn, ['ready to eat', 'every part'] as const),
     permits: {
       heatedEggs: parseVariance(heatedEggs),
       susceptiblePlan: parseVariance(susceptiblePlan),
       packagedAcidity: parseVariance(packagedAcidity),
     },
   }
+}
+
+/** A time on the kitchen's clock, 'HH:MM'. */
+function time(field: Field): string {
+  const said = text(field, 5)
+  if (!/^([01]\d|2[0-3]):[0-5]\d$/.test(said))
+    throw new FieldError(field.path, { code: 'not one of', allowed: '00:00 to 23:59' })
+  return said
 }
 
 function parseHouse(field: Field): HouseLine | null {

@@ -2,6 +2,9 @@ import { dayOf } from '../calendar/zone'
 import { id, object, whole } from '../ledger/parse'
 import { limitsAt } from '../limits/limitSet'
 import { blocking, problemsOf } from '../method/problems'
+import { limitsOf } from '../limits/checksFor'
+import type { Limit } from '../limits/limit'
+import type { DaysRule } from '../limits/rule'
 import type { KindOf } from './kindOf'
 
 /** The lead puts a version of a method in force, once nothing in it blocks that is not justified in writing. */
@@ -34,6 +37,11 @@ export const methodApproved: KindOf<'method-approved'> = {
     if (method.version !== latest) return { code: 'older version', field: 'body', current: latest }
     const limits = limitsAt(read('limits', body.limits)?.versions ?? [], at)
     if (!limits) return { code: 'not there', field: 'body.limits', what: 'limits' }
+    const tooLong = limitsOf(limits, 'date-marking', dayOf(at, zone)).find(
+      (limit): limit is Limit<DaysRule> => limit.rule.kind === 'days' && method.houseDays > limit.rule.days,
+    )
+    if (tooLong && method.cooling !== 'none' && !method.raw)
+      return { code: 'keeps too long', field: 'body.version', days: method.houseDays, limit: tooLong }
     const find = (other: string) => read('method', other)?.versions.at(-1) ?? null
     const [first] = blocking(problemsOf(method, limits, dayOf(at, zone), find), method)
     return first ? { code: 'method blocked', field: 'body.version', problem: first } : null

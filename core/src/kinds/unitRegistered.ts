@@ -1,20 +1,23 @@
-import { UNIT_KINDS } from '../cooling/place'
-import { number, object, oneOf, text } from '../ledger/parse'
+import { HOLDING_KINDS } from '../store/unitKind'
+import { number, object, oneOf, text, whole } from '../ledger/parse'
 import type { KindOf } from './kindOf'
 
 /** A cold unit becomes one of the kitchen's, or its facts are put right. */
 export const unitRegistered: KindOf<'unit-registered'> = {
   kind: 'unit-registered',
-  v: 1,
+  v: 2,
   about: 'unit',
   may: ['chef', 'lead'],
   signed: false,
+  raise: (body) => ({ ...body, shelves: 1, litres: null }),
   parse(body) {
-    const { name, kind, watts } = object(body, ['name', 'kind', 'watts'])
+    const { name, kind, watts, shelves, litres } = object(body, ['name', 'kind', 'watts', 'shelves', 'litres'])
     return {
       name: text(name, 80),
-      kind: oneOf(kind, UNIT_KINDS),
+      kind: oneOf(kind, HOLDING_KINDS),
       watts: watts.value === null ? null : number(watts, 20, 100_000),
+      shelves: whole(shelves, 1, 40),
+      litres: litres.value === null ? null : number(litres, 1, 100_000),
     }
   },
   touches: ({ about }) => [about],

@@ -1,3 +1,8 @@
+import type { MoveShut } from '../kinds/itemMoved'
+import type { Limit } from '../limits/limit'
+import type { DaysRule } from '../limits/rule'
+import type { PartShut } from '../store/part'
+import type { ReceivingReason } from '../store/receiving'
 import type { Decision } from './entry'
 import type { LimitKey } from '../limits/limit'
 import type { OutOfOrder } from '../guide/order'
@@ -44,6 +49,18 @@ export type Refusal =
   | { code: 'other lineage'; field: 'body' }
   | { code: 'more than is left'; field: 'body.grams'; left: number }
   | { code: 'item gone'; field: 'about.id' }
+  | { code: 'item shut'; field: 'about.id' | 'body.measure'; item: string; why: PartShut }
+  | { code: 'move shut'; field: 'body.how'; item: string; why: MoveShut }
+  | { code: 'not to open'; field: 'about.id'; item: string }
+  | { code: 'not proven to leave'; field: 'body.last'; batch: string }
+  | { code: 'recall stands'; field: 'about.id'; item: string }
+  | { code: 'recalled already'; field: 'about.id'; lot: string }
+  | { code: 'reason short'; field: 'body.reason' }
+  | { code: 'not taken back'; field: 'body.target'; why: 'stands' | 'late' }
+  | { code: 'lot refused'; field: 'body.verdict'; lot: string }
+  | { code: 'lot not accepted'; field: 'body.lot'; lot: string }
+  | { code: 'received otherwise'; field: 'body.verdict'; why: ReceivingReason }
+  | { code: 'keeps too long'; field: 'body.version'; days: number; limit: Limit<DaysRule> }
   | { code: 'kept, not served'; field: 'about.id' }
   | { code: 'backdated'; field: 'body.set.from' }
   | { code: 'changed since'; field: 'body.findings' }

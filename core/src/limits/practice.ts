@@ -15,6 +15,14 @@ export interface Practice {
   rewarmings: number
   /** It cooks and chills by the cook-chill guideline, where the rule set prints its line. */
   cookChill: boolean
+  /** Two good looks at a unit no further apart than this leave nothing unseen: a night, hours. */
+  nightHours: number
+  /** When every unit is looked at, on the kitchen's clock, 'HH:MM', in order. */
+  rounds: string[]
+  /** When the list of what ends at midnight is shown, 'HH:MM'. */
+  closing: string
+  /** Whose last day passes on to what they go into: ready-to-eat parts, or every part. */
+  partsPassOn: 'ready to eat' | 'every part'
   permits: Permits
 }
 
@@ -38,6 +46,10 @@ export const PRACTICE: Practice = {
   serveMinutes: 20,
   rewarmings: 1,
   cookChill: false,
+  nightHours: 12,
+  rounds: ['07:30', '14:00', '21:00'],
+  closing: '22:00',
+  partsPassOn: 'ready to eat',
   permits: { heatedEggs: null, susceptiblePlan: null, packagedAcidity: null },
 }
 

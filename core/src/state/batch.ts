@@ -14,7 +14,9 @@ import type {
   LeftOver,
   MethodRef,
   Note,
+  PartUsed,
   Placement,
+  Portioned,
   Pouring,
   ReadingBody,
 } from '../ledger/entry'
@@ -53,6 +55,12 @@ export interface BatchState {
   plans: Fact<CoolingPlan>[]
   rewarmed: Fact<Bodies['rewarmed']>[]
   acidities: Fact<AcidityMeasure>[]
+  /** Items that went in, each as it was then. */
+  parts: Fact<PartUsed>[]
+  /** What of it was put away as an item. */
+  portions: Fact<Portioned & { item: Id }>[]
+  /** Called back with a lot that is in it: held until that ends. */
+  recall: Fact<{ reason: string }> | null
   /** Set once what is served at once was served. */
   served: Fact<{ discarded: number | null }> | null
   /** What the lead decided last. */
@@ -79,6 +87,9 @@ export const NOTHING_YET = {
   plans: [],
   rewarmed: [],
   acidities: [],
+  parts: [],
+  portions: [],
+  recall: null,
   served: null,
   disposition: null,
   reworks: [],
@@ -87,6 +98,11 @@ export const NOTHING_YET = {
 /** Thrown away, or served at once: nothing more is entered about it. */
 export function isClosed({ disposition, served }: Pick<BatchState, 'disposition' | 'served'>): boolean {
   return (disposition?.value.decision === 'discard' && !disposition.void) || (served !== null && !served.void)
+}
+
+/** All of it is put away: it goes on as items, and no longer stands on the Line. */
+export function isPutAway({ portions }: Pick<BatchState, 'portions'>): boolean {
+  return portions.some(({ void: gone, value }) => !gone && value.last)
 }
 
 /** The batch after one more entry; null while it was never started. */
@@ -127,6 +143,23 @@ export function applyToBatch(id: Id, state: BatchState | null, entry: Entry): Ba
       return { ...state, plans: [...state.plans, factOf(entry, claim.at, claim.body)] }
     case 'acidity-measured':
       return { ...state, acidities: [...state.acidities, factOf(entry, claim.at, claim.body)] }
+    case 'part-used':
+      return { ...state, parts: [...state.parts, factOf(entry, claim.at, claim.body)] }
+    case 'portioned':
+      return {
+        ...state,
+        portions: [...state.portions, factOf(entry, claim.at, { ...claim.body, item: claim.about.id })],
+      }
+    case 'taken-back':
+      return {
+        ...state,
+        parts: struck(state.parts, claim.body.target),
+        portions: struck(state.portions, claim.body.target),
+      }
+    case 'recalled':
+      return { ...state, recall: factOf(entry, claim.at, { reason: claim.body.reason }) }
+    case 'recall-ended':
+      return { ...state, recall: null }
     case 'served':
       return { ...state, served: factOf(entry, claim.at, claim.body) }
     case 'disposed': {
@@ -147,6 +180,10 @@ export function applyToBatch(id: Id, state: BatchState | null, entry: Entry): Ba
     default:
       return state
   }
+}
+
+function struck<T>(facts: Fact<T>[], target: Id): Fact<T>[] {
+  return facts.map((fact) => (fact.entry === target ? { ...fact, void: true } : fact))
 }
 
 function started({ about, at, by, body }: Claim<'batch-started'>): BatchState {

@@ -1,20 +1,165 @@
-import type { Entry, Id, LeftOver } from '../ledger/entry'
+import type { Instant } from '../calendar/instant'
+import type { Entry, Id, ItemDiscarded, ItemFacts, ItemUse, Moved, Ancestor, PartUsed } from '../ledger/entry'
+import { catalogue } from '../ingredient/catalogue'
+import type { EggPart } from '../egg/eggGrams'
+import type { Typed } from '../quantity/temperature'
+import type { Dating } from '../store/dating'
+import { less, type Measure } from '../store/measure'
+import type { Bounded } from '../trace/reading'
 import { factOf, type Fact } from './fact'
+import { newItem } from './newItem'
 
-/** Something that is kept: for now what a batch's eggs left over. */
-export interface ItemState extends Omit<LeftOver, 'then'> {
+/** Something that is held: some of a batch, a package, a by-product, a find. What was entered about it, no more. */
+export interface ItemState {
   id: Id
-  discarded: Fact<{ reason: string }> | null
+  code: string
+  name: string
+  what: 'portion' | 'package' | 'by-product' | 'find'
+  /** What it was made of: a batch, a lot, another item. */
+  from: Ancestor[]
+  made: Instant
+  madeBy: Id
+  /** As much as there was. */
+  measure: Measure
+  /** Of all of it, in the smallest coin; null: not known. */
+  cost: number | null
+  dating: Dating
+  facts: ItemFacts
+  ready: Instant | null
+  coldAt: Instant | null
+  carried: Bounded
+  /** Key of the catalogue; null for what was made here, or is not known. */
+  ingredient: string | null
+  moves: Fact<Moved>[]
+  opened: Fact<Record<string, never>>[]
+  splits: Fact<{ into: Id; code: string; measure: Measure }>[]
+  parts: Fact<PartUsed>[]
+  uses: Fact<ItemUse>[]
+  readings: Fact<{ typed: Typed; instrument: Id | null }>[]
+  /** Held and released in turn: the last one stands. */
+  holds: Fact<{ held: boolean; reason: string; recall: boolean }>[]
+  discarded: Fact<ItemDiscarded> | null
+  /** Labels printed, of all printings. */
+  labels: number
+}
+
+/** Which part of an egg it is; null: none. */
+export function eggOf({ ingredient }: Pick<ItemState, 'ingredient'>): EggPart | null {
+  return (ingredient !== null && catalogue[ingredient]?.egg) || null
+}
+
+/** How much of it is left. */
+export function itemLeft({ measure, splits, parts, uses, discarded }: ItemState): Measure {
+  if (discarded && !discarded.void) return { ...measure, value: 0 }
+  const gone: Fact<{ measure: Measure }>[] = [...splits, ...parts, ...uses]
+  return less(
+    measure,
+    standing(gone).map(({ value }) => value.measure),
+  )
+}
+
+/** All used, split off or thrown away. */
+export function isGone(item: ItemState): boolean {
+  return itemLeft(item).value === 0
+}
+
+/** Where it is: the last move that stands; null before the first. */
+export function placeOf({ moves }: Pick<ItemState, 'moves'>): Fact<Moved> | null {
+  return standing(moves).reduce<Fact<Moved> | null>((last, next) => (last && last.at > next.at ? last : next), null)
+}
+
+/** The spans it was frozen, oldest first; the last without an end while it is. */
+export function frozenOf({ moves }: Pick<ItemState, 'moves'>): { from: Instant; to?: Instant }[] {
+  const spans: { from: Instant; to?: Instant }[] = []
+  for (const { at, value } of standing(moves).sort((a, b) => a.at - b.at)) {
+    const last = spans.at(-1)
+    const frozen = last !== undefined && last.to === undefined
+    if (value.how === 'freeze' && !frozen) spans.push({ from: at })
+    else if (frozen && value.how !== 'freeze' && value.how !== 'move') last.to = at
+  }
+  return spans
+}
+
+/** When its package was opened; null while it is closed. */
+export function openedAt({ opened }: Pick<ItemState, 'opened'>): Instant | null {
+  const at = standing(opened).map((fact) => fact.at)
+  return at.length ? Math.min(...at) : null
+}
+
+/** The hold that stands; null where none does. */
+export function holdOf({ holds }: Pick<ItemState, 'holds'>): ItemState['holds'][number] | null {
+  const last = standing(holds).at(-1)
+  return last?.value.held ? last : null
+}
+
+/** When the lead last let it go on, whatever was the matter; null: never. */
+export function releasedAt({ holds }: Pick<ItemState, 'holds'>): Instant | null {
+  return standing(holds).findLast(({ value }) => !value.held)?.at ?? null
 }
 
 export function applyToItem(id: Id, state: ItemState | null, entry: Entry): ItemState | null {
+  return state ? changed(state, entry) : newItem(id, entry)
+}
+
+function changed(state: ItemState, entry: Entry): ItemState {
   const { claim } = entry
-  if (claim.kind === 'left-over') {
-    const { then, ...kept } = claim.body
-    return { id, ...kept, discarded: then === 'discarded' ? factOf(entry, claim.at, { reason: 'not kept' }) : null }
+  switch (claim.kind) {
+    case 'item-moved':
+      return { ...state, moves: [...state.moves, factOf(entry, claim.at, claim.body)] }
+    case 'item-opened':
+      return { ...state, opened: [...state.opened, factOf(entry, claim.at, claim.body)] }
+    case 'item-split':
+      return { ...state, splits: [...state.splits, factOf(entry, claim.at, claim.body)] }
+    case 'part-used':
+      return { ...state, parts: [...state.parts, factOf(entry, claim.at, claim.body)] }
+    case 'item-used':
+      return { ...state, uses: [...state.uses, factOf(entry, claim.at, claim.body)] }
+    case 'item-read':
+      return { ...state, readings: [...state.readings, factOf(entry, claim.at, claim.body)] }
+    case 'item-held':
+      return held(state, entry, { held: true, reason: claim.body.reason, recall: false })
+    case 'item-released':
+      return held(state, entry, { held: false, reason: claim.body.reason, recall: false })
+    case 'recalled':
+      return held(state, entry, { held: true, reason: claim.body.reason, recall: true })
+    case 'recall-ended':
+      return held(state, entry, { held: false, reason: claim.body.reason, recall: true })
+    case 'item-discarded':
+      return { ...state, discarded: factOf(entry, claim.at, claim.body) }
+    case 'label-printed':
+      return { ...state, labels: state.labels + claim.body.copies }
+    case 'taken-back':
+      return takenBack(state, claim.body.target)
+    default:
+      return state
   }
-  if (claim.kind === 'item-discarded' && state) {
-    return { ...state, discarded: factOf(entry, claim.at, { reason: claim.body.reason }) }
+}
+
+function held(state: ItemState, entry: Entry, value: ItemState['holds'][number]['value']): ItemState {
+  return { ...state, holds: [...state.holds, factOf(entry, entry.claim.at, value)] }
+}
+
+/** Every fact of an item that a mistaken tap may have made. */
+export function tapsOf(item: ItemState): Fact<unknown>[] {
+  const { moves, opened, splits, parts, uses, readings, holds, discarded } = item
+  return [...moves, ...opened, ...splits, ...parts, ...uses, ...readings, ...holds, ...(discarded ? [discarded] : [])]
+}
+
+function takenBack(state: ItemState, target: Id): ItemState {
+  const strike = <T>(facts: Fact<T>[]) => facts.map((fact) => (fact.entry === target ? { ...fact, void: true } : fact))
+  return {
+    ...state,
+    moves: strike(state.moves),
+    opened: strike(state.opened),
+    splits: strike(state.splits),
+    parts: strike(state.parts),
+    uses: strike(state.uses),
+    readings: strike(state.readings),
+    holds: strike(state.holds),
+    discarded: state.discarded?.entry === target ? { ...state.discarded, void: true } : state.discarded,
   }
-  return state
+}
+
+function standing<T>(facts: readonly Fact<T>[]): Fact<T>[] {
+  return facts.filter(({ void: gone }) => !gone)
 }

@@ -1,16 +1,65 @@
 import type { Instant } from '../calendar/instant'
-import type { ColdUnit, Entry, Id } from '../ledger/entry'
-import { celsiusOf } from '../quantity/temperature'
+import { DAY } from '../calendar/instant'
+import type { ColdUnit, Entry, Id, UnitReading } from '../ledger/entry'
+import { celsiusOf, type Typed } from '../quantity/temperature'
 
-/** A cold unit, and what its air was last. */
+/** One look at a unit's air. */
+export interface AirReading {
+  entry: Id
+  at: Instant
+  by: Id
+  typed: Typed
+  celsius: number
+  noted: UnitReading['noted']
+}
+
+/** Somebody came by and could not read it. */
+export interface Skip {
+  at: Instant
+  by: Id
+  reason: string
+}
+
+/** A unit that things are held in, and what its air was: the last two months, oldest first. */
 export interface UnitState extends ColdUnit {
   id: Id
-  air: { at: Instant; celsius: number } | null
+  airs: AirReading[]
+  skips: Skip[]
+}
+
+/** No chilled item that is not frozen is kept longer than this, so no exposure reaches further back, ms. */
+const KEPT = 62 * DAY
+
+/** The air as it was last read; null before. */
+export function lastAir({ airs }: Pick<UnitState, 'airs'>): AirReading | null {
+  return airs.at(-1) ?? null
 }
 
 export function applyToUnit(id: Id, state: UnitState | null, { claim }: Entry): UnitState | null {
-  if (claim.kind === 'unit-registered') return { id, air: state?.air ?? null, ...claim.body }
-  if (claim.kind !== 'placed' || !state || claim.body.air === null) return state
-  if (state.air && state.air.at > claim.at) return state
-  return { ...state, air: { at: claim.at, celsius: celsiusOf(claim.body.air) } }
+  if (claim.kind === 'unit-registered') {
+    return { id, airs: state?.airs ?? [], skips: state?.skips ?? [], ...claim.body }
+  }
+  if (!state) return null
+  const { id: entry, at, by } = claim
+  switch (claim.kind) {
+    case 'placed':
+      return claim.body.air === null ? state : withAir(state, { entry, at, by, typed: claim.body.air, noted: null })
+    case 'unit-read':
+      return withAir(state, { entry, at, by, typed: claim.body.typed, noted: claim.body.noted })
+    case 'unit-skipped':
+      return { ...state, skips: [...state.skips, { at, by, reason: claim.body.reason }].slice(-100) }
+    case 'air-taken-back':
+      return { ...state, airs: state.airs.filter((air) => air.entry !== claim.body.target) }
+    default:
+      return state
+  }
+}
+
+function withAir(state: UnitState, read: Omit<AirReading, 'celsius'>): UnitState {
+  const air = { ...read, celsius: celsiusOf(read.typed) }
+  const last = state.airs.at(-1)
+  const airs = [...state.airs, air]
+  if (last && last.at > air.at) airs.sort((a, b) => a.at - b.at)
+  const since = airs.at(-1)!.at - KEPT
+  return { ...state, airs: airs[0]!.at < since ? airs.filter(({ at }) => at >= since) : airs }
 }

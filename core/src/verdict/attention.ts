@@ -2,7 +2,7 @@ import { HOUR, MINUTE, type Instant } from '../calendar/instant'
 import { dayOf } from '../calendar/zone'
 import type { Action } from '../cooling/action'
 import { forecastOf, rescuesFor, type Forecast, type GateForecast, type Rescue } from '../cooling/forecast'
-import { isClosed, type BatchState } from '../state/batch'
+import { isClosed, isPutAway, type BatchState } from '../state/batch'
 import { mixtureTrace } from './evidence'
 import type { Finding } from './finding'
 import { batchStanding, isBinding, rulingDate } from './judgeBatch'
@@ -49,11 +49,11 @@ const BEFORE_GATE = 10 * MINUTE
 
 /** The one thing this batch asks for now. */
 export function attention(batch: BatchState, findings: readonly Finding[], world: World, now: Instant): Attention {
-  if (isClosed(batch)) return { kind: 'closed' }
+  if (isClosed(batch) || isPutAway(batch)) return { kind: 'closed' }
   const date = rulingDate(findings)
   if (date?.standing === 'missed') return { kind: 'discard', finding: date }
   const decided = batch.disposition?.value.decision
-  if (decided === 'hold') return { kind: 'held' }
+  if (decided === 'hold' || batch.recall) return { kind: 'held' }
   if (decided === 'release') return dated(date, world, now)
 
   const standing = batchStanding(findings)

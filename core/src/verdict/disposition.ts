@@ -8,6 +8,8 @@ import { legOf } from './offHeat'
 /** Why a decision cannot be made. Wording makes the sentence. */
 export type Shut =
   | { code: 'closed' }
+  /** A lot that is in it is called back: nothing is released before that ends. */
+  | { code: 'recalled' }
   /** A law is missed: no reason releases it. */
   | { code: 'law missed'; check: string }
   /** A gate may still be proven or missed. */
@@ -36,6 +38,7 @@ export function decisionShut(
 ): Shut | null {
   if (decision === 'hold' || decision === 'discard') return null
   if (isClosed(batch)) return { code: 'closed' }
+  if (batch.recall) return { code: 'recalled' }
   return decision === 'release' ? releaseShut(reason, findings) : reworkShut(batch, findings, at)
 }
 

@@ -25,6 +25,8 @@ import { worst } from './standing'
 export interface World {
   /** IANA zone of the kitchen. */
   zone: string
+  /** Which limits are the kitchen's, where an entry looks at them. */
+  limits?: Id
   /** What the kitchen has and has learned, where forecasts are made. */
   means?: Means
 }

@@ -8,6 +8,7 @@ import {
   type AnyClaim,
   type BatchState,
   type Bodies,
+  type DiscardReason,
   type EggsTaken,
   type Id,
   type ItemState,
@@ -72,7 +73,7 @@ it('keeps what eggs left over as an item with its lineage, in the record of the 
   const batch = await begun('Brown-butter pastry cream')
   expect(await one(kitchen.claim('eggs-taken', batch, eggs()))).toMatchObject({ outcome: 'accepted' })
   const item = uuid()
-  const whites = leftOverOf(await batchOf(batch), 'white', 990, 'kept')!
+  const whites = leftOverOf(await batchOf(batch), 'white', 990, 'kept', (await line()).lots)!
   expect(await one(kitchen.claim('left-over', item, { ...whites, grams: 2000 }))).toMatchObject({
     status: 422,
     field: 'body.grams',
@@ -80,8 +81,8 @@ it('keeps what eggs left over as an item with its lineage, in the record of the 
   })
   expect(await one(kitchen.claim('left-over', item, whites))).toMatchObject({ outcome: 'accepted' })
   expect((await line()).items.find(({ id }) => id === item)).toMatchObject({
-    grams: 990,
-    heat: 'shell',
+    measure: { value: 990, unit: 'g' },
+    facts: { heat: 'raw' },
     discarded: null,
   })
   expect((await batchOf(batch)).leftOvers).toHaveLength(1)
@@ -89,11 +90,11 @@ it('keeps what eggs left over as an item with its lineage, in the record of the 
   const record = (await kitchen.get(`/api/batches/${batch}/entries`)).body as { entries?: { claim: AnyClaim }[] }
   expect(JSON.stringify(record)).toContain('"left-over"')
 
-  expect(await one(kitchen.claim('item-discarded', item, { reason: 'not needed' }))).toMatchObject({
+  expect(await one(kitchen.claim('item-discarded', item, thrown('left over')))).toMatchObject({
     outcome: 'accepted',
   })
   expect((await line()).items.some(({ id }) => id === item)).toBe(false)
-  expect(await one(kitchen.claim('item-discarded', item, { reason: 'again' }))).toMatchObject({ status: 409 })
+  expect(await one(kitchen.claim('item-discarded', item, thrown('other')))).toMatchObject({ status: 409 })
 })
 
 it('refuses the wrong egg where it counts, with a sentence, and takes the right one', async () => {
@@ -174,3 +175,7 @@ it('brings entries of an older tablet up, and folds a kitchen of an older core a
   expect(FOLD_VERSION).toBeGreaterThan(1)
   expect(before.terms).not.toEqual(FORMER_TERMS)
 })
+
+function thrown(reason: DiscardReason): Bodies['item-discarded'] {
+  return { reason, note: null, measure: null, grams: null, cost: null }
+}

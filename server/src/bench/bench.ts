@@ -257,7 +257,14 @@ async function bareAppender(databaseUrl: string, kitchen: Seeded) {
     const { entry, canon } = seal(claim, { seq: Number(head!.seq), hash: head!.hash }, stamp, sha256)
     const { seq } = entry.seal
     const changed: Changed[] = [
-      { type: 'batch', id: claim.about.id, seq, state: apply.batch(claim.about.id, state, entry) },
+      {
+        type: 'batch',
+        id: claim.about.id,
+        seq,
+        state: apply.batch(claim.about.id, state, entry),
+        card: null,
+        parents: null,
+      },
     ]
     await query(write(kitchenId, [{ canon, seal: entry.seal }], changed, entry.seal))
     await pg.query('commit')

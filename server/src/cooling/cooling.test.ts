@@ -115,7 +115,7 @@ it('keeps what the air of a unit was as something went into it, and not of anoth
   const placing = { place: 'fan refrigerator' as const, unit: walkIn!.id, air: { value: 38, unit: 'F' as const } }
   expect(await one(kitchen.claim('placed', id, placing))).toMatchObject({ outcome: 'accepted' })
   const { units, batches } = await line()
-  expect(units.find((unit) => unit.id === walkIn!.id)!.air!.celsius).toBeCloseTo(3.33, 2)
+  expect(units.find((unit) => unit.id === walkIn!.id)!.airs.at(-1)!.celsius).toBeCloseTo(3.33, 2)
   expect(batches.find((batch) => batch.id === id)!.placements).toHaveLength(1)
   expect(await one(kitchen.claim('placed', id, { ...placing, place: 'blast chiller' }))).toMatchObject({
     code: 'other unit',

@@ -39,6 +39,7 @@ import { hashPin } from '../people/pins.service'
 import { claimMaker } from './claims'
 import { ago, demoBatches, type DemoBatch } from './demoBatches'
 import { demoLimits } from './demoLimits'
+import { storeClaims } from './demoStore'
 import { starter, type Starter } from './starter'
 
 interface SeedPerson {
@@ -120,7 +121,7 @@ export async function seedKitchen(
 
 /** The demo kitchen, with a batch at every stage of its life relative to `now`. */
 export async function seedDemo(orm: MikroORM, zone: string, now: Instant): Promise<Seeded> {
-  const people = { name: DEMO_KITCHEN, zone, people: DEMO_PEOPLE, now: now - 4 * 86_400_000 }
+  const people = { name: DEMO_KITCHEN, zone, people: DEMO_PEOPLE, now: now - 9 * 86_400_000 }
   const seeded = await seedKitchen(orm, people)
   const lead = seeded.people.find(({ key }) => key === 'ilse')!.id
   await append(new KitchenScope(orm.em.fork()), seeded.kitchenId, lead, demoClaims(seeded, zone, now))
@@ -143,7 +144,8 @@ export function demoClaims(
   const second = claimMaker(seeded.kitchenId)('limits-set', limits.id, since, lead, { set: limits })
   const batches = demoBatches().sort((a, b) => b.startedAgo - a.startedAgo)
   const made = batches.flatMap((batch) => batchClaims(seeded, limits, batch, zone, now, codes))
-  return [second, ...made].sort((a, b) => a.madeAt - b.madeAt)
+  const held = storeClaims(seeded, [seeded.starter.limits, limits], zone, now, codes)
+  return [second, ...made, ...held].sort((a, b) => a.madeAt - b.madeAt)
 }
 
 /** Somebody to begin with in a kitchen without a demo; the PIN is told once. */
@@ -196,7 +198,7 @@ function batchClaims(
     ...(combined !== 'batch started' && combined.step !== first ? [done(first, batch.combinedAgo + 1.5)] : []),
     ...eggs,
     ...(eggs.length ? [claim('cleaned', id, when(batch.combinedAgo + 0.7), by, { step: first })] : []),
-    ...leftOverClaims(id, code, eggs, body, when(batch.combinedAgo - 0.5), claim, by),
+    ...leftOverClaims(id, code, eggs, body, when(batch.combinedAgo - 0.5), claim, by, lots, units),
     ...(combined === 'batch started'
       ? []
       : [claim('step-marked', id, when(batch.combinedAgo), by, { ...combined, reason: null })]),
@@ -266,11 +268,15 @@ function leftOverClaims(
   at: Instant,
   claim: ReturnType<typeof claimMaker>,
   by: Id,
+  lots: Starter['lots'],
+  units: Starter['units'],
 ): AnyClaim[] {
+  const known = lots.map(({ id: lot, lot: { code: name, useBy } }) => ({ id: lot, code: name, useBy }))
+  const spot = { unit: units.find(({ unit }) => unit.kind === 'fan refrigerator')!.id, shelf: 4 }
   const facts = eggs.map((made) => factOfClaim(made))
   const batch = { id, code, eggs: facts, terms, leftOvers: [] }
   return toSettle(batch).flatMap(({ part, left }) => {
-    const kept = leftOverOf(batch, part, left, 'kept')
+    const kept = leftOverOf(batch, part, left, 'kept', known, spot)
     return kept ? [claim('left-over', uuid({ msecs: at }), at, by, kept)] : []
   })
 }

@@ -1,6 +1,11 @@
 import { v7 as uuid } from 'uuid'
 import {
   addDays,
+  catalogue,
+  isLookedAt,
+  packageOf,
+  receivingOf,
+  type Measure,
   dayOf,
   limitSetOf,
   ruleSets,
@@ -32,14 +37,16 @@ export interface Starter {
  * @param zone in which its lots have their days
  */
 export function starter(from: Instant, zone: string): Starter {
+  const limits = limitSetOf(ruleSets['us-food-code-2022']!, { id: uuid(), from, unit: 'C' })
+  const units = UNITS.map((unit) => ({ id: uuid(), unit }))
   return {
-    limits: limitSetOf(ruleSets['us-food-code-2022']!, { id: uuid(), from, unit: 'C' }),
+    limits,
     methods: repertoire(),
     probe: { id: uuid(), code: 'P2' },
     infrared: { id: uuid(), code: 'IR1' },
-    lots: lots(dayOf(from, zone)),
+    lots: lots(dayOf(from, zone), limits, units, from),
     vessels: VESSELS.map((vessel) => ({ id: uuid(), vessel })),
-    units: UNITS.map((unit) => ({ id: uuid(), unit })),
+    units,
   }
 }
 
@@ -57,30 +64,94 @@ const VESSELS: RegisteredVessel[] = [
 ]
 
 const UNITS: ColdUnit[] = [
-  { name: 'Walk-in 1', kind: 'fan refrigerator', watts: 1800 },
-  { name: 'Reach-in 2', kind: 'refrigerator', watts: 320 },
-  { name: 'Blast drawer', kind: 'blast chiller', watts: 2400 },
+  { name: 'Walk-in 1', kind: 'fan refrigerator', watts: 1800, shelves: 4, litres: 6000 },
+  { name: 'Reach-in 2', kind: 'refrigerator', watts: 320, shelves: 3, litres: 600 },
+  { name: 'Blast drawer', kind: 'blast chiller', watts: 2400, shelves: 2, litres: 120 },
+  { name: 'Egg fridge', kind: 'egg refrigerator', watts: 250, shelves: 3, litres: 300 },
+  { name: 'Display case', kind: 'display case', watts: 500, shelves: 3, litres: 400 },
+  { name: 'Chest freezer', kind: 'freezer', watts: 400, shelves: 1, litres: 500 },
 ]
 
-function lots(day: Day): Starter['lots'] {
-  const carton = (code: string, ingredient: string): LotReceived => ({
+/** What stands on a delivery, in short. */
+interface Delivery {
+  code: string
+  ingredient: string
+  measure: Measure
+  form?: LotReceived['form']
+  supplier?: string
+  useInDays?: number
+  certificate?: string
+  /** Read between the packs, °C. */
+  celsius?: number
+  cost?: number
+}
+
+/** A delivery as it is received under a kitchen's limits: judged, and held as an item. */
+export function receivedLot(
+  { code, ingredient, measure, form = null, supplier, useInDays = 21, certificate, celsius = 3.4, cost }: Delivery,
+  item: { id: Id; code: string },
+  unit: Id,
+  limits: LimitSet,
+  day: Day,
+  at: Instant,
+): LotReceived {
+  const arrived = {
+    code,
+    ingredient,
+    name: catalogue[ingredient]!.name,
+    form,
+    size: form === 'shell' ? ('US L' as const) : null,
+    supplier: supplier ?? 'Hollin Gate dairy',
+    useBy: addDays(day, useInDays),
+    pasteurized: certificate ? { by: 'maker' as const, certificate } : null,
+    scheme: form === 'shell' ? 'Hen Ledger, flock 14' : null,
+    treatment: null,
+    received: { typed: { value: celsius, unit: 'C' as const }, instrument: null },
+    condition: isLookedAt(ingredient) ? { good: true, why: null } : null,
+  }
+  const { verdict } = receivingOf(arrived, limits, day, limits.practice.susceptible)
+  const place = { unit, shelf: 1 }
+  return {
+    ...arrived,
+    verdict,
+    why: verdict === 'accept' ? null : 'for the lead to decide',
+    held: {
+      item: item.id,
+      code: item.code,
+      measure,
+      cost: cost ?? null,
+      ...place,
+      ...packageOf(arrived, limits, day, at),
+    },
+  }
+}
+
+/** Eggs that are there: a tray in the shell, cartons of pasteurized parts. */
+function lots(day: Day, limits: LimitSet, units: Starter['units'], at: Instant): Starter['lots'] {
+  const carton = (code: string, ingredient: string): Delivery => ({
     code,
     ingredient,
     form: 'pasteurized',
-    size: null,
+    measure: { value: 2000, unit: 'g' },
     supplier: 'Cold Harbour Lane egg room',
-    useBy: addDays(day, 21),
-    pasteurized: { by: 'maker', certificate: `CH-${code}` },
+    certificate: `CH-${code}`,
+    cost: 1240,
   })
-  const shell: LotReceived = {
+  const shell: Delivery = {
     code: 'T-2207',
     ingredient: 'egg',
     form: 'shell',
-    size: 'US L',
+    measure: { value: 360, unit: 'piece' },
     supplier: 'Wickmoor hens',
-    useBy: addDays(day, 24),
-    pasteurized: null,
+    useInDays: 24,
+    celsius: 6.1,
+    cost: 9000,
   }
+  const place = (form: LotReceived['form']) =>
+    units.find(({ unit }) => unit.kind === (form === 'shell' ? 'egg refrigerator' : 'fan refrigerator'))!.id
   const all = [shell, carton('Y-118', 'yolk'), carton('W-204', 'white'), carton('E-077', 'egg')]
-  return all.map((lot) => ({ id: uuid(), lot }))
+  return all.map((delivery) => ({
+    id: uuid(),
+    lot: receivedLot(delivery, { id: uuid(), code: delivery.code }, place(delivery.form ?? null), limits, day, at),
+  }))
 }

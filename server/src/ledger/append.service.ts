@@ -7,6 +7,7 @@ import {
   offsetMinutes,
   parseClaim,
   seal,
+  follows,
   touches,
   type AnyClaim,
   type ChainHead,
@@ -15,12 +16,14 @@ import {
   type Refusal,
   type Role,
   type Seal,
+  type SubjectType,
+  type World,
 } from '@logged-thermal/core'
 import { KitchenScope } from '../database/kitchenScope'
 import { query } from '../database/query'
 import { Projections } from './projections'
 import { sha256 } from './sha256'
-import { gather, lockHead, write, type Gathered, type Sealed } from './statements'
+import { gather, gatherStates, lockHead, write, type Gathered, type Sealed } from './statements'
 
 /** What became of one entry that was sent. */
 export type Outcome =
@@ -53,12 +56,22 @@ export class Append {
     if (claims.length === 0) return parsed.map((claim) => refusedUnread(claim as { id: Id | null; refusal: Refusal }))
 
     return this.scope.inKitchen(post.kitchenId, async (em) => {
-      const { zone, ...start } = await locked(em, post.kitchenId)
-      const { known, roles, projections } = await gathered(em, post.kitchenId, claims)
+      const { zone, limits, ...start } = await locked(em, post.kitchenId)
+      const { known, roles, projections } = await gathered(em, post.kitchenId, claims, zone)
 
       let head: ChainHead = start
       const sealed: Sealed[] = []
-      const outcomes = parsed.map((claim): Outcome => {
+      const outcomes: Outcome[] = []
+      for (const claim of parsed) {
+        if (!('refusal' in claim)) await loadFollowing(em, claim, projections, { zone, limits })
+        outcomes.push(take(claim))
+      }
+      if (sealed.length > 0) {
+        await query(em, write(post.kitchenId, sealed, projections.changed(), head))
+      }
+      return outcomes
+
+      function take(claim: AnyClaim | Unreadable): Outcome {
         if ('refusal' in claim) return refusedUnread(claim)
         const { id } = claim
         const there = known.get(id)
@@ -75,6 +88,7 @@ export class Append {
           signed: claim.by === post.signedBy,
           now,
           zone,
+          limits,
           clockAheadMs,
         }
         const refusal = admit(claim, author, projections.read)
@@ -87,11 +101,7 @@ export class Append {
         known.set(id, { claim: canonical(claim), seal: entry.seal })
         projections.fold(touches(claim), entry)
         return { id, outcome: 'accepted', seal: entry.seal }
-      })
-      if (sealed.length > 0) {
-        await query(em, write(post.kitchenId, sealed, projections.changed(), head))
       }
-      return outcomes
     })
   }
 }
@@ -113,16 +123,29 @@ function refusedUnread({ id, refusal }: Unreadable): Outcome {
   return { id, outcome: 'refused', refusal }
 }
 
-async function locked(em: SqlEntityManager, kitchenId: Id): Promise<ChainHead & { zone: string }> {
-  const [row] = await query<{ seq: string; hash: string; zone: string }>(em, lockHead(kitchenId))
+async function locked(em: SqlEntityManager, kitchenId: Id): Promise<ChainHead & { zone: string; limits: Id }> {
+  const [row] = await query<{ seq: string; hash: string; zone: string; limits: Id }>(em, lockHead(kitchenId))
   if (!row) throw new RangeError(`kitchenId: ${kitchenId} has no logbook`)
   return { ...row, seq: Number(row.seq) }
 }
 
-async function gathered(em: SqlEntityManager, kitchenId: Id, claims: readonly AnyClaim[]) {
+/** What an entry looks at beyond what it names, once that is read: most look at nothing. */
+async function loadFollowing(
+  em: SqlEntityManager,
+  claim: AnyClaim,
+  projections: Projections,
+  world: World,
+): Promise<void> {
+  const missing = follows(claim, projections.read, world).filter((subject) => !projections.has(subject))
+  if (missing.length === 0) return
+  for (const { what, id, content } of await query<Gathered>(em, gatherStates(claim.kitchen, missing)))
+    projections.load(what as SubjectType, id, JSON.parse(content!))
+}
+
+async function gathered(em: SqlEntityManager, kitchenId: Id, claims: readonly AnyClaim[], zone: string) {
   const known = new Map<Id, { claim: string; seal: Seal }>()
   const roles = new Map<Id, Role>()
-  const projections = new Projections()
+  const projections = new Projections(zone)
   for (const { what, id, word, content } of await query<Gathered>(em, gather(kitchenId, claims))) {
     if (what === 'author') roles.set(id, word as Role)
     else if (what !== 'entry') projections.load(what, id, JSON.parse(content!))

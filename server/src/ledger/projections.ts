@@ -1,8 +1,13 @@
 import {
   apply,
+  itemCard,
+  parentsOfBatch,
+  parentsOfItem,
   raised,
+  type BatchState,
   type Entry,
   type Id,
+  type ItemState,
   type Read,
   type States,
   type Subject,
@@ -14,6 +19,8 @@ interface Kept {
   type: SubjectType
   id: Id
   state: unknown
+  /** What it was made of as it was loaded. */
+  parents: string
   /** The last entry that changed it; null while it is as loaded. */
   seq: number | null
 }
@@ -22,8 +29,15 @@ interface Kept {
 export class Projections {
   private readonly kept = new Map<string, Kept>()
 
+  /** @param zone of the kitchen: what is written beside a state has its days */
+  constructor(private readonly zone: string) {}
+
   load(type: SubjectType, id: Id, state: unknown): void {
-    this.kept.set(`${type} ${id}`, { type, id, state, seq: null })
+    this.kept.set(`${type} ${id}`, { type, id, state, parents: namesOf(parentsOf(type, state)), seq: null })
+  }
+
+  has({ type, id }: Subject): boolean {
+    return this.kept.has(`${type} ${id}`)
   }
 
   readonly read: Read = <T extends SubjectType>(type: T, id: Id) =>
@@ -33,12 +47,29 @@ export class Projections {
     const today = { ...entry, claim: raised(entry.claim) }
     for (const { type, id } of subjects) {
       const fold = apply[type] as (id: Id, state: unknown, entry: Entry) => unknown
-      const state = fold(id, this.read(type, id), today)
-      if (state !== null) this.kept.set(`${type} ${id}`, { type, id, state, seq: entry.seal?.seq ?? null })
+      const known = this.kept.get(`${type} ${id}`)
+      const state = fold(id, known?.state ?? null, today)
+      if (state === null) continue
+      this.kept.set(`${type} ${id}`, { type, id, state, parents: known?.parents ?? '', seq: entry.seal?.seq ?? null })
     }
   }
 
   changed(): Changed[] {
-    return [...this.kept.values()].flatMap(({ seq, ...rest }) => (seq === null ? [] : [{ seq, ...rest }]))
+    return [...this.kept.values()].flatMap(({ seq, type, id, state, parents }): Changed[] => {
+      if (seq === null) return []
+      const now = parentsOf(type, state)
+      const card = type === 'item' ? itemCard(state as ItemState, this.zone) : null
+      return [{ seq, type, id, state, card, parents: namesOf(now) === parents ? null : now }]
+    })
   }
+}
+
+/** What a batch or an item was made of; nothing for what is made of nothing. */
+function parentsOf(type: SubjectType, state: unknown): Subject[] {
+  if (type === 'item') return parentsOfItem(state as ItemState)
+  return type === 'batch' ? parentsOfBatch(state as BatchState) : []
+}
+
+function namesOf(parents: readonly Subject[]): string {
+  return parents.map(({ id }) => id).join()
 }

@@ -1,4 +1,13 @@
-import { needs, type AnyClaim, type ChainHead, type Id, type Seal, type SubjectType } from '@logged-thermal/core'
+import {
+  needs,
+  type AnyClaim,
+  type ChainHead,
+  type Id,
+  type ItemCard,
+  type Seal,
+  type Subject,
+  type SubjectType,
+} from '@logged-thermal/core'
 
 import type { Statement } from '../database/query'
 
@@ -29,7 +38,7 @@ export interface Gathered {
 
 /** Locks the kitchen's chain until the transaction ends. */
 export function lockHead(kitchenId: Id): Statement {
-  const sql = `select h.seq, h.hash, k.zone from chain_head h join kitchen k on k.id = h.kitchen_id
+  const sql = `select h.seq, h.hash, k.zone, k.limits_id as limits from chain_head h join kitchen k on k.id = h.kitchen_id
     where h.kitchen_id = ? for update of h`
   return { sql, params: [kitchenId] }
 }
@@ -52,19 +61,33 @@ export function gather(kitchenId: Id, claims: readonly AnyClaim[]): Statement {
       'null',
       claims.map(({ by }) => by),
     ),
-    ...TYPES.map((type) =>
-      part(
-        type,
-        TABLES[type],
-        'null',
-        'state::text',
-        subjects.filter((s) => s.type === type).map(({ id }) => id),
-      ),
+    ...statesOf(subjects),
+  ]
+  return united(kitchenId, parts)
+}
+
+/** The states of subjects, as they are kept. */
+export function gatherStates(kitchenId: Id, subjects: readonly Subject[]): Statement {
+  return united(kitchenId, statesOf(subjects))
+}
+
+function statesOf(subjects: readonly Subject[]) {
+  return TYPES.map((type) =>
+    part(
+      type,
+      TABLES[type],
+      'null',
+      'state::text',
+      subjects.filter((s) => s.type === type).map(({ id }) => id),
     ),
-  ].filter((each) => each !== null)
+  )
+}
+
+function united(kitchenId: Id, parts: ReturnType<typeof part>[]): Statement {
+  const some = parts.filter((each) => each !== null)
   return {
-    sql: parts.map(({ sql }) => sql).join(' union all '),
-    params: parts.flatMap(({ ids }) => [kitchenId, ids]),
+    sql: some.map(({ sql }) => sql).join(' union all '),
+    params: some.flatMap(({ ids }) => [kitchenId, ids]),
   }
 }
 
@@ -87,6 +110,10 @@ export interface Changed {
   id: Id
   seq: number
   state: unknown
+  /** An item in short; null for all else. */
+  card: ItemCard | null
+  /** What it was made of, where that has changed. */
+  parents: Subject[] | null
 }
 
 /** Entries, the states they changed and the new head in one statement; tells the listeners when it is committed. */
@@ -96,7 +123,7 @@ export function write(
   changed: readonly Changed[],
   head: ChainHead,
 ): Statement {
-  const saves = saveStates(kitchenId, changed)
+  const saves = [...saveStates(kitchenId, changed), ...saveEdges(kitchenId, changed)]
   const rows = JSON.stringify(sealed.map(({ canon, seal: { seq, hash } }) => [seq, hash, canon]))
   return {
     sql: `with added as (
@@ -114,9 +141,37 @@ export function saveStates(kitchenId: Id, changed: readonly Changed[]): Statemen
   return TYPES.flatMap((type): Statement[] => {
     const rows = changed.filter((each) => each.type === type).sort((a, b) => (a.id < b.id ? -1 : 1))
     if (rows.length === 0) return []
-    const sql = `insert into ${TABLES[type]} (kitchen_id, id, seq, state)
-      select ?::uuid, (row ->> 'id')::uuid, (row ->> 'seq')::bigint, row -> 'state' from jsonb_array_elements(?::jsonb) row
-      on conflict (kitchen_id, id) do update set seq = excluded.seq, state = excluded.state`
-    return [{ sql, params: [kitchenId, JSON.stringify(rows.map(({ id, seq, state }) => ({ id, seq, state })))] }]
+    const own = type === 'item' ? ['card'] : []
+    const sql = `insert into ${TABLES[type]} (kitchen_id, id, seq, state${own.map((name) => `, ${name}`).join('')})
+      select ?::uuid, (row ->> 'id')::uuid, (row ->> 'seq')::bigint, row -> 'state'${own.map((name) => `, row -> '${name}'`).join('')}
+      from jsonb_array_elements(?::jsonb) row
+      on conflict (kitchen_id, id) do update set
+      ${['seq', 'state', ...own].map((name) => `${name} = excluded.${name}`).join(', ')}`
+    const written = rows.map(({ id, seq, state, card }) => ({ id, seq, state, ...(card ? { card } : {}) }))
+    return [{ sql, params: [kitchenId, JSON.stringify(written)] }]
   })
+}
+
+/** What went into what, where that has changed. */
+export function saveEdges(kitchenId: Id, changed: readonly Changed[]): Statement[] {
+  const rows = changed.flatMap(({ type, id, parents }) => (parents === null ? [] : [{ type, id, parents }]))
+  if (rows.length === 0) return []
+  const edges = rows.flatMap(({ type, id, parents }) =>
+    parents.map((parent) => ({ child: id, childType: type, parent: parent.id, parentType: parent.type })),
+  )
+  const given = JSON.stringify(edges)
+  return [
+    {
+      sql: `delete from edge e where e.kitchen_id = ?::uuid and e.child_id = any(?::uuid[]) and not exists (
+          select from jsonb_array_elements(?::jsonb) row
+          where (row ->> 'child')::uuid = e.child_id and (row ->> 'parent')::uuid = e.parent_id)`,
+      params: [kitchenId, `{${rows.map(({ id }) => id).join(',')}}`, given],
+    },
+    {
+      sql: `insert into edge (kitchen_id, child_id, child_type, parent_id, parent_type)
+        select ?::uuid, (row ->> 'child')::uuid, row ->> 'childType', (row ->> 'parent')::uuid, row ->> 'parentType'
+        from jsonb_array_elements(?::jsonb) row on conflict do nothing`,
+      params: [kitchenId, given],
+    },
+  ]
 }

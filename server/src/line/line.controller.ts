@@ -46,15 +46,30 @@ export class LineController {
         limits: limits.find(({ id }) => id === kitchen.limitsId) ?? null,
         methods: await states<MethodState>('method'),
         instruments: await states<InstrumentState>('instrument'),
-        batches: await states<BatchState>('batch', 'and not closed'),
-        lots: await states<LotState>('lot'),
+        batches: await states<BatchState>('batch', 'and not closed and not put_away'),
+        lots: await lotsInUse(em, kitchenId),
         vessels: await states<VesselState>('vessel'),
         units: await states<UnitState>('unit'),
-        // What went into the bin is history.
-        items: await states<ItemState>('item', `and state -> 'discarded' = 'null'`),
+        // What was used up or went into the bin is history.
+        items: await states<ItemState>('item', 'and live'),
       }
     })
   }
+}
+
+/** Lots that may still be taken: the latest, and all that something held was made of. */
+const LATEST_LOTS = 200
+
+async function lotsInUse(em: SqlEntityManager, kitchenId: Id): Promise<LotState[]> {
+  const rows = await em.execute<{ state: LotState }[]>(
+    `select state from lot l where kitchen_id = ? and (seq >= coalesce(
+         (select seq from lot where kitchen_id = ? order by seq desc offset ? limit 1), 0)
+       or exists (select from edge e join item i on i.kitchen_id = e.kitchen_id and i.id = e.child_id
+         where e.kitchen_id = l.kitchen_id and e.parent_id = l.id and i.live))
+     order by id`,
+    [kitchenId, kitchenId, LATEST_LOTS],
+  )
+  return rows.map(({ state }) => state)
 }
 
 async function statesOf<T>(em: SqlEntityManager, kitchenId: Id, table: string, where: string): Promise<T[]> {

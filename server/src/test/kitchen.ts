@@ -41,6 +41,8 @@ export interface TestKitchen extends Seeded {
   reading(batch: Id, celsius: number, more?: Partial<AnyClaim>): AnyClaim
   post(entries: unknown[], more?: object): request.Test
   get(path: string): request.Test
+  /** POST without a body. */
+  send(path: string): request.Test
 }
 
 export async function openKitchen(): Promise<TestKitchen> {
@@ -106,5 +108,6 @@ export async function openKitchen(): Promise<TestKitchen> {
         .set('Cookie', cookie)
         .send({ sentAt: Date.now(), entries, ...more }),
     get: (path) => http.get(path).set('Cookie', cookie),
+    send: (path) => http.post(path).set('Cookie', cookie),
   }
 }

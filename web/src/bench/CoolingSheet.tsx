@@ -26,7 +26,7 @@ export function CoolingSheet({ batch, onClose, onSheet }: Props) {
   const now = settingsOf(batch, 0).at(-1)!
   const covered = batch.covers.some(({ void: gone }) => !gone)
   const poured = batch.pourings.findLast(({ void: gone }) => !gone)?.value
-  const kinds = new Set<Place>(line?.units.map(({ kind }) => kind))
+  const kinds = new Set(line?.units.map(({ kind }) => kind))
   const unit = line?.units.find(({ id }) => id === now.unit)
   // What the kitchen does not have is not offered.
   const places = PLACES.filter((place) => !isUnitKind(place) || kinds.has(place))

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { batchStanding, type BatchState, type Typed, type UnitKind } from '@logged-thermal/core'
+import { batchStanding, lastAir, type BatchState, type Typed, type UnitKind } from '@logged-thermal/core'
 import { degrees, placeWord, type Reader } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { useLine, type JudgedBatch } from '../app/kitchen'
@@ -19,7 +19,9 @@ interface Props {
 /** Hot product goes into a unit: which one, what its air says now, and what is in it that must stay cold. */
 export function PlaceSheet({ batch, others, kind, onClose, reader }: Props) {
   const enter = useEnter()
-  const units = (useLine()?.units ?? []).filter((unit) => unit.kind === kind)
+  const units = (useLine()?.units ?? [])
+    .filter((unit) => unit.kind === kind)
+    .map((unit) => ({ ...unit, air: lastAir(unit) }))
   const [chosen, setChosen] = useState<string | null>(units.length === 1 ? units[0]!.id : null)
   const unit = units.find(({ id }) => id === chosen) ?? null
   const put = (air: Typed | null) => {

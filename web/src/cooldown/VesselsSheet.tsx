@@ -1,19 +1,20 @@
 import { useState } from 'react'
 import { v7 as uuid } from 'uuid'
 import {
-  UNIT_KINDS,
+  HOLDING_KINDS,
   WALLS,
   type Inside,
   type RegisteredVessel,
-  type UnitKind,
+  type HoldingKind,
   type UnitState,
   type VesselState,
   type Wall,
 } from '@logged-thermal/core'
-import { placeWord } from '@logged-thermal/wording'
+import { holdingWord } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { ChoiceKeys } from '../parts/ChoiceKeys'
 import { Key } from '../parts/Key'
+import { Stepper } from '../parts/Stepper'
 import { Sheet } from '../parts/Sheet'
 
 interface Props {
@@ -50,7 +51,7 @@ export function VesselsSheet({ vessels, units, mayWrite, onClose }: Props) {
               <li key={id}>
                 <strong>{name}</strong>
                 <small>
-                  {placeWord[kind]}, {watts === null ? 'power not known' : `${watts} W`}
+                  {holdingWord[kind]}, {watts === null ? 'power not known' : `${watts} W`}
                 </small>
               </li>
             ))}
@@ -152,7 +153,9 @@ function VesselForm() {
 function UnitForm() {
   const enter = useEnter()
   const [name, setName] = useState('')
-  const [kind, setKind] = useState<UnitKind>('refrigerator')
+  const [kind, setKind] = useState<HoldingKind>('refrigerator')
+  const [shelves, setShelves] = useState(3)
+  const [litres, setLitres] = useState('')
   const [watts, setWatts] = useState('')
   const [wrong, setWrong] = useState<string | null>(null)
   const register = () => {
@@ -160,7 +163,10 @@ function UnitForm() {
     if (name.trim() === '') return setWrong('Give it the name that stands on its door.')
     if (power !== null && !(power >= 20 && power <= 100_000))
       return setWrong('Power is in watts, as stated on the unit: from 20 up. Leave it empty where nobody knows.')
-    enter('unit-registered', uuid(), { name: name.trim(), kind, watts: power })
+    const holds = litres.trim() === '' ? null : Number(litres)
+    if (holds !== null && !(holds >= 1 && holds <= 100_000))
+      return setWrong('What it holds is in litres, from 1 up. Leave it empty where nobody knows.')
+    enter('unit-registered', uuid(), { name: name.trim(), kind, watts: power, shelves, litres: holds })
     setName('')
     setWatts('')
     setWrong(null)
@@ -177,7 +183,24 @@ function UnitForm() {
         New unit
         <input value={name} onChange={({ target }) => setName(target.value)} />
       </label>
-      <ChoiceKeys name="Kind" options={UNIT_KINDS} chosen={kind} words={(each) => placeWord[each]} onChoose={setKind} />
+      <ChoiceKeys
+        name="Kind"
+        options={HOLDING_KINDS}
+        chosen={kind}
+        words={(each) => holdingWord[each]}
+        onChoose={setKind}
+      />
+      <div className="register-sizes">
+        <Stepper
+          name="Shelves"
+          value={String(shelves)}
+          onStep={(by) => setShelves(Math.min(40, Math.max(1, shelves + by)))}
+        />
+        <label className="form-field">
+          Holds, litres
+          <input inputMode="numeric" value={litres} onChange={({ target }) => setLitres(target.value)} />
+        </label>
+      </div>
       <label className="form-field">
         Power, W
         <input inputMode="numeric" value={watts} onChange={({ target }) => setWatts(target.value)} />

@@ -1,7 +1,16 @@
 import type { UnitState, VesselState } from '@logged-thermal/core'
 import { trialOf, waysOf } from './ways'
 
-const unit = (kind: UnitState['kind'], name: string): UnitState => ({ id: name, name, kind, watts: 500, air: null })
+const unit = (kind: UnitState['kind'], name: string): UnitState => ({
+  id: name,
+  name,
+  kind,
+  watts: 500,
+  shelves: 1,
+  litres: null,
+  airs: [],
+  skips: [],
+})
 const names = (units: UnitState[], iceFirst: number) => waysOf(units, iceFirst).map(({ name }) => name)
 
 it('offers what the kitchen has, by the name on its door, and its units again after ice', () => {

@@ -1,12 +1,13 @@
 import { useState } from 'react'
-import { eggGrams, type BatchState, type EggPart, type EggUse, type LotState } from '@logged-thermal/core'
+import { eggGrams, type BatchState, type EggPart, type EggUse } from '@logged-thermal/core'
 import { grams } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { Key } from '../parts/Key'
+import type { LotOfEgg } from './eggLots'
 import { NumberPad } from '../parts/NumberPad'
 
 interface Props {
-  lot: LotState
+  lot: LotOfEgg
   step: string
   uses: readonly EggUse[]
   batch: BatchState
@@ -107,6 +108,6 @@ export function CrackTally({ lot, step, uses, batch, mayWrite, onTaken }: Props)
 }
 
 /** How many eggs cover every part that the step takes. */
-function eggsWanted(uses: readonly EggUse[], size: NonNullable<LotState['size']>): number {
+function eggsWanted(uses: readonly EggUse[], size: NonNullable<LotOfEgg['size']>): number {
   return Math.max(0, ...uses.map(({ part, grams: mass }) => Math.ceil(mass / eggGrams(part, size) - 1e-6)))
 }

@@ -6,10 +6,10 @@ import { Key } from '../parts/Key'
 import { Sheet } from '../parts/Sheet'
 import { CrackTally } from './CrackTally'
 import { EggLedger } from './EggLedger'
-import { eggLots } from './eggLots'
+import { eggLots, type LotOfEgg } from './eggLots'
 import { LotKeys } from './LotKeys'
 import { PourLot } from './PourLot'
-import { ReceiveLot } from './ReceiveLot'
+import { ReceiveForm } from '../store/ReceiveForm'
 import { SettleLeftOver } from './SettleLeftOver'
 import './eggs.css'
 
@@ -30,7 +30,7 @@ export function EggsSheet({ batch, open, onClose, mayWrite }: Props) {
   const [receiving, setReceiving] = useState(false)
   const at = step ?? due
   const uses = batch.terms.eggs.uses.filter((use) => use.step === at)
-  const chosen = line?.lots.find(({ id }) => id === lot) ?? null
+  const chosen = eggLots(line?.lots ?? []).find((each) => each.lot.id === lot)?.lot ?? null
   const heated = uses.every((use) => use.heated)
   const rule = heated ? batch.terms.eggs.heated : batch.terms.eggs.unheated
   const left = toSettle(batch)
@@ -54,7 +54,8 @@ export function EggsSheet({ batch, open, onClose, mayWrite }: Props) {
           </p>
           <p className="eggs-rule">{eggRuleSentence(rule, batch.terms.susceptible, heated)}</p>
           {receiving ? (
-            <ReceiveLot
+            <ReceiveForm
+              only="eggs"
               onDone={(id) => {
                 setReceiving(false)
                 if (id) setLot(id)
@@ -93,7 +94,7 @@ export function EggsSheet({ batch, open, onClose, mayWrite }: Props) {
 }
 
 function TakeFrom(props: {
-  lot: LotState
+  lot: LotOfEgg
   step: string
   uses: Terms['eggs']['uses']
   batch: BatchState
@@ -124,9 +125,9 @@ function stepsWithEggs({ terms, method }: BatchState): string[] {
 }
 
 /** Shell eggs hold every part; a carton holds one. */
-function lotsFor(lots: readonly LotState[], uses: Terms['eggs']['uses']): LotState[] {
+function lotsFor(lots: readonly LotState[], uses: Terms['eggs']['uses']): LotOfEgg[] {
   const parts = new Set<string>(uses.map(({ part }) => part))
   return eggLots(lots)
-    .filter(({ form, part }) => form === 'shell' || parts.size === 0 || parts.has(part))
+    .filter(({ lot: { form }, part }) => form === 'shell' || parts.size === 0 || parts.has(part))
     .map(({ lot }) => lot)
 }

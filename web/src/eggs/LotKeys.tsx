@@ -1,12 +1,13 @@
 import type { ReactNode } from 'react'
-import { catalogue, dayOf, mayUse, type EggRule, type LotState } from '@logged-thermal/core'
+import { catalogue, dayOf, mayUse, type EggRule } from '@logged-thermal/core'
 import { dayName } from '@logged-thermal/wording'
 import { useHand, useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
 import { Key } from '../parts/Key'
+import { lotShut, type LotOfEgg } from './eggLots'
 
 interface Props {
-  lots: readonly LotState[]
+  lots: readonly LotOfEgg[]
   rule: EggRule
   chosen: string | null
   onChoose: (id: string) => void
@@ -19,12 +20,13 @@ export function LotKeys({ lots, rule, chosen, onChoose, children }: Props) {
   const today = dayOf(useNow(60_000), reader.zone)
   return (
     <div className="lot-keys" role="group" aria-label="Which lot">
-      {lots.map(({ id, code, ingredient, form, useBy }) => {
+      {lots.map((lot) => {
+        const { id, code, ingredient, form, useBy } = lot
         const past = useBy !== null && today > useBy
         const shut = past
           ? `was to be used by ${dayName(useBy)}`
           : mayUse(rule, form)
-            ? null
+            ? lotShut(lot)
             : 'not pasteurized: not here'
         return (
           <Key

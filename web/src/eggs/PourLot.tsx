@@ -1,11 +1,12 @@
-import { catalogue, type BatchState, type EggUse, type LotState } from '@logged-thermal/core'
+import { catalogue, type BatchState, type EggUse } from '@logged-thermal/core'
 import { grams, partWord } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { Key } from '../parts/Key'
+import type { LotOfEgg } from './eggLots'
 import { NumberPad } from '../parts/NumberPad'
 
 interface Props {
-  lot: LotState
+  lot: LotOfEgg
   step: string
   uses: readonly EggUse[]
   batch: BatchState

@@ -1,6 +1,13 @@
 import { useState } from 'react'
 import { v7 as uuid } from 'uuid'
-import { byProductDay, leftOverOf, type BatchState, type LeftOver, type PartLine } from '@logged-thermal/core'
+import {
+  BY_PRODUCT_DAYS,
+  discardDay,
+  leftOverOf,
+  type BatchState,
+  type LeftOver,
+  type PartLine,
+} from '@logged-thermal/core'
 import { dayName, grams, partWord } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { useHand, useLine } from '../app/kitchen'
@@ -23,9 +30,16 @@ export function SettleLeftOver({
   const [weighed, setWeighed] = useState<number | null>(null)
   const [weighing, setWeighing] = useState(false)
   const mass = weighed ?? left
-  const kept = leftOverOf(batch, part, mass, 'kept')
+  const cold = line?.units.find(({ kind }) => kind === 'fan refrigerator' || kind === 'refrigerator')?.id ?? null
+  const spot = cold === null ? null : { unit: cold, shelf: 1 }
+  const kept = leftOverOf(batch, part, mass, 'kept', line?.lots ?? [], spot)
   if (!kept) return null
-  const { lastDay } = byProductDay(kept, line?.lots ?? [], reader.zone)
+  const { lastDay } = discardDay({
+    prepared: kept.made,
+    zone: reader.zone,
+    keepDays: BY_PRODUCT_DAYS[part],
+    components: kept.useBys,
+  })
   const settle = (then: LeftOver['then']) => enter('left-over', uuid(), { ...kept, then })
   if (weighing)
     return (

@@ -1,18 +1,28 @@
-import { catalogue, type EggPart, type LotForm, type LotState } from '@logged-thermal/core'
+import { catalogue, mayGoIn, type EggPart, type LotForm, type LotState } from '@logged-thermal/core'
+
+/** A lot that is egg: in the shell or pasteurized. */
+export type LotOfEgg = LotState & { ingredient: string; form: LotForm }
 
 /** A lot of egg, with what of the egg it holds. */
 export interface EggLot {
-  lot: LotState
-  form: LotForm
+  lot: LotOfEgg
   part: EggPart
 }
 
-/** The egg among the kitchen's lots, the latest first. */
+/** The egg among the kitchen's lots that was not sent back, the latest first. */
 export function eggLots(lots: readonly LotState[]): EggLot[] {
   return lots
     .flatMap((lot): EggLot[] => {
-      const part = catalogue[lot.ingredient]?.egg ?? null
-      return part ? [{ lot, form: lot.form, part }] : []
+      const { ingredient, form, verdict } = lot
+      const part = ingredient === null ? null : (catalogue[ingredient]?.egg ?? null)
+      if (!part || ingredient === null || form === null || verdict === 'refuse') return []
+      return [{ lot: { ...lot, ingredient, form }, part }]
     })
     .sort((a, b) => b.lot.receivedAt - a.lot.receivedAt)
+}
+
+/** Why a lot may not be taken, whatever it is for; null when it may. */
+export function lotShut(lot: LotState): string | null {
+  if (lot.recall) return 'called back'
+  return mayGoIn(lot) ? null : 'held: the lead decides'
 }

@@ -1,45 +1,36 @@
-import { byProductDay, dayOf, type ItemState } from '@logged-thermal/core'
-import { dayName, itemWords, type Reader } from '@logged-thermal/wording'
+import { itemLeft } from '@logged-thermal/core'
+import { asksWord, dayName, heatStatusWord, measureWords } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import type { LineData } from '../app/lineData'
 import { Key } from '../parts/Key'
+import { discardOf, useStored, type StoredItem } from '../store/useStore'
 
 interface Props {
   line: LineData
   now: number
-  reader: Reader
   open: boolean
 }
 
 /** What batches left over and is kept: what it is, how it is, and its last day. The next to be thrown away first. */
-export function KeptAside({ line, now, reader, open }: Props) {
+export function KeptAside({ line, now, open }: Props) {
   const enter = useEnter()
-  const today = dayOf(now, reader.zone)
-  const dated = line.items
-    .filter(({ discarded }) => discarded === null)
-    .map((item) => ({ item, lastDay: byProductDay(item, line.lots, reader.zone).lastDay ?? today }))
-    .sort((a, b) => a.lastDay.localeCompare(b.lastDay))
-  if (dated.length === 0) return null
-  const words = (item: ItemState, lastDay: string) =>
-    lastDay < today
-      ? `Bin it: its last day was ${dayName(lastDay)}`
-      : `${itemWords(item)}, bin at the end of ${lastDay === today ? 'today' : dayName(lastDay)}`
+  const kept = useStored(line, now).filter(({ item }) => item.what === 'by-product')
+  if (kept.length === 0) return null
+  const isOver = ({ standing: { asks } }: StoredItem) => asks === 'discard'
   return (
     <section className="kept-aside" aria-label="Kept aside">
       <h2 className="title">Kept aside</h2>
       <ul>
-        {dated.map(({ item, lastDay }) => (
-          <li key={item.id} className={lastDay < today ? 'over' : ''}>
+        {kept.map((one) => (
+          <li key={one.item.id} className={isOver(one) ? 'over' : ''}>
             <span>
-              {lastDay < today && <strong>{itemWords(item)}. </strong>}
-              {words(item, lastDay)}
+              {isOver(one) && <strong>{asksWord.discard}. </strong>}
+              {keptWords(one)}
             </span>
             <Key
-              look={lastDay < today ? 'primary' : 'outlined'}
+              look={isOver(one) ? 'primary' : 'outlined'}
               disabled={!open}
-              onClick={() =>
-                enter('item-discarded', item.id, { reason: lastDay < today ? 'past its last day' : 'not needed' })
-              }
+              onClick={() => enter('item-discarded', one.item.id, discardOf(one, itemLeft(one.item)))}
             >
               Into the bin
             </Key>
@@ -48,4 +39,14 @@ export function KeptAside({ line, now, reader, open }: Props) {
       </ul>
     </section>
   )
+}
+
+/** '560 g whites of 330-2, raw, bin at the end of today'. */
+function keptWords({ item, standing }: StoredItem): string {
+  const of = item.from.find(({ type }) => type === 'batch')?.code ?? item.code
+  const what = `${measureWords(itemLeft(item))} ${item.name.toLowerCase()} of ${of}, ${heatStatusWord[item.facts.heat]}`
+  const [wall] = standing.walls
+  if (!wall?.lastDay) return what
+  if (standing.asks === 'discard') return `${what}. Its last day was ${dayName(wall.lastDay)}`
+  return `${what}, bin at the end of ${standing.daysLeft === 1 ? 'today' : dayName(wall.lastDay)}`
 }

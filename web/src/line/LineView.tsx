@@ -66,7 +66,7 @@ export function LineView() {
             <Row key={one.batch.id} one={one} now={now} lens={lens} reader={reader} />
           ))}
           {line && <HandedOver line={line} now={now} reader={reader} open={open} running={judged.length > 0} />}
-          {line && <KeptAside line={line} now={now} reader={reader} open={open} />}
+          {line && <KeptAside line={line} now={now} open={open} />}
           {judged.length === 0 && (
             <p className="line-empty">
               Start a batch: it appears here as a ribbon of heat, thick while hot and thin when cold, with a gate at

@@ -1,0 +1,34 @@
+import { object, text } from '../ledger/parse'
+import { itemStanding } from '../store/itemStanding'
+import { ASSESSMENT_LENGTH } from '../verdict/disposition'
+import type { KindOf } from './kindOf'
+import { isRefusal, openItem } from './openItem'
+import { aroundItem, storeOf } from './storeOf'
+
+/**
+ * The lead looked at an item and lets it go on: held, not proven, or warm for a time that no law forbids. What is past
+ * its day or proven too long too warm is not released by any reason.
+ */
+export const itemReleased: KindOf<'item-released'> = {
+  kind: 'item-released',
+  v: 1,
+  about: 'item',
+  may: ['lead'],
+  signed: true,
+  delegable: true,
+  parse: (body) => ({ reason: text(object(body, ['reason']).reason, 300) }),
+  touches: ({ about }) => [about],
+  reads: ({ kitchen }) => [{ type: 'kitchen', id: kitchen }],
+  follows: ({ about }, read, world) => aroundItem(read('item', about.id), world),
+  admit(claim, read, world) {
+    const item = openItem(claim, read)
+    if (isRefusal(item)) return item
+    const around = storeOf(item, read, world, claim.at)
+    if (!around) return { code: 'not there', field: 'kitchen', what: 'limits' }
+    const { asks, why } = itemStanding(item, around.store, claim.at)
+    if (asks === 'discard')
+      return { code: 'item shut', field: 'about.id', item: item.code, why: { code: 'to discard', why } }
+    if (why === 'recalled') return { code: 'recall stands', field: 'about.id', item: item.code }
+    return claim.body.reason.trim().length < ASSESSMENT_LENGTH ? { code: 'reason short', field: 'body.reason' } : null
+  },
+}

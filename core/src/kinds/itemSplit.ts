@@ -1,0 +1,36 @@
+import { canonical } from '../json/canonical'
+import type { Inherited } from '../ledger/entry'
+import { id, object, text } from '../ledger/parse'
+import { itemLeft } from '../state/item'
+import { inheritedOf } from '../state/newItem'
+import { EVERYONE_WHO_COOKS, type KindOf } from './kindOf'
+import { isRefusal, openItem } from './openItem'
+import { parseMeasure } from './parseStore'
+
+/** Some of an item becomes one of its own: the same dates, the same history. */
+export const itemSplit: KindOf<'item-split'> = {
+  kind: 'item-split',
+  v: 1,
+  about: 'item',
+  may: EVERYONE_WHO_COOKS,
+  signed: false,
+  parse(body) {
+    const { into, code, measure, as } = object(body, ['into', 'code', 'measure', 'as'])
+    // What it takes over needs no parsing: admit takes only the very one that core finds.
+    return { into: id(into), code: text(code, 24), measure: parseMeasure(measure), as: as.value as Inherited }
+  },
+  touches: ({ about, body: { into } }) => [about, { type: 'item', id: into }],
+  reads: () => [],
+  admit(claim, read) {
+    const { into, measure, as } = claim.body
+    const item = openItem(claim, read)
+    if (isRefusal(item)) return item
+    if (read('item', into)) return { code: 'already there', field: 'body.into', what: 'item' }
+    const left = itemLeft(item)
+    if (measure.unit !== left.unit || measure.value >= left.value)
+      return { code: 'item shut', field: 'body.measure', item: item.code, why: { code: 'more than is left', left } }
+    return canonical(inheritedOf(item, measure.value / item.measure.value)) === canonical(as)
+      ? null
+      : { code: 'other lineage', field: 'body' }
+  },
+}

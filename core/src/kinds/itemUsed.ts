@@ -1,0 +1,25 @@
+import { object, oneOf } from '../ledger/parse'
+import { EVERYONE_WHO_COOKS, type KindOf } from './kindOf'
+import { isRefusal, openItem } from './openItem'
+import { parseMeasure } from './parseStore'
+import { aroundItem, needsUsable } from './storeOf'
+
+/** Some of an item went to people. */
+export const itemUsed: KindOf<'item-used'> = {
+  kind: 'item-used',
+  v: 1,
+  about: 'item',
+  may: EVERYONE_WHO_COOKS,
+  signed: false,
+  parse(body) {
+    const { measure, then } = object(body, ['measure', 'then'])
+    return { measure: parseMeasure(measure), then: oneOf(then, ['sold', 'served', 'tasted'] as const) }
+  },
+  touches: ({ about }) => [about],
+  reads: () => [],
+  follows: ({ about }, read, world) => aroundItem(read('item', about.id), world),
+  admit(claim, read, world) {
+    const item = openItem(claim, read)
+    return isRefusal(item) ? item : needsUsable(item, claim.body.measure, read, world, claim.at)
+  },
+}

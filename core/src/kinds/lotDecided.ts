@@ -1,0 +1,26 @@
+import { object, oneOf, text } from '../ledger/parse'
+import type { KindOf } from './kindOf'
+
+/** The lead decides about a lot that was held at the door. */
+export const lotDecided: KindOf<'lot-decided'> = {
+  kind: 'lot-decided',
+  v: 1,
+  about: 'lot',
+  may: ['lead'],
+  signed: true,
+  delegable: true,
+  parse(body) {
+    const { verdict, reason } = object(body, ['verdict', 'reason'])
+    return { verdict: oneOf(verdict, ['accept', 'refuse'] as const), reason: text(reason, 300) }
+  },
+  touches: ({ about }) => [about],
+  reads: ({ kitchen }) => [{ type: 'kitchen', id: kitchen }],
+  admit({ about, body }, read) {
+    const lot = read('lot', about.id)
+    if (!lot) return { code: 'not there', field: 'about.id', what: 'lot' }
+    // What the door refused went back: no reason takes it in.
+    return lot.verdict === 'refuse' && body.verdict === 'accept'
+      ? { code: 'lot refused', field: 'body.verdict', lot: lot.code }
+      : null
+  },
+}

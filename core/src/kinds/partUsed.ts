@@ -1,0 +1,60 @@
+import { canonical } from '../json/canonical'
+import type { Part } from '../ledger/entry'
+import { flag, id, object, text, typedTemperature, type Field } from '../ledger/parse'
+import { partOf, partShut } from '../store/part'
+import { EVERYONE_WHO_COOKS, type KindOf } from './kindOf'
+import { isRefusal, openItem } from './openItem'
+import { atKnownStep } from './knownStep'
+import { parseMeasure } from './parseStore'
+import { aroundItem, storeOf } from './storeOf'
+
+/** Some of an item goes into a batch: proven, in date, cold enough by a reading, and what the step may take. */
+export const partUsed: KindOf<'part-used'> = {
+  kind: 'part-used',
+  v: 1,
+  about: 'item',
+  may: EVERYONE_WHO_COOKS,
+  signed: false,
+  parse(body) {
+    const names = ['batch', 'step', 'measure', 'typed', 'instrument', 'warm', 'condition', 'part'] as const
+    const { batch, step, measure, typed, instrument, warm, condition, part } = object(body, names)
+    return {
+      batch: id(batch),
+      step: text(step, 40),
+      measure: parseMeasure(measure),
+      typed: typedTemperature(typed),
+      instrument: id(instrument),
+      warm: flag(warm),
+      condition: parseCondition(condition),
+      // What it was needs no parsing: admit takes only the very one that core finds.
+      part: part.value as Part,
+    }
+  },
+  touches: ({ about, body: { batch } }) => [about, { type: 'batch', id: batch }],
+  reads: ({ body: { instrument } }) => [{ type: 'instrument', id: instrument }],
+  follows: ({ about }, read, world) => aroundItem(read('item', about.id), world),
+  admit(claim, read, world) {
+    const item = openItem(claim, read)
+    if (isRefusal(item)) return item
+    const { body, at } = claim
+    const into = atKnownStep({ about: { type: 'batch', id: body.batch } }, body.step, read)
+    if ('field' in into) return into
+    const known = read('instrument', body.instrument)
+    if (!known) return { code: 'not there', field: 'body.instrument', what: 'instrument' }
+    if (known.kind !== 'probe') return { code: 'cannot measure that', field: 'body.where', instrument: known.code }
+    const around = storeOf(item, read, world, at)
+    if (!around) return { code: 'not there', field: 'kitchen', what: 'limits' }
+    const why = partShut(item, into, body, around.ancestry, around.store, at)
+    if (why) return { code: 'item shut', field: 'about.id', item: item.code, why }
+    return canonical(partOf(item, world.zone)) === canonical(body.part)
+      ? null
+      : { code: 'other lineage', field: 'body' }
+  },
+}
+
+/** How something looked: good, or why not. */
+export function parseCondition(field: Field): { good: boolean; why: string | null } | null {
+  if (field.value === null) return null
+  const { good, why } = object(field, ['good', 'why'])
+  return { good: flag(good), why: why.value === null ? null : text(why, 200) }
+}

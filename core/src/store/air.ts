@@ -1,0 +1,131 @@
+import { HOUR, MINUTE, type Instant } from '../calendar/instant'
+import { SAME_DEGREE } from '../quantity/temperature'
+import type { AirReading, UnitState } from '../state/unit'
+import type { Level } from './unitKind'
+
+/** A stretch between two looks at a unit's air, and what it says of the air in between. */
+export interface AirSpan {
+  from: Instant
+  to: Instant
+  /** within: good at both ends, and not unseen for longer than a night. outside: bad at both. unsure: the rest. */
+  air: 'within' | 'outside' | 'unsure'
+  /** The share of it that was likely outside, straight between the two looks. */
+  share: number
+}
+
+/** A time that a unit was outside its level. */
+export interface Excursion {
+  unit: string
+  /** The last look before, and the first outside. */
+  since: { earliest: Instant; latest: Instant }
+  /** The first good look after; null: it goes on. */
+  until: Instant | null
+  worst: AirReading
+  /** Opened: food inside is in question. Otherwise the air alone was outside, for a moment. */
+  open: boolean
+  /** Why the air was said not to be the food's. */
+  noted: AirReading['noted']
+}
+
+/** Outside for so long, or in two looks so far apart, opens it: a door or a defrost does not, ms. */
+const OPENS_AFTER = 30 * MINUTE
+const LOOKS_APART = 15 * MINUTE
+/** A spike with its reason noted is over within this, ms. */
+const SPIKE = HOUR
+
+export function isOutside(celsius: number, { side, celsius: level }: Level): boolean {
+  return side === 'under' ? celsius > level + SAME_DEGREE : celsius < level - SAME_DEGREE
+}
+
+/** Looks that count: a door or a defrost that was noted and was over at the next look is left out. */
+export function countedAirs({ airs }: Pick<UnitState, 'airs'>, level: Level): AirReading[] {
+  return airs.filter((air, i) => {
+    const next = airs[i + 1]
+    return !(air.noted && next && !isOutside(next.celsius, level) && next.at - air.at <= SPIKE)
+  })
+}
+
+/**
+ * What a unit's looks say of the time from one instant to another, oldest first.
+ * @param nightMs two good looks no further apart than this leave nothing unsure
+ */
+export function airSpans(
+  unit: Pick<UnitState, 'airs'>,
+  level: Level,
+  from: Instant,
+  to: Instant,
+  nightMs: number,
+): AirSpan[] {
+  const looks = countedAirs(unit, level)
+  const spans: AirSpan[] = []
+  const add = (start: Instant, end: Instant, air: AirSpan['air'], share: number) => {
+    const [a, b] = [Math.max(start, from), Math.min(end, to)]
+    if (b > a) spans.push({ from: a, to: b, air, share })
+  }
+  const first = looks[0]
+  if (!first) {
+    add(from, to, to - from <= nightMs ? 'within' : 'unsure', 0)
+    return spans
+  }
+  add(-Infinity, first.at, isOutside(first.celsius, level) || first.at - from > nightMs ? 'unsure' : 'within', 0)
+  looks.forEach((look, i) => {
+    const next = looks[i + 1]
+    const bad = isOutside(look.celsius, level)
+    if (!next) {
+      add(look.at, Infinity, bad ? 'outside' : to - look.at <= nightMs ? 'within' : 'unsure', bad ? 1 : 0)
+      return
+    }
+    const badNext = isOutside(next.celsius, level)
+    if (bad && badNext) add(look.at, next.at, 'outside', 1)
+    else if (bad || badNext) add(look.at, next.at, 'unsure', partOutside(look, next, level))
+    else add(look.at, next.at, next.at - look.at <= nightMs ? 'within' : 'unsure', 0)
+  })
+  return spans
+}
+
+/** The times a unit was outside its level, the latest last. */
+export function excursionsOf(unit: UnitState, level: Level, now: Instant): Excursion[] {
+  const found: Excursion[] = []
+  let open: { looks: AirReading[]; before: AirReading | null } | null = null
+  let before: AirReading | null = null
+  for (const look of countedAirs(unit, level)) {
+    if (isOutside(look.celsius, level)) {
+      if (open) open.looks.push(look)
+      else open = { looks: [look], before }
+    } else {
+      if (open) found.push(excursion(unit.id, open, look.at, level, now))
+      open = null
+    }
+    before = look
+  }
+  if (open) found.push(excursion(unit.id, open, null, level, now))
+  return found
+}
+
+function excursion(
+  unit: string,
+  { looks, before }: { looks: AirReading[]; before: AirReading | null },
+  until: Instant | null,
+  level: Level,
+  now: Instant,
+): Excursion {
+  const [first] = looks
+  const last = looks.at(-1)!
+  const worst = looks.reduce((a, b) =>
+    (level.side === 'under' ? b.celsius > a.celsius : b.celsius < a.celsius) ? b : a,
+  )
+  const lasted = (until === null ? now : last.at) - first!.at
+  return {
+    unit,
+    since: { earliest: before?.at ?? first!.at, latest: first!.at },
+    until,
+    worst,
+    open: last.at - first!.at >= LOOKS_APART || (lasted >= OPENS_AFTER && !last.noted),
+    noted: last.noted,
+  }
+}
+
+function partOutside(a: AirReading, b: AirReading, level: Level): number {
+  const [outside, inside] = isOutside(a.celsius, level) ? [a.celsius, b.celsius] : [b.celsius, a.celsius]
+  return Math.min(1, Math.abs(outside - level.celsius) / Math.abs(outside - inside))
+}

@@ -1,0 +1,151 @@
+import type { Instant } from '../calendar/instant'
+import { celsiusOf, SAME_DEGREE } from '../quantity/temperature'
+import type { Id } from '../ledger/entry'
+import { releasedAt, type ItemState } from '../state/item'
+import type { UnitState } from '../state/unit'
+import type { Bounded } from '../trace/reading'
+import { airSpans } from './air'
+import { isCold, type Level } from './unitKind'
+
+/** How long an item was above its cold limit, over its life. */
+export interface Exposure {
+  time: Bounded
+  /** Each unbroken time above it that is possible, oldest first. */
+  periods: { from: Instant; to: Instant; time: Bounded }[]
+  /** It may be above it now. */
+  now: boolean
+  /** The last reading of its own core; null: none. */
+  read: { at: Instant; celsius: number } | null
+}
+
+interface Stretch {
+  from: Instant
+  to: Instant
+  /** Shares of it that count. */
+  least: number
+  likely: number
+  most: number
+}
+
+/**
+ * The bounded time above the cold limit, from when it was first cold. Out on the bench all of it counts: there nothing
+ * keeps it cold. In a unit the air counts at most and likely, never at least: food warms later than air. Two readings
+ * of its own above the limit prove the time between them; one at or under it, taken while the air was still warm, takes
+ * the warm time before it back. A night between two good looks is normal.
+ * @param level its own cold limit, whatever unit it is in
+ */
+export function exposureOf(
+  item: ItemState,
+  units: readonly UnitState[],
+  level: Level,
+  nightMs: number,
+  now: Instant,
+): Exposure {
+  const reads = item.readings
+    .filter(({ void: gone }) => !gone)
+    .map(({ at, value }) => ({ at, celsius: celsiusOf(value.typed), by: value.instrument !== null }))
+    .sort((a, b) => a.at - b.at)
+  const isWarm = (celsius: number) => celsius > level.celsius + SAME_DEGREE
+  const cold = reads.find(({ celsius, by }) => by && !isWarm(celsius))
+  const last = reads.at(-1)
+  const read = last ? { at: last.at, celsius: last.celsius } : null
+  const first = Math.min(item.coldAt ?? Infinity, cold?.at ?? Infinity)
+  const begins = Math.max(first, releasedAt(item) ?? -Infinity)
+  const carried = releasedAt(item) === null ? item.carried : { least: 0, likely: 0, most: 0 }
+  if (first === Infinity) return { time: carried, periods: [], now: false, read }
+
+  let stretches = staysOf(item, begins, now).flatMap((stay) => stretchesOf(stay, units, level, nightMs))
+  for (const { at, celsius, by } of reads) {
+    // A number that no probe stands behind can deny, not prove.
+    if (isWarm(celsius)) stretches = cut(stretches, at)
+    else if (by) stretches = coldAt(cut(stretches, at), at)
+  }
+  for (const [i, { at, celsius }] of reads.entries()) {
+    const next = reads[i + 1]
+    if (next && isWarm(celsius) && isWarm(next.celsius)) stretches = proven(stretches, at, next.at)
+  }
+  const periods = periodsOf(stretches)
+  const time = periods.reduce((sum, period) => plus(sum, period.time), carried)
+  const end = stretches.at(-1)
+  return { time, periods, now: end !== undefined && end.to === now && end.most > 0, read }
+}
+
+interface Stay {
+  from: Instant
+  to: Instant
+  unit: Id | null
+  frozen: boolean
+}
+
+/** Where it was, from when on. Before its first move nobody said: it counts as out. */
+function staysOf(item: ItemState, begins: Instant, now: Instant): Stay[] {
+  const moves = item.moves.filter(({ void: gone }) => !gone).sort((a, b) => a.at - b.at)
+  return moves.flatMap(({ at, value }, i): Stay[] => {
+    const from = Math.max(at, begins)
+    const to = Math.min(moves[i + 1]?.at ?? now, now)
+    return to > from ? [{ from, to, unit: value.unit, frozen: value.how === 'freeze' }] : []
+  })
+}
+
+function stretchesOf(
+  { from, to, unit: id, frozen }: Stay,
+  units: readonly UnitState[],
+  level: Level,
+  nightMs: number,
+): Stretch[] {
+  const unit = id === null ? null : units.find((each) => each.id === id)
+  if (frozen) return []
+  if (unit?.kind === 'hot well') return []
+  if (!unit || !isCold(unit.kind)) return [{ from, to, least: 1, likely: 1, most: 1 }]
+  return airSpans(unit, level, from, to, nightMs).flatMap(({ from: a, to: b, air, share }): Stretch[] =>
+    air === 'within' ? [] : [{ from: a, to: b, least: 0, likely: share, most: 1 }],
+  )
+}
+
+/** The same stretches, none lying across an instant. */
+function cut(stretches: readonly Stretch[], at: Instant): Stretch[] {
+  return stretches.flatMap((each) =>
+    each.from < at && at < each.to
+      ? [
+          { ...each, to: at },
+          { ...each, from: at },
+        ]
+      : [each],
+  )
+}
+
+/** Cold to the core at an instant: the unbroken warm time that led up to it did not reach the core. */
+function coldAt(stretches: readonly Stretch[], at: Instant): Stretch[] {
+  let back = at
+  const spared = new Set<Stretch>()
+  for (const each of [...stretches].reverse()) {
+    if (each.to !== back) continue
+    spared.add(each)
+    back = each.from
+  }
+  return stretches.filter((each) => !spared.has(each))
+}
+
+/** Warm at both ends by its own readings: all of it. */
+function proven(stretches: readonly Stretch[], from: Instant, to: Instant): Stretch[] {
+  const rest = cut(cut(stretches, from), to).filter((each) => each.to <= from || each.from >= to)
+  return [...rest, { from, to, least: 1, likely: 1, most: 1 }].sort((a, b) => a.from - b.from)
+}
+
+function periodsOf(stretches: readonly Stretch[]): Exposure['periods'] {
+  const periods: Exposure['periods'] = []
+  for (const { from, to, least, likely, most } of stretches) {
+    const ms = to - from
+    const time = { least: ms * least, likely: ms * likely, most: ms * most }
+    const last = periods.at(-1)
+    if (last?.to === from) {
+      last.to = to
+      last.time = plus(last.time, time)
+    } else periods.push({ from, to, time })
+  }
+  return periods
+}
+
+function plus(a: Bounded, b: Bounded): Bounded {
+  return { least: a.least + b.least, likely: a.likely + b.likely, most: a.most + b.most }
+}

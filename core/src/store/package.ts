@@ -1,0 +1,51 @@
+import type { Instant } from '../calendar/instant'
+import type { Day } from '../calendar/zone'
+import { catalogue } from '../ingredient/catalogue'
+import type { ItemFacts, LotHeld, LotReceived } from '../ledger/entry'
+import { limitsOf } from '../limits/checksFor'
+import type { LimitSet } from '../limits/limit'
+import type { DietClaim } from '../method/facts'
+import type { Keep } from './dating'
+
+/** Opened, food of no printed limit is kept so many days, the day of opening being day 1. A house default. */
+const OPENED_DAYS = 3
+
+/** What a package is held by: its maker's use-by, and the opened days once it is opened. */
+export function packageOf(
+  lot: Pick<LotReceived, 'ingredient' | 'form' | 'name' | 'useBy' | 'treatment'>,
+  limits: LimitSet,
+  day: Day,
+  at: Instant,
+): Pick<LotHeld, 'dating' | 'facts'> {
+  const facts = packageFacts(lot)
+  const opened = limitsOf(limits, 'opened-package', day).flatMap(({ rule, force, source }): Keep[] =>
+    rule.kind === 'days' ? [{ what: 'once opened', count: rule.days, from: null, force, source }] : [],
+  )
+  const house: Keep = {
+    what: 'once opened',
+    count: OPENED_DAYS,
+    from: null,
+    force: 'house',
+    source: { document: 'House default', section: 'opened package', edition: '1', confidence: 'medium' },
+  }
+  const keeps = facts.needsCold ? [...opened, house] : []
+  return { dating: { prepared: at, keeps, useBy: lot.useBy, parts: [] }, facts }
+}
+
+function packageFacts({ ingredient, form, name }: Parameters<typeof packageOf>[0]): ItemFacts {
+  const food = ingredient === null ? null : catalogue[ingredient]
+  // Of a bought component nothing is known but its name: nothing is claimed.
+  if (!food)
+    return { allergens: [], claims: [], advisory: false, heat: 'no heat asked', needsCold: true, unknown: [name] }
+  const { allergens, origin, alcohol, needsCold, egg } = food
+  const none = (...all: string[]) => !all.some((each) => (allergens as string[]).includes(each))
+  const claims: DietClaim[] = [
+    ...(origin === 'land animal' || origin === 'fish' ? [] : ['vegetarian' as const]),
+    ...(origin === 'plant' ? ['vegan' as const] : []),
+    ...(none('gluten', 'wheat') ? ['without gluten' as const] : []),
+    ...(none('tree nuts', 'peanut') ? ['without nuts' as const] : []),
+    ...(alcohol === 0 ? ['without alcohol' as const] : []),
+  ]
+  const heat = egg === null ? 'no heat asked' : form === 'pasteurized' ? 'pasteurized' : 'raw'
+  return { allergens: [...allergens].sort(), claims, advisory: false, heat, needsCold, unknown: [] }
+}

@@ -1,0 +1,116 @@
+import type { Instant } from '../calendar/instant'
+import { dayOf } from '../calendar/zone'
+import { mayUse } from '../egg/eggPlan'
+import type { Id, Part, PartUsed } from '../ledger/entry'
+import { heatPlan } from '../method/heatPlan'
+import { celsiusOf, SAME_DEGREE } from '../quantity/temperature'
+import type { BatchState } from '../state/batch'
+import { eggOf, frozenOf, itemLeft, openedAt, releasedAt, type ItemState } from '../state/item'
+import { mayGoIn, type LotState } from '../state/lot'
+import { itemLevel, itemStanding, type ItemStanding, type Store } from './itemStanding'
+import type { Measure } from './measure'
+import { isCleared } from './portion'
+import { isFrozenFruit, isLookedAt } from './receiving'
+import { wallsOf } from './dating'
+
+/** Why an item may not go where somebody wants it; every one can be put right, or is the lead's to decide. */
+export type PartShut =
+  | { code: 'to discard'; why: ItemStanding['why'] }
+  | { code: 'held' }
+  | { code: 'asks first'; asks: ItemStanding['asks'] }
+  | { code: 'frozen' }
+  | { code: 'not proven'; batch: string }
+  | { code: 'lot not accepted'; lot: string }
+  | { code: 'too warm'; celsius: number; level: number }
+  | { code: 'raw egg unheated' }
+  | { code: 'fruit not treated' }
+  | { code: 'not looked at' }
+  | { code: 'looked bad' }
+  | { code: 'more than is left'; left: Measure }
+
+/** The batch and the lots that an item was made of, as they stand. */
+export interface Ancestry {
+  batch: BatchState | null
+  lots: readonly LotState[]
+}
+
+/** Why some of an item may not go into a batch at a step; null when it may. */
+export function partShut(
+  item: ItemState,
+  into: BatchState,
+  { step, typed, warm, measure, condition }: Pick<PartUsed, 'step' | 'typed' | 'warm' | 'measure' | 'condition'>,
+  ancestry: Ancestry,
+  store: Store,
+  now: Instant,
+): PartShut | null {
+  const shut = useShut(item, measure, ancestry, store, now)
+  if (shut) return shut
+  const heated = isBeforeKill(into, step)
+  const egg = eggOf(item)
+  const rule = heated ? into.terms.eggs.heated : into.terms.eggs.unheated
+  if (egg !== null && item.facts.heat === 'raw' && !mayUse(rule, 'shell')) return { code: 'raw egg unheated' }
+  if (!heated && isFrozenFruit(item.ingredient) && ancestry.lots.some(({ treatment }) => treatment === null))
+    return { code: 'fruit not treated' }
+  if (isLookedAt(item.ingredient) && !condition) return { code: 'not looked at' }
+  if (condition && !condition.good) return { code: 'looked bad' }
+  const level = itemLevel(item, store.limits, dayOf(now, store.zone))
+  const celsius = celsiusOf(typed)
+  const isWarm = level !== null && celsius > level.celsius + SAME_DEGREE
+  return isWarm && !warm && !heated ? { code: 'too warm', celsius, level: level.celsius } : null
+}
+
+/** Why none of an item may be used, sold or moved, except to discard; null when it may. */
+export function useShut(
+  item: ItemState,
+  measure: Measure | null,
+  { batch, lots }: Ancestry,
+  store: Store,
+  now: Instant,
+): PartShut | null {
+  const standing = itemStanding(item, store, now)
+  const { asks, why } = standing
+  if (asks === 'discard') return { code: 'to discard', why }
+  if (asks === 'held') return { code: 'held' }
+  if (asks === 'frozen') return { code: 'frozen' }
+  if (measure) {
+    const left = itemLeft(item)
+    if (measure.unit !== left.unit || measure.value > left.value + 0.05) return { code: 'more than is left', left }
+  }
+  // What the lead let go on after looking at it, goes on as far as that looked.
+  const isReleased = releasedAt(item) !== null
+  if (!isReleased && batch && item.what === 'portion' && !isCleared(batch, store.zone, now))
+    return { code: 'not proven', batch: batch.code }
+  if ((asks === 'lead decides' || asks === 'read it') && why !== 'still cooling') return { code: 'asks first', asks }
+  const lot = isReleased ? undefined : lots.find((each) => !mayGoIn(each))
+  return lot ? { code: 'lot not accepted', lot: lot.code } : null
+}
+
+/** An item as the batch keeps it: as it was when it went in. */
+export function partOf(item: ItemState, zone: string): Part {
+  const [wall] = wallsOf(item.dating, openedAt(item), frozenOf(item), zone)
+  const { id, code, name, facts } = item
+  return { item: id, code, name, lastDay: wall?.lastDay ?? null, until: wall?.until ?? null, facts }
+}
+
+/** Parts poured warm on cold ones of which the merged temperature was not read yet. */
+export function asksMerged(batch: Pick<BatchState, 'parts' | 'readings'>): boolean {
+  const warm = batch.parts.filter(({ void: gone, value }) => !gone && value.warm).map(({ at }) => at)
+  if (warm.length === 0) return false
+  const last = Math.max(...warm)
+  const read = batch.readings.some(
+    ({ void: gone, at, value }) => !gone && at >= last && value.of === 'mixture' && value.where === 'core',
+  )
+  return !read
+}
+
+/** The batches and lots that an item names as what it was made of. */
+export function ancestorsOf({ from }: Pick<ItemState, 'from'>): { batches: Id[]; lots: Id[] } {
+  const of = (type: string) => from.filter((origin) => origin.type === type).map(({ id }) => id)
+  return { batches: of('batch'), lots: of('lot') }
+}
+
+function isBeforeKill({ method }: BatchState, step: string): boolean {
+  const { killed } = heatPlan(method)
+  const at = (key: string) => method.steps.findIndex((each) => each.key === key)
+  return killed !== null && at(step) <= at(killed.step)
+}

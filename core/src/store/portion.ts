@@ -1,0 +1,183 @@
+import { MINUTE, type Instant } from '../calendar/instant'
+import { dayOf } from '../calendar/zone'
+import { isUnitKind } from '../cooling/place'
+import type { HeatStatus, Id, ItemFacts, Part, Portioned, Spot } from '../ledger/entry'
+import { catalogue } from '../ingredient/catalogue'
+import type { LimitSet } from '../limits/limit'
+import { factsOf, type DietClaim } from '../method/facts'
+import { heatPlan } from '../method/heatPlan'
+import type { Method } from '../method/method'
+import type { BatchState } from '../state/batch'
+import type { Bounded } from '../trace/reading'
+import { mixtureTrace } from '../verdict/evidence'
+import { batchStanding, judgeBatch } from '../verdict/judgeBatch'
+import { instantOf, lastMark } from '../verdict/offHeat'
+import type { Dating, Keep } from './dating'
+import type { Measure } from './measure'
+import { coldLevel } from './unitKind'
+
+/** What the person says when some of a batch is put away; all else follows from the batch. */
+export interface PutAway extends Spot {
+  code: string
+  as: Portioned['as']
+  measure: Measure
+  last: boolean
+}
+
+/** An item of a batch: its dates from the checks the batch is held to, its allergens and heat from all that is in it. */
+export function portionOf(
+  batch: BatchState,
+  method: Method,
+  { code, as, measure, last, unit, shelf }: PutAway,
+  limits: LimitSet,
+  zone: string,
+  at: Instant,
+): Portioned {
+  const name = as === 'portion' ? method.name : `${method.name}, ${as}`
+  return {
+    batch: batch.id,
+    batchCode: batch.code,
+    method: method.id,
+    code,
+    name,
+    as,
+    measure,
+    dating: datingOf(batch, limits),
+    facts: itemFactsOf(batch, method, limits, zone, at),
+    ready: readyAt(batch, method),
+    coldAt: firstCold(batch, limits, zone, at),
+    carried: roomTime(batch, at),
+    unit,
+    shelf,
+    last,
+  }
+}
+
+/** What dates a batch's items: the checks it was started with, and the parts that pass theirs on. */
+export function datingOf(batch: BatchState, limits: Pick<LimitSet, 'practice'>): Dating {
+  const keeps = batch.checks.flatMap(({ limit, evidence }): Keep[] => {
+    const { rule, force, source } = limit
+    if (rule.kind === 'days') return [{ what: 'days', count: rule.days, from: null, force, source }]
+    if (rule.kind !== 'hours' || limit.key === 'serve-by') return []
+    return [{ what: 'hours', count: rule.hours, from: lastMark(evidence.from, batch), force, source }]
+  })
+  const parts = passingOn(batch, limits.practice.partsPassOn === 'every part')
+  return {
+    prepared: batch.startedAt,
+    keeps,
+    useBy: null,
+    parts: parts.flatMap(({ code, name, lastDay }) => (lastDay === null ? [] : [{ name: `${name} ${code}`, lastDay }])),
+  }
+}
+
+/** The parts whose date, heat and advisory pass on: those that no floor of the batch killed after. */
+export function passingOn({ parts, method }: Pick<BatchState, 'parts' | 'method'>, every = false): Part[] {
+  const { killed } = heatPlan(method)
+  const at = (key: string) => method.steps.findIndex((step) => step.key === key)
+  return parts
+    .filter(({ void: gone, value }) => !gone && (every || !killed || at(value.step) > at(killed.step)))
+    .map(({ value }) => value.part)
+}
+
+/** Time out of the cold while it was put together: from its first part until it went into the cold, ms. */
+export function roomTime({ parts, placements, method }: BatchState, at: Instant): Bounded {
+  const began = Math.min(...parts.filter(({ void: gone }) => !gone).map((part) => part.at))
+  if (method.cooling !== 'ambient' || began === Infinity) return { least: 0, likely: 0, most: 0 }
+  const cold = placements.filter(({ void: gone, at: when, value }) => !gone && when >= began && isUnitKind(value.place))
+  const ms = Math.max(0, Math.min(at, ...cold.map((placed) => placed.at)) - began)
+  return { least: ms, likely: ms, most: ms }
+}
+
+function itemFactsOf(batch: BatchState, method: Method, limits: LimitSet, zone: string, at: Instant): ItemFacts {
+  const own = factsOf(method, () => null)
+  const parts = batch.parts.filter(({ void: gone }) => !gone).map(({ value }) => value.part)
+  const passed = passingOn(batch, limits.practice.partsPassOn === 'every part')
+  const added = batch.additions
+    .filter(({ void: gone }) => !gone)
+    .flatMap(({ value }) => catalogue[value.ingredient]?.allergens ?? [])
+  const named = (name: string) => parts.some((part) => part.name === name)
+  const unknown = [...own.unknown.filter((name) => !named(name)), ...parts.flatMap(({ facts }) => facts.unknown)]
+  // A component that went in is known by its item; one that did not leaves the claims open.
+  const ofMethod = own.unknown.length ? factsOf({ ...method, components: [] }, () => null).claims : own.claims
+  const claims = unknown.length
+    ? []
+    : parts.reduce<DietClaim[]>((left, { facts }) => left.filter((claim) => facts.claims.includes(claim)), ofMethod)
+  const rawOnPurpose = batch.terms.eggs.unheated === 'shell with advisory' && hasRawShell(batch)
+  return {
+    allergens: [...new Set([...own.allergens, ...added, ...parts.flatMap(({ facts }) => facts.allergens)])].sort(),
+    claims: added.length ? [] : claims,
+    advisory: rawOnPurpose || passed.some(({ facts }) => facts.advisory),
+    heat: worstHeat([ownHeat(batch, zone, at), ...passed.map(({ facts }) => facts.heat)]),
+    needsCold: true,
+    unknown,
+  }
+}
+
+function hasRawShell({ eggs, terms, method }: BatchState): boolean {
+  const { killed } = heatPlan(method)
+  const at = (key: string) => method.steps.findIndex((step) => step.key === key)
+  const heated = (step: string) =>
+    terms.eggs.uses.find((use) => use.step === step)?.heated ?? (killed !== null && at(step) <= at(killed.step))
+  return eggs.some(({ void: gone, value }) => !gone && value.form === 'shell' && !heated(value.step))
+}
+
+/** What heat did to it, by what is proven or the lead has released. */
+function ownHeat(batch: BatchState, zone: string, at: Instant): HeatStatus {
+  const { killed } = heatPlan(batch.method)
+  if (killed) {
+    const floors = judgeBatch(batch, { zone }, at).filter(
+      ({ check: { limit } }) =>
+        ['hold', 'equivalent'].includes(limit.rule.kind) && (limit.force === 'law' || limit.force === 'house'),
+    )
+    const released = batch.disposition?.value.decision === 'release'
+    const proven = floors.length > 0 && floors.every(({ standing }) => standing === 'proven')
+    return proven || released ? (hasRawShell(batch) ? 'raw' : 'cooked') : 'raw'
+  }
+  const eggs = batch.eggs.filter(({ void: gone }) => !gone)
+  if (eggs.length === 0) return 'no heat asked'
+  return eggs.every(({ value }) => value.form === 'pasteurized') ? 'pasteurized' : 'raw'
+}
+
+const WORST_FIRST: HeatStatus[] = ['raw', 'no heat asked', 'pasteurized', 'cooked']
+
+function worstHeat(all: HeatStatus[]): HeatStatus {
+  return WORST_FIRST.find((each) => all.includes(each)) ?? 'raw'
+}
+
+/** Set or aged: when the least that its method gives it to stand has passed. Quality, not safety. */
+function readyAt(batch: BatchState, method: Method): Instant | null {
+  const { lastHeat, assembled } = heatPlan(batch.method)
+  const begins = instantOf(method.cooling === 'stages' && lastHeat ? lastHeat : assembled, batch)
+  const minutes = method.steps
+    .filter(({ kind }) => kind === 'set' || kind === 'cool')
+    .reduce((sum, { key }) => sum + (method.instructions[key]?.passiveMinutes?.least ?? 0), 0)
+  return begins === null || minutes === 0 ? null : begins + minutes * MINUTE
+}
+
+function firstCold(batch: BatchState, limits: LimitSet, zone: string, at: Instant): Instant | null {
+  const level = coldLevel(limits, dayOf(at, zone))
+  const { lastHeat, assembled } = heatPlan(batch.method)
+  const since = instantOf(batch.method.cooling === 'stages' && lastHeat ? lastHeat : assembled, batch)
+  if (!level || since === null) return null
+  const cold = mixtureTrace(batch).find((read) => read.at >= since && read.at <= at && read.celsius <= level.celsius)
+  return cold?.at ?? null
+}
+
+/** Whether what a batch became may go on: every gate proven, or released by the lead. */
+export function isCleared(batch: BatchState, zone: string, now: Instant): boolean {
+  const decided = batch.disposition?.value.decision
+  if (decided === 'hold' || decided === 'discard' || batch.recall) return false
+  return decided === 'release' || batchStanding(judgeBatch(batch, { zone }, now)) === 'proven'
+}
+
+/** A code for the next item of a batch: the batch's with a letter; after z with two. */
+export function nextItemCode(batchCode: string, portions: BatchState['portions'] | readonly unknown[]): string {
+  const n = portions.length
+  const letter = (i: number) => String.fromCharCode(97 + i)
+  return `${batchCode}${n < 26 ? letter(n) : letter(Math.floor(n / 26) - 1) + letter(n % 26)}`
+}
+
+/** The batch that an item was made of; null for what was made of none. */
+export function batchOf({ from }: { from: readonly { type: string; id: Id }[] }): Id | null {
+  return from.find(({ type }) => type === 'batch')?.id ?? null
+}

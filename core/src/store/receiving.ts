@@ -1,0 +1,92 @@
+import type { Day } from '../calendar/zone'
+import { catalogue } from '../ingredient/catalogue'
+import type { LotReceived } from '../ledger/entry'
+import { limitsOf } from '../limits/checksFor'
+import type { Limit, LimitSet } from '../limits/limit'
+import { celsiusOf, SAME_DEGREE } from '../quantity/temperature'
+import { coldLevel, shellEggLevel, type Level } from './unitKind'
+
+/** accept: goes in. hold: kept apart until the lead decides. refuse: goes back with the driver. */
+export type ReceivingVerdict = 'accept' | 'hold' | 'refuse'
+
+/** Why a lot is not simply accepted. */
+export type ReceivingReason =
+  | { code: 'too warm'; celsius: number; level: Level }
+  | { code: 'not read'; level: Level }
+  | { code: 'past its day'; useBy: Day }
+  | { code: 'no use-by' }
+  | { code: 'no scheme' }
+  | { code: 'fruit not treated' }
+  | { code: 'looks bad'; why: string | null }
+  | { code: 'not looked at' }
+
+export interface Receiving {
+  verdict: ReceivingVerdict
+  reasons: ReceivingReason[]
+  /** The level its temperature is held against; null for what needs no cold. */
+  level: Level | null
+}
+
+type Arriving = Pick<LotReceived, 'ingredient' | 'form' | 'received' | 'useBy' | 'scheme' | 'treatment' | 'condition'>
+
+/** Herbs, fruit and nuts are looked at when they come, and again when they go in. */
+export function isLookedAt(ingredient: string | null): boolean {
+  return ingredient !== null && LOOKED_AT.includes(ingredient)
+}
+
+const LOOKED_AT = ['berry-puree', 'quince', 'pear', 'rhubarb', 'chestnut', 'hazelnut', 'almond', 'walnut', 'spice']
+
+/** Fruit that comes frozen and may carry a virus nobody sees. */
+export function isFrozenFruit(ingredient: string | null): boolean {
+  return ingredient === 'berry-puree'
+}
+
+/**
+ * What a kitchen may do with a lot at the door, under its limits on that day. Too warm or past its day is refused; what
+ * is not known is held for the lead.
+ * @param frozen it came frozen
+ */
+export function receivingOf(lot: Arriving, limits: LimitSet, day: Day, susceptible: boolean): Receiving {
+  const level = receivingLevel(lot, limits, day)
+  const found: [ReceivingVerdict, ReceivingReason][] = []
+  if (level && !lot.received) found.push(['hold', { code: 'not read', level }])
+  if (level && lot.received) {
+    const celsius = celsiusOf(lot.received.typed)
+    if (celsius > level.celsius + SAME_DEGREE) found.push(['refuse', { code: 'too warm', celsius, level }])
+  }
+  if (lot.useBy !== null && lot.useBy < day) found.push(['refuse', { code: 'past its day', useBy: lot.useBy }])
+  if (lot.useBy === null && level) found.push(['hold', { code: 'no use-by' }])
+  if (lot.form === 'shell' && susceptible && asksForScheme(limits, day) && lot.scheme === null)
+    found.push(['hold', { code: 'no scheme' }])
+  if (isFrozenFruit(lot.ingredient) && lot.treatment === null) found.push(['hold', { code: 'fruit not treated' }])
+  if (isLookedAt(lot.ingredient) && lot.condition === null) found.push(['hold', { code: 'not looked at' }])
+  if (lot.condition && !lot.condition.good) found.push(['refuse', { code: 'looks bad', why: lot.condition.why }])
+  const verdict = (['refuse', 'hold'] as const).find((each) => found.some(([of]) => of === each)) ?? 'accept'
+  return { verdict, reasons: found.map(([, reason]) => reason), level }
+}
+
+/** Whether a verdict that was given is one that core allows: as strict, or stricter. */
+export function isAllowed(given: ReceivingVerdict, { verdict }: Receiving): boolean {
+  return STRICT.indexOf(given) >= STRICT.indexOf(verdict)
+}
+
+const STRICT: ReceivingVerdict[] = ['accept', 'hold', 'refuse']
+
+function receivingLevel(lot: Arriving, limits: LimitSet, day: Day): Level | null {
+  const food = lot.ingredient === null ? null : catalogue[lot.ingredient]
+  if (food && !food.needsCold) return null
+  if (lot.form === 'shell') return shellEggLevel(limits, day)
+  const level = coldLevel(limits, day)
+  const printed = printedLimit(limits, day)
+  return level && printed ? { ...level, limit: printed } : level
+}
+
+/** The limit for what is received cold, where the rule set prints it apart from holding. */
+function printedLimit(limits: LimitSet, day: Day): Level['limit'] | null {
+  const [limit] = limitsOf(limits, 'received-cold', day)
+  return limit?.rule.kind === 'stay' ? (limit as Limit<typeof limit.rule>) : null
+}
+
+function asksForScheme(limits: LimitSet, day: Day): boolean {
+  return limitsOf(limits, 'raw-egg', day).length > 0
+}

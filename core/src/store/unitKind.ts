@@ -1,0 +1,78 @@
+import type { Day } from '../calendar/zone'
+import { UNIT_KINDS } from '../cooling/place'
+import { limitsOf } from '../limits/checksFor'
+import type { Limit, LimitKey, LimitSet } from '../limits/limit'
+import type { StayRule } from '../limits/rule'
+import { comparedAs } from '../quantity/temperature'
+
+/** Where things are held: places with a door to cool in, and those that only keep. */
+export const HOLDING_KINDS = [...UNIT_KINDS, 'egg refrigerator', 'display case', 'ambient shelf', 'hot well'] as const
+export type HoldingKind = (typeof HOLDING_KINDS)[number]
+
+/** A level that a unit's air, or what is held in it, stays under or over. */
+export interface Level {
+  side: 'under' | 'over'
+  /** °C, as it is compared: the printed figure of the kitchen's code unit. */
+  celsius: number
+  limit: Limit<StayRule>
+}
+
+/** Units that keep food cold: what leaves them begins to warm. */
+export function isCold(kind: HoldingKind): boolean {
+  return kind !== 'ambient shelf' && kind !== 'hot well'
+}
+
+/** The level for a kind of unit under a kitchen's limits on a day; null where there is none to keep. */
+export function levelOf(kind: HoldingKind, limits: LimitSet, day: Day): Level | null {
+  switch (kind) {
+    case 'ambient shelf':
+      return null
+    case 'hot well':
+      return strictest(['hot-holding'], limits, day)
+    case 'freezer':
+      return FROZEN
+    case 'egg refrigerator':
+      return shellEggLevel(limits, day)
+    default:
+      return coldLevel(limits, day)
+  }
+}
+
+/** The cold that food is kept under: cold holding, and the cook-chill line where the house works by it. */
+export function coldLevel(limits: LimitSet, day: Day): Level | null {
+  const keys: LimitKey[] = limits.practice.cookChill ? ['cold-holding', 'chill-holding'] : ['cold-holding']
+  return strictest(keys, limits, day)
+}
+
+/** The air that shell eggs are kept in; the cold holding line where a rule set prints none of its own. */
+export function shellEggLevel(limits: LimitSet, day: Day): Level | null {
+  return strictest(['shell-egg-air'], limits, day) ?? coldLevel(limits, day)
+}
+
+/** Under this it stays hard. A house default: no rule set here prints one. */
+const FROZEN: Level = {
+  side: 'under',
+  celsius: -12,
+  limit: {
+    key: 'freezing',
+    origin: 'house',
+    rule: { kind: 'stay', side: 'under', level: { c: -12, f: 10.4 }, grace: null },
+    force: 'house',
+    source: { document: 'House default', section: 'freezer: food stays hard', edition: '1', confidence: 'medium' },
+  },
+}
+
+function strictest(keys: readonly LimitKey[], limits: LimitSet, day: Day): Level | null {
+  const levels = keys
+    .flatMap((key) => limitsOf(limits, key, day))
+    .flatMap((limit): Level[] => {
+      const { rule } = limit
+      if (rule.kind !== 'stay') return []
+      const celsius = comparedAs(rule.level, limits.unit, rule.side === 'under' ? 'under' : 'reach')
+      return [{ side: rule.side, celsius, limit: { ...limit, rule } }]
+    })
+  return levels.reduce<Level | null>((first, next) => {
+    if (!first) return next
+    return (next.side === 'under' ? next.celsius < first.celsius : next.celsius > first.celsius) ? next : first
+  }, null)
+}

@@ -1,0 +1,297 @@
+import { v7 as uuid } from 'uuid'
+import {
+  dayOf,
+  dayOfYear,
+  heatPlan,
+  heldTo,
+  inheritedOf,
+  limitsAt,
+  nextCode,
+  nextItemCode,
+  partOf,
+  portionOf,
+  touches,
+  type AnyClaim,
+  type Bodies,
+  type Id,
+  type Instant,
+  type Kind,
+  type LimitSet,
+  type Measure,
+  type Method,
+  type MoveHow,
+} from '@logged-thermal/core'
+import { Projections } from '../ledger/projections'
+import { claimMaker } from './claims'
+import { ago } from './demoBatches'
+import type { Seeded } from './seed'
+import { receivedLot } from './starter'
+
+const HOURS = 60
+const DAYS = 24 * HOURS
+
+/** What is in the demo's cold units: each entry follows from those before it, as a kitchen would make them. */
+export function storeClaims(
+  { kitchenId, people, starter }: Pick<Seeded, 'kitchenId' | 'people' | 'starter'>,
+  versions: LimitSet[],
+  zone: string,
+  now: Instant,
+  codes: string[],
+): AnyClaim[] {
+  const made: AnyClaim[] = []
+  const states = new Projections(zone)
+  const claimOf = claimMaker(kitchenId)
+  const teo = people.find(({ key }) => key === 'teo')!.id
+  const mina = people.find(({ key }) => key === 'mina')!.id
+  const unit = (name: string): Id => starter.units.find((each) => each.unit.name === name)!.id
+  const enter = <K extends Kind>(kind: K, about: Id, minutesAgo: number, body: Bodies[K], by = teo) => {
+    const claim = claimOf(kind, about, ago(now, minutesAgo), by, body)
+    made.push(claim)
+    states.fold(touches(claim), { claim, seal: null })
+    return claim
+  }
+  const methodOf = (name: string): Method => starter.methods.find((method) => method.name === name)!
+  const limitsThen = (at: Instant) => limitsAt(versions, at)!
+
+  /** A batch cooked and cooled as it should be, in a stirred ice bath; ready to be put away 100 minutes on. */
+  const cooked = (
+    name: string,
+    minutesAgo: number,
+    readings: readonly [after: number, celsius: number][] = COOKED,
+  ): Id => {
+    const id = uuid({ msecs: ago(now, minutesAgo) })
+    begin(id, name, minutesAgo)
+    const { killed, combined, lastHeat } = heatPlan(methodOf(name))
+    const { eggs } = states.read('batch', id)!.terms
+    const lot = starter.lots.find(({ lot: { form } }) => form === 'shell')!
+    for (const step of new Set(eggs.uses.map((use) => use.step))) {
+      const form = 'shell' as const
+      const taken = { step, lot: lot.id, form, rejected: 0, grams: {}, size: 'US L' as const }
+      const whole = eggs.uses.some((use) => use.step === step && use.part === 'whole')
+      enter('eggs-taken', id, minutesAgo - 1, { ...taken, as: whole ? 'whole' : 'separated', cracked: 24 })
+    }
+    if (combined !== 'batch started') enter('step-marked', id, minutesAgo - 2, { ...combined, reason: null })
+    const off = readings.findIndex(([, celsius], i) => i > 0 && celsius < readings[i - 1]![1])
+    readings.forEach(([after, celsius], i) => {
+      if (i === off) enter('step-marked', id, minutesAgo - after + 1.5, { ...(killed ?? lastHeat)!, reason: null })
+      read(id, minutesAgo - after, celsius)
+    })
+    return id
+  }
+  const begin = (id: Id, name: string, minutesAgo: number) => {
+    const at = ago(now, minutesAgo)
+    const limits = limitsThen(at)
+    const method = methodOf(name)
+    const code = nextCode(codes, dayOfYear(dayOf(at, zone)))
+    codes.push(code)
+    enter('batch-started', id, minutesAgo, {
+      code,
+      ...heldTo(method, 1, limits, false, dayOf(at, zone)),
+      limits: { id: limits.id, version: limits.version },
+      vessel: method.vessel,
+      factor: 1,
+    })
+  }
+  const read = (id: Id, minutesAgo: number, celsius: number) =>
+    enter('reading-taken', id, minutesAgo, {
+      typed: { value: celsius, unit: 'C' },
+      where: 'core',
+      of: 'mixture',
+      instrument: starter.probe.id,
+    })
+  /** Puts some of a batch away. Returns the item. */
+  const putAway = (batch: Id, minutesAgo: number, measure: Measure, place: string, shelf: number, last = true): Id => {
+    const state = states.read('batch', batch)!
+    const at = ago(now, minutesAgo)
+    const method = methodOf(state.method.name)
+    const code = nextItemCode(state.code, state.portions)
+    const said = { code, as: 'portion' as const, measure, last, unit: unit(place), shelf }
+    const id = uuid({ msecs: at })
+    enter('portioned', id, minutesAgo, portionOf(state, method, said, limitsThen(at), zone, at))
+    return id
+  }
+  const move = (item: Id, minutesAgo: number, how: MoveHow, place: string | null, shelf: number | null = 1) =>
+    enter('item-moved', item, minutesAgo, { how, unit: place && unit(place), shelf: place ? shelf : null })
+  const use = (item: Id, minutesAgo: number, batch: Id, measure: Measure, celsius: number) =>
+    enter('part-used', item, minutesAgo, {
+      batch,
+      step: 'assemble',
+      measure,
+      typed: { value: celsius, unit: 'C' },
+      instrument: starter.probe.id,
+      warm: false,
+      condition: null,
+      part: partOf(states.read('item', item)!, zone),
+    })
+  const split = (item: Id, minutesAgo: number, value: number, suffix: string): Id => {
+    const parent = states.read('item', item)!
+    const into = uuid({ msecs: ago(now, minutesAgo) })
+    const measure = { ...parent.measure, value }
+    const as = inheritedOf(parent, value / parent.measure.value)
+    enter('item-split', item, minutesAgo, { into, code: `${parent.code}${suffix}`, measure, as })
+    return into
+  }
+
+  lotsIn(4 * DAYS)
+  airs()
+
+  // Past its day: nobody threw it away.
+  putAway(cooked('Quince-skin curd', 6 * DAYS), 6 * DAYS - 4 * HOURS, { value: 6, unit: 'portion' }, 'Walk-in 1', 3)
+  // Frozen before its days were used: the clock stopped.
+  const base = putAway(
+    cooked('Burnt-honey churned base', 5 * DAYS),
+    5 * DAYS - 4 * HOURS,
+    { value: 5000, unit: 'g' },
+    'Walk-in 1',
+    2,
+  )
+  move(base, 5 * DAYS - 8 * HOURS, 'freeze', 'Chest freezer')
+  const jelly = putAway(
+    cooked('Rhubarb jelly layer', 40 * HOURS, SIMMERED),
+    36 * HOURS,
+    { value: 1300, unit: 'g' },
+    'Reach-in 2',
+    1,
+  )
+  const custard = putAway(
+    cooked('Bay-leaf pouring custard', 46 * HOURS),
+    42 * HOURS,
+    { value: 5200, unit: 'g' },
+    'Walk-in 1',
+    2,
+  )
+  putAway(cooked('Chicory pastry cream', 26 * HOURS, BOILED), 22 * HOURS, { value: 2400, unit: 'g' }, 'Walk-in 1', 1)
+  putAway(
+    cooked('Elderflower posset', 20 * HOURS, SIMMERED),
+    16 * HOURS,
+    { value: 40, unit: 'portion' },
+    'Reach-in 2',
+    2,
+  )
+
+  // Built this morning of cold parts: the custard sets its date.
+  const trifle = uuid({ msecs: ago(now, 5 * HOURS) })
+  begin(trifle, 'Orchard trifle', 5 * HOURS)
+  use(custard, 5 * HOURS - 4, trifle, { value: 1600, unit: 'g' }, 3.2)
+  use(jelly, 5 * HOURS - 6, trifle, { value: 600, unit: 'g' }, 3.6)
+  enter('step-marked', trifle, 5 * HOURS - 20, { step: 'assemble', edge: 'combined', reason: null })
+  enter('placed', trifle, 5 * HOURS - 22, { place: 'fan refrigerator', unit: unit('Walk-in 1'), air: null })
+  read(trifle, 4 * HOURS, 3.7)
+  const cups = putAway(trifle, 3.9 * HOURS, { value: 20, unit: 'portion' }, 'Walk-in 1', 1)
+  const out = split(cups, 100, 6, 'a')
+  move(out, 99, 'serve', 'Display case')
+  enter('item-used', out, 40, { measure: { value: 2, unit: 'portion' }, then: 'sold' }, mina)
+  enter(
+    'item-found',
+    uuid(),
+    30,
+    {
+      code: 'F-1',
+      name: 'Tub without a label',
+      measure: { value: 800, unit: 'g' },
+      unit: unit('Reach-in 2'),
+      shelf: 2,
+    },
+    mina,
+  )
+  return made
+
+  function lotsIn(minutesAgo: number): void {
+    const at = ago(now, minutesAgo)
+    const lot = (
+      code: string,
+      ingredient: string,
+      kilos: number,
+      more: Partial<Parameters<typeof receivedLot>[0]> = {},
+    ) => {
+      const given = { code, ingredient, measure: { value: kilos * 1000, unit: 'g' as const }, ...more }
+      const id = uuid({ msecs: at })
+      const item = { id: uuid({ msecs: at }), code: `L${code.replace(/\D/g, '')}` }
+      enter(
+        'lot-received',
+        id,
+        minutesAgo,
+        receivedLot(given, item, unit('Walk-in 1'), limitsThen(at), dayOf(at, zone), at),
+      )
+      return item.id
+    }
+    const cream = lot('CR-311', 'cream-36', 8, { useInDays: 9, cost: 4160 })
+    enter('item-opened', cream, 20 * HOURS, {})
+    lot('MK-087', 'milk', 10, { useInDays: 7, cost: 1150 })
+    lot('BP-522', 'berry-puree', 4, { useInDays: 200, cost: 3900 })
+  }
+
+  /** Looks at every round of the last days; the reach-in's door did not close this afternoon. */
+  function airs(): void {
+    const looks: [name: string, usual: number][] = [
+      ['Walk-in 1', 3.1],
+      ['Reach-in 2', 3.6],
+      ['Egg fridge', 5.4],
+      ['Display case', 3.8],
+      ['Chest freezer', -19.4],
+    ]
+    const rounds = Array.from({ length: 35 }, (_, i) => 8.9 * DAYS - i * 6 * HOURS)
+    looks.forEach(([name, usual], u) =>
+      rounds.forEach((minutesAgo, i) => {
+        const value = Math.round((usual + Math.sin(i * 2.3 + u) * 0.4) * 10) / 10
+        look(name, minutesAgo - u, value)
+      }),
+    )
+    for (const [minutesAgo, value] of [
+      [55, 6.3],
+      [24, 7.4],
+      [6, 7.9],
+    ] as const)
+      look('Reach-in 2', minutesAgo, value)
+    for (const [name, value] of [
+      ['Walk-in 1', 3.2],
+      ['Display case', 4.0],
+      ['Chest freezer', -19.1],
+    ] as const)
+      look(name, 58, value)
+  }
+
+  function look(name: string, minutesAgo: number, celsius: number): void {
+    enter(
+      'unit-read',
+      unit(name),
+      minutesAgo,
+      { typed: { value: celsius, unit: 'C' }, instrument: null, noted: null },
+      mina,
+    )
+  }
+}
+
+/** Over every floor, off the heat, through every gate: minutes after the start, °C. */
+const COOKED: [number, number][] = [
+  [4, 61.2],
+  [7, 73.4],
+  [9, 80.6],
+  [10, 81.1],
+  [13, 57],
+  [20, 38.2],
+  [31, 19.8],
+  [75, 8.2],
+  [140, 3.7],
+]
+/** Starch is boiled out. */
+const BOILED: [number, number][] = [
+  ...COOKED.slice(0, 3),
+  [11, 95.6],
+  [12.5, 96.1],
+  [16, 57],
+  [36, 36],
+  [60, 19.6],
+  [110, 8.2],
+  [190, 3.6],
+]
+/** No egg: simmered. */
+const SIMMERED: [number, number][] = [
+  [6, 71],
+  [9, 93],
+  [14, 57],
+  [24, 38],
+  [36, 19.4],
+  [90, 8],
+  [160, 3.5],
+]

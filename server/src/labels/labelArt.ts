@@ -1,0 +1,111 @@
+import { create } from 'qrcode'
+import { dayOf, frozenOf, openedAt, wallsOf, type ItemState } from '@logged-thermal/core'
+import { clock, dayName, heatStatusWord, measureWords, type Reader } from '@logged-thermal/wording'
+
+/** What stands on a label beside the item itself. */
+export interface LabelFacts {
+  item: ItemState
+  /** Where the code leads. */
+  address: string
+  initials: string
+  /** How cold it is kept, as the kitchen's limit says: '4° or under'. */
+  storage: string
+  advisory: string
+  reader: Reader
+}
+
+/** A label's size, mm. */
+export interface Size {
+  width: number
+  height: number
+}
+
+export const FONT = 'DejaVu Sans'
+
+/** One label as a drawing: black on white, the date largest, in words and in figures. */
+export function labelArt(facts: LabelFacts, { width, height }: Size): string {
+  const { item, reader, initials, storage, advisory } = facts
+  const [w, h] = [width * 10, height * 10]
+  const bar = Math.round(h * 0.24)
+  const code = Math.min(h - bar - 40, Math.round(w * 0.27))
+  const room = w - code - 66
+  const made = `${item.code} · made ${dayName(dayOf(item.made, reader.zone))} ${clock(item.made, reader)} · ${initials}`
+  const ready =
+    item.ready === null ? '' : `ready ${dayName(dayOf(item.ready, reader.zone))} ${clock(item.ready, reader)} · `
+  const allergens = item.facts.allergens.length ? item.facts.allergens.join(', ') : 'no named allergen'
+  const unknown = item.facts.unknown.length ? ` · unknown: ${item.facts.unknown.join(', ')}` : ''
+  const lines: [text: string, size: number, bold: boolean][] = [
+    [item.name, 36, true],
+    [made, 22, false],
+    [allergens + unknown, 23, true],
+    [`${ready}${storage} · ${heatStatusWord[item.facts.heat]} · ${measureWords(item.measure)}`, 20, false],
+    ...(item.facts.advisory ? ([[advisory, 18, true]] as [string, number, boolean][]) : []),
+  ]
+  let y = 14
+  const space = (h - bar - 20) / lines.reduce((sum, [, size]) => sum + size * 1.3, 0)
+  const scale = Math.min(1, space)
+  const texts = lines.map(([text, size, bold]) => {
+    const fitted = fit(text, size * scale, room, bold)
+    y += size * 1.25 * scale
+    return line(fitted.text, 24, y, fitted.size, bold)
+  })
+  const { small, big } = dateOf(item, reader)
+  const date = fit(big, bar * 0.52, w - 48 - small.length * bar * 0.2, true)
+  return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${w} ${h}" width="${width}mm" height="${height}mm">
+<rect width="${w}" height="${h}" fill="#fff"/>
+${texts.join('\n')}
+<g transform="translate(${w - code - 24} 20)">${squares(facts.address, code)}</g>
+<rect y="${h - bar}" width="${w}" height="${bar}" fill="#000"/>
+<rect x="${w - 20}" y="${h - bar + 8}" width="5" height="${bar - 16}" fill="#fff"/>
+<rect x="${w - 11}" y="${h - bar + 8}" width="5" height="${bar - 16}" fill="#fff"/>
+${line(small, 24, h - bar * 0.36, bar * 0.3, false, '#fff')}
+<text x="${w - 34}" y="${h - bar * 0.32}" text-anchor="end" font-family="${FONT}" font-size="${date.size}" font-weight="bold" fill="#fff">${escaped(date.text)}</text>
+</svg>`
+}
+
+/** 'bin at the end of' and the day in words and figures; a frozen one says how many days are left. */
+function dateOf(item: ItemState, { zone }: Reader): { small: string; big: string } {
+  const [wall] = wallsOf(item.dating, openedAt(item), frozenOf(item), zone)
+  if (!wall) return { small: 'no date:', big: 'DISCARD' }
+  if (wall.lastDay === null) return { small: 'frozen, once thawed', big: `${wall.daysLeft} days` }
+  return wall.keep?.what === 'hours' && wall.until !== null
+    ? { small: 'bin at', big: `${clock(wall.until, { unit: 'C', zone })} ${dayName(dayOf(wall.until, zone))}` }
+    : { small: 'bin at the end of', big: `${dayName(wall.lastDay)} ${wall.lastDay.slice(0, 4)}` }
+}
+
+/** How cold it is kept, for the label. */
+export function storageWords(celsius: number | null, { unit }: Reader): string {
+  if (celsius === null) return 'keep dry'
+  const shown = unit === 'C' ? celsius : (celsius * 9) / 5 + 32
+  return `keep at ${Math.round(shown * 10) / 10} °${unit} or under`
+}
+
+function squares(address: string, size: number): string {
+  const { modules } = create(address, { errorCorrectionLevel: 'M' })
+  const one = size / modules.size
+  const dark = Array.from({ length: modules.size * modules.size }, (_, i) => i).filter((i) => modules.data[i])
+  const path = dark.map((i) => {
+    const [x, y] = [(i % modules.size) * one, Math.floor(i / modules.size) * one]
+    return `M${x.toFixed(2)} ${y.toFixed(2)}h${one.toFixed(2)}v${one.toFixed(2)}h-${one.toFixed(2)}z`
+  })
+  return `<path d="${path.join('')}" fill="#000" shape-rendering="crispEdges"/>`
+}
+
+function line(text: string, x: number, y: number, size: number, bold: boolean, fill = '#000'): string {
+  const weight = bold ? ' font-weight="bold"' : ''
+  return `<text x="${x}" y="${y.toFixed(1)}" font-family="${FONT}" font-size="${size.toFixed(1)}"${weight} fill="${fill}">${escaped(text)}</text>`
+}
+
+/** Letters are about so wide, of their size: what does not fit gets smaller, then shorter. */
+function fit(text: string, size: number, room: number, bold: boolean): { text: string; size: number } {
+  const letter = bold ? 0.69 : 0.6
+  const wide = text.length * letter * size
+  if (wide <= room) return { text, size }
+  const smaller = Math.max(size * 0.6, (size * room) / wide)
+  const most = Math.floor(room / (letter * smaller))
+  return { text: text.length <= most ? text : `${text.slice(0, most - 1)}…`, size: smaller }
+}
+
+function escaped(text: string): string {
+  return text.replace(/[&<>"]/g, (sign) => ({ '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' })[sign]!)
+}

@@ -1,0 +1,108 @@
+import { Controller, Get, Param, ParseUUIDPipe, Query, Req, Res } from '@nestjs/common'
+import { ApiTags } from '@nestjs/swagger'
+import { Transform, Type } from 'class-transformer'
+import { ArrayMaxSize, ArrayMinSize, IsIn, IsInt, IsUUID, Max, Min } from 'class-validator'
+import type { Request, Response } from 'express'
+import { dayOf, itemLevel, type Id, type ItemState } from '@logged-thermal/core'
+import { ADVISORY } from '@logged-thermal/wording'
+import type { EntityManager } from '@mikro-orm/postgresql'
+import { KitchenScope } from '../database/kitchenScope'
+import { Problem } from '../http/problem'
+import { Kitchen } from '../people/kitchen.entity'
+import { Person } from '../people/person.entity'
+import { Needs, OfShift } from '../people/shift.guard'
+import type { Shift } from '../people/shifts.service'
+import { itemsWhere, storeAt } from '../store/storeRows'
+import { labelArt, storageWords, type LabelFacts } from './labelArt'
+import { labelPicture, labelSheet, PAPERS, type Paper } from './labelSheet'
+
+class SheetQuery {
+  @Transform(({ value }: { value: unknown }) => String(value).split(','))
+  @IsUUID(undefined, { each: true })
+  @ArrayMinSize(1)
+  @ArrayMaxSize(200)
+  items: string[]
+
+  @Type(() => Number)
+  @IsInt()
+  @Min(1)
+  @Max(200)
+  copies: number
+
+  @IsIn(Object.keys(PAPERS))
+  paper: Paper
+}
+
+/** Labels of items, to be printed. What was printed is entered by the tablet that asked. */
+@ApiTags('labels')
+@Controller('labels')
+@Needs('read')
+export class LabelsController {
+  constructor(private readonly scope: KitchenScope) {}
+
+  @Get('sheet.pdf')
+  async sheet(
+    @OfShift() { kitchenId }: Shift,
+    @Query() { items, copies, paper }: SheetQuery,
+    @Req() request: Request,
+    @Res() response: Response,
+  ) {
+    const facts = await this.facts(kitchenId, items, request)
+    const art = facts.flatMap((each) => Array<string>(copies).fill(labelArt(each, PAPERS[paper].label)))
+    response.type('application/pdf').set('Content-Disposition', 'inline; filename="labels.pdf"')
+    response.send(await labelSheet(art, paper))
+  }
+
+  @Get(':id.png')
+  async picture(
+    @OfShift() { kitchenId }: Shift,
+    @Param('id', new ParseUUIDPipe()) id: string,
+    @Req() request: Request,
+    @Res() response: Response,
+  ) {
+    const [facts] = await this.facts(kitchenId, [id], request)
+    response.type('image/png').send(labelPicture(labelArt(facts!, PAPERS.roll.label), PAPERS.roll.label))
+  }
+
+  private facts(kitchenId: Id, ids: readonly Id[], request: Request): Promise<LabelFacts[]> {
+    return this.scope.asOfOneMoment(kitchenId, async (em) => {
+      const found = await itemsWhere(em, kitchenId, 'id = any(?::uuid[])', [`{${ids.join(',')}}`])
+      const missing = ids.find((id) => !found.some((item) => item.id === id))
+      if (missing) throw new Problem(404, 'not there', 'This kitchen holds nothing by that number.', 'items')
+      return factsOf(
+        em,
+        kitchenId,
+        ids.map((id) => found.find((item) => item.id === id)!),
+        request,
+      )
+    })
+  }
+}
+
+async function factsOf(
+  em: EntityManager,
+  kitchenId: Id,
+  items: readonly ItemState[],
+  request: Request,
+): Promise<LabelFacts[]> {
+  const kitchen = await em.findOneOrFail(Kitchen, { id: kitchenId })
+  const people = await em.find(Person, { kitchenId })
+  const now = Date.now()
+  const { limits } = await storeAt(em, kitchenId, now)
+  const reader = { unit: kitchen.unit, zone: kitchen.zone }
+  return items.map((item) => ({
+    item,
+    address: `${request.protocol}://${request.get('host') ?? 'localhost'}/store/item/${item.id}`,
+    initials: initialsOf(people.find(({ id }) => id === item.madeBy)?.name ?? ''),
+    storage: storageWords(itemLevel(item, limits, dayOf(now, kitchen.zone))?.celsius ?? null, reader),
+    advisory: ADVISORY,
+    reader,
+  }))
+}
+
+function initialsOf(name: string): string {
+  return name
+    .split(/\s+/)
+    .map((part) => part[0] ?? '')
+    .join('')
+}

@@ -1,0 +1,66 @@
+import { Controller, Get, Param, ParseUUIDPipe } from '@nestjs/common'
+import { ApiTags } from '@nestjs/swagger'
+import {
+  ancestorsOf,
+  batchStanding,
+  isCleared,
+  itemStanding,
+  judgeBatch,
+  type LotState,
+  type Subject,
+} from '@logged-thermal/core'
+import { KitchenScope } from '../database/kitchenScope'
+import { query } from '../database/query'
+import { Problem } from '../http/problem'
+import { Needs, OfShift } from '../people/shift.guard'
+import type { Shift } from '../people/shifts.service'
+import { batchState, lineageOf } from './lineage'
+import { itemsWhere, storeAt } from './storeRows'
+
+const subjectId = new ParseUUIDPipe({
+  exceptionFactory: () => new Problem(404, 'not there', 'This kitchen holds nothing by that number.', 'id'),
+})
+
+/** One item, whether it is held or gone, and where things came from and went. */
+@ApiTags('store')
+@Controller()
+@Needs('read')
+export class ItemsController {
+  constructor(private readonly scope: KitchenScope) {}
+
+  @Get('items/:id')
+  item(@OfShift() { kitchenId }: Shift, @Param('id', subjectId) id: string) {
+    const now = Date.now()
+    return this.scope.asOfOneMoment(kitchenId, async (em) => {
+      const [item] = await itemsWhere(em, kitchenId, 'id = ?', [id])
+      if (!item) throw new Problem(404, 'not there', 'This kitchen holds nothing by that number.', 'id')
+      const store = await storeAt(em, kitchenId, now)
+      const { batches, lots } = ancestorsOf(item)
+      const batch = batches[0] ? await batchState(em, kitchenId, batches[0]) : null
+      const known = await query<{ state: LotState }>(em, {
+        sql: 'select state from lot where kitchen_id = ? and id = any(?::uuid[])',
+        params: [kitchenId, `{${lots.join(',')}}`],
+      })
+      return {
+        now,
+        item,
+        standing: itemStanding(item, store, now),
+        batch: batch && {
+          state: batch,
+          standing: batchStanding(judgeBatch(batch, { zone: store.zone }, now)),
+          cleared: isCleared(batch, store.zone, now),
+        },
+        lots: known.map(({ state }) => state),
+      }
+    })
+  }
+
+  /** Everything it was made of, and everything that became of it. */
+  @Get('lineage/:type/:id')
+  lineage(@OfShift() { kitchenId }: Shift, @Param('type') type: string, @Param('id', subjectId) id: string) {
+    if (type !== 'lot' && type !== 'batch' && type !== 'item')
+      throw new Problem(404, 'not there', 'A lineage is that of a lot, a batch or an item.', 'type')
+    const of: Subject = { type, id }
+    return this.scope.asOfOneMoment(kitchenId, (em) => lineageOf(em, kitchenId, of))
+  }
+}

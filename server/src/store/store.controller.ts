@@ -1,0 +1,160 @@
+import { Controller, Get, Header, Query, Res } from '@nestjs/common'
+import { ApiOperation, ApiTags } from '@nestjs/swagger'
+import { IsInt, IsOptional, IsString, Length, Min } from 'class-validator'
+import { Type } from 'class-transformer'
+import type { Response } from 'express'
+import { stringify } from 'csv-stringify/sync'
+import type { ItemCard, UnitState } from '@logged-thermal/core'
+import { clock, dayName, heatStatusWord, measureWords } from '@logged-thermal/wording'
+import { dayOf } from '@logged-thermal/core'
+import { KitchenScope } from '../database/kitchenScope'
+import { query } from '../database/query'
+import { Needs, OfShift } from '../people/shift.guard'
+import type { Shift } from '../people/shifts.service'
+import { Kitchen } from '../people/kitchen.entity'
+import { discardTotals, dueToday } from './discards'
+
+class FindQuery {
+  @IsString()
+  @Length(1, 40)
+  code: string
+}
+
+class PeriodQuery {
+  @Type(() => Number)
+  @IsInt()
+  @Min(0)
+  from: number
+
+  @Type(() => Number)
+  @IsInt()
+  @Min(0)
+  to: number
+}
+
+class SearchQuery {
+  @IsOptional()
+  @IsString()
+  @Length(0, 80)
+  text?: string
+}
+
+/** The cold store: what is where, what goes today, what was thrown away. */
+@ApiTags('store')
+@Controller('store')
+@Needs('read')
+export class StoreController {
+  constructor(private readonly scope: KitchenScope) {}
+
+  @Get()
+  @ApiOperation({ summary: 'Every item that is held, in short, what ends first on top; and the units.' })
+  async store(@OfShift() { kitchenId }: Shift, @Res() response: Response) {
+    const text = await this.scope.asOfOneMoment(kitchenId, async (em) => {
+      // Put together by the database: the cards are shown as they were written.
+      const [row] = await query<{ answer: string }>(em, {
+        sql: `select json_build_object(
+            'now', ?::bigint,
+            'seq', (select seq from chain_head where kitchen_id = ?),
+            'units', (select coalesce(json_agg(json_build_object('id', id, 'name', state ->> 'name', 'kind', state ->> 'kind',
+              'air', state #> '{airs,-1}') order by id), '[]') from unit where kitchen_id = ?),
+            'items', (select coalesce(json_agg(card), '[]') from (
+              select card from item where kitchen_id = ? and live order by until_ms nulls last limit 5000) held)
+          )::text as answer`,
+        params: [Date.now(), kitchenId, kitchenId, kitchenId],
+      })
+      return row!.answer
+    })
+    response.type('json').send(text)
+  }
+
+  @Get('discards')
+  @ApiOperation({ summary: 'What goes today, and why, the most urgent first.' })
+  discards(@OfShift() { kitchenId }: Shift) {
+    const now = Date.now()
+    return this.scope.asOfOneMoment(kitchenId, async (em) => ({ now, due: await dueToday(em, kitchenId, now) }))
+  }
+
+  @Get('discarded')
+  @ApiOperation({ summary: 'What was thrown away in a period, by reason, with weight and cost.' })
+  discarded(@OfShift() { kitchenId }: Shift, @Query() { from, to }: PeriodQuery) {
+    return this.scope.asOfOneMoment(kitchenId, async (em) => ({ totals: await discardTotals(em, kitchenId, from, to) }))
+  }
+
+  /** By the code that is said or read off a label: what is held first. */
+  @Get('find')
+  find(@OfShift() { kitchenId }: Shift, @Query() { code }: FindQuery) {
+    return this.scope.asOfOneMoment(kitchenId, async (em) => {
+      const found = await query<{ type: string; id: string; code: string; name: string; live: boolean }>(em, {
+        sql: `select * from (
+            select 'item' as type, id, code, card ->> 'name' as name, live, seq from item where kitchen_id = ? and code = ?
+            union all
+            select 'batch', id, code, state #>> '{method,name}', not closed, seq from batch where kitchen_id = ? and code = ?
+            union all
+            select 'lot', id, code, state ->> 'name', true, seq from lot where kitchen_id = ? and code = ?
+          ) found order by live desc, seq desc limit 20`,
+        params: [kitchenId, code, kitchenId, code, kitchenId, code],
+      })
+      return { found }
+    })
+  }
+
+  /** Also what is long gone: by name or code. */
+  @Get('search')
+  search(@OfShift() { kitchenId }: Shift, @Query() { text = '' }: SearchQuery) {
+    return this.scope.asOfOneMoment(kitchenId, async (em) => {
+      const like = `%${text.trim().replace(/[\\%_]/g, (sign) => `\\${sign}`)}%`
+      const rows = await query<{ card: ItemCard }>(em, {
+        sql: `select card from item where kitchen_id = ? and (code ilike ? or card ->> 'name' ilike ?)
+          order by live desc, seq desc limit 200`,
+        params: [kitchenId, like, like],
+      })
+      return { items: rows.map(({ card }) => card) }
+    })
+  }
+
+  @Get('stock.csv')
+  @Header('Content-Type', 'text/csv; charset=utf-8')
+  @Header('Content-Disposition', 'attachment; filename="stock.csv"')
+  stock(@OfShift() { kitchenId }: Shift) {
+    return this.scope.asOfOneMoment(kitchenId, async (em) => {
+      const { zone, unit } = await em.findOneOrFail(Kitchen, { id: kitchenId })
+      const rows = await query<{ card: ItemCard }>(em, {
+        sql: 'select card from item where kitchen_id = ? and live order by until_ms nulls last, code',
+        params: [kitchenId],
+      })
+      const units = await query<{ state: UnitState }>(em, {
+        sql: 'select state from unit where kitchen_id = ?',
+        params: [kitchenId],
+      })
+      const reader = { zone, unit }
+      const nameOf = (id: string | null) => units.find(({ state }) => state.id === id)?.state.name ?? 'out'
+      const lines = rows.map(({ card }) => ({
+        code: card.code,
+        name: card.name,
+        left: measureWords(card.left),
+        where: nameOf(card.unit),
+        shelf: card.shelf ?? '',
+        made: `${dayOf(card.made, zone)} ${clock(card.made, reader)}`,
+        'last day': card.lastDay ?? (card.frozenDays === null ? '' : `frozen, ${card.frozenDays} days left`),
+        weekday: card.lastDay ? dayName(card.lastDay) : '',
+        'set by': card.ruledBy,
+        heat: heatStatusWord[card.heat],
+        allergens: card.allergens.join(' '),
+        claims: card.claims.join('; '),
+        advisory: card.advisory ? 'yes' : '',
+        held: card.held ? 'yes' : '',
+      }))
+      return stringify(lines.map(plainCells), { header: true, bom: true })
+    })
+  }
+}
+
+/** A cell that a spreadsheet would run as a formula is text there too. */
+function plainCells<T extends Record<string, string | number>>(line: T): Record<string, string | number> {
+  return Object.fromEntries(
+    Object.entries(line).map(([name, value]) => [
+      name,
+      typeof value === 'string' && /^[=+\-@\t]/.test(value) ? `'${value}` : value,
+    ]),
+  )
+}

@@ -1,0 +1,260 @@
+import { useState } from 'react'
+import { v7 as uuid } from 'uuid'
+import {
+  catalogue,
+  dayOf,
+  EGG_SIZES,
+  findIngredients,
+  isFrozenFruit,
+  isLookedAt,
+  limitsAt,
+  packageOf,
+  receivingOf,
+  type EggSize,
+  type LotReceived,
+  type MeasureUnit,
+  type Typed,
+} from '@logged-thermal/core'
+import { receivingSentence } from '@logged-thermal/wording'
+import { useEnter } from '../app/enter'
+import { useHand, useLine } from '../app/kitchen'
+import { useNow } from '../app/now'
+import { ChoiceKeys } from '../parts/ChoiceKeys'
+import { Key } from '../parts/Key'
+import { numberIn } from './numberIn'
+import './receive.css'
+
+type How = 'shell' | 'bought' | 'heated here' | 'other'
+const HOW_WORD: Record<How, string> = {
+  shell: 'Eggs in the shell',
+  bought: 'Pasteurized egg',
+  'heated here': 'Heated here',
+  other: 'Anything else',
+}
+const EGGS: How[] = ['shell', 'bought', 'heated here']
+const HOLDS = ['egg', 'yolk', 'white']
+
+/** What is written on a delivery, as it is typed. */
+interface Written {
+  code: string
+  name: string
+  supplier: string
+  useBy: string
+  certificate: string
+  scheme: string
+  treatment: string
+  degrees: string
+  amount: string
+  cost: string
+}
+const NOTHING: Written = {
+  code: '',
+  name: '',
+  supplier: '',
+  useBy: '',
+  certificate: '',
+  scheme: '',
+  treatment: '',
+  degrees: '',
+  amount: '',
+  cost: '',
+}
+
+/** A lot at the door: what stands on it, how cold it is, how it looks. Core says whether it is taken, held or sent back. */
+export function ReceiveForm({ only, onDone }: { only?: 'eggs'; onDone: (lot: string | null) => void }) {
+  const enter = useEnter()
+  const line = useLine()
+  const { reader, instrument } = useHand(line)
+  const now = useNow(10_000)
+  const [how, setHow] = useState<How>('shell')
+  const [holds, setHolds] = useState('egg')
+  const [size, setSize] = useState<EggSize>('US L')
+  const [written, setWritten] = useState(NOTHING)
+  const [looks, setLooks] = useState<'good' | 'not good' | null>(null)
+  const [unit, setUnit] = useState<string | null>(null)
+  const [wrong, setWrong] = useState<string | null>(null)
+  const limits = limitsAt(line?.limits?.versions ?? [], now)
+  if (!line || !limits) return null
+  const write = (part: Partial<Written>) => setWritten({ ...written, ...part })
+  const found = how === 'other' ? findIngredients(written.name)[0] : undefined
+  const ingredient = how === 'shell' ? 'egg' : how !== 'other' ? holds : written.name.trim() && found ? found.key : null
+  const food = ingredient === null ? null : catalogue[ingredient]!
+  const degrees = numberIn(written.degrees)
+  const typed: Typed | null = degrees === null ? null : { value: degrees, unit: reader.unit }
+  const looksAt = isLookedAt(ingredient)
+  const lot = {
+    code: written.code.trim(),
+    ingredient,
+    name: food?.name ?? written.name.trim(),
+    form: how === 'other' ? null : how === 'shell' ? ('shell' as const) : ('pasteurized' as const),
+    size: how === 'shell' ? size : null,
+    supplier: written.supplier.trim(),
+    useBy: written.useBy === '' ? null : written.useBy,
+    pasteurized: pasteurizedOf(how, written.certificate.trim(), line.limits?.id ?? ''),
+    scheme: written.scheme.trim() || null,
+    treatment: written.treatment.trim() || null,
+    received: typed && { typed, instrument: instrument?.id ?? null },
+    condition: looksAt && looks ? { good: looks === 'good', why: null } : null,
+  }
+  const day = dayOf(now, reader.zone)
+  const { verdict, reasons } = receivingOf(lot, limits, day, limits.practice.susceptible)
+  const cold = line.units.filter(
+    ({ kind }) => kind !== 'hot well' && (how === 'shell') === (kind === 'egg refrigerator'),
+  )
+  const place = unit ?? (cold[0] ?? line.units[0])?.id ?? null
+  const measured: MeasureUnit = how === 'shell' ? 'piece' : 'g'
+
+  const save = () => {
+    const amount = numberIn(written.amount)
+    const problem =
+      lot.code === ''
+        ? 'Which lot is it? Write down what stands on the tray or carton.'
+        : lot.supplier === ''
+          ? 'Who is it from?'
+          : lot.name === ''
+            ? 'What is it?'
+            : how === 'bought' && written.certificate.trim() === ''
+              ? "A pasteurized lot names its maker's certificate."
+              : written.degrees.trim() !== '' && degrees === null
+                ? `"${written.degrees}" is not a temperature: digits, as 3.8.`
+                : written.amount.trim() !== '' && !(amount !== null && amount > 0)
+                  ? `"${written.amount}" is not an amount: digits, as ${how === 'shell' ? '360' : '5000'}.`
+                  : null
+    setWrong(problem)
+    if (problem) return
+    const [id, at] = [uuid(), Math.round(now)]
+    const measure = { value: amount ?? 0, unit: measured }
+    const cost = numberIn(written.cost)
+    const held: LotReceived['held'] =
+      verdict === 'refuse' || amount === null
+        ? null
+        : {
+            item: uuid(),
+            code: lot.code,
+            measure,
+            cost: cost === null ? null : Math.round(cost * 100),
+            unit: place,
+            shelf: place ? 1 : null,
+            ...packageOf(lot, limits, day, at),
+          }
+    const why =
+      verdict === 'accept'
+        ? null
+        : reasons
+            .map((reason) => receivingSentence(reason, reader))
+            .join(' ')
+            .slice(0, 300)
+    enter('lot-received', id, { ...lot, verdict, why, held }, { at })
+    onDone(verdict === 'refuse' ? null : id)
+  }
+
+  const field = (name: keyof Written, label: string, more: { type?: string; mode?: 'decimal' } = {}) => (
+    <label className="form-field">
+      {label}
+      <input
+        type={more.type ?? 'text'}
+        inputMode={more.mode}
+        value={written[name]}
+        maxLength={120}
+        onChange={({ target }) => write({ [name]: target.value })}
+      />
+    </label>
+  )
+  return (
+    <div className="receive">
+      <ChoiceKeys
+        name="How it comes"
+        options={only === 'eggs' ? EGGS : [...EGGS, 'other']}
+        chosen={how}
+        words={(each) => HOW_WORD[each]}
+        onChoose={setHow}
+      />
+      {how === 'heated here' && (
+        <p>
+          Eggs heated in this kitchen count as pasteurized only under a written variance; without one it is refused.
+          Bought pasteurized egg is the simpler way.
+        </p>
+      )}
+      <div className="receive-fields">
+        {how === 'other' && field('name', `What it is${found && written.name.trim() ? `: ${found.name}` : ''}`)}
+        {field('code', 'Lot, as written on it')}
+        {field('supplier', 'From')}
+        {field('useBy', 'Use by', { type: 'date' })}
+        {field('degrees', `Read at the door, °${reader.unit}`, { mode: 'decimal' })}
+        {field('amount', how === 'shell' ? 'How many eggs' : 'How much, g', { mode: 'decimal' })}
+        {field('cost', 'Cost of all, if known', { mode: 'decimal' })}
+        {how === 'shell' && (
+          <label className="form-field">
+            Size
+            <select value={size} onChange={({ target }) => setSize(target.value as EggSize)}>
+              {(Object.keys(EGG_SIZES) as EggSize[]).map((each) => (
+                <option key={each}>{each}</option>
+              ))}
+            </select>
+          </label>
+        )}
+        {(how === 'bought' || how === 'heated here') && (
+          <label className="form-field">
+            Holds
+            <select value={holds} onChange={({ target }) => setHolds(target.value)}>
+              {HOLDS.map((key) => (
+                <option key={key} value={key}>
+                  {catalogue[key]!.name}
+                </option>
+              ))}
+            </select>
+          </label>
+        )}
+        {how === 'bought' && field('certificate', 'Certificate')}
+        {how === 'shell' && field('scheme', 'Assurance scheme')}
+        {isFrozenFruit(ingredient) && field('treatment', 'Treated against viruses, by')}
+        <label className="form-field">
+          Goes into
+          <select value={place ?? ''} onChange={({ target }) => setUnit(target.value)}>
+            {line.units.map(({ id, name }) => (
+              <option key={id} value={id}>
+                {name}
+              </option>
+            ))}
+          </select>
+        </label>
+      </div>
+      {looksAt && (
+        <ChoiceKeys
+          name="How it looks"
+          options={['good', 'not good'] as const}
+          chosen={looks ?? ('' as 'good')}
+          words={(each) => (each === 'good' ? 'Looks good' : 'Does not look good')}
+          onChoose={setLooks}
+        />
+      )}
+      <div className={`receive-verdict ${verdict}`} role="status">
+        <strong>{VERDICT[verdict]}</strong>
+        {reasons.map((reason) => (
+          <p key={reason.code}>{receivingSentence(reason, reader)}</p>
+        ))}
+      </div>
+      {wrong && <p role="alert">{wrong}</p>}
+      <div className="receive-keys">
+        <Key look="primary" onClick={save}>
+          {TAKE[verdict]}
+        </Key>
+        <Key look="outlined" onClick={() => onDone(null)}>
+          Not now
+        </Key>
+      </div>
+    </div>
+  )
+}
+
+const VERDICT = {
+  accept: 'Accept it: every limit at the door is met.',
+  hold: 'Hold it apart: the lead decides.',
+  refuse: 'Refuse it: it goes back.',
+}
+const TAKE = { accept: 'Take it in', hold: 'Hold it for the lead', refuse: 'Send it back' }
+
+function pasteurizedOf(how: How, certificate: string, limits: string): LotReceived['pasteurized'] {
+  if (how === 'bought') return { by: 'maker', certificate }
+  return how === 'heated here' ? { by: 'this kitchen', limits } : null
+}

@@ -1,0 +1,90 @@
+import { useMemo } from 'react'
+import {
+  itemStanding,
+  itemUrgency,
+  limitsAt,
+  placeOf,
+  type Id,
+  type ItemDiscarded,
+  type ItemStanding,
+  type ItemState,
+  type LimitSet,
+  type Store,
+} from '@logged-thermal/core'
+import { discardReasonOf } from '@logged-thermal/wording'
+import type { LineData } from '../app/lineData'
+
+/** An item as it stands now. */
+export interface StoredItem {
+  item: ItemState
+  standing: ItemStanding
+}
+
+/** The kitchen's limits now; null before they are loaded. */
+export function limitsOfLine(line: LineData | null, now: number): LimitSet | null {
+  return limitsAt(line?.limits?.versions ?? [], now)
+}
+
+/** What items are judged by; null before it is loaded. */
+export function storeOfLine(line: LineData | null, now: number): Store | null {
+  const limits = limitsOfLine(line, now)
+  return line && limits ? { units: line.units, limits, zone: line.kitchen.zone } : null
+}
+
+/** Dates and exposures move by the minute: looked at anew so often, ms. */
+const ANEW = 20_000
+
+/** Everything that is held, what has to go first on top. */
+export function useStored(line: LineData | null, now: number): StoredItem[] {
+  const then = Math.ceil(now / ANEW) * ANEW
+  const items = line?.items
+  const units = line?.units
+  const versions = line?.limits?.versions
+  const zone = line?.kitchen.zone
+  // What else is on the Line does not change what is in the cold.
+  return useMemo(() => {
+    const limits = limitsAt(versions ?? [], then)
+    if (!items || !units || !zone || !limits) return []
+    const store = { units, limits, zone }
+    return items
+      .map((item) => ({ item, standing: itemStanding(item, store, then) }))
+      .filter(({ standing }) => standing.asks !== 'gone')
+      .sort(byUrgency)
+  }, [items, units, versions, zone, then])
+}
+
+function byUrgency(a: StoredItem, b: StoredItem): number {
+  const [rankA, atA] = itemUrgency(a.standing)
+  const [rankB, atB] = itemUrgency(b.standing)
+  return rankA - rankB || atA - atB || a.item.code.localeCompare(b.item.code)
+}
+
+/** Where an item is, as people say it: 'Walk-in 1, shelf 2'; 'on the bench'. */
+export function whereIs(item: ItemState, units: LineData['units']): string {
+  const place = placeOf(item)?.value
+  const unit = units.find(({ id }) => id === place?.unit)
+  if (!unit) return place?.how === 'serve' ? 'out with the guests' : place ? 'on the bench' : 'nobody said where'
+  return unit.shelves > 1 && place?.shelf ? `${unit.name} ${place.shelf}` : unit.name
+}
+
+/** What is thrown away of an item: all that is left, weighed where it is held by weight. */
+export function discardOf({ item, standing }: StoredItem, left: ItemDiscarded['measure']): ItemDiscarded {
+  const share = left && item.measure.value > 0 ? left.value / item.measure.value : 1
+  return {
+    reason: discardReasonOf(standing),
+    note: null,
+    measure: left,
+    grams: left?.unit === 'g' ? left.value : null,
+    cost: item.cost === null ? null : Math.round(item.cost * share),
+  }
+}
+
+/** The batch and the lots an item was made of, as far as this tablet knows them. */
+export function ancestryIn(line: LineData, item: ItemState) {
+  const ids = (type: string) => item.from.filter((from) => from.type === type).map(({ id }) => id)
+  const [batches, lots]: Id[][] = [ids('batch'), ids('lot')]
+  return {
+    batch: line.batches.find(({ id }) => batches!.includes(id)) ?? null,
+    lots: line.lots.filter(({ id }) => lots!.includes(id)),
+  }
+}

@@ -1,0 +1,273 @@
+import type {
+  AdviceKind,
+  DiscardReason,
+  HeatStatus,
+  HoldingKind,
+  Instant,
+  ItemAsks,
+  ItemStanding,
+  ItemState,
+  Keep,
+  Measure,
+  MeasureUnit,
+  MoveHow,
+  MoveShut,
+  PartShut,
+  ReceivingReason,
+} from '@logged-thermal/core'
+import { clock, dayName, degrees, span, type Reader } from './figures'
+
+export const holdingWord: Record<HoldingKind, string> = {
+  refrigerator: 'Refrigerator',
+  'fan refrigerator': 'Fan refrigerator',
+  'blast chiller': 'Blast chiller',
+  freezer: 'Freezer',
+  'egg refrigerator': 'Egg refrigerator',
+  'display case': 'Display case',
+  'ambient shelf': 'Ambient shelf',
+  'hot well': 'Hot well',
+}
+
+const UNIT_WORDS: Record<MeasureUnit, [one: string, many: string]> = {
+  g: ['g', 'g'],
+  ml: ['ml', 'ml'],
+  portion: ['portion', 'portions'],
+  piece: ['piece', 'pieces'],
+}
+
+/** '14 portions', '1.2 kg', '3 L'. */
+export function measureWords({ value, unit }: Measure): string {
+  if (unit === 'g' && value >= 1000) return `${tenths(value / 1000)} kg`
+  if (unit === 'ml' && value >= 1000) return `${tenths(value / 1000)} L`
+  const [one, many] = UNIT_WORDS[unit]
+  return `${tenths(value)} ${value === 1 ? one : many}`
+}
+
+function tenths(value: number): string {
+  return String(Math.round(value * 10) / 10)
+}
+
+export const heatStatusWord: Record<HeatStatus, string> = {
+  cooked: 'cooked',
+  pasteurized: 'pasteurized egg',
+  raw: 'raw',
+  'no heat asked': 'no heat asked',
+}
+
+export const discardReasonWord: Record<DiscardReason, string> = {
+  'past its day': 'Past its day',
+  'too warm': 'Too warm too long',
+  'time up': 'Time without cold is up',
+  'not proven': 'Not proven',
+  undated: 'No date',
+  recalled: 'Called back',
+  damaged: 'Damaged',
+  'not kept': 'Not kept',
+  'left over': 'Left over',
+  other: 'Other',
+}
+
+/** The reason that stands first for an item that goes. */
+export function discardReasonOf({ why, asks }: Pick<ItemStanding, 'why' | 'asks'>): DiscardReason {
+  switch (why) {
+    case 'past its day':
+      return 'past its day'
+    case 'undated':
+      return 'undated'
+    case 'time up':
+      return 'time up'
+    case 'exposure':
+      return 'too warm'
+    case 'recalled':
+      return 'recalled'
+    default:
+      return asks === 'use today' ? 'left over' : 'other'
+  }
+}
+
+export const moveWord: Record<MoveHow, string> = {
+  move: 'Move',
+  freeze: 'Freeze',
+  thaw: 'Thaw',
+  out: 'Pull',
+  serve: 'To the guests',
+  hot: 'Hot well',
+}
+
+/** Shortly, for a key or a chip. */
+export const asksWord: Record<ItemAsks, string> = {
+  discard: 'Bin it now',
+  'lead decides': 'The lead decides',
+  held: 'Do not use',
+  'read it': 'Read it',
+  'chill again': 'Into the cold',
+  'use now': 'Use it now',
+  'use today': 'Last day',
+  'use first': 'Use first',
+  'not ready': 'Not ready',
+  keep: 'Keep cold',
+  frozen: 'Frozen',
+  gone: 'Gone',
+}
+
+/** Why an item asks for what it asks, as a sentence. */
+export function itemSentence(item: ItemState, standing: ItemStanding, reader: Reader): string {
+  const { asks, why, walls, advice, timeUp } = standing
+  const [wall] = walls
+  switch (why) {
+    case 'undated':
+      return 'Nobody knows its date: it goes to discard.'
+    case 'past its day':
+      return `${setBy(standing)} ran out ${wall?.until ? `at ${clock(wall.until, reader)} on ${dayName(wall.lastDay ?? '')}` : ''}.`
+    case 'time up':
+      return timeUp
+        ? `Out since ${clock(timeUp.since, reader)}: its time without cold ended at ${clock(timeUp.at, reader)}.`
+        : ''
+    case 'its own clock':
+      return timeUp
+        ? `Out since ${clock(timeUp.since, reader)}. It is thrown away at ${clock(timeUp.at, reader)}, and does not go back into the cold.`
+        : ''
+    case 'exposure':
+      return exposureSentence(advice.kind, standing, reader)
+    case 'held':
+      return `Held: ${item.holds.findLast(({ void: gone }) => !gone)?.value.reason ?? ''}`
+    case 'recalled':
+      return `Called back: ${item.holds.findLast(({ void: gone }) => !gone)?.value.reason ?? ''}`
+    case 'still cooling':
+      return 'Nobody has read it cold yet: read its core.'
+    case 'setting':
+      return item.ready === null ? '' : `Set from ${clock(item.ready, reader)} on. That is quality, not safety.`
+    default:
+      return asks === 'frozen'
+        ? `Its date clock stopped. ${daysWord(standing.walls[0]?.daysLeft ?? 0)} left once it thaws.`
+        : `${setBy(standing)} sets its date.`
+  }
+}
+
+function exposureSentence(kind: AdviceKind, { exposure: { time }, advice }: ItemStanding, reader: Reader): string {
+  const known =
+    time.least === time.most
+      ? `Above its limit for ${span(time.most)}.`
+      : `Above its limit for ${time.least > 0 ? `at least ${span(time.least)}, ` : ''}at most ${span(time.most)}.`
+  const by = advice.by === null ? '' : ` before ${clock(advice.by, reader)}`
+  const then: Record<AdviceKind, string> = {
+    nothing: '',
+    'chill again': `Into the cold${by}.`,
+    'use now': `Use it now${by}, or chill it no more.`,
+    'read it': 'Air alone does not condemn it: read its core.',
+    'lead decides': 'The rule set gives no time: the lead decides.',
+    discard: 'Bin it.',
+  }
+  return `${known} ${then[kind]}`
+}
+
+/** What sets the date: 'Pouring custard 281-4', 'The house', 'The law', 'Its use-by'. */
+export function setBy({ walls: [wall] }: Pick<ItemStanding, 'walls'>): string {
+  if (!wall) return 'Nothing'
+  if (wall.keep) return keepWords(wall.keep)
+  return wall.ruledBy === 'useBy' ? "The maker's use-by" : wall.ruledBy
+}
+
+/** 'House, 3 days', 'Law, 7 days', 'Once opened, 3 days, house'. */
+export function keepWords({ what, count, force }: Keep): string {
+  const who = force === 'law' ? 'Law' : force === 'house' ? 'House' : 'Guidance'
+  if (what === 'hours') return `${who}, ${count} h from combining`
+  return what === 'once opened' ? `Once opened, ${daysWord(count)}, ${who.toLowerCase()}` : `${who}, ${daysWord(count)}`
+}
+
+export function daysWord(count: number): string {
+  return count === 1 ? '1 day' : `${count} days`
+}
+
+/** How much time an item has: '3 h', '2 days'; what stands for it where no clock runs. */
+export function leftWords(
+  { asks, until, daysLeft, walls }: ItemStanding,
+  now: Instant,
+): { big: string; small: string } {
+  if (asks === 'frozen') return { big: String(walls[0]?.daysLeft ?? 0), small: 'days once it thaws' }
+  if (until === null) return { big: '–', small: 'no date' }
+  const ms = until - now
+  if (ms <= 0) return { big: span(ms), small: 'past' }
+  const hours = ms / 3_600_000
+  if (hours < 24 || daysLeft === null || daysLeft <= 1) {
+    return hours < 2
+      ? { big: String(Math.floor(ms / 60_000)), small: 'min' }
+      : { big: String(Math.floor(hours)), small: 'h' }
+  }
+  return { big: String(daysLeft), small: 'days, with today' }
+}
+
+/** Why some of an item may not go there, and what to do. */
+export function partShutSentence(why: PartShut): string {
+  switch (why.code) {
+    case 'to discard':
+      return why.why === 'undated' ? 'it has no date. Bin it.' : 'its time is up. Bin it.'
+    case 'held':
+      return 'it is held. The lead decides first.'
+    case 'asks first':
+      return why.asks === 'read it'
+        ? 'read its core first.'
+        : 'it was too warm for too long to say. The lead decides first.'
+    case 'frozen':
+      return 'it is frozen. Thaw it first.'
+    case 'not proven':
+      return `${why.batch} is not proven and not released. The lead decides first.`
+    case 'lot not accepted':
+      return `lot ${why.lot} is held or called back. The lead decides first.`
+    case 'too warm':
+      return `at ${why.celsius.toFixed(1)} °C it is over ${round(why.level)} °C. Chill it first, or say that it is poured warm.`
+    case 'raw egg unheated':
+      return 'it is raw egg, and no step heats it. Take a pasteurized one.'
+    case 'fruit not treated':
+      return 'nothing is known that was done against viruses. Boil it for a minute first.'
+    case 'not looked at':
+      return 'look at it again: good, or not.'
+    case 'looked bad':
+      return 'it did not look good. It does not go in.'
+    case 'more than is left':
+      return `only ${measureWords(why.left)} are left.`
+  }
+}
+
+export function moveShutSentence(why: MoveShut): string {
+  const words: Record<MoveShut, string> = {
+    'went out for good': 'it went out with time as its only control. It does not go back into the cold.',
+    'not a freezer': 'freezing needs a freezer.',
+    'frozen already': 'it is frozen. Thaw it first.',
+    'not frozen': 'it is not frozen.',
+    'thaws in the cold': 'it thaws in a refrigerator.',
+    'not a hot well': 'hot holding needs a hot well.',
+    'out is no unit': 'out on the bench is in no unit.',
+    'no unit': 'say into which unit.',
+    'not a cold unit': 'it needs a cold unit.',
+    'that is freezing': 'into a freezer is freezing it. Say so: its clock stops.',
+    'that is thawing': 'out of the freezer is thawing it. Say so: its clock runs on.',
+  }
+  return words[why]
+}
+
+/** What is the matter with a lot at the door. */
+export function receivingSentence(why: ReceivingReason, reader: Reader = { unit: 'C', zone: 'UTC' }): string {
+  switch (why.code) {
+    case 'too warm':
+      return `At ${degrees(why.celsius, reader, 'under')} it is over ${degrees(why.level.celsius, reader, 'reach')}: refuse it. ${why.level.limit.source.document}, ${why.level.limit.source.section}.`
+    case 'not read':
+      return `Its temperature was not read: hold it, or read it. ${degrees(why.level.celsius, reader, 'reach')} or under.`
+    case 'past its day':
+      return `Its use-by was ${dayName(why.useBy)}: refuse it.`
+    case 'no use-by':
+      return 'No use-by stands on it: hold it until the lead dates it.'
+    case 'no scheme':
+      return 'For susceptible people the eggs name an assurance scheme: hold it.'
+    case 'fruit not treated':
+      return 'Frozen fruit with no treatment known: hold it, it is boiled before it goes in.'
+    case 'looks bad':
+      return `It does not look good${why.why ? `: ${why.why}` : ''}. Refuse it.`
+    case 'not looked at':
+      return 'Herbs, fruit and nuts are looked at: good, or not.'
+  }
+}
+
+function round(value: number): string {
+  return String(Math.round(value * 10) / 10)
+}
