@@ -175,7 +175,8 @@ export {
 export { parentsOfBatch, parentsOfItem } from './store/lineage'
 export { less, MEASURE_UNITS, type Measure, type MeasureUnit } from './store/measure'
 export { packageOf } from './store/package'
-export { asksMerged, ancestorsOf, partOf, partShut, useShut, type Ancestry, type PartShut } from './store/part'
+export { asksMerged } from './store/merged'
+export { ancestorsOf, partOf, partShut, itemShut, type Ancestry, type PartShut } from './store/part'
 export {
   batchOf,
   datingOf,

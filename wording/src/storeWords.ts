@@ -118,7 +118,7 @@ export function itemSentence(item: ItemState, standing: ItemStanding, reader: Re
     case 'undated':
       return 'Nobody knows its date: it goes to discard.'
     case 'past its day':
-      return `${setBy(standing)} ran out ${wall?.until ? `at ${clock(wall.until, reader)} on ${dayName(wall.lastDay ?? '')}` : ''}.`
+      return `Ran out ${wall?.keep?.what === 'hours' && wall.until ? `at ${clock(wall.until, reader)}` : 'at the end of'} ${dayName(wall?.lastDay ?? '')}. ${setBy(standing)}.`
     case 'time up':
       return timeUp
         ? `Out since ${clock(timeUp.since, reader)}: its time without cold ended at ${clock(timeUp.at, reader)}.`
@@ -152,13 +152,13 @@ function exposureSentence(kind: AdviceKind, { exposure: { time }, advice }: Item
   const by = advice.by === null ? '' : ` before ${clock(advice.by, reader)}`
   const then: Record<AdviceKind, string> = {
     nothing: '',
-    'chill again': `Into the cold${by}.`,
+    'chill again': `Another unit${by}.`,
     'use now': `Use it now${by}, or chill it no more.`,
     'read it': 'Air alone does not condemn it: read its core.',
     'lead decides': 'The rule set gives no time: the lead decides.',
     discard: 'Bin it.',
   }
-  return `${known} ${then[kind]}`
+  return `${then[kind]} ${known}`
 }
 
 /** What sets the date: 'Pouring custard 281-4', 'The house', 'The law', 'Its use-by'. */

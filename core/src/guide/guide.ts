@@ -5,6 +5,7 @@ import type { Edge } from '../limits/rule'
 import { heatPlan } from '../method/heatPlan'
 import type { Instruction, Step, StepKind } from '../method/method'
 import type { BatchState } from '../state/batch'
+import { asksMerged } from '../store/merged'
 import { instantOf, lastMark } from '../verdict/offHeat'
 import { cleaningDue, type CleaningWhy } from './cleaning'
 import { endEdge, endOf, nextHeat } from './stepEnds'
@@ -28,6 +29,10 @@ export type Todo =
   | { kind: 'begin'; step: string; of: StepKind }
   | { kind: 'end'; step: string; of: StepKind; edge: Edge }
   | { kind: 'settle'; lines: PartLine[] }
+  /** Built of items: none went in yet. */
+  | { kind: 'parts' }
+  /** A part was poured warm on cold ones: what are they together? */
+  | { kind: 'merged' }
   | { kind: 'place' }
   | { kind: 'cover' }
   | { kind: 'serve' }
@@ -86,6 +91,8 @@ function todosOf(batch: BatchState, now: GuideStep | null, at: Instant): Todo[] 
   const here = batch.method.steps.findIndex(({ key }) => key === now.key)
   const due = unnamedUses(batch).filter(({ step }) => batch.method.steps.findIndex(({ key }) => key === step) <= here)
   if (due.length) todos.push({ kind: 'eggs', uses: due })
+  if (now.kind === 'assemble' && batch.parts.every(({ void: gone }) => gone)) todos.push({ kind: 'parts' })
+  if (asksMerged(batch)) todos.push({ kind: 'merged' })
   const heatGoesOn = nextHeat(batch, now.key)
   if (now.kind === 'serve at once') todos.push({ kind: 'serve' })
   else if (heatGoesOn) todos.push({ kind: 'begin', step: heatGoesOn.key, of: heatGoesOn.kind })

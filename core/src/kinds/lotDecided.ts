@@ -1,4 +1,4 @@
-import { object, oneOf, text } from '../ledger/parse'
+import { id, object, oneOf, text } from '../ledger/parse'
 import type { KindOf } from './kindOf'
 
 /** The lead decides about a lot that was held at the door. */
@@ -10,14 +10,19 @@ export const lotDecided: KindOf<'lot-decided'> = {
   signed: true,
   delegable: true,
   parse(body) {
-    const { verdict, reason } = object(body, ['verdict', 'reason'])
-    return { verdict: oneOf(verdict, ['accept', 'refuse'] as const), reason: text(reason, 300) }
+    const { verdict, reason, item } = object(body, ['verdict', 'reason', 'item'])
+    return {
+      verdict: oneOf(verdict, ['accept', 'refuse'] as const),
+      reason: text(reason, 300),
+      item: item.value === null ? null : id(item),
+    }
   },
-  touches: ({ about }) => [about],
+  touches: ({ about, body: { item } }) => (item === null ? [about] : [about, { type: 'item', id: item }]),
   reads: ({ kitchen }) => [{ type: 'kitchen', id: kitchen }],
   admit({ about, body }, read) {
     const lot = read('lot', about.id)
     if (!lot) return { code: 'not there', field: 'about.id', what: 'lot' }
+    if ((lot.held?.item ?? null) !== body.item) return { code: 'other lineage', field: 'body' }
     // What the door refused went back: no reason takes it in.
     return lot.verdict === 'refuse' && body.verdict === 'accept'
       ? { code: 'lot refused', field: 'body.verdict', lot: lot.code }

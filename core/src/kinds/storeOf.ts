@@ -6,7 +6,7 @@ import type { LimitSet } from '../limits/limit'
 import type { ItemState } from '../state/item'
 import type { Read } from '../state/state'
 import type { Store } from '../store/itemStanding'
-import { ancestorsOf, useShut, type Ancestry } from '../store/part'
+import { ancestorsOf, itemShut, type Ancestry } from '../store/part'
 import type { Measure } from '../store/measure'
 import type { World } from '../verdict/judge'
 
@@ -58,6 +58,6 @@ export function needsUsable(
 ): Refusal | null {
   const around = storeOf(item, read, world, at)
   if (!around) return { code: 'not there', field: 'kitchen', what: 'limits' }
-  const why = useShut(item, measure, around.ancestry, around.store, at)
+  const why = itemShut(item, measure, around.ancestry, around.store, at)
   return why ? { code: 'item shut', field: 'about.id', item: item.code, why } : null
 }

@@ -390,7 +390,8 @@ export interface Bodies {
   'label-printed': { copies: number }
   /** A mistaken tap, within minutes. `also`: the batch or item that it had changed too. */
   'taken-back': { target: Id; also: Subject | null }
-  'lot-decided': { verdict: 'accept' | 'refuse'; reason: string }
+  /** `item`: what is held of it, which goes on with it. */
+  'lot-decided': { verdict: 'accept' | 'refuse'; reason: string; item: Id | null }
   recalled: { items: Id[]; batches: Id[]; reason: string; drill: boolean }
   'recall-ended': { items: Id[]; batches: Id[]; reason: string }
   'unit-read': UnitReading

@@ -120,6 +120,8 @@ function changed(state: ItemState, entry: Entry): ItemState {
       return held(state, entry, { held: true, reason: claim.body.reason, recall: false })
     case 'item-released':
       return held(state, entry, { held: false, reason: claim.body.reason, recall: false })
+    case 'lot-decided':
+      return held(state, entry, { held: claim.body.verdict === 'refuse', reason: claim.body.reason, recall: false })
     case 'recalled':
       return held(state, entry, { held: true, reason: claim.body.reason, recall: true })
     case 'recall-ended':

@@ -17,14 +17,14 @@ export interface Store {
   zone: string
 }
 
-/** What an item asks of somebody, the most urgent kind first. */
+/** What an item asks of somebody, what can still be saved before what only waits. */
 export const ITEM_ASKS = [
   'discard',
-  'lead decides',
-  'held',
-  'read it',
   'chill again',
   'use now',
+  'read it',
+  'lead decides',
+  'held',
   'use today',
   'use first',
   'not ready',

@@ -43,7 +43,7 @@ export function partShut(
   store: Store,
   now: Instant,
 ): PartShut | null {
-  const shut = useShut(item, measure, ancestry, store, now)
+  const shut = itemShut(item, measure, ancestry, store, now)
   if (shut) return shut
   const heated = isBeforeKill(into, step)
   const egg = eggOf(item)
@@ -60,7 +60,7 @@ export function partShut(
 }
 
 /** Why none of an item may be used, sold or moved, except to discard; null when it may. */
-export function useShut(
+export function itemShut(
   item: ItemState,
   measure: Measure | null,
   { batch, lots }: Ancestry,
@@ -90,17 +90,6 @@ export function partOf(item: ItemState, zone: string): Part {
   const [wall] = wallsOf(item.dating, openedAt(item), frozenOf(item), zone)
   const { id, code, name, facts } = item
   return { item: id, code, name, lastDay: wall?.lastDay ?? null, until: wall?.until ?? null, facts }
-}
-
-/** Parts poured warm on cold ones of which the merged temperature was not read yet. */
-export function asksMerged(batch: Pick<BatchState, 'parts' | 'readings'>): boolean {
-  const warm = batch.parts.filter(({ void: gone, value }) => !gone && value.warm).map(({ at }) => at)
-  if (warm.length === 0) return false
-  const last = Math.max(...warm)
-  const read = batch.readings.some(
-    ({ void: gone, at, value }) => !gone && at >= last && value.of === 'mixture' && value.where === 'core',
-  )
-  return !read
 }
 
 /** The batches and lots that an item names as what it was made of. */

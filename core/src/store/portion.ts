@@ -129,8 +129,9 @@ function ownHeat(batch: BatchState, zone: string, at: Instant): HeatStatus {
       ({ check: { limit } }) =>
         ['hold', 'equivalent'].includes(limit.rule.kind) && (limit.force === 'law' || limit.force === 'house'),
     )
+    if (floors.length === 0) return hasRawShell(batch) ? 'raw' : 'no heat asked'
     const released = batch.disposition?.value.decision === 'release'
-    const proven = floors.length > 0 && floors.every(({ standing }) => standing === 'proven')
+    const proven = floors.every(({ standing }) => standing === 'proven')
     return proven || released ? (hasRawShell(batch) ? 'raw' : 'cooked') : 'raw'
   }
   const eggs = batch.eggs.filter(({ void: gone }) => !gone)

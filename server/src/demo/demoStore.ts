@@ -1,6 +1,10 @@
 import { v7 as uuid } from 'uuid'
 import {
+  addDays,
   dayOf,
+  MINUTE,
+  minutesOf,
+  startOfDay,
   dayOfYear,
   heatPlan,
   heldTo,
@@ -226,13 +230,19 @@ export function storeClaims(
     const looks: [name: string, usual: number][] = [
       ['Walk-in 1', 3.1],
       ['Reach-in 2', 3.6],
+      ['Blast drawer', 1.2],
       ['Egg fridge', 5.4],
       ['Display case', 3.8],
       ['Chest freezer', -19.4],
     ]
-    const rounds = Array.from({ length: 35 }, (_, i) => 8.9 * DAYS - i * 6 * HOURS)
+    const today = dayOf(now, zone)
+    const rounds = Array.from({ length: 10 }, (_, i) => addDays(today, i - 9)).flatMap((day) =>
+      limitsThen(now).practice.rounds.map((time) => (now - startOfDay(day, zone)) / MINUTE - minutesOf(time)),
+    )
     looks.forEach(([name, usual], u) =>
       rounds.forEach((minutesAgo, i) => {
+        // Nobody came by the eggs once, and the last hours are told apart.
+        if (minutesAgo < 70 || minutesAgo > 9 * DAYS - 10 || (name === 'Egg fridge' && i === rounds.length - 5)) return
         const value = Math.round((usual + Math.sin(i * 2.3 + u) * 0.4) * 10) / 10
         look(name, minutesAgo - u, value)
       }),
@@ -267,7 +277,8 @@ const COOKED: [number, number][] = [
   [4, 61.2],
   [7, 73.4],
   [9, 80.6],
-  [10, 81.1],
+  [9.4, 81],
+  [9.8, 81.1],
   [13, 57],
   [20, 38.2],
   [31, 19.8],

@@ -26,31 +26,34 @@ export const FONT = 'DejaVu Sans'
 export function labelArt(facts: LabelFacts, { width, height }: Size): string {
   const { item, reader, initials, storage, advisory } = facts
   const [w, h] = [width * 10, height * 10]
-  const bar = Math.round(h * 0.24)
-  const code = Math.min(h - bar - 40, Math.round(w * 0.27))
+  const bar = Math.round(h * 0.3)
+  const code = Math.min(h - bar - 36, Math.round(w * 0.27))
   const room = w - code - 66
   const made = `${item.code} · made ${dayName(dayOf(item.made, reader.zone))} ${clock(item.made, reader)} · ${initials}`
   const ready =
     item.ready === null ? '' : `ready ${dayName(dayOf(item.ready, reader.zone))} ${clock(item.ready, reader)} · `
   const allergens = item.facts.allergens.length ? item.facts.allergens.join(', ') : 'no named allergen'
   const unknown = item.facts.unknown.length ? ` · unknown: ${item.facts.unknown.join(', ')}` : ''
+  const letters = (size: number, bold: boolean) => Math.floor(room / (size * (bold ? BOLD_LETTER : LETTER)))
   const lines: [text: string, size: number, bold: boolean][] = [
     [item.name, 36, true],
     [made, 22, false],
-    [allergens + unknown, 23, true],
-    [`${ready}${storage} · ${heatStatusWord[item.facts.heat]} · ${measureWords(item.measure)}`, 20, false],
-    ...(item.facts.advisory ? ([[advisory, 18, true]] as [string, number, boolean][]) : []),
+    ...wrapped(allergens + unknown, letters(22, true)).map((text): [string, number, boolean] => [text, 22, true]),
+    [`${ready}${storage}`, 20, false],
+    [`${heatStatusWord[item.facts.heat]} · ${measureWords(item.measure)}`, 20, false],
+    ...(item.facts.advisory
+      ? wrapped(advisory, letters(18, true)).map((text): [string, number, boolean] => [text, 18, true])
+      : []),
   ]
-  let y = 14
-  const space = (h - bar - 20) / lines.reduce((sum, [, size]) => sum + size * 1.3, 0)
-  const scale = Math.min(1, space)
+  const scale = Math.min(1.25, (h - bar - 24) / lines.reduce((sum, [, size]) => sum + size * 1.3, 0))
+  let y = 10
   const texts = lines.map(([text, size, bold]) => {
     const fitted = fit(text, size * scale, room, bold)
-    y += size * 1.25 * scale
+    y += size * 1.28 * scale
     return line(fitted.text, 24, y, fitted.size, bold)
   })
   const { small, big } = dateOf(item, reader)
-  const date = fit(big, bar * 0.52, w - 48 - small.length * bar * 0.2, true)
+  const date = fit(big, bar * 0.5, w - 72, true)
   return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${w} ${h}" width="${width}mm" height="${height}mm">
 <rect width="${w}" height="${h}" fill="#fff"/>
 ${texts.join('\n')}
@@ -58,8 +61,8 @@ ${texts.join('\n')}
 <rect y="${h - bar}" width="${w}" height="${bar}" fill="#000"/>
 <rect x="${w - 20}" y="${h - bar + 8}" width="5" height="${bar - 16}" fill="#fff"/>
 <rect x="${w - 11}" y="${h - bar + 8}" width="5" height="${bar - 16}" fill="#fff"/>
-${line(small, 24, h - bar * 0.36, bar * 0.3, false, '#fff')}
-<text x="${w - 34}" y="${h - bar * 0.32}" text-anchor="end" font-family="${FONT}" font-size="${date.size}" font-weight="bold" fill="#fff">${escaped(date.text)}</text>
+${line(small, 24, h - bar * 0.68, bar * 0.22, false, '#fff')}
+${line(date.text, 24, h - bar * 0.17, date.size, true, '#fff')}
 </svg>`
 }
 
@@ -96,9 +99,25 @@ function line(text: string, x: number, y: number, size: number, bold: boolean, f
   return `<text x="${x}" y="${y.toFixed(1)}" font-family="${FONT}" font-size="${size.toFixed(1)}"${weight} fill="${fill}">${escaped(text)}</text>`
 }
 
-/** Letters are about so wide, of their size: what does not fit gets smaller, then shorter. */
+/** Letters are about so wide, of their size. */
+const LETTER = 0.6
+const BOLD_LETTER = 0.69
+
+/** Words on lines of so many letters, three at most: the last holds what is left. */
+function wrapped(text: string, most: number): string[] {
+  const lines: string[] = []
+  for (const word of text.split(' ')) {
+    const last = lines.at(-1)
+    if (last !== undefined && (last.length + 1 + word.length <= most || lines.length === 3))
+      lines[lines.length - 1] = `${last} ${word}`
+    else lines.push(word)
+  }
+  return lines
+}
+
+/** What does not fit gets smaller, then shorter. */
 function fit(text: string, size: number, room: number, bold: boolean): { text: string; size: number } {
-  const letter = bold ? 0.69 : 0.6
+  const letter = bold ? BOLD_LETTER : LETTER
   const wide = text.length * letter * size
   if (wide <= room) return { text, size }
   const smaller = Math.max(size * 0.6, (size * room) / wide)

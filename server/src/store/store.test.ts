@@ -299,10 +299,12 @@ describe('a lot', () => {
     expect(itemCard(await item(held), 'UTC').held).toBe(true)
     expect(await one(kitchen.claim('item-opened', held, {}))).toMatchObject({ code: 'item shut' })
     expect(
-      await signed(kitchen.claim('lot-decided', id, { verdict: 'accept', reason: 'read by the driver' })),
+      await signed(kitchen.claim('lot-decided', id, { verdict: 'accept', reason: 'read by the driver', item: held })),
     ).toMatchObject({
       outcome: 'accepted',
     })
+    expect(itemCard(await item(held), 'UTC').held).toBe(false)
+    expect(await one(kitchen.claim('item-opened', held, {}))).toMatchObject({ outcome: 'accepted' })
   })
 
   it('is called back: everything left of it is held at once, wherever it went, and so it stays until the lead ends it', async () => {

@@ -41,6 +41,18 @@ const HandoverView = lazy(() =>
   import('../handover/HandoverView').then(({ HandoverView: component }) => ({ default: component })),
 )
 
+const ColdStore = lazy(() => import('../store/ColdStore').then(({ ColdStore: component }) => ({ default: component })))
+const StockList = lazy(() => import('../store/StockList').then(({ StockList: component }) => ({ default: component })))
+const UnitRound = lazy(() => import('../store/UnitRound').then(({ UnitRound: component }) => ({ default: component })))
+const BinRound = lazy(() => import('../store/BinRound').then(({ BinRound: component }) => ({ default: component })))
+const ReceiveView = lazy(() =>
+  import('../store/ReceiveView').then(({ ReceiveView: component }) => ({ default: component })),
+)
+const ItemPage = lazy(() => import('../store/ItemPage').then(({ ItemPage: component }) => ({ default: component })))
+const LineageView = lazy(() =>
+  import('../store/LineageView').then(({ LineageView: component }) => ({ default: component })),
+)
+
 const MethodsView = lazy(() =>
   import('../methods/MethodsView').then(({ MethodsView: component }) => ({ default: component })),
 )
@@ -65,6 +77,13 @@ function Kitchen() {
           <Route path="/start" element={<StartBatch />} />
           <Route path="/bench/:id?" element={<Bench />} />
           <Route path="/cooldown/:id?" element={<CooldownView />} />
+          <Route path="/store" element={<ColdStore />} />
+          <Route path="/store/list" element={<StockList />} />
+          <Route path="/store/round" element={<UnitRound />} />
+          <Route path="/store/bin" element={<BinRound />} />
+          <Route path="/store/receive" element={<ReceiveView />} />
+          <Route path="/store/item/:id" element={<ItemPage />} />
+          <Route path="/store/lineage/:type/:id" element={<LineageView />} />
           <Route path="/round" element={<RoundView />} />
           <Route path="/handover" element={<HandoverView />} />
           <Route path="/temper" element={<TemperView />} />

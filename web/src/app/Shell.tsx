@@ -31,6 +31,7 @@ function Nav() {
         Line
       </NavLink>
       <NavLink to="/bench">Bench</NavLink>
+      <NavLink to="/store">Cold</NavLink>
       <NavLink to="/cooldown" className="wide-only">
         Cooldown
       </NavLink>

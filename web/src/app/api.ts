@@ -1,5 +1,18 @@
 import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react'
-import type { AnyClaim, Id, Learned, SealedEntry } from '@logged-thermal/core'
+import type {
+  AnyClaim,
+  BatchState,
+  DiscardReason,
+  Id,
+  ItemCard,
+  ItemStanding,
+  ItemState,
+  Learned,
+  SealedEntry,
+  Standing,
+  Subject,
+  SubjectType,
+} from '@logged-thermal/core'
 import type { LineData, PersonOnList } from './lineData'
 
 /** RFC 9457 problem details as the server sends them. */
@@ -24,9 +37,42 @@ export type PostResult =
   | { id: Id; outcome: 'accepted' | 'already there'; seal: SealedEntry['seal'] }
   | { id: Id; outcome: 'refused'; code: string; field: string; sentence: string }
 
+/** An item as the server knows it, held or gone, with the batch it was made of. */
+export interface ItemAnswer {
+  item: ItemState
+  standing: ItemStanding
+  batch: { state: BatchState; standing: Standing; cleared: boolean } | null
+}
+
+/** Something in a lineage: before what was asked about the generation is negative. */
+export interface LineageNode {
+  type: SubjectType
+  id: Id
+  code: string
+  name: string
+  generation: number
+  at: number
+  card: ItemCard | null
+  running: boolean
+}
+
+export interface Lineage {
+  of: Subject
+  nodes: LineageNode[]
+  edges: { parent: Id; child: Id }[]
+  cut: boolean
+}
+
+export interface DiscardTotal {
+  reason: DiscardReason
+  items: number
+  grams: number
+  cost: number
+}
+
 export const api = createApi({
   baseQuery: fetchBaseQuery({ baseUrl: '/api', timeout: 10_000 }),
-  tagTypes: ['shift', 'line'],
+  tagTypes: ['shift', 'line', 'feed'],
   endpoints: (build) => ({
     door: build.query<Door[], void>({ query: () => 'door' }),
     shift: build.query<ShiftNow, void>({ query: () => 'shift', providesTags: ['shift'] }),
@@ -41,6 +87,25 @@ export const api = createApi({
     line: build.query<LineData, void>({ query: () => 'line', providesTags: ['line'], keepUnusedDataFor: 3600 }),
     /** What the kitchen's finished coolings say: it changes with the days, not with the minutes. */
     learned: build.query<{ learned: Record<string, Learned> }, void>({ query: () => 'cooling/learned' }),
+    // `seq` is in the question, so that what was entered since is asked for again.
+    item: build.query<ItemAnswer, { id: Id; seq: number }>({ query: ({ id }) => `items/${id}` }),
+    lineage: build.query<Lineage, { type: string; id: Id; seq: number }>({
+      query: ({ type, id }) => `lineage/${type}/${id}`,
+    }),
+    discarded: build.query<{ totals: DiscardTotal[] }, { from: number; to: number; seq: number }>({
+      query: ({ from, to }) => `store/discarded?from=${from}&to=${to}`,
+    }),
+    search: build.query<{ items: ItemCard[] }, string>({
+      query: (text) => `store/search?text=${encodeURIComponent(text)}`,
+    }),
+    found: build.query<{ found: { type: string; id: Id; code: string; name: string; live: boolean }[] }, string>({
+      query: (code) => `store/find?code=${encodeURIComponent(code)}`,
+    }),
+    feed: build.query<{ path: string }, void>({ query: () => 'store/feed', providesTags: ['feed'] }),
+    renewFeed: build.mutation<{ path: string }, void>({
+      query: () => ({ url: 'store/feed/renew', method: 'POST' }),
+      invalidatesTags: ['feed'],
+    }),
     /** What only the lead may do: sent at once with the lead's PIN, never kept for later. */
     postSigned: build.mutation<{ results: PostResult[] }, { claim: AnyClaim; signer: Id; pin: string }>({
       query: ({ claim, signer, pin }) => ({
@@ -59,7 +124,14 @@ export const {
   useLockShiftMutation,
   useLearnedQuery,
   useLineQuery,
+  useDiscardedQuery,
+  useFeedQuery,
+  useFoundQuery,
+  useItemQuery,
+  useLineageQuery,
   usePostSignedMutation,
+  useRenewFeedMutation,
+  useSearchQuery,
 } = api
 
 /** The sentence of a failed request, or of a server that is away. */

@@ -4,6 +4,8 @@ import { useEnter } from '../app/enter'
 import type { JudgedBatch } from '../app/kitchen'
 import { DecideSheet } from '../decide/DecideSheet'
 import { EggsSheet } from '../eggs/EggsSheet'
+import { PartsSheet } from '../store/PartsSheet'
+import { PutAwaySheet } from '../store/PutAwaySheet'
 import { TemperSheet } from '../temper/TemperSheet'
 import { AciditySheet } from './AciditySheet'
 import { AddSheet } from './AddSheet'
@@ -78,6 +80,8 @@ export function BenchSheets(props: Props) {
       {sheet === 'eggs' && <EggsSheet batch={batch} open onClose={close} mayWrite={mayWrite} />}
       {sheet === 'temper' && <TemperSheet batch={batch} findings={findings} open onClose={close} reader={reader} />}
       {sheet === 'add' && <AddSheet batch={batch} step={addAt} open onClose={close} />}
+      {sheet === 'parts' && <PartsSheet batch={batch} step={addAt} now={now} onClose={close} reader={reader} />}
+      {sheet === 'put away' && <PutAwaySheet batch={batch} now={now} onClose={close} />}
       {sheet === 'rewarm' && <RewarmSheet batch={batch} onClose={close} />}
       {sheet === 'cooling' && <CoolingSheet batch={batch} onClose={close} onSheet={onSheet} />}
       {typeof sheet === 'object' && sheet && 'pour' in sheet && (

@@ -28,6 +28,8 @@ export function MoreSheet({ batch, open, onClose, onSheet, awake, mayWrite }: Pr
     { sheet: 'temper', name: 'Ladles', why: 'how much hot liquid at once' },
     { sheet: 'add', name: 'Add', why: 'butter, spirit, zest, purée, with lot and time', writes: true },
     { sheet: 'cooling', name: 'Cooling', why: 'where it stands, cover, pans, stirred', writes: true },
+    { sheet: 'parts', name: 'Parts', why: 'items from the cold store that go in', writes: true },
+    { sheet: 'put away', name: 'Put away', why: 'portions, with their date and label', writes: true },
     { sheet: 'rewarm', name: 'Warmed again', why: 'melted to be moulded, baked once more', writes: true },
     { sheet: 'acidity', name: 'pH', why: 'whether it needs temperature control' },
   ]

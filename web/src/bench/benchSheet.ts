@@ -11,6 +11,10 @@ export type BenchSheet =
   | 'acidity'
   | 'cooling'
   | 'rewarm'
+  /** Items go in. */
+  | 'parts'
+  /** Some of it is put away. */
+  | 'put away'
   /** Into which vessel, and how many of them. */
   | { pour: { pans: number } }
   /** Into which unit of a kind, with its air. */

@@ -1,4 +1,5 @@
 import { Key } from './Key'
+import './choiceKeys.css'
 
 interface Props<T extends string> {
   name: string

@@ -64,7 +64,7 @@ export function whereIs(item: ItemState, units: LineData['units']): string {
   const place = placeOf(item)?.value
   const unit = units.find(({ id }) => id === place?.unit)
   if (!unit) return place?.how === 'serve' ? 'out with the guests' : place ? 'on the bench' : 'nobody said where'
-  return unit.shelves > 1 && place?.shelf ? `${unit.name} ${place.shelf}` : unit.name
+  return unit.shelves > 1 && place?.shelf ? `${unit.name}, shelf ${place.shelf}` : unit.name
 }
 
 /** What is thrown away of an item: all that is left, weighed where it is held by weight. */

@@ -38,6 +38,10 @@ export function Also({
         return [{ name: 'Left over: keep or bin', tap: () => onSheet('eggs') }]
       case 'place':
         return [{ name: 'Where it cools', tap: () => onSheet('cooling') }]
+      case 'parts':
+        return [{ name: 'Parts', tap: () => onSheet('parts') }]
+      case 'merged':
+        return []
       case 'cover':
         return [{ name: 'Cover', tap: () => onSheet('cooling') }]
       case 'end':

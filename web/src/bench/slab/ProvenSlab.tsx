@@ -1,5 +1,6 @@
 import { batchStanding, rulingDate } from '@logged-thermal/core'
 import { ADVISORY, dayName, findingSentence, standingWord } from '@logged-thermal/wording'
+import { Key } from '../../parts/Key'
 import { Also } from './Also'
 import type { SlabProps } from './Slab'
 
@@ -30,7 +31,11 @@ export function ProvenSlab(props: SlabProps) {
           : ''}
       </p>
       {batch.terms.eggs.unheated === 'shell with advisory' && <p className="why">{ADVISORY}</p>}
-      <Also {...props} todos={guide.todos} />
+      <Also {...props} todos={guide.todos}>
+        <Key look="primary" disabled={!props.open} onClick={() => props.onSheet('put away')}>
+          Put it away
+        </Key>
+      </Also>
     </section>
   )
 }

@@ -105,6 +105,22 @@ function todoWords(
           </Key>
         ),
       }
+    case 'parts':
+      return {
+        title: 'Which parts go in?',
+        why: 'Each proven, in date, and read cold. The earliest date sets it.',
+        keys: (
+          <Key look="primary" disabled={!open} onClick={() => onSheet('parts')}>
+            Choose the parts
+          </Key>
+        ),
+      }
+    case 'merged':
+      return {
+        title: 'Read them together',
+        why: 'Something was poured warm on cold parts: the middle says what they are now.',
+        keys: null,
+      }
     case 'begin':
     case 'end':
       return stepWords({ ...props, todo }, told[todo.step])

@@ -1,0 +1,233 @@
+import { useState } from 'react'
+import { v7 as uuid } from 'uuid'
+import { dayOf, isClosing, itemLeft, startOfDay } from '@logged-thermal/core'
+import { asksWord, clock, discardReasonWord, itemSentence, measureWords, type Reader } from '@logged-thermal/wording'
+import { useDiscardedQuery } from '../app/api'
+import { useEnter } from '../app/enter'
+import { Header } from '../app/Header'
+import { useHand, useLine } from '../app/kitchen'
+import { useNow } from '../app/now'
+import { Key } from '../parts/Key'
+import { Sheet } from '../parts/Sheet'
+import { numberIn } from './numberIn'
+import { StoreNav } from './StoreNav'
+import { discardOf, limitsOfLine, useStored, whereIs, type StoredItem } from './useStore'
+import './item.css'
+import './store.css'
+import './bin.css'
+
+/** What goes today, one tap each; what ends at midnight; what has no date. Totals by reason, with weight and cost. */
+export function BinRound() {
+  const now = useNow()
+  const line = useLine()
+  const { reader, open } = useHand(line)
+  const stored = useStored(line, now)
+  const [finding, setFinding] = useState(false)
+  const limits = limitsOfLine(line, now)
+  if (!line || !limits) return null
+  const goes = stored.filter(({ standing: { asks } }) => asks === 'discard')
+  const tonight = stored.filter(({ standing: { asks } }) => asks === 'use today')
+  const asked = stored.filter(({ standing: { asks } }) => ['lead decides', 'held', 'read it'].includes(asks))
+  const closing = isClosing(limits.practice, reader.zone, now)
+  return (
+    <main className="view">
+      <Header>
+        <h1 aria-live="polite">
+          {goes.length ? (
+            <>
+              <strong className="urgent">
+                {goes.length === 1 ? 'One thing goes' : `${goes.length} things go`} into the bin now.
+              </strong>{' '}
+              {tonight.length ? `${tonight.length} more at midnight.` : ''}
+            </>
+          ) : (
+            <>
+              <strong>Nothing has to go now.</strong>{' '}
+              {tonight.length
+                ? `${tonight.length === 1 ? 'One ends' : `${tonight.length} end`} at midnight.`
+                : 'Nothing ends tonight.'}
+            </>
+          )}
+        </h1>
+      </Header>
+      <div className="bin">
+        <StoreNav />
+        <div className="bin-columns">
+          <div className="bin-lists" tabIndex={0} role="region" aria-label="Bin round">
+            <BinList title="Goes now" all={goes} units={line.units} reader={reader} open={open} />
+            <BinList
+              title={
+                closing
+                  ? 'Ends at midnight: use it or bin it before you go'
+                  : `Ends at midnight. Shown at closing, ${limits.practice.closing}`
+              }
+              all={tonight}
+              units={line.units}
+              reader={reader}
+              open={open}
+              quiet
+            />
+            <BinList
+              title="Waits for a reading or the lead"
+              all={asked}
+              units={line.units}
+              reader={reader}
+              open={open}
+              quiet
+            />
+          </div>
+          <aside>
+            <Key disabled={!open} onClick={() => setFinding(true)}>
+              Found something without a date
+            </Key>
+            <Totals now={now} reader={reader} seq={line.seq} />
+          </aside>
+        </div>
+      </div>
+      {finding && <Find onClose={() => setFinding(false)} />}
+    </main>
+  )
+}
+
+function BinList({
+  title,
+  all,
+  units,
+  reader,
+  open,
+  quiet = false,
+}: {
+  title: string
+  all: readonly StoredItem[]
+  units: Parameters<typeof whereIs>[1]
+  reader: Reader
+  open: boolean
+  quiet?: boolean
+}) {
+  const enter = useEnter()
+  if (all.length === 0) return null
+  return (
+    <section aria-label={title}>
+      <h2 className="title item-head">{title}</h2>
+      <ul>
+        {all.map((one) => (
+          <li key={one.item.id} className="bin-row" data-item={one.item.code}>
+            <span>
+              <strong>{one.item.name}</strong>
+              <small>
+                {one.item.code} · {whereIs(one.item, units)}
+              </small>
+            </span>
+            <span className="bin-amount">{measureWords(itemLeft(one.item))}</span>
+            <span className="bin-why">
+              <strong>{asksWord[one.standing.asks]}</strong> {itemSentence(one.item, one.standing, reader)}
+            </span>
+            <Key
+              look={quiet ? 'outlined' : 'primary'}
+              disabled={!open}
+              onClick={() => enter('item-discarded', one.item.id, discardOf(one, itemLeft(one.item)))}
+            >
+              {quiet ? 'Bin it' : 'Binned'}
+            </Key>
+          </li>
+        ))}
+      </ul>
+    </section>
+  )
+}
+
+/** What was thrown away today, by reason. */
+function Totals({ now, reader, seq }: { now: number; reader: Reader; seq: number }) {
+  const from = startOfDay(dayOf(now, reader.zone), reader.zone)
+  const { data } = useDiscardedQuery({ from, to: from + 26 * 3_600_000, seq })
+  const totals = data?.totals ?? []
+  const grams = totals.reduce((sum, total) => sum + total.grams, 0)
+  return (
+    <section aria-label="Thrown away today">
+      <h2 className="title item-head">
+        Thrown away today <small>to {clock(now, reader)}</small>
+      </h2>
+      <table className="totals">
+        <thead>
+          <tr>
+            <th scope="col">Why</th>
+            <th scope="col">Things</th>
+            <th scope="col">Weight</th>
+            <th scope="col">Cost</th>
+          </tr>
+        </thead>
+        <tbody>
+          {totals.map((total) => (
+            <tr key={total.reason}>
+              <th scope="row">{discardReasonWord[total.reason]}</th>
+              <td>{total.items}</td>
+              <td>{total.grams > 0 ? measureWords({ value: total.grams, unit: 'g' }) : '–'}</td>
+              <td>{total.cost > 0 ? (total.cost / 100).toFixed(2) : '–'}</td>
+            </tr>
+          ))}
+          <tr>
+            <th scope="row">All</th>
+            <td>{totals.reduce((sum, { items }) => sum + items, 0)}</td>
+            <td>{grams > 0 ? measureWords({ value: grams, unit: 'g' }) : '–'}</td>
+            <td>{(totals.reduce((sum, { cost }) => sum + cost, 0) / 100).toFixed(2)}</td>
+          </tr>
+        </tbody>
+      </table>
+      <p className="muted">Weight and cost as far as they are known: what is counted in portions has no weight.</p>
+    </section>
+  )
+}
+
+/** A tub nobody knows: it is entered, and goes. */
+function Find({ onClose }: { onClose: () => void }) {
+  const enter = useEnter()
+  const line = useLine()
+  const [name, setName] = useState('')
+  const [grams, setGrams] = useState('')
+  const [unit, setUnit] = useState(line?.units[0]?.id ?? '')
+  const [wrong, setWrong] = useState<string | null>(null)
+  const number = (line?.items ?? []).filter(({ what }) => what === 'find').length + 1
+  const save = () => {
+    const value = numberIn(grams)
+    if (name.trim() === '') return setWrong('Say what it looks like: "white tub, cream".')
+    if (!(value !== null && value > 0)) return setWrong('How much is it, in grams? Digits, as 800.')
+    const code = `F-${number}-${uuid().slice(-3)}`
+    enter('item-found', uuid(), {
+      code,
+      name: name.trim(),
+      measure: { value, unit: 'g' },
+      unit: unit || null,
+      shelf: unit ? 1 : null,
+    })
+    onClose()
+  }
+  return (
+    <Sheet open onClose={onClose} title="Something without a date">
+      <div className="find">
+        <p>What has no label and no date is not kept: it is entered, and goes to discard.</p>
+        <label className="form-field">
+          What it looks like
+          <input value={name} maxLength={80} onChange={({ target }) => setName(target.value)} />
+        </label>
+        <label className="form-field">
+          How much, g
+          <input inputMode="decimal" value={grams} onChange={({ target }) => setGrams(target.value)} />
+        </label>
+        <label className="form-field">
+          Where it was
+          <select value={unit} onChange={({ target }) => setUnit(target.value)}>
+            {line?.units.map(({ id, name: called }) => (
+              <option key={id} value={id}>
+                {called}
+              </option>
+            ))}
+          </select>
+        </label>
+        {wrong && <p role="alert">{wrong}</p>}
+        <Key look="primary" onClick={save}>
+          Enter it
+        </Key>
+      </div>
+    </Sheet>
+  )
+}

@@ -1,0 +1,228 @@
+import { useState } from 'react'
+import { Link, useNavigate } from 'react-router'
+import { isClosing, itemLeft, type Id } from '@logged-thermal/core'
+import {
+  asksWord,
+  clock,
+  countWord,
+  itemSentence,
+  leftWords,
+  measureWords,
+  setBy,
+  type Reader,
+} from '@logged-thermal/wording'
+import { Header } from '../app/Header'
+import { useHand, useLine } from '../app/kitchen'
+import { useNow } from '../app/now'
+import { nowLens, type Lens } from '../parts/lens'
+import { useWidth } from '../parts/useWidth'
+import { Doors } from './Doors'
+import { ItemKeys } from './ItemKeys'
+import { StoreLane } from './StoreLane'
+import { StoreNav } from './StoreNav'
+import { limitsOfLine, useStored, whereIs, type StoredItem } from './useStore'
+import './store.css'
+
+const ROW = 78
+
+/** What is in which cold unit, what goes first and why. */
+export function ColdStore() {
+  const now = useNow()
+  const line = useLine()
+  const { reader } = useHand(line)
+  const stored = useStored(line, now)
+  const [door, setDoor] = useState<Id | null>(null)
+  const [pane, width] = useWidth<HTMLDivElement>(404)
+  const limits = limitsOfLine(line, now)
+  if (!line || !limits) return null
+  const counts = new Map<Id, number>()
+  for (const { item } of stored) {
+    const unit = unitOf(item)
+    if (unit) counts.set(unit, (counts.get(unit) ?? 0) + 1)
+  }
+  const shown = door === null ? stored : stored.filter(({ item }) => unitOf(item) === door)
+  const lens = nowLens(Math.max(120, width), now, 200, 0.3)
+  return (
+    <main className="view store-view">
+      <Header>
+        <h1 aria-live="polite">
+          <StoreSentence stored={stored} closing={isClosing(limits.practice, reader.zone, now)} reader={reader} />
+        </h1>
+      </Header>
+      <div className="store">
+        <Doors
+          units={line.units}
+          counts={counts}
+          limits={limits}
+          now={now}
+          reader={reader}
+          chosen={door}
+          onChoose={setDoor}
+        />
+        <div className="store-main">
+          <StoreNav />
+          <div className="store-rows" tabIndex={0} role="region" aria-label="What is held">
+            <div className="store-axis" ref={pane}>
+              {width > 0 && <Axis lens={lens} now={now} reader={reader} />}
+            </div>
+            <ul>
+              {shown.map((one) => (
+                <Row key={one.item.id} one={one} now={now} reader={reader} units={line.units}>
+                  <StoreLane
+                    one={one}
+                    units={line.units}
+                    limits={limits}
+                    now={now}
+                    lens={lens}
+                    height={ROW}
+                    reader={reader}
+                  />
+                </Row>
+              ))}
+            </ul>
+            {shown.length === 0 && (
+              <p className="store-empty">
+                {door === null
+                  ? 'Nothing is held yet. Take a lot in, or put a proven batch away from its Bench.'
+                  : 'Nothing is in there.'}
+              </p>
+            )}
+          </div>
+        </div>
+      </div>
+    </main>
+  )
+}
+
+function unitOf({ moves }: StoredItem['item']): Id | null {
+  return moves.findLast(({ void: gone }) => !gone)?.value.unit ?? null
+}
+
+function StoreSentence({
+  stored,
+  closing,
+  reader,
+}: {
+  stored: readonly StoredItem[]
+  closing: boolean
+  reader: Reader
+}) {
+  const of = (asks: StoredItem['standing']['asks']) => stored.filter(({ standing }) => standing.asks === asks)
+  const bin = of('discard')
+  const cold = [...of('chill again'), ...of('use now')]
+  const today = of('use today')
+  if (bin.length)
+    return (
+      <>
+        <strong className="urgent">Bin {countWord(bin.length)} now.</strong>{' '}
+        {cold[0]
+          ? `${cold[0].item.name}: ${asksWord[cold[0].standing.asks].toLowerCase()}.`
+          : nextWords(today[0], reader)}
+      </>
+    )
+  if (cold[0])
+    return (
+      <>
+        <strong className="urgent">{cold.length === 1 ? 'One is' : `${cap(countWord(cold.length))} are`} warm.</strong>{' '}
+        {cold[0].item.name} first
+        {cold[0].standing.advice.by ? `, before ${clock(cold[0].standing.advice.by, reader)}` : ''}.
+      </>
+    )
+  if (closing && today.length)
+    return (
+      <>
+        <strong>{cap(countWord(today.length))} end at midnight.</strong> {nextWords(today[0], reader)}
+      </>
+    )
+  return (
+    <>
+      <strong>
+        {stored.length === 1 ? 'One thing is held.' : `${cap(countWord(stored.length))} things are held.`}
+      </strong>{' '}
+      {nextWords(today[0] ?? of('use first')[0], reader)}
+    </>
+  )
+}
+
+function nextWords(one: StoredItem | undefined, reader: Reader): string {
+  if (!one) return 'Nothing ends today.'
+  const { item, standing } = one
+  return `Use the ${item.name} ${standing.asks === 'use today' ? 'today' : 'first'}${standing.until && standing.asks === 'use today' ? `, before ${clock(standing.until, reader) === '00:00' ? 'midnight' : clock(standing.until, reader)}` : ''}.`
+}
+
+function cap(word: string): string {
+  return word.charAt(0).toUpperCase() + word.slice(1)
+}
+
+/** Hours and days from now, where they lie. */
+function Axis({ lens, now, reader }: { lens: Lens; now: number; reader: Reader }) {
+  const marks: [hours: number, label: string][] = [
+    [-6, '6 h ago'],
+    [4, '4 h'],
+    [12, '12 h'],
+    [24, '1 day'],
+    [72, '3 days'],
+    [168, '7'],
+  ]
+  return (
+    <>
+      <span className="axis-now" style={{ left: lens.nowX }}>
+        {clock(now, reader)}
+      </span>
+      {marks.map(([hours, label]) => {
+        const x = lens.x(now + hours * 3_600_000)
+        return x > 24 && x < lens.width - 10 && Math.abs(x - lens.nowX) > 46 ? (
+          <span key={hours} style={{ left: x }}>
+            {label}
+          </span>
+        ) : null
+      })}
+    </>
+  )
+}
+
+function Row({
+  one,
+  now,
+  reader,
+  units,
+  children,
+}: {
+  one: StoredItem
+  now: number
+  reader: Reader
+  units: Parameters<typeof whereIs>[1]
+  children: React.ReactNode
+}) {
+  const navigate = useNavigate()
+  const { item, standing } = one
+  const left = leftWords(standing, now)
+  const says =
+    standing.why && standing.why !== 'its day' ? itemSentence(item, standing, reader) : `${setBy(standing)} sets it`
+  const urgent = standing.asks === 'discard'
+  const calm = ['keep', 'frozen', 'use first', 'use today', 'not ready'].includes(standing.asks)
+  return (
+    <li className={`store-row ${urgent ? 'urgent' : ''}`} data-item={item.code} data-asks={standing.asks}>
+      <Link className="store-name" to={`/store/item/${item.id}`}>
+        <strong>{item.name}</strong>
+        <small>
+          {item.code} · {measureWords(itemLeft(item))} · {whereIs(item, units)}
+        </small>
+      </Link>
+      <div className="store-lane">{children}</div>
+      <div className="store-left">
+        {calm ? (
+          <p className="big">
+            {left.big} <span>{left.small}</span>
+          </p>
+        ) : (
+          <p className="asks">{asksWord[standing.asks]}</p>
+        )}
+        <small title={says}>{says}</small>
+      </div>
+      <div className="store-keys">
+        <ItemKeys one={one} onMore={() => void navigate(`/store/item/${item.id}`)} />
+      </div>
+    </li>
+  )
+}

@@ -1,0 +1,114 @@
+import ButtonBase from '@mui/material/ButtonBase'
+import { dayOf, excursionsOf, isOutside, levelOf, type Id, type LimitSet, type UnitState } from '@logged-thermal/core'
+import { clock, degrees, span, type Reader } from '@logged-thermal/wording'
+import { clockLens } from '../parts/lens'
+import { ColdRibbon } from './ColdRibbon'
+import type { StoreTrace } from './storeTrace'
+
+interface Props {
+  units: readonly UnitState[]
+  /** How many items each holds. */
+  counts: ReadonlyMap<Id, number>
+  limits: LimitSet
+  now: number
+  reader: Reader
+  chosen: Id | null
+  onChoose: (unit: Id | null) => void
+}
+
+/** The units as places: what their air is, since when nobody looked, how many things are inside. A warm one has an ink handle. */
+export function Doors({ units, counts, limits, now, reader, chosen, onChoose }: Props) {
+  return (
+    <ul className="doors" aria-label="Units">
+      {units.map((unit) => (
+        <li key={unit.id}>
+          <ButtonBase
+            className="door"
+            aria-pressed={unit.id === chosen}
+            data-warm={warmth(unit, limits, now, reader) !== null}
+            onClick={() => onChoose(unit.id === chosen ? null : unit.id)}
+          >
+            <DoorFace unit={unit} count={counts.get(unit.id) ?? 0} limits={limits} now={now} reader={reader} />
+          </ButtonBase>
+        </li>
+      ))}
+    </ul>
+  )
+}
+
+function DoorFace({
+  unit,
+  count,
+  limits,
+  now,
+  reader,
+}: {
+  unit: UnitState
+  count: number
+  limits: LimitSet
+  now: number
+  reader: Reader
+}) {
+  const last = unit.airs.at(-1)
+  const warm = warmth(unit, limits, now, reader)
+  return (
+    <>
+      <span className="handle" aria-hidden />
+      <span className="door-name">{unit.name}</span>
+      <span className="door-air">{last ? degrees(last.celsius, reader, 'under') : '–'}</span>
+      <span className={warm ? 'door-note strong' : 'door-note'}>
+        {warm ?? (last ? `read ${clock(last.at, reader)}` : 'never read')} ·{' '}
+        {count === 1 ? '1 thing' : `${count} things`}
+      </span>
+      <AirLane unit={unit} limits={limits} now={now} reader={reader} width={172} height={32} />
+    </>
+  )
+}
+
+/** The air of a unit over the last half day. */
+export function AirLane({
+  unit,
+  limits,
+  now,
+  reader,
+  width,
+  height,
+}: {
+  unit: UnitState
+  limits: LimitSet
+  now: number
+  reader: Reader
+  width: number
+  height: number
+}) {
+  const from = now - 12 * 3_600_000
+  const level = levelOf(unit.kind, limits, dayOf(now, reader.zone))
+  const airs = unit.airs.filter(({ at }, i, all) => at >= from || (all[i + 1]?.at ?? Infinity) >= from)
+  const points = airs.map(({ at, celsius }) => ({ at, celsius }))
+  const trace: StoreTrace = { read: points.length ? [points] : [], unseen: points.at(-1) ?? null, out: [], warm: [] }
+  return (
+    <svg className="air-lane" width={width} height={height} aria-hidden>
+      <ColdRibbon
+        trace={trace}
+        level={level?.side === 'under' ? level.celsius : null}
+        lens={clockLens(width, from, now, now)}
+        now={now}
+        middle={height / 2}
+        rail={height * 0.36}
+        ahead={null}
+      />
+    </svg>
+  )
+}
+
+/** Why a unit's air is in question, shortly; null when it is not. */
+export function warmth(unit: UnitState, limits: LimitSet, now: number, reader: Reader): string | null {
+  const level = levelOf(unit.kind, limits, dayOf(now, reader.zone))
+  const last = unit.airs.at(-1)
+  if (!level || !last || !isOutside(last.celsius, level)) return null
+  const excursion = excursionsOf(unit, level, now).at(-1)
+  if (!excursion) return null
+  return excursion.open
+    ? `over ${degrees(level.celsius, reader, 'reach')} for ${span(now - excursion.since.latest)}`
+    : `read it again by ${clock(excursion.since.latest + 15 * 60_000, reader)}`
+}

@@ -1,0 +1,246 @@
+import { useState } from 'react'
+import { Link } from 'react-router'
+import { v7 as uuid } from 'uuid'
+import {
+  inheritedOf,
+  isCold,
+  itemLeft,
+  moveShut,
+  openedAt,
+  itemShut,
+  type Measure,
+  type MoveHow,
+  type UnitState,
+} from '@logged-thermal/core'
+import {
+  clock,
+  discardReasonWord,
+  measureWords,
+  moveShutSentence,
+  partShutSentence,
+  type Reader,
+} from '@logged-thermal/wording'
+import { useEnter } from '../app/enter'
+import { useHand } from '../app/kitchen'
+import type { LineData } from '../app/lineData'
+import { Key } from '../parts/Key'
+import { NumberPad } from '../parts/NumberPad'
+import { Sheet } from '../parts/Sheet'
+import { LeadKey } from './LeadKey'
+import { useLastTap } from './ItemKeys'
+import { ancestryIn, discardOf, storeOfLine, type StoredItem } from './useStore'
+
+type Asking = 'move' | 'freeze' | 'thaw' | 'serve' | 'hot' | 'read' | 'sell' | 'split' | 'hold' | null
+
+const TITLE: Record<NonNullable<Asking>, string> = {
+  move: 'Into which unit?',
+  freeze: 'Into which freezer? Its date clock stops',
+  thaw: 'Where does it thaw? Its date clock runs on',
+  serve: 'To the guests: time is its only control from now on',
+  hot: 'Into which hot well?',
+  read: 'What does its core read?',
+  sell: 'How much went to people?',
+  split: 'How much becomes an item of its own?',
+  hold: 'Why is it held?',
+}
+
+/** What can be done with an item, most of it in two taps; what is shut says why. */
+export function ItemActions({
+  one,
+  line,
+  now,
+  reader,
+}: {
+  one: StoredItem
+  line: LineData
+  now: number
+  reader: Reader
+}) {
+  const enter = useEnter()
+  const { open, instrument, person } = useHand(line)
+  const [asking, setAsking] = useState<Asking>(null)
+  const { item, standing } = one
+  const lastTap = useLastTap(item)
+  const store = storeOfLine(line, now)
+  if (!store) return null
+  const shut = standing.asks === 'gone' ? null : itemShut(item, null, ancestryIn(line, item), store, now)
+  const left = itemLeft(item)
+  const gone = standing.asks === 'gone'
+  const move = (how: MoveHow, unit: string | null) => {
+    enter('item-moved', item.id, { how, unit, shelf: unit === null ? null : 1 })
+    setAsking(null)
+  }
+  const goes = (how: MoveHow, unit: UnitState | null) =>
+    moveShut(item, { how, unit: unit?.id ?? null, shelf: null }, unit)
+  const units = (how: MoveHow) => line.units.filter((unit) => goes(how, unit) === null)
+  const onlyDiscard = shut?.code === 'to discard' || gone || !open
+  const frozen = standing.asks === 'frozen'
+  const why = shut && !frozen ? partShutSentence(shut) : null
+  const noFreezer = goes('freeze', line.units.find(({ kind }) => kind === 'freezer') ?? null)
+
+  const key = (name: string, act: () => void, isShut: boolean, primary = false) => (
+    <Key look={isShut ? 'shut' : primary ? 'primary' : 'plain'} disabled={isShut} onClick={act}>
+      {name}
+    </Key>
+  )
+  return (
+    <div className="item-actions">
+      {key(
+        frozen ? 'Thaw' : 'Pull to the bench',
+        () => (frozen ? setAsking('thaw') : move('out', null)),
+        onlyDiscard || (!frozen && shut !== null),
+        true,
+      )}
+      <div className="item-keys">
+        {key('Move', () => setAsking('move'), onlyDiscard)}
+        {key('Read its core', () => setAsking('read'), gone || !open)}
+        {key('Sold, served', () => setAsking('sell'), onlyDiscard || shut !== null)}
+        {key('Split', () => setAsking('split'), onlyDiscard)}
+        {key('To the guests', () => setAsking('serve'), onlyDiscard || shut !== null)}
+        {key('Freeze', () => setAsking('freeze'), onlyDiscard || shut !== null || noFreezer !== null)}
+        {item.what === 'package' &&
+          openedAt(item) === null &&
+          key('Open it', () => enter('item-opened', item.id, {}), onlyDiscard || shut !== null)}
+        {units('hot').length > 0 && key('Hot well', () => setAsking('hot'), onlyDiscard || shut !== null)}
+        {standing.asks === 'held' || standing.asks === 'lead decides' || shut?.code === 'not proven' ? (
+          <LeadKey item={item} disabled={gone} />
+        ) : (
+          key('Hold', () => setAsking('hold'), gone || !open)
+        )}
+        <Key
+          className="discard-key"
+          disabled={gone || !open}
+          onClick={() => enter('item-discarded', item.id, discardOf(one, left))}
+        >
+          Discard
+        </Key>
+        <Link className="key-link" to={`/store/lineage/item/${item.id}`}>
+          Where from, where to
+        </Link>
+      </div>
+      {lastTap && open && (
+        <Key
+          look="outlined"
+          onClick={() => {
+            const part = item.parts.find(({ entry }) => entry === lastTap.entry)
+            const also = part ? ({ type: 'batch', id: part.value.batch } as const) : null
+            enter('taken-back', item.id, { target: lastTap.entry, also })
+          }}
+        >
+          Take back the last tap, {clock(lastTap.at, reader)}
+        </Key>
+      )}
+      {gone && <p className="muted">{goneWords(one, reader)}</p>}
+      {why && !gone && <p className="muted">Shut: {why}</p>}
+      {!why && noFreezer?.code === 'move shut' && (
+        <p className="muted">Freeze is shut: {moveShutSentence(noFreezer.why)}</p>
+      )}
+      {asking && (
+        <Sheet open onClose={() => setAsking(null)} title={TITLE[asking]}>
+          {(asking === 'move' ||
+            asking === 'freeze' ||
+            asking === 'thaw' ||
+            asking === 'hot' ||
+            asking === 'serve') && (
+            <div className="names">
+              {asking === 'serve' && <Key onClick={() => move('serve', null)}>Out of the cold</Key>}
+              {(asking === 'serve'
+                ? line.units.filter(({ kind }) => isCold(kind) && kind === 'display case')
+                : units(asking)
+              ).map((unit) => (
+                <Key key={unit.id} onClick={() => move(asking, unit.id)}>
+                  {unit.name}
+                </Key>
+              ))}
+            </div>
+          )}
+          {asking === 'read' && (
+            <>
+              <p>{instrument ? `By ${instrument.code}.` : 'Without a probe it proves nothing, and can still deny.'}</p>
+              <NumberPad
+                name="Core"
+                unit={`°${reader.unit}`}
+                decimals={1}
+                signed
+                take="Log it"
+                onTake={(value) => {
+                  enter('item-read', item.id, {
+                    typed: { value, unit: reader.unit },
+                    instrument: instrument?.id ?? null,
+                  })
+                  setAsking(null)
+                }}
+              />
+            </>
+          )}
+          {(asking === 'sell' || asking === 'split') && (
+            <Amount
+              left={left}
+              whole={asking === 'sell'}
+              onTake={(measure) => {
+                if (asking === 'sell') enter('item-used', item.id, { measure, then: 'sold' })
+                else {
+                  const letter = String.fromCharCode(97 + (item.splits.length % 26))
+                  const as = inheritedOf(item, measure.value / item.measure.value)
+                  enter('item-split', item.id, { into: uuid(), code: `${item.code}${letter}`, measure, as })
+                }
+                setAsking(null)
+              }}
+            />
+          )}
+          {asking === 'hold' && (
+            <div className="names">
+              {['Looks or smells wrong', 'Label missing', 'Not sure how long it was out', 'The lead asked for it'].map(
+                (reason) => (
+                  <Key
+                    key={reason}
+                    onClick={() => {
+                      enter('item-held', item.id, { reason })
+                      setAsking(null)
+                    }}
+                  >
+                    {reason}
+                  </Key>
+                ),
+              )}
+            </div>
+          )}
+          <p className="muted">{person ? `Logged as ${person.name}.` : ''}</p>
+        </Sheet>
+      )}
+    </div>
+  )
+}
+
+/** Some of it: all that is left in one tap, or a number. */
+export function Amount({ left, whole, onTake }: { left: Measure; whole: boolean; onTake: (measure: Measure) => void }) {
+  const [wrong, setWrong] = useState<string | null>(null)
+  return (
+    <div className="tally">
+      {whole && (
+        <Key look="primary" onClick={() => onTake(left)}>
+          All of it, {measureWords(left)}
+        </Key>
+      )}
+      <NumberPad
+        name={`How much, of ${measureWords(left)}`}
+        unit={left.unit}
+        decimals={left.unit === 'portion' || left.unit === 'piece' ? 0 : 1}
+        take="Log it"
+        onTake={(value) => {
+          if (value <= 0 || value > left.value || (!whole && value === left.value))
+            setWrong(`It has to be more than nothing and ${whole ? 'at most' : 'less than'} ${measureWords(left)}.`)
+          else onTake({ value, unit: left.unit })
+        }}
+      />
+      {wrong && <p role="alert">{wrong}</p>}
+    </div>
+  )
+}
+
+function goneWords({ item }: StoredItem, reader: Reader): string {
+  const { discarded } = item
+  return discarded && !discarded.void
+    ? `Thrown away at ${clock(discarded.at, reader)}: ${discardReasonWord[discarded.value.reason].toLowerCase()}.`
+    : 'All of it was used.'
+}

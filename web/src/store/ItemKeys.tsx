@@ -1,0 +1,68 @@
+import { itemLeft, TAKEN_BACK_WITHIN, tapsOf } from '@logged-thermal/core'
+import { useEnter } from '../app/enter'
+import { useHand, useLine } from '../app/kitchen'
+import { useNow } from '../app/now'
+import { Key } from '../parts/Key'
+import { discardOf, type StoredItem } from './useStore'
+
+/** The one thing to do with an item, and the way to all others. */
+export function ItemKeys({ one, onMore }: { one: StoredItem; onMore: () => void }) {
+  const enter = useEnter()
+  const { open } = useHand(useLine())
+  const { item, standing } = one
+  const first = firstAction(one)
+  const act = () => {
+    switch (first) {
+      case 'Discard':
+        enter('item-discarded', item.id, discardOf(one, itemLeft(item)))
+        break
+      case 'Pull':
+        enter('item-moved', item.id, { how: 'out', unit: null, shelf: null })
+        break
+      default:
+        onMore()
+    }
+  }
+  return (
+    <>
+      <Key look={standing.asks === 'discard' ? 'quiet' : 'plain'} disabled={!open} onClick={act}>
+        {first}
+      </Key>
+      <Key look="outlined" aria-label={`More about ${item.name} ${item.code}`} onClick={onMore}>
+        …
+      </Key>
+    </>
+  )
+}
+
+/** What comes first for an item, in one tap where it can be one. */
+export function firstAction({ item, standing: { asks, why } }: StoredItem): string {
+  switch (asks) {
+    case 'discard':
+      return 'Discard'
+    case 'held':
+    case 'lead decides':
+      return 'Decide'
+    case 'read it':
+      return 'Read it'
+    case 'frozen':
+      return 'Thaw'
+    case 'use now':
+      return why === 'its own clock' ? 'Sold' : 'Use'
+    case 'chill again':
+      return 'Move'
+    default:
+      return item.what === 'package' && item.opened.every(({ void: gone }) => gone) ? 'Open' : 'Pull'
+  }
+}
+
+/** The last tap on an item that may still be taken back; null where there is none. */
+export function useLastTap(item: StoredItem['item']) {
+  const now = useNow()
+  const stands = new Set([...item.splits, ...item.holds].map(({ entry }) => entry))
+  const last = tapsOf(item)
+    .filter(({ void: gone, entry, madeAt }) => !gone && !stands.has(entry) && now - madeAt < TAKEN_BACK_WITHIN)
+    .sort((a, b) => b.madeAt - a.madeAt)[0]
+  // What brought the item here is not a tap on it.
+  return last && last.entry !== item.moves[0]?.entry ? last : null
+}

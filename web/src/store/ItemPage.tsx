@@ -1,0 +1,143 @@
+import { useParams } from 'react-router'
+import { dayOf, itemLeft, itemLevel, placeOf, type LimitSet } from '@logged-thermal/core'
+import {
+  asksWord,
+  clock,
+  dayName,
+  heatStatusWord,
+  itemSentence,
+  keepWords,
+  measureWords,
+  setBy,
+  type Reader,
+} from '@logged-thermal/wording'
+import { sentenceOf, useItemQuery } from '../app/api'
+import { Header } from '../app/Header'
+import { useHand, useLine } from '../app/kitchen'
+import { useNow } from '../app/now'
+import { ItemActions } from './ItemActions'
+import { ItemRibbon } from './ItemRibbon'
+import { LabelPanel } from './LabelPanel'
+import { StoreNav } from './StoreNav'
+import { limitsOfLine, useStored, whereIs, type StoredItem } from './useStore'
+import './store.css'
+import './item.css'
+
+/** One item: from the stove to the discard wall, what rules its date, what can be done with it, its label. */
+export function ItemPage() {
+  const { id = '' } = useParams()
+  const now = useNow()
+  const line = useLine()
+  const { reader } = useHand(line)
+  const held = useStored(line, now).find(({ item }) => item.id === id)
+  const seq = line?.seq ?? 0
+  // What is gone is known to the server alone; what is held, also to this tablet while the server is away.
+  const { data, error } = useItemQuery({ id, seq }, { skip: id === '' })
+  const one: StoredItem | null = held ?? (data ? { item: data.item, standing: data.standing } : null)
+  const limits = limitsOfLine(line, now)
+  if (!line || !limits) return null
+  return (
+    <main className="view">
+      <Header>
+        <h1 aria-live="polite">
+          {one ? <ItemSentence one={one} reader={reader} /> : error ? sentenceOf(error) : 'Looking …'}
+        </h1>
+      </Header>
+      {one ? (
+        <div className="item">
+          <ItemRibbon
+            one={one}
+            batch={data?.batch?.state ?? null}
+            units={line.units}
+            limits={limits}
+            now={now}
+            reader={reader}
+          />
+          <div className="item-columns">
+            <Walls one={one} limits={limits} now={now} reader={reader} />
+            <section aria-label="What can be done">
+              <h2 className="title item-head">
+                {measureWords(itemLeft(one.item))} · {whereIs(one.item, line.units)}
+                <small>{facts(one, reader)}</small>
+              </h2>
+              <ItemActions one={one} line={line} now={now} reader={reader} />
+            </section>
+            <LabelPanel item={one.item} />
+          </div>
+        </div>
+      ) : (
+        <StoreNav />
+      )}
+    </main>
+  )
+}
+
+function facts({ item }: StoredItem, reader: Reader): string {
+  const place = placeOf(item)
+  return `${heatStatusWord[item.facts.heat]}${place ? `, there since ${clock(place.at, reader)} ${dayName(dayOf(place.at, reader.zone))}` : ''}`
+}
+
+function ItemSentence({ one: { item, standing }, reader }: { one: StoredItem; reader: Reader }) {
+  const { asks } = standing
+  const calm = ['keep', 'use first', 'frozen', 'not ready'].includes(asks)
+  return (
+    <>
+      <strong className={asks === 'discard' ? 'urgent' : ''}>
+        {item.name} {item.code}: {calm ? 'keep it cold' : asksWord[asks].toLowerCase()}.
+      </strong>{' '}
+      {itemSentence(item, standing, reader)}
+    </>
+  )
+}
+
+/** Every date it has, the one that rules first, with who says so. */
+function Walls({
+  one: { item, standing },
+  limits,
+  now,
+  reader,
+}: {
+  one: StoredItem
+  limits: LimitSet
+  now: number
+  reader: Reader
+}) {
+  const level = itemLevel(item, limits, dayOf(now, reader.zone))
+  return (
+    <section aria-label="What rules the date">
+      <h2 className="title item-head">
+        What rules the date <small>day 1 = made, {dayName(dayOf(item.made, reader.zone))}</small>
+      </h2>
+      <ul className="walls">
+        {standing.walls.map((wall, i) => (
+          <li key={`${wall.ruledBy}${i}`} className={i === 0 ? 'rules' : ''}>
+            <span className="wall-mark" aria-hidden />
+            <span>
+              <strong>{wall.keep ? keepWords(wall.keep) : setBy({ walls: [wall] })}</strong>
+              <small>
+                {wall.keep
+                  ? `${wall.keep.source.document}, ${wall.keep.source.section}`
+                  : wall.ruledBy === 'useBy'
+                    ? 'as the maker says; freezing does not lengthen it'
+                    : 'a part that passes its date on'}
+              </small>
+            </span>
+            <time>
+              {wall.lastDay === null
+                ? `${wall.daysLeft} days once thawed`
+                : wall.keep?.what === 'hours' && wall.until !== null
+                  ? `${clock(wall.until, reader)} ${dayName(wall.lastDay)}`
+                  : `end of ${dayName(wall.lastDay)}`}
+            </time>
+          </li>
+        ))}
+        {standing.walls.length === 0 && <li>Nothing dates it: it goes to discard.</li>}
+      </ul>
+      <p className="muted item-note">
+        {item.facts.allergens.length ? `Holds ${item.facts.allergens.join(', ')}. ` : ''}
+        {item.facts.unknown.length ? `Not known: ${item.facts.unknown.join(', ')}. ` : ''}
+        {level ? `${level.limit.source.document}, ${level.limit.source.section}.` : ''}
+      </p>
+    </section>
+  )
+}

@@ -1,0 +1,54 @@
+import { useState } from 'react'
+import type { ItemState } from '@logged-thermal/core'
+import { useEnter } from '../app/enter'
+import { useHand, useLine } from '../app/kitchen'
+import { ChoiceKeys } from '../parts/ChoiceKeys'
+import { Key } from '../parts/Key'
+import { Stepper } from '../parts/Stepper'
+
+type Paper = 'roll' | 'a4' | 'letter'
+const PAPER: Record<Paper, string> = { roll: 'Roll', a4: 'A4, 24', letter: 'Letter, 10' }
+
+/** The label as it is printed, on which paper and how many; every printing is counted. */
+export function LabelPanel({ item }: { item: ItemState }) {
+  const enter = useEnter()
+  const { open } = useHand(useLine())
+  const [paper, setPaper] = useState<Paper>('roll')
+  const [copies, setCopies] = useState(1)
+  const version = `${item.moves.length}-${item.opened.length}-${item.labels}`
+  return (
+    <section aria-label="Label">
+      <h2 className="title item-head">
+        Label <small>{item.labels === 0 ? 'not printed yet' : `${item.labels} printed`}</small>
+      </h2>
+      <img
+        className="label-picture"
+        src={`/api/labels/${item.id}.png?v=${version}`}
+        alt={`Label of ${item.name} ${item.code}`}
+      />
+      <ChoiceKeys
+        name="Paper"
+        options={['roll', 'a4', 'letter'] as const}
+        chosen={paper}
+        words={(each) => PAPER[each]}
+        onChoose={setPaper}
+      />
+      <div className="label-print">
+        <Stepper
+          name="Copies"
+          value={String(copies)}
+          onStep={(by) => setCopies(Math.min(200, Math.max(1, copies + by)))}
+        />
+        <Key
+          disabled={!open}
+          onClick={() => {
+            window.open(`/api/labels/sheet.pdf?items=${item.id}&copies=${copies}&paper=${paper}`, '_blank', 'noopener')
+            enter('label-printed', item.id, { copies })
+          }}
+        >
+          {item.labels === 0 ? 'Print labels' : 'Print again'}
+        </Key>
+      </div>
+    </section>
+  )
+}

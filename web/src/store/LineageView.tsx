@@ -1,0 +1,276 @@
+import { useEffect, useMemo, useRef, useState } from 'react'
+import { Link, useParams } from 'react-router'
+import { dayOf } from '@logged-thermal/core'
+import { clock, dayName, measureWords, type Reader } from '@logged-thermal/wording'
+import { sentenceOf, useLineageQuery, type Lineage, type LineageNode } from '../app/api'
+import { useEnter } from '../app/enter'
+import { Header } from '../app/Header'
+import { useHand, useLine } from '../app/kitchen'
+import { Key } from '../parts/Key'
+import { Sheet } from '../parts/Sheet'
+import { lineageGraph } from './lineageLayout'
+import { SignedSheet } from './SignedSheet'
+import { StoreNav } from './StoreNav'
+import './item.css'
+import './store.css'
+import './bin.css'
+import './lineage.css'
+import './list.css'
+
+/** Where something came from and where it went: as a graph and as a table; from a lot also the recall. */
+export function LineageView() {
+  const { type = 'item', id = '' } = useParams()
+  const line = useLine()
+  const { reader, open } = useHand(line)
+  const { data, error } = useLineageQuery({ type, id, seq: line?.seq ?? 0 })
+  const [calling, setCalling] = useState<'drill' | 'recall' | 'end' | null>(null)
+  const of = data?.nodes.find((node) => node.id === id)
+  const lot = line?.lots.find((each) => each.id === id)
+  const items = data?.nodes.flatMap((node) => (node.card && !node.card.gone ? [node.id] : [])) ?? []
+  const batches =
+    data?.nodes.flatMap((node) => (node.type === 'batch' && node.running && node.generation > 0 ? [node.id] : [])) ?? []
+  return (
+    <main className="view lineage-view">
+      <Header>
+        <h1 aria-live="polite">
+          {data && of ? (
+            <LineageSentence data={data} of={of} held={items.length} />
+          ) : error ? (
+            sentenceOf(error)
+          ) : (
+            'Looking …'
+          )}
+        </h1>
+      </Header>
+      <div className="bin">
+        <StoreNav />
+        <div className="lineage" tabIndex={0} role="region" aria-label="Lineage">
+          {type === 'lot' && lot && (
+            <div className="receive-keys no-print">
+              {lot.recall ? (
+                <Key look="primary" onClick={() => setCalling('end')}>
+                  End the recall
+                </Key>
+              ) : (
+                <>
+                  <Key look="primary" disabled={!open || !data} onClick={() => setCalling('recall')}>
+                    Call back: hold {items.length + batches.length} now
+                  </Key>
+                  <Key look="outlined" disabled={!open || !data} onClick={() => setCalling('drill')}>
+                    Practise a recall
+                  </Key>
+                </>
+              )}
+              <Key look="outlined" onClick={() => window.print()}>
+                Print the list
+              </Key>
+            </div>
+          )}
+          {data && <GraphPane data={data} reader={reader} />}
+          {data && <LineageTable data={data} reader={reader} units={line?.units ?? []} />}
+        </div>
+      </div>
+      {calling === 'end' && lot && (
+        <SignedSheet
+          title={`End the recall of ${lot.code}?`}
+          ask="Why it ends, in writing"
+          least={1}
+          kind="recall-ended"
+          about={lot.id}
+          body={(reason) => ({ items, batches, reason })}
+          onClose={() => setCalling(null)}
+        />
+      )}
+      {(calling === 'recall' || calling === 'drill') && lot && (
+        <CallBack
+          lot={lot.id}
+          code={lot.code}
+          items={items}
+          batches={batches}
+          drill={calling === 'drill'}
+          onClose={() => setCalling(null)}
+        />
+      )}
+    </main>
+  )
+}
+
+function LineageSentence({ data, of, held }: { data: Lineage; of: LineageNode; held: number }) {
+  const down = data.nodes.filter(({ generation }) => generation > 0).length
+  return (
+    <>
+      <strong>
+        {of.name} {of.code}:
+      </strong>{' '}
+      {down === 0
+        ? 'it went into nothing yet.'
+        : `it went into ${down === 1 ? 'one thing' : `${down} things`}, ${held} still held.`}
+    </>
+  )
+}
+
+/** One action holds everything that is left. */
+function CallBack({
+  lot,
+  code,
+  items,
+  batches,
+  drill,
+  onClose,
+}: {
+  lot: string
+  code: string
+  items: string[]
+  batches: string[]
+  drill: boolean
+  onClose: () => void
+}) {
+  const enter = useEnter()
+  const reasons = drill
+    ? ['Drill']
+    : ['The supplier called it back', 'Somebody fell ill', 'It was too warm for too long', 'A foreign body was found']
+  return (
+    <Sheet open onClose={onClose} title={drill ? `Practise a recall of ${code}` : `Call back ${code}`}>
+      <p>
+        {items.length + batches.length} {items.length + batches.length === 1 ? 'thing is' : 'things are'} held at once,
+        and the lot may go into nothing more. The lead ends it with a PIN.
+      </p>
+      <div className="names">
+        {reasons.map((reason) => (
+          <Key
+            key={reason}
+            onClick={() => {
+              enter('recalled', lot, { items, batches, reason, drill })
+              onClose()
+            }}
+          >
+            {reason}
+          </Key>
+        ))}
+      </div>
+    </Sheet>
+  )
+}
+
+function GraphPane({ data, reader }: { data: Lineage; reader: Reader }) {
+  const [apart, setApart] = useState<ReadonlySet<string>>(new Set())
+  const graph = useMemo(() => lineageGraph(data, reader.zone, apart), [data, reader.zone, apart])
+  const pane = useRef<HTMLDivElement>(null)
+  const here = graph.boxes.find(({ nodes }) => nodes.some(({ id }) => id === data.of.id))
+  useEffect(() => {
+    if (pane.current && here) pane.current.scrollTop = here.y - pane.current.clientHeight / 2 + here.height / 2
+  }, [here])
+  return (
+    <div className="graph no-print" ref={pane} tabIndex={0} role="region" aria-label="Graph">
+      <div style={{ width: graph.width, height: graph.height, position: 'relative' }}>
+        <svg width={graph.width} height={graph.height} aria-hidden>
+          {graph.lines.map(({ points }, i) => (
+            <polyline
+              key={i}
+              points={points.map(({ x, y }) => `${x},${y}`).join(' ')}
+              fill="none"
+              stroke="var(--on-glass2)"
+              strokeWidth="2.500"
+            />
+          ))}
+        </svg>
+        {graph.boxes.map(({ key, nodes, name, x, y, width, height }) => {
+          const [only] = nodes
+          const style = { left: x, top: y, width, height }
+          return nodes.length > 1 ? (
+            <button
+              key={key}
+              type="button"
+              className="box many"
+              style={style}
+              onClick={() => setApart(new Set([...apart, key]))}
+            >
+              <strong>
+                {nodes.length} × {name}
+              </strong>
+              <small>{dayName(dayOf(only!.at, reader.zone))}; tap to see each</small>
+            </button>
+          ) : (
+            <Link
+              key={key}
+              className={`box ${only!.type} ${only!.id === data.of.id ? 'here' : ''} ${only!.card?.gone ? 'gone' : ''}`}
+              style={style}
+              to={only!.type === 'item' ? `/store/item/${only!.id}` : `/store/lineage/${only!.type}/${only!.id}`}
+            >
+              <strong>{name}</strong>
+              <small>
+                {only!.type} {only!.code}
+                {only!.card
+                  ? only!.card.gone
+                    ? ', gone'
+                    : only!.card.held
+                      ? ', held'
+                      : `, ${measureWords(only!.card.left)}`
+                  : ''}
+              </small>
+            </Link>
+          )
+        })}
+      </div>
+    </div>
+  )
+}
+
+/** The same as rows: what, since when, where it is or that it went. This is the list that is printed. */
+function LineageTable({
+  data,
+  reader,
+  units,
+}: {
+  data: Lineage
+  reader: Reader
+  units: { id: string; name: string }[]
+}) {
+  const where = ({ card, running, type }: LineageNode) => {
+    if (!card) return type === 'batch' ? (running ? 'on the Line' : 'put away or gone') : ''
+    if (card.gone) return 'gone'
+    const unit = units.find(({ id }) => id === card.unit)?.name
+    return `${unit ? `${unit}${card.shelf ? ` ${card.shelf}` : ''}` : 'out'}${card.held ? ', do not use' : ''}`
+  }
+  return (
+    <table className="stock-table">
+      <caption className="visually-hidden">Everything it was made of, and everything that became of it</caption>
+      <thead>
+        <tr>
+          <th scope="col">What</th>
+          <th scope="col">Code</th>
+          <th scope="col">Since</th>
+          <th scope="col">Left</th>
+          <th scope="col">Where it is</th>
+          <th scope="col">Steps away</th>
+        </tr>
+      </thead>
+      <tbody>
+        {data.nodes.slice(0, 2000).map((node) => (
+          <tr key={node.id} className={node.id === data.of.id ? 'here' : ''}>
+            <th scope="row">
+              <Link to={node.type === 'item' ? `/store/item/${node.id}` : `/store/lineage/${node.type}/${node.id}`}>
+                {node.name}
+              </Link>
+            </th>
+            <td>
+              {node.type} {node.code}
+            </td>
+            <td>
+              {dayName(dayOf(node.at, reader.zone))} {clock(node.at, reader)}
+            </td>
+            <td>{node.card && !node.card.gone ? measureWords(node.card.left) : ''}</td>
+            <td>{where(node)}</td>
+            <td>
+              {node.generation === 0
+                ? 'this'
+                : node.generation > 0
+                  ? `${node.generation} after`
+                  : `${-node.generation} before`}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  )
+}

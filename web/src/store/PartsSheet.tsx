@@ -1,0 +1,195 @@
+import { useState } from 'react'
+import {
+  celsiusOf,
+  isLookedAt,
+  itemLeft,
+  partOf,
+  partShut,
+  roomTime,
+  type BatchState,
+  type ItemState,
+  type Measure,
+  type PartUsed,
+  type Typed,
+} from '@logged-thermal/core'
+import { degrees, measureWords, partShutSentence, setBy, span, type Reader } from '@logged-thermal/wording'
+import { useEnter } from '../app/enter'
+import { useHand, useLine } from '../app/kitchen'
+import { useMethodOf } from '../bench/instructions'
+import { ChoiceKeys } from '../parts/ChoiceKeys'
+import { Key } from '../parts/Key'
+import { NumberPad } from '../parts/NumberPad'
+import { Sheet } from '../parts/Sheet'
+import { Amount } from './ItemActions'
+import { ancestryIn, storeOfLine, useStored, whereIs, type StoredItem } from './useStore'
+import './putAway.css'
+
+interface Props {
+  batch: BatchState
+  step: string
+  now: number
+  onClose: () => void
+  reader: Reader
+}
+
+/** Items go into a batch: which, how cold, how much. What may not go in is shut and says why. */
+export function PartsSheet({ batch, step, now, onClose, reader }: Props) {
+  const line = useLine()
+  const method = useMethodOf(batch)
+  const stored = useStored(line, now)
+  const [chosen, setChosen] = useState<string | null>(null)
+  const one = stored.find(({ item }) => item.id === chosen)
+  const wanted = (method?.components ?? []).map(({ name }) => name)
+  const used = batch.parts.filter(({ void: gone }) => !gone)
+  const room = roomTime(batch, now).most
+  const own = stored.filter(({ item }) => !item.from.some(({ id }) => id === batch.id))
+  const rank = ({ item }: StoredItem) => (wanted.includes(item.name) ? 0 : 1)
+  return (
+    <Sheet
+      open
+      onClose={onClose}
+      title={one ? `${one.item.name} ${one.item.code}: how cold, how much?` : 'Which parts go in?'}
+    >
+      {one ? (
+        <Use one={one} batch={batch} step={step} now={now} onDone={() => setChosen(null)} reader={reader} />
+      ) : (
+        <>
+          {used.length > 0 && (
+            <p role="status">
+              In already:{' '}
+              {used
+                .map(
+                  ({ value }) =>
+                    `${value.part.name} ${value.part.code}, ${degrees(celsiusOf(value.typed), reader, 'under')}`,
+                )
+                .join('; ')}
+              .{room > 0 ? ` Out of the cold for ${span(room)}.` : ''}
+            </p>
+          )}
+          <div className="names parts-list">
+            {[...own]
+              .sort((a, b) => rank(a) - rank(b))
+              .map((each) => (
+                <Key
+                  key={each.item.id}
+                  look={wanted.includes(each.item.name) ? 'plain' : 'outlined'}
+                  onClick={() => setChosen(each.item.id)}
+                >
+                  {each.item.name}
+                  <small>
+                    {each.item.code} · {measureWords(itemLeft(each.item))} · {whereIs(each.item, line?.units ?? [])} ·{' '}
+                    {setBy(each.standing)}
+                  </small>
+                </Key>
+              ))}
+          </div>
+          {own.length === 0 && <p className="muted">Nothing is held that could go in.</p>}
+        </>
+      )}
+    </Sheet>
+  )
+}
+
+function Use({
+  one: { item },
+  batch,
+  step,
+  now,
+  onDone,
+  reader,
+}: { one: StoredItem; onDone: () => void } & Omit<Props, 'onClose'>) {
+  const enter = useEnter()
+  const line = useLine()
+  const { instrument, open } = useHand(line)
+  const [typed, setTyped] = useState<Typed | null>(null)
+  const [warm, setWarm] = useState(false)
+  const [looks, setLooks] = useState<'good' | 'not good' | null>(null)
+  const store = storeOfLine(line, now)
+  if (!line || !store) return null
+  const probe =
+    instrument?.kind === 'probe' ? instrument : (line.instruments.find(({ kind }) => kind === 'probe') ?? null)
+  const left = itemLeft(item)
+  const used = (measure: Measure): PartUsed | null =>
+    typed && probe
+      ? {
+          batch: batch.id,
+          step,
+          measure,
+          typed,
+          instrument: probe.id,
+          warm,
+          condition: looks ? { good: looks === 'good', why: null } : null,
+          part: partOf(item, reader.zone),
+        }
+      : null
+  const tried = used({ ...left, value: Math.min(left.value, 0.1) })
+  const shut = tried && partShut(item, batch, tried, ancestryIn(line, item), store, now)
+  return (
+    <div className="put-away">
+      <section>
+        <p>{probe ? `Read by ${probe.code}.` : 'A part is read by a probe, and none is registered.'}</p>
+        {typed ? (
+          <p className="big">
+            {degrees(celsiusOf(typed), reader, 'under')}{' '}
+            <Key look="outlined" onClick={() => setTyped(null)}>
+              Read again
+            </Key>
+          </p>
+        ) : (
+          <NumberPad
+            name="Its core"
+            unit={`°${reader.unit}`}
+            decimals={1}
+            signed
+            take="That is it"
+            disabled={!open || !probe}
+            onTake={(value) => setTyped({ value, unit: reader.unit })}
+          />
+        )}
+        {isLookedAt(item.ingredient) && (
+          <ChoiceKeys
+            name="How it looks"
+            options={['good', 'not good'] as const}
+            chosen={looks ?? ('' as 'good')}
+            words={(each) => (each === 'good' ? 'Looks good' : 'Does not look good')}
+            onChoose={setLooks}
+          />
+        )}
+        <ChoiceKeys
+          name="How it goes in"
+          options={['cold', 'warm'] as const}
+          chosen={warm ? 'warm' : 'cold'}
+          words={(each) => (each === 'cold' ? 'Goes in cold' : 'Poured warm on cold parts')}
+          onChoose={(each) => setWarm(each === 'warm')}
+        />
+        {warm && <p>Afterwards the temperature of all together is asked for.</p>}
+      </section>
+      <section>
+        {shut ? (
+          <p role="alert">
+            {named(item)}: {partShutSentence(shut)}
+          </p>
+        ) : typed ? (
+          <Amount
+            left={left}
+            whole
+            onTake={(measure) => {
+              const body = used(measure)
+              if (body) enter('part-used', item.id, body)
+              onDone()
+            }}
+          />
+        ) : (
+          <p className="muted">First its temperature, then how much.</p>
+        )}
+        <Key look="outlined" onClick={onDone}>
+          Another part
+        </Key>
+      </section>
+    </div>
+  )
+}
+
+function named({ name, code }: ItemState): string {
+  return `${name} ${code}`
+}

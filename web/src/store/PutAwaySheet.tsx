@@ -1,0 +1,146 @@
+import { useState } from 'react'
+import { useNavigate } from 'react-router'
+import { v7 as uuid } from 'uuid'
+import {
+  isCleared,
+  isCold,
+  nextItemCode,
+  portionOf,
+  type BatchState,
+  type MeasureUnit,
+  type Portioned,
+  wallsOf,
+} from '@logged-thermal/core'
+import { dayName, keepWords } from '@logged-thermal/wording'
+import { useEnter } from '../app/enter'
+import { useHand, useLine } from '../app/kitchen'
+import { useMethodOf } from '../bench/instructions'
+import { ChoiceKeys } from '../parts/ChoiceKeys'
+import { Key } from '../parts/Key'
+import { NumberPad } from '../parts/NumberPad'
+import { Sheet } from '../parts/Sheet'
+import { limitsOfLine } from './useStore'
+import './putAway.css'
+
+const UNITS: MeasureUnit[] = ['portion', 'g', 'ml', 'piece']
+const UNIT_WORD: Record<MeasureUnit, string> = { portion: 'Portions', g: 'Grams', ml: 'Millilitres', piece: 'Pieces' }
+
+/** Some of a batch becomes an item: how much, where. Its dates, allergens and code follow. */
+export function PutAwaySheet({ batch, now, onClose }: { batch: BatchState; now: number; onClose: () => void }) {
+  const enter = useEnter()
+  const navigate = useNavigate()
+  const line = useLine()
+  const { reader, open } = useHand(line)
+  const method = useMethodOf(batch)
+  const limits = limitsOfLine(line, now)
+  const cold = (line?.units ?? []).filter(({ kind }) => isCold(kind) && kind !== 'freezer' && kind !== 'blast chiller')
+  const [unit, setUnit] = useState(cold[0]?.id ?? '')
+  const [shelf, setShelf] = useState(1)
+  const [measured, setMeasured] = useState<MeasureUnit>('portion')
+  const [as, setAs] = useState<Portioned['as']>('portion')
+  const [last, setLast] = useState(true)
+  if (!line || !method || !limits) return null
+  const cleared = isCleared(batch, reader.zone, now)
+  const chosen = cold.find(({ id }) => id === unit) ?? null
+  const put = (value: number) => {
+    const at = Math.round(now)
+    const said = {
+      code: nextItemCode(batch.code, batch.portions),
+      as,
+      measure: { value, unit: measured },
+      last: last && cleared,
+      unit: chosen?.id ?? null,
+      shelf: chosen ? shelf : null,
+    }
+    const id = uuid()
+    enter('portioned', id, portionOf(batch, method, said, limits, reader.zone, at), { at })
+    onClose()
+    void navigate(`/store/item/${id}`)
+  }
+  const preview = portionOf(
+    batch,
+    method,
+    { code: '', as, measure: { value: 1, unit: measured }, last: false, unit: null, shelf: null },
+    limits,
+    reader.zone,
+    now,
+  )
+  const whole = Math.round((method.portions ?? 0) * batch.factor)
+  const [wall] = wallsOf(preview.dating, null, [], reader.zone)
+  return (
+    <Sheet open onClose={onClose} title={`Put ${batch.method.name} ${batch.code} away`}>
+      <div className="put-away">
+        <section>
+          <ChoiceKeys
+            name="Counted in"
+            options={UNITS}
+            chosen={measured}
+            words={(each) => UNIT_WORD[each]}
+            onChoose={setMeasured}
+          />
+          {whole > 0 && measured === 'portion' && as === 'portion' && (
+            <Key look="primary" disabled={!open} onClick={() => put(whole)}>
+              All {whole} portions
+            </Key>
+          )}
+          <NumberPad
+            key={measured}
+            name="How much"
+            unit={measured}
+            decimals={measured === 'g' || measured === 'ml' ? 1 : 0}
+            take="Put it away"
+            disabled={!open}
+            onTake={(value) => value > 0 && put(value)}
+          />
+        </section>
+        <section>
+          <ChoiceKeys
+            name="What it is"
+            options={['portion', 'trimmings', 'strained residue'] as const}
+            chosen={as}
+            words={(each) => each}
+            onChoose={setAs}
+          />
+          <h3 className="title">Where</h3>
+          <ChoiceKeys
+            name="Unit"
+            options={cold.map(({ id }) => id)}
+            chosen={unit}
+            words={(id) => cold.find((each) => each.id === id)?.name ?? ''}
+            onChoose={(id) => {
+              setUnit(id)
+              setShelf(1)
+            }}
+          />
+          {chosen && chosen.shelves > 1 && (
+            <ChoiceKeys
+              name="Shelf"
+              options={Array.from({ length: chosen.shelves }, (_, i) => String(i + 1))}
+              chosen={String(shelf)}
+              words={(each) => `Shelf ${each}`}
+              onChoose={(each) => setShelf(Number(each))}
+            />
+          )}
+          <h3 className="title">Is more of it left?</h3>
+          <ChoiceKeys
+            name="The rest"
+            options={['this is all', 'more is left'] as const}
+            chosen={last && cleared ? 'this is all' : 'more is left'}
+            words={(each) => (each === 'this is all' ? 'This is all of it' : 'More is left')}
+            onChoose={(each) => setLast(each === 'this is all')}
+          />
+          {!cleared && (
+            <p>It is not proven and not released yet: it stays on the Line, and nothing of it may be used.</p>
+          )}
+          {wall?.lastDay && (
+            <p>
+              Bin at the end of <strong>{dayName(wall.lastDay)}</strong>:{' '}
+              {wall.keep ? keepWords(wall.keep) : wall.ruledBy}.{' '}
+              {preview.facts.allergens.length ? `Holds ${preview.facts.allergens.join(', ')}.` : ''}
+            </p>
+          )}
+        </section>
+      </div>
+    </Sheet>
+  )
+}

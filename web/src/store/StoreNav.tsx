@@ -1,0 +1,22 @@
+import { NavLink } from 'react-router'
+
+const PLACES: [to: string, name: string][] = [
+  ['/store', 'By door'],
+  ['/store/list', 'List'],
+  ['/store/round', 'Round'],
+  ['/store/bin', 'Bin round'],
+  ['/store/receive', 'Take a lot in'],
+]
+
+/** The ways to look at the cold store. */
+export function StoreNav() {
+  return (
+    <nav className="store-nav" aria-label="Cold store">
+      {PLACES.map(([to, name]) => (
+        <NavLink key={to} to={to} end>
+          {name}
+        </NavLink>
+      ))}
+    </nav>
+  )
+}

@@ -1,0 +1,290 @@
+import useMediaQuery from '@mui/material/useMediaQuery'
+import { useState } from 'react'
+import { useNavigate } from 'react-router'
+import {
+  celsiusOf,
+  dayOf,
+  excursionsOf,
+  isOutside,
+  levelOf,
+  nextRoundAt,
+  placeOf,
+  roundsOf,
+  type Id,
+  type LimitSet,
+  type Round,
+  type UnitReading,
+  type UnitState,
+} from '@logged-thermal/core'
+import { clock, countWord, degrees, fieldSentence, span, type Reader } from '@logged-thermal/wording'
+import { useEnter } from '../app/enter'
+import { Header } from '../app/Header'
+import { useHand, useLine } from '../app/kitchen'
+import { useNow } from '../app/now'
+import { DegreeBoard } from '../bench/DegreeBoard'
+import { shownIn } from '../bench/degreeEntry'
+import { ChoiceKeys } from '../parts/ChoiceKeys'
+import { Key } from '../parts/Key'
+import { AirLane } from './Doors'
+import { limitsOfLine } from './useStore'
+import '../bench/bench.css'
+import '../round/round.css'
+import './store.css'
+import './unitRound.css'
+
+/** A unit counts as read in this round for so long, ms. */
+const THIS_ROUND = 45 * 60_000
+
+/** Every unit as one walk: one number moves on to the next. */
+export function UnitRound() {
+  const now = useNow()
+  const line = useLine()
+  const { reader, open } = useHand(line)
+  const navigate = useNavigate()
+  const enter = useEnter()
+  const [begun] = useState(now)
+  const [left, setLeft] = useState<Id[]>([])
+  const [chosen, setChosen] = useState<Id | null>(null)
+  const [noted, setNoted] = useState<'as it is' | 'door open' | 'defrost'>('as it is')
+  const [skipping, setSkipping] = useState(false)
+  const [wrong, setWrong] = useState<string | null>(null)
+  const [last, setLast] = useState<{ unit: Id; claim: Id; at: number } | null>(null)
+  const narrow = useMediaQuery('(max-width: 599px)')
+  const limits = limitsOfLine(line, now)
+  if (!line || !limits) return null
+  const units = line.units.filter(({ kind }) => kind !== 'ambient shelf')
+  const isRead = ({ airs }: UnitState) => (airs.at(-1)?.at ?? 0) > begun - THIS_ROUND
+  const waiting = units.filter((unit) => !isRead(unit) && !left.includes(unit.id))
+  const here = units.find(({ id }) => id === chosen) ?? waiting[0] ?? null
+  const rounds = roundsOf(line.units, limits.practice, reader.zone, now)
+  const missed = rounds.filter(({ state }) => state === 'missed')
+  const next = nextRoundAt(limits.practice, reader.zone, now)
+  const take = (value: number) => {
+    if (!here) return
+    const typed = { value, unit: reader.unit }
+    try {
+      celsiusOf(typed)
+    } catch {
+      setWrong(fieldSentence('value', { code: 'not a temperature', typed: `${value} °${reader.unit}` }))
+      return
+    }
+    const why: UnitReading['noted'] = noted === 'as it is' ? null : noted
+    const claim = enter('unit-read', here.id, { typed, instrument: null, noted: why })
+    setLast({ unit: here.id, claim: claim.id, at: now })
+    setChosen(null)
+    setNoted('as it is')
+    setWrong(null)
+  }
+  const level = here && levelOf(here.kind, limits, dayOf(now, reader.zone))
+  return (
+    <main className="view">
+      <Header>
+        <h1 aria-live="polite">
+          {here ? (
+            <>
+              <strong>
+                Round: {countWord(units.length - waiting.length)} of {countWord(units.length)} read.
+              </strong>{' '}
+              {here.name} is next.
+            </>
+          ) : (
+            <>
+              <strong>The round is done.</strong> {next === null ? '' : `The next is at ${clock(next, reader)}.`}
+            </>
+          )}
+        </h1>
+      </Header>
+      <div className="round">
+        <ol className="round-walk unit-walk" aria-label="Units" tabIndex={0}>
+          {units.map((unit) => (
+            <Stop
+              key={unit.id}
+              unit={unit}
+              here={unit === here}
+              read={isRead(unit)}
+              skipped={left.includes(unit.id)}
+              limits={limits}
+              now={now}
+              reader={reader}
+              onChoose={() => setChosen(unit.id)}
+            />
+          ))}
+        </ol>
+        {here && (
+          <div className="round-board">
+            <DegreeBoard
+              key={here.id}
+              unit={reader.unit}
+              centre={shownIn(here.airs.at(-1)?.celsius ?? level?.celsius ?? 4, reader.unit)}
+              marks={
+                level
+                  ? [
+                      {
+                        value: shownIn(level.celsius, reader.unit),
+                        kind: level.side === 'under' ? 'be under' : 'reach',
+                      },
+                    ]
+                  : []
+              }
+              rows={narrow ? 2 : 3}
+              disabled={!open}
+              ask={`what the display of ${here.name} shows`}
+              controls={null}
+              onValue={take}
+            />
+          </div>
+        )}
+        <div className="round-side">
+          <section className="slab" aria-label="Do this now">
+            <p className="do">{here ? `Read ${here.name}` : 'Every unit is read'}</p>
+            <p className="count">
+              {waiting.length}
+              <small>left in this round</small>
+            </p>
+            <p className="why">{here ? whyHere(here, line.items, limits, now, reader) : 'Back to what is in them.'}</p>
+          </section>
+          {here && (
+            <div className="unit-notes">
+              <ChoiceKeys
+                name="Noted"
+                options={['as it is', 'door open', 'defrost'] as const}
+                chosen={noted}
+                words={(each) =>
+                  ({ 'as it is': 'As it is', 'door open': 'Door was open', defrost: 'Defrosting' })[each]
+                }
+                onChoose={setNoted}
+              />
+            </div>
+          )}
+          {missed.length > 0 && (
+            <p className="missed-rounds" role="status">
+              <strong>Missed:</strong>{' '}
+              {missed
+                .slice(-3)
+                .map((round) => missedWords(round, units.length, now, reader))
+                .join('; ')}
+            </p>
+          )}
+          {wrong && (
+            <div className="refused" role="alert">
+              <strong>Not logged.</strong>
+              <p>{wrong}</p>
+            </div>
+          )}
+          {last && now - last.at < 15_000 && (
+            <Key
+              look="outlined"
+              onClick={() => {
+                enter('air-taken-back', last.unit, { target: last.claim })
+                setChosen(last.unit)
+                setLast(null)
+              }}
+            >
+              Undo the last one
+            </Key>
+          )}
+          {skipping && here && (
+            <div className="names">
+              {['Display is dark', 'Door is locked', 'Being cleaned'].map((reason) => (
+                <Key
+                  key={reason}
+                  onClick={() => {
+                    enter('unit-skipped', here.id, { reason })
+                    setLeft([...left, here.id])
+                    setChosen(null)
+                    setSkipping(false)
+                  }}
+                >
+                  {reason}
+                </Key>
+              ))}
+            </div>
+          )}
+          <div className="round-keys">
+            {here && <Key onClick={() => setSkipping(!skipping)}>Cannot read it</Key>}
+            <Key look={here ? 'plain' : 'primary'} onClick={() => void navigate('/store')}>
+              {here ? 'End the round' : 'To the Cold Store'}
+            </Key>
+          </div>
+        </div>
+      </div>
+    </main>
+  )
+}
+
+function Stop({
+  unit,
+  here,
+  read,
+  skipped,
+  limits,
+  now,
+  reader,
+  onChoose,
+}: {
+  unit: UnitState
+  here: boolean
+  read: boolean
+  skipped: boolean
+  limits: LimitSet
+  now: number
+  reader: Reader
+  onChoose: () => void
+}) {
+  const last = unit.airs.at(-1)
+  const level = levelOf(unit.kind, limits, dayOf(now, reader.zone))
+  const outside = last && level && isOutside(last.celsius, level)
+  return (
+    <li className={here ? 'here' : ''} aria-current={here ? 'step' : undefined} data-unit={unit.name}>
+      <button type="button" className="unit-name" onClick={onChoose}>
+        <strong>{unit.name}</strong>
+        <small>{level ? `${degrees(level.celsius, reader, 'reach')} or ${level.side}` : ''}</small>
+      </button>
+      <AirLane unit={unit} limits={limits} now={now} reader={reader} width={290} height={44} />
+      <div className="round-says">
+        {read && last ? (
+          <>
+            <span className="value">
+              {outside ? '' : '✓ '}
+              {degrees(last.celsius, reader, 'under')}
+            </span>
+            <small>{outside ? 'over: read an item inside' : clock(last.at, reader)}</small>
+          </>
+        ) : (
+          <small>
+            {skipped
+              ? 'could not be read'
+              : last
+                ? `last ${degrees(last.celsius, reader, 'under')} at ${clock(last.at, reader)}`
+                : 'never read'}
+          </small>
+        )}
+      </div>
+    </li>
+  )
+}
+
+/** 'yesterday 14:00, 1 of 6 not read' */
+function missedWords({ at, left }: Round, all: number, now: number, reader: Reader): string {
+  const day = dayOf(at, reader.zone) === dayOf(now, reader.zone) ? 'today' : 'yesterday'
+  return `${day} ${clock(at, reader)}, ${left.length === all ? 'nobody read' : `${left.length} of ${all} not read`}`
+}
+
+/** Why this unit matters now: what was warm, how much is inside. */
+function whyHere(
+  unit: UnitState,
+  items: Parameters<typeof placeOf>[0][],
+  limits: LimitSet,
+  now: number,
+  reader: Reader,
+): string {
+  const level = levelOf(unit.kind, limits, dayOf(now, reader.zone))
+  const inside = items.filter((item) => placeOf(item)?.value.unit === unit.id).length
+  const things = inside === 1 ? 'One thing is inside.' : `${inside} things are inside.`
+  const warm = level && excursionsOf(unit, level, now).findLast(({ worst }) => now - worst.at < 24 * 3_600_000)
+  if (warm)
+    return `It was ${degrees(warm.worst.celsius, reader, 'under')} at ${clock(warm.worst.at, reader)}${
+      warm.until === null ? `, over for ${span(now - warm.since.latest)}` : ''
+    }. ${things} A display reads air: over the limit, read one item inside.`
+  return `${things} Tap the number its display shows; it moves you on by itself.`
+}
