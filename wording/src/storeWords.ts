@@ -154,7 +154,10 @@ function exposureSentence(kind: AdviceKind, { exposure: { time }, advice }: Item
     nothing: '',
     'chill again': `Another unit${by}.`,
     'use now': `Use it now${by}, or chill it no more.`,
-    'read it': 'Air alone does not condemn it: read its core.',
+    'read it':
+      time.likely === 0
+        ? 'Nobody looked at its unit for too long: read its core.'
+        : 'Air alone does not condemn it: read its core.',
     'lead decides': 'The rule set gives no time: the lead decides.',
     discard: 'Bin it.',
   }

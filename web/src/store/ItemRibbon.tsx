@@ -134,7 +134,12 @@ export function ItemRibbon({ one: { item, standing }, batch, units, limits, now,
         {first?.until != null && (
           <g>
             <DiscardWall x={lens.x(first.until)} height={HEIGHT - 24} />
-            <text x={lens.x(first.until) + 14} y="30" className="lane-text big">
+            <text
+              x={lens.x(first.until) + (lens.x(first.until) > width - 190 ? -14 : 14)}
+              y="30"
+              textAnchor={lens.x(first.until) > width - 190 ? 'end' : 'start'}
+              className="lane-text big"
+            >
               {first.until > now ? `${span(first.until - now)} left` : `${span(now - first.until)} past`}
             </text>
           </g>

@@ -1,0 +1,155 @@
+import type { ItemFacts, PartUsed } from '../ledger/entry'
+import type { Method } from '../method/method'
+import { itemOf, readOf, storeOf, unitOf } from '../test/shelf'
+import { limitsFrom, method, Story, wellMade } from '../test/story'
+import { at } from '../test/traces'
+import { asksMerged } from './merged'
+import { partOf, partShut } from './part'
+import { datingOf, isCleared, nextItemCode, portionOf, roomTime } from './portion'
+
+const us = limitsFrom('us-food-code-2022')
+const facts = (more: Partial<ItemFacts> = {}): ItemFacts => ({
+  allergens: ['milk'],
+  claims: ['vegetarian', 'without nuts'],
+  advisory: false,
+  heat: 'cooked',
+  needsCold: true,
+  unknown: [],
+  ...more,
+})
+const part = (step: string, lastDay: string, more: Partial<PartUsed> = {}, of: Partial<ItemFacts> = {}): PartUsed => ({
+  batch: 'batch',
+  step,
+  measure: { value: 100, unit: 'g' },
+  typed: { value: 3, unit: 'C' },
+  instrument: 'P2',
+  warm: false,
+  condition: null,
+  part: { item: lastDay, code: lastDay, name: `Part ${lastDay}`, lastDay, until: null, facts: facts(of) },
+  ...more,
+})
+const trifle: Method = {
+  ...method,
+  family: 'assembly',
+  cooling: 'ambient',
+  houseDays: 2,
+  steps: [
+    { key: 'assemble', kind: 'assemble', measures: 'mixture' },
+    { key: 'hold', kind: 'hold', measures: 'mixture' },
+  ],
+}
+const said = {
+  code: 'x',
+  as: 'portion' as const,
+  measure: { value: 5, unit: 'portion' as const },
+  last: false,
+  unit: null,
+  shelf: null,
+}
+const portion = (story: Story, of: Method, minutes: number) => portionOf(story.batch, of, said, us, 'UTC', at(minutes))
+
+describe('what a batch becomes', () => {
+  it('has the earliest date of its parts, all their allergens, the worst heat, and claims only what all may', () => {
+    const story = new Story(us, trifle)
+    story.enter('part-used', 1, part('assemble', '2027-03-09', {}, { allergens: ['egg', 'milk'] }))
+    story.enter(
+      'part-used',
+      2,
+      part('assemble', '2027-03-03', {}, { allergens: ['tree nuts'], claims: ['vegetarian'], heat: 'pasteurized' }),
+    )
+    const made = portion(story, trifle, 30)
+    expect(made.dating.parts.map(({ lastDay }) => lastDay)).toEqual(['2027-03-09', '2027-03-03'])
+    expect(made.dating.keeps.map(({ count }) => count).sort()).toEqual([2, 7])
+    expect(made.facts).toMatchObject({
+      allergens: ['egg', 'milk', 'tree nuts'],
+      claims: ['vegetarian'],
+      heat: 'no heat asked',
+    })
+    // Half an hour on the bench goes with it.
+    expect(made.carried.least).toBe(29 * 60_000)
+  })
+
+  it('leaves behind the date of what was cooked in it, unless the house says every part', () => {
+    const story = wellMade()
+    story.enter('part-used', 4, part('temper', '2027-03-04'))
+    story.enter('part-used', 200, part('cool', '2027-03-05'))
+    expect(datingOf(story.batch, us).parts.map(({ lastDay }) => lastDay)).toEqual(['2027-03-05'])
+    const strict = { practice: { ...us.practice, partsPassOn: 'every part' as const } }
+    expect(datingOf(story.batch, strict).parts).toHaveLength(2)
+  })
+
+  it('is cooked once its floor is proven, knows when it was first cold, and an unknown part takes its claims', () => {
+    const story = wellMade()
+    expect(portion(story, method, 300)).toMatchObject({ facts: { heat: 'cooked' }, coldAt: at(240) })
+    expect(isCleared(story.batch, 'UTC', at(300))).toBe(true)
+    expect(isCleared(new Story().batch, 'UTC', at(300))).toBe(false)
+    const unknown = {
+      ...method,
+      components: [{ key: 'c', method: 'nobody', name: 'Bought sponge', grams: 100, step: 'cool' }],
+    }
+    expect(portion(story, unknown, 300).facts).toMatchObject({ unknown: ['Bought sponge'], claims: [] })
+  })
+
+  it('stops counting the room once it stands in the cold, and asks for the merged temperature after a warm layer', () => {
+    const story = new Story(us, trifle)
+    story.enter('part-used', 5, part('assemble', '2027-03-09', { warm: true, typed: { value: 35, unit: 'C' } }))
+    expect(asksMerged(story.batch)).toBe(true)
+    story.enter('placed', 45, { place: 'refrigerator', unit: null, air: null })
+    expect(roomTime(story.batch, at(200)).most).toBe(40 * 60_000)
+    story.read(46, 14)
+    expect(asksMerged(story.batch)).toBe(false)
+  })
+
+  it('is told apart by a letter, and after z by two', () => {
+    expect([0, 25, 26].map((length) => nextItemCode('62-1', Array.from({ length })))).toEqual([
+      '62-1a',
+      '62-1z',
+      '62-1aa',
+    ])
+  })
+})
+
+describe('what may go in', () => {
+  const into = new Story(us, trifle).batch
+  const store = storeOf([
+    unitOf([
+      [0, 3],
+      [300, 3],
+    ]),
+  ])
+  const proven = { batch: wellMade().batch, lots: [] }
+  const shut = (
+    item = itemOf(),
+    more: Partial<PartUsed> = {},
+    ancestry: Parameters<typeof partShut>[3] = proven,
+    now = 300,
+  ) =>
+    partShut(
+      item,
+      into,
+      { ...part('assemble', 'x'), measure: { value: 2, unit: 'portion' }, ...more },
+      ancestry,
+      store,
+      at(now),
+    )?.code ?? null
+
+  it('is proven, in date, cold by a reading, and no more than there is', () => {
+    expect(shut()).toBeNull()
+    expect(shut(itemOf(), { typed: { value: 9, unit: 'C' } })).toBe('too warm')
+    expect(shut(itemOf(), { typed: { value: 9, unit: 'C' }, warm: true })).toBeNull()
+    expect(shut(itemOf(), { measure: { value: 11, unit: 'portion' } })).toBe('more than is left')
+    expect(shut(itemOf(), {}, { batch: new Story().batch, lots: [] })).toBe('not proven')
+    expect(shut(itemOf(), {}, proven, 4 * 24 * 60)).toBe('to discard')
+    expect(shut(itemOf({ readings: [readOf(0, 9), readOf(299, 9)] }), {}, proven)).toBe('asks first')
+  })
+
+  it('is never raw egg that nothing heats, nor fruit nobody treated or looked at', () => {
+    const whites = itemOf({ what: 'by-product', ingredient: 'white', facts: facts({ heat: 'raw' }) })
+    expect(shut(whites)).toBe('raw egg unheated')
+    expect(shut({ ...whites, facts: facts({ heat: 'pasteurized' }) })).toBeNull()
+    const purée = itemOf({ what: 'package', ingredient: 'berry-puree' })
+    expect(shut(purée)).toBe('not looked at')
+    expect(shut(purée, { condition: { good: false, why: null } })).toBe('looked bad')
+    expect(partOf(itemOf(), 'UTC')).toMatchObject({ code: '62-1a', lastDay: '2027-03-05' })
+  })
+})

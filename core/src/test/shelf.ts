@@ -1,0 +1,94 @@
+import { MINUTE, type Instant } from '../calendar/instant'
+import type { Id, Moved } from '../ledger/entry'
+import type { LimitSet } from '../limits/limit'
+import type { Fact } from '../state/fact'
+import type { ItemState } from '../state/item'
+import type { UnitState } from '../state/unit'
+import type { Store } from '../store/itemStanding'
+import { limitsFrom } from './story'
+import { at } from './traces'
+
+function fact<T>(when: Instant, value: T, entry = `${when}`): Fact<T> {
+  return { entry, at: when, madeAt: when, recordedAt: null, by: 'mina', value, amends: [], void: false, accepted: null }
+}
+
+/** An item put into the refrigerator at ten, cold; minutes are after ten. */
+export function itemOf(more: Partial<ItemState> = {}): ItemState {
+  return {
+    id: 'item',
+    code: '62-1a',
+    name: 'Test custard',
+    what: 'portion',
+    from: [{ type: 'batch', id: 'batch', code: '62-1' }],
+    made: at(0),
+    madeBy: 'mina',
+    measure: { value: 10, unit: 'portion' },
+    cost: null,
+    dating: {
+      prepared: at(0),
+      keeps: [
+        {
+          what: 'days',
+          count: 3,
+          from: null,
+          force: 'house',
+          source: { document: 'x', section: '', edition: '', confidence: 'high' },
+        },
+      ],
+      useBy: null,
+      parts: [],
+    },
+    facts: { allergens: ['milk'], claims: [], advisory: false, heat: 'cooked', needsCold: true, unknown: [] },
+    ready: null,
+    coldAt: at(0),
+    carried: { least: 0, likely: 0, most: 0 },
+    ingredient: null,
+    moves: [moved(0, 'move', 'fridge')],
+    opened: [],
+    splits: [],
+    parts: [],
+    uses: [],
+    readings: [],
+    holds: [],
+    discarded: null,
+    labels: 0,
+    ...more,
+  }
+}
+
+export function moved(minutes: number, how: Moved['how'], unit: Id | null): Fact<Moved> {
+  return fact(at(minutes), { how, unit, shelf: null })
+}
+
+export function readOf(minutes: number, celsius: number, instrument: Id | null = 'P2'): ItemState['readings'][number] {
+  return fact(at(minutes), { typed: { value: celsius, unit: 'C' as const }, instrument })
+}
+
+/** A refrigerator that was looked at: minutes after ten and °C. */
+export function unitOf(looks: readonly [minutes: number, celsius: number][], more: Partial<UnitState> = {}): UnitState {
+  const airs = looks.map(([minutes, celsius]) => ({
+    entry: `${minutes}`,
+    at: at(minutes),
+    by: 'mina',
+    typed: { value: celsius, unit: 'C' as const },
+    celsius,
+    noted: null,
+  }))
+  return {
+    id: 'fridge',
+    name: 'Fridge',
+    kind: 'refrigerator',
+    watts: null,
+    shelves: 1,
+    litres: null,
+    airs,
+    skips: [],
+    ...more,
+  }
+}
+
+export function storeOf(units: UnitState[], limits: LimitSet = limitsFrom('us-food-code-2022')): Store {
+  return { units, limits, zone: 'UTC' }
+}
+
+export const minutes = (ms: number) => ms / MINUTE
