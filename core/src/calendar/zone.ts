@@ -5,12 +5,12 @@ export type Day = string
 
 /** The calendar day of an instant in an IANA zone. RangeError for an unknown zone. */
 export function dayOf(instant: Instant, zone: string): Day {
-  return new Date(instant + offsetMinutes(instant, zone) * MINUTE).toISOString().slice(0, 10)
+  return dayAt(instant + offsetMinutes(instant, zone) * MINUTE)
 }
 
 /** The day `count` days later (earlier when negative). */
 export function addDays(day: Day, count: number): Day {
-  return new Date(parseDay('day', day) + count * DAY).toISOString().slice(0, 10)
+  return dayAt(parseDay('day', day) + count * DAY)
 }
 
 /** Whole days from one day to another; negative when `to` is earlier. */
@@ -20,6 +20,15 @@ export function daysBetween(from: Day, to: Day): number {
 
 /** The first instant of a day in a zone: midnight, or the end of the gap where the clocks skip midnight. */
 export function startOfDay(day: Day, zone: string): Instant {
+  const known = keptFor(starts, zone)
+  const kept = known.get(day)
+  if (kept !== undefined) return kept
+  const found = firstOf(day, zone)
+  known.set(day, found)
+  return found
+}
+
+function firstOf(day: Day, zone: string): Instant {
   const wall = parseDay('day', day)
   // The offset before and after the day's change of clocks, if there is one: take the earliest instant that lies in it.
   const candidates = [wall - DAY, wall + DAY].map((near) => wall - offsetMinutes(near, zone) * MINUTE)
@@ -31,8 +40,7 @@ export function startOfDay(day: Day, zone: string): Instant {
 /** Minutes that a zone's wall clock is ahead of UTC at an instant. RangeError for an unknown zone. */
 export function offsetMinutes(instant: Instant, zone: string): number {
   if (instant < STEADY_SINCE) return offsetRead(instant, zone)
-  let known = offsets.get(zone)
-  if (!known || known.size > MOST_KEPT) offsets.set(zone, (known = new Map<number, number>()))
+  const known = keptFor(offsets, zone)
   const quarter = Math.floor(instant / QUARTER)
   const kept = known.get(quarter)
   if (kept !== undefined) return kept
@@ -46,6 +54,16 @@ const STEADY_SINCE = Date.UTC(1980, 0, 1)
 const QUARTER = 15 * MINUTE
 const MOST_KEPT = 20_000
 const offsets = new Map<string, Map<number, number>>()
+const starts = new Map<string, Map<Day, Instant>>()
+
+/** What was found of a zone so far; begun anew before it grows without end. */
+function keptFor<K, V>(all: Map<string, Map<K, V>>, zone: string): Map<K, V> {
+  const known = all.get(zone)
+  if (known && known.size <= MOST_KEPT) return known
+  const fresh = new Map<K, V>()
+  all.set(zone, fresh)
+  return fresh
+}
 
 function offsetRead(instant: Instant, zone: string): number {
   const parts: Record<string, number> = {}
@@ -64,11 +82,19 @@ export function dayOfYear(day: Day): number {
 
 /** The UTC midnight of a well-formed day; RangeError that names the argument otherwise. */
 export function parseDay(argument: string, day: Day): Instant {
-  const instant = /^\d{4}-\d{2}-\d{2}$/.test(day) ? Date.parse(`${day}T00:00:00Z`) : NaN
-  if (Number.isNaN(instant) || new Date(instant).toISOString().slice(0, 10) !== day) {
+  const [year, month, date] = /^(\d{4})-(\d{2})-(\d{2})$/.exec(day)?.slice(1).map(Number) ?? []
+  const instant = year === undefined ? NaN : Date.UTC(year, month! - 1, date)
+  const found = new Date(instant)
+  if (found.getUTCFullYear() !== year || found.getUTCMonth() + 1 !== month || found.getUTCDate() !== date)
     throw new RangeError(`${argument}: ${day} is not a day, YYYY-MM-DD`)
-  }
   return instant
+}
+
+/** The day that a UTC midnight or any instant of that UTC day lies in. */
+function dayAt(utc: Instant): Day {
+  const date = new Date(utc)
+  const two = (value: number) => (value < 10 ? `0${value}` : String(value))
+  return `${String(date.getUTCFullYear()).padStart(4, '0')}-${two(date.getUTCMonth() + 1)}-${two(date.getUTCDate())}`
 }
 
 function firstInstantOf(day: Day, zone: string, inside: Instant): Instant {

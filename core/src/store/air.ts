@@ -38,7 +38,7 @@ export function isOutside(celsius: number, { side, celsius: level }: Level): boo
 }
 
 /** Looks that count: a door or a defrost that was noted and was over at the next look is left out. */
-export function countedAirs({ airs }: Pick<UnitState, 'airs'>, level: Level): AirReading[] {
+export function countedAirs({ airs }: { airs: readonly AirReading[] }, level: Level): AirReading[] {
   return airs.filter((air, i) => {
     const next = airs[i + 1]
     return !(air.noted && next && !isOutside(next.celsius, level) && next.at - air.at <= SPIKE)
@@ -56,7 +56,7 @@ export function airSpans(
   to: Instant,
   nightMs: number,
 ): AirSpan[] {
-  const looks = countedAirs(unit, level)
+  const looks = countedAirs({ airs: around(unit.airs, from, to) }, level)
   const spans: AirSpan[] = []
   const add = (start: Instant, end: Instant, air: AirSpan['air'], share: number) => {
     const [a, b] = [Math.max(start, from), Math.min(end, to)]
@@ -81,6 +81,25 @@ export function airSpans(
     else add(look.at, next.at, next.at - look.at <= nightMs ? 'within' : 'unsure', 0)
   })
   return spans
+}
+
+/** A noted spike is told from a warm unit by the look after it, so a few on either side are taken along. */
+const BESIDE = 4
+
+/** The looks from one instant to another and those next to them, found without going through all. */
+function around(airs: readonly AirReading[], from: Instant, to: Instant): AirReading[] {
+  return airs.slice(Math.max(0, firstFrom(airs, from) - BESIDE), firstFrom(airs, to + 1) + BESIDE)
+}
+
+/** The index of the first look at or after an instant. */
+function firstFrom(airs: readonly AirReading[], at: Instant): number {
+  let [low, high] = [0, airs.length]
+  while (low < high) {
+    const middle = (low + high) >> 1
+    if (airs[middle]!.at < at) low = middle + 1
+    else high = middle
+  }
+  return low
 }
 
 /** The times a unit was outside its level, the latest last. */

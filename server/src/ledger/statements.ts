@@ -143,7 +143,7 @@ export function saveStates(kitchenId: Id, changed: readonly Changed[]): Statemen
     if (rows.length === 0) return []
     const own = type === 'item' ? ['card'] : []
     const sql = `insert into ${TABLES[type]} (kitchen_id, id, seq, state${own.map((name) => `, ${name}`).join('')})
-      select ?::uuid, (row ->> 'id')::uuid, (row ->> 'seq')::bigint, row -> 'state'${own.map((name) => `, row -> '${name}'`).join('')}
+      select ?::uuid, (row ->> 'id')::uuid, (row ->> 'seq')::bigint, row -> 'state'${own.map((name) => `, (row -> '${name}')::json`).join('')}
       from jsonb_array_elements(?::jsonb) row
       on conflict (kitchen_id, id) do update set
       ${['seq', 'state', ...own].map((name) => `${name} = excluded.${name}`).join(', ')}`

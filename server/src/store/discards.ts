@@ -8,18 +8,20 @@ import {
   levelOf,
   dayOf,
   startOfDay,
+  type Advice,
   type DiscardReason,
   type Id,
   type Instant,
-  type ItemState,
+  type ItemCard,
   type ItemStanding,
 } from '@logged-thermal/core'
 import { query } from '../database/query'
-import { itemsWhere, storeAt } from './storeRows'
+import { itemsInShort, oldestHeld, storeAt } from './storeRows'
 
-export interface Due {
-  item: ItemState
-  standing: ItemStanding
+/** An item that goes or is asked about, in short. */
+export interface Due extends Pick<ItemStanding, 'asks' | 'why' | 'until' | 'daysLeft'> {
+  item: ItemCard
+  advice: Pick<Advice, 'kind' | 'by' | 'time' | 'source'>
 }
 
 /**
@@ -27,28 +29,32 @@ export interface Due {
  * was warm. Only those are read and judged; core decides which of them stay.
  */
 export async function dueToday(em: EntityManager, kitchenId: Id, now: Instant): Promise<Due[]> {
-  const store = await storeAt(em, kitchenId, now)
+  const store = await storeAt(em, kitchenId, now, (await oldestHeld(em, kitchenId)) ?? now)
   const day = dayOf(now, store.zone)
   const endOfDay = startOfDay(addDays(day, 1), store.zone)
   const warm = store.units.filter((unit) => {
     const level = levelOf(unit.kind, store.limits, day)
     return level !== null && excursionsOf(unit, level, now).length > 0
   })
-  const dated = await itemsWhere(em, kitchenId, 'live and until_ms <= ?', [endOfDay])
-  const aside = await itemsWhere(em, kitchenId, 'live and aside and coalesce(until_ms > ?, true)', [endOfDay])
+  const dated = await itemsInShort(em, kitchenId, 'live and until_ms <= ?', [endOfDay])
+  const aside = await itemsInShort(em, kitchenId, 'live and aside and coalesce(until_ms > ?, true)', [endOfDay])
   const inWarm = warm.length
-    ? await itemsWhere(em, kitchenId, 'live and not aside and until_ms > ? and unit_id = any(?::uuid[])', [
+    ? await itemsInShort(em, kitchenId, 'live and not aside and until_ms > ? and unit_id = any(?::uuid[])', [
         endOfDay,
         `{${warm.map(({ id }) => id).join(',')}}`,
       ])
     : []
   return [...dated, ...aside, ...inWarm]
-    .map((item): Due => ({ item, standing: itemStanding(item, store, now) }))
+    .map(({ state, card }) => ({ card, standing: itemStanding(state, store, now) }))
     .filter(({ standing: { asks } }) => !['keep', 'frozen', 'not ready', 'use first', 'gone'].includes(asks))
     .sort((a, b) => {
       const [rankA, atA] = itemUrgency(a.standing)
       const [rankB, atB] = itemUrgency(b.standing)
       return rankA - rankB || atA - atB
+    })
+    .map(({ card, standing: { asks, why, until, daysLeft, advice } }): Due => {
+      const { kind, by, time, source } = advice
+      return { item: card, asks, why, until, daysLeft, advice: { kind, by, time, source } }
     })
 }
 

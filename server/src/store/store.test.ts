@@ -243,7 +243,7 @@ describe('what a batch becomes', () => {
     expect(await to('serve', 'Display case', into)).toMatchObject({ outcome: 'accepted' })
     expect(await to('move', 'Walk-in 1', into)).toMatchObject({ code: 'move shut' })
     const { due } = (await kitchen.get('/api/store/discards')).body as { due: Due[] }
-    expect(due.find((each) => each.item.id === into)?.standing).toMatchObject({ asks: 'use now', why: 'its own clock' })
+    expect(due.find((each) => each.item.id === into)).toMatchObject({ asks: 'use now', why: 'its own clock' })
   })
 })
 
@@ -376,8 +376,8 @@ describe('what the store answers', () => {
       }),
     )
     const { due } = (await kitchen.get('/api/store/discards')).body as { due: Due[] }
-    expect(due[0]?.standing.asks).toBe('discard')
-    expect(due.find((each) => each.item.id === find)?.standing.why).toBe('undated')
+    expect(due[0]?.asks).toBe('discard')
+    expect(due.find((each) => each.item.id === find)?.why).toBe('undated')
     const csv = (await kitchen.get('/api/store/stock.csv')).text
     expect(csv).toContain("'=Tub")
     await taken(

@@ -9,15 +9,16 @@ export class Migration0004Store extends Migration {
 }
 
 const statements = [
-  // Written with the state by the fold: core says what an item is in short.
+  // Written with the state by the fold: core says what an item is in short. Plain text, to be handed on as it is.
   `alter table item
-     add column card jsonb not null default '{}',
+     add column card json not null default '{}',
      add column code text not null generated always as (coalesce(card ->> 'code', '')) stored,
      add column live boolean not null generated always as (not coalesce((card ->> 'gone')::boolean, true)) stored,
      add column unit_id uuid generated always as ((card ->> 'unit')::uuid) stored,
      add column until_ms bigint generated always as ((card ->> 'until')::bigint) stored,
      add column aside boolean generated always as
-       (coalesce((card ->> 'held')::boolean, false) or card ->> 'until' is null or card ->> 'outSince' is not null) stored`,
+       (coalesce((card ->> 'held')::boolean, false) or card ->> 'outSince' is not null
+         or (card ->> 'until' is null and card ->> 'frozenDays' is null)) stored`,
   `create index item_until on item (kitchen_id, until_ms) where live`,
   `create index item_unit on item (kitchen_id, unit_id) where live`,
   `create index item_aside on item (kitchen_id) where live and aside`,

@@ -1,0 +1,151 @@
+import { Agent, request } from 'node:http'
+import type { AddressInfo } from 'node:net'
+import { MikroORM } from '@mikro-orm/postgresql'
+import { Client } from 'pg'
+import { configFrom } from '../config'
+import { createApp } from '../createApp'
+import { KitchenScope } from '../database/kitchenScope'
+import { DEMO_PEOPLE, seedKitchen, type Seeded } from '../demo/seed'
+import { rebuild } from '../ledger/rebuild'
+import { ITEMS_A_PAIR, storeHistory } from './storeHistory'
+
+const ITEMS = Number(process.env.LT_BENCH_ITEMS ?? 200_000)
+const ASKED = 120
+const MOST_MS = 25
+const MOST_GROWTH = 1.5
+
+/** How long the cold store takes to answer in a kitchen with years of history, and in one with a tenth of it. */
+async function storeBench(): Promise<void> {
+  const config = { ...configFrom(process.env), logLevel: 'silent' }
+  const app = await createApp(config)
+  await app.listen(0, '127.0.0.1')
+  const { port } = (app.getHttpServer() as { address(): AddressInfo }).address()
+  const orm = app.get<MikroORM>(MikroORM)
+  const owner = new Client({ connectionString: config.ownerUrl })
+  await owner.connect()
+  const small = await measured(await filled(orm, owner, ITEMS / 10), port)
+  const large = await measured(await filled(orm, owner, ITEMS), port)
+  for (const [name, ms] of Object.entries(large)) {
+    row(`${name}, p95, ms`, ms, MOST_MS, `${small[name]!.toFixed(1)} with a tenth`)
+    row(`${name}, grown from a tenth`, ms / small[name]!, MOST_GROWTH, '')
+  }
+  await owner.end()
+  await app.close()
+}
+
+/** A kitchen whose logbook is written entry by entry, and folded by the rebuild command. */
+async function filled(
+  orm: MikroORM,
+  owner: Client,
+  items: number,
+): Promise<Seeded & { lots: string[]; some: string[] }> {
+  const now = Date.now()
+  const kitchen = await seedKitchen(orm, {
+    name: `Bench ${items}`,
+    zone: 'UTC',
+    people: DEMO_PEOPLE,
+    now: now - 4 * 365 * 86_400_000,
+  })
+  const scope = new KitchenScope(orm.em.fork())
+  const [head] = await scope.inKitchen(kitchen.kitchenId, (em) =>
+    em.execute<{ seq: string; hash: string }[]>('select seq, hash from chain_head where kitchen_id = ?', [
+      kitchen.kitchenId,
+    ]),
+  )
+  const began = performance.now()
+  const start = { seq: Number(head!.seq), hash: head!.hash }
+  let piece: [number, string, string][] = []
+  let written = 0
+  const flush = async () => {
+    await owner.query('begin')
+    await owner.query(`select set_config('lt.kitchen', $1, true)`, [kitchen.kitchenId])
+    await owner.query(
+      `insert into entry (kitchen_id, seq, hash, canon)
+       select $1::uuid, (row ->> 0)::bigint, row ->> 1, row ->> 2 from json_array_elements($2::json) row`,
+      [kitchen.kitchenId, JSON.stringify(piece)],
+    )
+    const [seq, hash] = piece.at(-1)!
+    await owner.query('update chain_head set seq = $2, hash = $3 where kitchen_id = $1', [kitchen.kitchenId, seq, hash])
+    await owner.query('commit')
+    written += piece.length
+    piece = []
+  }
+  for (const { claim, seal } of storeHistory(kitchen, Math.round(items / ITEMS_A_PAIR), now, start)) {
+    const { hash, ...unhashed } = seal
+    piece.push([seal.seq, hash, JSON.stringify({ claim, seal: unhashed })])
+    if (piece.length === 5_000) await flush()
+  }
+  if (piece.length) await flush()
+  const wrote = performance.now()
+  await rebuild(scope, kitchen.kitchenId)
+  await owner.query('analyze')
+  const seconds = (ms: number) => Math.round(ms / 1000)
+  console.log(
+    `${items} items: ${written} entries written in ${seconds(wrote - began)} s, folded in ${seconds(performance.now() - wrote)} s`,
+  )
+  const ids = (sql: string) =>
+    scope.inKitchen(kitchen.kitchenId, async (em) =>
+      (await em.execute<{ id: string }[]>(sql, [kitchen.kitchenId])).map(({ id }) => id),
+    )
+  return {
+    ...kitchen,
+    lots: await ids(`select id from lot where kitchen_id = ? and code like 'E-%' order by id`),
+    some: await ids(`select id from item where kitchen_id = ? order by id limit 2000`),
+  }
+}
+
+async function measured(kitchen: Awaited<ReturnType<typeof filled>>, port: number): Promise<Record<string, number>> {
+  const ask = asker(port)
+  const mina = kitchen.people.find(({ key }) => key === 'mina')!
+  const { cookie } = await ask('POST', '/api/shift', {
+    kitchen: kitchen.kitchenId,
+    person: mina.id,
+    pin: mina.pin,
+    device: kitchen.kitchenId,
+  })
+  const { lots, some } = kitchen
+  const p95 = async (path: (i: number) => string) => {
+    const times: number[] = []
+    for (let i = 0; i < ASKED + 20; i++) {
+      const began = performance.now()
+      const { status } = await ask('GET', path(i), null, cookie)
+      if (status !== 200) throw new Error(`${path(i)}: ${status}`)
+      // The first answers warm the caches.
+      if (i >= 20) times.push(performance.now() - began)
+    }
+    return times.sort((a, b) => a - b)[Math.floor(times.length * 0.95)]!
+  }
+  return {
+    'Cold Store': await p95(() => '/api/store'),
+    'what goes today': await p95(() => '/api/store/discards'),
+    'lineage of a lot, five generations': await p95((i) => `/api/lineage/lot/${lots[(i * 7) % lots.length]!}`),
+    'lineage of an item': await p95((i) => `/api/lineage/item/${some[(i * 13) % some.length]!}`),
+  }
+}
+
+function asker(port: number) {
+  const agent = new Agent({ keepAlive: true, maxSockets: 1 })
+  return (method: 'GET' | 'POST', path: string, body: unknown, cookie = '') =>
+    new Promise<{ cookie: string; status: number }>((done, failed) => {
+      const headers = { 'Content-Type': 'application/json', cookie }
+      const sent = request({ port, host: '127.0.0.1', path, method, agent, headers }, (response) => {
+        response.on('data', () => undefined)
+        response.on('end', () =>
+          done({ cookie: response.headers['set-cookie']?.[0]?.split(';')[0] ?? '', status: response.statusCode ?? 0 }),
+        )
+      })
+      sent.on('error', failed)
+      sent.end(body === null ? undefined : JSON.stringify(body))
+    })
+}
+
+function row(name: string, value: number, most: number, more: string): void {
+  console.log(
+    `${name.padEnd(52)} ${value.toFixed(2).padStart(9)}   at most ${String(most).padEnd(6)} ${value <= most ? 'ok' : 'MISSED'}   ${more}`,
+  )
+}
+
+void storeBench().catch((error: unknown) => {
+  console.error(error)
+  process.exitCode = 1
+})
