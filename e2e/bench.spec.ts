@@ -176,10 +176,12 @@ test('a mousse takes pasteurized lots alone, by name, and is not proven without 
   // A lot heated here is refused without a variance; one that was bought is taken.
   await tap(page, /Another lot/)
   await tap(page, 'Heated here')
-  await tap(page, 'Take it in')
+  await tap(page, 'Hold it for the lead')
   await expect(page.getByRole('alert')).toHaveText('Which lot is it? Write down what stands on the tray or carton.')
   await page.getByLabel('Lot, as written on it').fill('H-1')
   await page.getByLabel('From').fill('this kitchen')
+  await page.getByLabel('Use by').fill('2099-01-01')
+  await page.getByLabel(/Read at the door/).fill('4')
   await tap(page, 'Take it in')
   await page.getByRole('dialog').getByRole('button', { name: 'Not now' }).click()
   await expect(page.getByText('only under a written variance, and none is in force')).toBeVisible()

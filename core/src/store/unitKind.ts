@@ -62,7 +62,19 @@ const FROZEN: Level = {
   },
 }
 
+// One question for every item of a store: asked once a version of the limits and day.
+const known = new WeakMap<LimitSet, Map<string, Level | null>>()
+
 function strictest(keys: readonly LimitKey[], limits: LimitSet, day: Day): Level | null {
+  const asked = `${day} ${keys.join()}`
+  const kept = known.get(limits) ?? new Map<string, Level | null>()
+  known.set(limits, kept)
+  const found = kept.has(asked) ? kept.get(asked)! : strictestOf(keys, limits, day)
+  kept.set(asked, found)
+  return found
+}
+
+function strictestOf(keys: readonly LimitKey[], limits: LimitSet, day: Day): Level | null {
   const levels = keys
     .flatMap((key) => limitsOf(limits, key, day))
     .flatMap((limit): Level[] => {

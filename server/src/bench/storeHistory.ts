@@ -187,7 +187,11 @@ export function* storeHistory(
         })
     }
     for (const each of units) {
-      yield enter('unit-read', each.id, { typed: { value: 3.1, unit: 'C' }, instrument: null, noted: null })
+      yield enter('unit-read', each.id, {
+        typed: { value: each.id === freezer ? -19 : 3.1, unit: 'C' },
+        instrument: null,
+        noted: null,
+      })
     }
   }
 }

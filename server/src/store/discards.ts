@@ -29,22 +29,20 @@ export interface Due extends Pick<ItemStanding, 'asks' | 'why' | 'until' | 'days
  * was warm. Only those are read and judged; core decides which of them stay.
  */
 export async function dueToday(em: EntityManager, kitchenId: Id, now: Instant): Promise<Due[]> {
-  const store = await storeAt(em, kitchenId, now, (await oldestHeld(em, kitchenId)) ?? now)
+  const store = await storeAt(em, kitchenId, now, (await oldestHeld(em, kitchenId, now)) ?? now)
   const day = dayOf(now, store.zone)
   const endOfDay = startOfDay(addDays(day, 1), store.zone)
   const warm = store.units.filter((unit) => {
     const level = levelOf(unit.kind, store.limits, day)
     return level !== null && excursionsOf(unit, level, now).length > 0
   })
-  const dated = await itemsInShort(em, kitchenId, 'live and until_ms <= ?', [endOfDay])
-  const aside = await itemsInShort(em, kitchenId, 'live and aside and coalesce(until_ms > ?, true)', [endOfDay])
-  const inWarm = warm.length
-    ? await itemsInShort(em, kitchenId, 'live and not aside and until_ms > ? and unit_id = any(?::uuid[])', [
-        endOfDay,
-        `{${warm.map(({ id }) => id).join(',')}}`,
-      ])
-    : []
-  return [...dated, ...aside, ...inWarm]
+  const where = `live and (until_ms <= ? or aside or (until_ms > ? and unit_id = any(?::uuid[])))`
+  const asked = await itemsInShort(em, kitchenId, where, [
+    endOfDay,
+    endOfDay,
+    `{${warm.map(({ id }) => id).join(',')}}`,
+  ])
+  return asked
     .map(({ state, card }) => ({ card, standing: itemStanding(state, store, now) }))
     .filter(({ standing: { asks } }) => !['keep', 'frozen', 'not ready', 'use first', 'gone'].includes(asks))
     .sort((a, b) => {

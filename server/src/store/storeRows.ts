@@ -1,38 +1,53 @@
 import type { EntityManager } from '@mikro-orm/postgresql'
 import {
   DAY,
-  limitsAt,
   type Id,
   type Instant,
   type ItemCard,
   type ItemState,
-  type LimitsState,
+  type LimitSet,
   type Store,
   type UnitState,
 } from '@logged-thermal/core'
 import { query } from '../database/query'
-import { Kitchen } from '../people/kitchen.entity'
 import { Problem } from '../http/problem'
 
 /**
- * What items of a kitchen are judged by: its units, its limits at an instant, its zone.
+ * What items of a kitchen are judged by: its units, its limits at an instant, its zone. One statement: it is asked for
+ * with every list.
  * @param since no item that is judged is older: looks at the units from a day before on
  */
 export async function storeAt(em: EntityManager, kitchenId: Id, now: Instant, since: Instant): Promise<Store> {
-  const { zone, limitsId } = await em.findOneOrFail(Kitchen, { id: kitchenId })
-  const units = await query<{ state: UnitState }>(em, {
-    sql: `select state || jsonb_build_object('airs', jsonb_path_query_array(state -> 'airs', '$[*] \\? (@.at >= $since)',
-        jsonb_build_object('since', ?::bigint))) as state
-      from unit where kitchen_id = ? order by id`,
-    params: [Math.round(since - DAY), kitchenId],
+  const [row] = await query<{ zone: string; limits: LimitSet | null; units: { state: UnitState; looks: number }[] }>(
+    em,
+    {
+      sql: `select k.zone,
+        (select version from limit_set s, jsonb_array_elements(s.state -> 'versions') version
+          where s.kitchen_id = k.id and s.id = k.limits_id and (version ->> 'from')::bigint <= ?
+          order by (version ->> 'version')::int desc limit 1) as limits,
+        (select coalesce(json_agg(json_build_object('looks', jsonb_array_length(state -> 'airs'),
+            'state', (state - 'airs' - 'skips') || jsonb_build_object('skips', '[]'::jsonb, 'airs',
+              jsonb_path_query_array(state -> 'airs', '$[last - ${LATEST_LOOKS - 1} to last]'))) order by id), '[]')
+          from unit where kitchen_id = k.id) as units
+      from kitchen k where k.id = ?`,
+      params: [now, kitchenId],
+    },
+  )
+  if (!row?.limits) throw new Problem(409, 'no limits', 'This kitchen has no limits in force.', 'kitchen')
+  const { zone, limits, units } = row
+  const reaches = units.every(({ state, looks }) => looks <= LATEST_LOOKS || state.airs[0]!.at <= since - DAY)
+  return { units: reaches ? units.map(({ state }) => state) : await wholeUnits(em, kitchenId), limits, zone }
+}
+
+/** So many looks are read at first, weeks of rounds; all of them only where these do not reach back. */
+const LATEST_LOOKS = 150
+
+async function wholeUnits(em: EntityManager, kitchenId: Id): Promise<UnitState[]> {
+  const whole = await query<{ state: UnitState }>(em, {
+    sql: 'select state from unit where kitchen_id = ? order by id',
+    params: [kitchenId],
   })
-  const [set] = await query<{ state: LimitsState }>(em, {
-    sql: 'select state from limit_set where kitchen_id = ? and id = ?',
-    params: [kitchenId, limitsId],
-  })
-  const limits = limitsAt(set?.state.versions ?? [], now)
-  if (!limits) throw new Problem(409, 'no limits', 'This kitchen has no limits in force.', 'kitchen')
-  return { units: units.map(({ state }) => state), limits, zone }
+  return whole.map(({ state }) => state)
 }
 
 /** Items by a condition on their table, with their card. */
@@ -62,12 +77,11 @@ export async function itemsWhere(
   return rows.map(({ state }) => state)
 }
 
-/** When the oldest item was made that is held and not frozen. */
-export async function oldestHeld(em: EntityManager, kitchenId: Id): Promise<Instant | null> {
+/** When the oldest item was made that is held, in date and not frozen: what is past its day goes, however warm it was. */
+export async function oldestHeld(em: EntityManager, kitchenId: Id, now: Instant): Promise<Instant | null> {
   const [row] = await query<{ made: string | null }>(em, {
-    sql: `select min((card ->> 'made')::bigint) as made from item
-      where kitchen_id = ? and live and card ->> 'frozenDays' is null`,
-    params: [kitchenId],
+    sql: `select min(made_ms) as made from item where kitchen_id = ? and live and not frozen and (until_ms is null or until_ms > ?)`,
+    params: [kitchenId, now],
   })
   return row?.made == null ? null : Number(row.made)
 }

@@ -8,6 +8,7 @@ const NO_VARIANCE: Variance = { authority: '', reference: '', reason: '', validU
 const WARM = [15, 20, 30, 45, 60]
 const SERVE = [10, 15, 20, 30, 45]
 const REWARM = [0, 1, 2, 3]
+const NIGHT = [6, 8, 10, 12, 14]
 
 interface Props {
   draft: LimitSet
@@ -51,7 +52,7 @@ export function PracticePanel({ draft, onChange, onClose }: Props) {
     name: string,
     values: number[],
     value: number,
-    key: 'warmMinutes' | 'serveMinutes' | 'rewarmings',
+    key: 'warmMinutes' | 'serveMinutes' | 'rewarmings' | 'nightHours',
   ) => (
     <>
       <h3 className="title">{name}</h3>
@@ -102,6 +103,22 @@ export function PracticePanel({ draft, onChange, onClose }: Props) {
       {minutes('Minutes between 5 and 57 °C before a note is asked for', WARM, practice.warmMinutes, 'warmMinutes')}
       {minutes('Minutes to serve what is served at once', SERVE, practice.serveMinutes, 'serveMinutes')}
       {minutes('How often a proven batch may be melted or baked again', REWARM, practice.rewarmings, 'rewarmings')}
+      <h3 className="title">Whose last day passes on to what they go into</h3>
+      <div className="set-keys">
+        {(['ready to eat', 'every part'] as const).map((each) => (
+          <Key
+            key={each}
+            look={each === practice.partsPassOn ? 'primary' : 'plain'}
+            aria-pressed={each === practice.partsPassOn}
+            disabled={!onChange}
+            onClick={() => change({ partsPassOn: each })}
+          >
+            {each === 'ready to eat' ? 'Parts no floor kills after' : 'Every part'}
+          </Key>
+        ))}
+      </div>
+      {minutes('Hours between two good looks at a unit that are normal', NIGHT, practice.nightHours, 'nightHours')}
+      <Times practice={practice} onChange={onChange && change} />
       <h3 className="title">Written permissions</h3>
       {PERMITS.map((key) => {
         const held = practice.permits[key]
@@ -127,6 +144,37 @@ export function PracticePanel({ draft, onChange, onClose }: Props) {
         )
       })}
     </section>
+  )
+}
+
+/** When units are looked at, and when the list of what ends at midnight is shown. */
+function Times({ practice, onChange }: { practice: Practice; onChange: ((part: Partial<Practice>) => void) | null }) {
+  const [rounds, setRounds] = useState(practice.rounds.join(', '))
+  const [closing, setClosing] = useState(practice.closing)
+  const [wrong, setWrong] = useState<string | null>(null)
+  const isTime = (text: string) => /^([01]\d|2[0-3]):[0-5]\d$/.test(text)
+  const keep = () => {
+    const times = rounds
+      .split(',')
+      .map((each) => each.trim())
+      .filter(Boolean)
+      .sort()
+    const bad = [...times, closing].find((each) => !isTime(each))
+    setWrong(bad === undefined ? null : `"${bad}" is not a time: hours and minutes, as 07:30.`)
+    if (bad === undefined) onChange?.({ rounds: times, closing })
+  }
+  return (
+    <>
+      <label className="form-field">
+        Rounds of the units, times with commas
+        <input value={rounds} readOnly={!onChange} onChange={({ target }) => setRounds(target.value)} onBlur={keep} />
+      </label>
+      <label className="form-field">
+        The list of what ends at midnight, from
+        <input value={closing} readOnly={!onChange} onChange={({ target }) => setClosing(target.value)} onBlur={keep} />
+      </label>
+      {wrong && <p role="alert">{wrong}</p>}
+    </>
   )
 }
 

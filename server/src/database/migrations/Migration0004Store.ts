@@ -15,12 +15,15 @@ const statements = [
      add column code text not null generated always as (coalesce(card ->> 'code', '')) stored,
      add column live boolean not null generated always as (not coalesce((card ->> 'gone')::boolean, true)) stored,
      add column unit_id uuid generated always as ((card ->> 'unit')::uuid) stored,
+     add column made_ms bigint generated always as ((card ->> 'made')::bigint) stored,
+     add column frozen boolean not null generated always as (card ->> 'frozenDays' is not null) stored,
      add column until_ms bigint generated always as ((card ->> 'until')::bigint) stored,
      add column aside boolean generated always as
        (coalesce((card ->> 'held')::boolean, false) or card ->> 'outSince' is not null
          or (card ->> 'until' is null and card ->> 'frozenDays' is null)) stored`,
   `create index item_until on item (kitchen_id, until_ms) where live`,
   `create index item_unit on item (kitchen_id, unit_id) where live`,
+  `create index item_made on item (kitchen_id, made_ms) where live and not frozen`,
   `create index item_aside on item (kitchen_id) where live and aside`,
   `create index item_code on item (kitchen_id, code)`,
   `create index item_discarded on item (kitchen_id, ((state #>> '{discarded,at}')::bigint))
