@@ -132,6 +132,7 @@ export {
   type Phase as CooldownPhase,
 } from './cooling/simulateCooldown'
 export * from './ledger/entry'
+export * from './ledger/storeEntries'
 export { canonical } from './json/canonical'
 export * from './ledger/chain'
 export { FieldError, type FieldProblem } from './ledger/parse'

@@ -1,19 +1,21 @@
-import type {
-  AdviceKind,
-  DiscardReason,
-  HeatStatus,
-  HoldingKind,
-  Instant,
-  ItemAsks,
-  ItemStanding,
-  ItemState,
-  Keep,
-  Measure,
-  MeasureUnit,
-  MoveHow,
-  MoveShut,
-  PartShut,
-  ReceivingReason,
+import {
+  eggGrams,
+  eggOf,
+  type AdviceKind,
+  type DiscardReason,
+  type HeatStatus,
+  type HoldingKind,
+  type Instant,
+  type ItemAsks,
+  type ItemStanding,
+  type ItemState,
+  type Keep,
+  type Measure,
+  type MeasureUnit,
+  type MoveHow,
+  type MoveShut,
+  type PartShut,
+  type ReceivingReason,
 } from '@logged-thermal/core'
 import { clock, dayName, degrees, span, type Reader } from './figures'
 
@@ -41,6 +43,15 @@ export function measureWords({ value, unit }: Measure): string {
   if (unit === 'ml' && value >= 1000) return `${tenths(value / 1000)} L`
   const [one, many] = UNIT_WORDS[unit]
   return `${tenths(value)} ${value === 1 ? one : many}`
+}
+
+/** '560 g, about 17 eggs' of a part of the egg. */
+export function leftInEggs(item: ItemState, left: Measure): string {
+  const part = eggOf(item)
+  const said = measureWords(left)
+  if (part === null || left.unit !== 'g' || left.value === 0) return said
+  const count = Math.max(1, Math.round(left.value / eggGrams(part)))
+  return `${said}, about ${count === 1 ? '1 egg' : `${count} eggs`}`
 }
 
 function tenths(value: number): string {

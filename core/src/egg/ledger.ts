@@ -1,5 +1,6 @@
 import type { Instant } from '../calendar/instant'
-import type { EggsTaken, Id, LeftOver, Spot } from '../ledger/entry'
+import type { EggsTaken, Id, LeftOver } from '../ledger/entry'
+import type { Spot } from '../ledger/storeEntries'
 import type { BatchState } from '../state/batch'
 import type { LotState } from '../state/lot'
 import { eggGrams, type EggPart } from './eggGrams'

@@ -1,4 +1,4 @@
-import { DISCARD_REASONS } from '../ledger/entry'
+import { DISCARD_REASONS } from '../ledger/storeEntries'
 import { number, object, oneOf, text, whole } from '../ledger/parse'
 import { EVERYONE_WHO_COOKS, type KindOf } from './kindOf'
 import { isRefusal, openItem } from './openItem'

@@ -1,4 +1,4 @@
-import { MOVES, type Moved } from '../ledger/entry'
+import { MOVES, type Moved } from '../ledger/storeEntries'
 import { object, oneOf } from '../ledger/parse'
 import type { Refusal } from '../ledger/refusal'
 import { frozenOf, placeOf, type ItemState } from '../state/item'

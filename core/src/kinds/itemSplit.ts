@@ -1,5 +1,5 @@
 import { canonical } from '../json/canonical'
-import type { Inherited } from '../ledger/entry'
+import type { Inherited } from '../ledger/storeEntries'
 import { id, object, text } from '../ledger/parse'
 import { itemLeft } from '../state/item'
 import { inheritedOf } from '../state/newItem'

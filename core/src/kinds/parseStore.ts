@@ -1,4 +1,4 @@
-import type { Spot } from '../ledger/entry'
+import type { Spot } from '../ledger/storeEntries'
 import { id, number, object, oneOf, whole, type Field } from '../ledger/parse'
 import { MEASURE_UNITS, type Measure } from '../store/measure'
 

@@ -1,5 +1,5 @@
 import { canonical } from '../json/canonical'
-import type { Part } from '../ledger/entry'
+import type { Part } from '../ledger/storeEntries'
 import { flag, id, object, text, typedTemperature, type Field } from '../ledger/parse'
 import { partOf, partShut } from '../store/part'
 import { EVERYONE_WHO_COOKS, type KindOf } from './kindOf'

@@ -1,4 +1,4 @@
-import type { Portioned } from '../ledger/entry'
+import type { Portioned } from '../ledger/storeEntries'
 import { canonical } from '../json/canonical'
 import { flag, id, object, oneOf, text } from '../ledger/parse'
 import { methodRef } from './batchStarted'

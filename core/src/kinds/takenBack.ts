@@ -28,8 +28,13 @@ export const takenBack: KindOf<'taken-back'> = {
     if (!tap) return { code: 'not there', field: 'body.target', what: 'entry' }
     const part = item.parts.find(({ entry }) => entry === body.target)
     if ((part?.value.batch ?? null) !== (body.also?.id ?? null)) return { code: 'other lineage', field: 'body' }
-    // What was split off is an item by now: it is put back by no tap.
-    if (item.splits.some(({ entry }) => entry === body.target) || item.holds.some(({ entry }) => entry === body.target))
+    // How it came to be, and what was split off, is put back by no tap.
+    const came = item.born === body.target
+    if (
+      came ||
+      item.splits.some(({ entry }) => entry === body.target) ||
+      item.holds.some(({ entry }) => entry === body.target)
+    )
       return { code: 'not taken back', field: 'body.target', why: 'stands' }
     return madeAt - tap.madeAt > TAKEN_BACK_WITHIN
       ? { code: 'not taken back', field: 'body.target', why: 'late' }

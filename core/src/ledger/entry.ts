@@ -6,13 +6,7 @@ import type { LotForm } from '../egg/eggPlan'
 import type { Amount } from '../method/method'
 import type { Terms } from '../method/terms'
 import type { Place } from '../cooling/place'
-import type { Allergen } from '../ingredient/ingredient'
-import type { DietClaim } from '../method/facts'
-import type { Dating } from '../store/dating'
 import type { Measure } from '../store/measure'
-import type { ReceivingVerdict } from '../store/receiving'
-import type { HoldingKind } from '../store/unitKind'
-import type { Bounded } from '../trace/reading'
 import type { Check } from '../limits/checksFor'
 import type { Force, LimitSet } from '../limits/limit'
 import type { Edge } from '../limits/rule'
@@ -21,6 +15,18 @@ import type { RegisteredVessel, Vessel as PouredInto } from '../vessel/vessel'
 import type { Typed } from '../quantity/temperature'
 import type { Where } from '../trace/reading'
 import type { Standing } from '../verdict/standing'
+import type {
+  ColdUnit,
+  UnitReading,
+  Spot,
+  Portioned,
+  Moved,
+  PartUsed,
+  ItemUse,
+  ItemSplit,
+  ItemDiscarded,
+  LotReceived,
+} from './storeEntries'
 
 /** A UUID, made where the thing was made. */
 export type Id = string
@@ -111,167 +117,6 @@ export interface Addition {
   lot: string | null
 }
 
-/** A unit of the kitchen that things are held in. */
-export interface ColdUnit {
-  name: string
-  kind: HoldingKind
-  /** How much heat it takes out, W, as stated on it; null where nobody knows. */
-  watts: number | null
-  /** Numbered from the top. */
-  shelves: number
-  /** Litres it holds; null where nobody knows. */
-  litres: number | null
-}
-
-/** What a unit's air was: read off its display, or by a probe that stays in it. */
-export interface UnitReading {
-  typed: Typed
-  /** null: its own display. */
-  instrument: Id | null
-  /** Why the air is not what the food is. */
-  noted: 'door open' | 'defrost' | null
-}
-
-/** What an item says of itself: on its label and in the register. */
-export interface ItemFacts {
-  allergens: Allergen[]
-  claims: DietClaim[]
-  /** Holds raw or undercooked egg: the guest is told. */
-  advisory: boolean
-  heat: HeatStatus
-  /** Spoils without temperature control. */
-  needsCold: boolean
-  /** Parts of which nothing is known: nothing is claimed. */
-  unknown: string[]
-}
-
-/** What heat did to it: proven by a floor, pasteurized by its maker, raw, or nothing that asks for heat. */
-export type HeatStatus = 'cooked' | 'pasteurized' | 'raw' | 'no heat asked'
-
-/** Where an item is put: a unit and its shelf. null: on the bench, out of the cold. */
-export interface Spot {
-  unit: Id | null
-  shelf: number | null
-}
-
-/** Some of a batch put away as an item of its own. */
-export interface Portioned extends Spot {
-  batch: Id
-  batchCode: string
-  method: Id
-  code: string
-  name: string
-  as: 'portion' | 'trimmings' | 'strained residue'
-  measure: Measure
-  dating: Dating
-  facts: ItemFacts
-  /** Set or aged from then on; null: at once. Not when it is safe. */
-  ready: Instant | null
-  /** First read under the cold limit; null: not yet. */
-  coldAt: Instant | null
-  /** Time out of the cold while it was put together, ms. */
-  carried: Bounded
-  /** Nothing of the batch is left elsewhere: it leaves the Line. */
-  last: boolean
-}
-
-export const MOVES = ['move', 'freeze', 'thaw', 'out', 'serve', 'hot'] as const
-/** out: on the bench, and back. serve: time is its only control, and it never goes back. hot: into a hot well. */
-export type MoveHow = (typeof MOVES)[number]
-
-export interface Moved extends Spot {
-  how: MoveHow
-}
-
-/** What a part was when it went in: its date, its heat and its allergens go with it. */
-export interface Part {
-  item: Id
-  code: string
-  name: string
-  lastDay: Day | null
-  /** Usable before this instant; null: frozen or undated by itself. */
-  until: Instant | null
-  facts: ItemFacts
-}
-
-/** Some of an item went into a batch. */
-export interface PartUsed {
-  batch: Id
-  step: string
-  measure: Measure
-  /** How warm it was, by a probe. */
-  typed: Typed
-  instrument: Id
-  /** Poured warm on cold parts: the merged temperature is asked for. */
-  warm: boolean
-  /** Herbs, fruit and nuts are looked at again; null where there is nothing to see. */
-  condition: { good: boolean; why: string | null } | null
-  part: Part
-}
-
-/** Some of an item went to people. */
-export interface ItemUse {
-  measure: Measure
-  then: 'sold' | 'served' | 'tasted'
-}
-
-/** What something was made of. */
-export interface Ancestor extends Subject {
-  code: string
-}
-
-/** Some of an item becomes one of its own, with all that it was until then. */
-export interface ItemSplit {
-  into: Id
-  code: string
-  measure: Measure
-  as: Inherited
-}
-
-/** What an item passes to what is split off it: what it is, and where it has been. */
-export interface Inherited {
-  name: string
-  what: 'portion' | 'package' | 'by-product' | 'find'
-  from: Ancestor[]
-  made: Instant
-  madeBy: Id
-  cost: number | null
-  dating: Dating
-  facts: ItemFacts
-  ready: Instant | null
-  coldAt: Instant | null
-  carried: Bounded
-  ingredient: string | null
-  moves: ({ at: Instant } & Moved)[]
-  opened: Instant[]
-  readings: { at: Instant; typed: Typed; instrument: Id | null }[]
-  holds: { at: Instant; held: boolean; reason: string; recall: boolean }[]
-}
-
-export const DISCARD_REASONS = [
-  'past its day',
-  'too warm',
-  'time up',
-  'not proven',
-  'undated',
-  'recalled',
-  'damaged',
-  'not kept',
-  'left over',
-  'other',
-] as const
-export type DiscardReason = (typeof DISCARD_REASONS)[number]
-
-/** Into the bin: how much, why, what it weighed and what it cost, where that is known. */
-export interface ItemDiscarded {
-  reason: DiscardReason
-  note: string | null
-  measure: Measure | null
-  grams: number | null
-  /** In the smallest coin. */
-  cost: number | null
-}
-
 /** Where it stands to cool, and what the unit's air was as it went in. */
 export interface Placement {
   place: Place
@@ -293,46 +138,6 @@ export interface CoolingPlan extends Pouring {
 }
 
 export type Cover = 'open' | 'film on the surface' | 'lid'
-
-/** A lot as it came. */
-export interface LotReceived {
-  code: string
-  /** Key of the catalogue; null for a bought component. */
-  ingredient: string | null
-  /** What it is called: the ingredient's name, or the bought component's. */
-  name: string
-  form: LotForm | null
-  size: EggSize | null
-  supplier: string
-  useBy: Day | null
-  /** For a pasteurized lot: the maker's word, or the variance under which it was heated here. */
-  pasteurized: { by: 'maker'; certificate: string } | { by: 'this kitchen'; limits: Id } | null
-  /** What the eggs are assured by; null: none that is known. */
-  scheme: string | null
-  /** What was done to frozen fruit against viruses; null: nothing that is known. */
-  treatment: string | null
-  /** By a probe between the packs, or in one; null: not read. */
-  received: { typed: Typed; instrument: Id | null } | null
-  /** How herbs, fruit and nuts looked; null: not looked at, or nothing to see. */
-  condition: { good: boolean; why: string | null } | null
-  /** What core makes of it, and what was done: never more than core allows. */
-  verdict: ReceivingVerdict
-  why: string | null
-  /** Held as an item of its own; null: refused at the door, or not tracked. */
-  held: LotHeld | null
-}
-
-/** A received lot as an item: in its package. */
-export interface LotHeld extends Spot {
-  item: Id
-  /** The short code that people say; the lot's own stands beside it. */
-  code: string
-  measure: Measure
-  /** Of the whole, in the smallest coin; null: not known. */
-  cost: number | null
-  dating: Dating
-  facts: ItemFacts
-}
 
 /** A method as a batch keeps it: the version it was made by. */
 export interface MethodRef extends Procedure {

@@ -14,12 +14,11 @@ import type {
   LeftOver,
   MethodRef,
   Note,
-  PartUsed,
   Placement,
-  Portioned,
   Pouring,
   ReadingBody,
 } from '../ledger/entry'
+import type { PartUsed, Portioned } from '../ledger/storeEntries'
 import type { AcidityMeasure } from '../acidity/acidity'
 import type { Check } from '../limits/checksFor'
 import type { Vessel } from '../method/method'

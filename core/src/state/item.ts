@@ -1,5 +1,6 @@
 import type { Instant } from '../calendar/instant'
-import type { Entry, Id, ItemDiscarded, ItemFacts, ItemUse, Moved, Ancestor, PartUsed } from '../ledger/entry'
+import type { Entry, Id } from '../ledger/entry'
+import type { ItemDiscarded, ItemFacts, ItemUse, Moved, Ancestor, PartUsed } from '../ledger/storeEntries'
 import { catalogue } from '../ingredient/catalogue'
 import type { EggPart } from '../egg/eggGrams'
 import type { Typed } from '../quantity/temperature'
@@ -12,6 +13,8 @@ import { newItem } from './newItem'
 /** Something that is held: some of a batch, a package, a by-product, a find. What was entered about it, no more. */
 export interface ItemState {
   id: Id
+  /** The entry that made it. */
+  born: Id
   code: string
   name: string
   what: 'portion' | 'package' | 'by-product' | 'find'

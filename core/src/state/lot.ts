@@ -1,5 +1,6 @@
 import type { Instant } from '../calendar/instant'
-import type { Bodies, Entry, Id, LotReceived } from '../ledger/entry'
+import type { Bodies, Entry, Id } from '../ledger/entry'
+import type { LotReceived } from '../ledger/storeEntries'
 import { factOf, type Fact } from './fact'
 
 /** An ingredient as it was received, and what the lead decided of it since. */

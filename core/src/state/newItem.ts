@@ -1,5 +1,6 @@
 import type { EggPart } from '../egg/eggGrams'
-import type { Claim, Entry, HeatStatus, Id, Inherited, LeftOver, Spot } from '../ledger/entry'
+import type { Claim, Entry, Id, LeftOver } from '../ledger/entry'
+import type { HeatStatus, Inherited, Spot } from '../ledger/storeEntries'
 import type { Instant } from '../calendar/instant'
 import { BY_PRODUCT_DAYS } from '../shelf/byProduct'
 import type { Bounded } from '../trace/reading'
@@ -8,6 +9,14 @@ import type { ItemState } from './item'
 
 /** An item as it comes to be: portioned, received in its package, left over, found, or split off another. */
 export function newItem(id: Id, entry: Entry): ItemState | null {
+  const made = madeBy(id, entry)
+  return made && { ...made, born: entry.claim.id }
+}
+
+/** What it was from the first, but for the entry that made it. */
+type Unborn = Omit<ItemState, 'born'>
+
+function madeBy(id: Id, entry: Entry): Unborn | null {
   const { claim } = entry
   switch (claim.kind) {
     case 'portioned':
@@ -27,10 +36,7 @@ export function newItem(id: Id, entry: Entry): ItemState | null {
 
 const NO_TIME: Bounded = { least: 0, likely: 0, most: 0 }
 
-function blank(): Omit<
-  ItemState,
-  'id' | 'code' | 'name' | 'what' | 'made' | 'madeBy' | 'measure' | 'dating' | 'facts'
-> {
+function blank(): Omit<Unborn, 'id' | 'code' | 'name' | 'what' | 'made' | 'madeBy' | 'measure' | 'dating' | 'facts'> {
   return {
     from: [],
     cost: null,
@@ -56,7 +62,7 @@ function putIn(entry: Entry, spot: Spot | null): ItemState['moves'] {
   return [factOf(entry, entry.claim.at, { how: unit === null ? 'out' : 'move', unit, shelf })]
 }
 
-function portioned(id: Id, entry: Entry, { by, body }: Claim<'portioned'>): ItemState {
+function portioned(id: Id, entry: Entry, { by, body }: Claim<'portioned'>): Unborn {
   const { batch, batchCode, code, name, as, measure, dating, facts, ready, coldAt, carried } = body
   return {
     ...blank(),
@@ -77,7 +83,7 @@ function portioned(id: Id, entry: Entry, { by, body }: Claim<'portioned'>): Item
   }
 }
 
-function received(id: Id, entry: Entry, { at, by, about, body }: Claim<'lot-received'>): ItemState | null {
+function received(id: Id, entry: Entry, { at, by, about, body }: Claim<'lot-received'>): Unborn | null {
   const { held, code, name, ingredient, verdict, why } = body
   if (!held) return null
   const { measure, cost, dating, facts } = held
@@ -103,7 +109,7 @@ function received(id: Id, entry: Entry, { at, by, about, body }: Claim<'lot-rece
 }
 
 /** Nothing is known of it: it has no date, counts as raw, and goes to discard. */
-function found(id: Id, entry: Entry, { at, by, body }: Claim<'item-found'>): ItemState {
+function found(id: Id, entry: Entry, { at, by, body }: Claim<'item-found'>): Unborn {
   const { code, name, measure } = body
   return {
     ...blank(),
@@ -120,7 +126,7 @@ function found(id: Id, entry: Entry, { at, by, body }: Claim<'item-found'>): Ite
   }
 }
 
-function splitOff(id: Id, entry: Entry, { body }: Claim<'item-split'>): ItemState {
+function splitOff(id: Id, entry: Entry, { body }: Claim<'item-split'>): Unborn {
   const { code, measure, as } = body
   const facts = <T extends { at: Instant }, V>(all: readonly T[], value: (one: T) => V): Fact<V>[] =>
     all.map((one) => factOf(entry, one.at, value(one)))
@@ -165,7 +171,7 @@ export function inheritedOf(parent: ItemState, share: number): Inherited {
 const PART_NAME: Record<EggPart, string> = { whole: 'Whole egg', yolk: 'Yolks', white: 'Whites' }
 const HEAT_OF: Record<LeftOver['heat'], HeatStatus> = { shell: 'raw', pasteurized: 'pasteurized' }
 
-function leftOver(id: Id, entry: Entry, { at, by, body }: Claim<'left-over'>): ItemState {
+function leftOver(id: Id, entry: Entry, { at, by, body }: Claim<'left-over'>): Unborn {
   const { batch, code, part, grams, made, lots, heat, then, spot, useBys } = body
   const measure = { value: grams, unit: 'g' as const }
   const days = {

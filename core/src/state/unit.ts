@@ -1,6 +1,7 @@
 import type { Instant } from '../calendar/instant'
 import { DAY } from '../calendar/instant'
-import type { ColdUnit, Entry, Id, UnitReading } from '../ledger/entry'
+import type { Entry, Id } from '../ledger/entry'
+import type { ColdUnit, UnitReading } from '../ledger/storeEntries'
 import { celsiusOf, type Typed } from '../quantity/temperature'
 
 /** One look at a unit's air. */

@@ -1,6 +1,7 @@
 import type { Instant } from '../calendar/instant'
 import type { Day } from '../calendar/zone'
-import type { HeatStatus, Id } from '../ledger/entry'
+import type { Id } from '../ledger/entry'
+import type { HeatStatus } from '../ledger/storeEntries'
 import type { Allergen } from '../ingredient/ingredient'
 import type { DietClaim } from '../method/facts'
 import { frozenOf, holdOf, isGone, itemLeft, openedAt, placeOf, type ItemState } from '../state/item'

@@ -1,7 +1,7 @@
 import type { Instant } from '../calendar/instant'
 import type { Day } from '../calendar/zone'
 import { catalogue } from '../ingredient/catalogue'
-import type { ItemFacts, LotHeld, LotReceived } from '../ledger/entry'
+import type { ItemFacts, LotHeld, LotReceived } from '../ledger/storeEntries'
 import { limitsOf } from '../limits/checksFor'
 import type { LimitSet } from '../limits/limit'
 import type { DietClaim } from '../method/facts'

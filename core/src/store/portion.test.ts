@@ -1,4 +1,4 @@
-import type { ItemFacts, PartUsed } from '../ledger/entry'
+import type { ItemFacts, PartUsed } from '../ledger/storeEntries'
 import type { Method } from '../method/method'
 import { itemOf, readOf, storeOf, unitOf } from '../test/shelf'
 import { limitsFrom, method, Story, wellMade } from '../test/story'

@@ -1,6 +1,6 @@
 import type { Day } from '../calendar/zone'
 import { catalogue } from '../ingredient/catalogue'
-import type { LotReceived } from '../ledger/entry'
+import type { LotReceived } from '../ledger/storeEntries'
 import { limitsOf } from '../limits/checksFor'
 import type { Limit, LimitSet } from '../limits/limit'
 import { celsiusOf, SAME_DEGREE } from '../quantity/temperature'

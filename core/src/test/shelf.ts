@@ -1,5 +1,6 @@
 import { MINUTE, type Instant } from '../calendar/instant'
-import type { Id, Moved } from '../ledger/entry'
+import type { Id } from '../ledger/entry'
+import type { Moved } from '../ledger/storeEntries'
 import type { LimitSet } from '../limits/limit'
 import type { Fact } from '../state/fact'
 import type { ItemState } from '../state/item'
@@ -16,6 +17,7 @@ function fact<T>(when: Instant, value: T, entry = `${when}`): Fact<T> {
 export function itemOf(more: Partial<ItemState> = {}): ItemState {
   return {
     id: 'item',
+    born: 'made',
     code: '62-1a',
     name: 'Test custard',
     what: 'portion',

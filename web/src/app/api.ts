@@ -126,7 +126,7 @@ export const {
   useLineQuery,
   useDiscardedQuery,
   useFeedQuery,
-  useFoundQuery,
+  useLazyFoundQuery,
   useItemQuery,
   useLineageQuery,
   usePostSignedMutation,

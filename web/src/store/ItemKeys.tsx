@@ -64,5 +64,5 @@ export function useLastTap(item: StoredItem['item']) {
     .filter(({ void: gone, entry, madeAt }) => !gone && !stands.has(entry) && now - madeAt < TAKEN_BACK_WITHIN)
     .sort((a, b) => b.madeAt - a.madeAt)[0]
   // What brought the item here is not a tap on it.
-  return last && last.entry !== item.moves[0]?.entry ? last : null
+  return last && last.entry !== item.born ? last : null
 }

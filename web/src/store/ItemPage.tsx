@@ -7,7 +7,7 @@ import {
   heatStatusWord,
   itemSentence,
   keepWords,
-  measureWords,
+  leftInEggs,
   setBy,
   type Reader,
 } from '@logged-thermal/wording'
@@ -57,7 +57,7 @@ export function ItemPage() {
             <Walls one={one} limits={limits} now={now} reader={reader} />
             <section aria-label="What can be done">
               <h2 className="title item-head">
-                {measureWords(itemLeft(one.item))} · {whereIs(one.item, line.units)}
+                {leftInEggs(one.item, itemLeft(one.item))} · {whereIs(one.item, line.units)}
                 <small>{facts(one, reader)}</small>
               </h2>
               <ItemActions one={one} line={line} now={now} reader={reader} />

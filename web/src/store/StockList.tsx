@@ -1,8 +1,8 @@
 import { useDeferredValue, useState } from 'react'
-import { Link } from 'react-router'
+import { Link, useNavigate } from 'react-router'
 import { itemLeft, type Allergen, type DietClaim } from '@logged-thermal/core'
 import { asksWord, dayName, heatStatusWord, measureWords, setBy } from '@logged-thermal/wording'
-import { sentenceOf, useFeedQuery, useRenewFeedMutation, useSearchQuery } from '../app/api'
+import { sentenceOf, useFeedQuery, useLazyFoundQuery, useRenewFeedMutation, useSearchQuery } from '../app/api'
 import { Header } from '../app/Header'
 import { useHand, useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
@@ -27,7 +27,18 @@ export function StockList() {
   const [without, setWithout] = useState<Allergen[]>([])
   const [claim, setClaim] = useState<DietClaim | null>(null)
   const [sort, setSort] = useState<Sort>('day')
+  const [find] = useLazyFoundQuery()
+  const navigate = useNavigate()
   const wanted = useDeferredValue(text.trim().toLowerCase())
+  /** A code that was typed or read off a label, then Enter: its page. What is held here is found without asking. */
+  const open = async () => {
+    const code = text.trim()
+    const held = stored.find(({ item }) => item.code.toLowerCase() === code.toLowerCase())
+    if (held) return navigate(`/store/item/${held.item.id}`)
+    const [first] = (await find(code)).data?.found ?? []
+    if (first)
+      return navigate(first.type === 'item' ? `/store/item/${first.id}` : `/store/lineage/${first.type}/${first.id}`)
+  }
   const all = [...new Set(stored.flatMap(({ item }) => item.facts.allergens))].sort()
   const units = line?.units ?? []
   const shown = stored
@@ -57,7 +68,13 @@ export function StockList() {
       <div className="bin">
         <StoreNav />
         <div className="stock" tabIndex={0} role="region" aria-label="List of what is held">
-          <div className="stock-find">
+          <form
+            className="stock-find"
+            onSubmit={(event) => {
+              event.preventDefault()
+              void open()
+            }}
+          >
             <label className="form-field">
               Name, code or place
               <input type="search" value={text} onChange={({ target }) => setText(target.value)} />
@@ -88,7 +105,7 @@ export function StockList() {
                 </Key>
               ))}
             </div>
-          </div>
+          </form>
           <table className="stock-table">
             <thead>
               <tr>

@@ -1,0 +1,79 @@
+import type { ItemStanding, ItemState, PartShut } from '@logged-thermal/core'
+import {
+  discardReasonOf,
+  itemSentence,
+  keepWords,
+  leftInEggs,
+  leftWords,
+  measureWords,
+  partShutSentence,
+  setBy,
+} from './storeWords'
+
+const HOUR = 3_600_000
+const reader = { unit: 'C' as const, zone: 'UTC' }
+const source = { document: 'Food Code', section: '3-501.17', edition: '2022', confidence: 'high' as const }
+const keep = { what: 'days' as const, count: 3, from: null, force: 'house' as const, source }
+const standing = (more: Partial<ItemStanding> = {}): ItemStanding => ({
+  asks: 'keep',
+  why: null,
+  walls: [{ lastDay: '2027-03-05', until: 100 * HOUR, ruledBy: 'keepDays', keep }],
+  until: 100 * HOUR,
+  daysLeft: 3,
+  exposure: { time: { least: 0, likely: 0, most: 0 }, periods: [], now: false, read: null },
+  advice: { kind: 'nothing', by: null, time: { least: 0, likely: 0, most: 0 }, source, force: 'law' },
+  timeUp: null,
+  ...more,
+})
+const item = { holds: [], ready: null, ingredient: 'white' } as unknown as ItemState
+
+describe('the words of the cold store', () => {
+  it('say amounts as people do, and parts of the egg in eggs', () => {
+    expect([
+      measureWords({ value: 1, unit: 'portion' }),
+      measureWords({ value: 1250, unit: 'g' }),
+      measureWords({ value: 3000, unit: 'ml' }),
+    ]).toEqual(['1 portion', '1.3 kg', '3 L'])
+    expect(leftInEggs(item, { value: 561, unit: 'g' })).toBe('561 g, about 17 eggs')
+  })
+
+  it('say what sets a date, and how much of it is left', () => {
+    expect(keepWords({ ...keep, what: 'hours', count: 24, force: 'law' })).toBe('Law, 24 h from combining')
+    expect(setBy(standing())).toBe('House, 3 days')
+    expect(setBy({ walls: [{ lastDay: '2027-03-05', until: 1, ruledBy: 'Custard 62-1', keep: null }] })).toBe(
+      'Custard 62-1',
+    )
+    expect(leftWords(standing({ until: 5 * HOUR, daysLeft: 1 }), 0)).toEqual({ big: '5', small: 'h' })
+    expect(leftWords(standing(), 0)).toEqual({ big: '3', small: 'days, with today' })
+  })
+
+  it('say what to do first, then why, and never more than is known', () => {
+    const time = { least: 0, likely: 1 * HOUR, most: 3 * HOUR }
+    const warm = standing({
+      asks: 'chill again',
+      why: 'exposure',
+      exposure: { time, periods: [], now: true, read: null },
+      advice: { kind: 'chill again', by: 4 * HOUR, time, source, force: 'guidance' },
+    })
+    expect(itemSentence(item, warm, reader)).toBe('Another unit before 04:00. Above its limit for at most 3 h.')
+    const unseen = {
+      ...warm,
+      advice: { ...warm.advice, kind: 'read it' as const, by: null },
+      exposure: { ...warm.exposure, time: { least: 0, likely: 0, most: 14 * HOUR } },
+    }
+    expect(itemSentence(item, unseen, reader)).toContain('Nobody looked at its unit for too long')
+    const over = standing({ asks: 'discard', why: 'past its day' })
+    expect(itemSentence(item, over, reader)).toBe('Ran out at the end of Fri 5 Mar. House, 3 days.')
+    expect(discardReasonOf(over)).toBe('past its day')
+    expect(discardReasonOf(standing({ asks: 'use today', why: 'its day' }))).toBe('left over')
+  })
+
+  it('say why something may not go in, and what would help', () => {
+    const said = (why: PartShut) => partShutSentence(why)
+    expect(said({ code: 'too warm', celsius: 9.44, level: 5 })).toBe(
+      'at 9.4 °C it is over 5 °C. Chill it first, or say that it is poured warm.',
+    )
+    expect(said({ code: 'not proven', batch: '62-1' })).toContain('62-1 is not proven and not released')
+    expect(said({ code: 'raw egg unheated' })).toContain('Take a pasteurized one')
+  })
+})
