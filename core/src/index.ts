@@ -173,7 +173,7 @@ export {
   type ItemStanding,
   type Store,
 } from './store/itemStanding'
-export { parentsOfBatch, parentsOfItem } from './store/lineage'
+export { parentsOfBatch, parentsOfItem, type Lineage, type LineageNode } from './store/lineage'
 export { less, MEASURE_UNITS, type Measure, type MeasureUnit } from './store/measure'
 export { packageOf } from './store/package'
 export { asksMerged } from './store/merged'

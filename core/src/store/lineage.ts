@@ -1,6 +1,32 @@
-import type { Id, Subject } from '../ledger/entry'
+import type { Instant } from '../calendar/instant'
+import type { Id, Subject, SubjectType } from '../ledger/entry'
+import type { ItemCard } from './card'
 import type { BatchState } from '../state/batch'
 import type { ItemState } from '../state/item'
+
+/** Something in a lineage: a lot, a batch or an item, with what stands on it. */
+export interface LineageNode {
+  type: SubjectType
+  id: Id
+  code: string
+  name: string
+  /** How many steps from what was asked about: negative up to what it was made of, positive down to what became of it. */
+  generation: number
+  at: Instant
+  /** An item in short; null for lots and batches. */
+  card: ItemCard | null
+  /** A batch that is still on the Line. */
+  running: boolean
+}
+
+/** Everything that something was made of, and everything that became of it. */
+export interface Lineage {
+  of: Subject
+  nodes: LineageNode[]
+  edges: { parent: Id; child: Id }[]
+  /** There are more than are shown. */
+  cut: boolean
+}
 
 /** What an item was made of. */
 export function parentsOfItem({ from }: Pick<ItemState, 'from'>): Subject[] {

@@ -1,29 +1,6 @@
 import type { EntityManager } from '@mikro-orm/postgresql'
-import type { BatchState, Id, ItemCard, Subject, SubjectType } from '@logged-thermal/core'
+import type { BatchState, Id, ItemCard, Lineage, LineageNode, Subject, SubjectType } from '@logged-thermal/core'
 import { query } from '../database/query'
-
-/** Something in a lineage: a lot, a batch or an item, with what stands on it. */
-export interface LineageNode {
-  type: SubjectType
-  id: Id
-  code: string
-  name: string
-  /** How many steps from what was asked about: negative up to what it was made of, positive down to what became of it. */
-  generation: number
-  at: number
-  /** An item in short; null for lots and batches. */
-  card: ItemCard | null
-  /** A batch that is still on the Line. */
-  running: boolean
-}
-
-export interface Lineage {
-  of: Subject
-  nodes: LineageNode[]
-  edges: { parent: Id; child: Id }[]
-  /** There are more than are shown. */
-  cut: boolean
-}
 
 /** More than this is read by nobody, and is fetched by day and method instead. */
 const MOST = 20_000

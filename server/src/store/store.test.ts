@@ -14,6 +14,7 @@ import {
   type Id,
   type ItemState,
   type LimitSet,
+  type Lineage,
   type LotReceived,
   type Method,
   type SealedEntry,
@@ -21,7 +22,6 @@ import {
 import { rebuild } from '../ledger/rebuild'
 import { openKitchen, type TestKitchen } from '../test/kitchen'
 import type { Due } from './discards'
-import type { Lineage } from './lineage'
 
 const HOUR = 3_600_000
 const NOTHING = { note: null, measure: null, grams: null, cost: null }

@@ -8,10 +8,9 @@ import type {
   ItemStanding,
   ItemState,
   Learned,
+  Lineage,
   SealedEntry,
   Standing,
-  Subject,
-  SubjectType,
 } from '@logged-thermal/core'
 import type { LineData, PersonOnList } from './lineData'
 
@@ -42,25 +41,6 @@ export interface ItemAnswer {
   item: ItemState
   standing: ItemStanding
   batch: { state: BatchState; standing: Standing; cleared: boolean } | null
-}
-
-/** Something in a lineage: before what was asked about the generation is negative. */
-export interface LineageNode {
-  type: SubjectType
-  id: Id
-  code: string
-  name: string
-  generation: number
-  at: number
-  card: ItemCard | null
-  running: boolean
-}
-
-export interface Lineage {
-  of: Subject
-  nodes: LineageNode[]
-  edges: { parent: Id; child: Id }[]
-  cut: boolean
 }
 
 export interface DiscardTotal {

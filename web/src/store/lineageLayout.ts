@@ -1,6 +1,5 @@
 import { graphlib, layout } from '@dagrejs/dagre'
-import { dayOf, type Id } from '@logged-thermal/core'
-import type { Lineage, LineageNode } from '../app/api'
+import { dayOf, type Id, type Lineage, type LineageNode } from '@logged-thermal/core'
 
 /** A box of the graph: one thing, or many of a day and a method together. */
 export interface Box {

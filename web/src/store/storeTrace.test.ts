@@ -1,8 +1,7 @@
-import type { ItemState, UnitState } from '@logged-thermal/core'
+import type { ItemState, Lineage, UnitState } from '@logged-thermal/core'
 import { lineageGraph, MANY } from './lineageLayout'
 import { numberIn } from './numberIn'
 import { coldHalf, storeTrace } from './storeTrace'
-import type { Lineage } from '../app/api'
 
 const HOUR = 3_600_000
 const unit = (id: string, looks: [hours: number, celsius: number][]) =>
