@@ -160,7 +160,7 @@ export { inheritedOf } from './state/newItem'
 export { moveShut, type MoveShut } from './kinds/itemMoved'
 export { TAKEN_BACK_WITHIN } from './kinds/takenBack'
 export { ADVICES, adviceOf, type Advice, type AdviceKind } from './store/advice'
-export { airSpans, excursionsOf, isOutside, type AirSpan, type Excursion } from './store/air'
+export { airSpans, excursionsOf, isOutside, LOOKS_APART, type AirSpan, type Excursion } from './store/air'
 export { wallsOf, type Dating, type DateWall, type Keep } from './store/dating'
 export { exposureOf, type Exposure } from './store/exposure'
 export {

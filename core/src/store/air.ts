@@ -29,7 +29,7 @@ export interface Excursion {
 
 /** Outside for so long, or in two looks so far apart, opens it: a door or a defrost does not, ms. */
 const OPENS_AFTER = 30 * MINUTE
-const LOOKS_APART = 15 * MINUTE
+export const LOOKS_APART = 15 * MINUTE
 /** A spike with its reason noted is over within this, ms. */
 const SPIKE = HOUR
 

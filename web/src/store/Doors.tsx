@@ -1,5 +1,14 @@
 import ButtonBase from '@mui/material/ButtonBase'
-import { dayOf, excursionsOf, isOutside, levelOf, type Id, type LimitSet, type UnitState } from '@logged-thermal/core'
+import {
+  dayOf,
+  excursionsOf,
+  isOutside,
+  levelOf,
+  LOOKS_APART,
+  type Id,
+  type LimitSet,
+  type UnitState,
+} from '@logged-thermal/core'
 import { clock, degrees, span, type Reader } from '@logged-thermal/wording'
 import { clockLens } from '../parts/lens'
 import { ColdRibbon } from './ColdRibbon'
@@ -110,5 +119,5 @@ export function warmth(unit: UnitState, limits: LimitSet, now: number, reader: R
   if (!excursion) return null
   return excursion.open
     ? `over ${degrees(level.celsius, reader, 'reach')} for ${span(now - excursion.since.latest)}`
-    : `read it again by ${clock(excursion.since.latest + 15 * 60_000, reader)}`
+    : `read it again by ${clock(excursion.since.latest + LOOKS_APART, reader)}`
 }
