@@ -122,7 +122,7 @@ export {
   type RegisteredVessel,
 } from './vessel/vessel'
 export { lastRead } from './state/lastRead'
-export { lastAir, type AirReading, type UnitState } from './state/unit'
+export { lastAir, type AirReading, type Look, type UnitState } from './state/unit'
 export type { VesselState } from './state/vessel'
 export type { Shape } from './cooling/conduction/grid'
 export {
@@ -161,17 +161,20 @@ export { moveShut, type MoveShut } from './kinds/itemMoved'
 export { TAKEN_BACK_WITHIN } from './kinds/takenBack'
 export { ADVICES, adviceOf, type Advice, type AdviceKind } from './store/advice'
 export { airSpans, excursionsOf, isOutside, LOOKS_APART, type AirSpan, type Excursion } from './store/air'
-export { wallsOf, type Dating, type DateWall, type Keep } from './store/dating'
+export { itemWalls, wallsOf, type Dating, type DateWall, type Keep } from './store/dating'
 export { exposureOf, type Exposure } from './store/exposure'
 export {
+  courseStanding,
   itemLevel,
   itemStanding,
   itemsIn,
   itemUrgency,
   ITEM_ASKS,
   type ItemAsks,
+  type CourseStanding,
   type ItemStanding,
   type Store,
+  type StoreUnit,
 } from './store/itemStanding'
 export { parentsOfBatch, parentsOfItem, type Lineage, type LineageNode } from './store/lineage'
 export { less, MEASURE_UNITS, type Measure, type MeasureUnit } from './store/measure'
@@ -198,7 +201,8 @@ export {
   type ReceivingVerdict,
 } from './store/receiving'
 export { isClosing, minutesOf, nextRoundAt, roundsOf, type Round } from './store/rounds'
-export { itemCard, type ItemCard } from './store/card'
+export { itemCard, unitCard, type ItemCard, type UnitCard } from './store/card'
+export { courseOf, type Course } from './store/course'
 export {
   coldLevel,
   HOLDING_KINDS,

@@ -82,13 +82,19 @@ export function dayOfYear(day: Day): number {
 
 /** The UTC midnight of a well-formed day; RangeError that names the argument otherwise. */
 export function parseDay(argument: string, day: Day): Instant {
+  const known = midnights.get(day)
+  if (known !== undefined) return known
   const [year, month, date] = /^(\d{4})-(\d{2})-(\d{2})$/.exec(day)?.slice(1).map(Number) ?? []
   const instant = year === undefined ? NaN : Date.UTC(year, month! - 1, date)
   const found = new Date(instant)
   if (found.getUTCFullYear() !== year || found.getUTCMonth() + 1 !== month || found.getUTCDate() !== date)
     throw new RangeError(`${argument}: ${day} is not a day, YYYY-MM-DD`)
+  if (midnights.size > MOST_KEPT) midnights.clear()
+  midnights.set(day, instant)
   return instant
 }
+
+const midnights = new Map<Day, Instant>()
 
 /** The day that a UTC midnight or any instant of that UTC day lies in. */
 function dayAt(utc: Instant): Day {

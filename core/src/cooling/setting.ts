@@ -6,6 +6,7 @@ import type { BatchState } from '../state/batch'
 import { filledTo } from '../vessel/vessel'
 import type { Place } from './place'
 import { roundProduct, type Product } from './prospect'
+import { standing } from '../state/fact'
 
 /** How a batch stands to cool from an instant on, until something is changed. */
 export interface Setting {
@@ -30,7 +31,7 @@ const TYPICAL_KILOGRAMS = 3
 /** Every way it stood since it cools, in order: each entry that changes how it cools begins another. */
 export function settingsOf(batch: BatchState, cooledAt: Instant): Setting[] {
   const real = <T>(facts: readonly { at: Instant; value: T; void: boolean }[], change: Setting['change']) =>
-    facts.filter(({ void: gone }) => !gone).map(({ at, value }) => ({ at, value, change }))
+    standing(facts).map(({ at, value }) => ({ at, value, change }))
   const changes = [
     ...real(batch.placements, 'placed'),
     ...real(batch.stirrings, 'stirred'),

@@ -5,6 +5,7 @@ import type { BatchState } from '../state/batch'
 import type { LotState } from '../state/lot'
 import { eggGrams, type EggPart } from './eggGrams'
 import type { EggUse, LotForm } from './eggPlan'
+import { standing } from '../state/fact'
 
 /** What of one part of the egg was taken, what the method uses, and what is left to be kept or thrown away. Grams. */
 export interface PartLine {
@@ -41,7 +42,7 @@ export function gramsTaken({ as, cracked, grams, size }: EggsTaken): Record<EggP
 
 /** The separation ledger of a batch: a line for each part that was taken. */
 export function eggLedger({ eggs, terms, leftOvers }: Pick<BatchState, 'eggs' | 'terms' | 'leftOvers'>): PartLine[] {
-  const taken = eggs.filter(({ void: gone }) => !gone).map(({ value }) => gramsTaken(value))
+  const taken = standing(eggs).map(({ value }) => gramsTaken(value))
   return PARTS.flatMap((part) => {
     const has = sum(taken.map((each) => each[part]))
     if (has === 0) return []

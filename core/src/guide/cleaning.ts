@@ -1,5 +1,6 @@
 import { MINUTE, type Instant } from '../calendar/instant'
 import type { BatchState } from '../state/batch'
+import { standing } from '../state/fact'
 import { heatPlan } from '../method/heatPlan'
 import { instantOf } from '../verdict/offHeat'
 
@@ -20,8 +21,4 @@ export function cleaningDue(batch: BatchState, now: Instant): CleaningWhy | null
     .filter(({ value }) => value.as === 'separated' && value.cracked !== null)
     .at(-1)
   return separated && cleaned < separated.at && now <= separated.at + WITHIN ? 'separated by hand' : null
-}
-
-function standing<T extends { void: boolean }>(facts: readonly T[]): T[] {
-  return facts.filter(({ void: gone }) => !gone)
 }

@@ -50,6 +50,16 @@ export function factOf<T>({ claim, seal }: Entry, at: Instant, value: T): Fact<T
   }
 }
 
+/** Those that were not taken back. */
+export function standing<T extends { void: boolean }>(facts: readonly T[]): T[] {
+  return facts.filter(({ void: gone }) => !gone)
+}
+
+/** Those that were not taken back, by the time they tell of; of one time, the one entered later comes later. */
+export function inOrder<T extends { void: boolean; at: Instant }>(facts: readonly T[]): T[] {
+  return standing(facts).sort((a, b) => a.at - b.at)
+}
+
 /** The fact after a correction: new values, or void. What stood before is kept. */
 export function amended<T>(
   fact: Fact<T>,

@@ -7,7 +7,7 @@ import type { Typed } from '../quantity/temperature'
 import type { Dating } from '../store/dating'
 import { less, type Measure } from '../store/measure'
 import type { Bounded } from '../trace/reading'
-import { factOf, type Fact } from './fact'
+import { factOf, inOrder, standing, type Fact } from './fact'
 import { newItem } from './newItem'
 
 /** Something that is held: some of a batch, a package, a by-product, a find. What was entered about it, no more. */
@@ -68,13 +68,13 @@ export function isGone(item: ItemState): boolean {
 
 /** Where it is: the last move that stands; null before the first. */
 export function placeOf({ moves }: Pick<ItemState, 'moves'>): Fact<Moved> | null {
-  return standing(moves).reduce<Fact<Moved> | null>((last, next) => (last && last.at > next.at ? last : next), null)
+  return inOrder(moves).at(-1) ?? null
 }
 
 /** The spans it was frozen, oldest first; the last without an end while it is. */
 export function frozenOf({ moves }: Pick<ItemState, 'moves'>): { from: Instant; to?: Instant }[] {
   const spans: { from: Instant; to?: Instant }[] = []
-  for (const { at, value } of standing(moves).sort((a, b) => a.at - b.at)) {
+  for (const { at, value } of inOrder(moves)) {
     const last = spans.at(-1)
     const frozen = last !== undefined && last.to === undefined
     if (value.how === 'freeze' && !frozen) spans.push({ from: at })
@@ -163,8 +163,4 @@ function takenBack(state: ItemState, target: Id): ItemState {
     holds: strike(state.holds),
     discarded: state.discarded?.entry === target ? { ...state.discarded, void: true } : state.discarded,
   }
-}
-
-function standing<T>(facts: readonly Fact<T>[]): Fact<T>[] {
-  return facts.filter(({ void: gone }) => !gone)
 }

@@ -4,7 +4,7 @@ import type { HeatStatus, Inherited, Spot } from '../ledger/storeEntries'
 import type { Instant } from '../calendar/instant'
 import { BY_PRODUCT_DAYS } from '../shelf/byProduct'
 import type { Bounded } from '../trace/reading'
-import { factOf, type Fact } from './fact'
+import { factOf, standing, type Fact } from './fact'
 import type { ItemState } from './item'
 
 /** An item as it comes to be: portioned, received in its package, left over, found, or split off another. */
@@ -147,7 +147,6 @@ function splitOff(id: Id, entry: Entry, { body }: Claim<'item-split'>): Unborn {
 /** What a split takes over of its parent: all that it is, and its share of the cost. */
 export function inheritedOf(parent: ItemState, share: number): Inherited {
   const { id, code, name, what, from, made, madeBy, cost, dating, facts, ready, coldAt, carried, ingredient } = parent
-  const standing = <T>(all: readonly Fact<T>[]) => all.filter(({ void: gone }) => !gone)
   return {
     name,
     what,

@@ -4,14 +4,18 @@ import type { Entry, Id } from '../ledger/entry'
 import type { ColdUnit, UnitReading } from '../ledger/storeEntries'
 import { celsiusOf, type Typed } from '../quantity/temperature'
 
-/** One look at a unit's air. */
-export interface AirReading {
-  entry: Id
+/** What a look at a unit's air said. */
+export interface Look {
   at: Instant
-  by: Id
-  typed: Typed
   celsius: number
   noted: UnitReading['noted']
+}
+
+/** One look at a unit's air, as it was entered. */
+export interface AirReading extends Look {
+  entry: Id
+  by: Id
+  typed: Typed
 }
 
 /** Somebody came by and could not read it. */

@@ -1,6 +1,7 @@
 import { HOUR, MINUTE, type Instant } from '../calendar/instant'
 import { SAME_DEGREE } from '../quantity/temperature'
-import type { AirReading, UnitState } from '../state/unit'
+import type { Look } from '../state/unit'
+import type { StoreUnit } from './itemStanding'
 import type { Level } from './unitKind'
 
 /** A stretch between two looks at a unit's air, and what it says of the air in between. */
@@ -20,11 +21,11 @@ export interface Excursion {
   since: { earliest: Instant; latest: Instant }
   /** The first good look after; null: it goes on. */
   until: Instant | null
-  worst: AirReading
+  worst: Look
   /** Opened: food inside is in question. Otherwise the air alone was outside, for a moment. */
   open: boolean
   /** Why the air was said not to be the food's. */
-  noted: AirReading['noted']
+  noted: Look['noted']
 }
 
 /** Outside for so long, or in two looks so far apart, opens it: a door or a defrost does not, ms. */
@@ -38,7 +39,7 @@ export function isOutside(celsius: number, { side, celsius: level }: Level): boo
 }
 
 /** Looks that count: a door or a defrost that was noted and was over at the next look is left out. */
-export function countedAirs({ airs }: { airs: readonly AirReading[] }, level: Level): AirReading[] {
+export function countedAirs({ airs }: { airs: readonly Look[] }, level: Level): Look[] {
   return airs.filter((air, i) => {
     const next = airs[i + 1]
     return !(air.noted && next && !isOutside(next.celsius, level) && next.at - air.at <= SPIKE)
@@ -50,7 +51,7 @@ export function countedAirs({ airs }: { airs: readonly AirReading[] }, level: Le
  * @param nightMs two good looks no further apart than this leave nothing unsure
  */
 export function airSpans(
-  unit: Pick<UnitState, 'airs'>,
+  unit: Pick<StoreUnit, 'airs'>,
   level: Level,
   from: Instant,
   to: Instant,
@@ -83,16 +84,40 @@ export function airSpans(
   return spans
 }
 
+/**
+ * Whether all of that time is surely within, as nearly always: good looks alone, none further apart than a night. Found
+ * without laying out the spans; where it says no, they are laid out.
+ */
+export function isQuiet(
+  { airs }: Pick<StoreUnit, 'airs'>,
+  level: Level,
+  from: Instant,
+  to: Instant,
+  nightMs: number,
+): boolean {
+  let i = firstFrom(airs, from)
+  const before = airs[i - 1]
+  if (before && isOutside(before.celsius, level)) return false
+  let seen = before?.at ?? from
+  for (; seen < to; i++) {
+    const look = airs[i]
+    if (!look) return to - seen <= nightMs
+    if (isOutside(look.celsius, level) || look.at - seen > nightMs) return false
+    seen = look.at
+  }
+  return true
+}
+
 /** A noted spike is told from a warm unit by the look after it, so a few on either side are taken along. */
 const BESIDE = 4
 
 /** The looks from one instant to another and those next to them, found without going through all. */
-function around(airs: readonly AirReading[], from: Instant, to: Instant): AirReading[] {
+function around(airs: readonly Look[], from: Instant, to: Instant): Look[] {
   return airs.slice(Math.max(0, firstFrom(airs, from) - BESIDE), firstFrom(airs, to + 1) + BESIDE)
 }
 
 /** The index of the first look at or after an instant. */
-function firstFrom(airs: readonly AirReading[], at: Instant): number {
+function firstFrom(airs: readonly Look[], at: Instant): number {
   let [low, high] = [0, airs.length]
   while (low < high) {
     const middle = (low + high) >> 1
@@ -103,10 +128,10 @@ function firstFrom(airs: readonly AirReading[], at: Instant): number {
 }
 
 /** The times a unit was outside its level, the latest last. */
-export function excursionsOf(unit: UnitState, level: Level, now: Instant): Excursion[] {
+export function excursionsOf(unit: Pick<StoreUnit, 'id' | 'airs'>, level: Level, now: Instant): Excursion[] {
   const found: Excursion[] = []
-  let open: { looks: AirReading[]; before: AirReading | null } | null = null
-  let before: AirReading | null = null
+  let open: { looks: Look[]; before: Look | null } | null = null
+  let before: Look | null = null
   for (const look of countedAirs(unit, level)) {
     if (isOutside(look.celsius, level)) {
       if (open) open.looks.push(look)
@@ -123,7 +148,7 @@ export function excursionsOf(unit: UnitState, level: Level, now: Instant): Excur
 
 function excursion(
   unit: string,
-  { looks, before }: { looks: AirReading[]; before: AirReading | null },
+  { looks, before }: { looks: Look[]; before: Look | null },
   until: Instant | null,
   level: Level,
   now: Instant,
@@ -144,7 +169,7 @@ function excursion(
   }
 }
 
-function partOutside(a: AirReading, b: AirReading, level: Level): number {
+function partOutside(a: Look, b: Look, level: Level): number {
   const [outside, inside] = isOutside(a.celsius, level) ? [a.celsius, b.celsius] : [b.celsius, a.celsius]
   return Math.min(1, Math.abs(outside - level.celsius) / Math.abs(outside - inside))
 }

@@ -4,9 +4,11 @@ import type { Id } from '../ledger/entry'
 import type { HeatStatus } from '../ledger/storeEntries'
 import type { Allergen } from '../ingredient/ingredient'
 import type { DietClaim } from '../method/facts'
-import { frozenOf, holdOf, isGone, itemLeft, openedAt, placeOf, type ItemState } from '../state/item'
-import { wallsOf } from './dating'
+import { holdOf, isGone, itemLeft, placeOf, type ItemState } from '../state/item'
+import type { DateWall } from './dating'
 import type { Measure } from './measure'
+import type { HoldingKind } from './unitKind'
+import { lastAir, type AirReading, type UnitState } from '../state/unit'
 
 /** An item in short, as lists show it: facts only, nothing that depends on the time. */
 export interface ItemCard {
@@ -34,9 +36,10 @@ export interface ItemCard {
   claims: DietClaim[]
 }
 
-export function itemCard(item: ItemState, zone: string): ItemCard {
+/** @param walls its dates, the one that rules first */
+export function itemCard(item: ItemState, walls: readonly DateWall[]): ItemCard {
   const { id, code, name, what, made, ready, facts } = item
-  const [wall] = wallsOf(item.dating, openedAt(item), frozenOf(item), zone)
+  const [wall] = walls
   const place = placeOf(item)
   const out = place && ['out', 'serve', 'hot'].includes(place.value.how) ? place.at : null
   return {
@@ -61,4 +64,17 @@ export function itemCard(item: ItemState, zone: string): ItemCard {
     allergens: facts.allergens,
     claims: facts.claims,
   }
+}
+
+/** A unit in short, with its last look. */
+export interface UnitCard {
+  id: Id
+  name: string
+  kind: HoldingKind
+  air: AirReading | null
+}
+
+export function unitCard(unit: UnitState): UnitCard {
+  const { id, name, kind } = unit
+  return { id, name, kind, air: lastAir(unit) }
 }

@@ -1,6 +1,7 @@
 import type { Instant } from '../calendar/instant'
 import type { Day } from '../calendar/zone'
 import type { Force, Source } from '../limits/limit'
+import { frozenOf, openedAt, type ItemState } from '../state/item'
 import { discardDay, type DiscardDay } from '../shelf/discardDay'
 
 /** What dates an item, fixed when it came to be: each with where it is from. */
@@ -58,6 +59,11 @@ export function wallsOf(dating: Dating, openedAt: Instant | null, frozen: readon
     })),
   ]
   return walls.sort(byUntil)
+}
+
+/** The same of an item, with what was done to it since. */
+export function itemWalls(item: Pick<ItemState, 'dating' | 'opened' | 'moves'>, zone: string): DateWall[] {
+  return wallsOf(item.dating, openedAt(item), frozenOf(item), zone)
 }
 
 /** What runs rules before what the frost has stopped. */

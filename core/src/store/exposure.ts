@@ -1,10 +1,10 @@
 import type { Instant } from '../calendar/instant'
-import { celsiusOf, SAME_DEGREE } from '../quantity/temperature'
+import { SAME_DEGREE } from '../quantity/temperature'
 import type { Id } from '../ledger/entry'
-import { releasedAt, type ItemState } from '../state/item'
-import type { UnitState } from '../state/unit'
 import type { Bounded } from '../trace/reading'
-import { airSpans } from './air'
+import { airSpans, isQuiet } from './air'
+import type { Course } from './course'
+import type { StoreUnit } from './itemStanding'
 import { isCold, type Level } from './unitKind'
 
 /** How long an item was above its cold limit, over its life. */
@@ -35,30 +35,27 @@ interface Stretch {
  * @param level its own cold limit, whatever unit it is in
  */
 export function exposureOf(
-  item: ItemState,
-  units: readonly UnitState[],
+  course: Pick<Course, 'reads' | 'moves' | 'coldAt' | 'carried' | 'released'>,
+  units: readonly StoreUnit[],
   level: Level,
   nightMs: number,
   now: Instant,
 ): Exposure {
-  const reads = item.readings
-    .filter(({ void: gone }) => !gone)
-    .map(({ at, value }) => ({ at, celsius: celsiusOf(value.typed), by: value.instrument !== null }))
-    .sort((a, b) => a.at - b.at)
+  const { reads, moves, coldAt: chilled, released } = course
   const isWarm = (celsius: number) => celsius > level.celsius + SAME_DEGREE
-  const cold = reads.find(({ celsius, by }) => by && !isWarm(celsius))
+  const cold = reads.find(({ celsius, by }) => by === 'probe' && !isWarm(celsius))
   const last = reads.at(-1)
   const read = last ? { at: last.at, celsius: last.celsius } : null
-  const first = Math.min(item.coldAt ?? Infinity, cold?.at ?? Infinity)
-  const begins = Math.max(first, releasedAt(item) ?? -Infinity)
-  const carried = releasedAt(item) === null ? item.carried : { least: 0, likely: 0, most: 0 }
+  const first = Math.min(chilled ?? Infinity, cold?.at ?? Infinity)
+  const begins = Math.max(first, released ?? -Infinity)
+  const carried = released === null ? course.carried : { least: 0, likely: 0, most: 0 }
   if (first === Infinity) return { time: carried, periods: [], now: false, read }
 
-  let stretches = staysOf(item, begins, now).flatMap((stay) => stretchesOf(stay, units, level, nightMs))
+  let stretches = staysOf(moves, begins, now).flatMap((stay) => stretchesOf(stay, units, level, nightMs))
   for (const { at, celsius, by } of reads) {
     // A number that no probe stands behind can deny, not prove.
     if (isWarm(celsius)) stretches = cut(stretches, at)
-    else if (by) stretches = coldAt(cut(stretches, at), at)
+    else if (by === 'probe') stretches = coldAt(cut(stretches, at), at)
   }
   for (const [i, { at, celsius }] of reads.entries()) {
     const next = reads[i + 1]
@@ -78,18 +75,17 @@ interface Stay {
 }
 
 /** Where it was, from when on. Before its first move nobody said: it counts as out. */
-function staysOf(item: ItemState, begins: Instant, now: Instant): Stay[] {
-  const moves = item.moves.filter(({ void: gone }) => !gone).sort((a, b) => a.at - b.at)
-  return moves.flatMap(({ at, value }, i): Stay[] => {
+function staysOf(moves: Course['moves'], begins: Instant, now: Instant): Stay[] {
+  return moves.flatMap(({ at, unit, how }, i): Stay[] => {
     const from = Math.max(at, begins)
     const to = Math.min(moves[i + 1]?.at ?? now, now)
-    return to > from ? [{ from, to, unit: value.unit, frozen: value.how === 'freeze' }] : []
+    return to > from ? [{ from, to, unit, frozen: how === 'freeze' }] : []
   })
 }
 
 function stretchesOf(
   { from, to, unit: id, frozen }: Stay,
-  units: readonly UnitState[],
+  units: readonly StoreUnit[],
   level: Level,
   nightMs: number,
 ): Stretch[] {
@@ -97,6 +93,7 @@ function stretchesOf(
   if (frozen) return []
   if (unit?.kind === 'hot well') return []
   if (!unit || !isCold(unit.kind)) return [{ from, to, least: 1, likely: 1, most: 1 }]
+  if (isQuiet(unit, level, from, to, nightMs)) return []
   return airSpans(unit, level, from, to, nightMs).flatMap(({ from: a, to: b, air, share }): Stretch[] =>
     air === 'within' ? [] : [{ from: a, to: b, least: 0, likely: share, most: 1 }],
   )

@@ -3,18 +3,26 @@ import { dayOf, daysBetween, type Day } from '../calendar/zone'
 import type { Id } from '../ledger/entry'
 import { limitsOf } from '../limits/checksFor'
 import type { LimitSet, Source } from '../limits/limit'
-import { eggOf, frozenOf, holdOf, isGone, openedAt, placeOf, type ItemState } from '../state/item'
-import type { UnitState } from '../state/unit'
+import { placeOf, type ItemState } from '../state/item'
+import type { Look } from '../state/unit'
 import { adviceOf, type Advice } from './advice'
-import { wallsOf, type DateWall } from './dating'
+import { courseOf, keptIn, type Course, type Kept } from './course'
+import { itemWalls, type DateWall } from './dating'
 import { exposureOf, type Exposure } from './exposure'
-import { coldLevel, shellEggLevel, type Level } from './unitKind'
+import { coldLevel, shellEggLevel, type HoldingKind, type Level } from './unitKind'
 
 /** What an item is judged by: the kitchen's units, limits and zone. */
 export interface Store {
-  units: readonly UnitState[]
+  units: readonly StoreUnit[]
   limits: LimitSet
   zone: string
+}
+
+/** A unit as things in it are judged by: what its air was, oldest first. */
+export interface StoreUnit {
+  id: Id
+  kind: HoldingKind
+  airs: readonly Look[]
 }
 
 /** What an item asks of somebody, what can still be saved before what only waits. */
@@ -34,7 +42,8 @@ export const ITEM_ASKS = [
 ] as const
 export type ItemAsks = (typeof ITEM_ASKS)[number]
 
-export interface ItemStanding {
+/** How an item stands, but for its dates one by one. */
+export interface CourseStanding {
   asks: ItemAsks
   why:
     | 'past its day'
@@ -48,8 +57,6 @@ export interface ItemStanding {
     | 'still cooling'
     | 'setting'
     | null
-  /** Every date of it, the one that rules first. */
-  walls: DateWall[]
   /** Usable before this instant: its date, or the end of its time without cold; null: nothing dates it, or it is frozen. */
   until: Instant | null
   /** Counted days that are left, today being one; null where `until` is. */
@@ -60,6 +67,11 @@ export interface ItemStanding {
   timeUp: { since: Instant; at: Instant; source: Source } | null
 }
 
+export interface ItemStanding extends CourseStanding {
+  /** Every date of it, the one that rules first. */
+  walls: DateWall[]
+}
+
 /** An item near its last day goes first, days. */
 const USE_FIRST_DAYS = 2
 /** Hot food is served within this, a house default, hours. */
@@ -67,20 +79,24 @@ const HOT_HOURS = 4
 
 /** How an item stands at an instant. Facts in, words out: nothing of it is kept. */
 export function itemStanding(item: ItemState, store: Store, now: Instant): ItemStanding {
-  const { limits, zone, units } = store
+  const walls = itemWalls(item, store.zone)
+  return { walls, ...courseStanding(courseOf(item, walls), store, now) }
+}
+
+/** The same from what became of it in short. */
+export function courseStanding(course: Course, { limits, zone, units }: Store, now: Instant): CourseStanding {
   const day = dayOf(now, zone)
-  const walls = wallsOf(item.dating, openedAt(item), frozenOf(item), zone)
-  const level = itemLevel(item, limits, day)
+  const level = levelFor(course.kept, limits, day)
   const exposure = level
-    ? exposureOf(item, units, level, limits.practice.nightHours * HOUR, now)
-    : { time: item.carried, periods: [], now: false, read: null }
+    ? exposureOf(course, units, level, limits.practice.nightHours * HOUR, now)
+    : { time: course.carried, periods: [], now: false, read: null }
   const advice = adviceOf(exposure, limits, day, now)
-  const timeUp = timeControl(item, limits, day)
-  const [wall] = walls
+  const timeUp = timeControl(course, limits, day)
+  const { wall } = course
   const until = earliest(wall?.until ?? null, timeUp?.at ?? null)
   const daysLeft = wall?.lastDay ? daysBetween(day, wall.lastDay) + 1 : null
-  const { asks, why } = asksOf(item, { walls, exposure, advice, timeUp, daysLeft, level }, now)
-  return { asks, why, walls, until, daysLeft, exposure, advice, timeUp }
+  const { asks, why } = asksOf(course, { exposure, advice, timeUp, daysLeft, level }, now)
+  return { asks, why, until, daysLeft, exposure, advice, timeUp }
 }
 
 /** The cold limit of an item: that of shell eggs for them, none for what needs no cold. */
@@ -89,54 +105,53 @@ export function itemLevel(
   limits: LimitSet,
   day: Day,
 ): Level | null {
-  if (!item.facts.needsCold) return null
-  return item.what === 'package' && eggOf(item) === 'whole' && item.facts.heat === 'raw'
-    ? shellEggLevel(limits, day)
-    : coldLevel(limits, day)
+  return levelFor(keptIn(item), limits, day)
+}
+
+function levelFor(kept: Kept, limits: LimitSet, day: Day): Level | null {
+  if (kept === null) return null
+  return kept === 'shell eggs' ? shellEggLevel(limits, day) : coldLevel(limits, day)
 }
 
 /** The order of the Cold Store: what has to go first, then what ends first. Lower is sooner. */
-export function itemUrgency({ asks, until, advice }: ItemStanding): [rank: number, at: number] {
+export function itemUrgency({ asks, until, advice }: CourseStanding): [rank: number, at: number] {
   const rank = ITEM_ASKS.indexOf(asks)
   return [rank, Math.min(advice.by ?? Infinity, until ?? Infinity)]
 }
 
 function asksOf(
-  item: ItemState,
+  { gone, wall, hold, coldAt, ready }: Course,
   {
-    walls,
     exposure,
     advice,
     timeUp,
     daysLeft,
     level,
-  }: Pick<ItemStanding, 'walls' | 'exposure' | 'advice' | 'timeUp' | 'daysLeft'> & { level: Level | null },
+  }: Pick<CourseStanding, 'exposure' | 'advice' | 'timeUp' | 'daysLeft'> & { level: Level | null },
   now: Instant,
-): Pick<ItemStanding, 'asks' | 'why'> {
-  if (isGone(item)) return { asks: 'gone', why: null }
-  const [wall] = walls
+): Pick<CourseStanding, 'asks' | 'why'> {
+  if (gone) return { asks: 'gone', why: null }
   if (!wall) return { asks: 'discard', why: 'undated' }
   if (wall.until !== null && now >= wall.until) return { asks: 'discard', why: 'past its day' }
   if (timeUp && now >= timeUp.at) return { asks: 'discard', why: 'time up' }
   if (advice.kind === 'discard') return { asks: 'discard', why: 'exposure' }
-  const hold = holdOf(item)
-  if (hold) return { asks: 'held', why: hold.value.recall ? 'recalled' : 'held' }
+  if (hold) return { asks: 'held', why: hold }
   if (timeUp) return { asks: 'use now', why: 'its own clock' }
   if (advice.kind !== 'nothing') return { asks: advice.kind, why: 'exposure' }
-  if (level && item.coldAt === null && exposure.read === null) return { asks: 'read it', why: 'still cooling' }
+  if (level && coldAt === null && exposure.read === null) return { asks: 'read it', why: 'still cooling' }
   if (wall.lastDay === null) return { asks: 'frozen', why: null }
   if (daysLeft === 1) return { asks: 'use today', why: 'its day' }
-  if (item.ready !== null && now < item.ready) return { asks: 'not ready', why: 'setting' }
+  if (ready !== null && now < ready) return { asks: 'not ready', why: 'setting' }
   if (daysLeft !== null && daysLeft <= USE_FIRST_DAYS) return { asks: 'use first', why: 'its day' }
   return { asks: 'keep', why: null }
 }
 
 /** Out for service, or hot: until when, by the rule set in force, else the house. */
-function timeControl(item: ItemState, limits: LimitSet, day: Day): ItemStanding['timeUp'] {
-  const place = placeOf(item)
-  if (!place || (place.value.how !== 'serve' && place.value.how !== 'hot')) return null
+function timeControl({ moves }: Course, limits: LimitSet, day: Day): CourseStanding['timeUp'] {
+  const place = moves.at(-1)
+  if (place?.how !== 'serve' && place?.how !== 'hot') return null
   const since = place.at
-  if (place.value.how === 'hot') return { since, at: since + HOT_HOURS * HOUR, source: house('hot holding') }
+  if (place.how === 'hot') return { since, at: since + HOT_HOURS * HOUR, source: house('hot holding') }
   const [limit] = limitsOf(limits, 'time-control', day)
   if (limit?.rule.kind === 'hours') return { since, at: since + limit.rule.hours * HOUR, source: limit.source }
   const [bands] = limitsOf(limits, 'exposure', day)

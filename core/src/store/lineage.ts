@@ -2,6 +2,7 @@ import type { Instant } from '../calendar/instant'
 import type { Id, Subject, SubjectType } from '../ledger/entry'
 import type { ItemCard } from './card'
 import type { BatchState } from '../state/batch'
+import { standing } from '../state/fact'
 import type { ItemState } from '../state/item'
 
 /** Something in a lineage: a lot, a batch or an item, with what stands on it. */
@@ -35,7 +36,6 @@ export function parentsOfItem({ from }: Pick<ItemState, 'from'>): Subject[] {
 
 /** What went into a batch: lots of eggs, and items. */
 export function parentsOfBatch({ eggs, parts }: Pick<BatchState, 'eggs' | 'parts'>): Subject[] {
-  const standing = <T extends { void: boolean }>(facts: readonly T[]) => facts.filter(({ void: gone }) => !gone)
   return distinct([
     ...standing(eggs).map(({ value }): Subject => ({ type: 'lot', id: value.lot })),
     ...standing(parts).map(({ value }): Subject => ({ type: 'item', id: value.part.item })),

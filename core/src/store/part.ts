@@ -6,13 +6,13 @@ import type { Part, PartUsed } from '../ledger/storeEntries'
 import { heatPlan } from '../method/heatPlan'
 import { celsiusOf, SAME_DEGREE } from '../quantity/temperature'
 import type { BatchState } from '../state/batch'
-import { eggOf, frozenOf, itemLeft, openedAt, releasedAt, type ItemState } from '../state/item'
+import { eggOf, itemLeft, releasedAt, type ItemState } from '../state/item'
 import { mayGoIn, type LotState } from '../state/lot'
 import { itemLevel, itemStanding, type ItemStanding, type Store } from './itemStanding'
 import type { Measure } from './measure'
 import { isCleared } from './portion'
 import { isFrozenFruit, isLookedAt } from './receiving'
-import { wallsOf } from './dating'
+import { itemWalls } from './dating'
 
 /** Why an item may not go where somebody wants it; every one can be put right, or is the lead's to decide. */
 export type PartShut =
@@ -88,7 +88,7 @@ export function itemShut(
 
 /** An item as the batch keeps it: as it was when it went in. */
 export function partOf(item: ItemState, zone: string): Part {
-  const [wall] = wallsOf(item.dating, openedAt(item), frozenOf(item), zone)
+  const [wall] = itemWalls(item, zone)
   const { id, code, name, facts } = item
   return { item: id, code, name, lastDay: wall?.lastDay ?? null, until: wall?.until ?? null, facts }
 }

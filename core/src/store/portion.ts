@@ -9,6 +9,7 @@ import { factsOf, type DietClaim } from '../method/facts'
 import { heatPlan } from '../method/heatPlan'
 import type { Method } from '../method/method'
 import type { BatchState } from '../state/batch'
+import { standing } from '../state/fact'
 import type { Bounded } from '../trace/reading'
 import { mixtureTrace } from '../verdict/evidence'
 import { batchStanding, judgeBatch } from '../verdict/judgeBatch'
@@ -82,7 +83,7 @@ export function passingOn({ parts, method }: Pick<BatchState, 'parts' | 'method'
 
 /** Time out of the cold while it was put together: from its first part until it went into the cold, ms. */
 export function roomTime({ parts, placements, method }: BatchState, at: Instant): Bounded {
-  const began = Math.min(...parts.filter(({ void: gone }) => !gone).map((part) => part.at))
+  const began = Math.min(...standing(parts).map((part) => part.at))
   if (method.cooling !== 'ambient' || began === Infinity) return { least: 0, likely: 0, most: 0 }
   const cold = placements.filter(({ void: gone, at: when, value }) => !gone && when >= began && isUnitKind(value.place))
   const ms = Math.max(0, Math.min(at, ...cold.map((placed) => placed.at)) - began)
@@ -91,11 +92,9 @@ export function roomTime({ parts, placements, method }: BatchState, at: Instant)
 
 function itemFactsOf(batch: BatchState, method: Method, limits: LimitSet, zone: string, at: Instant): ItemFacts {
   const own = factsOf(method, () => null)
-  const parts = batch.parts.filter(({ void: gone }) => !gone).map(({ value }) => value.part)
+  const parts = standing(batch.parts).map(({ value }) => value.part)
   const passed = passingOn(batch, limits.practice.partsPassOn === 'every part')
-  const added = batch.additions
-    .filter(({ void: gone }) => !gone)
-    .flatMap(({ value }) => catalogue[value.ingredient]?.allergens ?? [])
+  const added = standing(batch.additions).flatMap(({ value }) => catalogue[value.ingredient]?.allergens ?? [])
   const named = (name: string) => parts.some((part) => part.name === name)
   const unknown = [...own.unknown.filter((name) => !named(name)), ...parts.flatMap(({ facts }) => facts.unknown)]
   // A component that went in is known by its item; one that did not leaves the claims open.
@@ -135,7 +134,7 @@ function ownHeat(batch: BatchState, zone: string, at: Instant): HeatStatus {
     const proven = floors.every(({ standing }) => standing === 'proven')
     return proven || released ? (hasRawShell(batch) ? 'raw' : 'cooked') : 'raw'
   }
-  const eggs = batch.eggs.filter(({ void: gone }) => !gone)
+  const eggs = standing(batch.eggs)
   if (eggs.length === 0) return 'no heat asked'
   return eggs.every(({ value }) => value.form === 'pasteurized') ? 'pasteurized' : 'raw'
 }

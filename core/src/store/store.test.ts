@@ -6,6 +6,7 @@ import { itemOf, minutes, moved, readOf, storeOf, unitOf } from '../test/shelf'
 import { limitsFrom } from '../test/story'
 import { at } from '../test/traces'
 import { excursionsOf } from './air'
+import { courseOf } from './course'
 import { wallsOf, type Dating, type Keep } from './dating'
 import { exposureOf } from './exposure'
 import { itemStanding } from './itemStanding'
@@ -19,7 +20,8 @@ const NIGHT = 12 * HOUR
 const us = limitsFrom('us-food-code-2022')
 const level = coldLevel(us, DAY)!
 
-const exposed = (item = itemOf(), units = [unitOf([])], now = 600) => exposureOf(item, units, level, NIGHT, at(now))
+const exposed = (item = itemOf(), units = [unitOf([])], now = 600) =>
+  exposureOf(courseOf(item, []), units, level, NIGHT, at(now))
 
 describe('time above the cold limit', () => {
   it('counts the air at most and likely, never at least, and nothing of a night between two good looks', () => {
@@ -143,11 +145,17 @@ describe('time above the cold limit', () => {
           const sorted = [...new Map(looks.map((each) => [each[0], each])).values()].sort((a, b) => a[0] - b[0])
           const readings = reads.map(([when, celsius]) => readOf(when, celsius))
           const units = [unitOf(sorted)]
-          const { time } = exposureOf(itemOf({ readings }), units, level, NIGHT, at(2000))
+          const { time } = exposureOf(courseOf(itemOf({ readings }), []), units, level, NIGHT, at(2000))
           expect(time.least).toBeGreaterThanOrEqual(0)
           expect(time.most + 1e-6).toBeGreaterThanOrEqual(time.likely)
           expect(time.likely + 1e-6).toBeGreaterThanOrEqual(time.least)
-          const more = exposureOf(itemOf({ readings: [...readings, readOf(cold, 1)] }), units, level, NIGHT, at(2000))
+          const more = exposureOf(
+            courseOf(itemOf({ readings: [...readings, readOf(cold, 1)] }), []),
+            units,
+            level,
+            NIGHT,
+            at(2000),
+          )
           expect(more.time.most).toBeLessThanOrEqual(time.most + 1e-6)
         },
       ),

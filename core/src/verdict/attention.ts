@@ -9,6 +9,7 @@ import { batchStanding, isBinding, rulingDate } from './judgeBatch'
 import type { World } from './judge'
 import { legStart } from './offHeat'
 import { phaseOf } from './phase'
+import { standing } from '../state/fact'
 
 /** What a batch asks of somebody, the most urgent kind first. */
 export type Attention =
@@ -166,7 +167,7 @@ function beforeCooling(batch: BatchState, findings: readonly Finding[], now: Ins
 /** Something cold went in on the heat after the last reading: one more is asked for, and the earlier proof stands. */
 function readAgainSince(batch: BatchState): Instant | null {
   const last = mixtureTrace(batch).at(-1)
-  const added = batch.additions.filter(({ void: gone }) => !gone).at(-1)
+  const added = standing(batch.additions).at(-1)
   return last && added && added.at > last.at ? added.at : null
 }
 

@@ -8,6 +8,7 @@ import { mixtureTrace } from './evidence'
 import type { Check } from '../limits/checksFor'
 import { reopenedAt } from './reopened'
 import { hotAgain, rewarmedAt } from './rewarming'
+import { standing } from '../state/fact'
 
 /**
  * When an edge of a step happened: its last mark. For the end of the heat also by the readings, as Heat says: the last
@@ -54,7 +55,7 @@ export function cooledSince({ limit, evidence }: Check, batch: BatchState): Inst
 
 /** Which making of the batch it is: 1, and one more for each rework. */
 export function legOf(batch: BatchState): number {
-  return 1 + batch.reworks.filter(({ void: gone }) => !gone).length
+  return 1 + standing(batch.reworks).length
 }
 
 /** The last mark of an edge; null while there is none. */

@@ -3,10 +3,11 @@ import { stageOf } from '../limits/compared'
 import type { Check } from '../limits/checksFor'
 import { celsiusOf, SAME_DEGREE } from '../quantity/temperature'
 import type { BatchState } from '../state/batch'
+import { standing } from '../state/fact'
 
 /** When it went into the warmth again, each time. */
 export function rewarmings({ rewarmed }: Pick<BatchState, 'rewarmed'>): Instant[] {
-  return rewarmed.filter(({ void: gone }) => !gone).map(({ at }) => at)
+  return standing(rewarmed).map(({ at }) => at)
 }
 
 /** The last time; long ago while it never was. */

@@ -262,7 +262,7 @@ async function bareAppender(databaseUrl: string, kitchen: Seeded) {
         id: claim.about.id,
         seq,
         state: apply.batch(claim.about.id, state, entry),
-        card: null,
+        beside: null,
         parents: null,
       },
     ]

@@ -1,5 +1,5 @@
 import { create } from 'qrcode'
-import { dayOf, frozenOf, openedAt, wallsOf, type ItemState } from '@logged-thermal/core'
+import { dayOf, itemWalls, type ItemState } from '@logged-thermal/core'
 import { clock, dayName, heatStatusWord, measureWords, type Reader } from '@logged-thermal/wording'
 
 /** What stands on a label beside the item itself. */
@@ -68,7 +68,7 @@ ${line(date.text, 24, h - bar * 0.17, date.size, true, '#fff')}
 
 /** 'bin at the end of' and the day in words and figures; a frozen one says how many days are left. */
 function dateOf(item: ItemState, { zone }: Reader): { small: string; big: string } {
-  const [wall] = wallsOf(item.dating, openedAt(item), frozenOf(item), zone)
+  const [wall] = itemWalls(item, zone)
   if (!wall) return { small: 'no date:', big: 'DISCARD' }
   if (wall.lastDay === null) return { small: 'frozen, once thawed', big: `${wall.daysLeft} days` }
   return wall.keep?.what === 'hours' && wall.until !== null

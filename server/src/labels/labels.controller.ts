@@ -88,7 +88,7 @@ async function factsOf(
   const kitchen = await em.findOneOrFail(Kitchen, { id: kitchenId })
   const people = await em.find(Person, { kitchenId })
   const now = Date.now()
-  const { limits } = await storeAt(em, kitchenId, now, now)
+  const { limits } = await storeAt(em, kitchenId, now)
   const reader = { unit: kitchen.unit, zone: kitchen.zone }
   return items.map((item) => ({
     item,

@@ -1,19 +1,24 @@
 import {
   apply,
+  courseOf,
   itemCard,
+  itemWalls,
   parentsOfBatch,
   parentsOfItem,
   raised,
+  unitCard,
   type BatchState,
   type Entry,
   type Id,
   type ItemState,
+  type Look,
   type Read,
   type States,
   type Subject,
   type SubjectType,
+  type UnitState,
 } from '@logged-thermal/core'
-import type { Changed } from './statements'
+import type { Beside, Changed } from './statements'
 
 interface Kept {
   type: SubjectType
@@ -58,10 +63,24 @@ export class Projections {
     return [...this.kept.values()].flatMap(({ seq, type, id, state, parents }): Changed[] => {
       if (seq === null) return []
       const now = parentsOf(type, state)
-      const card = type === 'item' ? itemCard(state as ItemState, this.zone) : null
-      return [{ seq, type, id, state, card, parents: namesOf(now) === parents ? null : now }]
+      const written = beside(type, state, this.zone)
+      return [{ seq, type, id, state, beside: written, parents: namesOf(now) === parents ? null : now }]
     })
   }
+}
+
+/** What is asked for so often that it is written beside the state: an item in short, and what a unit's air was. */
+function beside(type: SubjectType, state: unknown, zone: string): Beside | null {
+  if (type === 'item') {
+    const item = state as ItemState
+    const walls = itemWalls(item, zone)
+    return { card: itemCard(item, walls), course: courseOf(item, walls) }
+  }
+  if (type === 'unit') {
+    const unit = state as UnitState
+    return { card: unitCard(unit), airs: unit.airs.map(({ at, celsius, noted }): Look => ({ at, celsius, noted })) }
+  }
+  return null
 }
 
 /** What a batch or an item was made of; nothing for what is made of nothing. */

@@ -3,10 +3,13 @@ import {
   type AnyClaim,
   type ChainHead,
   type Id,
+  type Course,
   type ItemCard,
+  type Look,
   type Seal,
   type Subject,
   type SubjectType,
+  type UnitCard,
 } from '@logged-thermal/core'
 
 import type { Statement } from '../database/query'
@@ -104,14 +107,18 @@ export interface Sealed {
   seal: Seal
 }
 
+/** Columns written beside the state of an item or a unit, ready to be handed on. */
+export type Beside = { card: ItemCard; course: Course } | { card: UnitCard; airs: Look[] }
+
+const BESIDE: Partial<Record<SubjectType, string[]>> = { item: ['card', 'course'], unit: ['card', 'airs'] }
+
 /** A state that a fold has changed. */
 export interface Changed {
   type: SubjectType
   id: Id
   seq: number
   state: unknown
-  /** An item in short; null for all else. */
-  card: ItemCard | null
+  beside: Beside | null
   /** What it was made of, where that has changed. */
   parents: Subject[] | null
 }
@@ -141,13 +148,13 @@ export function saveStates(kitchenId: Id, changed: readonly Changed[]): Statemen
   return TYPES.flatMap((type): Statement[] => {
     const rows = changed.filter((each) => each.type === type).sort((a, b) => (a.id < b.id ? -1 : 1))
     if (rows.length === 0) return []
-    const own = type === 'item' ? ['card'] : []
+    const own = BESIDE[type] ?? []
     const sql = `insert into ${TABLES[type]} (kitchen_id, id, seq, state${own.map((name) => `, ${name}`).join('')})
       select ?::uuid, (row ->> 'id')::uuid, (row ->> 'seq')::bigint, row -> 'state'${own.map((name) => `, (row -> '${name}')::json`).join('')}
       from jsonb_array_elements(?::jsonb) row
       on conflict (kitchen_id, id) do update set
       ${['seq', 'state', ...own].map((name) => `${name} = excluded.${name}`).join(', ')}`
-    const written = rows.map(({ id, seq, state, card }) => ({ id, seq, state, ...(card ? { card } : {}) }))
+    const written = rows.map(({ id, seq, state, beside }) => ({ id, seq, state, ...beside }))
     return [{ sql, params: [kitchenId, JSON.stringify(written)] }]
   })
 }

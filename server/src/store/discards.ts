@@ -1,22 +1,18 @@
 import type { EntityManager } from '@mikro-orm/postgresql'
 import {
-  addDays,
+  courseStanding,
   DISCARD_REASONS,
-  excursionsOf,
-  itemStanding,
   itemUrgency,
-  levelOf,
-  dayOf,
-  startOfDay,
   type Advice,
   type DiscardReason,
   type Id,
   type Instant,
+  type ItemAsks,
   type ItemCard,
   type ItemStanding,
 } from '@logged-thermal/core'
 import { query } from '../database/query'
-import { itemsInShort, oldestHeld, storeAt } from './storeRows'
+import { cardsOf, coursesHeld, storeAt } from './storeRows'
 
 /** An item that goes or is asked about, in short. */
 export interface Due extends Pick<ItemStanding, 'asks' | 'why' | 'until' | 'daysLeft'> {
@@ -25,36 +21,31 @@ export interface Due extends Pick<ItemStanding, 'asks' | 'why' | 'until' | 'days
 }
 
 /**
- * What goes today, the most urgent first: past its day or on its last, undated, out of the cold, held, or in a unit that
- * was warm. Only those are read and judged; core decides which of them stay.
+ * What goes today, the most urgent first: past its day or on its last, undated, out of the cold, held, or in question
+ * after a warm unit, wherever it is now. Everything held is judged: any item may have been somewhere warm.
  */
 export async function dueToday(em: EntityManager, kitchenId: Id, now: Instant): Promise<Due[]> {
-  const store = await storeAt(em, kitchenId, now, (await oldestHeld(em, kitchenId, now)) ?? now)
-  const day = dayOf(now, store.zone)
-  const endOfDay = startOfDay(addDays(day, 1), store.zone)
-  const warm = store.units.filter((unit) => {
-    const level = levelOf(unit.kind, store.limits, day)
-    return level !== null && excursionsOf(unit, level, now).length > 0
-  })
-  const where = `live and (until_ms <= ? or aside or (until_ms > ? and unit_id = any(?::uuid[])))`
-  const asked = await itemsInShort(em, kitchenId, where, [
-    endOfDay,
-    endOfDay,
-    `{${warm.map(({ id }) => id).join(',')}}`,
-  ])
-  return asked
-    .map(({ state, card }) => ({ card, standing: itemStanding(state, store, now) }))
-    .filter(({ standing: { asks } }) => !['keep', 'frozen', 'not ready', 'use first', 'gone'].includes(asks))
+  const store = await storeAt(em, kitchenId, now)
+  const due = (await coursesHeld(em, kitchenId))
+    .map(({ id, course }) => ({ id, standing: courseStanding(course, store, now) }))
+    .filter(({ standing: { asks } }) => !WAITS.includes(asks))
     .sort((a, b) => {
       const [rankA, atA] = itemUrgency(a.standing)
       const [rankB, atB] = itemUrgency(b.standing)
       return rankA - rankB || atA - atB
     })
-    .map(({ card, standing: { asks, why, until, daysLeft, advice } }): Due => {
-      const { kind, by, time, source } = advice
-      return { item: card, asks, why, until, daysLeft, advice: { kind, by, time, source } }
-    })
+  const cards = await cardsOf(
+    em,
+    kitchenId,
+    due.map(({ id }) => id),
+  )
+  return due.map(({ id, standing: { asks, why, until, daysLeft, advice } }): Due => {
+    const { kind, by, time, source } = advice
+    return { item: cards.get(id)!, asks, why, until, daysLeft, advice: { kind, by, time, source } }
+  })
 }
+
+const WAITS: readonly ItemAsks[] = ['keep', 'frozen', 'not ready', 'use first', 'gone']
 
 export interface Total {
   reason: DiscardReason

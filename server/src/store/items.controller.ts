@@ -34,7 +34,7 @@ export class ItemsController {
     return this.scope.asOfOneMoment(kitchenId, async (em) => {
       const [item] = await itemsWhere(em, kitchenId, 'id = ?', [id])
       if (!item) throw new Problem(404, 'not there', 'This kitchen holds nothing by that number.', 'id')
-      const store = await storeAt(em, kitchenId, now, item.made)
+      const store = await storeAt(em, kitchenId, now)
       const { batches, lots } = ancestorsOf(item)
       const batch = batches[0] ? await batchState(em, kitchenId, batches[0]) : null
       const known = await query<{ state: LotState }>(em, {

@@ -55,8 +55,7 @@ export class StoreController {
         sql: `select json_build_object(
             'now', ?::bigint,
             'seq', (select seq from chain_head where kitchen_id = ?),
-            'units', (select coalesce(json_agg(json_build_object('id', id, 'name', state ->> 'name', 'kind', state ->> 'kind',
-              'air', state #> '{airs,-1}') order by id), '[]') from unit where kitchen_id = ?),
+            'units', (select coalesce(json_agg(card order by id), '[]') from unit where kitchen_id = ?),
             'items', (select coalesce(json_agg(card), '[]') from (
               select card from item where kitchen_id = ? and live order by until_ms nulls last limit 5000) held)
           )::text as answer`,

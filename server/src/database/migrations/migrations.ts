@@ -2,6 +2,7 @@ import { Migration0001Logbook } from './Migration0001Logbook'
 import { Migration0002Bench } from './Migration0002Bench'
 import { Migration0003Cooling } from './Migration0003Cooling'
 import { Migration0004Store } from './Migration0004Store'
+import { Migration0005Course } from './Migration0005Course'
 
 /** In order; a released one never changes. */
 export const migrations = [
@@ -9,4 +10,5 @@ export const migrations = [
   { name: 'Migration0002Bench', class: Migration0002Bench },
   { name: 'Migration0003Cooling', class: Migration0003Cooling },
   { name: 'Migration0004Store', class: Migration0004Store },
+  { name: 'Migration0005Course', class: Migration0005Course },
 ]

@@ -1,0 +1,99 @@
+import { v7 as uuid } from 'uuid'
+import { dayOf, heldTo, type Lineage } from '@logged-thermal/core'
+import { openKitchen, type TestKitchen } from '../test/kitchen'
+import { storeOf } from '../test/storeKitchen'
+
+let kitchen: TestKitchen
+let store: ReturnType<typeof storeOf>
+
+beforeAll(async () => {
+  kitchen = await openKitchen()
+  store = storeOf(kitchen)
+})
+afterAll(() => kitchen.app.close())
+
+describe('a lot', () => {
+  it('is refused warm at the door, and never taken in milder than the limits allow', async () => {
+    const warm = { received: { typed: { value: 9.5, unit: 'C' as const }, instrument: null } }
+    expect((await store.receive(store.arrived(warm))).result).toMatchObject({
+      code: 'received otherwise',
+      sentence: expect.stringContaining('9.5° it is over 5') as string,
+    })
+    expect((await store.receive(store.arrived({ ...warm, verdict: 'hold' }))).result.outcome).toBe('refused')
+    expect((await store.receive(store.arrived({ ...warm, verdict: 'refuse' }))).result.outcome).toBe('accepted')
+    expect((await store.receive(store.arrived({ received: null }))).result.outcome).toBe('refused')
+    expect((await store.receive(store.arrived())).result.outcome).toBe('accepted')
+  })
+
+  it('is held as an item, which the lead accepts or not', async () => {
+    const { id, held, result } = await store.receive(
+      store.arrived({ received: null, verdict: 'hold', why: 'not read' }),
+    )
+    expect(result.outcome).toBe('accepted')
+    expect((await store.card(held)).held).toBe(true)
+    expect(await store.one(kitchen.claim('item-opened', held, {}))).toMatchObject({ code: 'item shut' })
+    expect(
+      await store.signed(
+        kitchen.claim('lot-decided', id, { verdict: 'accept', reason: 'read by the driver', item: held }),
+      ),
+    ).toMatchObject({
+      outcome: 'accepted',
+    })
+    expect((await store.card(held)).held).toBe(false)
+    expect(await store.one(kitchen.claim('item-opened', held, {}))).toMatchObject({ outcome: 'accepted' })
+  })
+
+  it('is called back: everything left of it is held at once, wherever it went, and so it stays until the lead ends it', async () => {
+    const shell = kitchen.starter.lots.find(({ lot }) => lot.form === 'shell')!
+    const custard = uuid()
+    const method = store.methodOf('Bay-leaf pouring custard')
+    await store.taken(
+      kitchen.claim('batch-started', custard, {
+        code: `c-${custard.slice(-6)}`,
+        ...heldTo(method, 1, store.limits(), false, dayOf(Date.now(), 'UTC')),
+        limits: { id: store.limits().id, version: 1 },
+        vessel: method.vessel,
+        factor: 1,
+      }),
+      kitchen.claim('eggs-taken', custard, {
+        step: 'temper',
+        lot: shell.id,
+        form: 'shell',
+        as: 'separated',
+        cracked: 48,
+        rejected: 0,
+        grams: {},
+        size: 'US L',
+      }),
+    )
+    const [portion] = await store.putAway(custard, 700)
+    const lineage = (await kitchen.get(`/api/lineage/lot/${shell.id}`)).body as Lineage
+    expect(lineage.nodes.map(({ id }) => id)).toEqual(expect.arrayContaining([custard, portion]))
+    const items = lineage.nodes.flatMap(({ type, id, card }) => (type === 'item' && !card!.gone ? [id] : []))
+    const batches = lineage.nodes.flatMap(({ type, id, running }) => (type === 'batch' && running ? [id] : []))
+    await store.taken(kitchen.claim('recalled', shell.id, { items, batches, reason: 'supplier called', drill: false }))
+    expect((await store.card(portion)).held).toBe(true)
+    expect(
+      await store.signed(kitchen.claim('item-released', portion, { reason: 'it looks all right to me' })),
+    ).toMatchObject({
+      code: 'recall stands',
+    })
+    const eggs = {
+      step: 'temper',
+      lot: shell.id,
+      form: 'shell' as const,
+      as: 'whole' as const,
+      cracked: 1,
+      rejected: 0,
+      grams: {},
+      size: 'US L' as const,
+    }
+    expect(await store.one(kitchen.claim('eggs-taken', custard, eggs))).toMatchObject({ code: 'lot not accepted' })
+    expect(
+      await store.signed(kitchen.claim('recall-ended', shell.id, { items, batches, reason: 'another lot was meant' })),
+    ).toMatchObject({
+      outcome: 'accepted',
+    })
+    expect((await store.card(portion)).held).toBe(false)
+  })
+})

@@ -1,0 +1,113 @@
+import { v7 as uuid } from 'uuid'
+import { inheritedOf, portionOf, type BatchState, type Bodies, type Lineage } from '@logged-thermal/core'
+import { openKitchen, type TestKitchen } from '../test/kitchen'
+import { ago, storeOf } from '../test/storeKitchen'
+import type { Due } from './discards'
+
+let kitchen: TestKitchen
+let store: ReturnType<typeof storeOf>
+
+beforeAll(async () => {
+  kitchen = await openKitchen()
+  store = storeOf(kitchen)
+})
+afterAll(() => kitchen.app.close())
+
+describe('what a batch becomes', () => {
+  it('is put away with the dates of its batch, and leaves the Line once all of it is', async () => {
+    const made = await store.jelly(1)
+    const [first, result] = await store.putAway(made, 800)
+    expect(result).toMatchObject({ outcome: 'accepted' })
+    expect(await store.item(first)).toMatchObject({
+      name: 'Rhubarb jelly layer',
+      measure: { value: 800 },
+      facts: { allergens: [] },
+    })
+    const onLine = async () =>
+      ((await kitchen.get('/api/line')).body as { batches: BatchState[] }).batches.some(({ id }) => id === made)
+    expect(await onLine()).toBe(true)
+    await store.putAway(made, 500, { last: true })
+    expect(await onLine()).toBe(false)
+  })
+
+  it('stays on the Line while it is not proven, and its dates are not for a tablet to say', async () => {
+    const made = await store.jelly(1, false)
+    const [, whole] = await store.putAway(made, 500, { last: true })
+    expect(whole).toMatchObject({ code: 'not proven to leave' })
+    const state = await store.batch(made)
+    const when = ago(0)
+    const said = {
+      code: 'x',
+      as: 'portion' as const,
+      measure: { value: 5, unit: 'g' as const },
+      last: false,
+      unit: null,
+      shelf: null,
+    }
+    const body = portionOf(state, store.methodOf(state.method.name), said, store.limits(), 'UTC', when.at)
+    const longer = { ...body, dating: { ...body.dating, prepared: when.at } }
+    expect(await store.one(kitchen.claim('portioned', uuid(), longer, when))).toMatchObject({ code: 'other lineage' })
+  })
+
+  it('goes into an assembly proven, cold and in date, and nothing else does', async () => {
+    const good = (await store.putAway(await store.jelly(1), 900, { last: true }))[0]
+    const [raw] = await store.putAway(await store.jelly(1, false), 900)
+    const into = await store.trifle()
+    expect(await store.one(kitchen.claim('part-used', good, await store.part(good, into, 9.4)))).toMatchObject({
+      code: 'item shut',
+      sentence: expect.stringContaining('9.4 °C') as string,
+    })
+    expect(await store.one(kitchen.claim('part-used', raw, await store.part(raw, into, 3)))).toMatchObject({
+      sentence: expect.stringContaining('not proven and not released') as string,
+    })
+    expect(await store.one(kitchen.claim('part-used', good, await store.part(good, into, 3, 5000)))).toMatchObject({
+      sentence: expect.stringContaining('only 900 g are left') as string,
+    })
+    const use = kitchen.claim('part-used', good, await store.part(good, into, 3))
+    await store.taken(use)
+    expect((await store.card(good)).left).toEqual({ value: 800, unit: 'g' })
+    // Let go on by the lead, in writing, it may.
+    const why = 'Read cold twice by another probe, gate not read in time'
+    expect(await store.signed(kitchen.claim('item-released', raw, { reason: 'fine' }))).toMatchObject({
+      code: 'reason short',
+    })
+    expect(await store.signed(kitchen.claim('item-released', raw, { reason: why }))).toMatchObject({
+      outcome: 'accepted',
+    })
+    await store.taken(kitchen.claim('part-used', raw, await store.part(raw, into, 3)))
+
+    const lineage = (await kitchen.get(`/api/lineage/item/${good}`)).body as Lineage
+    expect(lineage.nodes.find(({ id }) => id === into)).toMatchObject({ type: 'batch', generation: 1 })
+    // Taken back, it never went in.
+    await store.taken(kitchen.claim('taken-back', good, { target: use.id, also: { type: 'batch', id: into } }))
+    expect((await store.card(good)).left.value).toBe(900)
+    const after = (await kitchen.get(`/api/lineage/item/${good}`)).body as Lineage
+    expect(after.nodes.some(({ id }) => id === into)).toBe(false)
+  })
+
+  it('moves, freezes, thaws and is split with its history; out for service it never comes back', async () => {
+    const [whole] = await store.putAway(await store.jelly(1), 900, { last: true })
+    const to = (how: Bodies['item-moved']['how'], name: string | null, id = whole) =>
+      store.one(kitchen.claim('item-moved', id, { how, unit: name && store.unit(name), shelf: name ? 1 : null }))
+    expect(await to('move', 'Chest freezer')).toMatchObject({ code: 'move shut' })
+    expect(await to('freeze', 'Chest freezer')).toMatchObject({ outcome: 'accepted' })
+    expect(await store.card(whole)).toMatchObject({ lastDay: null, frozenDays: 2 })
+    expect(await to('serve', 'Display case')).toMatchObject({ code: 'move shut' })
+    expect(await to('thaw', 'Reach-in 2')).toMatchObject({ outcome: 'accepted' })
+
+    const parent = await store.item(whole)
+    const into = uuid()
+    const measure = { value: 300, unit: 'g' as const }
+    const as = inheritedOf(parent, 300 / 900)
+    const cheat = { ...as, made: as.made + 86_400_000 }
+    expect(await store.one(kitchen.claim('item-split', whole, { into, code: 'x', measure, as: cheat }))).toMatchObject({
+      code: 'other lineage',
+    })
+    await store.taken(kitchen.claim('item-split', whole, { into, code: 'x', measure, as }))
+    expect((await store.item(into)).dating).toEqual(parent.dating)
+    expect(await to('serve', 'Display case', into)).toMatchObject({ outcome: 'accepted' })
+    expect(await to('move', 'Walk-in 1', into)).toMatchObject({ code: 'move shut' })
+    const { due } = (await kitchen.get('/api/store/discards')).body as { due: Due[] }
+    expect(due.find((each) => each.item.id === into)).toMatchObject({ asks: 'use now', why: 'its own clock' })
+  })
+})
