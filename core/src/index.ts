@@ -159,12 +159,12 @@ export {
 export { inheritedOf } from './state/newItem'
 export { moveShut, type MoveShut } from './kinds/itemMoved'
 export { TAKEN_BACK_WITHIN } from './kinds/takenBack'
-export { ADVICES, adviceOf, type Advice, type AdviceKind } from './store/advice'
+export { ADVICES, type Advice, type AdviceKind } from './store/advice'
 export { airSpans, excursionsOf, isOutside, LOOKS_APART, type AirSpan, type Excursion } from './store/air'
 export { itemWalls, wallsOf, type Dating, type DateWall, type Keep } from './store/dating'
 export { exposureOf, type Exposure } from './store/exposure'
 export {
-  courseStanding,
+  judging,
   itemLevel,
   itemStanding,
   itemsIn,

@@ -13,6 +13,7 @@ import { LiveModule } from './live/live.module'
 import { MethodsController } from './methods/methods.controller'
 import { PeopleModule } from './people/people.module'
 import { FeedController } from './store/feed.controller'
+import { HeldStore } from './store/heldStore'
 import { ItemsController } from './store/items.controller'
 import { StoreController } from './store/store.controller'
 
@@ -35,6 +36,7 @@ export class AppModule {
         LedgerModule,
         LiveModule.for(databaseUrl),
       ],
+      providers: [HeldStore],
       controllers: [
         LineController,
         BatchesController,

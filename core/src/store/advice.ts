@@ -32,13 +32,22 @@ const GUIDE: Source = {
  * What to do with food that was, or may have been, above its cold limit, by every rule in force: the gravest. Only what
  * is proven at least discards; where only the most exceeds a reading of the item is asked for.
  */
-export function adviceOf(exposure: Exposure, limits: LimitSet, day: Day, now: Instant): Advice {
-  const counted = limitsOf(limits, 'exposure', day).flatMap((limit) => byBands(limit, exposure, now))
-  const cold = limitsOf(limits, 'cold-holding', day)
+export function adviceOf(exposure: Exposure, { bands, cold }: ExposureLines, now: Instant): Advice {
+  const counted = bands.flatMap((limit) => byBands(limit, exposure, now))
   const once = cold.flatMap((limit) => byGrace(limit, exposure, now))
   const own = [...counted, ...once]
   const all = own.length ? own : [byGuidance(exposure, cold[0], now)]
   return all.reduce((a, b) => (ADVICES.indexOf(b.kind) > ADVICES.indexOf(a.kind) ? b : a))
+}
+
+/** What says something about time above the cold limit: looked up once for a whole store. */
+export interface ExposureLines {
+  bands: Limit[]
+  cold: Limit[]
+}
+
+export function exposureLines(limits: LimitSet, day: Day): ExposureLines {
+  return { bands: limitsOf(limits, 'exposure', day), cold: limitsOf(limits, 'cold-holding', day) }
 }
 
 /** Two hours, four hours: added up. */

@@ -86,7 +86,7 @@ export function airSpans(
 
 /**
  * Whether all of that time is surely within, as nearly always: good looks alone, none further apart than a night. Found
- * without laying out the spans; where it says no, they are laid out.
+ * without laying out its spans; where it says no, they are laid out.
  */
 export function isQuiet(
   { airs }: Pick<StoreUnit, 'airs'>,
@@ -95,17 +95,32 @@ export function isQuiet(
   to: Instant,
   nightMs: number,
 ): boolean {
-  let i = firstFrom(airs, from)
-  const before = airs[i - 1]
-  if (before && isOutside(before.celsius, level)) return false
-  let seen = before?.at ?? from
-  for (; seen < to; i++) {
-    const look = airs[i]
-    if (!look) return to - seen <= nightMs
-    if (isOutside(look.celsius, level) || look.at - seen > nightMs) return false
-    seen = look.at
-  }
-  return true
+  const [first, last] = [airs[0], airs.at(-1)]
+  if (!first || !last) return to - from <= nightMs
+  if (from < first.at && (isOutside(first.celsius, level) || first.at - from > nightMs)) return false
+  if (to > last.at && (isOutside(last.celsius, level) || to - last.at > nightMs)) return false
+  const doubts = doubtful(airs, level, nightMs)
+  const next = doubts[firstWhere(doubts, (doubt) => doubt.to > from)]
+  return !next || next.from >= to
+}
+
+// Many items are asked about under the same looks: what lies between these is gone through once.
+const known = new WeakMap<readonly Look[], { level: Level; nightMs: number; doubts: Doubtful[] }[]>()
+
+type Doubtful = { from: Instant; to: Instant }
+
+/** The times between two looks that are not surely within, oldest first. */
+function doubtful(airs: readonly Look[], level: Level, nightMs: number): Doubtful[] {
+  const kept = known.get(airs) ?? []
+  const found = kept.find((each) => each.level === level && each.nightMs === nightMs)
+  if (found) return found.doubts
+  const doubts = airs.slice(1).flatMap((next, i): Doubtful[] => {
+    const look = airs[i]!
+    const good = !isOutside(look.celsius, level) && !isOutside(next.celsius, level) && next.at - look.at <= nightMs
+    return good ? [] : [{ from: look.at, to: next.at }]
+  })
+  known.set(airs, [...kept, { level, nightMs, doubts }])
+  return doubts
 }
 
 /** A noted spike is told from a warm unit by the look after it, so a few on either side are taken along. */
@@ -118,11 +133,16 @@ function around(airs: readonly Look[], from: Instant, to: Instant): Look[] {
 
 /** The index of the first look at or after an instant. */
 function firstFrom(airs: readonly Look[], at: Instant): number {
-  let [low, high] = [0, airs.length]
+  return firstWhere(airs, (look) => look.at >= at)
+}
+
+/** The index of the first for which it holds, of all that follow it too; the length where it holds for none. */
+function firstWhere<T>(all: readonly T[], holds: (each: T) => boolean): number {
+  let [low, high] = [0, all.length]
   while (low < high) {
     const middle = (low + high) >> 1
-    if (airs[middle]!.at < at) low = middle + 1
-    else high = middle
+    if (holds(all[middle]!)) high = middle
+    else low = middle + 1
   }
   return low
 }

@@ -5,8 +5,8 @@ import { limitsOf } from '../limits/checksFor'
 import type { LimitSet, Source } from '../limits/limit'
 import { placeOf, type ItemState } from '../state/item'
 import type { Look } from '../state/unit'
-import { adviceOf, type Advice } from './advice'
-import { courseOf, keptIn, type Course, type Kept } from './course'
+import { adviceOf, exposureLines, type Advice } from './advice'
+import { courseOf, keptIn, type Course } from './course'
 import { itemWalls, type DateWall } from './dating'
 import { exposureOf, type Exposure } from './exposure'
 import { coldLevel, shellEggLevel, type HoldingKind, type Level } from './unitKind'
@@ -80,23 +80,28 @@ const HOT_HOURS = 4
 /** How an item stands at an instant. Facts in, words out: nothing of it is kept. */
 export function itemStanding(item: ItemState, store: Store, now: Instant): ItemStanding {
   const walls = itemWalls(item, store.zone)
-  return { walls, ...courseStanding(courseOf(item, walls), store, now) }
+  return { walls, ...judging(store, now)(courseOf(item, walls)) }
 }
 
-/** The same from what became of it in short. */
-export function courseStanding(course: Course, { limits, zone, units }: Store, now: Instant): CourseStanding {
+/** Judges one item after the other by the same store at the same instant. */
+export function judging({ limits, zone, units }: Store, now: Instant): (course: Course) => CourseStanding {
   const day = dayOf(now, zone)
-  const level = levelFor(course.kept, limits, day)
-  const exposure = level
-    ? exposureOf(course, units, level, limits.practice.nightHours * HOUR, now)
-    : { time: course.carried, periods: [], now: false, read: null }
-  const advice = adviceOf(exposure, limits, day, now)
-  const timeUp = timeControl(course, limits, day)
-  const { wall } = course
-  const until = earliest(wall?.until ?? null, timeUp?.at ?? null)
-  const daysLeft = wall?.lastDay ? daysBetween(day, wall.lastDay) + 1 : null
-  const { asks, why } = asksOf(course, { exposure, advice, timeUp, daysLeft, level }, now)
-  return { asks, why, until, daysLeft, exposure, advice, timeUp }
+  const lines = exposureLines(limits, day)
+  const levels = { cold: coldLevel(limits, day), 'shell eggs': shellEggLevel(limits, day) }
+  const nightMs = limits.practice.nightHours * HOUR
+  return (course) => {
+    const { wall, kept, carried } = course
+    const level = kept === null ? null : levels[kept]
+    const exposure = level
+      ? exposureOf(course, units, level, nightMs, now)
+      : { time: carried, periods: [], now: false, read: null }
+    const advice = adviceOf(exposure, lines, now)
+    const timeUp = timeControl(course, limits, day)
+    const until = earliest(wall?.until ?? null, timeUp?.at ?? null)
+    const daysLeft = wall?.lastDay ? daysBetween(day, wall.lastDay) + 1 : null
+    const { asks, why } = asksOf(course, { exposure, advice, timeUp, daysLeft, level }, now)
+    return { asks, why, until, daysLeft, exposure, advice, timeUp }
+  }
 }
 
 /** The cold limit of an item: that of shell eggs for them, none for what needs no cold. */
@@ -105,10 +110,7 @@ export function itemLevel(
   limits: LimitSet,
   day: Day,
 ): Level | null {
-  return levelFor(keptIn(item), limits, day)
-}
-
-function levelFor(kept: Kept, limits: LimitSet, day: Day): Level | null {
+  const kept = keptIn(item)
   if (kept === null) return null
   return kept === 'shell eggs' ? shellEggLevel(limits, day) : coldLevel(limits, day)
 }

@@ -6,13 +6,14 @@ import type { Request, Response } from 'express'
 import { dayOf, itemLevel, type Id, type ItemState } from '@logged-thermal/core'
 import { ADVISORY } from '@logged-thermal/wording'
 import type { EntityManager } from '@mikro-orm/postgresql'
+import { query } from '../database/query'
 import { KitchenScope } from '../database/kitchenScope'
 import { Problem } from '../http/problem'
 import { Kitchen } from '../people/kitchen.entity'
 import { Person } from '../people/person.entity'
 import { Needs, OfShift } from '../people/shift.guard'
 import type { Shift } from '../people/shifts.service'
-import { itemsWhere, storeAt } from '../store/storeRows'
+import { HeldStore } from '../store/heldStore'
 import { labelArt, storageWords, type LabelFacts } from './labelArt'
 import { labelPicture, labelSheet, PAPERS, type Paper } from './labelSheet'
 
@@ -38,7 +39,10 @@ class SheetQuery {
 @Controller('labels')
 @Needs('read')
 export class LabelsController {
-  constructor(private readonly scope: KitchenScope) {}
+  constructor(
+    private readonly scope: KitchenScope,
+    private readonly held: HeldStore,
+  ) {}
 
   @Get('sheet.pdf')
   async sheet(
@@ -66,10 +70,15 @@ export class LabelsController {
 
   private facts(kitchenId: Id, ids: readonly Id[], request: Request): Promise<LabelFacts[]> {
     return this.scope.asOfOneMoment(kitchenId, async (em) => {
-      const found = await itemsWhere(em, kitchenId, 'id = any(?::uuid[])', [`{${ids.join(',')}}`])
+      const rows = await query<{ state: ItemState }>(em, {
+        sql: 'select state from item where kitchen_id = ? and id = any(?::uuid[])',
+        params: [kitchenId, `{${ids.join(',')}}`],
+      })
+      const found = rows.map(({ state }) => state)
       const missing = ids.find((id) => !found.some((item) => item.id === id))
       if (missing) throw new Problem(404, 'not there', 'This kitchen holds nothing by that number.', 'items')
       return factsOf(
+        this.held,
         em,
         kitchenId,
         ids.map((id) => found.find((item) => item.id === id)!),
@@ -80,6 +89,7 @@ export class LabelsController {
 }
 
 async function factsOf(
+  held: HeldStore,
   em: EntityManager,
   kitchenId: Id,
   items: readonly ItemState[],
@@ -88,7 +98,7 @@ async function factsOf(
   const kitchen = await em.findOneOrFail(Kitchen, { id: kitchenId })
   const people = await em.find(Person, { kitchenId })
   const now = Date.now()
-  const { limits } = await storeAt(em, kitchenId, now)
+  const { limits } = await held.judgedBy(em, kitchenId, now)
   const reader = { unit: kitchen.unit, zone: kitchen.zone }
   return items.map((item) => ({
     item,

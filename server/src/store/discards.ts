@@ -1,8 +1,8 @@
 import type { EntityManager } from '@mikro-orm/postgresql'
 import {
-  courseStanding,
   DISCARD_REASONS,
   itemUrgency,
+  judging,
   type Advice,
   type DiscardReason,
   type Id,
@@ -12,7 +12,7 @@ import {
   type ItemStanding,
 } from '@logged-thermal/core'
 import { query } from '../database/query'
-import { cardsOf, coursesHeld, storeAt } from './storeRows'
+import type { HeldStore } from './heldStore'
 
 /** An item that goes or is asked about, in short. */
 export interface Due extends Pick<ItemStanding, 'asks' | 'why' | 'until' | 'daysLeft'> {
@@ -24,25 +24,21 @@ export interface Due extends Pick<ItemStanding, 'asks' | 'why' | 'until' | 'days
  * What goes today, the most urgent first: past its day or on its last, undated, out of the cold, held, or in question
  * after a warm unit, wherever it is now. Everything held is judged: any item may have been somewhere warm.
  */
-export async function dueToday(em: EntityManager, kitchenId: Id, now: Instant): Promise<Due[]> {
-  const store = await storeAt(em, kitchenId, now)
-  const due = (await coursesHeld(em, kitchenId))
-    .map(({ id, course }) => ({ id, standing: courseStanding(course, store, now) }))
+export async function dueToday(held: HeldStore, em: EntityManager, kitchenId: Id, now: Instant): Promise<Due[]> {
+  const judge = judging(await held.judgedBy(em, kitchenId, now), now)
+  const items = await held.items(em, kitchenId)
+  return items
+    .map(({ card, course }) => ({ card, standing: judge(course) }))
     .filter(({ standing: { asks } }) => !WAITS.includes(asks))
     .sort((a, b) => {
       const [rankA, atA] = itemUrgency(a.standing)
       const [rankB, atB] = itemUrgency(b.standing)
       return rankA - rankB || atA - atB
     })
-  const cards = await cardsOf(
-    em,
-    kitchenId,
-    due.map(({ id }) => id),
-  )
-  return due.map(({ id, standing: { asks, why, until, daysLeft, advice } }): Due => {
-    const { kind, by, time, source } = advice
-    return { item: cards.get(id)!, asks, why, until, daysLeft, advice: { kind, by, time, source } }
-  })
+    .map(({ card, standing: { asks, why, until, daysLeft, advice } }): Due => {
+      const { kind, by, time, source } = advice
+      return { item: card, asks, why, until, daysLeft, advice: { kind, by, time, source } }
+    })
 }
 
 const WAITS: readonly ItemAsks[] = ['keep', 'frozen', 'not ready', 'use first', 'gone']

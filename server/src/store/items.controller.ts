@@ -6,6 +6,7 @@ import {
   isCleared,
   itemStanding,
   judgeBatch,
+  type ItemState,
   type LotState,
   type Subject,
 } from '@logged-thermal/core'
@@ -15,7 +16,7 @@ import { Problem } from '../http/problem'
 import { Needs, OfShift } from '../people/shift.guard'
 import type { Shift } from '../people/shifts.service'
 import { batchState, lineageOf } from './lineage'
-import { itemsWhere, storeAt } from './storeRows'
+import { HeldStore } from './heldStore'
 
 const subjectId = new ParseUUIDPipe({
   exceptionFactory: () => new Problem(404, 'not there', 'This kitchen holds nothing by that number.', 'id'),
@@ -26,15 +27,22 @@ const subjectId = new ParseUUIDPipe({
 @Controller()
 @Needs('read')
 export class ItemsController {
-  constructor(private readonly scope: KitchenScope) {}
+  constructor(
+    private readonly scope: KitchenScope,
+    private readonly held: HeldStore,
+  ) {}
 
   @Get('items/:id')
   item(@OfShift() { kitchenId }: Shift, @Param('id', subjectId) id: string) {
     const now = Date.now()
     return this.scope.asOfOneMoment(kitchenId, async (em) => {
-      const [item] = await itemsWhere(em, kitchenId, 'id = ?', [id])
-      if (!item) throw new Problem(404, 'not there', 'This kitchen holds nothing by that number.', 'id')
-      const store = await storeAt(em, kitchenId, now)
+      const [row] = await query<{ state: ItemState }>(em, {
+        sql: 'select state from item where kitchen_id = ? and id = ?',
+        params: [kitchenId, id],
+      })
+      if (!row) throw new Problem(404, 'not there', 'This kitchen holds nothing by that number.', 'id')
+      const item = row.state
+      const store = await this.held.judgedBy(em, kitchenId, now)
       const { batches, lots } = ancestorsOf(item)
       const batch = batches[0] ? await batchState(em, kitchenId, batches[0]) : null
       const known = await query<{ state: LotState }>(em, {

@@ -1,10 +1,9 @@
-import { Controller, Get, Header, Query, Res } from '@nestjs/common'
+import { Controller, Get, Header, Query } from '@nestjs/common'
 import { ApiOperation, ApiTags } from '@nestjs/swagger'
 import { IsInt, IsOptional, IsString, Length, Min } from 'class-validator'
 import { Type } from 'class-transformer'
-import type { Response } from 'express'
 import { stringify } from 'csv-stringify/sync'
-import type { ItemCard, UnitState } from '@logged-thermal/core'
+import type { ItemCard } from '@logged-thermal/core'
 import { clock, dayName, heatStatusWord, measureWords } from '@logged-thermal/wording'
 import { dayOf } from '@logged-thermal/core'
 import { KitchenScope } from '../database/kitchenScope'
@@ -13,6 +12,7 @@ import { Needs, OfShift } from '../people/shift.guard'
 import type { Shift } from '../people/shifts.service'
 import { Kitchen } from '../people/kitchen.entity'
 import { discardTotals, dueToday } from './discards'
+import { HeldStore } from './heldStore'
 
 class FindQuery {
   @IsString()
@@ -44,33 +44,34 @@ class SearchQuery {
 @Controller('store')
 @Needs('read')
 export class StoreController {
-  constructor(private readonly scope: KitchenScope) {}
+  constructor(
+    private readonly scope: KitchenScope,
+    private readonly held: HeldStore,
+  ) {}
 
   @Get()
   @ApiOperation({ summary: 'Every item that is held, in short, what ends first on top; and the units.' })
-  async store(@OfShift() { kitchenId }: Shift, @Res() response: Response) {
-    const text = await this.scope.asOfOneMoment(kitchenId, async (em) => {
-      // Put together by the database: the cards are shown as they were written.
-      const [row] = await query<{ answer: string }>(em, {
-        sql: `select json_build_object(
-            'now', ?::bigint,
-            'seq', (select seq from chain_head where kitchen_id = ?),
-            'units', (select coalesce(json_agg(card order by id), '[]') from unit where kitchen_id = ?),
-            'items', (select coalesce(json_agg(card), '[]') from (
-              select card from item where kitchen_id = ? and live order by until_ms nulls last limit 5000) held)
-          )::text as answer`,
-        params: [Date.now(), kitchenId, kitchenId, kitchenId],
+  store(@OfShift() { kitchenId }: Shift) {
+    const now = Date.now()
+    return this.scope.asOfOneMoment(kitchenId, async (em) => {
+      const [head] = await query<{ seq: string }>(em, {
+        sql: 'select seq from chain_head where kitchen_id = ?',
+        params: [kitchenId],
       })
-      return row!.answer
+      const units = await this.held.units(em, kitchenId)
+      const items = (await this.held.items(em, kitchenId)).map(({ card }) => card)
+      return { now, seq: Number(head!.seq), units, items }
     })
-    response.type('json').send(text)
   }
 
   @Get('discards')
   @ApiOperation({ summary: 'What goes today, and why, the most urgent first.' })
   discards(@OfShift() { kitchenId }: Shift) {
     const now = Date.now()
-    return this.scope.asOfOneMoment(kitchenId, async (em) => ({ now, due: await dueToday(em, kitchenId, now) }))
+    return this.scope.asOfOneMoment(kitchenId, async (em) => ({
+      now,
+      due: await dueToday(this.held, em, kitchenId, now),
+    }))
   }
 
   @Get('discarded')
@@ -117,17 +118,11 @@ export class StoreController {
   stock(@OfShift() { kitchenId }: Shift) {
     return this.scope.asOfOneMoment(kitchenId, async (em) => {
       const { zone, unit } = await em.findOneOrFail(Kitchen, { id: kitchenId })
-      const rows = await query<{ card: ItemCard }>(em, {
-        sql: 'select card from item where kitchen_id = ? and live order by until_ms nulls last, code',
-        params: [kitchenId],
-      })
-      const units = await query<{ state: UnitState }>(em, {
-        sql: 'select state from unit where kitchen_id = ?',
-        params: [kitchenId],
-      })
+      const items = await this.held.items(em, kitchenId)
+      const units = await this.held.units(em, kitchenId)
       const reader = { zone, unit }
-      const nameOf = (id: string | null) => units.find(({ state }) => state.id === id)?.state.name ?? 'out'
-      const lines = rows.map(({ card }) => ({
+      const nameOf = (id: string | null) => units.find((each) => each.id === id)?.name ?? 'out'
+      const lines = items.map(({ card }) => ({
         code: card.code,
         name: card.name,
         left: measureWords(card.left),

@@ -1,0 +1,52 @@
+import { Injectable } from '@nestjs/common'
+import type { EntityManager } from '@mikro-orm/postgresql'
+import {
+  limitsAt,
+  type Course,
+  type Id,
+  type Instant,
+  type ItemCard,
+  type LimitsState,
+  type Look,
+  type Store,
+  type UnitCard,
+} from '@logged-thermal/core'
+import { query } from '../database/query'
+import { KeptRows } from '../database/keptRows'
+import { Problem } from '../http/problem'
+
+/** What a kitchen holds and what it is judged by, asked for with every list of the store. */
+@Injectable()
+export class HeldStore {
+  private readonly held = new KeptRows<HeldItem>('item', 'card, course', 'and live order by until_ms nulls last')
+  private readonly places = new KeptRows<{ card: UnitCard; airs: Look[] }>('unit', 'card, airs', 'order by id')
+  private readonly limits = new KeptRows<{ state: LimitsState }>('limit_set', 'state', '')
+
+  /** Every item that is held, in short and as it is judged; what ends first on top. */
+  items(em: EntityManager, kitchenId: Id): Promise<readonly HeldItem[]> {
+    return this.held.read(em, kitchenId)
+  }
+
+  async units(em: EntityManager, kitchenId: Id): Promise<UnitCard[]> {
+    return (await this.places.read(em, kitchenId)).map(({ card }) => card)
+  }
+
+  /** Its units with what their air was, its limits at an instant, its zone. */
+  async judgedBy(em: EntityManager, kitchenId: Id, now: Instant): Promise<Store> {
+    const [kitchen] = await query<{ zone: string; limits: Id }>(em, {
+      sql: 'select zone, limits_id as limits from kitchen where id = ?',
+      params: [kitchenId],
+    })
+    const { zone, limits: id } = kitchen!
+    const sets = await this.limits.read(em, kitchenId)
+    const limits = limitsAt(sets.find(({ state }) => state.id === id)?.state.versions ?? [], now)
+    if (!limits) throw new Problem(409, 'no limits', 'This kitchen has no limits in force.', 'kitchen')
+    const units = (await this.places.read(em, kitchenId)).map(({ card, airs }) => ({ ...card, airs }))
+    return { units, limits, zone }
+  }
+}
+
+interface HeldItem {
+  card: ItemCard
+  course: Course
+}
