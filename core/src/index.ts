@@ -158,7 +158,7 @@ export {
 } from './state/item'
 export { inheritedOf } from './state/newItem'
 export { moveShut, type MoveShut } from './kinds/itemMoved'
-export { TAKEN_BACK_WITHIN } from './kinds/takenBack'
+export { backOf, TAKEN_BACK_WITHIN } from './kinds/takenBack'
 export { ADVICES, type Advice, type AdviceKind } from './store/advice'
 export { airSpans, excursionsOf, isOutside, LOOKS_APART, type AirSpan, type Excursion } from './store/air'
 export { itemWalls, wallsOf, type Dating, type DateWall, type Keep } from './store/dating'
@@ -202,6 +202,7 @@ export {
 } from './store/receiving'
 export { isClosing, minutesOf, nextRoundAt, roundsOf, type Round } from './store/rounds'
 export { itemCard, unitCard, type ItemCard, type UnitCard } from './store/card'
+export { packagesOf } from './store/eggPackage'
 export { courseOf, type Course } from './store/course'
 export {
   coldLevel,

@@ -98,7 +98,7 @@ export function refusalSentence(refusal: Refusal): string {
     case 'not taken back':
       return refusal.why === 'late'
         ? 'That was more than 15 minutes ago: enter what is so now.'
-        : 'That cannot be taken back with a tap: the lead releases, and what was split off is an item of its own.'
+        : 'That cannot be taken back with a tap: something was done with it since, or it is put right where it was done.'
     case 'lot refused':
       return `${refusal.lot} was refused at the door: it went back.`
     case 'lot not accepted':

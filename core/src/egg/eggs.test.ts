@@ -120,6 +120,7 @@ const taken = (more: Partial<EggsTaken> = {}): EggsTaken => ({
   rejected: 2,
   grams: {},
   size: 'US L',
+  item: null,
   ...more,
 })
 

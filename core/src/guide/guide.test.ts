@@ -43,6 +43,7 @@ const take = (story: Story, minutes: number) =>
     rejected: 0,
     grams: { white: 5 },
     size: 'US L',
+    item: null,
   })
 
 describe('the way through a method', () => {
@@ -275,5 +276,6 @@ function eggsBody() {
     cracked: 18,
     rejected: 0,
     size: 'US L' as const,
+    item: null,
   }
 }

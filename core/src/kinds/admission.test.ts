@@ -97,12 +97,12 @@ describe('reading a claim', () => {
     ['another place', claim('reading-taken', { ...reading, where: 'lid' }), 'body.where: not one of'],
     [
       'a correction to nothing',
-      claim('corrected', { target: OTHER, reason: 'mistyped', now: null }),
+      claim('corrected', { target: OTHER, reason: 'mistyped', now: null, item: null }),
       'body.now: missing',
     ],
     [
       'a correction without a reason',
-      claim('corrected', { target: OTHER, reason: '', now: 'void' }),
+      claim('corrected', { target: OTHER, reason: '', now: 'void', item: null }),
       'body.reason: not one of',
     ],
     [
@@ -197,11 +197,16 @@ describe('admitting a claim', () => {
       'admitted',
     ],
     ['a step the method has not', claim('step-marked', { step: 'bake', edge: 'done', reason: null }), {}, 'not there'],
-    ['an undo', claim('corrected', { target: OTHER, reason: 'undo', now: 'void' }), {}, 'admitted'],
-    ['an undo of nothing', claim('corrected', { target: ID, reason: 'undo', now: 'void' }), {}, 'not there'],
+    ['an undo', claim('corrected', { target: OTHER, reason: 'undo', now: 'void', item: null }), {}, 'admitted'],
+    [
+      'an undo of nothing',
+      claim('corrected', { target: ID, reason: 'undo', now: 'void', item: null }),
+      {},
+      'not there',
+    ],
     [
       'a move to no batch',
-      claim('corrected', { target: OTHER, reason: 'wrong pot', now: { at: NOW, reading, batch: OTHER } }),
+      claim('corrected', { target: OTHER, reason: 'wrong pot', now: { at: NOW, reading, batch: OTHER }, item: null }),
       {},
       'not there',
     ],
@@ -281,6 +286,7 @@ describe('admitting a claim', () => {
         target: OTHER,
         reason: 'wrong pot',
         now: { at: NOW, reading: { ...reading, instrument: OTHER }, batch: OTHER },
+        item: null,
       }),
     )
     expect(touches(moved).map(({ type, id }) => `${type} ${id}`)).toEqual([`batch ${ID}`, `batch ${OTHER}`])

@@ -10,13 +10,18 @@ import { admitReading, instrumentOf, parseReading } from './readingTaken'
 /** Amends an earlier entry of a batch: takes it back, gives other values, or moves a reading to the right batch. */
 export const corrected: KindOf<'corrected'> = {
   kind: 'corrected',
-  v: 1,
+  v: 2,
   about: 'batch',
   may: EVERYONE_WHO_COOKS,
   signed: false,
+  raise: (body) => ({ ...body, item: null }),
   parse(body) {
-    const { target, reason, now } = object(body, ['target', 'reason', 'now'])
-    const amends = { target: id(target), reason: oneOf<CorrectionReason>(reason, REASONS) }
+    const { target, reason, now, item } = object(body, ['target', 'reason', 'now', 'item'])
+    const amends = {
+      target: id(target),
+      reason: oneOf<CorrectionReason>(reason, REASONS),
+      item: item.value === null ? null : id(item),
+    }
     if (now.value === 'void') return { ...amends, now: 'void' }
     const { at, reading, batch } = object(now, ['at', 'reading', 'batch'])
     return {
@@ -26,7 +31,11 @@ export const corrected: KindOf<'corrected'> = {
   },
   touches: ({ about, body }) => {
     const movedTo = body.now === 'void' ? null : body.now.batch
-    return movedTo === null || movedTo === about.id ? [about] : [about, { type: 'batch', id: movedTo }]
+    return [
+      about,
+      ...(movedTo === null || movedTo === about.id ? [] : [{ type: 'batch' as const, id: movedTo }]),
+      ...(body.item ? [{ type: 'item' as const, id: body.item }] : []),
+    ]
   },
   reads: ({ body }) => (body.now === 'void' ? [] : instrumentOf(body.now.reading)),
   admit(claim, read) {
@@ -40,6 +49,8 @@ function admitTarget({ about, body }: Claim<'corrected'>, read: Read): Refusal |
   const batch = read('batch', about.id)
   if (!batch || !entriesOf(batch).includes(body.target))
     return { code: 'not there', field: 'body.target', what: 'entry' }
+  const eggs = batch.eggs.find(({ entry }) => entry === body.target)
+  if ((eggs?.value.item ?? null) !== body.item) return { code: 'other lineage', field: 'body.item' }
   const isReading = batch.readings.some(({ entry }) => entry === body.target)
   return body.now === 'void' || isReading ? null : { code: 'not a reading', field: 'body.target' }
 }

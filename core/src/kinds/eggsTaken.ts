@@ -1,25 +1,31 @@
 import { EGG_SIZES, type EggPart, type EggSize } from '../egg/eggGrams'
 import { mayUse } from '../egg/eggPlan'
 import { dayOf } from '../calendar/zone'
-import type { EggsTaken } from '../ledger/entry'
+import type { Claim, EggsTaken } from '../ledger/entry'
 import { FieldError, id, number, object, oneOf, text, whole, type Field } from '../ledger/parse'
 import type { Refusal } from '../ledger/refusal'
 import { heatPlan } from '../method/heatPlan'
 import type { BatchState } from '../state/batch'
 import { mayGoIn } from '../state/lot'
+import type { Read } from '../state/state'
+import { isPackageOf } from '../store/eggPackage'
+import type { World } from '../verdict/judge'
 import { EVERYONE_WHO_COOKS, type KindOf } from './kindOf'
 import { atKnownStep, isRefusal } from './knownStep'
+import { aroundItem, needsUsable } from './storeOf'
 
 /** Eggs of a lot go into a batch. A shell lot is refused where only pasteurized egg may go in. */
 export const eggsTaken: KindOf<'eggs-taken'> = {
   kind: 'eggs-taken',
-  v: 1,
+  v: 2,
   about: 'batch',
   may: EVERYONE_WHO_COOKS,
   signed: false,
+  // Before a lot was held as an item they came out of none.
+  raise: (body) => ({ ...body, item: null }),
   parse(body) {
-    const names = ['step', 'lot', 'form', 'as', 'cracked', 'rejected', 'grams', 'size'] as const
-    const { step, lot, form, as, cracked, rejected, grams, size } = object(body, names)
+    const names = ['step', 'lot', 'form', 'as', 'cracked', 'rejected', 'grams', 'size', 'item'] as const
+    const { step, lot, form, as, cracked, rejected, grams, size, item } = object(body, names)
     const taken: EggsTaken = {
       step: text(step, 40),
       lot: id(lot),
@@ -29,14 +35,16 @@ export const eggsTaken: KindOf<'eggs-taken'> = {
       rejected: whole(rejected, 0, 5000),
       grams: parseGrams(grams),
       size: oneOf(size, Object.keys(EGG_SIZES) as EggSize[]),
+      item: item.value === null ? null : id(item),
     }
     if (taken.cracked === null && Object.keys(taken.grams).length === 0)
       throw new FieldError(cracked.path, { code: 'missing' })
     return taken
   },
-  touches: ({ about }) => [about],
+  touches: ({ about, body: { item } }) => (item ? [about, { type: 'item', id: item }] : [about]),
   reads: ({ body: { lot } }) => [{ type: 'lot', id: lot }],
-  admit(claim, read, { zone }) {
+  follows: ({ body: { item } }, read, world) => (item ? aroundItem(read('item', item), world) : []),
+  admit(claim, read, world) {
     const { step, lot: lotId, form } = claim.body
     const batch = atKnownStep(claim, step, read)
     if (isRefusal(batch)) return batch
@@ -44,10 +52,19 @@ export const eggsTaken: KindOf<'eggs-taken'> = {
     if (!lot) return { code: 'not there', field: 'body.lot', what: 'lot' }
     if (!mayGoIn(lot)) return { code: 'lot not accepted', field: 'body.lot', lot: lot.code }
     if (lot.form !== form) return { code: 'other lot', field: 'body.form', lot: lot.code }
-    if (lot.useBy !== null && dayOf(claim.at, zone) > lot.useBy)
+    if (lot.useBy !== null && dayOf(claim.at, world.zone) > lot.useBy)
       return { code: 'lot past its day', field: 'body.lot', lot: lot.code, useBy: lot.useBy }
-    return wrongLot(batch, step, form, lot.code)
+    return wrongLot(batch, step, form, lot.code) ?? wrongPackage(claim, read, world)
   },
+}
+
+/** Why they may not come out of that package. That few or none are left is no reason: nobody counts to the egg. */
+function wrongPackage({ at, body }: Claim<'eggs-taken'>, read: Read, world: World): Refusal | null {
+  if (body.item === null) return null
+  const item = read('item', body.item)
+  if (!item) return { code: 'not there', field: 'body.item', what: 'item' }
+  if (!isPackageOf(body.lot, item)) return { code: 'other lineage', field: 'body.item' }
+  return needsUsable(item, null, read, world, at)
 }
 
 /** Why eggs of that form may not go in at this step; null when they may. */

@@ -1,8 +1,9 @@
 import { MINUTE } from '../calendar/instant'
-import type { SubjectType } from '../ledger/entry'
+import { canonical } from '../json/canonical'
+import type { Id, Subject, SubjectType } from '../ledger/entry'
 import { id, object, oneOf, type Field } from '../ledger/parse'
-import type { Subject } from '../ledger/entry'
-import { tapsOf } from '../state/item'
+import type { Fact } from '../state/fact'
+import { tapsOf, type ItemState } from '../state/item'
 import { EVERYONE_WHO_COOKS, type KindOf } from './kindOf'
 
 /** A mistaken tap on an item is taken back within this; after it the lead corrects what is left to correct, ms. */
@@ -25,24 +26,38 @@ export const takenBack: KindOf<'taken-back'> = {
     const item = read('item', about.id)
     if (!item) return { code: 'not there', field: 'about.id', what: 'item' }
     const tap = tapsOf(item).find(({ entry, void: gone }) => entry === body.target && !gone)
-    if (!tap) return { code: 'not there', field: 'body.target', what: 'entry' }
-    const part = item.parts.find(({ entry }) => entry === body.target)
-    if ((part?.value.batch ?? null) !== (body.also?.id ?? null)) return { code: 'other lineage', field: 'body' }
-    // How it came to be, and what was split off, is put back by no tap.
-    const came = item.born === body.target
-    if (
-      came ||
-      item.splits.some(({ entry }) => entry === body.target) ||
-      item.holds.some(({ entry }) => entry === body.target)
-    )
-      return { code: 'not taken back', field: 'body.target', why: 'stands' }
+    if (!tap || item.undone) return { code: 'not there', field: 'body.target', what: 'entry' }
+    const back = backOf(item, body.target)
+    if (back === 'stands') return { code: 'not taken back', field: 'body.target', why: 'stands' }
+    if (canonical(back.also) !== canonical(body.also)) return { code: 'other lineage', field: 'body' }
     return madeAt - tap.madeAt > TAKEN_BACK_WITHIN
       ? { code: 'not taken back', field: 'body.target', why: 'late' }
       : null
   },
 }
 
+/**
+ * What else a tap on an item had changed, and changes back with it. 'stands' where no tap puts it back: what came in, was
+ * held or was cracked into a batch, and what something was done with since.
+ */
+export function backOf(item: ItemState, target: Id): { also: Subject | null } | 'stands' {
+  if (target === item.born) return wholeBack(item)
+  const has = (facts: readonly Fact<unknown>[]) => facts.some(({ entry }) => entry === target)
+  if (has(item.splits) || has(item.holds)) return 'stands'
+  if (item.uses.some(({ entry, value }) => entry === target && value.then === 'into a batch')) return 'stands'
+  const part = item.parts.find(({ entry }) => entry === target)
+  return { also: part ? { type: 'batch', id: part.value.batch } : null }
+}
+
+/** Put away or split off by mistake, and nothing done with it since: back to where it came from, as if it had never been. */
+function wholeBack(item: ItemState): { also: Subject } | 'stands' {
+  if (tapsOf(item).some(({ entry, void: gone }) => entry !== item.born && !gone)) return 'stands'
+  const type = item.bornAs === 'portioned' ? 'batch' : item.bornAs === 'item-split' ? 'item' : null
+  const origin = item.from.find((from) => from.type === type)
+  return origin ? { also: { type: origin.type, id: origin.id } } : 'stands'
+}
+
 function parseAlso(field: Field): Subject {
   const { type, id: of } = object(field, ['type', 'id'])
-  return { type: oneOf<SubjectType>(type, ['batch']), id: id(of) }
+  return { type: oneOf<SubjectType>(type, ['batch', 'item']), id: id(of) }
 }

@@ -87,6 +87,8 @@ export interface EggsTaken {
   /** Weighed, by part; what is not weighed is reckoned from the count. */
   grams: Partial<Record<EggPart, number>>
   size: EggSize
+  /** The package they were taken out of; null: none is held of the lot. */
+  item: Id | null
 }
 
 /** Part of an egg that a batch did not use: kept with a date, or thrown away, never just gone. */
@@ -174,7 +176,8 @@ export interface Bodies {
   'step-deviated': Deviation
   churned: Churning
   'reading-taken': ReadingBody
-  corrected: { target: Id; reason: CorrectionReason; now: Correction }
+  /** `item`: the package that eggs taken back go back into; null for all else. */
+  corrected: { target: Id; reason: CorrectionReason; now: Correction; item: Id | null }
   noted: Note
   'reading-accepted': { target: Id; reason: string }
   disposed: Disposition

@@ -46,7 +46,7 @@ export type Refusal =
   | { code: 'not proven to rewarm'; field: 'about.id' }
   | { code: 'lot needed'; field: 'body.lot' }
   | { code: 'heated here'; field: 'body.pasteurized' }
-  | { code: 'other lineage'; field: 'body' }
+  | { code: 'other lineage'; field: 'body' | 'body.item' }
   | { code: 'more than is left'; field: 'body.grams'; left: number }
   | { code: 'item gone'; field: 'about.id' }
   | { code: 'item shut'; field: 'about.id' | 'body.measure'; item: string; why: PartShut }

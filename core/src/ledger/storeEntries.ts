@@ -116,6 +116,12 @@ export interface ItemUse {
   then: 'sold' | 'served' | 'tasted'
 }
 
+/** Eggs out of a package, into a batch. */
+export interface EggsOut {
+  measure: Measure
+  then: 'into a batch'
+}
+
 /** What something was made of. */
 export interface Ancestor extends Subject {
   code: string

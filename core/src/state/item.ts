@@ -1,10 +1,11 @@
 import type { Instant } from '../calendar/instant'
-import type { Entry, Id } from '../ledger/entry'
-import type { ItemDiscarded, ItemFacts, ItemUse, Moved, Ancestor, PartUsed } from '../ledger/storeEntries'
+import type { Entry, Id, Kind } from '../ledger/entry'
+import type { EggsOut, ItemDiscarded, ItemFacts, ItemUse, Moved, Ancestor, PartUsed } from '../ledger/storeEntries'
 import { catalogue } from '../ingredient/catalogue'
 import type { EggPart } from '../egg/eggGrams'
 import type { Typed } from '../quantity/temperature'
 import type { Dating } from '../store/dating'
+import { outOfPackage } from '../store/eggPackage'
 import { less, type Measure } from '../store/measure'
 import type { Bounded } from '../trace/reading'
 import { factOf, inOrder, standing, type Fact } from './fact'
@@ -13,8 +14,11 @@ import { newItem } from './newItem'
 /** Something that is held: some of a batch, a package, a by-product, a find. What was entered about it, no more. */
 export interface ItemState {
   id: Id
-  /** The entry that made it. */
+  /** The entry that made it, and of what kind. */
   born: Id
+  bornAs: Kind
+  /** Made by a mistaken tap that was taken back: there never was one. */
+  undone: boolean
   code: string
   name: string
   what: 'portion' | 'package' | 'by-product' | 'find'
@@ -37,7 +41,7 @@ export interface ItemState {
   opened: Fact<Record<string, never>>[]
   splits: Fact<{ into: Id; code: string; measure: Measure }>[]
   parts: Fact<PartUsed>[]
-  uses: Fact<ItemUse>[]
+  uses: Fact<ItemUse | EggsOut>[]
   readings: Fact<{ typed: Typed; instrument: Id | null }>[]
   /** Held and released in turn: the last one stands. */
   holds: Fact<{ held: boolean; reason: string; recall: boolean }>[]
@@ -52,8 +56,8 @@ export function eggOf({ ingredient }: Pick<ItemState, 'ingredient'>): EggPart | 
 }
 
 /** How much of it is left. */
-export function itemLeft({ measure, splits, parts, uses, discarded }: ItemState): Measure {
-  if (discarded && !discarded.void) return { ...measure, value: 0 }
+export function itemLeft({ measure, splits, parts, uses, discarded, undone }: ItemState): Measure {
+  if (undone || (discarded && !discarded.void)) return { ...measure, value: 0 }
   const gone: Fact<{ measure: Measure }>[] = [...splits, ...parts, ...uses]
   return less(
     measure,
@@ -117,6 +121,11 @@ function changed(state: ItemState, entry: Entry): ItemState {
       return { ...state, parts: [...state.parts, factOf(entry, claim.at, claim.body)] }
     case 'item-used':
       return { ...state, uses: [...state.uses, factOf(entry, claim.at, claim.body)] }
+    case 'eggs-taken': {
+      const measure = outOfPackage(claim.body, state.measure.unit)
+      const out = measure && factOf<EggsOut>(entry, claim.at, { measure, then: 'into a batch' })
+      return out ? { ...state, uses: [...state.uses, out] } : state
+    }
     case 'item-read':
       return { ...state, readings: [...state.readings, factOf(entry, claim.at, claim.body)] }
     case 'item-held':
@@ -133,6 +142,7 @@ function changed(state: ItemState, entry: Entry): ItemState {
       return { ...state, discarded: factOf(entry, claim.at, claim.body) }
     case 'label-printed':
       return { ...state, labels: state.labels + claim.body.copies }
+    case 'corrected':
     case 'taken-back':
       return takenBack(state, claim.body.target)
     default:
@@ -154,6 +164,7 @@ function takenBack(state: ItemState, target: Id): ItemState {
   const strike = <T>(facts: Fact<T>[]) => facts.map((fact) => (fact.entry === target ? { ...fact, void: true } : fact))
   return {
     ...state,
+    undone: state.undone || target === state.born,
     moves: strike(state.moves),
     opened: strike(state.opened),
     splits: strike(state.splits),

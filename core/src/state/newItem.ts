@@ -10,11 +10,11 @@ import type { ItemState } from './item'
 /** An item as it comes to be: portioned, received in its package, left over, found, or split off another. */
 export function newItem(id: Id, entry: Entry): ItemState | null {
   const made = madeBy(id, entry)
-  return made && { ...made, born: entry.claim.id }
+  return made && { ...made, born: entry.claim.id, bornAs: entry.claim.kind, undone: false }
 }
 
 /** What it was from the first, but for the entry that made it. */
-type Unborn = Omit<ItemState, 'born'>
+type Unborn = Omit<ItemState, 'born' | 'bornAs' | 'undone'>
 
 function madeBy(id: Id, entry: Entry): Unborn | null {
   const { claim } = entry

@@ -18,6 +18,8 @@ export function itemOf(more: Partial<ItemState> = {}): ItemState {
   return {
     id: 'item',
     born: 'made',
+    bornAs: 'portioned',
+    undone: false,
     code: '62-1a',
     name: 'Test custard',
     what: 'portion',

@@ -74,11 +74,16 @@ describe('a batch', () => {
     const story = wellMade()
     const target = story.entries.find(({ claim }) => claim.kind === 'reading-taken' && claim.at === at(100))!.claim
     const reading = { ...(target.body as Bodies['reading-taken']), typed: { value: 26, unit: 'C' as const } }
-    story.enter('corrected', 250, { target: target.id, reason: 'mistyped', now: { at: at(150), reading, batch: null } })
+    story.enter('corrected', 250, {
+      target: target.id,
+      reason: 'mistyped',
+      now: { at: at(150), reading, batch: null },
+      item: null,
+    })
     expect(story.standing('cool-first')).toBe('missed')
     const fact = story.batch.readings.find(({ entry }) => entry === target.id)!
     expect(fact.amends).toMatchObject([{ reason: 'mistyped', wasAt: at(100), was: { typed: { value: 20 } } }])
-    story.enter('corrected', 251, { target: target.id, reason: 'undo', now: 'void' })
+    story.enter('corrected', 251, { target: target.id, reason: 'undo', now: 'void', item: null })
     expect(story.batch.readings.find(({ entry }) => entry === target.id)).toMatchObject({ void: true })
   })
 

@@ -83,7 +83,7 @@ describe('a reading entered late', () => {
     expect(story.standing('egg')).toBe('proven')
     expect(story.batch.readings[0]).toMatchObject({ accepted: { reason: 'seen on the paper sheet' } })
     const reading = { ...story.batch.readings[0]!.value, typed: { value: 82, unit: 'C' as const } }
-    story.enter('corrected', 45, { target, reason: 'mistyped', now: { at: at(10), reading, batch: null } })
+    story.enter('corrected', 45, { target, reason: 'mistyped', now: { at: at(10), reading, batch: null }, item: null })
     expect(story.standing('egg')).toBe('unproven')
   })
 })

@@ -61,6 +61,7 @@ const eggs = (more: Partial<EggsTaken> = {}): EggsTaken => ({
   rejected: 1,
   grams: {},
   size: 'US L',
+  item: null,
   ...more,
 })
 

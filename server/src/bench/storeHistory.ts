@@ -104,6 +104,7 @@ export function* storeHistory(
         rejected: 0,
         grams: {},
         size: 'US L',
+        item: null,
       }),
       cooked,
     )

@@ -70,7 +70,8 @@ export function storeClaims(
     const lot = starter.lots.find(({ lot: { form } }) => form === 'shell')!
     for (const step of new Set(eggs.uses.map((use) => use.step))) {
       const form = 'shell' as const
-      const taken = { step, lot: lot.id, form, rejected: 0, grams: {}, size: 'US L' as const }
+      const item = lot.lot.held?.item ?? null
+      const taken = { step, lot: lot.id, form, rejected: 0, grams: {}, size: 'US L' as const, item }
       const whole = eggs.uses.some((use) => use.step === step && use.part === 'whole')
       enter('eggs-taken', id, minutesAgo - 1, { ...taken, as: whole ? 'whole' : 'separated', cracked: 24 })
     }

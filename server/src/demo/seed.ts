@@ -251,6 +251,7 @@ function eggClaims(uses: Terms['eggs']['uses'], lots: Starter['lots']): EggsTake
       rejected: Math.floor(count / 30),
       grams: {},
       size,
+      item: lot.held?.item ?? null,
     })
     return [
       ...own.filter(({ part }) => part === 'whole').map(({ grams }) => taken('whole', cracked(grams, 'whole'))),

@@ -141,11 +141,11 @@ function lots(day: Day, limits: LimitSet, units: Starter['units'], at: Instant):
     code: 'T-2207',
     ingredient: 'egg',
     form: 'shell',
-    measure: { value: 360, unit: 'piece' },
+    measure: { value: 720, unit: 'piece' },
     supplier: 'Wickmoor hens',
     useInDays: 24,
     celsius: 6.1,
-    cost: 9000,
+    cost: 18000,
   }
   const place = (form: LotReceived['form']) =>
     units.find(({ unit }) => unit.kind === (form === 'shell' ? 'egg refrigerator' : 'fan refrigerator'))!.id

@@ -163,7 +163,9 @@ describe('posting entries', () => {
     const reading = kitchen.reading(wrong, 66.6)
     await kitchen.post([reading])
     const now = { at: reading.at, reading: reading.body as never, batch: right }
-    await kitchen.post([kitchen.claim('corrected', wrong, { target: reading.id, reason: 'wrong pot', now })])
+    await kitchen.post([
+      kitchen.claim('corrected', wrong, { target: reading.id, reason: 'wrong pot', now, item: null }),
+    ])
     const state = async (id: string) =>
       ((await kitchen.get(`/api/batches/${id}`)).body as { batch: { readings: object[] } }).batch.readings
     expect(await state(wrong)).toMatchObject([

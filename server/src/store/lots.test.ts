@@ -1,5 +1,5 @@
 import { v7 as uuid } from 'uuid'
-import { dayOf, heldTo, type Lineage } from '@logged-thermal/core'
+import { dayOf, heldTo, type EggsTaken, type Lineage } from '@logged-thermal/core'
 import { openKitchen, type TestKitchen } from '../test/kitchen'
 import { storeOf } from '../test/storeKitchen'
 
@@ -43,6 +43,61 @@ describe('a lot', () => {
     expect(await store.one(kitchen.claim('item-opened', held, {}))).toMatchObject({ outcome: 'accepted' })
   })
 
+  it('of eggs gives them out of its package, the rejected ones too, and has them back when they are taken back', async () => {
+    const { id: lot, lot: received } = kitchen.starter.lots.find(({ lot: { form } }) => form === 'shell')!
+    const { item, measure } = received.held!
+    const into = uuid()
+    const method = store.methodOf('Bay-leaf pouring custard')
+    const eggs: EggsTaken = {
+      step: 'temper',
+      lot,
+      form: 'shell',
+      as: 'separated',
+      cracked: 48,
+      rejected: 2,
+      grams: {},
+      size: 'US L',
+      item,
+    }
+    // Nobody looked at the egg refrigerator for a day: between the eggs it is cold.
+    const typed = { value: 4, unit: 'C' as const }
+    await store.taken(kitchen.claim('item-read', item, { typed, instrument: kitchen.starter.probe.id }))
+    const take = kitchen.claim('eggs-taken', into, eggs)
+    const left = async () => (await store.card(item)).left.value
+    await store.taken(
+      kitchen.claim('batch-started', into, {
+        code: `e-${into.slice(-6)}`,
+        ...heldTo(method, 1, store.limits(), false, dayOf(Date.now(), 'UTC')),
+        limits: { id: store.limits().id, version: 1 },
+        vessel: method.vessel,
+        factor: 1,
+      }),
+      take,
+    )
+    expect(await left()).toBe(measure.value - 50)
+    // Out of another lot's package they did not come, and a tap on the package does not put them back.
+    const other = kitchen.starter.lots.find(({ lot: { form } }) => form !== 'shell')!.lot.held!.item
+    expect(await store.one(kitchen.claim('eggs-taken', into, { ...eggs, item: other }))).toMatchObject({
+      code: 'other lineage',
+    })
+    expect(await store.one(kitchen.claim('taken-back', item, { target: take.id, also: null }))).toMatchObject({
+      code: 'not taken back',
+    })
+    const undo = { target: take.id, reason: 'undo' as const, now: 'void' as const }
+    expect(await store.one(kitchen.claim('corrected', into, { ...undo, item: null }))).toMatchObject({
+      code: 'other lineage',
+    })
+    await store.taken(kitchen.claim('corrected', into, { ...undo, item }))
+    expect(await left()).toBe(measure.value)
+    // Held, nothing comes out of it.
+    await store.taken(kitchen.claim('item-held', item, { reason: 'smells' }))
+    expect(await store.one(kitchen.claim('eggs-taken', into, eggs))).toMatchObject({ code: 'item shut' })
+    const why = 'Smelled at by two, nothing wrong with it'
+    expect(await store.signed(kitchen.claim('item-released', item, { reason: why }))).toMatchObject({
+      outcome: 'accepted',
+    })
+  })
+
   it('is called back: everything left of it is held at once, wherever it went, and so it stays until the lead ends it', async () => {
     const shell = kitchen.starter.lots.find(({ lot }) => lot.form === 'shell')!
     const custard = uuid()
@@ -64,6 +119,7 @@ describe('a lot', () => {
         rejected: 0,
         grams: {},
         size: 'US L',
+        item: null,
       }),
     )
     const [portion] = await store.putAway(custard, 700)
@@ -87,6 +143,7 @@ describe('a lot', () => {
       rejected: 0,
       grams: {},
       size: 'US L' as const,
+      item: null,
     }
     expect(await store.one(kitchen.claim('eggs-taken', custard, eggs))).toMatchObject({ code: 'lot not accepted' })
     expect(

@@ -85,6 +85,40 @@ describe('what a batch becomes', () => {
     expect(after.nodes.some(({ id }) => id === into)).toBe(false)
   })
 
+  it('is put back by a tap where it was put away or split off by mistake, until something is done with it', async () => {
+    const made = await store.jelly(1)
+    const [whole] = await store.putAway(made, 900, { last: true })
+    const born = (await store.item(whole)).born
+    const also = { type: 'batch' as const, id: made }
+    const onLine = async () =>
+      ((await kitchen.get('/api/line')).body as { batches: BatchState[] }).batches.some(({ id }) => id === made)
+    expect(await onLine()).toBe(false)
+
+    const into = uuid()
+    const as = inheritedOf(await store.item(whole), 300 / 900)
+    const split = kitchen.claim('item-split', whole, { into, code: 'y', measure: { value: 300, unit: 'g' }, as })
+    await store.taken(split)
+    // What is left of it is not all that was put away.
+    expect(await store.one(kitchen.claim('taken-back', whole, { target: born, also }))).toMatchObject({
+      code: 'not taken back',
+    })
+    const parent = { type: 'item' as const, id: whole }
+    expect(await store.one(kitchen.claim('taken-back', into, { target: split.id, also: null }))).toMatchObject({
+      code: 'other lineage',
+    })
+    await store.taken(kitchen.claim('taken-back', into, { target: split.id, also: parent }))
+    expect(await store.card(into)).toMatchObject({ gone: true })
+    expect(await store.card(whole)).toMatchObject({ left: { value: 900 }, gone: false })
+    expect(await store.one(kitchen.claim('item-moved', into, { how: 'out', unit: null, shelf: null }))).toMatchObject({
+      code: 'item gone',
+    })
+
+    await store.taken(kitchen.claim('taken-back', whole, { target: born, also }))
+    expect(await store.card(whole)).toMatchObject({ gone: true, left: { value: 0 } })
+    expect(await onLine()).toBe(true)
+    expect((await store.putAway(made, 900, { last: true }))[1]).toMatchObject({ outcome: 'accepted' })
+  })
+
   it('moves, freezes, thaws and is split with its history; out for service it never comes back', async () => {
     const [whole] = await store.putAway(await store.jelly(1), 900, { last: true })
     const to = (how: Bodies['item-moved']['how'], name: string | null, id = whole) =>

@@ -87,7 +87,7 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
   const [sheet, setSheet] = useState<BenchSheet | null>(null)
   const [explained, setExplained] = useState<string | null>(null)
   const undo = (target: Id) => {
-    enter('corrected', batch.id, { target, reason: 'undo', now: 'void' })
+    enter('corrected', batch.id, { target, reason: 'undo', now: 'void', item: null })
     reading.forget()
   }
   const move = (target: Claim<'reading-taken'>, to: Id) => {
@@ -95,6 +95,7 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
       target: target.id,
       reason: 'wrong pot',
       now: { at: target.at, reading: target.body, batch: to },
+      item: null,
     })
     reading.forget()
   }

@@ -14,13 +14,14 @@ export function JustDone({ claim, batch, reader }: { claim: AnyClaim; batch: Bat
   const left = claim.madeAt + UNDO_MS - now
   const words = doneWords(claim, batch)
   if (left <= 0 || words === null) return null
+  const item = claim.kind === 'eggs-taken' ? claim.body.item : null
   return (
     <div className="logged" role="status">
       <p>
         <strong>{words}</strong>
         {clockWithSeconds(claim.at, reader)}
       </p>
-      <Key onClick={() => enter('corrected', batch.id, { target: claim.id, reason: 'undo', now: 'void' })}>
+      <Key onClick={() => enter('corrected', batch.id, { target: claim.id, reason: 'undo', now: 'void', item })}>
         Undo
         <small>{Math.max(0, Math.ceil(left / 1000))} s</small>
       </Key>

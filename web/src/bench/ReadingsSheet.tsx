@@ -34,7 +34,7 @@ export function ReadingsSheet({ open, onClose, batch, others, reader, mayWrite }
     reason: CorrectionReason,
     now: 'void' | { at: number; reading: ReadingBody; batch: Id | null },
   ) => {
-    enter('corrected', batch.id, { target, reason, now })
+    enter('corrected', batch.id, { target, reason, now, item: null })
     setCorrecting(null)
   }
   const close = () => {

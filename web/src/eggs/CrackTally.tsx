@@ -1,6 +1,6 @@
 import { useState } from 'react'
-import { eggGrams, type BatchState, type EggPart, type EggUse } from '@logged-thermal/core'
-import { grams } from '@logged-thermal/wording'
+import { eggGrams, itemLeft, type BatchState, type EggPart, type EggUse, type ItemState } from '@logged-thermal/core'
+import { grams, measureWords } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { Key } from '../parts/Key'
 import type { LotOfEgg } from './eggLots'
@@ -8,6 +8,8 @@ import { NumberPad } from '../parts/NumberPad'
 
 interface Props {
   lot: LotOfEgg
+  /** The package they come out of; null: none is held. */
+  item: ItemState | null
   step: string
   uses: readonly EggUse[]
   batch: BatchState
@@ -16,7 +18,7 @@ interface Props {
 }
 
 /** Crack and reject, one tap an egg or a tray at a time; then whole or separated, counted or weighed. */
-export function CrackTally({ lot, step, uses, batch, mayWrite, onTaken }: Props) {
+export function CrackTally({ lot, item, step, uses, batch, mayWrite, onTaken }: Props) {
   const enter = useEnter()
   const parts = uses.map(({ part }) => part)
   const [separated, setSeparated] = useState(!parts.includes('whole') && parts.length > 0)
@@ -36,6 +38,7 @@ export function CrackTally({ lot, step, uses, batch, mayWrite, onTaken }: Props)
       rejected,
       grams: weighed,
       size,
+      item: item?.id ?? null,
     })
     onTaken()
   }
@@ -58,6 +61,7 @@ export function CrackTally({ lot, step, uses, batch, mayWrite, onTaken }: Props)
     <div className="tally">
       <p className="tally-wanted">
         {wanted > 0 ? `About ${wanted} eggs. ` : ''}Lot {lot.code}
+        {item ? `, ${measureWords(itemLeft(item))} left in ${item.code}` : ''}
       </p>
       <div className="tally-count">
         <output aria-label="Good eggs">{good}</output>

@@ -1,11 +1,13 @@
 import { useState } from 'react'
-import { toSettle, unnamedUses, type BatchState, type LotState, type Terms } from '@logged-thermal/core'
+import { toSettle, unnamedUses, type BatchState, type ItemState, type LotState, type Terms } from '@logged-thermal/core'
 import { eggRuleSentence, grams, partWord, stepName } from '@logged-thermal/wording'
 import { useLine } from '../app/kitchen'
+import { useNow } from '../app/now'
 import { Key } from '../parts/Key'
 import { Sheet } from '../parts/Sheet'
 import { CrackTally } from './CrackTally'
 import { EggLedger } from './EggLedger'
+import { eggPackage } from './eggPackage'
 import { eggLots, type LotOfEgg } from './eggLots'
 import { LotKeys } from './LotKeys'
 import { PourLot } from './PourLot'
@@ -23,6 +25,7 @@ interface Props {
 /** The eggs of a batch: which lot, how many good and rejected, what of them is left. */
 export function EggsSheet({ batch, open, onClose, mayWrite }: Props) {
   const line = useLine()
+  const now = useNow(60_000)
   const steps = stepsWithEggs(batch)
   const due = unnamedUses(batch)[0]?.step ?? steps[0]
   const [step, setStep] = useState<string | null>(null)
@@ -75,6 +78,7 @@ export function EggsSheet({ batch, open, onClose, mayWrite }: Props) {
             <TakeFrom
               key={`${chosen.id} ${at}`}
               lot={chosen}
+              item={line ? eggPackage(line, chosen.id, now).item : null}
               step={at}
               uses={uses}
               batch={batch}
@@ -95,6 +99,7 @@ export function EggsSheet({ batch, open, onClose, mayWrite }: Props) {
 
 function TakeFrom(props: {
   lot: LotOfEgg
+  item: ItemState | null
   step: string
   uses: Terms['eggs']['uses']
   batch: BatchState

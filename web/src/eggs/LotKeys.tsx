@@ -4,6 +4,7 @@ import { dayName } from '@logged-thermal/wording'
 import { useHand, useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
 import { Key } from '../parts/Key'
+import { eggPackage } from './eggPackage'
 import { lotShut, type LotOfEgg } from './eggLots'
 
 interface Props {
@@ -16,8 +17,10 @@ interface Props {
 
 /** The lots that are there. One that may not go in is shut, and says why. */
 export function LotKeys({ lots, rule, chosen, onChoose, children }: Props) {
-  const { reader } = useHand(useLine())
-  const today = dayOf(useNow(60_000), reader.zone)
+  const line = useLine()
+  const { reader } = useHand(line)
+  const now = useNow(60_000)
+  const today = dayOf(now, reader.zone)
   return (
     <div className="lot-keys" role="group" aria-label="Which lot">
       {lots.map((lot) => {
@@ -26,7 +29,7 @@ export function LotKeys({ lots, rule, chosen, onChoose, children }: Props) {
         const shut = past
           ? `was to be used by ${dayName(useBy)}`
           : mayUse(rule, form)
-            ? lotShut(lot)
+            ? (lotShut(lot) ?? (line && eggPackage(line, id, now).shut))
             : 'not pasteurized: not here'
         return (
           <Key

@@ -1,5 +1,5 @@
-import { catalogue, type BatchState, type EggUse } from '@logged-thermal/core'
-import { grams, partWord } from '@logged-thermal/wording'
+import { catalogue, itemLeft, type BatchState, type EggUse, type ItemState } from '@logged-thermal/core'
+import { grams, measureWords, partWord } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { Key } from '../parts/Key'
 import type { LotOfEgg } from './eggLots'
@@ -7,6 +7,8 @@ import { NumberPad } from '../parts/NumberPad'
 
 interface Props {
   lot: LotOfEgg
+  /** The package it comes out of; null: none is held. */
+  item: ItemState | null
   step: string
   uses: readonly EggUse[]
   batch: BatchState
@@ -15,7 +17,7 @@ interface Props {
 }
 
 /** From a carton: what the method takes with one tap, or what the scale says. */
-export function PourLot({ lot, step, uses, batch, mayWrite, onTaken }: Props) {
+export function PourLot({ lot, item, step, uses, batch, mayWrite, onTaken }: Props) {
   const enter = useEnter()
   const part = catalogue[lot.ingredient]?.egg ?? 'whole'
   const wanted = uses.filter((use) => use.part === part).reduce((sum, use) => sum + use.grams, 0)
@@ -29,6 +31,7 @@ export function PourLot({ lot, step, uses, batch, mayWrite, onTaken }: Props) {
       rejected: 0,
       grams: { [part]: mass },
       size: lot.size ?? 'US L',
+      item: item?.id ?? null,
     })
     onTaken()
   }
@@ -36,6 +39,7 @@ export function PourLot({ lot, step, uses, batch, mayWrite, onTaken }: Props) {
     <div className="tally">
       <p className="tally-wanted">
         Lot {lot.code}, {partWord[part]}
+        {item ? `, ${measureWords(itemLeft(item))} left in ${item.code}` : ''}
       </p>
       {wanted > 0 && (
         <Key look="primary" disabled={!mayWrite} onClick={() => take(wanted)}>

@@ -129,7 +129,7 @@ function Undo({ read }: { read: Record<Id, { at: Instant; claim: Id }> }) {
     <Key
       look="outlined"
       onClick={() => {
-        enter('corrected', batch, { target: claim, reason: 'undo', now: 'void' })
+        enter('corrected', batch, { target: claim, reason: 'undo', now: 'void', item: null })
         setGone(claim)
       }}
     >

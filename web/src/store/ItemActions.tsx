@@ -121,13 +121,11 @@ export function ItemActions({
       {lastTap && open && (
         <Key
           look="outlined"
-          onClick={() => {
-            const part = item.parts.find(({ entry }) => entry === lastTap.entry)
-            const also = part ? ({ type: 'batch', id: part.value.batch } as const) : null
-            enter('taken-back', item.id, { target: lastTap.entry, also })
-          }}
+          onClick={() => enter('taken-back', item.id, { target: lastTap.entry, also: lastTap.also })}
         >
-          Take back the last tap, {clock(lastTap.at, reader)}
+          {lastTap.entry === item.born
+            ? `Take back: ${item.bornAs === 'item-split' ? 'not split off' : 'not put away'} after all`
+            : `Take back the last tap, ${clock(lastTap.at, reader)}`}
         </Key>
       )}
       {gone && <p className="muted">{goneWords(one, reader)}</p>}
@@ -239,7 +237,8 @@ export function Amount({ left, whole, onTake }: { left: Measure; whole: boolean;
 }
 
 function goneWords({ item }: StoredItem, reader: Reader): string {
-  const { discarded } = item
+  const { discarded, undone } = item
+  if (undone) return 'Taken back: it was made by a mistaken tap, and never was.'
   return discarded && !discarded.void
     ? `Thrown away at ${clock(discarded.at, reader)}: ${discardReasonWord[discarded.value.reason].toLowerCase()}.`
     : 'All of it was used.'

@@ -1,4 +1,4 @@
-import { itemLeft, TAKEN_BACK_WITHIN, tapsOf } from '@logged-thermal/core'
+import { backOf, itemLeft, TAKEN_BACK_WITHIN, tapsOf } from '@logged-thermal/core'
 import { useEnter } from '../app/enter'
 import { useHand, useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
@@ -56,13 +56,15 @@ export function firstAction({ item, standing: { asks, why } }: StoredItem): stri
   }
 }
 
-/** The last tap on an item that may still be taken back; null where there is none. */
+/** The last tap on an item that may still be taken back; undefined where there is none. */
 export function useLastTap(item: StoredItem['item']) {
   const now = useNow()
-  const stands = new Set([...item.splits, ...item.holds].map(({ entry }) => entry))
-  const last = tapsOf(item)
-    .filter(({ void: gone, entry, madeAt }) => !gone && !stands.has(entry) && now - madeAt < TAKEN_BACK_WITHIN)
-    .sort((a, b) => b.madeAt - a.madeAt)[0]
-  // What brought the item here is not a tap on it.
-  return last && last.entry !== item.born ? last : null
+  const taps = item.undone ? [] : tapsOf(item)
+  return taps
+    .filter(({ void: gone, madeAt }) => !gone && now - madeAt < TAKEN_BACK_WITHIN)
+    .sort((a, b) => b.madeAt - a.madeAt)
+    .flatMap(({ entry, at }) => {
+      const back = backOf(item, entry)
+      return back === 'stands' ? [] : [{ entry, at, also: back.also }]
+    })[0]
 }

@@ -1,0 +1,23 @@
+import { gramsTaken } from '../egg/ledger'
+import type { EggsTaken, Id } from '../ledger/entry'
+import { isGone, itemLeft, type ItemState } from '../state/item'
+import type { Measure, MeasureUnit } from './measure'
+
+/** What eggs that were taken are of a package: pieces, the rejected ones too, or grams; null where it is held by another unit. */
+export function outOfPackage(taken: EggsTaken, unit: MeasureUnit): Measure | null {
+  const { cracked, rejected } = taken
+  if (unit === 'piece') return cracked === null ? null : { value: cracked + rejected, unit }
+  const { whole, yolk, white } = gramsTaken(taken)
+  return unit === 'g' ? { value: whole + yolk + white, unit } : null
+}
+
+/** The packages that are held of a lot, the one with the least left first: it was begun. */
+export function packagesOf(lot: Id, items: readonly ItemState[]): ItemState[] {
+  return items
+    .filter((item) => isPackageOf(lot, item) && !isGone(item))
+    .sort((a, b) => itemLeft(a).value - itemLeft(b).value)
+}
+
+export function isPackageOf(lot: Id, { what, from }: Pick<ItemState, 'what' | 'from'>): boolean {
+  return what === 'package' && from.some(({ id }) => id === lot)
+}
