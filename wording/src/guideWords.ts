@@ -145,6 +145,9 @@ export function practiceSentence({
   serveMinutes,
   rewarmings,
   cookChill,
+  openedDays,
+  hotHours,
+  freezerAir,
   permits,
 }: Practice): string {
   const held = Object.values(permits).filter((variance) => variance !== null).length
@@ -157,6 +160,9 @@ export function practiceSentence({
     rewarmings === 0
       ? 'nothing warmed again'
       : `warmed again at most ${rewarmings === 1 ? 'once' : `${rewarmings} times`}`,
+    `opened packages ${openedDays} ${openedDays === 1 ? 'day' : 'days'}`,
+    `hot food ${hotHours} h`,
+    `freezers at ${freezerAir} °C or under`.replace('-', '−'),
     held === 0 ? 'no written permission' : `${held} written ${held === 1 ? 'permission' : 'permissions'}`,
   ]
     .join(', ')

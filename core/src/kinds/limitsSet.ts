@@ -1,5 +1,5 @@
 import { canonical } from '../json/canonical'
-import { FieldError, flag, id, instant, list, object, oneOf, text, whole, type Field } from '../ledger/parse'
+import { FieldError, flag, id, instant, list, number, object, oneOf, text, whole, type Field } from '../ledger/parse'
 import { isLooser, linesOf } from '../limits/limitSet'
 import type { HouseLine, LimitSet, Line } from '../limits/limit'
 import { PERMITS, PRACTICE, type Practice } from '../limits/practice'
@@ -14,7 +14,7 @@ import { parseRule } from './parseRule'
  */
 export const limitsSet: KindOf<'limits-set'> = {
   kind: 'limits-set',
-  v: 4,
+  v: 5,
   about: 'limits',
   may: ['lead'],
   signed: true,
@@ -91,6 +91,9 @@ function parsePractice(field: Field): Practice {
     'rounds',
     'closing',
     'partsPassOn',
+    'openedDays',
+    'hotHours',
+    'freezerAir',
     'permits',
   ] as const
   const fields = object(field, names)
@@ -107,6 +110,9 @@ function parsePractice(field: Field): Practice {
     rounds: list(fields.rounds, time, 12),
     closing: time(fields.closing),
     partsPassOn: oneOf(fields.partsPassOn, ['ready to eat', 'every part'] as const),
+    openedDays: whole(fields.openedDays, 1, 7),
+    hotHours: whole(fields.hotHours, 1, 8),
+    freezerAir: number(fields.freezerAir, -40, -5),
     permits: {
       heatedEggs: parseVariance(heatedEggs),
       susceptiblePlan: parseVariance(susceptiblePlan),

@@ -1,5 +1,5 @@
 import type { Day } from '../calendar/zone'
-import type { Variance } from './limit'
+import type { LimitSet, Source, Variance } from './limit'
 
 /** How the house works beside its limits: versioned and signed with them. */
 export interface Practice {
@@ -23,6 +23,12 @@ export interface Practice {
   closing: string
   /** Whose last day passes on to what they go into: ready-to-eat parts, or every part. */
   partsPassOn: 'ready to eat' | 'every part'
+  /** An opened package of no printed limit is kept so many days, the day of opening being day 1. */
+  openedDays: number
+  /** Hot food is served within this, hours. */
+  hotHours: number
+  /** A freezer's air stays at or under this, °C. No rule set here prints one: food has to stay hard. */
+  freezerAir: number
   permits: Permits
 }
 
@@ -50,10 +56,18 @@ export const PRACTICE: Practice = {
   rounds: ['07:30', '14:00', '21:00'],
   closing: '22:00',
   partsPassOn: 'ready to eat',
+  openedDays: 3,
+  hotHours: 4,
+  freezerAir: -12,
   permits: { heatedEggs: null, susceptiblePlan: null, packagedAcidity: null },
 }
 
 /** Whether a permission holds on a day: it ends with its last. */
 export function permitted(variance: Variance | null, day: Day): boolean {
   return variance !== null && day <= variance.validUntil
+}
+
+/** How the house works as a source: where a rule set prints no number of its own. */
+export function practiceSource(section: string, { version }: Pick<LimitSet, 'version'>): Source {
+  return { document: 'House practice', section, edition: `limits version ${version}`, confidence: 'medium' }
 }

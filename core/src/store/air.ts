@@ -105,21 +105,22 @@ export function isQuiet(
 }
 
 // Many items are asked about under the same looks: what lies between these is gone through once.
-const known = new WeakMap<readonly Look[], { level: Level; nightMs: number; doubts: Doubtful[] }[]>()
+const known = new WeakMap<readonly Look[], { asked: string; doubts: Doubtful[] }[]>()
 
 type Doubtful = { from: Instant; to: Instant }
 
 /** The times between two looks that are not surely within, oldest first. */
 function doubtful(airs: readonly Look[], level: Level, nightMs: number): Doubtful[] {
   const kept = known.get(airs) ?? []
-  const found = kept.find((each) => each.level === level && each.nightMs === nightMs)
+  const asked = `${level.side} ${level.celsius} ${nightMs}`
+  const found = kept.find((each) => each.asked === asked)
   if (found) return found.doubts
   const doubts = airs.slice(1).flatMap((next, i): Doubtful[] => {
     const look = airs[i]!
     const good = !isOutside(look.celsius, level) && !isOutside(next.celsius, level) && next.at - look.at <= nightMs
     return good ? [] : [{ from: look.at, to: next.at }]
   })
-  known.set(airs, [...kept, { level, nightMs, doubts }])
+  known.set(airs, [...kept, { asked, doubts }])
   return doubts
 }
 

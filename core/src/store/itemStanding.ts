@@ -3,6 +3,7 @@ import { dayOf, daysBetween, type Day } from '../calendar/zone'
 import type { Id } from '../ledger/entry'
 import { limitsOf } from '../limits/checksFor'
 import type { LimitSet, Source } from '../limits/limit'
+import { practiceSource } from '../limits/practice'
 import { placeOf, type ItemState } from '../state/item'
 import type { Look } from '../state/unit'
 import { adviceOf, exposureLines, type Advice } from './advice'
@@ -74,8 +75,6 @@ export interface ItemStanding extends CourseStanding {
 
 /** An item near its last day goes first, days. */
 const USE_FIRST_DAYS = 2
-/** Hot food is served within this, a house default, hours. */
-const HOT_HOURS = 4
 
 /** How an item stands at an instant. Facts in, words out: nothing of it is kept. */
 export function itemStanding(item: ItemState, store: Store, now: Instant): ItemStanding {
@@ -153,7 +152,8 @@ function timeControl({ moves }: Course, limits: LimitSet, day: Day): CourseStand
   const place = moves.at(-1)
   if (place?.how !== 'serve' && place?.how !== 'hot') return null
   const since = place.at
-  if (place.how === 'hot') return { since, at: since + HOT_HOURS * HOUR, source: house('hot holding') }
+  const { hotHours, serveMinutes } = limits.practice
+  if (place.how === 'hot') return { since, at: since + hotHours * HOUR, source: practiceSource('hot holding', limits) }
   const [limit] = limitsOf(limits, 'time-control', day)
   if (limit?.rule.kind === 'hours') return { since, at: since + limit.rule.hours * HOUR, source: limit.source }
   const [bands] = limitsOf(limits, 'exposure', day)
@@ -166,12 +166,8 @@ function timeControl({ moves }: Course, limits: LimitSet, day: Day): CourseStand
         : undefined
   // Where the rule set gives no time outside the cold, the house's service time is all there is.
   return minutes === undefined
-    ? { since, at: since + limits.practice.serveMinutes * MINUTE, source: house('service without cold') }
+    ? { since, at: since + serveMinutes * MINUTE, source: practiceSource('service without cold', limits) }
     : { since, at: since + minutes * MINUTE, source: (bands ?? cold)!.source }
-}
-
-function house(section: string): Source {
-  return { document: 'House default', section, edition: '1', confidence: 'medium' }
 }
 
 function earliest(a: Instant | null, b: Instant | null): Instant | null {

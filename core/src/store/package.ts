@@ -4,11 +4,9 @@ import { catalogue } from '../ingredient/catalogue'
 import type { ItemFacts, LotHeld, LotReceived } from '../ledger/storeEntries'
 import { limitsOf } from '../limits/checksFor'
 import type { LimitSet } from '../limits/limit'
+import { practiceSource } from '../limits/practice'
 import type { DietClaim } from '../method/facts'
 import type { Keep } from './dating'
-
-/** Opened, food of no printed limit is kept so many days, the day of opening being day 1. A house default. */
-const OPENED_DAYS = 3
 
 /** What a package is held by: its maker's use-by, and the opened days once it is opened. */
 export function packageOf(
@@ -23,10 +21,10 @@ export function packageOf(
   )
   const house: Keep = {
     what: 'once opened',
-    count: OPENED_DAYS,
+    count: limits.practice.openedDays,
     from: null,
     force: 'house',
-    source: { document: 'House default', section: 'opened package', edition: '1', confidence: 'medium' },
+    source: practiceSource('opened package', limits),
   }
   const keeps = facts.needsCold ? [...opened, house] : []
   return { dating: { prepared: at, keeps, useBy: lot.useBy, parts: [] }, facts }

@@ -2,6 +2,7 @@ import type { Day } from '../calendar/zone'
 import { UNIT_KINDS } from '../cooling/place'
 import { limitsOf } from '../limits/checksFor'
 import type { Limit, LimitKey, LimitSet } from '../limits/limit'
+import { practiceSource } from '../limits/practice'
 import type { StayRule } from '../limits/rule'
 import { comparedAs } from '../quantity/temperature'
 
@@ -30,7 +31,7 @@ export function levelOf(kind: HoldingKind, limits: LimitSet, day: Day): Level | 
     case 'hot well':
       return strictest(['hot-holding'], limits, day)
     case 'freezer':
-      return FROZEN
+      return frozenAt(limits)
     case 'egg refrigerator':
       return shellEggLevel(limits, day)
     default:
@@ -49,17 +50,21 @@ export function shellEggLevel(limits: LimitSet, day: Day): Level | null {
   return strictest(['shell-egg-air'], limits, day) ?? coldLevel(limits, day)
 }
 
-/** Under this it stays hard. A house default: no rule set here prints one. */
-const FROZEN: Level = {
-  side: 'under',
-  celsius: -12,
-  limit: {
-    key: 'freezing',
-    origin: 'house',
-    rule: { kind: 'stay', side: 'under', level: { c: -12, f: 10.4 }, grace: null },
-    force: 'house',
-    source: { document: 'House default', section: 'freezer: food stays hard', edition: '1', confidence: 'medium' },
-  },
+/** Under this it stays hard. */
+function frozenAt(limits: LimitSet): Level {
+  const { freezerAir: celsius } = limits.practice
+  const level = { c: celsius, f: Math.round((celsius * 9) / 5 + 32) }
+  return {
+    side: 'under',
+    celsius,
+    limit: {
+      key: 'freezing',
+      origin: 'house',
+      rule: { kind: 'stay', side: 'under', level, grace: null },
+      force: 'house',
+      source: practiceSource('freezer: food stays hard', limits),
+    },
+  }
 }
 
 // One question for every item of a store: asked once a version of the limits and day.

@@ -9,6 +9,9 @@ const WARM = [15, 20, 30, 45, 60]
 const SERVE = [10, 15, 20, 30, 45]
 const REWARM = [0, 1, 2, 3]
 const NIGHT = [6, 8, 10, 12, 14]
+const OPENED = [1, 2, 3, 4, 5]
+const HOT = [1, 2, 3, 4, 6]
+const FREEZER = [-25, -20, -18, -15, -12]
 
 interface Props {
   draft: LimitSet
@@ -48,11 +51,11 @@ export function PracticePanel({ draft, onChange, onClose }: Props) {
       </div>
     </>
   )
-  const minutes = (
+  const numbers = (
     name: string,
     values: number[],
     value: number,
-    key: 'warmMinutes' | 'serveMinutes' | 'rewarmings' | 'nightHours',
+    key: 'warmMinutes' | 'serveMinutes' | 'rewarmings' | 'nightHours' | 'openedDays' | 'hotHours' | 'freezerAir',
   ) => (
     <>
       <h3 className="title">{name}</h3>
@@ -65,7 +68,7 @@ export function PracticePanel({ draft, onChange, onClose }: Props) {
             disabled={!onChange}
             onClick={() => change({ [key]: each })}
           >
-            {each}
+            {String(each).replace('-', '−')}
           </Key>
         ))}
       </div>
@@ -100,9 +103,9 @@ export function PracticePanel({ draft, onChange, onClose }: Props) {
         'Not held to it',
         'cookChill',
       )}
-      {minutes('Minutes between 5 and 57 °C before a note is asked for', WARM, practice.warmMinutes, 'warmMinutes')}
-      {minutes('Minutes to serve what is served at once', SERVE, practice.serveMinutes, 'serveMinutes')}
-      {minutes('How often a proven batch may be melted or baked again', REWARM, practice.rewarmings, 'rewarmings')}
+      {numbers('Minutes between 5 and 57 °C before a note is asked for', WARM, practice.warmMinutes, 'warmMinutes')}
+      {numbers('Minutes to serve what is served at once', SERVE, practice.serveMinutes, 'serveMinutes')}
+      {numbers('How often a proven batch may be melted or baked again', REWARM, practice.rewarmings, 'rewarmings')}
       <h3 className="title">Whose last day passes on to what they go into</h3>
       <div className="set-keys">
         {(['ready to eat', 'every part'] as const).map((each) => (
@@ -117,7 +120,10 @@ export function PracticePanel({ draft, onChange, onClose }: Props) {
           </Key>
         ))}
       </div>
-      {minutes('Hours between two good looks at a unit that are normal', NIGHT, practice.nightHours, 'nightHours')}
+      {numbers('Hours between two good looks at a unit that are normal', NIGHT, practice.nightHours, 'nightHours')}
+      {numbers('Days an opened package is kept, where no limit says less', OPENED, practice.openedDays, 'openedDays')}
+      {numbers('Hours hot food is served within', HOT, practice.hotHours, 'hotHours')}
+      {numbers('Air of a freezer at most, °C', FREEZER, practice.freezerAir, 'freezerAir')}
       <Times practice={practice} onChange={onChange && change} />
       <h3 className="title">Written permissions</h3>
       {PERMITS.map((key) => {
