@@ -24,6 +24,8 @@ export async function createApp(config: Config): Promise<NestExpressApplication>
     ...httpsOptions,
   })
   app.useLogger(app.get(Logger))
+  // Answers change by the second: nobody asks for one again by its tag.
+  app.disable('etag')
   app.use(securityHeaders(tls !== null))
   app.use(compression())
   app.use(cookieParser())

@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { v7 as uuid } from 'uuid'
-import { apply, attention, batchStanding, judgeBatch, touches, type BatchState } from '@logged-thermal/core'
-import { DEMO_PEOPLE, demoClaims } from './seed'
+import { apply, attention, batchStanding, dayOf, judgeBatch, touches, type BatchState } from '@logged-thermal/core'
+import { openKitchen } from '../test/kitchen'
+import { DEMO_PEOPLE, demoClaims, seedDemo } from './seed'
 import { starter } from './starter'
 
 const seeded = {
@@ -58,4 +59,17 @@ describe('the demo', () => {
     const codes = claims.flatMap((claim) => (claim.kind === 'batch-started' ? [claim.body.code] : []))
     expect(new Set(codes).size).toBe(15)
   })
+
+  it('is taken whole by the server, begun at any hour of the day', async () => {
+    const kitchen = await openKitchen()
+    const midnight = Date.parse(`${dayOf(Date.now() - 2 * 86_400_000, 'UTC')}T00:00Z`)
+    for (const hour of [1, 9, 17.5]) {
+      const { kitchenId } = await seedDemo(kitchen.orm, 'UTC', midnight + hour * 3_600_000)
+      const [row] = await kitchen.scope.inKitchen(kitchenId, (em) =>
+        em.execute<{ held: string }[]>('select count(*) as held from item where live'),
+      )
+      expect(Number(row!.held)).toBeGreaterThan(15)
+    }
+    await kitchen.app.close()
+  }, 120_000)
 })

@@ -10,9 +10,10 @@ import {
   type ItemAsks,
   type ItemCard,
   type ItemStanding,
+  type Store,
 } from '@logged-thermal/core'
 import { query } from '../database/query'
-import type { HeldStore } from './heldStore'
+import type { HeldItem } from './heldStore'
 
 /** An item that goes or is asked about, in short. */
 export interface Due extends Pick<ItemStanding, 'asks' | 'why' | 'until' | 'daysLeft'> {
@@ -21,12 +22,11 @@ export interface Due extends Pick<ItemStanding, 'asks' | 'why' | 'until' | 'days
 }
 
 /**
- * What goes today, the most urgent first: past its day or on its last, undated, out of the cold, held, or in question
- * after a warm unit, wherever it is now. Everything held is judged: any item may have been somewhere warm.
+ * What goes today, the most urgent first, each a Due as JSON: past its day or on its last, undated, out of the cold, held,
+ * or in question after a warm unit, wherever it is now. Everything held is judged: any item may have been somewhere warm.
  */
-export async function dueToday(held: HeldStore, em: EntityManager, kitchenId: Id, now: Instant): Promise<Due[]> {
-  const judge = judging(await held.judgedBy(em, kitchenId, now), now)
-  const items = await held.items(em, kitchenId)
+export function dueToday(items: readonly HeldItem[], store: Store, now: Instant): string[] {
+  const judge = judging(store, now)
   return items
     .map(({ card, course }) => ({ card, standing: judge(course) }))
     .filter(({ standing: { asks } }) => !WAITS.includes(asks))
@@ -35,9 +35,10 @@ export async function dueToday(held: HeldStore, em: EntityManager, kitchenId: Id
       const [rankB, atB] = itemUrgency(b.standing)
       return rankA - rankB || atA - atB
     })
-    .map(({ card, standing: { asks, why, until, daysLeft, advice } }): Due => {
+    .map(({ card, standing: { asks, why, until, daysLeft, advice } }) => {
       const { kind, by, time, source } = advice
-      return { item: card, asks, why, until, daysLeft, advice: { kind, by, time, source } }
+      const said: Omit<Due, 'item'> = { asks, why, until, daysLeft, advice: { kind, by, time, source } }
+      return `{"item":${card},${JSON.stringify(said).slice(1)}`
     })
 }
 

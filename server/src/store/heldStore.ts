@@ -5,7 +5,6 @@ import {
   type Course,
   type Id,
   type Instant,
-  type ItemCard,
   type LimitsState,
   type Look,
   type Store,
@@ -18,9 +17,11 @@ import { Problem } from '../http/problem'
 /** What a kitchen holds and what it is judged by, asked for with every list of the store. */
 @Injectable()
 export class HeldStore {
-  private readonly held = new KeptRows<HeldItem>('item', 'card, course', 'and live order by until_ms nulls last')
-  private readonly places = new KeptRows<{ card: UnitCard; airs: Look[] }>('unit', 'card, airs', 'order by id')
-  private readonly limits = new KeptRows<{ state: LimitsState }>('limit_set', 'state', '')
+  private readonly held = new KeptRows<HeldItem>('item', 'card::text, course', 'live', byUntil)
+  private readonly places = new KeptRows<{ card: UnitCard; airs: Look[] }>('unit', 'card, airs', 'true', (a, b) =>
+    a.card.id < b.card.id ? -1 : 1,
+  )
+  private readonly limits = new KeptRows<{ state: LimitsState }>('limit_set', 'state', 'true', () => 0)
 
   /** Every item that is held, in short and as it is judged; what ends first on top. */
   items(em: EntityManager, kitchenId: Id): Promise<readonly HeldItem[]> {
@@ -46,7 +47,12 @@ export class HeldStore {
   }
 }
 
-interface HeldItem {
-  card: ItemCard
+function byUntil({ course: a }: HeldItem, { course: b }: HeldItem): number {
+  return (a.wall?.until ?? Infinity) - (b.wall?.until ?? Infinity) || 0
+}
+
+export interface HeldItem {
+  /** An ItemCard as JSON, to be handed on as it is. */
+  card: string
   course: Course
 }

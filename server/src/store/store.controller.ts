@@ -1,7 +1,8 @@
-import { Controller, Get, Header, Query } from '@nestjs/common'
+import { Controller, Get, Header, Query, Res } from '@nestjs/common'
 import { ApiOperation, ApiTags } from '@nestjs/swagger'
 import { IsInt, IsOptional, IsString, Length, Min } from 'class-validator'
 import { Type } from 'class-transformer'
+import type { Response } from 'express'
 import { stringify } from 'csv-stringify/sync'
 import type { ItemCard } from '@logged-thermal/core'
 import { clock, dayName, heatStatusWord, measureWords } from '@logged-thermal/wording'
@@ -51,27 +52,28 @@ export class StoreController {
 
   @Get()
   @ApiOperation({ summary: 'Every item that is held, in short, what ends first on top; and the units.' })
-  store(@OfShift() { kitchenId }: Shift) {
+  async store(@OfShift() { kitchenId }: Shift, @Res() response: Response) {
     const now = Date.now()
-    return this.scope.asOfOneMoment(kitchenId, async (em) => {
+    const text = await this.scope.asOfOneMoment(kitchenId, async (em) => {
       const [head] = await query<{ seq: string }>(em, {
         sql: 'select seq from chain_head where kitchen_id = ?',
         params: [kitchenId],
       })
-      const units = await this.held.units(em, kitchenId)
+      const units = JSON.stringify(await this.held.units(em, kitchenId))
       const items = (await this.held.items(em, kitchenId)).map(({ card }) => card)
-      return { now, seq: Number(head!.seq), units, items }
+      return `{"now":${now},"seq":${head!.seq},"units":${units},"items":[${items.join(',')}]}`
     })
+    response.type('json').send(text)
   }
 
   @Get('discards')
   @ApiOperation({ summary: 'What goes today, and why, the most urgent first.' })
-  discards(@OfShift() { kitchenId }: Shift) {
+  async discards(@OfShift() { kitchenId }: Shift, @Res() response: Response) {
     const now = Date.now()
-    return this.scope.asOfOneMoment(kitchenId, async (em) => ({
-      now,
-      due: await dueToday(this.held, em, kitchenId, now),
-    }))
+    const due = await this.scope.asOfOneMoment(kitchenId, async (em) =>
+      dueToday(await this.held.items(em, kitchenId), await this.held.judgedBy(em, kitchenId, now), now),
+    )
+    response.type('json').send(`{"now":${now},"due":[${due.join(',')}]}`)
   }
 
   @Get('discarded')
@@ -118,11 +120,11 @@ export class StoreController {
   stock(@OfShift() { kitchenId }: Shift) {
     return this.scope.asOfOneMoment(kitchenId, async (em) => {
       const { zone, unit } = await em.findOneOrFail(Kitchen, { id: kitchenId })
-      const items = await this.held.items(em, kitchenId)
+      const items = (await this.held.items(em, kitchenId)).map(({ card }) => JSON.parse(card) as ItemCard)
       const units = await this.held.units(em, kitchenId)
       const reader = { zone, unit }
       const nameOf = (id: string | null) => units.find((each) => each.id === id)?.name ?? 'out'
-      const lines = items.map(({ card }) => ({
+      const lines = items.map((card) => ({
         code: card.code,
         name: card.name,
         left: measureWords(card.left),

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
-import { isClosing, itemLeft, type Id } from '@logged-thermal/core'
+import { isClosing, itemLeft, placeOf, type Id } from '@logged-thermal/core'
 import {
   asksWord,
   clock,
@@ -17,6 +17,7 @@ import { useNow } from '../app/now'
 import { nowLens, type Lens } from '../parts/lens'
 import { useWidth } from '../parts/useWidth'
 import { Doors } from './Doors'
+import { Inside } from './Inside'
 import { ItemKeys } from './ItemKeys'
 import { StoreLane } from './StoreLane'
 import { StoreNav } from './StoreNav'
@@ -41,6 +42,7 @@ export function ColdStore() {
     if (unit) counts.set(unit, (counts.get(unit) ?? 0) + 1)
   }
   const shown = door === null ? stored : stored.filter(({ item }) => unitOf(item) === door)
+  const unit = line.units.find(({ id }) => id === door) ?? null
   const lens = nowLens(Math.max(120, width), now, 200, 0.3)
   return (
     <main className="view store-view">
@@ -62,6 +64,7 @@ export function ColdStore() {
         <div className="store-main">
           <StoreNav />
           <div className="store-rows" tabIndex={0} role="region" aria-label="What is held">
+            {unit && <Inside unit={unit} stored={shown} limits={limits} now={now} reader={reader} />}
             <div className="store-axis" ref={pane}>
               {width > 0 && <Axis lens={lens} now={now} reader={reader} />}
             </div>
@@ -94,8 +97,8 @@ export function ColdStore() {
   )
 }
 
-function unitOf({ moves }: StoredItem['item']): Id | null {
-  return moves.findLast(({ void: gone }) => !gone)?.value.unit ?? null
+function unitOf(item: StoredItem['item']): Id | null {
+  return placeOf(item)?.value.unit ?? null
 }
 
 function StoreSentence({

@@ -8,24 +8,17 @@ import {
   moveShut,
   openedAt,
   itemShut,
-  type Measure,
   type MoveHow,
   type UnitState,
 } from '@logged-thermal/core'
-import {
-  clock,
-  discardReasonWord,
-  measureWords,
-  moveShutSentence,
-  partShutSentence,
-  type Reader,
-} from '@logged-thermal/wording'
+import { clock, discardReasonWord, moveShutSentence, partShutSentence, type Reader } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { useHand } from '../app/kitchen'
 import type { LineData } from '../app/lineData'
 import { Key } from '../parts/Key'
 import { NumberPad } from '../parts/NumberPad'
 import { Sheet } from '../parts/Sheet'
+import { AmountOf } from './AmountOf'
 import { LeadKey } from './LeadKey'
 import { useLastTap } from './ItemKeys'
 import { ancestryIn, discardOf, storeOfLine, type StoredItem } from './useStore'
@@ -172,8 +165,8 @@ export function ItemActions({
             </>
           )}
           {(asking === 'sell' || asking === 'split') && (
-            <Amount
-              left={left}
+            <AmountOf
+              item={item}
               whole={asking === 'sell'}
               onTake={(measure) => {
                 if (asking === 'sell') enter('item-used', item.id, { measure, then: 'sold' })
@@ -206,32 +199,6 @@ export function ItemActions({
           <p className="muted">{person ? `Logged as ${person.name}.` : ''}</p>
         </Sheet>
       )}
-    </div>
-  )
-}
-
-/** Some of it: all that is left in one tap, or a number. */
-export function Amount({ left, whole, onTake }: { left: Measure; whole: boolean; onTake: (measure: Measure) => void }) {
-  const [wrong, setWrong] = useState<string | null>(null)
-  return (
-    <div className="tally">
-      {whole && (
-        <Key look="primary" onClick={() => onTake(left)}>
-          All of it, {measureWords(left)}
-        </Key>
-      )}
-      <NumberPad
-        name={`How much, of ${measureWords(left)}`}
-        unit={left.unit}
-        decimals={left.unit === 'portion' || left.unit === 'piece' ? 0 : 1}
-        take="Log it"
-        onTake={(value) => {
-          if (value <= 0 || value > left.value || (!whole && value === left.value))
-            setWrong(`It has to be more than nothing and ${whole ? 'at most' : 'less than'} ${measureWords(left)}.`)
-          else onTake({ value, unit: left.unit })
-        }}
-      />
-      {wrong && <p role="alert">{wrong}</p>}
     </div>
   )
 }

@@ -20,7 +20,7 @@ import { ChoiceKeys } from '../parts/ChoiceKeys'
 import { Key } from '../parts/Key'
 import { NumberPad } from '../parts/NumberPad'
 import { Sheet } from '../parts/Sheet'
-import { Amount } from './ItemActions'
+import { AmountOf } from './AmountOf'
 import { ancestryIn, storeOfLine, useStored, whereIs, type StoredItem } from './useStore'
 import './putAway.css'
 
@@ -170,8 +170,8 @@ function Use({
             {named(item)}: {partShutSentence(shut)}
           </p>
         ) : typed ? (
-          <Amount
-            left={left}
+          <AmountOf
+            item={item}
             whole
             onTake={(measure) => {
               const body = used(measure)

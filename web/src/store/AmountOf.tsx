@@ -1,0 +1,64 @@
+import { useState } from 'react'
+import { eggGrams, eggOf, itemLeft, type ItemState, type Measure } from '@logged-thermal/core'
+import { leftInEggs, measureWords, partWord } from '@logged-thermal/wording'
+import { ChoiceKeys } from '../parts/ChoiceKeys'
+import { Key } from '../parts/Key'
+import { NumberPad } from '../parts/NumberPad'
+
+interface Props {
+  item: ItemState
+  /** All of it may be taken. */
+  whole: boolean
+  onTake: (measure: Measure) => void
+}
+
+/** Some of an item: all that is left in one tap, or a number; parts of the egg by the scale or by the egg. */
+export function AmountOf({ item, whole, onTake }: Props) {
+  const left = itemLeft(item)
+  const part = left.unit === 'g' ? eggOf(item) : null
+  const [by, setBy] = useState<'weight' | 'count'>('weight')
+  const [wrong, setWrong] = useState<string | null>(null)
+  const take = (value: number) => {
+    if (value <= 0 || value > left.value || (!whole && value === left.value))
+      setWrong(`It has to be more than nothing and ${whole ? 'at most' : 'less than'} ${leftInEggs(item, left)}.`)
+    else onTake({ value, unit: left.unit })
+  }
+  const of = leftInEggs(item, left)
+  return (
+    <div className="tally">
+      {whole && (
+        <Key look="primary" onClick={() => onTake(left)}>
+          All of it, {measureWords(left)}
+        </Key>
+      )}
+      {part && (
+        <ChoiceKeys
+          name="Weighed or counted"
+          options={['weight', 'count'] as const}
+          chosen={by}
+          words={(each) => (each === 'weight' ? 'Weighed, g' : `By the egg, ${Math.round(eggGrams(part))} g each`)}
+          onChoose={setBy}
+        />
+      )}
+      {part && by === 'count' ? (
+        <NumberPad
+          key="count"
+          name={`How many eggs' ${partWord[part]}, of ${of}`}
+          unit="eggs"
+          take="Log it"
+          onTake={(count) => take(Math.round(count * eggGrams(part) * 10) / 10)}
+        />
+      ) : (
+        <NumberPad
+          key="weight"
+          name={`How much, of ${of}`}
+          unit={left.unit}
+          decimals={left.unit === 'portion' || left.unit === 'piece' ? 0 : 1}
+          take="Log it"
+          onTake={take}
+        />
+      )}
+      {wrong && <p role="alert">{wrong}</p>}
+    </div>
+  )
+}

@@ -1,0 +1,60 @@
+import { Link } from 'react-router'
+import { dayOf, levelOf, placeOf, type LimitSet, type UnitState } from '@logged-thermal/core'
+import { asksWord, degrees, leftWords, sourceOf, type Reader } from '@logged-thermal/wording'
+import type { StoredItem } from './useStore'
+
+interface Props {
+  unit: UnitState
+  stored: readonly StoredItem[]
+  limits: LimitSet
+  now: number
+  reader: Reader
+}
+
+/** One unit with its door open: shelf by shelf what stands there, as it is found by hand, and what its air is held to. */
+export function Inside({ unit, stored, limits, now, reader }: Props) {
+  const level = levelOf(unit.kind, limits, dayOf(now, reader.zone))
+  const shelfOf = ({ item }: StoredItem) => Math.min(placeOf(item)?.value.shelf ?? 0, unit.shelves)
+  const shelves = Array.from({ length: unit.shelves }, (_, i) => i + 1)
+  const nowhere = stored.filter((one) => shelfOf(one) === 0)
+  return (
+    <section className="inside" aria-label={`Inside ${unit.name}`}>
+      <p className="muted">
+        {unit.shelves === 1 ? '1 shelf' : `${unit.shelves} shelves`}
+        {unit.litres === null ? '' : `, ${unit.litres} litres`}.{' '}
+        {level
+          ? `Air ${degrees(level.celsius, reader, level.side === 'under' ? 'under' : 'reach')} or ${level.side}: ${sourceOf(level.limit)}.`
+          : 'No limit for its air.'}
+      </p>
+      <ol>
+        {shelves.map((shelf) => (
+          <Shelf key={shelf} name={`Shelf ${shelf}`} all={stored.filter((one) => shelfOf(one) === shelf)} now={now} />
+        ))}
+        {nowhere.length > 0 && <Shelf name="No shelf said" all={nowhere} now={now} />}
+      </ol>
+    </section>
+  )
+}
+
+function Shelf({ name, all, now }: { name: string; all: readonly StoredItem[]; now: number }) {
+  return (
+    <li>
+      <span className="shelf-name">{name}</span>
+      <span className="shelf-things">
+        {all.map(({ item, standing }) => {
+          const left = leftWords(standing, now)
+          const calm = ['keep', 'frozen', 'use first', 'use today', 'not ready'].includes(standing.asks)
+          return (
+            <Link key={item.id} to={`/store/item/${item.id}`} className="shelf-thing" data-asks={standing.asks}>
+              <strong>{item.name}</strong>
+              <small>
+                {item.code} · {calm ? `${left.big} ${left.small}` : asksWord[standing.asks]}
+              </small>
+            </Link>
+          )
+        })}
+        {all.length === 0 && <span className="muted">empty</span>}
+      </span>
+    </li>
+  )
+}
