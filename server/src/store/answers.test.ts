@@ -88,7 +88,10 @@ describe('what the store answers', () => {
     const calendar = (await open(path)).text
     expect(calendar).toContain('BEGIN:VCALENDAR')
     expect(calendar).toMatch(/SUMMARY:Last day: Rhubarb jelly layer/)
-    const renewed = (await kitchen.send('/api/store/feed/renew')).body as { path: string }
+    expect((await kitchen.send('/api/store/feed/renew')).status).toBe(403)
+    expect((await open(path)).status).toBe(200)
+    const lead = await kitchen.cookieOf('ilse')
+    const renewed = (await kitchen.send('/api/store/feed/renew').set('Cookie', lead)).body as { path: string }
     expect((await open(path)).status).toBe(404)
     expect((await open(renewed.path)).status).toBe(200)
   })

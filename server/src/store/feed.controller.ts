@@ -9,6 +9,7 @@ import { KitchenScope } from '../database/kitchenScope'
 import { query } from '../database/query'
 import { Problem } from '../http/problem'
 import { Kitchen } from '../people/kitchen.entity'
+import { Person } from '../people/person.entity'
 import { Needs, OfShift } from '../people/shift.guard'
 import type { Shift } from '../people/shifts.service'
 
@@ -37,11 +38,14 @@ export class FeedController {
     })
   }
 
-  /** Another address: the old one answers no more. */
+  /** Another address: the old one answers no more, to whomever it was given. The lead's to do. */
   @Post('store/feed/renew')
   @Needs('write')
-  renew(@OfShift() { kitchenId }: Shift) {
+  renew(@OfShift() { kitchenId, personId }: Shift) {
     return this.scope.inKitchen(kitchenId, async (em) => {
+      const { role } = await em.findOneOrFail(Person, { kitchenId, id: personId })
+      if (role !== 'lead')
+        throw new Problem(403, 'not yours', 'Only the food-safety lead gives the calendar another address.')
       const fresh = secret()
       await query(em, {
         sql: 'insert into feed (kitchen_id, secret) values (?, ?) on conflict (kitchen_id) do update set secret = excluded.secret',

@@ -43,6 +43,8 @@ export interface TestKitchen extends Seeded {
   get(path: string): request.Test
   /** POST without a body. */
   send(path: string): request.Test
+  /** Opens a shift on another tablet: all else is Mina's. */
+  cookieOf(key: string): Promise<string[]>
 }
 
 export async function openKitchen(): Promise<TestKitchen> {
@@ -60,10 +62,12 @@ export async function openKitchen(): Promise<TestKitchen> {
   const device = uuid()
   const person = (key: string) => seeded.people.find((candidate) => candidate.key === key)!
   const http = request(app.getHttpServer())
-  const opened = await http
-    .post('/api/shift')
-    .send({ kitchen: seeded.kitchenId, person: person('mina').id, pin: person('mina').pin, device })
-  const cookie = opened.headers['set-cookie'] as unknown as string[]
+  const cookieOf = async (key: string) => {
+    const { id, pin } = person(key)
+    const opened = await http.post('/api/shift').send({ kitchen: seeded.kitchenId, person: id, pin, device })
+    return opened.headers['set-cookie'] as unknown as string[]
+  }
+  const cookie = await cookieOf('mina')
   const { methods, limits, probe } = seeded.starter
   const method = methods[0]!
 
@@ -109,5 +113,6 @@ export async function openKitchen(): Promise<TestKitchen> {
         .send({ sentAt: Date.now(), entries, ...more }),
     get: (path) => http.get(path).set('Cookie', cookie),
     send: (path) => http.post(path).set('Cookie', cookie),
+    cookieOf,
   }
 }

@@ -201,9 +201,10 @@ function Gone({ text, held }: { text: string; held: ReadonlySet<string> }) {
 
 /** The list as a file, and the dates as a calendar at a secret address. */
 function Take() {
-  const { open } = useHand(useLine())
+  const { open, person } = useHand(useLine())
   const { data } = useFeedQuery(undefined, { skip: !open })
-  const [renew] = useRenewFeedMutation()
+  const [renew, { error }] = useRenewFeedMutation()
+  const isLead = person?.role === 'lead'
   return (
     <section className="stock-take" aria-label="Take it along">
       <a className="key-link" href="/api/store/stock.csv" download>
@@ -216,10 +217,12 @@ function Take() {
         </label>
       )}
       {data && (
-        <Key look="outlined" onClick={() => void renew()}>
+        <Key look={isLead ? 'outlined' : 'shut'} disabled={!isLead} onClick={() => void renew()}>
           Another address
+          {!isLead && <small>the lead's to give</small>}
         </Key>
       )}
+      {error && <p role="alert">Only a shift that the lead opened gives the calendar another address.</p>}
     </section>
   )
 }
