@@ -180,7 +180,7 @@ export { parentsOfBatch, parentsOfItem, type Lineage, type LineageNode } from '.
 export { less, MEASURE_UNITS, type Measure, type MeasureUnit } from './store/measure'
 export { packageOf } from './store/package'
 export { asksMerged } from './store/merged'
-export { ancestorsOf, partOf, partShut, itemShut, type Ancestry, type PartShut } from './store/part'
+export { ancestorsOf, partOf, partShut, partUnfit, itemShut, type Ancestry, type PartShut } from './store/part'
 export {
   batchOf,
   datingOf,

@@ -44,20 +44,34 @@ export function partShut(
   store: Store,
   now: Instant,
 ): PartShut | null {
-  const shut = itemShut(item, measure, ancestry, store, now)
+  const shut = partUnfit(item, measure, into, step, ancestry, store, now)
   if (shut) return shut
-  const heated = isBeforeKill(into, step)
-  const egg = eggOf(item)
-  const rule = heated ? into.terms.eggs.heated : into.terms.eggs.unheated
-  if (egg !== null && item.facts.heat === 'raw' && !mayUse(rule, 'shell')) return { code: 'raw egg unheated' }
-  if (!heated && isFrozenFruit(item.ingredient) && ancestry.lots.some(({ treatment }) => treatment === null))
-    return { code: 'fruit not treated' }
   if (isLookedAt(item.ingredient) && !condition) return { code: 'not looked at' }
   if (condition && !condition.good) return { code: 'looked bad' }
   const level = itemLevel(item, store.limits, dayOf(now, store.zone))
   const celsius = celsiusOf(typed)
   const isWarm = level !== null && celsius > level.celsius + SAME_DEGREE
+  const heated = isBeforeKill(into, step)
   return isWarm && !warm && !heated ? { code: 'too warm', celsius, level: level.celsius } : null
+}
+
+/** Why it may not go in, however cold it is read and however good it looks: such a part is not offered. */
+export function partUnfit(
+  item: ItemState,
+  measure: Measure | null,
+  into: BatchState,
+  step: string,
+  ancestry: Ancestry,
+  store: Store,
+  now: Instant,
+): PartShut | null {
+  const shut = itemShut(item, measure, ancestry, store, now)
+  if (shut) return shut
+  const heated = isBeforeKill(into, step)
+  const rule = heated ? into.terms.eggs.heated : into.terms.eggs.unheated
+  if (eggOf(item) !== null && item.facts.heat === 'raw' && !mayUse(rule, 'shell')) return { code: 'raw egg unheated' }
+  const untreated = isFrozenFruit(item.ingredient) && ancestry.lots.some(({ treatment }) => treatment === null)
+  return untreated && !heated ? { code: 'fruit not treated' } : null
 }
 
 /** Why none of an item may be used, sold or moved, except to discard; null when it may. */

@@ -36,7 +36,7 @@ export function labelArt(facts: LabelFacts, { width, height }: Size): string {
   const unknown = item.facts.unknown.length ? ` · unknown: ${item.facts.unknown.join(', ')}` : ''
   const letters = (size: number, bold: boolean) => Math.floor(room / (size * (bold ? BOLD_LETTER : LETTER)))
   const lines: [text: string, size: number, bold: boolean][] = [
-    [item.name, 36, true],
+    ...wrapped(item.name, letters(34, true)).map((text): [string, number, boolean] => [text, 34, true]),
     [made, 22, false],
     ...wrapped(allergens + unknown, letters(22, true)).map((text): [string, number, boolean] => [text, 22, true]),
     [`${ready}${storage}`, 20, false],

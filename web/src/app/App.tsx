@@ -71,7 +71,7 @@ function Kitchen() {
   if (!data) return <p className="whole muted">{error ? sentenceOf(error) : 'Opening the logbook …'}</p>
   return (
     <Shell>
-      <Suspense fallback={null}>
+      <Suspense fallback={<main className="view" aria-busy />}>
         <Routes>
           <Route path="/" element={<LineView />} />
           <Route path="/start" element={<StartBatch />} />

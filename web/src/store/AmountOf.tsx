@@ -25,7 +25,7 @@ export function AmountOf({ item, whole, onTake }: Props) {
   }
   const of = leftInEggs(item, left)
   return (
-    <div className="tally">
+    <div className="amount-of">
       {whole && (
         <Key look="primary" onClick={() => onTake(left)}>
           All of it, {measureWords(left)}

@@ -131,7 +131,12 @@ function Walls({
             </time>
           </li>
         ))}
-        {standing.walls.length === 0 && <li>Nothing dates it: it goes to discard.</li>}
+        {standing.walls.length === 0 && (
+          <li className="rules">
+            <span className="wall-mark" aria-hidden />
+            <strong>Nothing dates it: it goes to discard.</strong>
+          </li>
+        )}
       </ul>
       <p className="muted item-note">
         {item.facts.allergens.length ? `Holds ${item.facts.allergens.join(', ')}. ` : ''}

@@ -5,10 +5,12 @@ import {
   itemLeft,
   partOf,
   partShut,
+  partUnfit,
   roomTime,
   type BatchState,
   type ItemState,
   type Measure,
+  type PartShut,
   type PartUsed,
   type Typed,
 } from '@logged-thermal/core'
@@ -42,8 +44,15 @@ export function PartsSheet({ batch, step, now, onClose, reader }: Props) {
   const wanted = (method?.components ?? []).map(({ name }) => name)
   const used = batch.parts.filter(({ void: gone }) => !gone)
   const room = roomTime(batch, now).most
-  const own = stored.filter(({ item }) => !item.from.some(({ id }) => id === batch.id))
-  const rank = ({ item }: StoredItem) => (wanted.includes(item.name) ? 0 : 1)
+  const store = storeOfLine(line, now)
+  if (!line || !store) return null
+  const parts = stored
+    .filter(({ item }) => !item.from.some(({ id }) => id === batch.id))
+    .map((each): Offer => {
+      const { item } = each
+      const shut = partUnfit(item, null, batch, step, ancestryIn(line, item), store, now)
+      return { one: each, shut, wants: wanted.includes(item.name) }
+    })
   return (
     <Sheet
       open
@@ -67,26 +76,53 @@ export function PartsSheet({ batch, step, now, onClose, reader }: Props) {
             </p>
           )}
           <div className="names parts-list">
-            {[...own]
-              .sort((a, b) => rank(a) - rank(b))
-              .map((each) => (
+            {[...parts]
+              .filter(({ shut, wants }) => shut === null || wants)
+              .sort((a, b) => Number(b.wants) - Number(a.wants))
+              .map(({ one: each, shut, wants }) => (
                 <Key
                   key={each.item.id}
-                  look={wanted.includes(each.item.name) ? 'plain' : 'outlined'}
+                  look={shut ? 'shut' : wants ? 'plain' : 'outlined'}
+                  disabled={shut !== null}
                   onClick={() => setChosen(each.item.id)}
                 >
                   {each.item.name}
                   <small>
-                    {each.item.code} · {measureWords(itemLeft(each.item))} · {whereIs(each.item, line?.units ?? [])} ·{' '}
-                    {setBy(each.standing)}
+                    {each.item.code} · {measureWords(itemLeft(each.item))} · {whereIs(each.item, line.units)} ·{' '}
+                    {shut ? partShutSentence(shut) : setBy(each.standing)}
                   </small>
                 </Key>
               ))}
           </div>
-          {own.length === 0 && <p className="muted">Nothing is held that could go in.</p>}
+          <Unfit parts={parts.filter(({ shut, wants }) => shut !== null && !wants)} />
+          {parts.every(({ shut }) => shut !== null) && <p className="muted">Nothing is held that could go in.</p>}
         </>
       )}
     </Sheet>
+  )
+}
+
+interface Offer {
+  one: StoredItem
+  shut: PartShut | null
+  /** The method names it. */
+  wants: boolean
+}
+
+/** What is held and may not go in here, and why: not in the way, and not hidden. */
+function Unfit({ parts }: { parts: readonly Offer[] }) {
+  if (parts.length === 0) return null
+  return (
+    <details className="unfit">
+      <summary>{parts.length === 1 ? 'One more thing' : `${parts.length} more things`} may not go in here</summary>
+      <ul>
+        {parts.map(({ one: { item }, shut }) => (
+          <li key={item.id}>
+            {named(item)}: {shut && partShutSentence(shut)}
+          </li>
+        ))}
+      </ul>
+    </details>
   )
 }
 

@@ -218,8 +218,7 @@ function Take() {
       )}
       {data && (
         <Key look={isLead ? 'outlined' : 'shut'} disabled={!isLead} onClick={() => void renew()}>
-          Another address
-          {!isLead && <small>the lead's to give</small>}
+          {isLead ? 'Another address' : 'Another address: the lead gives it'}
         </Key>
       )}
       {error && <p role="alert">Only a shift that the lead opened gives the calendar another address.</p>}

@@ -69,8 +69,15 @@ export function StoreLane({ one: { item, standing }, units, limits, now, lens, h
       <line x1={lens.nowX} x2={lens.nowX} y1="0" y2={height} stroke="var(--on-glass)" strokeWidth="2.500" />
       {trace.warm.map(({ at, celsius }) => {
         const x = lens.x(at)
+        const atNow = x + 58 > lens.nowX
         return x > 20 && x < lens.nowX + 4 ? (
-          <text key={at} x={Math.min(x + 5, lens.nowX - 44)} y="15" className="lane-text strong">
+          <text
+            key={at}
+            x={atNow ? lens.nowX - 5 : x + 5}
+            y="16"
+            textAnchor={atNow ? 'end' : 'start'}
+            className="lane-text strong"
+          >
             {degrees(celsius, reader, 'under')}
           </text>
         ) : null
