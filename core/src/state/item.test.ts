@@ -1,0 +1,132 @@
+import fc from 'fast-check'
+import { MINUTE } from '../calendar/instant'
+import { backOf } from '../kinds/takenBack'
+import type { AnyClaim, Bodies, Entry, Id, Kind } from '../ledger/entry'
+import type { MoveHow } from '../ledger/storeEntries'
+import { courseOf } from '../store/course'
+import { itemWalls } from '../store/dating'
+import { itemOf } from '../test/shelf'
+import { at } from '../test/traces'
+import { applyToItem, frozenOf, isGone, itemLeft, openedAt, placeOf, tapsOf, type ItemState } from './item'
+
+let n = 0
+function entry<K extends Kind>(kind: K, minutes: number, body: Bodies[K]): Entry {
+  const claim = {
+    kind,
+    id: `e${n++}`,
+    about: { type: 'item', id: 'item' },
+    at: at(minutes),
+    madeAt: at(minutes),
+    by: 'mina',
+    body,
+  }
+  return { claim: claim as unknown as AnyClaim, seal: null }
+}
+const after = (state: ItemState, each: Entry) => applyToItem('item', state, each)!
+const takenBack = (state: ItemState, target: Id, minutes: number) =>
+  after(state, entry('taken-back', minutes, { target, also: null }))
+
+/** A tap on an item, some minutes on. */
+const tap = fc.oneof(
+  fc
+    .record({
+      how: fc.constantFrom<MoveHow>('move', 'freeze', 'thaw', 'out'),
+      unit: fc.constantFrom(null, 'fridge', 'freezer'),
+    })
+    .map((to) => (minutes: number) => entry('item-moved', minutes, { ...to, shelf: null })),
+  fc.constant((minutes: number) => entry('item-opened', minutes, {})),
+  fc
+    .integer({ min: 1, max: 4 })
+    .map(
+      (value) => (minutes: number) =>
+        entry('item-used', minutes, { measure: { value, unit: 'portion' }, then: 'sold' }),
+    ),
+  fc
+    .double({ min: 1, max: 20, noNaN: true })
+    .map(
+      (value) => (minutes: number) =>
+        entry('item-read', minutes, { typed: { value, unit: 'C' }, instrument: value > 9 ? null : 'P2' }),
+    ),
+  fc.constant((minutes: number) => entry('item-held', minutes, { reason: 'smells' })),
+)
+
+/** All that follows from what stands of an item. */
+function stands(item: ItemState) {
+  return {
+    left: itemLeft(item),
+    place: placeOf(item)?.value ?? null,
+    frozen: frozenOf(item),
+    opened: openedAt(item),
+    course: courseOf(item, itemWalls(item, 'UTC')),
+  }
+}
+
+describe('an item after taps', () => {
+  it('is after a tap that was taken back as if it had never been tapped', () => {
+    fc.assert(
+      fc.property(fc.array(tap, { minLength: 1, maxLength: 12 }), fc.nat(), (taps, pick) => {
+        const entries = taps.map((make, i) => make(10 + i))
+        const gone = entries[pick % entries.length]!
+        const all = entries.reduce(after, itemOf())
+        const without = entries.filter((each) => each !== gone).reduce(after, itemOf())
+        expect(stands(takenBack(all, gone.claim.id, 100))).toEqual(stands(without))
+      }),
+    )
+  })
+
+  it('never has less than nothing, and never more than there was', () => {
+    fc.assert(
+      fc.property(fc.array(tap, { maxLength: 12 }), (taps) => {
+        const { value } = itemLeft(taps.map((make, i) => make(10 + i)).reduce(after, itemOf()))
+        expect(value).toBeGreaterThanOrEqual(0)
+        expect(value).toBeLessThanOrEqual(10)
+      }),
+    )
+  })
+
+  it('says of each tap what is put back with it, and leaves to others what no tap puts back', () => {
+    const split = entry('item-split', 11, {
+      into: 'other',
+      code: 'y',
+      measure: { value: 2, unit: 'portion' },
+      as: {} as never,
+    })
+    const held = entry('item-held', 12, { reason: 'smells' })
+    const moved = entry('item-moved', 13, { how: 'out', unit: null, shelf: null })
+    const used = entry('part-used', 14, { batch: 'trifle', measure: { value: 1, unit: 'portion' } } as never)
+    const item = [split, held, moved, used].reduce(after, itemOf())
+    expect(backOf(item, split.claim.id)).toBe('stands')
+    expect(backOf(item, held.claim.id)).toBe('stands')
+    expect(backOf(item, moved.claim.id)).toEqual({ also: null })
+    expect(backOf(item, used.claim.id)).toEqual({ also: { type: 'batch', id: 'trifle' } })
+  })
+
+  it('is put back whole where it was put away or split off by mistake, as long as nothing else was done with it', () => {
+    // Made by one entry, which moved it to its place as well.
+    const fresh = itemOf({ born: 'made', moves: itemOf().moves.map((move) => ({ ...move, entry: 'made' })) })
+    expect(backOf(fresh, 'made')).toEqual({ also: { type: 'batch', id: 'batch' } })
+    const undone = takenBack(fresh, 'made', 5)
+    expect(isGone(undone)).toBe(true)
+    expect(undone.undone).toBe(true)
+
+    const moved = entry('item-moved', 3, { how: 'out', unit: null, shelf: null })
+    const touched = after(fresh, moved)
+    expect(backOf(touched, 'made')).toBe('stands')
+    expect(backOf(takenBack(touched, moved.claim.id, 4), 'made')).toEqual({ also: { type: 'batch', id: 'batch' } })
+
+    const parent = { type: 'item' as const, id: 'parent', code: '62-1a' }
+    expect(backOf({ ...fresh, bornAs: 'item-split', from: [...fresh.from, parent] }, 'made')).toEqual({
+      also: { type: 'item', id: 'parent' },
+    })
+    for (const bornAs of ['lot-received', 'left-over', 'item-found'] as const)
+      expect(backOf({ ...fresh, bornAs }, 'made')).toBe('stands')
+  })
+
+  it('keeps every tap that was made, taken back or not', () => {
+    const moved = entry('item-moved', 3, { how: 'out', unit: null, shelf: null })
+    const item = takenBack(after(itemOf(), moved), moved.claim.id, 4)
+    expect(tapsOf(item).filter(({ entry: id }) => id === moved.claim.id)).toMatchObject([{ void: true }])
+    expect(placeOf(item)).toMatchObject({ at: at(0) })
+    expect(at(1) - at(0)).toBe(MINUTE)
+  })
+})
