@@ -162,6 +162,7 @@ export { backOf, TAKEN_BACK_WITHIN } from './kinds/takenBack'
 export { ADVICES, type Advice, type AdviceKind } from './store/advice'
 export { airSpans, excursionsOf, isOutside, LOOKS_APART, type AirSpan, type Excursion } from './store/air'
 export { itemWalls, wallsOf, type Dating, type DateWall, type Keep } from './store/dating'
+export { type HotCheck } from './store/hotHolding'
 export { exposureOf, type Exposure } from './store/exposure'
 export {
   judging,

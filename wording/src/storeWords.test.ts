@@ -1,4 +1,4 @@
-import type { ItemStanding, ItemState, PartShut } from '@logged-thermal/core'
+import type { HotCheck, ItemStanding, ItemState, PartShut } from '@logged-thermal/core'
 import {
   discardReasonOf,
   itemSentence,
@@ -22,6 +22,7 @@ const standing = (more: Partial<ItemStanding> = {}): ItemStanding => ({
   daysLeft: 3,
   exposure: { time: { least: 0, likely: 0, most: 0 }, periods: [], now: false, read: null },
   advice: { kind: 'nothing', by: null, time: { least: 0, likely: 0, most: 0 }, source, force: 'law' },
+  hot: null,
   timeUp: null,
   ...more,
 })
@@ -66,6 +67,22 @@ describe('the words of the cold store', () => {
     expect(itemSentence(item, over, reader)).toBe('Ran out at the end of Fri 5 Mar. House, 3 days.')
     expect(discardReasonOf(over)).toBe('past its day')
     expect(discardReasonOf(standing({ asks: 'use today', why: 'its day' }))).toBe('left over')
+  })
+
+  it('say of what is held hot what it read, what it has to be, and what comes of it', () => {
+    const level = { side: 'over' as const, celsius: 57, limit: null as never }
+    const read = { at: 2 * HOUR, celsius: 51.6 }
+    const said = (asks: HotCheck['asks'], by: number | null = null, unit: 'C' | 'F' = 'C') =>
+      itemSentence(item, standing({ why: 'hot holding', hot: { asks, level, read, by } }), { ...reader, unit })
+    expect(said('read it')).toBe('Read its core: held hot it stays at 57.0° or over.')
+    expect(said('lead decides')).toBe(
+      'Read at 51.6° at 02:00, under 57.0°. The lead decides: through the heat again at once, or into the bin.',
+    )
+    expect(said('use now', 4 * HOUR)).toContain('Use it before 04:00, once, or bin it.')
+    expect(said('discard', 4 * HOUR, 'F')).toBe(
+      'Read at 124.8° at 02:00, under 134.6°. The one period under it is over. Bin it.',
+    )
+    expect(discardReasonOf(standing({ asks: 'discard', why: 'hot holding' }))).toBe('time up')
   })
 
   it('say why something may not go in, and what would help', () => {

@@ -7,6 +7,7 @@ import {
   type HoldingKind,
   type Instant,
   type ItemAsks,
+  type HotCheck,
   type ItemStanding,
   type ItemState,
   type Keep,
@@ -86,6 +87,7 @@ export function discardReasonOf({ why, asks }: Pick<ItemStanding, 'why' | 'asks'
     case 'undated':
       return 'undated'
     case 'time up':
+    case 'hot holding':
       return 'time up'
     case 'exposure':
       return 'too warm'
@@ -138,6 +140,8 @@ export function itemSentence(item: ItemState, standing: ItemStanding, reader: Re
       return timeUp
         ? `Out since ${clock(timeUp.since, reader)}. It is thrown away at ${clock(timeUp.at, reader)}, and does not go back into the cold.`
         : ''
+    case 'hot holding':
+      return standing.hot ? hotSentence(standing.hot, reader) : ''
     case 'exposure':
       return exposureSentence(advice.kind, standing, reader)
     case 'held':
@@ -152,6 +156,26 @@ export function itemSentence(item: ItemState, standing: ItemStanding, reader: Re
       return asks === 'frozen'
         ? `Its date clock stopped. ${daysWord(standing.walls[0]?.daysLeft ?? 0)} left once it thaws.`
         : `${setBy(standing)} sets its date.`
+  }
+}
+
+/** How hot it was read, and what the hot line asks. */
+function hotSentence({ asks, level, read, by }: HotCheck, reader: Reader): string {
+  const line = degrees(level.celsius, reader, 'reach')
+  const was = read
+    ? `Read at ${degrees(read.celsius, reader, 'reach')} at ${clock(read.at, reader)}, under ${line}.`
+    : ''
+  switch (asks) {
+    case 'read it':
+      return `Read its core: held hot it stays at ${line} or over.`
+    case 'use now':
+      return `${was} Use it before ${by === null ? '' : clock(by, reader)}, once, or bin it.`
+    case 'lead decides':
+      return `${was} The lead decides: through the heat again at once, or into the bin.`
+    case 'discard':
+      return `${was} The one period under it is over. Bin it.`
+    default:
+      return `Held hot at ${line} or over.`
   }
 }
 
@@ -251,6 +275,7 @@ export function moveShutSentence(why: MoveShut): string {
     'not frozen': 'it is not frozen.',
     'thaws in the cold': 'it thaws in a refrigerator.',
     'not a hot well': 'hot holding needs a hot well.',
+    'went hot for good': 'it is held hot: it is served from there, and the rest goes into the bin.',
     'out is no unit': 'out on the bench is in no unit.',
     'no unit': 'say into which unit.',
     'not a cold unit': 'it needs a cold unit.',

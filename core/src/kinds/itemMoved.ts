@@ -47,6 +47,7 @@ export function moveShut(item: ItemState, { how, unit: to }: Moved, unit: UnitSt
   const place = placeOf(item)?.value
   const shut = (why: MoveShut): Refusal => ({ code: 'move shut', field: 'body.how', item: item.code, why })
   if (place?.how === 'serve' && how !== 'serve') return shut('went out for good')
+  if (place?.how === 'hot' && how !== 'hot' && how !== 'serve') return shut('went hot for good')
   if (how === 'freeze') {
     if (unit?.kind !== 'freezer') return shut('not a freezer')
     return isFrozen(item) ? shut('frozen already') : null
@@ -69,6 +70,7 @@ export function moveShut(item: ItemState, { how, unit: to }: Moved, unit: UnitSt
 
 export type MoveShut =
   | 'went out for good'
+  | 'went hot for good'
   | 'not a freezer'
   | 'frozen already'
   | 'not frozen'

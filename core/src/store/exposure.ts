@@ -1,6 +1,7 @@
 import type { Instant } from '../calendar/instant'
 import { SAME_DEGREE } from '../quantity/temperature'
 import type { Id } from '../ledger/entry'
+import type { MoveHow } from '../ledger/storeEntries'
 import type { Bounded } from '../trace/reading'
 import { airSpans, isQuiet } from './air'
 import type { Course } from './course'
@@ -41,7 +42,8 @@ export function exposureOf(
   nightMs: number,
   now: Instant,
 ): Exposure {
-  const { reads, moves, coldAt: chilled, released } = course
+  const { moves, coldAt: chilled, released } = course
+  const reads = course.reads.filter(({ at }) => howAt(moves, at) !== 'hot')
   const isWarm = (celsius: number) => celsius > level.celsius + SAME_DEGREE
   const cold = reads.find(({ celsius, by }) => by === 'probe' && !isWarm(celsius))
   const last = reads.at(-1)
@@ -65,6 +67,11 @@ export function exposureOf(
   const time = periods.reduce((sum, period) => plus(sum, period.time), carried)
   const end = stretches.at(-1)
   return { time, periods, now: end !== undefined && end.to === now && end.most > 0, read }
+}
+
+/** How it was kept at an instant; undefined before its first move. */
+function howAt(moves: Course['moves'], at: Instant): MoveHow | undefined {
+  return moves.findLast((move) => move.at <= at)?.how
 }
 
 interface Stay {

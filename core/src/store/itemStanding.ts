@@ -1,6 +1,7 @@
 import { HOUR, MINUTE, type Instant } from '../calendar/instant'
 import { dayOf, daysBetween, type Day } from '../calendar/zone'
 import type { Id } from '../ledger/entry'
+import type { MoveHow } from '../ledger/storeEntries'
 import { limitsOf } from '../limits/checksFor'
 import type { LimitSet, Source } from '../limits/limit'
 import { practiceSource } from '../limits/practice'
@@ -10,7 +11,8 @@ import { adviceOf, exposureLines, type Advice } from './advice'
 import { courseOf, keptIn, type Course } from './course'
 import { itemWalls, type DateWall } from './dating'
 import { exposureOf, type Exposure } from './exposure'
-import { coldLevel, shellEggLevel, type HoldingKind, type Level } from './unitKind'
+import { hotCheck, type HotCheck } from './hotHolding'
+import { coldLevel, levelOf, shellEggLevel, type HoldingKind, type Level } from './unitKind'
 
 /** What an item is judged by: the kitchen's units, limits and zone. */
 export interface Store {
@@ -54,6 +56,7 @@ export interface CourseStanding {
     | 'held'
     | 'recalled'
     | 'its own clock'
+    | 'hot holding'
     | 'its day'
     | 'still cooling'
     | 'setting'
@@ -64,6 +67,8 @@ export interface CourseStanding {
   daysLeft: number | null
   exposure: Exposure
   advice: Advice
+  /** In a hot well: how it stands against the hot line; null: it is in none, or no line is printed. */
+  hot: HotCheck | null
   /** Time is its only control: it went out, and is thrown away then. */
   timeUp: { since: Instant; at: Instant; source: Source } | null
 }
@@ -87,6 +92,7 @@ export function judging({ limits, zone, units }: Store, now: Instant): (course: 
   const day = dayOf(now, zone)
   const lines = exposureLines(limits, day)
   const levels = { cold: coldLevel(limits, day), 'shell eggs': shellEggLevel(limits, day) }
+  const hotLevel = levelOf('hot well', limits, day)
   const nightMs = limits.practice.nightHours * HOUR
   return (course) => {
     const { wall, kept, carried } = course
@@ -96,10 +102,12 @@ export function judging({ limits, zone, units }: Store, now: Instant): (course: 
       : { time: carried, periods: [], now: false, read: null }
     const advice = adviceOf(exposure, lines, now)
     const timeUp = timeControl(course, limits, day)
+    const inWell = hotLevel && timeUp && course.moves.at(-1)?.how === 'hot'
+    const hot = inWell ? hotCheck(course, timeUp.since, units, hotLevel, limits.practice, now) : null
     const until = earliest(wall?.until ?? null, timeUp?.at ?? null)
     const daysLeft = wall?.lastDay ? daysBetween(day, wall.lastDay) + 1 : null
-    const { asks, why } = asksOf(course, { exposure, advice, timeUp, daysLeft, level }, now)
-    return { asks, why, until, daysLeft, exposure, advice, timeUp }
+    const { asks, why } = asksOf(course, { exposure, advice, hot, timeUp, daysLeft, level }, now)
+    return { asks, why, until, daysLeft, exposure, advice, hot, timeUp }
   }
 }
 
@@ -125,10 +133,11 @@ function asksOf(
   {
     exposure,
     advice,
+    hot,
     timeUp,
     daysLeft,
     level,
-  }: Pick<CourseStanding, 'exposure' | 'advice' | 'timeUp' | 'daysLeft'> & { level: Level | null },
+  }: Pick<CourseStanding, 'exposure' | 'advice' | 'hot' | 'timeUp' | 'daysLeft'> & { level: Level | null },
   now: Instant,
 ): Pick<CourseStanding, 'asks' | 'why'> {
   if (gone) return { asks: 'gone', why: null }
@@ -136,7 +145,9 @@ function asksOf(
   if (wall.until !== null && now >= wall.until) return { asks: 'discard', why: 'past its day' }
   if (timeUp && now >= timeUp.at) return { asks: 'discard', why: 'time up' }
   if (advice.kind === 'discard') return { asks: 'discard', why: 'exposure' }
+  if (hot?.asks === 'discard') return { asks: 'discard', why: 'hot holding' }
   if (hold) return { asks: 'held', why: hold }
+  if (hot && hot.asks !== 'nothing') return { asks: hot.asks, why: 'hot holding' }
   if (timeUp) return { asks: 'use now', why: 'its own clock' }
   if (advice.kind !== 'nothing') return { asks: advice.kind, why: 'exposure' }
   if (level && coldAt === null && exposure.read === null) return { asks: 'read it', why: 'still cooling' }
@@ -150,8 +161,11 @@ function asksOf(
 /** Out for service, or hot: until when, by the rule set in force, else the house. */
 function timeControl({ moves }: Course, limits: LimitSet, day: Day): CourseStanding['timeUp'] {
   const place = moves.at(-1)
-  if (place?.how !== 'serve' && place?.how !== 'hot') return null
-  const since = place.at
+  const isOut = (how: MoveHow | undefined) => how === 'serve' || how === 'hot'
+  if (!place || !isOut(place.how)) return null
+  // From one counter to the next the clock runs on.
+  const inside = moves.findLastIndex(({ how }) => !isOut(how))
+  const since = moves[inside + 1]!.at
   const { hotHours, serveMinutes } = limits.practice
   if (place.how === 'hot') return { since, at: since + hotHours * HOUR, source: practiceSource('hot holding', limits) }
   const [limit] = limitsOf(limits, 'time-control', day)

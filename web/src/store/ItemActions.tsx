@@ -81,11 +81,11 @@ export function ItemActions({
       {key(
         frozen ? 'Thaw' : 'Pull to the bench',
         () => (frozen ? setAsking('thaw') : move('out', null)),
-        onlyDiscard || (!frozen && shut !== null),
+        onlyDiscard || (!frozen && (shut !== null || goes('out', null) !== null)),
         true,
       )}
       <div className="item-keys">
-        {key('Move', () => setAsking('move'), onlyDiscard)}
+        {key('Move', () => setAsking('move'), onlyDiscard || units('move').length === 0)}
         {key('Read its core', () => setAsking('read'), gone || !open)}
         {key('Sold, served', () => setAsking('sell'), onlyDiscard || shut !== null)}
         {key('Split', () => setAsking('split'), onlyDiscard)}

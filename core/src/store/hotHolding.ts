@@ -1,0 +1,83 @@
+import { HOUR, MINUTE, type Instant } from '../calendar/instant'
+import type { Practice } from '../limits/practice'
+import { isOutside } from './air'
+import type { Course } from './course'
+import type { StoreUnit } from './itemStanding'
+import type { Level } from './unitKind'
+
+/** How an item that is held hot stands against the hot line. */
+export interface HotCheck {
+  /** use now: under the line within the one period that the rule set allows. lead decides: it allows none. */
+  asks: 'nothing' | 'read it' | 'use now' | 'lead decides' | 'discard'
+  level: Level
+  /** Its core as last read in the well; null: not yet. */
+  read: { at: Instant; celsius: number } | null
+  /** When it has to be read next, or when the allowed period ends; null: neither. */
+  by: Instant | null
+}
+
+/**
+ * Hot holding from readings of its own core: once when it went in, and again by half of its hours. A well that shows less
+ * than the line asks for one too. Under the line it is a matter of the rule set: one period where it allows one, counted
+ * from when it was last known to be hot until it was again; else the lead's.
+ * @param since when it went into the well
+ */
+export function hotCheck(
+  { reads, moves, released }: Pick<Course, 'reads' | 'moves' | 'released'>,
+  since: Instant,
+  units: readonly StoreUnit[],
+  level: Level,
+  { hotHours }: Pick<Practice, 'hotHours'>,
+  now: Instant,
+): HotCheck {
+  // What the lead let go on is read anew.
+  const from = Math.max(since, released ?? -Infinity)
+  const own = reads.filter(({ at }) => at >= from)
+  const told = (last: Course['reads'][number] | undefined) => (last ? { at: last.at, celsius: last.celsius } : null)
+  const check = (asks: HotCheck['asks'], by: Instant | null, last = own.at(-1)): HotCheck => ({
+    asks,
+    level,
+    read: told(last),
+    by,
+  })
+  const [lapse, ...others] = lapsesOf(own, from, level)
+  if (lapse) {
+    const { grace } = level.limit.rule
+    const { last } = others.at(-1) ?? lapse
+    // Hot again in the well is no proof of what it was in between.
+    if (!grace) return check('lead decides', null, last)
+    const ends = lapse.hotUntil + grace.minutes * MINUTE
+    if (others.length > 0 || (lapse.hotAgain ?? now) >= ends) return check('discard', ends, last)
+    if (lapse.hotAgain === null) return check('use now', ends, last)
+  }
+  // A number that no probe stands behind proves nothing.
+  const proven = own.findLast(({ by }) => by === 'probe')
+  if (!proven) return check('read it', null)
+  const look = units.find(({ id }) => id === moves.at(-1)?.unit)?.airs.at(-1)
+  if (look && look.at > proven.at && isOutside(look.celsius, level)) return check('read it', null)
+  const again = proven.at + (hotHours * HOUR) / 2
+  return check(now < again ? 'nothing' : 'read it', again)
+}
+
+/** A time under the line: when it was last known to be hot, when it was again; its last reading under the line. */
+interface Lapse {
+  hotUntil: Instant
+  hotAgain: Instant | null
+  last: Course['reads'][number]
+}
+
+function lapsesOf(reads: Course['reads'], from: Instant, level: Level): Lapse[] {
+  const lapses: Lapse[] = []
+  let hotUntil = from
+  for (const read of reads) {
+    const open = lapses.at(-1)?.hotAgain === null ? lapses.at(-1)! : null
+    if (isOutside(read.celsius, level)) {
+      if (open) open.last = read
+      else lapses.push({ hotUntil, hotAgain: null, last: read })
+    } else if (read.by === 'probe') {
+      if (open) open.hotAgain = read.at
+      hotUntil = read.at
+    }
+  }
+  return lapses
+}
