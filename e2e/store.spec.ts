@@ -181,6 +181,33 @@ test('a door opens on its shelves, and whites are taken by the egg', async ({ br
   await page.context().close()
 })
 
+test('what is held hot is read by a probe, under the line it is the lead’s, and it never goes back into the cold', async ({
+  browser,
+}) => {
+  const page = await kitchen.person(browser, 'Noor Hallet')
+  await page.goto(`${kitchen.url}/cooldown`)
+  await tap(page, 'Vessels and units')
+  await page.getByLabel('New unit').fill('Hot well 1')
+  await tap(page, 'Hot well')
+  await tap(page, 'Register the unit')
+  await page.goto(`${kitchen.url}/store`)
+  await row(page, 'Chicory pastry cream').getByRole('link').first().click()
+  await tap(page, 'Hot well')
+  await tap(page, 'Hot well 1')
+  const heading = page.getByRole('heading', { level: 1 })
+  await expect(heading).toContainText('held hot it stays at 57.0° or over')
+  await expect(page.getByRole('button', { name: 'Pull to the bench' })).toBeDisabled()
+  await tap(page, 'Read its core')
+  await padded(page, 'Core', '66.2', 'Log it')
+  await expect(heading).toContainText('does not go back into the cold')
+  await tap(page, 'Read its core')
+  await padded(page, 'Core', '51', 'Log it')
+  await expect(heading).toContainText('under 57.0°. The lead decides: through the heat again at once, or into the bin.')
+  await tap(page, 'Move')
+  await expect(page.getByRole('dialog').getByRole('button', { name: 'Walk-in 1' })).toHaveCount(0)
+  await page.context().close()
+})
+
 test('a lot at the door is judged before it is taken; what the lead decides goes on', async ({ browser }) => {
   const page = await kitchen.person(browser, 'Ilse Varrow')
   await page.goto(`${kitchen.url}/store/receive`)

@@ -1,10 +1,12 @@
+import fc from 'fast-check'
 import type { ItemFacts, PartUsed } from '../ledger/storeEntries'
 import type { Method } from '../method/method'
+import type { LotState } from '../state/lot'
 import { itemOf, readOf, storeOf, unitOf } from '../test/shelf'
 import { limitsFrom, method, Story, wellMade } from '../test/story'
 import { at } from '../test/traces'
 import { asksMerged } from './merged'
-import { partOf, partShut } from './part'
+import { partOf, partShut, partUnfit } from './part'
 import { datingOf, isCleared, nextItemCode, portionOf, roomTime } from './portion'
 
 const us = limitsFrom('us-food-code-2022')
@@ -151,5 +153,37 @@ describe('what may go in', () => {
     expect(shut(purée)).toBe('not looked at')
     expect(shut(purée, { condition: { good: false, why: null } })).toBe('looked bad')
     expect(partOf(itemOf(), 'UTC')).toMatchObject({ code: '62-1a', lastDay: '2027-03-05' })
+  })
+
+  it('is offered just where some reading and some look could let it in', () => {
+    const lot = (treatment: string | null) => ({ treatment, verdict: 'accept', recall: null }) as unknown as LotState
+    const items = fc
+      .record({
+        what: fc.constantFrom('package' as const, 'by-product' as const, 'portion' as const),
+        ingredient: fc.constantFrom('white', 'yolk', 'berry-puree', 'milk', null),
+        heat: fc.constantFrom<ItemFacts['heat']>('raw', 'pasteurized', 'cooked'),
+        held: fc.boolean(),
+        reads: fc.array(fc.tuple(fc.integer({ min: 0, max: 299 }), fc.integer({ min: 1, max: 12 })), { maxLength: 3 }),
+      })
+      .map(({ what, ingredient, heat, held, reads }) =>
+        itemOf({
+          what,
+          ingredient,
+          facts: facts({ heat }),
+          readings: reads.map(([when, celsius]) => readOf(when, celsius)),
+          holds: held ? [{ ...readOf(1, 0), amends: [], value: { held: true, reason: 'x', recall: false } }] : [],
+        }),
+      )
+    const ancestry = fc.constantFrom(null, 'boiled').map((treatment) => ({ ...proven, lots: [lot(treatment)] }))
+    fc.assert(
+      fc.property(items, ancestry, fc.constantFrom(300, 4 * 24 * 60), (item, of, now) => {
+        const best = { typed: { value: 1, unit: 'C' as const }, condition: { good: true, why: null } }
+        const unfit = partUnfit(item, null, into, 'assemble', of, store, at(now))
+        expect(shut(item, best, of, now)).toBe(unfit?.code ?? null)
+        if (unfit)
+          for (const celsius of [0, 3, 9])
+            expect(shut(item, { typed: { value: celsius, unit: 'C' } }, of, now)).not.toBeNull()
+      }),
+    )
   })
 })
