@@ -7,6 +7,7 @@ import {
   itemLeft,
   moveShut,
   openedAt,
+  placeOf,
   itemShut,
   type MoveHow,
   type UnitState,
@@ -65,7 +66,8 @@ export function ItemActions({
   }
   const goes = (how: MoveHow, unit: UnitState | null) =>
     moveShut(item, { how, unit: unit?.id ?? null, shelf: null }, unit)
-  const units = (how: MoveHow) => line.units.filter((unit) => goes(how, unit) === null)
+  const here = placeOf(item)?.value.unit ?? null
+  const units = (how: MoveHow) => line.units.filter((unit) => unit.id !== here && goes(how, unit) === null)
   const onlyDiscard = shut?.code === 'to discard' || gone || !open
   const frozen = standing.asks === 'frozen'
   const why = shut && !frozen ? partShutSentence(shut) : null

@@ -54,6 +54,9 @@ export function ItemRibbon({ one: { item, standing }, batch, units, limits, now,
   const middle = HEIGHT / 2 - 6
   const placed = item.moves.find(({ void: gone }) => !gone)?.at ?? item.made
   const [first, ...others] = standing.walls
+  // Its time without cold may end before its day does.
+  const { until } = standing
+  const passed = first && until !== null && first.until !== until ? [first, ...others] : others
   return (
     <div className="item-pane" ref={pane}>
       <svg
@@ -112,14 +115,14 @@ export function ItemRibbon({ one: { item, standing }, batch, units, limits, now,
           middle={middle}
           rail={38}
           from={placed}
-          ahead={first?.until ?? null}
+          ahead={until}
         />
         {trace.warm.map(({ at, celsius }) => (
           <text key={at} x={lens.x(at) + 4} y={middle - 50} className="lane-text strong">
             {degrees(celsius, reader, 'under')}
           </text>
         ))}
-        {others.map((wall, i) =>
+        {passed.map((wall, i) =>
           wall.until === null || wall.until > stop ? null : (
             <g key={i} transform={`translate(0 ${52 + i * 48})`}>
               <DiscardWall x={lens.x(wall.until)} height={44} ruling={false} />
@@ -131,16 +134,16 @@ export function ItemRibbon({ one: { item, standing }, batch, units, limits, now,
             </g>
           ),
         )}
-        {first?.until != null && (
+        {until !== null && (
           <g>
-            <DiscardWall x={lens.x(first.until)} height={HEIGHT - 24} />
+            <DiscardWall x={lens.x(until)} height={HEIGHT - 24} />
             <text
-              x={lens.x(first.until) + (lens.x(first.until) > width - 190 ? -14 : 14)}
+              x={lens.x(until) + (lens.x(until) > width - 190 ? -14 : 14)}
               y="30"
-              textAnchor={lens.x(first.until) > width - 190 ? 'end' : 'start'}
+              textAnchor={lens.x(until) > width - 190 ? 'end' : 'start'}
               className="lane-text big"
             >
-              {first.until > now ? `${span(first.until - now)} left` : `${span(now - first.until)} past`}
+              {until > now ? `${span(until - now)} left` : `${span(now - until)} past`}
             </text>
           </g>
         )}
