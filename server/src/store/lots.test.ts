@@ -1,5 +1,4 @@
-import { v7 as uuid } from 'uuid'
-import { dayOf, heldTo, type EggsTaken, type Lineage } from '@logged-thermal/core'
+import type { EggsTaken, Lineage } from '@logged-thermal/core'
 import { openKitchen, type TestKitchen } from '../test/kitchen'
 import { storeOf } from '../test/storeKitchen'
 
@@ -46,8 +45,7 @@ describe('a lot', () => {
   it('of eggs gives them out of its package, the rejected ones too, and has them back when they are taken back', async () => {
     const { id: lot, lot: received } = kitchen.starter.lots.find(({ lot: { form } }) => form === 'shell')!
     const { item, measure } = received.held!
-    const into = uuid()
-    const method = store.methodOf('Bay-leaf pouring custard')
+    const into = await store.begun('Bay-leaf pouring custard')
     const eggs: EggsTaken = {
       step: 'temper',
       lot,
@@ -64,16 +62,7 @@ describe('a lot', () => {
     await store.taken(kitchen.claim('item-read', item, { typed, instrument: kitchen.starter.probe.id }))
     const take = kitchen.claim('eggs-taken', into, eggs)
     const left = async () => (await store.card(item)).left.value
-    await store.taken(
-      kitchen.claim('batch-started', into, {
-        code: `e-${into.slice(-6)}`,
-        ...heldTo(method, 1, store.limits(), false, dayOf(Date.now(), 'UTC')),
-        limits: { id: store.limits().id, version: 1 },
-        vessel: method.vessel,
-        factor: 1,
-      }),
-      take,
-    )
+    await store.taken(take)
     expect(await left()).toBe(measure.value - 50)
     // Out of another lot's package they did not come, and a tap on the package does not put them back.
     const other = kitchen.starter.lots.find(({ lot: { form } }) => form !== 'shell')!.lot.held!.item
@@ -100,16 +89,8 @@ describe('a lot', () => {
 
   it('is called back: everything left of it is held at once, wherever it went, and so it stays until the lead ends it', async () => {
     const shell = kitchen.starter.lots.find(({ lot }) => lot.form === 'shell')!
-    const custard = uuid()
-    const method = store.methodOf('Bay-leaf pouring custard')
+    const custard = await store.begun('Bay-leaf pouring custard')
     await store.taken(
-      kitchen.claim('batch-started', custard, {
-        code: `c-${custard.slice(-6)}`,
-        ...heldTo(method, 1, store.limits(), false, dayOf(Date.now(), 'UTC')),
-        limits: { id: store.limits().id, version: 1 },
-        vessel: method.vessel,
-        factor: 1,
-      }),
       kitchen.claim('eggs-taken', custard, {
         step: 'temper',
         lot: shell.id,

@@ -52,7 +52,7 @@ describe('what a batch becomes', () => {
   it('goes into an assembly proven, cold and in date, and nothing else does', async () => {
     const good = (await store.putAway(await store.jelly(1), 900, { last: true }))[0]
     const [raw] = await store.putAway(await store.jelly(1, false), 900)
-    const into = await store.trifle()
+    const into = await store.begun('Orchard trifle')
     expect(await store.one(kitchen.claim('part-used', good, await store.part(good, into, 9.4)))).toMatchObject({
       code: 'item shut',
       sentence: expect.stringContaining('9.4 °C') as string,

@@ -134,9 +134,10 @@ export function storeOf(kitchen: TestKitchen) {
     part: partOf(await item(id), 'UTC'),
   })
 
-  async function trifle(): Promise<Id> {
+  /** A batch of a method, begun now. */
+  async function begun(name: string): Promise<Id> {
     const id = uuid()
-    const method = methodOf('Orchard trifle')
+    const method = methodOf(name)
     await taken(
       kitchen.claim('batch-started', id, {
         code: `t-${id.slice(-6)}`,
@@ -195,7 +196,7 @@ export function storeOf(kitchen: TestKitchen) {
     jelly,
     putAway,
     part,
-    trifle,
+    begun,
     arrived,
     receive,
   }
