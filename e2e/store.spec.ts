@@ -297,6 +297,9 @@ test('the cold store can be reached by keyboard and read by a screen reader, by 
       await expectAccessible(page)
     }
     await page.goto(`${kitchen.url}/store`)
+    await page.locator('.door').first().click()
+    await page.getByRole('region', { name: 'Inside Walk-in 1' }).waitFor()
+    await expectAccessible(page)
     await page.locator('.store-row a').last().click()
     await page.getByRole('heading', { level: 2, name: /What rules the date/ }).waitFor()
     await expectAccessible(page)

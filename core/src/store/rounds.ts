@@ -1,5 +1,5 @@
 import { HOUR, MINUTE, type Instant } from '../calendar/instant'
-import { addDays, dayOf, startOfDay } from '../calendar/zone'
+import { addDays, dayOf, offsetMinutes, startOfDay, type Day } from '../calendar/zone'
 import type { Practice } from '../limits/practice'
 import type { UnitState } from '../state/unit'
 
@@ -26,7 +26,7 @@ export function roundsOf(
 ): Round[] {
   const today = dayOf(now, zone)
   return [addDays(today, -1), today]
-    .flatMap((day) => rounds.map((time) => startOfDay(day, zone) + minutesOf(time) * MINUTE))
+    .flatMap((day) => rounds.map((time) => timeOn(day, time, zone)))
     .filter((at) => at - EARLY <= now)
     .flatMap((at): Round[] => {
       const looked = (unit: UnitState) => unit.airs.some((air) => air.at >= at - EARLY && air.at < at + LATE)
@@ -41,10 +41,15 @@ export function roundsOf(
 /** When the next round is due. */
 export function nextRoundAt({ rounds }: Pick<Practice, 'rounds'>, zone: string, now: Instant): Instant | null {
   const today = dayOf(now, zone)
-  const all = [today, addDays(today, 1)].flatMap((day) =>
-    rounds.map((time) => startOfDay(day, zone) + minutesOf(time) * MINUTE),
-  )
+  const all = [today, addDays(today, 1)].flatMap((day) => rounds.map((time) => timeOn(day, time, zone)))
   return all.find((at) => at > now) ?? null
+}
+
+/** When the kitchen's clock shows a time on a day, also where the clocks change that day; in their gap, as if it were none. */
+function timeOn(day: Day, time: string, zone: string): Instant {
+  const midnight = startOfDay(day, zone)
+  const at = midnight + minutesOf(time) * MINUTE
+  return at - (offsetMinutes(at, zone) - offsetMinutes(midnight, zone)) * MINUTE
 }
 
 /** Minutes after midnight of a time on the kitchen's clock, 'HH:MM'. RangeError for what is none. */
@@ -56,5 +61,5 @@ export function minutesOf(time: string): number {
 
 /** Whether the list of what ends at midnight is asked for: from the house's closing time to the end of the day. */
 export function isClosing({ closing }: Pick<Practice, 'closing'>, zone: string, now: Instant): boolean {
-  return now >= startOfDay(dayOf(now, zone), zone) + minutesOf(closing) * MINUTE
+  return now >= timeOn(dayOf(now, zone), closing, zone)
 }

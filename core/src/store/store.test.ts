@@ -1,7 +1,6 @@
 import fc from 'fast-check'
 import { HOUR } from '../calendar/instant'
 import { addDays, startOfDay } from '../calendar/zone'
-import { PRACTICE } from '../limits/practice'
 import { itemOf, minutes, moved, readOf, storeOf, unitOf } from '../test/shelf'
 import { limitsFrom } from '../test/story'
 import { at } from '../test/traces'
@@ -11,8 +10,6 @@ import { wallsOf, type Dating, type Keep } from './dating'
 import { exposureOf } from './exposure'
 import { itemStanding } from './itemStanding'
 import { less } from './measure'
-import { receivingOf } from './receiving'
-import { nextRoundAt, roundsOf } from './rounds'
 import { coldLevel, levelOf } from './unitKind'
 
 const DAY = '2027-03-03'
@@ -344,58 +341,6 @@ describe('the dates of an item', () => {
       }),
       { numRuns: 60 },
     )
-  })
-})
-
-describe('what comes in', () => {
-  const milk = {
-    ingredient: 'milk',
-    form: null,
-    received: { typed: { value: 4, unit: 'C' as const }, instrument: 'P2' },
-    useBy: '2027-03-20',
-    scheme: null,
-    treatment: null,
-    condition: null,
-  }
-  const eggs = {
-    ...milk,
-    ingredient: 'egg',
-    form: 'shell' as const,
-    received: { typed: { value: 6.5, unit: 'C' as const }, instrument: 'P2' },
-  }
-  const of = (lot: Parameters<typeof receivingOf>[0], ruleSet = 'us-food-code-2022', susceptible = false) => {
-    const { verdict, reasons } = receivingOf(lot, limitsFrom(ruleSet), DAY, susceptible)
-    return [verdict, ...reasons.map(({ code }) => code)]
-  }
-
-  it('is taken, held or refused by the rule set, and the doubt holds it', () => {
-    expect(of(milk)).toEqual(['accept'])
-    expect(of({ ...milk, received: { typed: { value: 42, unit: 'F' }, instrument: 'P2' } })).toEqual([
-      'refuse',
-      'too warm',
-    ])
-    expect(of({ ...milk, received: null })).toEqual(['hold', 'not read'])
-    expect(of({ ...milk, useBy: '2027-03-02' })).toEqual(['refuse', 'past its day'])
-    expect(of({ ...milk, useBy: null })).toEqual(['hold', 'no use-by'])
-    expect(of(eggs)).toEqual(['accept'])
-    expect(of(eggs, 'uk-2013', true)).toEqual(['hold', 'no scheme'])
-    expect(of({ ...milk, ingredient: 'sugar', received: null, useBy: null })).toEqual(['accept'])
-    expect(of({ ...milk, ingredient: 'berry-puree' })).toEqual(['hold', 'fruit not treated', 'not looked at'])
-    expect(of({ ...milk, ingredient: 'walnut', condition: { good: false, why: 'rancid' } })).toEqual([
-      'refuse',
-      'looks bad',
-    ])
-  })
-})
-
-describe('rounds', () => {
-  it('are due at the house’s times, done when every unit was looked at, missed three hours after', () => {
-    const units = [unitOf([[-155, 3]]), unitOf([], { id: 'other' }), unitOf([], { id: 'shelf', kind: 'ambient shelf' })]
-    const state = (now: number) => roundsOf(units, PRACTICE, 'UTC', at(now)).at(-1)
-    expect(state(0)).toMatchObject({ at: at(-150), read: ['fridge'], left: ['other'], state: 'due' })
-    expect(state(60)).toMatchObject({ state: 'missed' })
-    expect(nextRoundAt(PRACTICE, 'UTC', at(0))).toBe(at(240))
-    expect(nextRoundAt(PRACTICE, 'UTC', at(13 * 60))).toBe(at(21.5 * 60))
   })
 })
 
