@@ -163,6 +163,28 @@ test('eggs come out of their package, go back into it when undone, and raw white
   await page.context().close()
 })
 
+test('a method that asks for whites takes those kept from before, and its eggs are named', async ({ browser }) => {
+  const page = await kitchen.person(browser, 'Mina Osk')
+  await page.goto(`${kitchen.url}/start`)
+  await page.getByPlaceholder(/Find by name/).fill('Warmed white foam')
+  await page.getByRole('radio', { name: /Warmed white foam/ }).click()
+  await tap(page, /^Start \d/)
+  const now = page.getByRole('region', { name: 'Do this now' })
+  await expect(now).toContainText('Which eggs go in?')
+  await tap(page, /^More/)
+  await tap(page, /^Eggs/)
+  await tap(page, /^Kept from before/)
+  await page
+    .getByRole('dialog')
+    .getByRole('button', { name: /^Whites 330-5w/ })
+    .click()
+  await padded(page, 'Its core', '3.1', 'That is it')
+  await tap(page, /^All of it/)
+  await page.getByRole('button', { name: 'Not now' }).click()
+  await expect(now).toContainText('Whites and sugar together')
+  await page.context().close()
+})
+
 test('a door opens on its shelves, and whites are taken by the egg', async ({ browser }) => {
   const page = await kitchen.person(browser, 'Teo Brandt')
   await page.goto(`${kitchen.url}/store`)

@@ -3,7 +3,7 @@ import { v7 as uuid } from 'uuid'
 import { admit, parseClaim, type Author } from '../kinds/admission'
 import { kinds } from '../kinds/kinds'
 import type { Addition, AnyClaim, Bodies, EggsTaken, Kind } from '../ledger/entry'
-import type { LotReceived } from '../ledger/storeEntries'
+import type { HeatStatus, LotReceived, PartUsed } from '../ledger/storeEntries'
 import type { Variance } from '../limits/limit'
 import { PRACTICE, type Practice } from '../limits/practice'
 import { ruleSets } from '../limits/ruleSets'
@@ -235,6 +235,42 @@ describe('egg that no step heats is proven by its lot', () => {
     story.enter('eggs-taken', 5, carton('white'))
     expect(standing(story, 6)).toBe('proven')
     expect(unnamedUses(story.batch)).toEqual([])
+  })
+
+  it('is proven by parts of pasteurized egg that were kept, as by a lot, and missed by raw ones', () => {
+    const kept = (egg: 'white' | 'yolk', heat: HeatStatus): PartUsed => ({
+      batch: 'batch',
+      step: 'fold',
+      measure: { value: 400, unit: 'g' },
+      typed: { value: 3, unit: 'C' },
+      instrument: 'P2',
+      warm: false,
+      condition: null,
+      part: {
+        item: `kept ${egg}`,
+        code: '61-2w',
+        name: 'Whites',
+        lastDay: '2027-03-06',
+        until: null,
+        egg,
+        facts: { allergens: ['egg'], claims: [], advisory: false, heat, needsCold: true, unknown: [] },
+      },
+    })
+    const story = made([1, carton('yolk')])
+    expect(unnamedUses(story.batch).map(({ part }) => part)).toEqual(['white'])
+    story.enter('part-used', 2, kept('white', 'pasteurized'))
+    expect(unnamedUses(story.batch)).toEqual([])
+    story.enter('step-marked', 3, { step: 'fold', edge: 'combined', reason: null })
+    expect(standing(story, 4)).toBe('proven')
+    story.enter('part-used', 5, kept('white', 'raw'))
+    expect(standing(story, 6)).toBe('missed')
+    // Something else from the store names no egg.
+    const other = made([1, carton('yolk')])
+    other.enter('part-used', 2, {
+      ...kept('white', 'pasteurized'),
+      part: { ...kept('white', 'cooked').part, egg: null },
+    })
+    expect(unnamedUses(other.batch)).toHaveLength(1)
   })
 
   it('is missed by a shell egg, and by nothing else', () => {

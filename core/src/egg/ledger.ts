@@ -1,6 +1,6 @@
 import type { Instant } from '../calendar/instant'
 import type { EggsTaken, Id, LeftOver } from '../ledger/entry'
-import type { Spot } from '../ledger/storeEntries'
+import type { PartUsed, Spot } from '../ledger/storeEntries'
 import type { BatchState } from '../state/batch'
 import type { LotState } from '../state/lot'
 import { eggGrams, type EggPart } from './eggGrams'
@@ -74,9 +74,21 @@ export function isPooled(batch: Pick<BatchState, 'eggs'>): boolean {
   return sum(lotTallies(batch).map(({ form, cracked }) => (form === 'shell' ? cracked : 0))) > 1
 }
 
-/** What the plan takes and no lot was named for yet. */
-export function unnamedUses({ eggs, terms }: Pick<BatchState, 'eggs' | 'terms'>): BatchState['terms']['eggs']['uses'] {
-  return terms.eggs.uses.filter((use) => !eggs.some(({ void: gone, value }) => !gone && covers(value, use)))
+/** What the plan takes and no lot was named for yet, nor anything kept from before. */
+export function unnamedUses({
+  eggs,
+  parts,
+  terms,
+}: Pick<BatchState, 'eggs' | 'parts' | 'terms'>): BatchState['terms']['eggs']['uses'] {
+  const named = (use: EggUse) =>
+    standing(eggs).some(({ value }) => covers(value, use)) ||
+    standing(parts).some(({ value }) => coversAsPart(value, use))
+  return terms.eggs.uses.filter((use) => !named(use))
+}
+
+/** Whether a part from the cold store is what a use of the plan asks for: whites or yolks that were kept. */
+export function coversAsPart(used: PartUsed, { step, part }: Pick<EggUse, 'step' | 'part'>): boolean {
+  return used.step === step && used.part.egg === part
 }
 
 /** Whether eggs that were taken are what a use of the plan asks for. */

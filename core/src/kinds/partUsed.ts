@@ -11,10 +11,12 @@ import { aroundItem, storeOf } from './storeOf'
 /** Some of an item goes into a batch: proven, in date, cold enough by a reading, and what the step may take. */
 export const partUsed: KindOf<'part-used'> = {
   kind: 'part-used',
-  v: 1,
+  v: 2,
   about: 'item',
   may: EVERYONE_WHO_COOKS,
   signed: false,
+  // Before parts of the egg could be drawn from the store for what a method asks of egg.
+  raise: (body) => ({ ...body, part: { ...(body.part as Part), egg: null } }),
   parse(body) {
     const names = ['batch', 'step', 'measure', 'typed', 'instrument', 'warm', 'condition', 'part'] as const
     const { batch, step, measure, typed, instrument, warm, condition, part } = object(body, names)

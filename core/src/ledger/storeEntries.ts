@@ -1,6 +1,6 @@
 import type { Instant } from '../calendar/instant'
 import type { Day } from '../calendar/zone'
-import type { EggSize } from '../egg/eggGrams'
+import type { EggPart, EggSize } from '../egg/eggGrams'
 import type { LotForm } from '../egg/eggPlan'
 import type { Allergen } from '../ingredient/ingredient'
 import type { DietClaim } from '../method/facts'
@@ -93,6 +93,8 @@ export interface Part {
   /** Usable before this instant; null: frozen or undated by itself. */
   until: Instant | null
   facts: ItemFacts
+  /** Which part of an egg it is; null: none. */
+  egg: EggPart | null
 }
 
 /** Some of an item went into a batch. */

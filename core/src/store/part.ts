@@ -104,7 +104,7 @@ export function itemShut(
 export function partOf(item: ItemState, zone: string): Part {
   const [wall] = itemWalls(item, zone)
   const { id, code, name, facts } = item
-  return { item: id, code, name, lastDay: wall?.lastDay ?? null, until: wall?.until ?? null, facts }
+  return { item: id, code, name, lastDay: wall?.lastDay ?? null, until: wall?.until ?? null, facts, egg: eggOf(item) }
 }
 
 /** The batches and lots that an item names as what it was made of. */

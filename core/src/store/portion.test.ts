@@ -27,7 +27,7 @@ const part = (step: string, lastDay: string, more: Partial<PartUsed> = {}, of: P
   instrument: 'P2',
   warm: false,
   condition: null,
-  part: { item: lastDay, code: lastDay, name: `Part ${lastDay}`, lastDay, until: null, facts: facts(of) },
+  part: { item: lastDay, code: lastDay, name: `Part ${lastDay}`, lastDay, until: null, facts: facts(of), egg: null },
   ...more,
 })
 const trifle: Method = {

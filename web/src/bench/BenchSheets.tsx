@@ -77,7 +77,9 @@ export function BenchSheets(props: Props) {
           }}
         />
       )}
-      {sheet === 'eggs' && <EggsSheet batch={batch} open onClose={close} mayWrite={mayWrite} />}
+      {sheet === 'eggs' && (
+        <EggsSheet batch={batch} open onClose={close} onKept={() => onSheet('parts')} mayWrite={mayWrite} />
+      )}
       {sheet === 'temper' && <TemperSheet batch={batch} findings={findings} open onClose={close} reader={reader} />}
       {sheet === 'add' && <AddSheet batch={batch} step={addAt} open onClose={close} />}
       {sheet === 'parts' && <PartsSheet batch={batch} step={addAt} now={now} onClose={close} reader={reader} />}

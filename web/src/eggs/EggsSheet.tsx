@@ -1,5 +1,14 @@
 import { useState } from 'react'
-import { toSettle, unnamedUses, type BatchState, type ItemState, type LotState, type Terms } from '@logged-thermal/core'
+import {
+  eggOf,
+  isGone,
+  toSettle,
+  unnamedUses,
+  type BatchState,
+  type ItemState,
+  type LotState,
+  type Terms,
+} from '@logged-thermal/core'
 import { eggRuleSentence, grams, partWord, stepName } from '@logged-thermal/wording'
 import { useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
@@ -19,11 +28,13 @@ interface Props {
   batch: BatchState
   open: boolean
   onClose: () => void
+  /** To what is kept from before, in the cold store. */
+  onKept: () => void
   mayWrite: boolean
 }
 
 /** The eggs of a batch: which lot, how many good and rejected, what of them is left. */
-export function EggsSheet({ batch, open, onClose, mayWrite }: Props) {
+export function EggsSheet({ batch, open, onClose, onKept, mayWrite }: Props) {
   const line = useLine()
   const now = useNow(60_000)
   const steps = stepsWithEggs(batch)
@@ -37,6 +48,10 @@ export function EggsSheet({ batch, open, onClose, mayWrite }: Props) {
   const heated = uses.every((use) => use.heated)
   const rule = heated ? batch.terms.eggs.heated : batch.terms.eggs.unheated
   const left = toSettle(batch)
+  const parts = uses.map(({ part }) => part)
+  const kept = (line?.items ?? []).filter(
+    (item) => item.what === 'by-product' && !isGone(item) && parts.some((part) => part === eggOf(item)),
+  )
   return (
     <Sheet open={open} onClose={onClose} title={`Eggs of ${batch.method.name}`}>
       <div className="eggs">
@@ -70,6 +85,12 @@ export function EggsSheet({ batch, open, onClose, mayWrite }: Props) {
                 Another lot
                 <small>it is not on the list</small>
               </Key>
+              {kept.length > 0 && (
+                <Key look="outlined" disabled={!mayWrite} onClick={onKept}>
+                  Kept from before
+                  <small>{kept.length === 1 ? 'one in the cold store' : `${kept.length} in the cold store`}</small>
+                </Key>
+              )}
             </LotKeys>
           )}
         </section>

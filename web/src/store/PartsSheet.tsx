@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import {
   celsiusOf,
+  eggOf,
   isLookedAt,
   itemLeft,
   partOf,
@@ -42,6 +43,7 @@ export function PartsSheet({ batch, step, now, onClose, reader }: Props) {
   const [chosen, setChosen] = useState<string | null>(null)
   const one = stored.find(({ item }) => item.id === chosen)
   const wanted = (method?.components ?? []).map(({ name }) => name)
+  const asked = batch.terms.eggs.uses.filter((use) => use.step === step).map(({ part }) => part)
   const used = batch.parts.filter(({ void: gone }) => !gone)
   const room = roomTime(batch, now).most
   const store = storeOfLine(line, now)
@@ -51,7 +53,7 @@ export function PartsSheet({ batch, step, now, onClose, reader }: Props) {
     .map((each): Offer => {
       const { item } = each
       const shut = partUnfit(item, null, batch, step, ancestryIn(line, item), store, now)
-      return { one: each, shut, wants: wanted.includes(item.name) }
+      return { one: each, shut, wants: wanted.includes(item.name) || asked.some((part) => part === eggOf(item)) }
     })
   return (
     <Sheet
