@@ -1,4 +1,4 @@
-import { BeforeApplicationShutdown, Controller, Headers, Query, Sse, type MessageEvent } from '@nestjs/common'
+import { BeforeApplicationShutdown, Controller, Get, Headers, Query, Sse, type MessageEvent } from '@nestjs/common'
 import { ApiTags } from '@nestjs/swagger'
 import { interval, map, merge, takeUntil, type Observable, last, ignoreElements } from 'rxjs'
 import { Needs, OfShift } from '../people/shift.guard'
@@ -27,6 +27,13 @@ export class LiveController implements BeforeApplicationShutdown {
     )
     const beats = interval(HEARTBEAT_MS).pipe(map((): MessageEvent => ({ type: 'beat', data: { now: Date.now() } })))
     return merge(events, beats.pipe(takeUntil(entries.pipe(ignoreElements(), last(null, null)))))
+  }
+
+  /** The kitchen's clock, ms: by how long the asking took, a tablet knows how far its own is off. */
+  @Get('now')
+  @Needs('read')
+  now() {
+    return { now: Date.now() }
   }
 
   beforeApplicationShutdown(): void {

@@ -53,6 +53,13 @@ describe('live entries', () => {
     two.close()
   })
 
+  it('come with the clock that they are stamped by, for whoever asks', async () => {
+    const before = Date.now()
+    const { now } = (await kitchen.get('/api/live/now')).body as { now: number }
+    expect(now).toBeGreaterThanOrEqual(before)
+    expect(now).toBeLessThanOrEqual(Date.now())
+  })
+
   it('go on from the entry that a tablet had last', async () => {
     const now = await head()
     const tablet = await listen('/api/live?after=0', { 'last-event-id': String(now - 3) })

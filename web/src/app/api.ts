@@ -1,4 +1,11 @@
-import { createApi, fetchBaseQuery } from '@reduxjs/toolkit/query/react'
+import type { Dispatch } from '@reduxjs/toolkit'
+import {
+  createApi,
+  fetchBaseQuery,
+  type BaseQueryFn,
+  type FetchArgs,
+  type FetchBaseQueryError,
+} from '@reduxjs/toolkit/query/react'
 import type {
   AnyClaim,
   BatchState,
@@ -12,6 +19,7 @@ import type {
   SealedEntry,
   Standing,
 } from '@logged-thermal/core'
+import { clockTold, type ClockTold } from './clock'
 import type { LineData, PersonOnList } from './lineData'
 
 /** RFC 9457 problem details as the server sends them. */
@@ -50,8 +58,34 @@ export interface DiscardTotal {
   cost: number
 }
 
+const fetched = fetchBaseQuery({ baseUrl: '/api', timeout: 10_000 })
+
+type Asking = Omit<ClockTold, 'serverNow'>
+
+/** An answer with when it was asked and heard: the kitchen's clock is read off them. */
+const timed: BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryError, object, Asking> = async (
+  args,
+  asking,
+  extra,
+) => {
+  const askedAt = Date.now()
+  const answer = await fetched(args, asking, extra)
+  return { ...answer, meta: { askedAt, heardAt: Date.now() } }
+}
+
+interface Asked {
+  dispatch: Dispatch
+  queryFulfilled: Promise<{ data: { now: number }; meta: Asking | undefined }>
+}
+
+/** Reads the kitchen's clock off an answer, if one comes. */
+async function readClock({ dispatch, queryFulfilled }: Asked): Promise<void> {
+  const answer = await queryFulfilled.catch(() => null)
+  if (answer?.meta) dispatch(clockTold({ ...answer.meta, serverNow: answer.data.now }))
+}
+
 export const api = createApi({
-  baseQuery: fetchBaseQuery({ baseUrl: '/api', timeout: 10_000 }),
+  baseQuery: timed,
   tagTypes: ['shift', 'line', 'feed'],
   endpoints: (build) => ({
     door: build.query<Door[], void>({ query: () => 'door' }),
@@ -64,7 +98,17 @@ export const api = createApi({
       query: () => ({ url: 'shift/lock', method: 'POST' }),
       invalidatesTags: ['shift'],
     }),
-    line: build.query<LineData, void>({ query: () => 'line', providesTags: ['line'], keepUnusedDataFor: 3600 }),
+    line: build.query<LineData, void>({
+      query: () => 'line',
+      providesTags: ['line'],
+      keepUnusedDataFor: 3600,
+      // Before anything is stamped here.
+      onQueryStarted: (_, asked) => readClock(asked),
+    }),
+    clock: build.query<{ now: number }, void>({
+      query: () => 'live/now',
+      onQueryStarted: (_, asked) => readClock(asked),
+    }),
     /** What the kitchen's finished coolings say: it changes with the days, not with the minutes. */
     learned: build.query<{ learned: Record<string, Learned> }, void>({ query: () => 'cooling/learned' }),
     // `seq` is in the question, so that what was entered since is asked for again.
@@ -91,7 +135,7 @@ export const api = createApi({
       query: ({ claim, signer, pin }) => ({
         url: 'entries',
         method: 'POST',
-        body: { sentAt: Date.now(), entries: [claim], signer, pin },
+        body: { sentAt: claim.madeAt, entries: [claim], signer, pin },
       }),
     }),
   }),

@@ -1,17 +1,21 @@
 import { useEffect, useRef } from 'react'
+import { useStore } from 'react-redux'
 import type { SealedEntry } from '@logged-thermal/core'
 import { api } from './api'
+import { clockTold, maybeAhead } from './clock'
 import { connection } from './connection'
 import { takeEntry } from './heard'
 import { outbox } from './outbox'
-import { useAppDispatch, useAppSelector } from './store'
+import { useAppDispatch, useAppSelector, type Store } from './store'
 
 const RETRY_MS = 2000
 
+const askClock = () => api.endpoints.clock.initiate(undefined, { forceRefetch: true, subscribe: false })
+
 /** Listens for new entries of the kitchen; the browser reconnects by itself and says which entry it had last. */
 export function useLive(): void {
+  const store = useStore() as Store
   const dispatch = useAppDispatch()
-  const fulfilledAt = useAppSelector((state) => api.endpoints.line.select()(state).fulfilledTimeStamp)
   const line = useAppSelector((state) => state.line)
   const ready = line !== null
   const seq = line?.seq ?? 0
@@ -34,7 +38,9 @@ export function useLive(): void {
       })
       source.addEventListener('beat', (event: MessageEvent<string>) => {
         const { now } = JSON.parse(event.data) as { now: number }
-        dispatch(connection.actions.clockRead({ serverNow: now, tabletNow: Date.now() }))
+        const told = { askedAt: null, serverNow: now, heardAt: Date.now() }
+        dispatch(clockTold(told))
+        if (maybeAhead(store.getState().connection.offsetMs, told)) void dispatch(askClock())
       })
       source.addEventListener('open', () => dispatch(connection.actions.heard()))
       source.addEventListener('error', () => {
@@ -48,16 +54,7 @@ export function useLive(): void {
       clearTimeout(timer)
       source?.close()
     }
-  }, [ready, kitchen, dispatch])
-
-  // The first answer tells the kitchen's clock before anything is stamped here.
-  const told = line?.now
-  const heardAt = fulfilledAt
-  useEffect(() => {
-    if (told !== undefined && heardAt !== undefined) {
-      dispatch(connection.actions.clockRead({ serverNow: told, tabletNow: heardAt }))
-    }
-  }, [told, heardAt, dispatch])
+  }, [ready, kitchen, dispatch, store])
 
   useEffect(() => {
     dispatch(outbox.actions.caughtUp(seq))

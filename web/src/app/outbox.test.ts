@@ -1,5 +1,4 @@
 import type { AnyClaim, Seal } from '@logged-thermal/core'
-import { connection } from './connection'
 import { entryHeard } from './heard'
 import { outbox } from './outbox'
 import { isUnsent } from './sender'
@@ -40,13 +39,5 @@ describe('the outbox', () => {
     expect(state[0]).toMatchObject({ refusal: { sentence: 'Was it just now?' } })
     expect(ids(outbox.reducer(state, settled({ id: 'a', claim: claim('a2') })))).toEqual(['a2'])
     expect(outbox.reducer(state, settled({ id: 'a', claim: null }))).toEqual([])
-  })
-})
-
-describe("the kitchen's clock", () => {
-  it('is followed when this tablet is off, and not for the journey of an answer', () => {
-    const read = (serverNow: number) =>
-      connection.reducer(undefined, connection.actions.clockRead({ serverNow, tabletNow: 0 })).offsetMs
-    expect([read(-120), read(240_000)]).toEqual([0, 240_000])
   })
 })

@@ -3,6 +3,7 @@ import { useStore } from 'react-redux'
 import { v7 as uuid } from 'uuid'
 import { dayOf, dayOfYear, nextCode } from '@logged-thermal/core'
 import { api, type PostResult } from './api'
+import { clockTold } from './clock'
 import { connection } from './connection'
 import { outbox, type Waiting } from './outbox'
 import { useAppSelector, type Store } from './store'
@@ -63,7 +64,8 @@ async function send(store: Store): Promise<boolean> {
   if (entries.length === 0 || sending) return !sending
   sending = true
   try {
-    const sentAt = Date.now() + store.getState().connection.offsetMs
+    const askedAt = Date.now()
+    const sentAt = askedAt + store.getState().connection.offsetMs
     const response = await fetch('/api/entries', {
       method: 'POST',
       headers: { 'Content-Type': 'application/json' },
@@ -72,7 +74,7 @@ async function send(store: Store): Promise<boolean> {
     if (response.status === 401) store.dispatch(api.util.invalidateTags(['shift']))
     if (!response.ok) throw new Error(String(response.status))
     const { now, results } = (await response.json()) as { now: number; results: PostResult[] }
-    store.dispatch(connection.actions.clockRead({ serverNow: now, tabletNow: Date.now() }))
+    store.dispatch(clockTold({ askedAt, serverNow: now, heardAt: Date.now() }))
     store.dispatch(connection.actions.heard())
     store.dispatch(outbox.actions.answered(results))
     renumber(store, results)
