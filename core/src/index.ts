@@ -163,6 +163,8 @@ export { ADVICES, type Advice, type AdviceKind } from './store/advice'
 export { airSpans, excursionsOf, isOutside, LOOKS_APART, type AirSpan, type Excursion } from './store/air'
 export { itemWalls, wallsOf, type Dating, type DateWall, type Keep } from './store/dating'
 export { type HotCheck } from './store/hotHolding'
+export { type Reheating } from './store/reheating'
+export { thermalLag, type ThermalLag } from './store/thermalLag'
 export { exposureOf, type Exposure } from './store/exposure'
 export {
   judging,
@@ -177,7 +179,7 @@ export {
   type Store,
   type StoreUnit,
 } from './store/itemStanding'
-export { parentsOfBatch, parentsOfItem, type Lineage, type LineageNode } from './store/lineage'
+export { leftOfLot, missedBy, parentsOfBatch, parentsOfItem, type Lineage, type LineageNode } from './store/lineage'
 export { less, MEASURE_UNITS, type Measure, type MeasureUnit } from './store/measure'
 export { packageOf } from './store/package'
 export { asksMerged } from './store/merged'

@@ -72,8 +72,16 @@ describe('the words of the cold store', () => {
   it('say of what is held hot what it read, what it has to be, and what comes of it', () => {
     const level = { side: 'over' as const, celsius: 57, limit: null as never }
     const read = { at: 2 * HOUR, celsius: 51.6 }
-    const said = (asks: HotCheck['asks'], by: number | null = null, unit: 'C' | 'F' = 'C') =>
-      itemSentence(item, standing({ why: 'hot holding', hot: { asks, level, read, by } }), { ...reader, unit })
+    const said = (
+      asks: HotCheck['asks'],
+      by: number | null = null,
+      unit: 'C' | 'F' = 'C',
+      reheating: HotCheck['reheating'] = null,
+    ) =>
+      itemSentence(item, standing({ why: 'hot holding', hot: { asks, level, read, by, reheating } }), {
+        ...reader,
+        unit,
+      })
     expect(said('read it')).toBe('Read its core: held hot it stays at 57.0° or over.')
     expect(said('lead decides')).toBe(
       'Read at 51.6° at 02:00, under 57.0°. The lead decides: through the heat again at once, or into the bin.',
@@ -81,6 +89,26 @@ describe('the words of the cold store', () => {
     expect(said('use now', 4 * HOUR)).toContain('Use it before 04:00, once, or bin it.')
     expect(said('discard', 4 * HOUR, 'F')).toBe(
       'Read at 124.8° at 02:00, under 134.6°. The one period under it is over. Bin it.',
+    )
+    const reheating = {
+      rows: [{ celsius: 74, seconds: 15 }],
+      by: 4 * HOUR,
+      doneAt: null,
+      again: null,
+      limit: null as never,
+    }
+    expect(said('reheat', 4 * HOUR, 'C', reheating)).toBe(
+      'It was cold: heat it to 74.0° for 15 s, by two readings, before 04:00, then hold it hot.',
+    )
+    expect(said('reheat', null, 'F', { ...reheating, rows: [{ celsius: 63, seconds: 0 }] })).toBe(
+      'It was cold: heat it to 145.4°, then hold it hot.',
+    )
+    const again = { from: 2 * HOUR + 15_000, to: 2 * HOUR + 30_000 }
+    expect(said('reheat', 4 * HOUR, 'C', { ...reheating, again })).toBe(
+      'Hot enough: keep it so and read it again from 02:00:15 to 02:00:30.',
+    )
+    expect(said('lead decides', null, 'C', reheating)).toBe(
+      'It was cold and was not read at 74.0° for 15 s, by two readings, in time. The lead decides.',
     )
     expect(discardReasonOf(standing({ asks: 'discard', why: 'hot holding' }))).toBe('time up')
   })

@@ -1,4 +1,5 @@
 import {
+  dayOf,
   eggGrams,
   eggOf,
   type AdviceKind,
@@ -8,6 +9,8 @@ import {
   type Instant,
   type ItemAsks,
   type HotCheck,
+  type ThermalLag,
+  type Reheating,
   type ItemStanding,
   type ItemState,
   type Keep,
@@ -18,7 +21,7 @@ import {
   type PartShut,
   type ReceivingReason,
 } from '@logged-thermal/core'
-import { clock, dayName, degrees, span, type Reader } from './figures'
+import { clock, clockWithSeconds, dayName, degrees, span, type Reader } from './figures'
 
 export const holdingWord: Record<HoldingKind, string> = {
   refrigerator: 'Refrigerator',
@@ -160,23 +163,48 @@ export function itemSentence(item: ItemState, standing: ItemStanding, reader: Re
 }
 
 /** How hot it was read, and what the hot line asks. */
-function hotSentence({ asks, level, read, by }: HotCheck, reader: Reader): string {
+function hotSentence({ asks, level, read, by, reheating }: HotCheck, reader: Reader): string {
   const line = degrees(level.celsius, reader, 'reach')
   const was = read
     ? `Read at ${degrees(read.celsius, reader, 'reach')} at ${clock(read.at, reader)}, under ${line}.`
     : ''
+  const floor = reheating ? reheatWords(reheating, reader) : ''
   switch (asks) {
+    case 'reheat':
+      if (reheating?.again) {
+        const { from, to } = reheating.again
+        return `Hot enough: keep it so and read it again from ${clockWithSeconds(from, reader)} to ${clockWithSeconds(to, reader)}.`
+      }
+      return `It was cold: heat it to ${floor}${by === null ? '' : ` before ${clock(by, reader)}`}, then hold it hot.`
     case 'read it':
       return `Read its core: held hot it stays at ${line} or over.`
     case 'use now':
       return `${was} Use it before ${by === null ? '' : clock(by, reader)}, once, or bin it.`
     case 'lead decides':
+      if (reheating?.doneAt === null) return `It was cold and was not read at ${floor} in time. The lead decides.`
       return `${was} The lead decides: through the heat again at once, or into the bin.`
     case 'discard':
       return `${was} The one period under it is over. Bin it.`
     default:
       return `Held hot at ${line} or over.`
   }
+}
+
+/** '74.0° for 15 s, by two readings,', '63.0°'. */
+function reheatWords({ rows }: Reheating, reader: Reader): string {
+  const [row] = rows
+  if (!row) return ''
+  const held = row.seconds === 0 ? '' : ` for ${span(row.seconds * 1000)}, by two readings,`
+  return `${degrees(row.celsius, reader, 'reach')}${held}`
+}
+
+/** How far food lags behind the air, said so that nobody takes it for a proof. */
+export function lagSentence({ air, from, grams, earliest, latest }: ThermalLag, level: number, reader: Reader): string {
+  const [was, is, line] = [from, air, level].map((celsius) => degrees(celsius, reader, 'under'))
+  const days = [earliest, latest].map((at) => dayOf(at, reader.zone))
+  const until = days[0] === days[1] ? clock(latest, reader) : `${clock(latest, reader)} ${dayName(days[1]!)}`
+  const mass = measureWords({ value: Math.round(grams), unit: 'g' })
+  return `Thermal lag, which proves nothing: the core of ${mass} at ${was}, left in ${is}, passes ${line} between about ${clock(earliest, reader)} and ${until}.`
 }
 
 function exposureSentence(kind: AdviceKind, { exposure: { time }, advice }: ItemStanding, reader: Reader): string {

@@ -25,7 +25,7 @@ export interface Setting {
 }
 
 /** Most desserts are near this; only where the amounts do not say. */
-const TYPICAL: Composition = { water: 0.74, protein: 0.04, fat: 0.1, carbohydrate: 0.11, ash: 0.01 }
+export const TYPICAL: Composition = { water: 0.74, protein: 0.04, fat: 0.1, carbohydrate: 0.11, ash: 0.01 }
 const TYPICAL_KILOGRAMS = 3
 
 /** Every way it stood since it cools, in order: each entry that changes how it cools begins another. */

@@ -7,10 +7,16 @@ import { EVERYONE_WHO_COOKS, type KindOf } from './kindOf'
 import { isRefusal, openItem } from './openItem'
 import { parseMeasure } from './parseStore'
 
+/** At first nobody said which lot's recall a hold was of: it is the kitchen's own, and the lead ends it. */
+function ofItsOwn(as: Inherited): Inherited {
+  return { ...as, holds: as.holds.map((hold) => ({ ...hold, recall: null })) }
+}
+
 /** Some of an item becomes one of its own: the same dates, the same history. */
 export const itemSplit: KindOf<'item-split'> = {
   kind: 'item-split',
-  v: 1,
+  v: 2,
+  raise: (body) => ({ ...body, as: ofItsOwn(body.as as Inherited) }),
   about: 'item',
   may: EVERYONE_WHO_COOKS,
   signed: false,

@@ -1,5 +1,6 @@
 import { flag, id, list, object, text } from '../ledger/parse'
 import type { Id, Subject } from '../ledger/entry'
+import { isRecalledBy } from '../state/item'
 import { EVERYONE_WHO_COOKS, type KindOf } from './kindOf'
 
 /** As many as one recall holds at once. */
@@ -26,8 +27,16 @@ export const recalled: KindOf<'recalled'> = {
   admit({ about, body }, read) {
     const lot = read('lot', about.id)
     if (!lot) return { code: 'not there', field: 'about.id', what: 'lot' }
-    if (lot.recall) return { code: 'recalled already', field: 'about.id', lot: lot.code }
-    return unknownOf(body, read)
+    const unknown = unknownOf(body, read)
+    const serious = lot.recall?.value.drill === true && !body.drill
+    if (unknown || !lot.recall || serious) return unknown
+    const already = { code: 'recalled already' as const, field: 'about.id' as const, lot: lot.code }
+    if (body.drill !== lot.recall.value.drill) return already
+    // Once more for what was put away in the same minute, or by a tablet that was away.
+    const isHeld =
+      body.items.every((item) => isRecalledBy(read('item', item)!, lot.id)) &&
+      body.batches.every((batch) => read('batch', batch)!.recalls.some(({ value }) => value.lot === lot.id))
+    return isHeld ? already : null
   },
 }
 

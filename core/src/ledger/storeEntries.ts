@@ -154,7 +154,7 @@ export interface Inherited {
   moves: ({ at: Instant } & Moved)[]
   opened: Instant[]
   readings: { at: Instant; typed: Typed; instrument: Id | null }[]
-  holds: { at: Instant; held: boolean; reason: string; recall: boolean }[]
+  holds: { at: Instant; held: boolean; reason: string; recall: Id | null }[]
 }
 
 export const DISCARD_REASONS = [

@@ -58,8 +58,8 @@ export interface BatchState {
   parts: Fact<PartUsed>[]
   /** What of it was put away as an item. */
   portions: Fact<Portioned & { item: Id }>[]
-  /** Called back with a lot that is in it: held until that ends. */
-  recall: Fact<{ reason: string }> | null
+  /** Called back with lots that are in it: held until the last of that ends. */
+  recalls: Fact<{ reason: string; lot: Id }>[]
   /** Set once what is served at once was served. */
   served: Fact<{ discarded: number | null }> | null
   /** What the lead decided last. */
@@ -88,7 +88,7 @@ export const NOTHING_YET = {
   acidities: [],
   parts: [],
   portions: [],
-  recall: null,
+  recalls: [],
   served: null,
   disposition: null,
   reworks: [],
@@ -156,9 +156,12 @@ export function applyToBatch(id: Id, state: BatchState | null, entry: Entry): Ba
         portions: struck(state.portions, claim.body.target),
       }
     case 'recalled':
-      return { ...state, recall: factOf(entry, claim.at, { reason: claim.body.reason }) }
+      return {
+        ...state,
+        recalls: [...state.recalls, factOf(entry, claim.at, { reason: claim.body.reason, lot: claim.about.id })],
+      }
     case 'recall-ended':
-      return { ...state, recall: null }
+      return { ...state, recalls: state.recalls.filter(({ value }) => value.lot !== claim.about.id) }
     case 'served':
       return { ...state, served: factOf(entry, claim.at, claim.body) }
     case 'disposed': {

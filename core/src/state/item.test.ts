@@ -7,14 +7,26 @@ import { courseOf } from '../store/course'
 import { itemWalls } from '../store/dating'
 import { itemOf } from '../test/shelf'
 import { at } from '../test/traces'
-import { applyToItem, frozenOf, isGone, itemLeft, openedAt, placeOf, tapsOf, type ItemState } from './item'
+import {
+  applyToItem,
+  frozenOf,
+  holdOf,
+  isGone,
+  isRecalledBy,
+  itemLeft,
+  openedAt,
+  placeOf,
+  releasedAt,
+  tapsOf,
+  type ItemState,
+} from './item'
 
 let n = 0
-function entry<K extends Kind>(kind: K, minutes: number, body: Bodies[K]): Entry {
+function entry<K extends Kind>(kind: K, minutes: number, body: Bodies[K], about = 'item'): Entry {
   const claim = {
     kind,
     id: `e${n++}`,
-    about: { type: 'item', id: 'item' },
+    about: { type: about === 'item' ? 'item' : 'lot', id: about },
     at: at(minutes),
     madeAt: at(minutes),
     by: 'mina',
@@ -80,6 +92,30 @@ describe('an item after taps', () => {
         const { value } = itemLeft(taps.map((make, i) => make(10 + i)).reduce(after, itemOf()))
         expect(value).toBeGreaterThanOrEqual(0)
         expect(value).toBeLessThanOrEqual(10)
+      }),
+    )
+  })
+
+  it('is held as long as the kitchen or the recall of any lot holds it, and let go on by the lead alone', () => {
+    const by = fc.constantFrom(null, 'lot a', 'lot b')
+    fc.assert(
+      fc.property(fc.array(fc.tuple(by, fc.boolean()), { maxLength: 12 }), (words) => {
+        const body = { reason: 'why', items: ['item'], batches: [], drill: false }
+        const item = words
+          .map(([lot, held], i) => {
+            if (lot === null) return entry(held ? 'item-held' : 'item-released', i, { reason: 'why' })
+            return entry(held ? 'recalled' : 'recall-ended', i, body, lot)
+          })
+          .reduce(after, itemOf())
+        const holding = new Set(
+          words.filter(([lot, held], i) => held && !words.slice(i + 1).some(([l]) => l === lot)).map(([lot]) => lot),
+        )
+        expect(holdOf(item) !== null).toBe(holding.size > 0)
+        if (holding.size > 0)
+          expect(holdOf(item)!.value.recall !== null).toBe(holding.has('lot a') || holding.has('lot b'))
+        expect(isRecalledBy(item, 'lot a')).toBe(holding.has('lot a'))
+        const released = words.findLastIndex(([lot, held]) => lot === null && !held)
+        expect(releasedAt(item)).toBe(released < 0 ? null : at(released))
       }),
     )
   })

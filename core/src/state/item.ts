@@ -43,11 +43,18 @@ export interface ItemState {
   parts: Fact<PartUsed>[]
   uses: Fact<ItemUse | EggsOut>[]
   readings: Fact<{ typed: Typed; instrument: Id | null }>[]
-  /** Held and released in turn: the last one stands. */
-  holds: Fact<{ held: boolean; reason: string; recall: boolean }>[]
+  /** Held and released in turn: of the kitchen's own, and of the recall of each lot, the last one stands. */
+  holds: Fact<Hold>[]
   discarded: Fact<ItemDiscarded> | null
   /** Labels printed, of all printings. */
   labels: number
+}
+
+/** Held or let go on; by the recall of a lot, or null: by the kitchen itself. */
+export interface Hold {
+  held: boolean
+  reason: string
+  recall: Id | null
 }
 
 /** Which part of an egg it is; null: none. */
@@ -93,15 +100,21 @@ export function openedAt({ opened }: Pick<ItemState, 'opened'>): Instant | null 
   return at.length ? Math.min(...at) : null
 }
 
-/** The hold that stands; null where none does. */
-export function holdOf({ holds }: Pick<ItemState, 'holds'>): ItemState['holds'][number] | null {
-  const last = standing(holds).at(-1)
-  return last?.value.held ? last : null
+/** The hold that stands, a recall before the kitchen's own; null where none does. */
+export function holdOf({ holds }: Pick<ItemState, 'holds'>): Fact<Hold> | null {
+  const last = new Map(standing(holds).map((hold) => [hold.value.recall, hold]))
+  const held = [...last.values()].filter(({ value }) => value.held)
+  return held.find(({ value }) => value.recall !== null) ?? held[0] ?? null
 }
 
-/** When the lead last let it go on, whatever was the matter; null: never. */
+/** Whether the recall of a lot holds it. */
+export function isRecalledBy({ holds }: Pick<ItemState, 'holds'>, lot: Id): boolean {
+  return standing(holds).findLast(({ value }) => value.recall === lot)?.value.held ?? false
+}
+
+/** When the lead last looked at it and let it go on, whatever was the matter; null: never. The end of a recall is none. */
 export function releasedAt({ holds }: Pick<ItemState, 'holds'>): Instant | null {
-  return standing(holds).findLast(({ value }) => !value.held)?.at ?? null
+  return standing(holds).findLast(({ value }) => !value.held && value.recall === null)?.at ?? null
 }
 
 export function applyToItem(id: Id, state: ItemState | null, entry: Entry): ItemState | null {
@@ -129,15 +142,15 @@ function changed(state: ItemState, entry: Entry): ItemState {
     case 'item-read':
       return { ...state, readings: [...state.readings, factOf(entry, claim.at, claim.body)] }
     case 'item-held':
-      return held(state, entry, { held: true, reason: claim.body.reason, recall: false })
+      return held(state, entry, { held: true, reason: claim.body.reason, recall: null })
     case 'item-released':
-      return held(state, entry, { held: false, reason: claim.body.reason, recall: false })
+      return held(state, entry, { held: false, reason: claim.body.reason, recall: null })
     case 'lot-decided':
-      return held(state, entry, { held: claim.body.verdict === 'refuse', reason: claim.body.reason, recall: false })
+      return held(state, entry, { held: claim.body.verdict === 'refuse', reason: claim.body.reason, recall: null })
     case 'recalled':
-      return held(state, entry, { held: true, reason: claim.body.reason, recall: true })
+      return held(state, entry, { held: true, reason: claim.body.reason, recall: claim.about.id })
     case 'recall-ended':
-      return held(state, entry, { held: false, reason: claim.body.reason, recall: true })
+      return held(state, entry, { held: false, reason: claim.body.reason, recall: claim.about.id })
     case 'item-discarded':
       return { ...state, discarded: factOf(entry, claim.at, claim.body) }
     case 'label-printed':
@@ -150,7 +163,7 @@ function changed(state: ItemState, entry: Entry): ItemState {
   }
 }
 
-function held(state: ItemState, entry: Entry, value: ItemState['holds'][number]['value']): ItemState {
+function held(state: ItemState, entry: Entry, value: Hold): ItemState {
   return { ...state, holds: [...state.holds, factOf(entry, entry.claim.at, value)] }
 }
 

@@ -27,7 +27,10 @@ export function applyToLot(id: Id, state: LotState | null, entry: Entry): LotSta
     case 'lot-decided':
       return { ...state, decided: factOf(entry, claim.at, claim.body) }
     case 'recalled':
-      return { ...state, recall: factOf(entry, claim.at, { reason: claim.body.reason, drill: claim.body.drill }) }
+      // Called back again for what was missed, it is the same recall; a drill that turns serious is another.
+      return state.recall?.value.drill === claim.body.drill
+        ? state
+        : { ...state, recall: factOf(entry, claim.at, { reason: claim.body.reason, drill: claim.body.drill }) }
     case 'recall-ended':
       return { ...state, recall: null }
     default:

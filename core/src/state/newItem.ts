@@ -87,7 +87,7 @@ function received(id: Id, entry: Entry, { at, by, about, body }: Claim<'lot-rece
   const { held, code, name, ingredient, verdict, why } = body
   if (!held) return null
   const { measure, cost, dating, facts } = held
-  const atTheDoor = { held: true, reason: why ?? 'held at the door', recall: false }
+  const atTheDoor = { held: true, reason: why ?? 'held at the door', recall: null }
   return {
     ...blank(),
     id,

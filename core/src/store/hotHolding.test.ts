@@ -5,7 +5,7 @@ import type { ItemState } from '../state/item'
 import { itemOf, minutes, moved, readOf, storeOf, unitOf } from '../test/shelf'
 import { limitsFrom } from '../test/story'
 import { at } from '../test/traces'
-import { itemStanding } from './itemStanding'
+import { ITEM_ASKS, itemStanding, itemUrgency } from './itemStanding'
 
 const well = (looks: [number, number][] = [[0, 68]]) => unitOf(looks, { id: 'well', kind: 'hot well' })
 const cold = unitOf([
@@ -23,9 +23,9 @@ const read = (text: string) =>
       return readOf(when, celsius, each.endsWith('!') ? null : 'P2')
     })
 
-/** Cold since ten, into the well an hour later. */
+/** From the stove into the well at eleven. */
 const hot = (reads: string, more: Partial<ItemState> = {}) =>
-  itemOf({ moves: [moved(0, 'move', 'fridge'), moved(60, 'hot', 'well')], readings: read(reads), ...more })
+  itemOf({ coldAt: null, moves: [moved(60, 'hot', 'well')], readings: read(reads), ...more })
 const standing = (reads: string, now: number, ruleSet = 'us-food-code-2022', looks?: [number, number][]) =>
   itemStanding(hot(reads), storeOf([cold, well(looks)], limitsFrom(ruleSet)), at(now))
 
@@ -48,7 +48,7 @@ describe('held hot', () => {
     expect(standing('65:66 120:52', 121)).toMatchObject({ asks: 'lead decides', why: 'hot holding' })
     expect(standing('65:66 120:52 130:70', 131)).toMatchObject({ asks: 'lead decides', hot: { read: { celsius: 52 } } })
     // Let go on by the lead, it is read anew.
-    const holds = [{ ...readOf(140, 0), amends: [], value: { held: false, reason: 'heated through', recall: false } }]
+    const holds = [{ ...readOf(140, 0), amends: [], value: { held: false, reason: 'heated through', recall: null } }]
     const released = (reads: string, now: number) =>
       itemStanding(hot(reads, { holds }), storeOf([cold, well()]), at(now))
     expect(released('65:66 120:52', 141)).toMatchObject({ asks: 'read it', why: 'hot holding' })
@@ -65,6 +65,12 @@ describe('held hot', () => {
     expect(uk('65:66 120:52 150:66 160:60', 161)).toMatchObject({ asks: 'discard' })
     // A number that no probe stands behind ends no period.
     expect(uk('65:66 120:52 150:66!', 151)).toMatchObject({ asks: 'use now', hot: { by: at(185) } })
+  })
+
+  it('under the line asks for its reading before what only waits', () => {
+    const [lead, allowed] = [standing('65:66 120:52', 121), standing('65:66 120:52', 121, 'uk-2013')]
+    expect(itemUrgency(allowed)).toEqual([ITEM_ASKS.indexOf('use now'), at(185)])
+    expect(itemUrgency(lead)[0]).toBeGreaterThan(itemUrgency(allowed)[0])
   })
 
   it('is no time above the cold limit, and ends with its hours whatever it reads', () => {

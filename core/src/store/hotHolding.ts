@@ -3,35 +3,50 @@ import type { Practice } from '../limits/practice'
 import { isOutside } from './air'
 import type { Course } from './course'
 import type { StoreUnit } from './itemStanding'
+import { reheatingOf, type ReheatLines, type Reheating } from './reheating'
 import type { Level } from './unitKind'
+
+/** What is asked of food that is held hot. */
+export interface HotLines {
+  level: Level
+  reheat: ReheatLines
+}
 
 /** How an item that is held hot stands against the hot line. */
 export interface HotCheck {
-  /** use now: under the line within the one period that the rule set allows. lead decides: it allows none. */
-  asks: 'nothing' | 'read it' | 'use now' | 'lead decides' | 'discard'
+  /**
+   * reheat: it was cold and is not proven to have been through the heat. use now: under the line within the one period
+   * that the rule set allows. lead decides: it allows none.
+   */
+  asks: 'nothing' | 'reheat' | 'read it' | 'use now' | 'lead decides' | 'discard'
   level: Level
   /** Its core as last read in the well; null: not yet. */
   read: { at: Instant; celsius: number } | null
   /** When it has to be read next, or when the allowed period ends; null: neither. */
   by: Instant | null
+  /** Its way from the cold through the heat; null: none is asked. */
+  reheating: Reheating | null
 }
 
 /**
  * Hot holding from readings of its own core: once when it went in, and again by half of its hours. A well that shows less
- * than the line asks for one too. Under the line it is a matter of the rule set: one period where it allows one, counted
+ * than the line asks for one too. What was cold is reheated first, in the time that the rule set gives. Under the line it is a matter of the rule set: one period where it allows one, counted
  * from when it was last known to be hot until it was again; else the lead's.
  * @param since when it went into the well
  */
 export function hotCheck(
-  { reads, moves, released }: Pick<Course, 'reads' | 'moves' | 'released'>,
+  course: Pick<Course, 'reads' | 'moves' | 'coldAt' | 'released'>,
   since: Instant,
   units: readonly StoreUnit[],
-  level: Level,
+  { level, reheat }: HotLines,
   { hotHours }: Pick<Practice, 'hotHours'>,
   now: Instant,
 ): HotCheck {
+  const { reads, moves, released } = course
   // What the lead let go on is read anew.
-  const from = Math.max(since, released ?? -Infinity)
+  const letGo = released !== null && released >= since
+  const reheating = letGo ? null : reheatingOf(course, since, units, reheat, now)
+  const from = Math.max(since, released ?? -Infinity, reheating?.doneAt ?? -Infinity)
   const own = reads.filter(({ at }) => at >= from)
   const told = (last: Course['reads'][number] | undefined) => (last ? { at: last.at, celsius: last.celsius } : null)
   const check = (asks: HotCheck['asks'], by: Instant | null, last = own.at(-1)): HotCheck => ({
@@ -39,7 +54,12 @@ export function hotCheck(
     level,
     read: told(last),
     by,
+    reheating,
   })
+  if (reheating?.doneAt === null) {
+    const late = reheating.by !== null && now >= reheating.by
+    return late ? check('lead decides', null) : check('reheat', reheating.by)
+  }
   const [lapse, ...others] = lapsesOf(own, from, level)
   if (lapse) {
     const { grace } = level.limit.rule

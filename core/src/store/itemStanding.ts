@@ -12,6 +12,7 @@ import { courseOf, keptIn, type Course } from './course'
 import { itemWalls, type DateWall } from './dating'
 import { exposureOf, type Exposure } from './exposure'
 import { hotCheck, type HotCheck } from './hotHolding'
+import { reheatLines } from './reheating'
 import { coldLevel, levelOf, shellEggLevel, type HoldingKind, type Level } from './unitKind'
 
 /** What an item is judged by: the kitchen's units, limits and zone. */
@@ -93,6 +94,7 @@ export function judging({ limits, zone, units }: Store, now: Instant): (course: 
   const lines = exposureLines(limits, day)
   const levels = { cold: coldLevel(limits, day), 'shell eggs': shellEggLevel(limits, day) }
   const hotLevel = levelOf('hot well', limits, day)
+  const hotLines = hotLevel && { level: hotLevel, reheat: reheatLines(limits, day) }
   const nightMs = limits.practice.nightHours * HOUR
   return (course) => {
     const { wall, kept, carried } = course
@@ -102,8 +104,8 @@ export function judging({ limits, zone, units }: Store, now: Instant): (course: 
       : { time: carried, periods: [], now: false, read: null }
     const advice = adviceOf(exposure, lines, now)
     const timeUp = timeControl(course, limits, day)
-    const inWell = hotLevel && timeUp && course.moves.at(-1)?.how === 'hot'
-    const hot = inWell ? hotCheck(course, timeUp.since, units, hotLevel, limits.practice, now) : null
+    const inWell = hotLines && timeUp && course.moves.at(-1)?.how === 'hot'
+    const hot = inWell ? hotCheck(course, timeUp.since, units, hotLines, limits.practice, now) : null
     const until = earliest(wall?.until ?? null, timeUp?.at ?? null)
     const daysLeft = wall?.lastDay ? daysBetween(day, wall.lastDay) + 1 : null
     const { asks, why } = asksOf(course, { exposure, advice, hot, timeUp, daysLeft, level }, now)
@@ -123,9 +125,9 @@ export function itemLevel(
 }
 
 /** The order of the Cold Store: what has to go first, then what ends first. Lower is sooner. */
-export function itemUrgency({ asks, until, advice }: CourseStanding): [rank: number, at: number] {
+export function itemUrgency({ asks, until, advice, hot }: CourseStanding): [rank: number, at: number] {
   const rank = ITEM_ASKS.indexOf(asks)
-  return [rank, Math.min(advice.by ?? Infinity, until ?? Infinity)]
+  return [rank, Math.min(advice.by ?? Infinity, hot?.by ?? Infinity, until ?? Infinity)]
 }
 
 function asksOf(
@@ -147,7 +149,7 @@ function asksOf(
   if (advice.kind === 'discard') return { asks: 'discard', why: 'exposure' }
   if (hot?.asks === 'discard') return { asks: 'discard', why: 'hot holding' }
   if (hold) return { asks: 'held', why: hold }
-  if (hot && hot.asks !== 'nothing') return { asks: hot.asks, why: 'hot holding' }
+  if (hot && hot.asks !== 'nothing') return { asks: hot.asks === 'reheat' ? 'read it' : hot.asks, why: 'hot holding' }
   if (timeUp) return { asks: 'use now', why: 'its own clock' }
   if (advice.kind !== 'nothing') return { asks: advice.kind, why: 'exposure' }
   if (level && coldAt === null && exposure.read === null) return { asks: 'read it', why: 'still cooling' }

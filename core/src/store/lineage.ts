@@ -3,7 +3,7 @@ import type { Id, Subject, SubjectType } from '../ledger/entry'
 import type { ItemCard } from './card'
 import type { BatchState } from '../state/batch'
 import { standing } from '../state/fact'
-import type { ItemState } from '../state/item'
+import { isRecalledBy, type ItemState } from '../state/item'
 
 /** Something in a lineage: a lot, a batch or an item, with what stands on it. */
 export interface LineageNode {
@@ -27,6 +27,37 @@ export interface Lineage {
   edges: { parent: Id; child: Id }[]
   /** There are more than are shown. */
   cut: boolean
+}
+
+/** What a recall holds: items and batches. */
+export interface CalledBack {
+  items: Id[]
+  batches: Id[]
+}
+
+/** All that is left of what a lot went into: items that are held, and batches on the Line. */
+export function leftOfLot({ nodes }: Pick<Lineage, 'nodes'>): CalledBack {
+  const after = nodes.filter(({ generation }) => generation > 0)
+  return {
+    items: after.filter(({ card }) => card && !card.gone).map(({ id }) => id),
+    batches: after.filter(({ type, running }) => type === 'batch' && running).map(({ id }) => id),
+  }
+}
+
+/** What of it the recall of a lot does not hold yet: put away in the same minute, or by a tablet that was away. */
+export function missedBy(
+  lot: Id,
+  { items, batches }: CalledBack,
+  known: { items: readonly ItemState[]; batches: readonly BatchState[] },
+): CalledBack {
+  const free = {
+    items: known.items.filter((item) => !isRecalledBy(item, lot)).map(({ id }) => id),
+    batches: known.batches.filter(({ recalls }) => !recalls.some(({ value }) => value.lot === lot)).map(({ id }) => id),
+  }
+  return {
+    items: items.filter((id) => free.items.includes(id)),
+    batches: batches.filter((id) => free.batches.includes(id)),
+  }
 }
 
 /** What an item was made of. */

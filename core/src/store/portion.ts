@@ -167,7 +167,7 @@ function firstCold(batch: BatchState, limits: LimitSet, zone: string, at: Instan
 /** Whether what a batch became may go on: every gate proven, or released by the lead. */
 export function isCleared(batch: BatchState, zone: string, now: Instant): boolean {
   const decided = batch.disposition?.value.decision
-  if (decided === 'hold' || decided === 'discard' || batch.recall) return false
+  if (decided === 'hold' || decided === 'discard' || batch.recalls.length > 0) return false
   return decided === 'release' || batchStanding(judgeBatch(batch, { zone }, now)) === 'proven'
 }
 

@@ -54,7 +54,7 @@ export function attention(batch: BatchState, findings: readonly Finding[], world
   const date = rulingDate(findings)
   if (date?.standing === 'missed') return { kind: 'discard', finding: date }
   const decided = batch.disposition?.value.decision
-  if (decided === 'hold' || batch.recall) return { kind: 'held' }
+  if (decided === 'hold' || batch.recalls.length > 0) return { kind: 'held' }
   if (decided === 'release') return dated(date, world, now)
 
   const standing = batchStanding(findings)

@@ -38,7 +38,7 @@ export function decisionShut(
 ): Shut | null {
   if (decision === 'hold' || decision === 'discard') return null
   if (isClosed(batch)) return { code: 'closed' }
-  if (batch.recall) return { code: 'recalled' }
+  if (batch.recalls.length > 0) return { code: 'recalled' }
   return decision === 'release' ? releaseShut(reason, findings) : reworkShut(batch, findings, at)
 }
 

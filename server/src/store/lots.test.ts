@@ -1,4 +1,4 @@
-import type { EggsTaken, Lineage } from '@logged-thermal/core'
+import { holdOf, leftOfLot, missedBy, releasedAt, type EggsTaken, type Lineage } from '@logged-thermal/core'
 import { openKitchen, type TestKitchen } from '../test/kitchen'
 import { storeOf } from '../test/storeKitchen'
 
@@ -106,10 +106,26 @@ describe('a lot', () => {
     const [portion] = await store.putAway(custard, 700)
     const lineage = (await kitchen.get(`/api/lineage/lot/${shell.id}`)).body as Lineage
     expect(lineage.nodes.map(({ id }) => id)).toEqual(expect.arrayContaining([custard, portion]))
-    const items = lineage.nodes.flatMap(({ type, id, card }) => (type === 'item' && !card!.gone ? [id] : []))
-    const batches = lineage.nodes.flatMap(({ type, id, running }) => (type === 'batch' && running ? [id] : []))
-    await store.taken(kitchen.claim('recalled', shell.id, { items, batches, reason: 'supplier called', drill: false }))
+    const { items, batches } = leftOfLot(lineage)
+    expect({ items, batches }).toEqual({
+      items: expect.arrayContaining([portion]) as string[],
+      batches: expect.arrayContaining([custard]) as string[],
+    })
+    const recall = { reason: 'supplier called', drill: false }
+    // As a tablet saw it that did not know of the portion; then the rest; and then there is nothing more to hold.
+    const known = items.filter((id) => id !== portion)
+    await store.taken(kitchen.claim('recalled', shell.id, { ...recall, items: known, batches }))
+    expect((await store.card(portion)).held).toBe(false)
+    const seen = { items: [await store.item(portion)], batches: [await store.batch(custard)] }
+    expect(missedBy(shell.id, { items, batches }, seen)).toEqual({ items: [portion], batches: [] })
+    await store.taken(kitchen.claim('recalled', shell.id, { ...recall, items: [portion], batches: [] }))
     expect((await store.card(portion)).held).toBe(true)
+    expect(await store.one(kitchen.claim('recalled', shell.id, { ...recall, items, batches }))).toMatchObject({
+      code: 'recalled already',
+    })
+    expect(
+      await store.one(kitchen.claim('recalled', shell.id, { ...recall, drill: true, items: [], batches: [] })),
+    ).toMatchObject({ code: 'recalled already' })
     expect(
       await store.signed(kitchen.claim('item-released', portion, { reason: 'it looks all right to me' })),
     ).toMatchObject({
@@ -133,5 +149,34 @@ describe('a lot', () => {
       outcome: 'accepted',
     })
     expect((await store.card(portion)).held).toBe(false)
+  })
+
+  it('called back beside another holds what is of both until both are over; a drill lets nothing go on that was held', async () => {
+    const [one, other] = [await store.receive(store.arrived()), await store.receive(store.arrived())]
+    const shared = one.held
+    const recall = (lot: string, drill: boolean) =>
+      store.taken(kitchen.claim('recalled', lot, { items: [shared], batches: [], reason: 'called back', drill }))
+    const end = async (lot: string) =>
+      expect(
+        await store.signed(kitchen.claim('recall-ended', lot, { items: [shared], batches: [], reason: 'it is over' })),
+      ).toMatchObject({ outcome: 'accepted' })
+    await store.taken(kitchen.claim('item-held', shared, { reason: 'dented' }))
+    await recall(one.id, true)
+    await recall(other.id, false)
+    await end(one.id)
+    expect(holdOf(await store.item(shared))?.value).toMatchObject({ recall: other.id })
+    await end(other.id)
+    const item = await store.item(shared)
+    expect(holdOf(item)?.value).toEqual({ held: true, reason: 'dented', recall: null })
+    expect(releasedAt(item)).toBeNull()
+  })
+
+  it('called back as a drill can be called back in earnest, and not the other way', async () => {
+    const { id, held } = await store.receive(store.arrived())
+    const recall = (drill: boolean) =>
+      store.one(kitchen.claim('recalled', id, { items: [held], batches: [], reason: 'called back', drill }))
+    expect(await recall(true)).toMatchObject({ outcome: 'accepted' })
+    expect(await recall(false)).toMatchObject({ outcome: 'accepted' })
+    expect(await recall(true)).toMatchObject({ code: 'recalled already' })
   })
 })

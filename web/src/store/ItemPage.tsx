@@ -1,5 +1,17 @@
+import { useMemo } from 'react'
 import { useParams } from 'react-router'
-import { dayOf, itemLeft, itemLevel, placeOf, type LimitSet } from '@logged-thermal/core'
+import {
+  courseOf,
+  dayOf,
+  itemLeft,
+  itemLevel,
+  itemStanding,
+  placeOf,
+  thermalLag,
+  type ItemState,
+  type LimitSet,
+  type UnitState,
+} from '@logged-thermal/core'
 import {
   asksWord,
   clock,
@@ -7,6 +19,7 @@ import {
   heatStatusWord,
   itemSentence,
   keepWords,
+  lagSentence,
   leftInEggs,
   setBy,
   type Reader,
@@ -19,7 +32,7 @@ import { ItemActions } from './ItemActions'
 import { ItemRibbon } from './ItemRibbon'
 import { LabelPanel } from './LabelPanel'
 import { StoreNav } from './StoreNav'
-import { limitsOfLine, useStored, whereIs, type StoredItem } from './useStore'
+import { storeOfLine, whereIs, type StoredItem } from './useStore'
 import './store.css'
 import './item.css'
 
@@ -29,13 +42,16 @@ export function ItemPage() {
   const now = useNow()
   const line = useLine()
   const { reader } = useHand(line)
-  const held = useStored(line, now).find(({ item }) => item.id === id)
+  const held = line?.items.find((item) => item.id === id)
   const seq = line?.seq ?? 0
   // What is gone is known to the server alone; what is held, also to this tablet while the server is away.
   const { data, error } = useItemQuery({ id, seq }, { skip: id === '' })
-  const one: StoredItem | null = held ?? (data ? { item: data.item, standing: data.standing } : null)
-  const limits = limitsOfLine(line, now)
-  if (!line || !limits) return null
+  const store = storeOfLine(line, now)
+  if (!line || !store) return null
+  const { limits } = store
+  // Judged as this second stands: a second reading may be asked for within half a minute.
+  const own = held && { item: held, standing: itemStanding(held, store, now) }
+  const one: StoredItem | null = own ?? (data ? { item: data.item, standing: data.standing } : null)
   return (
     <main className="view">
       <Header>
@@ -61,6 +77,9 @@ export function ItemPage() {
                 <small>{facts(one, reader)}</small>
               </h2>
               <ItemActions one={one} line={line} now={now} reader={reader} />
+              {one.standing.exposure.now && (
+                <Lag item={one.item} units={line.units} limits={limits} now={now} reader={reader} />
+              )}
             </section>
             <LabelPanel item={one.item} />
           </div>
@@ -88,6 +107,25 @@ function ItemSentence({ one: { item, standing }, reader }: { one: StoredItem; re
       {itemSentence(item, standing, reader)}
     </>
   )
+}
+
+/** What the air may be doing to it meanwhile, for whoever reads it next. */
+function Lag({
+  item,
+  units,
+  limits,
+  now,
+  reader,
+}: {
+  item: ItemState
+  units: readonly UnitState[]
+  limits: LimitSet
+  now: number
+  reader: Reader
+}) {
+  const level = itemLevel(item, limits, dayOf(now, reader.zone))
+  const lag = useMemo(() => level && thermalLag(courseOf(item, []), itemLeft(item), units, level), [item, units, level])
+  return lag && level ? <p className="muted item-note">{lagSentence(lag, level.celsius, reader)}</p> : null
 }
 
 /** Every date it has, the one that rules first, with who says so. */

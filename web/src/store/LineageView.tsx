@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { Link, useParams } from 'react-router'
-import { dayOf, type Lineage, type LineageNode } from '@logged-thermal/core'
+import { dayOf, leftOfLot, missedBy, type Lineage, type LineageNode } from '@logged-thermal/core'
 import { clock, dayName, measureWords, type Reader } from '@logged-thermal/wording'
 import { sentenceOf, useLineageQuery } from '../app/api'
 import { useEnter } from '../app/enter'
@@ -26,9 +26,11 @@ export function LineageView() {
   const [calling, setCalling] = useState<'drill' | 'recall' | 'end' | null>(null)
   const of = data?.nodes.find((node) => node.id === id)
   const lot = line?.lots.find((each) => each.id === id)
-  const items = data?.nodes.flatMap((node) => (node.card && !node.card.gone ? [node.id] : [])) ?? []
-  const batches =
-    data?.nodes.flatMap((node) => (node.type === 'batch' && node.running && node.generation > 0 ? [node.id] : [])) ?? []
+  const enter = useEnter()
+  const left = leftOfLot(data ?? { nodes: [] })
+  const { items, batches } = left
+  const missed = missedBy(id, left, line ?? { items: [], batches: [] })
+  const missing = missed.items.length + missed.batches.length
   return (
     <main className="view lineage-view">
       <Header>
@@ -48,9 +50,20 @@ export function LineageView() {
           {type === 'lot' && lot && (
             <div className="receive-keys no-print">
               {lot.recall ? (
-                <Key look="primary" onClick={() => setCalling('end')}>
-                  End the recall
-                </Key>
+                <>
+                  {missing > 0 && (
+                    <Key
+                      look="primary"
+                      disabled={!open}
+                      onClick={() => lot.recall && enter('recalled', lot.id, { ...missed, ...lot.recall.value })}
+                    >
+                      Hold {missing} more: {missing === 1 ? 'it' : 'they'} came since
+                    </Key>
+                  )}
+                  <Key look={missing > 0 ? 'outlined' : 'primary'} onClick={() => setCalling('end')}>
+                    End the recall
+                  </Key>
+                </>
               ) : (
                 <>
                   <Key look="primary" disabled={!open || !data} onClick={() => setCalling('recall')}>
