@@ -250,7 +250,8 @@ export function leftWords(
   { asks, until, daysLeft, walls }: ItemStanding,
   now: Instant,
 ): { big: string; small: string } {
-  if (asks === 'frozen') return { big: String(walls[0]?.daysLeft ?? 0), small: 'days once it thaws' }
+  const thawed = walls[0]?.daysLeft ?? 0
+  if (asks === 'frozen') return { big: String(thawed), small: `${thawed === 1 ? 'day' : 'days'} once it thaws` }
   if (until === null) return { big: '–', small: 'no date' }
   const ms = until - now
   if (ms <= 0) return { big: span(ms), small: 'past' }

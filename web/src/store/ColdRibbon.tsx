@@ -24,6 +24,7 @@ export function ColdRibbon({ trace, level, lens, now, middle, rail, from = -Infi
   const id = useId().replaceAll(':', '')
   const known = level ?? 5
   const half = (celsius: number) => coldHalf(celsius, known, rail)
+  const goesOn = trace.unseen.find(({ to }) => to === now)
   const last = trace.read.at(-1)?.at(-1) ?? null
   const end = ahead === null ? null : Math.max(lens.nowX, Math.min(lens.width, lens.x(ahead)))
   return (
@@ -52,12 +53,21 @@ export function ColdRibbon({ trace, level, lens, now, middle, rail, from = -Infi
       {trace.read.map((piece, i) => (
         <path key={i} d={band(piece, lens, middle, half)} fill={`url(#cold${id}${i})`} />
       ))}
-      {trace.unseen && now > trace.unseen.at && (
+      {trace.unseen.map(({ from: at, to, celsius }) => (
         <path
-          d={band([trace.unseen, { at: now, celsius: trace.unseen.celsius }], lens, middle, half)}
+          key={at}
+          d={band(
+            [
+              { at, celsius },
+              { at: to, celsius },
+            ],
+            lens,
+            middle,
+            half,
+          )}
           fill={`url(#hatch${id})`}
         />
-      )}
+      ))}
       {trace.out.map(({ from, to }) => (
         <line
           key={from}
@@ -70,13 +80,13 @@ export function ColdRibbon({ trace, level, lens, now, middle, rail, from = -Infi
           strokeDasharray="3 6"
         />
       ))}
-      {trace.unseen && end !== null && end > lens.nowX + 2 && (
+      {goesOn && end !== null && end > lens.nowX + 2 && (
         <Ghost
           from={lens.nowX}
           to={end}
           middle={middle}
-          half={half(trace.unseen.celsius)}
-          colour={colourOf(trace.unseen.celsius)}
+          half={half(goesOn.celsius)}
+          colour={colourOf(goesOn.celsius)}
         />
       )}
     </g>

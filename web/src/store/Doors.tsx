@@ -94,7 +94,9 @@ export function AirLane({
   const level = levelOf(unit.kind, limits, dayOf(now, reader.zone))
   const airs = unit.airs.filter(({ at }, i, all) => at >= from || (all[i + 1]?.at ?? Infinity) >= from)
   const points = airs.map(({ at, celsius }) => ({ at, celsius }))
-  const trace: StoreTrace = { read: points.length ? [points] : [], unseen: points.at(-1) ?? null, out: [], warm: [] }
+  const last = points.at(-1)
+  const unseen = last && last.at < now ? [{ from: last.at, to: now, celsius: last.celsius }] : []
+  const trace: StoreTrace = { read: points.length ? [points] : [], unseen, out: [], warm: [] }
   return (
     <svg className="air-lane" width={width} height={height} aria-hidden>
       <ColdRibbon

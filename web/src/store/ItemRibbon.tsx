@@ -31,6 +31,8 @@ const HEIGHT = 232
 /** Room for the names of what flows in; a phone has none, they stand under the pane. */
 const ROOM = 210
 const NARROW = 600
+/** What stands beside a wall that does not rule. */
+const WALL_NAME = 110
 /** Within this of now the axis is nearly linear, minutes. */
 const TAU = 240
 const HOUR = 3_600_000
@@ -126,7 +128,12 @@ export function ItemRibbon({ one: { item, standing }, batch, units, limits, now,
           wall.until === null || wall.until > stop ? null : (
             <g key={i} transform={`translate(0 ${52 + i * 48})`}>
               <DiscardWall x={lens.x(wall.until)} height={44} ruling={false} />
-              <text x={lens.x(wall.until) + 12} y="28" className="lane-text soft">
+              <text
+                x={lens.x(wall.until) + (lens.x(wall.until) > width - WALL_NAME ? -12 : 12)}
+                y="28"
+                textAnchor={lens.x(wall.until) > width - WALL_NAME ? 'end' : 'start'}
+                className="lane-text soft"
+              >
                 {wall.keep
                   ? `${wall.keep.force}, ${wall.keep.count} ${wall.keep.what === 'hours' ? 'h' : 'days'}`
                   : wall.ruledBy}

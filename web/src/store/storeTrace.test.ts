@@ -45,8 +45,19 @@ describe('the cold behind an item', () => {
     ])
     expect(out).toEqual([{ from: 6 * HOUR, to: 7 * HOUR }])
     // Since the last look nobody knows.
-    expect(unseen).toEqual({ at: 10 * HOUR, celsius: 3 })
+    expect(unseen).toEqual([{ from: 10 * HOUR, to: 12 * HOUR, celsius: 3 }])
     expect(warm).toEqual([{ at: 4 * HOUR, celsius: 6 }])
+  })
+
+  it('is not known from the last look of a stay to its end, where nobody looked again', () => {
+    const moves = item([
+      [0, 'a'],
+      [6, null],
+    ])
+    const looked = (...looks: [number, number][]) => storeTrace(moves, [unit('a', looks)], 5, 9 * HOUR).unseen
+    expect(looked([0, 3], [2, 4])).toEqual([{ from: 2 * HOUR, to: 6 * HOUR, celsius: 4 }])
+    expect(looked([0, 3], [2, 4], [8, 4])).toEqual([])
+    expect(looked()).toEqual([])
   })
 
   it('is a ribbon that touches its rails at the limit and bulges over it', () => {

@@ -1,4 +1,4 @@
-import { placeOf, type Instant, type ItemState, type UnitState } from '@logged-thermal/core'
+import type { Instant, ItemState, UnitState } from '@logged-thermal/core'
 
 export interface ColdPoint {
   at: Instant
@@ -9,8 +9,8 @@ export interface ColdPoint {
 export interface StoreTrace {
   /** Unbroken pieces in one unit each, straight between looks. */
   read: ColdPoint[][]
-  /** From the last look to now; null where there was none, or it is out of the cold. */
-  unseen: ColdPoint | null
+  /** From the last look of each stay to its end, where no later look tells; the last one may go on. */
+  unseen: { from: Instant; to: Instant; celsius: number }[]
   /** Times out on the bench or with the guests: nothing was read there. */
   out: { from: Instant; to: Instant }[]
   /** The worst of each time above the level, with when. */
@@ -25,7 +25,7 @@ export function storeTrace(
   now: Instant,
 ): StoreTrace {
   const moves = item.moves.filter(({ void: gone }) => !gone).sort((a, b) => a.at - b.at)
-  const trace: StoreTrace = { read: [], unseen: null, out: [], warm: [] }
+  const trace: StoreTrace = { read: [], unseen: [], out: [], warm: [] }
   moves.forEach(({ at, value }, i) => {
     const from = at
     const to = moves[i + 1]?.at ?? now
@@ -39,7 +39,7 @@ export function storeTrace(
     if (piece.length > 0) trace.read.push(piece)
     if (level !== null) trace.warm.push(...worstOf(piece, level))
     const last = piece.at(-1)
-    if (to === now && last && placeOf(item)?.value.unit === unit.id) trace.unseen = last
+    if (last && last.at < to) trace.unseen.push({ from: last.at, to, celsius: last.celsius })
   })
   return trace
 }
