@@ -179,21 +179,13 @@ export {
   type Store,
   type StoreUnit,
 } from './store/itemStanding'
+export { nextItemCode, nextSplitCode } from './store/itemCode'
 export { leftOfLot, missedBy, parentsOfBatch, parentsOfItem, type Lineage, type LineageNode } from './store/lineage'
 export { less, MEASURE_UNITS, type Measure, type MeasureUnit } from './store/measure'
 export { packageOf } from './store/package'
 export { asksMerged } from './store/merged'
 export { ancestorsOf, partOf, partShut, partUnfit, itemShut, type Ancestry, type PartShut } from './store/part'
-export {
-  batchOf,
-  datingOf,
-  isCleared,
-  nextItemCode,
-  passingOn,
-  portionOf,
-  roomTime,
-  type PutAway,
-} from './store/portion'
+export { batchOf, datingOf, isCleared, passingOn, portionOf, roomTime, type PutAway } from './store/portion'
 export {
   isAllowed,
   isFrozenFruit,

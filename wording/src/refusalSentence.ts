@@ -30,7 +30,7 @@ export function refusalSentence(refusal: Refusal): string {
     case 'already there':
       return `This ${refusal.what} is already there.`
     case 'code taken':
-      return `${refusal.batch} is already another batch. Take the next number.`
+      return `${refusal.taken} is taken by another. Take the next number.`
     case 'batch closed':
       return `${refusal.batch} was thrown away: nothing more is entered about it.`
     case 'other checks':

@@ -54,7 +54,7 @@ export const batchStarted: KindOf<'batch-started'> = {
       return { code: 'other checks', field: 'body.checks' }
     }
     if (read('kitchen', kitchen)?.codes.includes(body.code)) {
-      return { code: 'code taken', field: 'body.code', batch: body.code }
+      return { code: 'code taken', field: 'body.code', taken: body.code }
     }
     return null
   },

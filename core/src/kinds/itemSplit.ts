@@ -28,10 +28,12 @@ export const itemSplit: KindOf<'item-split'> = {
   touches: ({ about, body: { into } }) => [about, { type: 'item', id: into }],
   reads: () => [],
   admit(claim, read) {
-    const { into, measure, as } = claim.body
+    const { into, code, measure, as } = claim.body
     const item = openItem(claim, read)
     if (isRefusal(item)) return item
     if (read('item', into)) return { code: 'already there', field: 'body.into', what: 'item' }
+    if (item.splits.some(({ value }) => value.code === code))
+      return { code: 'code taken', field: 'body.code', taken: code }
     const left = itemLeft(item)
     if (measure.unit !== left.unit || measure.value >= left.value)
       return { code: 'item shut', field: 'body.measure', item: item.code, why: { code: 'more than is left', left } }

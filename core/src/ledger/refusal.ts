@@ -26,7 +26,7 @@ export type Refusal =
         'batch' | 'instrument' | 'method' | 'limits' | 'entry' | 'step' | 'lot' | 'item' | 'vessel' | 'unit' | 'kitchen'
     }
   | { code: 'already there'; field: string; what: 'batch' | 'instrument' | 'lot' | 'item' }
-  | { code: 'code taken'; field: 'body.code'; batch: string }
+  | { code: 'code taken'; field: 'body.code'; taken: string }
   | { code: 'batch closed'; field: 'about.id'; batch: string }
   | { code: 'other checks'; field: 'body.checks' }
   | { code: 'cannot measure that'; field: 'body.where'; instrument: string }

@@ -7,7 +7,7 @@ import { limitsFrom, method, Story, wellMade } from '../test/story'
 import { at } from '../test/traces'
 import { asksMerged } from './merged'
 import { partOf, partShut, partUnfit } from './part'
-import { datingOf, isCleared, nextItemCode, portionOf, roomTime } from './portion'
+import { datingOf, isCleared, portionOf, roomTime } from './portion'
 
 const us = limitsFrom('us-food-code-2022')
 const facts = (more: Partial<ItemFacts> = {}): ItemFacts => ({
@@ -100,14 +100,6 @@ describe('what a batch becomes', () => {
     expect(roomTime(story.batch, at(200)).most).toBe(40 * 60_000)
     story.read(46, 14)
     expect(asksMerged(story.batch)).toBe(false)
-  })
-
-  it('is told apart by a letter, and after z by two', () => {
-    expect([0, 25, 26].map((length) => nextItemCode('62-1', Array.from({ length })))).toEqual([
-      '62-1a',
-      '62-1z',
-      '62-1aa',
-    ])
   })
 })
 

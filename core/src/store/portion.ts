@@ -171,13 +171,6 @@ export function isCleared(batch: BatchState, zone: string, now: Instant): boolea
   return decided === 'release' || batchStanding(judgeBatch(batch, { zone }, now)) === 'proven'
 }
 
-/** A code for the next item of a batch: the batch's with a letter; after z with two. */
-export function nextItemCode(batchCode: string, portions: BatchState['portions'] | readonly unknown[]): string {
-  const n = portions.length
-  const letter = (i: number) => String.fromCharCode(97 + i)
-  return `${batchCode}${n < 26 ? letter(n) : letter(Math.floor(n / 26) - 1) + letter(n % 26)}`
-}
-
 /** The batch that an item was made of; null for what was made of none. */
 export function batchOf({ from }: { from: readonly { type: string; id: Id }[] }): Id | null {
   return from.find(({ type }) => type === 'batch')?.id ?? null

@@ -12,6 +12,7 @@ import {
   limitsAt,
   nextCode,
   nextItemCode,
+  nextSplitCode,
   partOf,
   portionOf,
   touches,
@@ -109,7 +110,10 @@ export function storeClaims(
     const state = states.read('batch', batch)!
     const at = ago(now, minutesAgo)
     const method = methodOf(state.method.name)
-    const code = nextItemCode(state.code, state.portions)
+    const code = nextItemCode(
+      state.code,
+      state.portions.map(({ value }) => value.code),
+    )
     const said = { code, as: 'portion' as const, measure, last, unit: unit(place), shelf }
     const id = uuid({ msecs: at })
     enter('portioned', id, minutesAgo, portionOf(state, method, said, limitsThen(at), zone, at))
@@ -128,12 +132,12 @@ export function storeClaims(
       condition: null,
       part: partOf(states.read('item', item)!, zone),
     })
-  const split = (item: Id, minutesAgo: number, value: number, suffix: string): Id => {
+  const split = (item: Id, minutesAgo: number, value: number): Id => {
     const parent = states.read('item', item)!
     const into = uuid({ msecs: ago(now, minutesAgo) })
     const measure = { ...parent.measure, value }
     const as = inheritedOf(parent, value / parent.measure.value)
-    enter('item-split', item, minutesAgo, { into, code: `${parent.code}${suffix}`, measure, as })
+    enter('item-split', item, minutesAgo, { into, code: nextSplitCode(parent.code, []), measure, as })
     return into
   }
 
@@ -183,7 +187,7 @@ export function storeClaims(
   enter('placed', trifle, 5 * HOURS - 22, { place: 'fan refrigerator', unit: unit('Walk-in 1'), air: null })
   read(trifle, 4 * HOURS, 3.7)
   const cups = putAway(trifle, 3.9 * HOURS, { value: 20, unit: 'portion' }, 'Walk-in 1', 1)
-  const out = split(cups, 100, 6, 'a')
+  const out = split(cups, 100, 6)
   move(out, 99, 'serve', 'Display case')
   enter('item-used', out, 40, { measure: { value: 2, unit: 'portion' }, then: 'sold' }, mina)
   enter(

@@ -85,6 +85,28 @@ describe('what a batch becomes', () => {
     expect(after.nodes.some(({ id }) => id === into)).toBe(false)
   })
 
+  it('takes no code that another of its batch has, nor of what was split off the same', async () => {
+    const jelly = await store.jelly(2)
+    const [first] = await store.putAway(jelly, 200)
+    const { code } = await store.item(first)
+    expect((await store.putAway(jelly, 200, { code }))[1]).toMatchObject({
+      code: 'code taken',
+      sentence: expect.stringContaining(code) as string,
+    })
+    const split = async () => {
+      const parent = await store.item(first)
+      const body = {
+        into: uuid(),
+        code: `${code}1`,
+        measure: { value: 50, unit: 'g' as const },
+        as: inheritedOf(parent, 50 / parent.measure.value),
+      }
+      return store.one(kitchen.claim('item-split', first, body))
+    }
+    expect(await split()).toMatchObject({ outcome: 'accepted' })
+    expect(await split()).toMatchObject({ code: 'code taken' })
+  })
+
   it('is put back by a tap where it was put away or split off by mistake, until something is done with it', async () => {
     const made = await store.jelly(1)
     const [whole] = await store.putAway(made, 900, { last: true })

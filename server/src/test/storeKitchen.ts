@@ -109,7 +109,10 @@ export function storeOf(kitchen: TestKitchen) {
     const state = await batch(of)
     const id = uuid()
     const when = ago(0)
-    const code = nextItemCode(state.code, state.portions)
+    const code = nextItemCode(
+      state.code,
+      state.portions.map(({ value }) => value.code),
+    )
     const said = {
       code,
       as: 'portion' as const,

@@ -1,11 +1,10 @@
 import { useEffect } from 'react'
 import { useStore } from 'react-redux'
-import { v7 as uuid } from 'uuid'
-import { dayOf, dayOfYear, nextCode } from '@logged-thermal/core'
 import { api, type PostResult } from './api'
 import { clockTold } from './clock'
 import { connection } from './connection'
 import { outbox, type Waiting } from './outbox'
+import { renumbered } from './renumbered'
 import { useAppSelector, type Store } from './store'
 
 const MOST = 100
@@ -37,18 +36,14 @@ export function isUnsent({ seq, refusal }: Waiting): boolean {
   return seq === null && refusal === null
 }
 
-/** Two tablets took the same number at once: the batch takes the next one by itself. */
+/** What was refused for its code alone takes the next one by itself. */
 function renumber(store: Store, results: readonly PostResult[]): void {
   for (const result of results) {
     if (result.outcome !== 'refused' || result.code !== 'code taken') continue
     const waiting = store.getState().outbox.find(({ claim }) => claim.id === result.id)
     const { line } = store.getState()
-    if (waiting?.claim.kind !== 'batch-started' || !line) continue
-    const { claim } = waiting
-    const code = nextCode([...line.codes, claim.body.code], dayOfYear(dayOf(claim.at, line.kitchen.zone)))
-    store.dispatch(
-      outbox.actions.settled({ id: claim.id, claim: { ...claim, id: uuid(), body: { ...claim.body, code } } }),
-    )
+    const claim = waiting && line && renumbered(waiting.claim, line)
+    if (claim) store.dispatch(outbox.actions.settled({ id: waiting.claim.id, claim }))
   }
 }
 

@@ -6,6 +6,7 @@ import {
   isCold,
   itemLeft,
   moveShut,
+  nextSplitCode,
   openedAt,
   placeOf,
   itemShut,
@@ -173,9 +174,12 @@ export function ItemActions({
               onTake={(measure) => {
                 if (asking === 'sell') enter('item-used', item.id, { measure, then: 'sold' })
                 else {
-                  const letter = String.fromCharCode(97 + (item.splits.length % 26))
                   const as = inheritedOf(item, measure.value / item.measure.value)
-                  enter('item-split', item.id, { into: uuid(), code: `${item.code}${letter}`, measure, as })
+                  const code = nextSplitCode(
+                    item.code,
+                    item.splits.map(({ value }) => value.code),
+                  )
+                  enter('item-split', item.id, { into: uuid(), code, measure, as })
                 }
                 setAsking(null)
               }}

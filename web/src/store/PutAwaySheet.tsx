@@ -45,7 +45,10 @@ export function PutAwaySheet({ batch, now, onClose }: { batch: BatchState; now: 
   const put = (value: number) => {
     const at = Math.round(now)
     const said = {
-      code: nextItemCode(batch.code, batch.portions),
+      code: nextItemCode(
+        batch.code,
+        batch.portions.map(({ value }) => value.code),
+      ),
       as,
       measure: { value, unit: measured },
       last: last && cleared,

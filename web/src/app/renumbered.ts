@@ -1,0 +1,30 @@
+import { v7 as uuid } from 'uuid'
+import { dayOf, dayOfYear, nextCode, nextItemCode, nextSplitCode, type AnyClaim } from '@logged-thermal/core'
+import type { LineData } from './lineData'
+
+/** Two tablets took the same code at once: the claim with the next one; null where it has none to take. */
+export function renumbered(
+  claim: AnyClaim,
+  line: Pick<LineData, 'codes' | 'batches' | 'items' | 'kitchen'>,
+): AnyClaim | null {
+  switch (claim.kind) {
+    case 'batch-started': {
+      const day = dayOfYear(dayOf(claim.at, line.kitchen.zone))
+      return { ...claim, id: uuid(), body: { ...claim.body, code: nextCode([...line.codes, claim.body.code], day) } }
+    }
+    case 'portioned': {
+      const { batch, batchCode, code } = claim.body
+      const portions = line.batches.find(({ id }) => id === batch)?.portions ?? []
+      const taken = [...new Set([...portions.map(({ value }) => value.code), code])]
+      return { ...claim, id: uuid(), body: { ...claim.body, code: nextItemCode(batchCode, taken) } }
+    }
+    case 'item-split': {
+      const parent = line.items.find(({ id }) => id === claim.about.id)
+      if (!parent) return null
+      const taken = [...new Set([...parent.splits.map(({ value }) => value.code), claim.body.code])]
+      return { ...claim, id: uuid(), body: { ...claim.body, code: nextSplitCode(parent.code, taken) } }
+    }
+    default:
+      return null
+  }
+}

@@ -1,0 +1,205 @@
+import type { FieldProblem, Limit, DaysRule, Problem, Refusal, Shut } from '@logged-thermal/core'
+import { problemSentence } from './methodWords'
+import { fieldSentence, refusalSentence, shutSentence } from './refusalSentence'
+
+const reader = { unit: 'C' as const, zone: 'UTC' }
+const days = {
+  rule: { kind: 'days', days: 7 },
+  source: { document: 'Food code', section: '3-5', edition: '', confidence: 'high' },
+} as unknown as Limit<DaysRule>
+const problem = (code: Problem['code'], values: Problem['values'] = {}): Problem => ({
+  id: code,
+  code,
+  weight: 'blocks',
+  step: null,
+  amount: null,
+  values: { name: 'Corn starch', ...values },
+})
+
+/** One of every code there is, with what its sentence has to name: a new code does not compile without one. */
+const refusals: { [C in Refusal['code']]: [Extract<Refusal, { code: C }>, ...named: string[]] } = {
+  'bad field': [{ code: 'bad field', field: 'body.typed.value', problem: { code: 'not a number' } }, 'value'],
+  'ahead of clock': [{ code: 'ahead of clock', field: 'at', aheadMs: 240_000, clockAheadMs: 0 }, '4 min'],
+  'id taken': [{ code: 'id taken', field: 'id' }],
+  'other kitchen': [{ code: 'other kitchen', field: 'kitchen' }],
+  'not on the list': [{ code: 'not on the list', field: 'by' }],
+  'may not': [{ code: 'may not', field: 'by', kind: 'limits-set' }, 'limits-set', 'lead'],
+  'lead must sign': [{ code: 'lead must sign', field: 'pin' }, 'PIN'],
+  'not there': [{ code: 'not there', field: 'about.id', what: 'vessel' }, 'vessel'],
+  'already there': [{ code: 'already there', field: 'about.id', what: 'lot' }, 'lot'],
+  'code taken': [{ code: 'code taken', field: 'body.code', taken: '62-1a' }, '62-1a'],
+  'batch closed': [{ code: 'batch closed', field: 'about.id', batch: '62-1' }, '62-1'],
+  'other checks': [{ code: 'other checks', field: 'body.checks' }],
+  'cannot measure that': [{ code: 'cannot measure that', field: 'body.where', instrument: 'IR1' }, 'IR1'],
+  'not a reading': [{ code: 'not a reading', field: 'body.target' }],
+  'older version': [{ code: 'older version', field: 'body', current: 4 }, '4'],
+  looser: [{ code: 'looser', field: 'body.set.lines', line: 'cold-holding' }, 'variance'],
+  'method blocked': [
+    { code: 'method blocked', field: 'body.version', problem: problem('starch not boiled') },
+    'Corn starch',
+  ],
+  'out of order': [{ code: 'out of order', field: 'body.reason', why: { code: 'before', step: 'cook', kind: 'cook' } }],
+  'clean first': [{ code: 'clean first', field: 'body.step' }, 'clean'],
+  'other lot': [{ code: 'other lot', field: 'body.form', lot: 'T-2207' }, 'T-2207'],
+  'lot past its day': [
+    { code: 'lot past its day', field: 'body.lot', lot: 'T-2207', useBy: '2027-03-05' },
+    'T-2207',
+    'Fri 5 Mar',
+  ],
+  'wrong egg': [{ code: 'wrong egg', field: 'body.lot', lot: 'T-2207', why: 'susceptible' }, 'T-2207', 'pasteurized'],
+  'other unit': [{ code: 'other unit', field: 'body.place', unit: 'Walk-in 1' }, 'Walk-in 1'],
+  'over the rim': [{ code: 'over the rim', field: 'body.depth', vessel: 'Tray', height: 0.06 }, 'Tray', '6 cm'],
+  'unrated vessel': [
+    { code: 'unrated vessel', field: 'body.vessel', vessel: 'Tub', why: 'not for hot' },
+    'Tub',
+    'hot food',
+  ],
+  'rewarmed enough': [{ code: 'rewarmed enough', field: 'about.id', most: 2 }, '2 times'],
+  'not proven to rewarm': [{ code: 'not proven to rewarm', field: 'about.id' }],
+  'lot needed': [{ code: 'lot needed', field: 'body.lot' }],
+  'heated here': [{ code: 'heated here', field: 'body.pasteurized' }, 'variance'],
+  'other lineage': [{ code: 'other lineage', field: 'body' }],
+  'more than is left': [{ code: 'more than is left', field: 'body.grams', left: 792 }, '792 g'],
+  'item gone': [{ code: 'item gone', field: 'about.id' }],
+  'item shut': [{ code: 'item shut', field: 'about.id', item: '62-1a', why: { code: 'held' } }, '62-1a'],
+  'move shut': [{ code: 'move shut', field: 'body.how', item: '62-1a', why: 'not a freezer' }, '62-1a'],
+  'not to open': [{ code: 'not to open', field: 'about.id', item: 'L522' }, 'L522'],
+  'not proven to leave': [{ code: 'not proven to leave', field: 'body.last', batch: '62-1' }, '62-1', 'not proven'],
+  'recall stands': [{ code: 'recall stands', field: 'about.id', item: '62-1a' }, '62-1a'],
+  'recalled already': [{ code: 'recalled already', field: 'about.id', lot: 'T-2207' }, 'T-2207'],
+  'reason short': [{ code: 'reason short', field: 'body.reason' }, 'characters'],
+  'not taken back': [{ code: 'not taken back', field: 'body.target', why: 'late' }, '15 minutes'],
+  'lot refused': [{ code: 'lot refused', field: 'body.verdict', lot: 'T-2207' }, 'T-2207'],
+  'lot not accepted': [{ code: 'lot not accepted', field: 'body.lot', lot: 'T-2207' }, 'T-2207'],
+  'received otherwise': [
+    { code: 'received otherwise', field: 'body.verdict', why: { code: 'past its day', useBy: '2027-03-05' } },
+    'Fri 5 Mar',
+  ],
+  'keeps too long': [
+    { code: 'keeps too long', field: 'body.version', days: 12, limit: days },
+    '12 days',
+    '7',
+    'Food code, 3-5',
+  ],
+  'kept, not served': [{ code: 'kept, not served', field: 'about.id' }],
+  backdated: [{ code: 'backdated', field: 'body.set.from' }],
+  'changed since': [{ code: 'changed since', field: 'body.findings' }],
+  'decision shut': [
+    {
+      code: 'decision shut',
+      field: 'body.decision',
+      decision: 'release',
+      why: { code: 'law missed', check: 'cool-total' },
+    },
+    'law',
+  ],
+}
+
+const shuts: Record<Shut['code'], string> = {
+  closed: 'thrown away',
+  recalled: 'called back',
+  'law missed': 'cannot be released',
+  'still open': 'can be proven or missed yet',
+  'needs assessment': 'prints "not proven"',
+  'no rework here': 'no rework',
+  'reworked already': 'discard',
+  'too late to rework': 'too late',
+  'nothing to rework': 'nothing to rework',
+}
+
+const fields: { [C in FieldProblem['code']]: [Extract<FieldProblem, { code: C }>, string] } = {
+  missing: [{ code: 'missing' }, '"grams" is missing.'],
+  'unknown field': [{ code: 'unknown field' }, '"grams" is not a field of this entry.'],
+  'not text': [{ code: 'not text', longest: 80 }, 'at most 80 characters'],
+  'not one of': [{ code: 'not one of', allowed: 'C, F' }, 'one of: C, F.'],
+  'not a number': [{ code: 'not a number' }, 'a number'],
+  'not an id': [{ code: 'not an id' }, 'UUID'],
+  'not an instant': [{ code: 'not an instant' }, 'milliseconds since 1970'],
+  'not a list': [{ code: 'not a list' }, 'a list'],
+  'not a day': [{ code: 'not a day' }, 'YYYY-MM-DD'],
+  'other temperature': [{ code: 'other temperature' }, 'than its °C'],
+  'not readable': [{ code: 'not readable' }, 'JSON'],
+  'not a whole': [{ code: 'not a whole' }, 'add up to 1'],
+  twice: [{ code: 'twice' }, 'twice'],
+  'not a temperature': [{ code: 'not a temperature', typed: '900 °C' }, '900 °C is no temperature of a pan'],
+  'out of range': [{ code: 'out of range', least: 1, most: 50_000 }, 'from 1 to 50000'],
+}
+
+/** A sentence for a person: it ends, leaves nothing out, and promises nothing. */
+function expectSentence(said: string): void {
+  expect(said).toMatch(/^[^a-z].*[.?]$/)
+  expect(said).not.toMatch(/undefined|NaN|null|\[object/)
+  expect(said).not.toMatch(/\bsafe\b/i)
+}
+
+describe('what was not taken', () => {
+  it.each(Object.values(refusals).map((each) => [each[0].code, each] as const))(
+    '%s is said in a sentence that names what it is about',
+    (_code, [refusal, ...named]) => {
+      const said = refusalSentence(refusal)
+      expectSentence(said)
+      for (const name of named) expect(said).toContain(name)
+    },
+  )
+
+  it('says of a clock that is ahead whether it is the tablet’s or the time that was chosen', () => {
+    const ahead = (clockAheadMs: number) =>
+      refusalSentence({ code: 'ahead of clock', field: 'at', aheadMs: 30_000, clockAheadMs })
+    expect(ahead(0)).toBe("That time is 30 s ahead of the kitchen's clock. Was it just now?")
+    expect(ahead(90_000)).toContain("and so is this tablet's clock")
+  })
+
+  it('says of eggs, vessels and warming what the house or the rule stands on', () => {
+    const egg = refusalSentence({ code: 'wrong egg', field: 'body.lot', lot: 'T-1', why: 'unheated' })
+    expect(egg).toContain('no step heats this egg')
+    expect(
+      refusalSentence({ code: 'unrated vessel', field: 'body.vessel', vessel: 'Tub', why: 'not for food' }),
+    ).toContain('not rated for food')
+    const warmed = (most: number) => refusalSentence({ code: 'rewarmed enough', field: 'about.id', most })
+    expect([0, 1].map(warmed)).toEqual([
+      'This house warms nothing again. Make it new.',
+      'It was warmed again once, as often as this house allows. Make it new.',
+    ])
+  })
+})
+
+it.each(Object.entries(shuts))('a decision that is shut because of "%s" says so', (code, named) => {
+  const said = shutSentence({ code } as Shut)
+  expectSentence(said)
+  expect(said.toLowerCase()).toContain(named.toLowerCase())
+})
+
+it.each(Object.values(fields))('a field that is wrong says what it has to be: %o', (wrong, said) => {
+  const sentence = fieldSentence('body.amounts.grams', wrong)
+  expectSentence(sentence.replace(/^"/, 'A'))
+  expect(sentence).toContain(said)
+})
+
+describe('what is the matter with a method', () => {
+  const said = (code: Problem['code'], values: Problem['values'] = {}) => problemSentence(problem(code, values), reader)
+
+  it('names the ingredient and the number, and why it matters', () => {
+    expect(said('step missing', { kind: 'cool' })).toContain('cool')
+    expect(said('egg after the last heat')).toBe(
+      'Corn starch goes in after the last heat. No later step reaches the floor, so this method cannot be proven.',
+    )
+    expect(said('floor above ceiling', { floor: 70, ceiling: 68 })).toContain('70.0°, lies above the ceiling, 68.0°')
+    expect(said('lean cream', { percent: 18 })).toContain('18 % fat')
+    for (const code of ['much sugar', 'much gelatine', 'much salt'] as const)
+      expect(said(code, { percent: 61 })).toBe('Corn starch is 61 % of the whole. Is that a slip of the pen?')
+  })
+
+  it('is a sentence for every fault there is', () => {
+    const codes: Problem['code'][] = [
+      'no amount',
+      'no ingredients',
+      'unknown ingredient',
+      'starch not boiled',
+      'egg not heated',
+      'frozen fruit not treated',
+      'component unknown',
+    ]
+    for (const code of codes) expectSentence(said(code).replace(/^"/, 'A'))
+    expect(said('sugar slows the kill', { percent: 55 })).toContain('55 %')
+  })
+})
