@@ -20,7 +20,7 @@ const standing = (more: Partial<ItemStanding> = {}): ItemStanding => ({
   walls: [{ lastDay: '2027-03-05', until: 100 * HOUR, ruledBy: 'keepDays', keep }],
   until: 100 * HOUR,
   daysLeft: 3,
-  exposure: { time: { least: 0, likely: 0, most: 0 }, periods: [], now: false, read: null },
+  exposure: { time: { least: 0, likely: 0, most: 0 }, periods: [], now: false, answered: 0, read: null },
   advice: { kind: 'nothing', by: null, time: { least: 0, likely: 0, most: 0 }, source, force: 'law' },
   hot: null,
   timeUp: null,
@@ -53,7 +53,7 @@ describe('the words of the cold store', () => {
     const warm = standing({
       asks: 'chill again',
       why: 'exposure',
-      exposure: { time, periods: [], now: true, read: null },
+      exposure: { time, periods: [], now: true, answered: 0, read: null },
       advice: { kind: 'chill again', by: 4 * HOUR, time, source, force: 'guidance' },
     })
     expect(itemSentence(item, warm, reader)).toBe('Another unit before 04:00. Above its limit for at most 3 h.')

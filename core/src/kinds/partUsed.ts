@@ -1,6 +1,7 @@
 import { canonical } from '../json/canonical'
 import type { Part } from '../ledger/storeEntries'
 import { flag, id, object, text, typedTemperature, type Field } from '../ledger/parse'
+import { itemStanding } from '../store/itemStanding'
 import { partOf, partShut } from '../store/part'
 import { EVERYONE_WHO_COOKS, type KindOf } from './kindOf'
 import { isRefusal, openItem } from './openItem'
@@ -8,15 +9,17 @@ import { atKnownStep } from './knownStep'
 import { parseMeasure } from './parseStore'
 import { aroundItem, storeOf } from './storeOf'
 
+const NO_TIME = { least: 0, likely: 0, most: 0 }
+
 /** Some of an item goes into a batch: proven, in date, cold enough by a reading, and what the step may take. */
 export const partUsed: KindOf<'part-used'> = {
   kind: 'part-used',
-  v: 2,
+  v: 3,
   about: 'item',
   may: EVERYONE_WHO_COOKS,
   signed: false,
-  // Before parts of the egg could be drawn from the store for what a method asks of egg.
-  raise: (body) => ({ ...body, part: { ...(body.part as Part), egg: null } }),
+  // At first no part of the egg came from the store, and nothing was said of the time that a part had been warm.
+  raise: (body) => ({ ...body, part: { egg: null, carried: NO_TIME, ...(body.part as Partial<Part>) } }),
   parse(body) {
     const names = ['batch', 'step', 'measure', 'typed', 'instrument', 'warm', 'condition', 'part'] as const
     const { batch, step, measure, typed, instrument, warm, condition, part } = object(body, names)
@@ -48,7 +51,8 @@ export const partUsed: KindOf<'part-used'> = {
     if (!around) return { code: 'not there', field: 'kitchen', what: 'limits' }
     const why = partShut(item, into, body, around.ancestry, around.store, at)
     if (why) return { code: 'item shut', field: 'about.id', item: item.code, why }
-    return canonical(partOf(item, world.zone)) === canonical(body.part)
+    const { exposure } = itemStanding(item, around.store, at)
+    return canonical(partOf(item, exposure.time, world.zone)) === canonical(body.part)
       ? null
       : { code: 'other lineage', field: 'body' }
   },

@@ -6,6 +6,7 @@ import type { LimitSet } from '../limits/limit'
 import type { ItemState } from '../state/item'
 import type { Read } from '../state/state'
 import type { Store } from '../store/itemStanding'
+import { asOf } from '../store/air'
 import { ancestorsOf, itemShut, type Ancestry } from '../store/part'
 import type { Measure } from '../store/measure'
 import type { World } from '../verdict/judge'
@@ -40,7 +41,7 @@ export function storeOf(
   const { batches, lots } = ancestorsOf(item)
   const units = item.moves.flatMap(({ value: { unit } }) => (unit === null ? [] : (read('unit', unit) ?? [])))
   return {
-    store: { units: [...new Set(units)], limits, zone: world.zone },
+    store: { units: [...new Set(units)].map((unit) => asOf(unit, at)), limits, zone: world.zone },
     ancestry: {
       batch: batches.map((id) => read('batch', id)).find((batch) => batch !== null) ?? null,
       lots: lots.flatMap((id) => read('lot', id) ?? []),

@@ -95,6 +95,8 @@ export interface Part {
   facts: ItemFacts
   /** Which part of an egg it is; null: none. */
   egg: EggPart | null
+  /** Its time above its cold limit until it went in, ms. */
+  carried: Bounded
 }
 
 /** Some of an item went into a batch. */

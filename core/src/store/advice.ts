@@ -93,8 +93,10 @@ function byGrace(limit: Limit, { time, periods, now: warm }: Exposure, now: Inst
   return [{ kind, by: warm && most < grace ? now + (grace - most) : null, time, source, force }]
 }
 
-function byGuidance({ time, now: warm }: Exposure, cold: Limit | undefined, now: Instant): Advice {
+function byGuidance({ time: all, now: warm, answered }: Exposure, cold: Limit | undefined, now: Instant): Advice {
   const four = GUIDE_HOURS * HOUR
+  // What the lead has decided is not asked again: only the time since.
+  const time = { least: all.least - answered, likely: all.likely - answered, most: all.most - answered }
   const kind: AdviceKind =
     time.least >= four ? 'lead decides' : time.most >= four ? 'read it' : time.most > 0 ? 'chill again' : 'nothing'
   const by = warm && time.most < four ? now + (four - time.most) : null

@@ -34,6 +34,12 @@ export const LOOKS_APART = 15 * MINUTE
 /** A spike with its reason noted is over within this, ms. */
 const SPIKE = HOUR
 
+/** A unit as it was known at an instant: without later looks, so that who judges later judges the same. */
+export function asOf<U extends { airs: readonly Look[] }>(unit: U, at: Instant): U {
+  const airs = unit.airs.filter((look) => look.at <= at)
+  return airs.length === unit.airs.length ? unit : { ...unit, airs }
+}
+
 export function isOutside(celsius: number, { side, celsius: level }: Level): boolean {
   return side === 'under' ? celsius > level + SAME_DEGREE : celsius < level - SAME_DEGREE
 }
@@ -102,6 +108,19 @@ export function isQuiet(
   const doubts = doubtful(airs, level, nightMs)
   const next = doubts[firstWhere(doubts, (doubt) => doubt.to > from)]
   return !next || next.from >= to
+}
+
+// Asked of every item in a freezer, and nearly always no.
+const ever = new WeakMap<readonly Look[], Map<string, boolean>>()
+
+/** Whether any of its looks is outside a level: of a unit that is held to another. */
+export function isEverOutside({ airs }: Pick<StoreUnit, 'airs'>, level: Level): boolean {
+  const kept = ever.get(airs) ?? new Map<string, boolean>()
+  ever.set(airs, kept)
+  const asked = `${level.side} ${level.celsius}`
+  const found = kept.get(asked) ?? airs.some(({ celsius }) => isOutside(celsius, level))
+  kept.set(asked, found)
+  return found
 }
 
 // Many items are asked about under the same looks: what lies between these is gone through once.

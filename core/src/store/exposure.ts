@@ -3,7 +3,7 @@ import { SAME_DEGREE } from '../quantity/temperature'
 import type { Id } from '../ledger/entry'
 import type { MoveHow } from '../ledger/storeEntries'
 import type { Bounded } from '../trace/reading'
-import { airSpans, isQuiet } from './air'
+import { airSpans, isEverOutside, isQuiet } from './air'
 import type { Course } from './course'
 import type { StoreUnit } from './itemStanding'
 import { isCold, type Level } from './unitKind'
@@ -15,6 +15,8 @@ export interface Exposure {
   periods: { from: Instant; to: Instant; time: Bounded }[]
   /** It may be above it now. */
   now: boolean
+  /** Of the least, what the lead has answered for by letting it go on, ms: law counts it on, guidance does not ask again. */
+  answered: number
   /** The last reading of its own core; null: none. */
   read: { at: Instant; celsius: number } | null
 }
@@ -32,7 +34,8 @@ interface Stretch {
  * The bounded time above the cold limit, from when it was first cold. Out on the bench all of it counts: there nothing
  * keeps it cold. In a unit the air counts at most and likely, never at least: food warms later than air. Two readings
  * of its own above the limit prove the time between them; one at or under it, taken while the air was still warm, takes
- * the warm time before it back. A night between two good looks is normal.
+ * the warm time before it back. A night between two good looks is normal. Where the lead let it go on, what was only
+ * possible until then is answered; what was proven stays: no decision gives back time that a law counts.
  * @param level its own cold limit, whatever unit it is in
  */
 export function exposureOf(
@@ -48,10 +51,10 @@ export function exposureOf(
   const cold = reads.find(({ celsius, by }) => by === 'probe' && !isWarm(celsius))
   const last = reads.at(-1)
   const read = last ? { at: last.at, celsius: last.celsius } : null
-  const first = Math.min(chilled ?? Infinity, cold?.at ?? Infinity)
-  const begins = Math.max(first, released ?? -Infinity)
-  const carried = released === null ? course.carried : { least: 0, likely: 0, most: 0 }
-  if (first === Infinity) return { time: carried, periods: [], now: false, read }
+  const begins = Math.min(chilled ?? Infinity, cold?.at ?? Infinity)
+  const carried = released === null ? course.carried : provenOf(course.carried)
+  const answeredFor = released === null ? 0 : carried.least
+  if (begins === Infinity) return { time: carried, periods: [], now: false, answered: answeredFor, read }
 
   let stretches = staysOf(moves, begins, now).flatMap((stay) => stretchesOf(stay, units, level, nightMs))
   for (const { at, celsius, by } of reads) {
@@ -63,10 +66,15 @@ export function exposureOf(
     const next = reads[i + 1]
     if (next && isWarm(celsius) && isWarm(next.celsius)) stretches = proven(stretches, at, next.at)
   }
+  let answered = answeredFor
+  if (released !== null) {
+    stretches = cut(stretches, released).filter(({ to, least }) => to > released || least > 0)
+    for (const { from, to, least } of stretches) if (to <= released) answered += least * (to - from)
+  }
   const periods = periodsOf(stretches)
   const time = periods.reduce((sum, period) => plus(sum, period.time), carried)
   const end = stretches.at(-1)
-  return { time, periods, now: end !== undefined && end.to === now && end.most > 0, read }
+  return { time, periods, now: end !== undefined && end.to === now && end.most > 0, answered, read }
 }
 
 /** How it was kept at an instant; undefined before its first move. */
@@ -97,10 +105,17 @@ function stretchesOf(
   nightMs: number,
 ): Stretch[] {
   const unit = id === null ? null : units.find((each) => each.id === id)
-  if (frozen) return []
+  // Hard food waits out a night that nobody saw; a freezer that was read warmer than the cold limit is another matter.
+  if (frozen)
+    return unit && isEverOutside(unit, level)
+      ? inAir(unit, level, from, to, nightMs).filter(({ likely }) => likely > 0)
+      : []
   if (unit?.kind === 'hot well') return []
   if (!unit || !isCold(unit.kind)) return [{ from, to, least: 1, likely: 1, most: 1 }]
-  if (isQuiet(unit, level, from, to, nightMs)) return []
+  return isQuiet(unit, level, from, to, nightMs) ? [] : inAir(unit, level, from, to, nightMs)
+}
+
+function inAir(unit: StoreUnit, level: Level, from: Instant, to: Instant, nightMs: number): Stretch[] {
   return airSpans(unit, level, from, to, nightMs).flatMap(({ from: a, to: b, air, share }): Stretch[] =>
     air === 'within' ? [] : [{ from: a, to: b, least: 0, likely: share, most: 1 }],
   )
@@ -148,6 +163,10 @@ function periodsOf(stretches: readonly Stretch[]): Exposure['periods'] {
     } else periods.push({ from, to, time })
   }
   return periods
+}
+
+function provenOf({ least }: Bounded): Bounded {
+  return { least, likely: least, most: least }
 }
 
 function plus(a: Bounded, b: Bounded): Bounded {

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { HOUR } from '../calendar/instant'
 import { moveShut } from '../kinds/itemMoved'
 import type { ItemState } from '../state/item'
-import { itemOf, minutes, moved, readOf, storeOf, unitOf } from '../test/shelf'
+import { itemOf, letGo, minutes, moved, readOf, storeOf, unitOf } from '../test/shelf'
 import { limitsFrom } from '../test/story'
 import { at } from '../test/traces'
 import { ITEM_ASKS, itemStanding, itemUrgency } from './itemStanding'
@@ -48,7 +48,7 @@ describe('held hot', () => {
     expect(standing('65:66 120:52', 121)).toMatchObject({ asks: 'lead decides', why: 'hot holding' })
     expect(standing('65:66 120:52 130:70', 131)).toMatchObject({ asks: 'lead decides', hot: { read: { celsius: 52 } } })
     // Let go on by the lead, it is read anew.
-    const holds = [{ ...readOf(140, 0), amends: [], value: { held: false, reason: 'heated through', recall: null } }]
+    const holds = [letGo(140)]
     const released = (reads: string, now: number) =>
       itemStanding(hot(reads, { holds }), storeOf([cold, well()]), at(now))
     expect(released('65:66 120:52', 141)).toMatchObject({ asks: 'read it', why: 'hot holding' })
@@ -71,6 +71,15 @@ describe('held hot', () => {
     const [lead, allowed] = [standing('65:66 120:52', 121), standing('65:66 120:52', 121, 'uk-2013')]
     expect(itemUrgency(allowed)).toEqual([ITEM_ASKS.indexOf('use now'), at(185)])
     expect(itemUrgency(lead)[0]).toBeGreaterThan(itemUrgency(allowed)[0])
+  })
+
+  it('has no second period because the lead let it go on meanwhile', () => {
+    const holds = [letGo(130)]
+    const uk = (reads: string, now: number) =>
+      itemStanding(hot(reads, { holds }), storeOf([cold, well()], limitsFrom('uk-2013')), at(now))
+    expect(uk('65:66 120:52', 140)).toMatchObject({ asks: 'use now', hot: { by: at(185) } })
+    expect(uk('65:66 120:52', 186)).toMatchObject({ asks: 'discard', why: 'hot holding' })
+    expect(uk('65:66 120:52 150:66 160:60', 161)).toMatchObject({ asks: 'discard' })
   })
 
   it('is no time above the cold limit, and ends with its hours whatever it reads', () => {

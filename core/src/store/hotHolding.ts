@@ -48,6 +48,7 @@ export function hotCheck(
   const reheating = letGo ? null : reheatingOf(course, since, units, reheat, now)
   const from = Math.max(since, released ?? -Infinity, reheating?.doneAt ?? -Infinity)
   const own = reads.filter(({ at }) => at >= from)
+  const { grace } = level.limit.rule
   const told = (last: Course['reads'][number] | undefined) => (last ? { at: last.at, celsius: last.celsius } : null)
   const check = (asks: HotCheck['asks'], by: Instant | null, last = own.at(-1)): HotCheck => ({
     asks,
@@ -60,9 +61,14 @@ export function hotCheck(
     const late = reheating.by !== null && now >= reheating.by
     return late ? check('lead decides', null) : check('reheat', reheating.by)
   }
-  const [lapse, ...others] = lapsesOf(own, from, level)
+  // One period that a law allows is one, whoever let it go on meanwhile.
+  const counted = grace ? Math.max(since, reheating?.doneAt ?? since) : from
+  const [lapse, ...others] = lapsesOf(
+    reads.filter(({ at }) => at >= counted),
+    counted,
+    level,
+  )
   if (lapse) {
-    const { grace } = level.limit.rule
     const { last } = others.at(-1) ?? lapse
     // Hot again in the well is no proof of what it was in between.
     if (!grace) return check('lead decides', null, last)

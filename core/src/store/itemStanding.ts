@@ -101,7 +101,7 @@ export function judging({ limits, zone, units }: Store, now: Instant): (course: 
     const level = kept === null ? null : levels[kept]
     const exposure = level
       ? exposureOf(course, units, level, nightMs, now)
-      : { time: carried, periods: [], now: false, read: null }
+      : { time: carried, periods: [], now: false, answered: 0, read: null }
     const advice = adviceOf(exposure, lines, now)
     const timeUp = timeControl(course, limits, day)
     const inWell = hotLines && timeUp && course.moves.at(-1)?.how === 'hot'

@@ -9,6 +9,7 @@ import type { BatchState } from '../state/batch'
 import { eggOf, itemLeft, releasedAt, type ItemState } from '../state/item'
 import { mayGoIn, type LotState } from '../state/lot'
 import { itemLevel, itemStanding, type ItemStanding, type Store } from './itemStanding'
+import type { Bounded } from '../trace/reading'
 import type { Measure } from './measure'
 import { isCleared } from './portion'
 import { isFrozenFruit, isLookedAt } from './receiving'
@@ -100,11 +101,20 @@ export function itemShut(
   return lot ? { code: 'lot not accepted', lot: lot.code } : null
 }
 
-/** An item as the batch keeps it: as it was when it went in. */
-export function partOf(item: ItemState, zone: string): Part {
+/**
+ * An item as the batch keeps it: as it was when it went in.
+ * @param exposed its time above its cold limit until then
+ */
+export function partOf(item: ItemState, exposed: Bounded, zone: string): Part {
   const [wall] = itemWalls(item, zone)
   const { id, code, name, facts } = item
-  return { item: id, code, name, lastDay: wall?.lastDay ?? null, until: wall?.until ?? null, facts, egg: eggOf(item) }
+  const carried = {
+    least: Math.round(exposed.least),
+    likely: Math.round(exposed.likely),
+    most: Math.round(exposed.most),
+  }
+  const [lastDay, until] = [wall?.lastDay ?? null, wall?.until ?? null]
+  return { item: id, code, name, lastDay, until, facts, egg: eggOf(item), carried }
 }
 
 /** The batches and lots that an item names as what it was made of. */

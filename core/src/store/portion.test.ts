@@ -27,7 +27,16 @@ const part = (step: string, lastDay: string, more: Partial<PartUsed> = {}, of: P
   instrument: 'P2',
   warm: false,
   condition: null,
-  part: { item: lastDay, code: lastDay, name: `Part ${lastDay}`, lastDay, until: null, facts: facts(of), egg: null },
+  part: {
+    item: lastDay,
+    code: lastDay,
+    name: `Part ${lastDay}`,
+    lastDay,
+    until: null,
+    facts: facts(of),
+    egg: null,
+    carried: { least: 0, likely: 0, most: 0 },
+  },
   ...more,
 })
 const trifle: Method = {
@@ -69,6 +78,26 @@ describe('what a batch becomes', () => {
     })
     // Half an hour on the bench goes with it.
     expect(made.carried.least).toBe(29 * 60_000)
+  })
+
+  it('begins with the time that its worst part was warm, of those that nothing heats after', () => {
+    const warm = (minutes: number, step = 'assemble'): PartUsed => {
+      const one = part(step, `2027-03-0${minutes % 7}`)
+      const ms = minutes * 60_000
+      return { ...one, part: { ...one.part, carried: { least: ms / 2, likely: ms, most: ms } } }
+    }
+    const story = new Story(us, trifle)
+    story.enter('part-used', 1, warm(40))
+    story.enter('part-used', 2, warm(95))
+    // On top of half an hour on the bench.
+    expect(portion(story, trifle, 31).carried).toEqual({
+      least: (30 + 95 / 2) * 60_000,
+      likely: (30 + 95) * 60_000,
+      most: (30 + 95) * 60_000,
+    })
+    const cooked = wellMade()
+    cooked.enter('part-used', 4, warm(60, 'temper'))
+    expect(portion(cooked, method, 300).carried.most).toBe(0)
   })
 
   it('leaves behind the date of what was cooked in it, unless the house says every part', () => {
@@ -144,7 +173,10 @@ describe('what may go in', () => {
     const purée = itemOf({ what: 'package', ingredient: 'berry-puree' })
     expect(shut(purée)).toBe('not looked at')
     expect(shut(purée, { condition: { good: false, why: null } })).toBe('looked bad')
-    expect(partOf(itemOf(), 'UTC')).toMatchObject({ code: '62-1a', lastDay: '2027-03-05' })
+    expect(partOf(itemOf(), { least: 0, likely: 0, most: 0 }, 'UTC')).toMatchObject({
+      code: '62-1a',
+      lastDay: '2027-03-05',
+    })
   })
 
   it('is offered just where some reading and some look could let it in', () => {

@@ -48,7 +48,7 @@ export function portionOf(
     facts: itemFactsOf(batch, method, limits, zone, at),
     ready: readyAt(batch, method),
     coldAt: firstCold(batch, limits, zone, at),
-    carried: roomTime(batch, at),
+    carried: carriedInto(batch, at),
     unit,
     shelf,
     last,
@@ -79,6 +79,14 @@ export function passingOn({ parts, method }: Pick<BatchState, 'parts' | 'method'
   return parts
     .filter(({ void: gone, value }) => !gone && (every || !killed || at(value.step) > at(killed.step)))
     .map(({ value }) => value.part)
+}
+
+/** What its items begin with above the cold limit: the time on the bench, on top of what its worst part brought along. */
+function carriedInto(batch: BatchState, at: Instant): Bounded {
+  const room = roomTime(batch, at)
+  const worst = (bound: keyof Bounded) =>
+    room[bound] + Math.max(0, ...passingOn(batch).map(({ carried }) => carried[bound]))
+  return { least: worst('least'), likely: worst('likely'), most: worst('most') }
 }
 
 /** Time out of the cold while it was put together: from its first part until it went into the cold, ms. */

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { MINUTE, SECOND } from '../calendar/instant'
 import type { ItemState } from '../state/item'
-import { itemOf, moved, readOf, storeOf, unitOf } from '../test/shelf'
+import { itemOf, letGo, moved, readOf, storeOf, unitOf } from '../test/shelf'
 import { limitsFrom } from '../test/story'
 import { at } from '../test/traces'
 import { itemStanding } from './itemStanding'
@@ -51,7 +51,7 @@ describe('from the cold into the hot well', () => {
   it('is the lead’s once the time is over, whatever is read later, and read anew when the lead let it go on', () => {
     expect(standing([], 150).hot).toMatchObject({ asks: 'lead decides', reheating: { doneAt: null } })
     expect(standing(held(149.9, 80), 160)).toMatchObject({ asks: 'lead decides', why: 'hot holding' })
-    const holds = [{ ...readOf(155, 0), amends: [], value: { held: false, reason: 'boiled through', recall: null } }]
+    const holds = [letGo(155)]
     expect(standing([], 156, 'us-food-code-2022', { holds }).hot).toMatchObject({ asks: 'read it', reheating: null })
   })
 

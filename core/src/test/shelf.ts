@@ -68,6 +68,11 @@ export function readOf(minutes: number, celsius: number, instrument: Id | null =
   return fact(at(minutes), { typed: { value: celsius, unit: 'C' as const }, instrument })
 }
 
+/** The lead let it go on. */
+export function letGo(minutes: number): ItemState['holds'][number] {
+  return fact(at(minutes), { held: false, reason: 'looked at by two', recall: null })
+}
+
 /** A refrigerator that was looked at: minutes after ten and °C. */
 export function unitOf(looks: readonly [minutes: number, celsius: number][], more: Partial<UnitState> = {}): UnitState {
   const airs = looks.map(([minutes, celsius]) => ({

@@ -149,7 +149,7 @@ export function* storeHistory(
           instrument: starter.probe.id,
           warm: false,
           condition: null,
-          part: partOf(state, 'UTC'),
+          part: partOf(state, { least: 0, likely: 0, most: 0 }, 'UTC'),
         }),
         built,
       )

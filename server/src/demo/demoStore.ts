@@ -8,7 +8,9 @@ import {
   dayOfYear,
   heatPlan,
   heldTo,
+  asOf,
   inheritedOf,
+  itemStanding,
   limitsAt,
   nextCode,
   nextItemCode,
@@ -54,6 +56,11 @@ export function storeClaims(
     made.push(claim)
     states.fold(touches(claim), { claim, seal: null })
     return claim
+  }
+  // The units are there before.
+  for (const { id, unit: registered } of starter.units) {
+    const claim = claimOf('unit-registered', id, ago(now, 30 * DAYS), teo, registered)
+    states.fold(touches(claim), { claim, seal: null })
   }
   const methodOf = (name: string): Method => starter.methods.find((method) => method.name === name)!
   const limitsThen = (at: Instant) => limitsAt(versions, at)!
@@ -121,6 +128,12 @@ export function storeClaims(
   }
   const move = (item: Id, minutesAgo: number, how: MoveHow, place: string | null, shelf: number | null = 1) =>
     enter('item-moved', item, minutesAgo, { how, unit: place && unit(place), shelf: place ? shelf : null })
+  /** Its time above the cold limit until then, as the units' looks tell it. */
+  const exposed = (item: Id, at: Instant) => {
+    const state = states.read('item', item)!
+    const units = starter.units.flatMap(({ id }) => states.read('unit', id) ?? []).map((unit) => asOf(unit, at))
+    return itemStanding(state, { units, limits: limitsThen(at), zone }, at).exposure.time
+  }
   const use = (item: Id, minutesAgo: number, batch: Id, measure: Measure, celsius: number) =>
     enter('part-used', item, minutesAgo, {
       batch,
@@ -130,7 +143,7 @@ export function storeClaims(
       instrument: starter.probe.id,
       warm: false,
       condition: null,
-      part: partOf(states.read('item', item)!, zone),
+      part: partOf(states.read('item', item)!, exposed(item, ago(now, minutesAgo)), zone),
     })
   const split = (item: Id, minutesAgo: number, value: number): Id => {
     const parent = states.read('item', item)!

@@ -1,5 +1,12 @@
 import { v7 as uuid } from 'uuid'
-import { inheritedOf, portionOf, type BatchState, type Bodies, type Lineage } from '@logged-thermal/core'
+import {
+  inheritedOf,
+  portionOf,
+  type BatchState,
+  type Bodies,
+  type ItemStanding,
+  type Lineage,
+} from '@logged-thermal/core'
 import { openKitchen, type TestKitchen } from '../test/kitchen'
 import { ago, storeOf } from '../test/storeKitchen'
 import type { Due } from './discards'
@@ -83,6 +90,26 @@ describe('what a batch becomes', () => {
     expect((await store.card(good)).left.value).toBe(900)
     const after = (await kitchen.get(`/api/lineage/item/${good}`)).body as Lineage
     expect(after.nodes.some(({ id }) => id === into)).toBe(false)
+  })
+
+  it('brings along into an assembly the time that it was warm, as it is judged and not as a tablet says', async () => {
+    const drawer = store.unit('Blast drawer')
+    const [part] = await store.putAway(await store.jelly(3), 800, { unit: drawer, last: true }, 2)
+    const looked = (hoursAgo: number, value: number) => {
+      const body = { typed: { value, unit: 'C' as const }, instrument: null, noted: null }
+      return kitchen.claim('unit-read', drawer, body, ago(hoursAgo * 3_600_000))
+    }
+    await store.taken(looked(1.9, 9), looked(1.2, 9), looked(1, 3))
+    const { standing } = (await kitchen.get(`/api/items/${part}`)).body as { standing: ItemStanding }
+    const { time } = standing.exposure
+    expect(time.most).toBeGreaterThan(50 * 60_000)
+    const into = await store.begun('Orchard trifle')
+    expect(await store.one(kitchen.claim('part-used', part, await store.part(part, into, 3)))).toMatchObject({
+      code: 'other lineage',
+    })
+    await store.taken(kitchen.claim('part-used', part, await store.part(part, into, 3, 100, time)))
+    const [cups] = await store.putAway(into, 100)
+    expect((await store.item(cups)).carried.most).toBeGreaterThanOrEqual(Math.round(time.most))
   })
 
   it('takes no code that another of its batch has, nor of what was split off the same', async () => {

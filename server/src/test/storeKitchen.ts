@@ -105,10 +105,11 @@ export function storeOf(kitchen: TestKitchen) {
     of: Id,
     value: number,
     more: Partial<Parameters<typeof portionOf>[2]> = {},
+    hoursAgo = 0,
   ): Promise<[Id, Result]> {
     const state = await batch(of)
     const id = uuid()
-    const when = ago(0)
+    const when = ago(hoursAgo * HOUR)
     const code = nextItemCode(
       state.code,
       state.portions.map(({ value }) => value.code),
@@ -126,7 +127,13 @@ export function storeOf(kitchen: TestKitchen) {
     return [id, await one(kitchen.claim('portioned', id, body, when))]
   }
 
-  const part = async (id: Id, into: Id, celsius: number, value = 100): Promise<Bodies['part-used']> => ({
+  const part = async (
+    id: Id,
+    into: Id,
+    celsius: number,
+    value = 100,
+    exposed = { least: 0, likely: 0, most: 0 },
+  ): Promise<Bodies['part-used']> => ({
     batch: into,
     step: 'assemble',
     measure: { value, unit: 'g' },
@@ -134,7 +141,7 @@ export function storeOf(kitchen: TestKitchen) {
     instrument: kitchen.starter.probe.id,
     warm: false,
     condition: null,
-    part: partOf(await item(id), 'UTC'),
+    part: partOf(await item(id), exposed, 'UTC'),
   })
 
   /** A batch of a method, begun now. */

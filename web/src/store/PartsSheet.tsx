@@ -4,6 +4,7 @@ import {
   eggOf,
   isLookedAt,
   itemLeft,
+  itemStanding,
   partOf,
   partShut,
   partUnfit,
@@ -157,7 +158,7 @@ function Use({
           instrument: probe.id,
           warm,
           condition: looks ? { good: looks === 'good', why: null } : null,
-          part: partOf(item, reader.zone),
+          part: partOf(item, itemStanding(item, store, now).exposure.time, reader.zone),
         }
       : null
   const tried = used({ ...left, value: Math.min(left.value, 0.1) })
@@ -213,7 +214,8 @@ function Use({
             whole
             onTake={(measure) => {
               const body = used(measure)
-              if (body) enter('part-used', item.id, body)
+              // As it was judged: its time above the limit is that of this instant.
+              if (body) enter('part-used', item.id, body, { at: now })
               onDone()
             }}
           />

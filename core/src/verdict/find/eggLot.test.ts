@@ -43,6 +43,7 @@ describe('egg that no step heats is proven by its lot', () => {
         lastDay: '2027-03-06',
         until: null,
         egg,
+        carried: { least: 0, likely: 0, most: 0 },
         facts: { allergens: ['egg'], claims: [], advisory: false, heat, needsCold: true, unknown: [] },
       },
     })
