@@ -153,6 +153,8 @@ export function itemSentence(item: ItemState, standing: ItemStanding, reader: Re
       return `Called back: ${item.holds.findLast(({ void: gone }) => !gone)?.value.reason ?? ''}`
     case 'still cooling':
       return 'Nobody has read it cold yet: read its core.'
+    case 'thawing':
+      return `Its freezer is too warm: read its core. Over ${degrees(0, reader).replace('.0', '')} its date clock runs again.`
     case 'setting':
       return item.ready === null ? '' : `Set from ${clock(item.ready, reader)} on. That is quality, not safety.`
     default:

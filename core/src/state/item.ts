@@ -1,9 +1,9 @@
-import type { Instant } from '../calendar/instant'
+import { HOUR, type Instant } from '../calendar/instant'
 import type { Entry, Id, Kind } from '../ledger/entry'
 import type { EggsOut, ItemDiscarded, ItemFacts, ItemUse, Moved, Ancestor, PartUsed } from '../ledger/storeEntries'
 import { catalogue } from '../ingredient/catalogue'
 import type { EggPart } from '../egg/eggGrams'
-import type { Typed } from '../quantity/temperature'
+import { celsiusOf, type Typed } from '../quantity/temperature'
 import type { Dating } from '../store/dating'
 import { outOfPackage } from '../store/eggPackage'
 import { less, type Measure } from '../store/measure'
@@ -82,14 +82,28 @@ export function placeOf({ moves }: Pick<ItemState, 'moves'>): Fact<Moved> | null
   return inOrder(moves).at(-1) ?? null
 }
 
-/** The spans it was frozen, oldest first; the last without an end while it is. */
-export function frozenOf({ moves }: Pick<ItemState, 'moves'>): { from: Instant; to?: Instant }[] {
+/** In a freezer it is hard within this, ms. House rule: until then it may still be on its way. */
+const FREEZES_WITHIN = 12 * HOUR
+
+/**
+ * The spans it was frozen, oldest first; the last without an end while it is. Read above 0 °C it is not: on its way it
+ * begins to be from there, later it has thawed, whatever it stands in.
+ */
+export function frozenOf({
+  moves,
+  readings,
+}: Pick<ItemState, 'moves' | 'readings'>): { from: Instant; to?: Instant }[] {
   const spans: { from: Instant; to?: Instant }[] = []
-  for (const { at, value } of inOrder(moves)) {
+  for (const { at, how, soft } of [
+    ...standing(moves).map(({ at, value }) => ({ at, how: value.how, soft: false })),
+    ...standing(readings).map(({ at, value }) => ({ at, how: null, soft: celsiusOf(value.typed) > 0 })),
+  ].sort((a, b) => a.at - b.at)) {
     const last = spans.at(-1)
     const frozen = last !== undefined && last.to === undefined
-    if (value.how === 'freeze' && !frozen) spans.push({ from: at })
-    else if (frozen && value.how !== 'freeze' && value.how !== 'move') last.to = at
+    if (how === 'freeze' && !frozen) spans.push({ from: at })
+    else if (frozen && how !== null && how !== 'freeze' && how !== 'move') last.to = at
+    else if (frozen && soft && at - last.from <= FREEZES_WITHIN) last.from = at
+    else if (frozen && soft) last.to = at
   }
   return spans
 }

@@ -62,7 +62,7 @@ export function wallsOf(dating: Dating, openedAt: Instant | null, frozen: readon
 }
 
 /** The same of an item, with what was done to it since. */
-export function itemWalls(item: Pick<ItemState, 'dating' | 'opened' | 'moves'>, zone: string): DateWall[] {
+export function itemWalls(item: Pick<ItemState, 'dating' | 'opened' | 'moves' | 'readings'>, zone: string): DateWall[] {
   return wallsOf(item.dating, openedAt(item), frozenOf(item), zone)
 }
 

@@ -7,6 +7,7 @@ import type { LimitSet, Source } from '../limits/limit'
 import { practiceSource } from '../limits/practice'
 import { placeOf, type ItemState } from '../state/item'
 import type { Look } from '../state/unit'
+import { excursionsOf, isOutside } from './air'
 import { adviceOf, exposureLines, type Advice } from './advice'
 import { courseOf, keptIn, type Course } from './course'
 import { itemWalls, type DateWall } from './dating'
@@ -61,6 +62,7 @@ export interface CourseStanding {
     | 'its day'
     | 'still cooling'
     | 'setting'
+    | 'thawing'
     | null
   /** Usable before this instant: its date, or the end of its time without cold; null: nothing dates it, or it is frozen. */
   until: Instant | null
@@ -96,6 +98,7 @@ export function judging({ limits, zone, units }: Store, now: Instant): (course: 
   const hotLevel = levelOf('hot well', limits, day)
   const hotLines = hotLevel && { level: hotLevel, reheat: reheatLines(limits, day) }
   const nightMs = limits.practice.nightHours * HOUR
+  const warmFreezers = freezersNowWarm(units, levelOf('freezer', limits, day), now)
   return (course) => {
     const { wall, kept, carried } = course
     const level = kept === null ? null : levels[kept]
@@ -108,7 +111,8 @@ export function judging({ limits, zone, units }: Store, now: Instant): (course: 
     const hot = inWell ? hotCheck(course, timeUp.since, units, hotLines, limits.practice, now) : null
     const until = earliest(wall?.until ?? null, timeUp?.at ?? null)
     const daysLeft = wall?.lastDay ? daysBetween(day, wall.lastDay) + 1 : null
-    const { asks, why } = asksOf(course, { exposure, advice, hot, timeUp, daysLeft, level }, now)
+    const warmSince = warmFreezers.get(course.moves.at(-1)?.unit ?? '') ?? null
+    const { asks, why } = asksOf(course, { exposure, advice, hot, timeUp, daysLeft, level, warmSince }, now)
     return { asks, why, until, daysLeft, exposure, advice, hot, timeUp }
   }
 }
@@ -131,7 +135,7 @@ export function itemUrgency({ asks, until, advice, hot }: CourseStanding): [rank
 }
 
 function asksOf(
-  { gone, wall, hold, coldAt, ready }: Course,
+  { gone, wall, hold, coldAt, ready, reads }: Course,
   {
     exposure,
     advice,
@@ -139,7 +143,12 @@ function asksOf(
     timeUp,
     daysLeft,
     level,
-  }: Pick<CourseStanding, 'exposure' | 'advice' | 'hot' | 'timeUp' | 'daysLeft'> & { level: Level | null },
+    warmSince,
+  }: Pick<CourseStanding, 'exposure' | 'advice' | 'hot' | 'timeUp' | 'daysLeft'> & {
+    level: Level | null
+    /** Of the freezer it is in: since when that is too warm; null: it is not. */
+    warmSince: Instant | null
+  },
   now: Instant,
 ): Pick<CourseStanding, 'asks' | 'why'> {
   if (gone) return { asks: 'gone', why: null }
@@ -153,11 +162,26 @@ function asksOf(
   if (timeUp) return { asks: 'use now', why: 'its own clock' }
   if (advice.kind !== 'nothing') return { asks: advice.kind, why: 'exposure' }
   if (level && coldAt === null && exposure.read === null) return { asks: 'read it', why: 'still cooling' }
-  if (wall.lastDay === null) return { asks: 'frozen', why: null }
+  if (wall.lastDay === null) {
+    const hard = warmSince === null || reads.some(({ at, by }) => by === 'probe' && at >= warmSince)
+    return hard ? { asks: 'frozen', why: null } : { asks: 'read it', why: 'thawing' }
+  }
   if (daysLeft === 1) return { asks: 'use today', why: 'its day' }
   if (ready !== null && now < ready) return { asks: 'not ready', why: 'setting' }
   if (daysLeft !== null && daysLeft <= USE_FIRST_DAYS) return { asks: 'use first', why: 'its day' }
   return { asks: 'keep', why: null }
+}
+
+/** Freezers that are warmer than they are held to, and since when; a door that stood open for a moment is not. */
+function freezersNowWarm(units: readonly StoreUnit[], level: Level | null, now: Instant): Map<Id, Instant> {
+  const warm = new Map<Id, Instant>()
+  for (const unit of units) {
+    const last = unit.airs.at(-1)
+    if (unit.kind !== 'freezer' || !level || !last || !isOutside(last.celsius, level)) continue
+    const open = excursionsOf(unit, level, now).at(-1)
+    if (open?.until === null && open.open) warm.set(unit.id, open.since.latest)
+  }
+  return warm
 }
 
 /** Out for service, or hot: until when, by the rule set in force, else the house. */
