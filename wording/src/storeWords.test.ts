@@ -116,7 +116,10 @@ describe('the words of the cold store', () => {
   it('say why something may not go in, and what would help', () => {
     const said = (why: PartShut) => partShutSentence(why)
     expect(said({ code: 'too warm', celsius: 9.44, level: 5 })).toBe(
-      'at 9.4 °C it is over 5 °C. Chill it first, or say that it is poured warm.',
+      'at 9.5° it is over 5°. Chill it first, or say that it is poured warm.',
+    )
+    expect(partShutSentence({ code: 'too warm', celsius: 9.44, level: 5 }, { ...reader, unit: 'F' })).toContain(
+      'at 49.0° it is over 41°',
     )
     expect(said({ code: 'not proven', batch: '62-1' })).toContain('62-1 is not proven and not released')
     expect(said({ code: 'raw egg unheated' })).toContain('Take a pasteurized one')

@@ -21,7 +21,7 @@ import {
   type PartShut,
   type ReceivingReason,
 } from '@logged-thermal/core'
-import { clock, clockWithSeconds, dayName, degrees, span, type Reader } from './figures'
+import { clock, clockWithSeconds, dayName, degrees, limitDegreesOf, span, type Reader } from './figures'
 
 export const holdingWord: Record<HoldingKind, string> = {
   refrigerator: 'Refrigerator',
@@ -267,7 +267,7 @@ export function leftWords(
 }
 
 /** Why some of an item may not go there, and what to do. */
-export function partShutSentence(why: PartShut): string {
+export function partShutSentence(why: PartShut, reader: Reader = { unit: 'C', zone: 'UTC' }): string {
   switch (why.code) {
     case 'to discard':
       return why.why === 'undated' ? 'it has no date. Bin it.' : 'its time is up. Bin it.'
@@ -284,7 +284,7 @@ export function partShutSentence(why: PartShut): string {
     case 'lot not accepted':
       return `lot ${why.lot} is held or called back. The lead decides first.`
     case 'too warm':
-      return `at ${why.celsius.toFixed(1)} °C it is over ${round(why.level)} °C. Chill it first, or say that it is poured warm.`
+      return `at ${degrees(why.celsius, reader, 'under')} it is over ${limitDegreesOf(why.level, reader)}. Chill it first, or say that it is poured warm.`
     case 'raw egg unheated':
       return 'it is raw egg, and no step heats it. Take a pasteurized one.'
     case 'fruit not treated':
@@ -336,8 +336,4 @@ export function receivingSentence(why: ReceivingReason, reader: Reader = { unit:
     case 'not looked at':
       return 'Herbs, fruit and nuts are looked at: good, or not.'
   }
-}
-
-function round(value: number): string {
-  return String(Math.round(value * 10) / 10)
 }

@@ -62,7 +62,7 @@ describe('what a batch becomes', () => {
     const into = await store.begun('Orchard trifle')
     expect(await store.one(kitchen.claim('part-used', good, await store.part(good, into, 9.4)))).toMatchObject({
       code: 'item shut',
-      sentence: expect.stringContaining('9.4 °C') as string,
+      sentence: expect.stringContaining('at 9.4° it is over') as string,
     })
     expect(await store.one(kitchen.claim('part-used', raw, await store.part(raw, into, 3)))).toMatchObject({
       sentence: expect.stringContaining('not proven and not released') as string,

@@ -71,7 +71,7 @@ export function ItemActions({
   const units = (how: MoveHow) => line.units.filter((unit) => unit.id !== here && goes(how, unit) === null)
   const onlyDiscard = shut?.code === 'to discard' || gone || !open
   const frozen = standing.asks === 'frozen'
-  const why = shut && !frozen ? partShutSentence(shut) : null
+  const why = shut && !frozen ? partShutSentence(shut, reader) : null
   const noFreezer = goes('freeze', line.units.find(({ kind }) => kind === 'freezer') ?? null)
 
   const key = (name: string, act: () => void, isShut: boolean, primary = false) => (

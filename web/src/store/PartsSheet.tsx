@@ -92,12 +92,12 @@ export function PartsSheet({ batch, step, now, onClose, reader }: Props) {
                   {each.item.name}
                   <small>
                     {each.item.code} · {measureWords(itemLeft(each.item))} · {whereIs(each.item, line.units)} ·{' '}
-                    {shut ? partShutSentence(shut) : setBy(each.standing)}
+                    {shut ? partShutSentence(shut, reader) : setBy(each.standing)}
                   </small>
                 </Key>
               ))}
           </div>
-          <Unfit parts={parts.filter(({ shut, wants }) => shut !== null && !wants)} />
+          <Unfit parts={parts.filter(({ shut, wants }) => shut !== null && !wants)} reader={reader} />
           {parts.every(({ shut }) => shut !== null) && <p className="muted">Nothing is held that could go in.</p>}
         </>
       )}
@@ -113,7 +113,7 @@ interface Offer {
 }
 
 /** What is held and may not go in here, and why: not in the way, and not hidden. */
-function Unfit({ parts }: { parts: readonly Offer[] }) {
+function Unfit({ parts, reader }: { parts: readonly Offer[]; reader: Reader }) {
   if (parts.length === 0) return null
   return (
     <details className="unfit">
@@ -121,7 +121,7 @@ function Unfit({ parts }: { parts: readonly Offer[] }) {
       <ul>
         {parts.map(({ one: { item }, shut }) => (
           <li key={item.id}>
-            {named(item)}: {shut && partShutSentence(shut)}
+            {named(item)}: {shut && partShutSentence(shut, reader)}
           </li>
         ))}
       </ul>
@@ -206,7 +206,7 @@ function Use({
       <section>
         {shut ? (
           <p role="alert">
-            {named(item)}: {partShutSentence(shut)}
+            {named(item)}: {partShutSentence(shut, reader)}
           </p>
         ) : typed ? (
           <AmountOf

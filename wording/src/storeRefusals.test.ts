@@ -1,0 +1,69 @@
+import type { MoveShut, PartShut, ReceivingReason } from '@logged-thermal/core'
+import { moveShutSentence, partShutSentence, receivingSentence } from './storeWords'
+
+const level = {
+  side: 'under' as const,
+  celsius: 5,
+  limit: { source: { document: 'Food code', section: '3-202.11', edition: '2022', confidence: 'high' } } as never,
+}
+
+/** One of every reason there is, with what its sentence has to name: a new one does not compile without. */
+const parts: { [C in PartShut['code']]: [Extract<PartShut, { code: C }>, string] } = {
+  'to discard': [{ code: 'to discard', why: 'undated' }, 'it has no date. Bin it.'],
+  held: [{ code: 'held' }, 'The lead decides first'],
+  'asks first': [{ code: 'asks first', asks: 'read it' }, 'read its core first'],
+  frozen: [{ code: 'frozen' }, 'Thaw it first'],
+  'not proven': [{ code: 'not proven', batch: '62-1' }, '62-1 is not proven'],
+  'lot not accepted': [{ code: 'lot not accepted', lot: 'L522' }, 'L522'],
+  'too warm': [{ code: 'too warm', celsius: 9.4, level: 5 }, 'at 9.4° it is over 5°'],
+  'raw egg unheated': [{ code: 'raw egg unheated' }, 'no step heats it'],
+  'fruit not treated': [{ code: 'fruit not treated' }, 'Boil it'],
+  'not looked at': [{ code: 'not looked at' }, 'look at it again'],
+  'looked bad': [{ code: 'looked bad' }, 'does not go in'],
+  'more than is left': [{ code: 'more than is left', left: { value: 900, unit: 'g' } }, '900 g'],
+}
+
+const received: { [C in ReceivingReason['code']]: [Extract<ReceivingReason, { code: C }>, string] } = {
+  'too warm': [{ code: 'too warm', celsius: 9.5, level }, 'At 9.5° it is over 5.0°: refuse it. Food code, 3-202.11.'],
+  'not read': [{ code: 'not read', level }, '5.0° or under'],
+  'past its day': [{ code: 'past its day', useBy: '2027-03-05' }, 'Fri 5 Mar: refuse it'],
+  'no use-by': [{ code: 'no use-by' }, 'hold it until the lead dates it'],
+  'no scheme': [{ code: 'no scheme' }, 'hold it'],
+  'fruit not treated': [{ code: 'fruit not treated' }, 'hold it'],
+  'looks bad': [{ code: 'looks bad', why: 'mould' }, 'does not look good: mould. Refuse it.'],
+  'not looked at': [{ code: 'not looked at' }, 'good, or not'],
+}
+
+it.each(Object.values(parts))('what may not go in says what helps: %o', (why, named) => {
+  expect(partShutSentence(why)).toContain(named)
+  expect(partShutSentence(why)).toMatch(/\.$/)
+})
+
+it.each(Object.values(received))('what is wrong at the door says hold or refuse, and by what: %o', (why, named) => {
+  expect(receivingSentence(why)).toContain(named)
+})
+
+it('says the figures of a reason in the unit of whoever reads it', () => {
+  const reader = { unit: 'F' as const, zone: 'UTC' }
+  expect(receivingSentence({ code: 'too warm', celsius: 9.5, level }, reader)).toContain('At 49.1° it is over 41.0°')
+  expect(partShutSentence({ code: 'asks first', asks: 'lead decides' })).toContain('The lead decides first')
+  expect(partShutSentence({ code: 'to discard', why: 'past its day' })).toBe('its time is up. Bin it.')
+})
+
+it('says of every move that is shut what would be right', () => {
+  const shut: Record<MoveShut, string> = {
+    'went out for good': 'does not go back into the cold',
+    'not a freezer': 'needs a freezer',
+    'frozen already': 'Thaw it first',
+    'not frozen': 'not frozen',
+    'thaws in the cold': 'in a refrigerator',
+    'not a hot well': 'needs a hot well',
+    'went hot for good': 'the rest goes into the bin',
+    'out is no unit': 'no unit',
+    'no unit': 'which unit',
+    'not a cold unit': 'needs a cold unit',
+    'that is freezing': 'its clock stops',
+    'that is thawing': 'its clock runs on',
+  }
+  for (const [why, named] of Object.entries(shut)) expect(moveShutSentence(why as MoveShut)).toContain(named)
+})
