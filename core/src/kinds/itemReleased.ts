@@ -1,5 +1,7 @@
 import { object, text } from '../ledger/parse'
+import { isOfItsBatch } from '../state/item'
 import { itemStanding } from '../store/itemStanding'
+import { releaseBar } from '../store/portion'
 import { ASSESSMENT_LENGTH } from '../verdict/disposition'
 import type { KindOf } from './kindOf'
 import { isRefusal, openItem } from './openItem'
@@ -7,7 +9,7 @@ import { aroundItem, storeOf } from './storeOf'
 
 /**
  * The lead looked at an item and lets it go on: held, not proven, or warm for a time that no law forbids. What is past
- * its day or proven too long too warm is not released by any reason.
+ * its day or proven too long too warm is not released by any reason, nor what was made of a batch that none releases.
  */
 export const itemReleased: KindOf<'item-released'> = {
   kind: 'item-released',
@@ -29,6 +31,9 @@ export const itemReleased: KindOf<'item-released'> = {
     if (asks === 'discard')
       return { code: 'item shut', field: 'about.id', item: item.code, why: { code: 'to discard', why } }
     if (why === 'recalled') return { code: 'recall stands', field: 'about.id', item: item.code }
+    const { batch } = around.ancestry
+    const bar = isOfItsBatch(item) && batch ? releaseBar(batch, world.zone, claim.at) : null
+    if (bar) return { code: 'decision shut', field: 'body.decision', decision: 'release', why: bar }
     return claim.body.reason.trim().length < ASSESSMENT_LENGTH ? { code: 'reason short', field: 'body.reason' } : null
   },
 }

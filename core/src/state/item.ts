@@ -62,6 +62,11 @@ export function eggOf({ ingredient }: Pick<ItemState, 'ingredient'>): EggPart | 
   return (ingredient !== null && catalogue[ingredient]?.egg) || null
 }
 
+/** Made in its batch, as portions and trimmings are: proven with it. Whites left over from it never were in it. */
+export function isOfItsBatch({ what, ingredient }: Pick<ItemState, 'what' | 'ingredient'>): boolean {
+  return what === 'portion' || (what === 'by-product' && ingredient === null)
+}
+
 /** How much of it is left. */
 export function itemLeft({ measure, splits, parts, uses, discarded, undone }: ItemState): Measure {
   if (undone || (discarded && !discarded.void)) return { ...measure, value: 0 }

@@ -6,12 +6,12 @@ import type { Part, PartUsed } from '../ledger/storeEntries'
 import { heatPlan } from '../method/heatPlan'
 import { celsiusOf, SAME_DEGREE } from '../quantity/temperature'
 import type { BatchState } from '../state/batch'
-import { eggOf, itemLeft, releasedAt, type ItemState } from '../state/item'
+import { eggOf, isOfItsBatch, itemLeft, releasedAt, type ItemState } from '../state/item'
 import { mayGoIn, type LotState } from '../state/lot'
 import { itemLevel, itemStanding, type ItemStanding, type Store } from './itemStanding'
 import type { Bounded } from '../trace/reading'
 import type { Measure } from './measure'
-import { isCleared } from './portion'
+import { isCleared, releaseBar } from './portion'
 import { isFrozenFruit, isLookedAt } from './receiving'
 import { itemWalls } from './dating'
 
@@ -92,10 +92,11 @@ export function itemShut(
     const left = itemLeft(item)
     if (measure.unit !== left.unit || measure.value > left.value + 0.05) return { code: 'more than is left', left }
   }
-  // What the lead let go on after looking at it, goes on as far as that looked.
+  // What the lead let go on after looking at it, goes on as far as that looked, and no law was missed since.
   const isReleased = releasedAt(item) !== null
-  if (!isReleased && batch && item.what === 'portion' && !isCleared(batch, store.zone, now))
-    return { code: 'not proven', batch: batch.code }
+  const cleared = (of: BatchState) =>
+    isReleased ? releaseBar(of, store.zone, now)?.code !== 'law missed' : isCleared(of, store.zone, now)
+  if (batch && isOfItsBatch(item) && !cleared(batch)) return { code: 'not proven', batch: batch.code }
   if ((asks === 'lead decides' || asks === 'read it') && why !== 'still cooling') return { code: 'asks first', asks }
   const lot = isReleased ? undefined : lots.find((each) => !mayGoIn(each))
   return lot ? { code: 'lot not accepted', lot: lot.code } : null

@@ -2,12 +2,12 @@ import fc from 'fast-check'
 import type { ItemFacts, PartUsed } from '../ledger/storeEntries'
 import type { Method } from '../method/method'
 import type { LotState } from '../state/lot'
-import { itemOf, readOf, storeOf, unitOf } from '../test/shelf'
+import { itemOf, letGo, moved, readOf, storeOf, unitOf } from '../test/shelf'
 import { limitsFrom, method, Story, wellMade } from '../test/story'
 import { at } from '../test/traces'
 import { asksMerged } from './merged'
 import { partOf, partShut, partUnfit } from './part'
-import { datingOf, isCleared, portionOf, roomTime } from './portion'
+import { datingOf, isCleared, portionOf, releaseBar, roomTime } from './portion'
 
 const us = limitsFrom('us-food-code-2022')
 const facts = (more: Partial<ItemFacts> = {}): ItemFacts => ({
@@ -162,8 +162,52 @@ describe('what may go in', () => {
     expect(shut(itemOf(), { typed: { value: 9, unit: 'C' }, warm: true })).toBeNull()
     expect(shut(itemOf(), { measure: { value: 11, unit: 'portion' } })).toBe('more than is left')
     expect(shut(itemOf(), {}, { batch: new Story().batch, lots: [] })).toBe('not proven')
+    // Trimmings were in it as much; whites that were left over never were.
+    const trimmings = itemOf({ what: 'by-product' })
+    expect(shut(trimmings, {}, { batch: new Story().batch, lots: [] })).toBe('not proven')
+    const whites = itemOf({ what: 'by-product', ingredient: 'white', facts: facts({ heat: 'pasteurized' }) })
+    expect(shut(whites, {}, { batch: new Story().batch, lots: [] })).toBeNull()
     expect(shut(itemOf(), {}, proven, 4 * 24 * 60)).toBe('to discard')
     expect(shut(itemOf({ readings: [readOf(0, 9), readOf(299, 9)] }), {}, proven)).toBe('asks first')
+  })
+
+  it('was proven once and for all: the date of its batch is not its own, which the frost stopped', () => {
+    const later = 6 * 24 * 60
+    expect(isCleared(proven.batch, 'UTC', at(later))).toBe(true)
+    const thawed = itemOf({
+      moves: [moved(0, 'move', 'fridge'), moved(60, 'freeze', 'freezer'), moved(later - 60, 'thaw', 'fridge')],
+    })
+    const cold = storeOf([
+      unitOf([
+        [0, 3],
+        [later - 60, 3],
+        [later, 3],
+      ]),
+      unitOf([[0, -18]], { id: 'freezer', kind: 'freezer' }),
+    ])
+    const use = { ...part('assemble', 'x'), measure: { value: 2, unit: 'portion' as const } }
+    expect(partShut(thawed, into, use, proven, cold, at(later))).toBeNull()
+  })
+
+  it('is not let go on by any word where its batch missed a law, or may still prove it', () => {
+    const missed = new Story()
+    missed.combined(5)
+    missed.read(10, 80)
+    missed.offHeat(12)
+    missed.read(20, 57)
+    expect(releaseBar(missed.batch, 'UTC', at(60))).toMatchObject({ code: 'still open' })
+    missed.read(200, 30)
+    expect(releaseBar(missed.batch, 'UTC', at(299))).toMatchObject({ code: 'law missed' })
+    expect(releaseBar(proven.batch, 'UTC', at(9 * 24 * 60))).toBeNull()
+    const released = itemOf({ holds: [letGo(250)] })
+    expect(shut(released, {}, { batch: missed.batch, lots: [] })).toBe('not proven')
+    // Not read in time is for the lead, who wrote why.
+    const unread = new Story()
+    unread.combined(5)
+    unread.read(10, 80)
+    unread.offHeat(12)
+    unread.read(20, 57)
+    expect(shut(released, {}, { batch: unread.batch, lots: [] }, 500)).toBeNull()
   })
 
   it('is never raw egg that nothing heats, nor fruit nobody treated or looked at', () => {

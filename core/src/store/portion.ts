@@ -12,6 +12,8 @@ import type { BatchState } from '../state/batch'
 import { standing } from '../state/fact'
 import type { Bounded } from '../trace/reading'
 import { mixtureTrace } from '../verdict/evidence'
+import { releaseShut, type Shut } from '../verdict/disposition'
+import type { Finding } from '../verdict/finding'
 import { batchStanding, judgeBatch } from '../verdict/judgeBatch'
 import { instantOf, lastMark } from '../verdict/offHeat'
 import type { Dating, Keep } from './dating'
@@ -172,11 +174,21 @@ function firstCold(batch: BatchState, limits: LimitSet, zone: string, at: Instan
   return cold?.at ?? null
 }
 
+/** What of a batch counts for what was made of it: not its own dates, for an item has its own, which the frost stops. */
+function standsFor(batch: BatchState, zone: string, now: Instant): Finding[] {
+  return judgeBatch(batch, { zone }, now).filter(({ check }) => !['days', 'hours'].includes(check.limit.rule.kind))
+}
+
+/** Why the lead cannot let go on what was made of a batch, as the batch itself could not be released; null when it can be. */
+export function releaseBar(batch: BatchState, zone: string, now: Instant): Shut | null {
+  return releaseShut(standsFor(batch, zone, now))
+}
+
 /** Whether what a batch became may go on: every gate proven, or released by the lead. */
 export function isCleared(batch: BatchState, zone: string, now: Instant): boolean {
   const decided = batch.disposition?.value.decision
   if (decided === 'hold' || decided === 'discard' || batch.recalls.length > 0) return false
-  return decided === 'release' || batchStanding(judgeBatch(batch, { zone }, now)) === 'proven'
+  return decided === 'release' || batchStanding(standsFor(batch, zone, now)) === 'proven'
 }
 
 /** The batch that an item was made of; null for what was made of none. */

@@ -39,7 +39,9 @@ export function decisionShut(
   if (decision === 'hold' || decision === 'discard') return null
   if (isClosed(batch)) return { code: 'closed' }
   if (batch.recalls.length > 0) return { code: 'recalled' }
-  return decision === 'release' ? releaseShut(reason, findings) : reworkShut(batch, findings, at)
+  return decision === 'release'
+    ? (releaseShut(findings) ?? assessmentShut(reason, findings))
+    : reworkShut(batch, findings, at)
 }
 
 /** Checks whose standing the lead has to answer for in writing when releasing. */
@@ -56,7 +58,8 @@ export function standingsOf(findings: readonly Finding[]): Disposition['findings
   return findings.map(({ check, standing }) => ({ check: check.key, force: check.limit.force, standing }))
 }
 
-function releaseShut(reason: string, findings: readonly Finding[]): Shut | null {
+/** What no reason releases: a law or a date that is missed, and what may still be proven or missed. */
+export function releaseShut(findings: readonly Finding[]): Shut | null {
   const missed = findings.find(({ check, standing }) => standing === 'missed' && check.limit.force === 'law')
   if (missed) return { code: 'law missed', check: missed.check.key }
   const date = findings.find(
@@ -66,7 +69,10 @@ function releaseShut(reason: string, findings: readonly Finding[]): Shut | null 
   const open = findings.find(
     (finding) => finding.standing === 'open' && isGate(finding) && finding.check.limit.force !== 'quality',
   )
-  if (open) return { code: 'still open', check: open.check.key }
+  return open ? { code: 'still open', check: open.check.key } : null
+}
+
+function assessmentShut(reason: string, findings: readonly Finding[]): Shut | null {
   const [assess] = toAssess(findings)
   return assess && reason.trim().length < ASSESSMENT_LENGTH
     ? { code: 'needs assessment', check: assess.check.key }

@@ -58,7 +58,8 @@ describe('what a batch becomes', () => {
 
   it('goes into an assembly proven, cold and in date, and nothing else does', async () => {
     const good = (await store.putAway(await store.jelly(1), 900, { last: true }))[0]
-    const [raw] = await store.putAway(await store.jelly(1, false), 900)
+    const [raw] = await store.putAway(await store.jelly(5, false), 900)
+    const [cooling] = await store.putAway(await store.jelly(0, false), 900)
     const into = await store.begun('Orchard trifle')
     expect(await store.one(kitchen.claim('part-used', good, await store.part(good, into, 9.4)))).toMatchObject({
       code: 'item shut',
@@ -80,6 +81,11 @@ describe('what a batch becomes', () => {
     })
     expect(await store.signed(kitchen.claim('item-released', raw, { reason: why }))).toMatchObject({
       outcome: 'accepted',
+    })
+    // Not while a gate may still be proven or missed: no more than the batch itself.
+    expect(await store.signed(kitchen.claim('item-released', cooling, { reason: why }))).toMatchObject({
+      code: 'decision shut',
+      sentence: expect.stringContaining('A gate is still open') as string,
     })
     await store.taken(kitchen.claim('part-used', raw, await store.part(raw, into, 3)))
 
