@@ -25,6 +25,10 @@ const parts: { [C in PartShut['code']]: [Extract<PartShut, { code: C }>, string]
 
 const received: { [C in ReceivingReason['code']]: [Extract<ReceivingReason, { code: C }>, string] } = {
   'too warm': [{ code: 'too warm', celsius: 9.5, level }, 'At 9.5° it is over 5.0°: refuse it. Food code, 3-202.11.'],
+  'milk by its law': [
+    { code: 'milk by its law', celsius: 6.2, level, own: { ...level, celsius: 7 } },
+    'At 6.2° it is over 5.0°. Milk may come up to 7.0° where a law of its own sets that: hold it',
+  ],
   'not read': [{ code: 'not read', level }, '5.0° or under'],
   'past its day': [{ code: 'past its day', useBy: '2027-03-05' }, 'Fri 5 Mar: refuse it'],
   'no use-by': [{ code: 'no use-by' }, 'hold it until the lead dates it'],

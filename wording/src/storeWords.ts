@@ -321,6 +321,8 @@ export function receivingSentence(why: ReceivingReason, reader: Reader = { unit:
   switch (why.code) {
     case 'too warm':
       return `At ${degrees(why.celsius, reader, 'under')} it is over ${degrees(why.level.celsius, reader, 'reach')}: refuse it. ${why.level.limit.source.document}, ${why.level.limit.source.section}.`
+    case 'milk by its law':
+      return `At ${degrees(why.celsius, reader, 'under')} it is over ${degrees(why.level.celsius, reader, 'reach')}. Milk may come up to ${degrees(why.own.celsius, reader, 'reach')} where a law of its own sets that: hold it, the lead knows. ${why.own.limit.source.document}, ${why.own.limit.source.section}.`
     case 'not read':
       return `Its temperature was not read: hold it, or read it. ${degrees(why.level.celsius, reader, 'reach')} or under.`
     case 'past its day':

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { limitsFrom } from '../test/story'
 import { isAllowed, receivingOf, type ReceivingVerdict } from './receiving'
+import { coldLevel } from './unitKind'
 
 const DAY = '2027-03-03'
 
@@ -27,10 +28,12 @@ describe('what comes in', () => {
 
   it('is taken, held or refused by the rule set, and the doubt holds it', () => {
     expect(of(milk)).toEqual(['accept'])
-    expect(of({ ...milk, received: { typed: { value: 42, unit: 'F' }, instrument: 'P2' } })).toEqual([
-      'refuse',
-      'too warm',
-    ])
+    const read = (value: number, unit: 'C' | 'F') => ({ typed: { value, unit }, instrument: 'P2' })
+    expect(of({ ...milk, ingredient: 'butter', received: read(42, 'F') })).toEqual(['refuse', 'too warm'])
+    // Milk may come warmer where a law of its own says so: that is for the lead to know, and no warmer than that.
+    expect(of({ ...milk, received: read(6.8, 'C') })).toEqual(['hold', 'milk by its law'])
+    expect(of({ ...milk, received: read(7.2, 'C') })).toEqual(['refuse', 'too warm'])
+    expect(of({ ...milk, received: read(6.8, 'C') }, 'fr-2009')).toEqual(['refuse', 'too warm'])
     expect(of({ ...milk, received: null })).toEqual(['hold', 'not read'])
     expect(of({ ...milk, useBy: '2027-03-02' })).toEqual(['refuse', 'past its day'])
     expect(of({ ...milk, useBy: null })).toEqual(['hold', 'no use-by'])
@@ -42,6 +45,31 @@ describe('what comes in', () => {
       'refuse',
       'looks bad',
     ])
+  })
+
+  it('is held against what its rule set prints for the door, not against a stricter line of the house for holding', () => {
+    const us = limitsFrom('us-food-code-2022')
+    const house = {
+      ...us,
+      lines: us.lines.map((line) =>
+        line.key === 'cold-holding'
+          ? {
+              ...line,
+              house: { rule: { kind: 'stay', side: 'under', level: { c: 4, f: 39 }, grace: null }, reason: 'x' },
+            }
+          : line,
+      ),
+    } as typeof us
+    const lot = {
+      ...milk,
+      ingredient: 'butter',
+      received: { typed: { value: 4.6, unit: 'C' as const }, instrument: 'P2' },
+    }
+    expect(coldLevel(house, DAY)!.celsius).toBe(4)
+    expect(receivingOf(lot, house, DAY, false)).toMatchObject({
+      verdict: 'accept',
+      level: { celsius: 5, limit: { source: { section: '3-202.11' } } },
+    })
   })
 
   const STRICT: ReceivingVerdict[] = ['accept', 'hold', 'refuse']

@@ -2,9 +2,9 @@ import type { Day } from '../calendar/zone'
 import { catalogue } from '../ingredient/catalogue'
 import type { LotReceived } from '../ledger/storeEntries'
 import { limitsOf } from '../limits/checksFor'
-import type { Limit, LimitSet } from '../limits/limit'
+import type { LimitSet } from '../limits/limit'
 import { celsiusOf, SAME_DEGREE } from '../quantity/temperature'
-import { coldLevel, shellEggLevel, type Level } from './unitKind'
+import { receivedLevel, receivedMilkLevel, shellEggLevel, type Level } from './unitKind'
 
 /** accept: goes in. hold: kept apart until the lead decides. refuse: goes back with the driver. */
 export type ReceivingVerdict = 'accept' | 'hold' | 'refuse'
@@ -12,6 +12,8 @@ export type ReceivingVerdict = 'accept' | 'hold' | 'refuse'
 /** Why a lot is not simply accepted. */
 export type ReceivingReason =
   | { code: 'too warm'; celsius: number; level: Level }
+  /** Milk, warmer than other cold food may come, and not than a law of its own may allow. */
+  | { code: 'milk by its law'; celsius: number; level: Level; own: Level }
   | { code: 'not read'; level: Level }
   | { code: 'past its day'; useBy: Day }
   | { code: 'no use-by' }
@@ -41,6 +43,13 @@ export function isFrozenFruit(ingredient: string | null): boolean {
   return ingredient === 'berry-puree'
 }
 
+/** Milk and cream as they are bought to be kept cold. */
+function isMilk(ingredient: string | null): boolean {
+  return ingredient !== null && MILK.includes(ingredient)
+}
+
+const MILK = ['milk', 'skimmed-milk', 'buttermilk', 'cream-18', 'cream-36', 'cream-48']
+
 /**
  * What a kitchen may do with a lot at the door, under its limits on that day. Too warm or past its day is refused; what
  * is not known is held for the lead.
@@ -52,7 +61,10 @@ export function receivingOf(lot: Arriving, limits: LimitSet, day: Day, susceptib
   if (level && !lot.received) found.push(['hold', { code: 'not read', level }])
   if (level && lot.received) {
     const celsius = celsiusOf(lot.received.typed)
-    if (celsius > level.celsius + SAME_DEGREE) found.push(['refuse', { code: 'too warm', celsius, level }])
+    const own = isMilk(lot.ingredient) ? receivedMilkLevel(limits, day) : null
+    const isOver = (each: Level) => celsius > each.celsius + SAME_DEGREE
+    if (isOver(level) && own && !isOver(own)) found.push(['hold', { code: 'milk by its law', celsius, level, own }])
+    else if (isOver(level)) found.push(['refuse', { code: 'too warm', celsius, level: own ?? level }])
   }
   if (lot.useBy !== null && lot.useBy < day) found.push(['refuse', { code: 'past its day', useBy: lot.useBy }])
   if (lot.useBy === null && level) found.push(['hold', { code: 'no use-by' }])
@@ -76,15 +88,7 @@ function receivingLevel(lot: Arriving, limits: LimitSet, day: Day): Level | null
   const food = lot.ingredient === null ? null : catalogue[lot.ingredient]
   if (food && !food.needsCold) return null
   if (lot.form === 'shell') return shellEggLevel(limits, day)
-  const level = coldLevel(limits, day)
-  const printed = printedLimit(limits, day)
-  return level && printed ? { ...level, limit: printed } : level
-}
-
-/** The limit for what is received cold, where the rule set prints it apart from holding. */
-function printedLimit(limits: LimitSet, day: Day): Level['limit'] | null {
-  const [limit] = limitsOf(limits, 'received-cold', day)
-  return limit?.rule.kind === 'stay' ? (limit as Limit<typeof limit.rule>) : null
+  return receivedLevel(limits, day)
 }
 
 function asksForScheme(limits: LimitSet, day: Day): boolean {

@@ -45,6 +45,16 @@ export function coldLevel(limits: LimitSet, day: Day): Level | null {
   return strictest(keys, limits, day)
 }
 
+/** What is received cold comes under; the cold holding line where a rule set prints none of its own. */
+export function receivedLevel(limits: LimitSet, day: Day): Level | null {
+  return strictest(['received-cold'], limits, day) ?? coldLevel(limits, day)
+}
+
+/** What milk may come under where a law of its own sets it; null where the rule set knows of none. */
+export function receivedMilkLevel(limits: LimitSet, day: Day): Level | null {
+  return strictest(['received-milk'], limits, day)
+}
+
 /** The air that shell eggs are kept in; the cold holding line where a rule set prints none of its own. */
 export function shellEggLevel(limits: LimitSet, day: Day): Level | null {
   return strictest(['shell-egg-air'], limits, day) ?? coldLevel(limits, day)

@@ -16,7 +16,8 @@ describe('a lot', () => {
     const warm = { received: { typed: { value: 9.5, unit: 'C' as const }, instrument: null } }
     expect((await store.receive(store.arrived(warm))).result).toMatchObject({
       code: 'received otherwise',
-      sentence: expect.stringContaining('9.5° it is over 5') as string,
+      // Milk may come warmer than other cold food, where a law of its own says so.
+      sentence: expect.stringContaining('9.5° it is over 7') as string,
     })
     expect((await store.receive(store.arrived({ ...warm, verdict: 'hold' }))).result.outcome).toBe('refused')
     expect((await store.receive(store.arrived({ ...warm, verdict: 'refuse' }))).result.outcome).toBe('accepted')
