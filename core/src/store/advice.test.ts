@@ -61,6 +61,24 @@ describe('what time above the limit asks for', () => {
     expect(asks('anz-3-2-2', read, 396, warm).asks).toBe('chill again')
   })
 
+  it('counts the time for the guests from when it left the cold, over the bench', () => {
+    const served = itemOf({
+      moves: [
+        moved(0, 'move', 'fridge'),
+        moved(60, 'out', null),
+        moved(150, 'serve', null),
+        moved(200, 'serve', 'case'),
+      ],
+    })
+    const fridge = unitOf([
+      [0, 3],
+      [600, 3],
+    ])
+    const { timeUp } = itemStanding(served, storeOf([fridge]), at(210))
+    expect(timeUp).toMatchObject({ since: at(60), at: at(60 + 240) })
+    expect(itemStanding(served, storeOf([fridge]), at(300))).toMatchObject({ asks: 'discard', why: 'time up' })
+  })
+
   it('discards what went out with time as its only control when that is up, and not before', () => {
     const served = itemOf({ moves: [moved(0, 'move', 'fridge'), moved(60, 'serve', null)] })
     expect(asks('us-food-code-2022', served, 299)).toMatchObject({

@@ -187,10 +187,10 @@ function freezersNowWarm(units: readonly StoreUnit[], level: Level | null, now: 
 /** Out for service, or hot: until when, by the rule set in force, else the house. */
 function timeControl({ moves }: Course, limits: LimitSet, day: Day): CourseStanding['timeUp'] {
   const place = moves.at(-1)
-  const isOut = (how: MoveHow | undefined) => how === 'serve' || how === 'hot'
-  if (!place || !isOut(place.how)) return null
-  // From one counter to the next the clock runs on.
-  const inside = moves.findLastIndex(({ how }) => !isOut(how))
+  if (place?.how !== 'serve' && place?.how !== 'hot') return null
+  // From one counter to the next the clock runs on; for the guests it began on the bench, where nothing was heated.
+  const out: MoveHow[] = place.how === 'serve' ? ['serve', 'hot', 'out'] : ['serve', 'hot']
+  const inside = moves.findLastIndex(({ how }) => !out.includes(how))
   const since = moves[inside + 1]!.at
   const { hotHours, serveMinutes } = limits.practice
   if (place.how === 'hot') return { since, at: since + hotHours * HOUR, source: practiceSource('hot holding', limits) }
