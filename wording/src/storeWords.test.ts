@@ -2,6 +2,7 @@ import type { HotCheck, ItemStanding, ItemState, PartShut } from '@logged-therma
 import {
   discardReasonOf,
   itemSentence,
+  lagSentence,
   keepWords,
   leftInEggs,
   leftWords,
@@ -111,6 +112,17 @@ describe('the words of the cold store', () => {
       'It was cold and was not read at 74.0° for 15 s, by two readings, in time. The lead decides.',
     )
     expect(discardReasonOf(standing({ asks: 'discard', why: 'hot holding' }))).toBe('time up')
+  })
+
+  it('say how far food lags behind the air, and that it proves nothing', () => {
+    const lag = { air: 9, from: 3, grams: 1200, assumed: false, earliest: 2 * HOUR, latest: 7 * HOUR }
+    expect(lagSentence(lag, 5, reader)).toBe(
+      'Thermal lag, which proves nothing: the core of 1.2 kg at 3.0°, left in 9.0°, passes 5.0° between about 02:00 and 07:00.',
+    )
+    const night = { ...lag, grams: 100, assumed: true, latest: 26 * HOUR }
+    expect(lagSentence(night, 5, { ...reader, unit: 'F' })).toBe(
+      'Thermal lag, which proves nothing: the core of each, taken as 100 g, at 37.4°, left in 48.2°, passes 41.0° between about 02:00 and 02:00 Fri 2 Jan.',
+    )
   })
 
   it('say why something may not go in, and what would help', () => {

@@ -201,11 +201,16 @@ function reheatWords({ rows }: Reheating, reader: Reader): string {
 }
 
 /** How far food lags behind the air, said so that nobody takes it for a proof. */
-export function lagSentence({ air, from, grams, earliest, latest }: ThermalLag, level: number, reader: Reader): string {
+export function lagSentence(
+  { air, from, grams, assumed, earliest, latest }: ThermalLag,
+  level: number,
+  reader: Reader,
+): string {
   const [was, is, line] = [from, air, level].map((celsius) => degrees(celsius, reader, 'under'))
   const days = [earliest, latest].map((at) => dayOf(at, reader.zone))
   const until = days[0] === days[1] ? clock(latest, reader) : `${clock(latest, reader)} ${dayName(days[1]!)}`
-  const mass = measureWords({ value: Math.round(grams), unit: 'g' })
+  const weighed = measureWords({ value: Math.round(grams), unit: 'g' })
+  const mass = assumed ? `each, taken as ${weighed},` : weighed
   return `Thermal lag, which proves nothing: the core of ${mass} at ${was}, left in ${is}, passes ${line} between about ${clock(earliest, reader)} and ${until}.`
 }
 

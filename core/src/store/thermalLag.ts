@@ -22,6 +22,8 @@ export interface ThermalLag {
   from: number
   /** What is reckoned with, each by itself, g. */
   grams: number
+  /** Nobody weighed it: a portion is taken to be so much. */
+  assumed: boolean
   earliest: Instant
   latest: Instant
 }
@@ -52,7 +54,8 @@ export function thermalLag(
   const own = reads.findLast(({ by, at }) => by === 'probe' && at >= began.earliest)
   if (own && own.celsius > level.celsius + SAME_DEGREE) return null
   const from = own?.celsius ?? warm.from
-  const grams = left.unit === 'g' || left.unit === 'ml' ? left.value : PORTION_GRAMS
+  const assumed = left.unit !== 'g' && left.unit !== 'ml'
+  const grams = assumed ? PORTION_GRAMS : left.value
   const since = {
     earliest: Math.max(began.earliest, own?.at ?? -Infinity),
     latest: Math.max(began.latest, own?.at ?? -Infinity),
@@ -63,6 +66,7 @@ export function thermalLag(
     air,
     from,
     grams,
+    assumed,
     earliest: since.earliest + Math.round(minutes('flat', coefficient.most) * MINUTE),
     latest: since.latest + Math.round(minutes('compact', coefficient.least) * MINUTE),
   }
