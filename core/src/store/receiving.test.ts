@@ -59,7 +59,7 @@ describe('what comes in', () => {
             }
           : line,
       ),
-    } as typeof us
+    }
     const lot = {
       ...milk,
       ingredient: 'butter',
