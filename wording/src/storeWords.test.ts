@@ -7,6 +7,7 @@ import {
   leftInEggs,
   leftWords,
   measureWords,
+  partSentence,
   partShutSentence,
   setBy,
 } from './storeWords'
@@ -112,6 +113,12 @@ describe('the words of the cold store', () => {
       'It was cold and was not read at 74.0° for 15 s, by two readings, in time. The lead decides.',
     )
     expect(discardReasonOf(standing({ asks: 'discard', why: 'hot holding' }))).toBe('time up')
+  })
+
+  it('say of a part what it brings along', () => {
+    expect(partSentence(standing())).toBe('House, 3 days')
+    const exposure = { ...standing().exposure, time: { least: 0, likely: HOUR, most: 1.5 * HOUR } }
+    expect(partSentence(standing({ exposure }))).toBe('above its limit for up to 90 min, which goes along')
   })
 
   it('say how far food lags behind the air, and that it proves nothing', () => {

@@ -271,6 +271,12 @@ export function leftWords(
   return { big: String(daysLeft), small: 'days, with today' }
 }
 
+/** What a part brings along: its time above the limit where it has some, else what sets its date. */
+export function partSentence(standing: Pick<ItemStanding, 'exposure' | 'walls'>): string {
+  const { most } = standing.exposure.time
+  return most > 0 ? `above its limit for up to ${span(most)}, which goes along` : setBy(standing)
+}
+
 /** Why some of an item may not go there, and what to do. */
 export function partShutSentence(why: PartShut, reader: Reader = { unit: 'C', zone: 'UTC' }): string {
   switch (why.code) {

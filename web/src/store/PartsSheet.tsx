@@ -16,7 +16,7 @@ import {
   type PartUsed,
   type Typed,
 } from '@logged-thermal/core'
-import { degrees, measureWords, partShutSentence, setBy, span, type Reader } from '@logged-thermal/wording'
+import { degrees, measureWords, partSentence, partShutSentence, span, type Reader } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { useHand, useLine } from '../app/kitchen'
 import { useMethodOf } from '../bench/instructions'
@@ -92,7 +92,7 @@ export function PartsSheet({ batch, step, now, onClose, reader }: Props) {
                   {each.item.name}
                   <small>
                     {each.item.code} · {measureWords(itemLeft(each.item))} · {whereIs(each.item, line.units)} ·{' '}
-                    {shut ? partShutSentence(shut, reader) : setBy(each.standing)}
+                    {shut ? partShutSentence(shut, reader) : partSentence(each.standing)}
                   </small>
                 </Key>
               ))}
