@@ -1,4 +1,4 @@
-import { expect, test, type Browser, type Page } from '@playwright/test'
+import { expect, test, type Browser, type Page, type Route } from '@playwright/test'
 import { expectAccessible } from './accessible'
 import { type PINS, RunningKitchen, tapReading } from './kitchen'
 
@@ -58,12 +58,25 @@ test('a batch from the stove to its discard date, seen from a second tablet, and
   await expect(standing(other, 'egg')).toHaveAttribute('data-standing', 'proven')
   await cook.getByRole('button', { name: 'Off the heat' }).click()
 
-  // Typed on a keyboard: the two gates.
-  for (const typed of ['57', '20.8', '4,6']) {
-    await cook.keyboard.type(typed)
+  // Typed on a keyboard: the two gates. A late answer does not move this tablet's clock: readings keep their order.
+  const typed = async (number: string) => {
+    await cook.keyboard.type(number)
     await cook.keyboard.press('Enter')
-    await expect(cook.getByText(`${Number(typed.replace(',', '.')).toFixed(1)}°C logged`)).toBeVisible()
+    await expect(cook.getByText(`${Number(number.replace(',', '.')).toFixed(1)}°C logged`)).toBeVisible()
   }
+  const late = async (route: Route) => {
+    const response = await route.fetch()
+    await new Promise((done) => setTimeout(done, 1500))
+    await route.fulfill({ response })
+  }
+  await cook.route('**/api/entries', late, { times: 1 })
+  const answered = cook.waitForResponse('**/api/entries')
+  await typed('57')
+  await cook.waitForTimeout(1000)
+  await typed('20.8')
+  await answered
+  await cook.waitForTimeout(100)
+  await typed('4,6')
   for (const page of [cook, other]) {
     await expect(standing(page, 'cool-first')).toHaveAttribute('data-standing', 'proven')
     await expect(standing(page, 'cool-total')).toHaveAttribute('data-standing', 'proven')

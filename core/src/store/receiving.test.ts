@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import type { LimitSet } from '../limits/limit'
 import { limitsFrom } from '../test/story'
 import { isAllowed, receivingOf, type ReceivingVerdict } from './receiving'
 import { coldLevel } from './unitKind'
@@ -49,16 +50,10 @@ describe('what comes in', () => {
 
   it('is held against what its rule set prints for the door, not against a stricter line of the house for holding', () => {
     const us = limitsFrom('us-food-code-2022')
-    const house = {
+    const rule = { kind: 'stay' as const, side: 'under' as const, level: { c: 4, f: 39 }, grace: null }
+    const house: LimitSet = {
       ...us,
-      lines: us.lines.map((line) =>
-        line.key === 'cold-holding'
-          ? {
-              ...line,
-              house: { rule: { kind: 'stay', side: 'under', level: { c: 4, f: 39 }, grace: null }, reason: 'x' },
-            }
-          : line,
-      ),
+      lines: us.lines.map((line) => (line.key === 'cold-holding' ? { ...line, house: { rule, reason: 'x' } } : line)),
     }
     const lot = {
       ...milk,
