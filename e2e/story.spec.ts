@@ -69,7 +69,7 @@ test('a batch from the stove to its discard date, seen from a second tablet, and
     await new Promise((done) => setTimeout(done, 1500))
     await route.fulfill({ response })
   }
-  await cook.route('**/api/entries', late, { times: 1 })
+  await cook.route('**/api/entries', late, { times: 2 })
   const answered = cook.waitForResponse('**/api/entries')
   await typed('57')
   await cook.waitForTimeout(1000)
