@@ -1,5 +1,18 @@
-import type { GateForecast, Outcome, Passing, PlannedStage } from '@logged-thermal/core'
-import { actionWord, outcomeWords, passingSentence, plannedInShort, plannedWords } from './coolingWords'
+import type { Action, Forecast, GateForecast, Outcome, Passing, PlannedStage } from '@logged-thermal/core'
+import {
+  actionDone,
+  actionWord,
+  groundsSentence,
+  leftAsItIs,
+  lostSentence,
+  outcomeWords,
+  passingSentence,
+  placedWords,
+  plannedInShort,
+  plannedWords,
+  planWords,
+  pouredWords,
+} from './coolingWords'
 
 const reader = { unit: 'C' as const, zone: 'UTC' }
 const at = (hours: number, minutes: number) => Date.UTC(2027, 2, 3, hours, minutes)
@@ -54,4 +67,51 @@ it('names an action with its depth and its pans', () => {
   expect(actionWord({ kind: 'shallow pans', place: 'refrigerator', depth: 0.045, pans: 3 })).toBe(
     'Split over 3 pans, 4.5 cm deep, into the cold',
   )
+})
+
+it('says what a gate will see if nobody acts, and on what that rests', () => {
+  const seen = { ...gate(), atDeadline: 26.7 }
+  expect(leftAsItIs(seen, reader)).toBe('Left as it is, about 27° at 14:20. Limit 21°.')
+  expect(leftAsItIs({ ...seen, atDeadline: 22 }, { ...reader, unit: 'F' })).toContain('about 72° at')
+  const rests = (batches: number, place: string | null, guessed: boolean) =>
+    groundsSentence({ batches, setting: { place, product: guessed ? { guessed: true } : {} } } as unknown as Forecast)
+  expect(rests(4, 'counter', false)).toBe('From 4 earlier coolings alike in this kitchen.')
+  expect(rests(0, null, true)).toBe('Nobody said where it stands: say so, and the range narrows.')
+  expect(rests(0, 'counter', true)).toContain('the pot was not measured')
+  expect(rests(0, 'counter', false)).toBe('Reckoned from its vessel, depth and place.')
+})
+
+it('leaves what nothing saves to the lead, with rework only where the rule set knows it', () => {
+  const rework = {
+    limit: { key: 'rework', rule: { kind: 'hold', rows: [{ at: { c: 74, f: 165 }, seconds: 15 }] } },
+    unit: 'C',
+  }
+  const said = (checks: unknown[]) => lostSentence({ checks } as Parameters<typeof lostSentence>[0], reader)
+  expect(said([])).toContain('no rework here: discard it')
+  expect(said([rework])).toContain('rework it (74° for 15 s), while its time runs, or discard it')
+})
+
+it('says where something stands and in what it was poured, as it was entered', () => {
+  const air = { value: -1, unit: 'C' as const }
+  expect(placedWords({ place: 'blast chiller', unit: null, air })).toBe('Blast chiller, air -1.0 °C')
+  expect(placedWords({ place: 'counter', unit: null, air: null })).toBe('Counter')
+  const pouring = { vessel: { name: 'Steel tray' }, pans: 3, depth: 0.045 } as Parameters<typeof pouredWords>[0]
+  expect(pouredWords(pouring)).toBe('3 × Steel tray, 4.5 cm deep')
+  expect(pouredWords({ ...pouring, pans: 1 })).toBe('Steel tray, 4.5 cm deep')
+  const plan = { ...pouring, place: 'fan refrigerator' } as unknown as Parameters<typeof planWords>[0]
+  expect(planWords(plan)).toBe('Plan: 3 × Steel tray, 4.5 cm deep, fan refrigerator')
+})
+
+it('has for every action a word to do it and a word that it was done', () => {
+  const done = {
+    'stirred ice bath': ['Ice bath + stir', 'Ice bath is on'],
+    'ice bath': ['Ice bath', 'Ice bath is on'],
+    'blast chiller': ['Blast chiller', 'It is in the chiller'],
+    split: ['Split in two', 'It is split'],
+    'shallow pans': ['Split over 2 pans, 6 cm deep, into the cold', 'It is split'],
+  } satisfies Record<Action['kind'], string[]>
+  for (const [kind, words] of Object.entries(done)) {
+    const action = { kind, place: 'refrigerator', depth: 0.06, pans: 2 } as Action
+    expect([actionWord(action), actionDone(action)]).toEqual(words)
+  }
 })

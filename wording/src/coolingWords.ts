@@ -12,7 +12,7 @@ import {
   type PlannedStage,
   type Pouring,
 } from '@logged-thermal/core'
-import { clock, degrees, limitDegreesOf, span, type Reader } from './figures'
+import { aboutDegrees, clock, limitDegreesOf, span, type Reader } from './figures'
 import { limitTitle } from './limitWords'
 
 export const placeWord: Record<Place, string> = {
@@ -77,8 +77,7 @@ export function passingRange({ low, high }: Passing, reader: Reader): string {
 
 /** What a gate will see if nobody acts: '27° at 15:02, limit 21°'. */
 export function leftAsItIs({ atDeadline, deadline, level }: GateForecast, reader: Reader): string {
-  const at = degrees(atDeadline, reader, 'under').replace(/\.\d/, '')
-  return `Left as it is, about ${at} at ${clock(deadline, reader)}. Limit ${limitDegreesOf(level, reader)}.`
+  return `Left as it is, about ${aboutDegrees(atDeadline, reader)} at ${clock(deadline, reader)}. Limit ${limitDegreesOf(level, reader)}.`
 }
 
 /** On what a forecast rests. */

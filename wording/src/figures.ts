@@ -19,6 +19,11 @@ export function degrees(celsius: number, { unit }: Reader, sense: 'reach' | 'und
   return `${roundAgainst(inUnit(celsius, unit), sense).toFixed(1)}°`
 }
 
+/** A forecast of what has to come under something, in whole degrees: rounded up, against the kitchen. */
+export function aboutDegrees(celsius: number, { unit }: Reader): string {
+  return `${Math.ceil(inUnit(celsius, unit) - 1e-9)}°`
+}
+
 /** A limit: the printed figure where the reader's unit is the code's, otherwise the code's figure exactly, rounded against. */
 export function limitDegrees(printed: Degrees, code: CodeUnit, { unit }: Reader, sense: 'reach' | 'under'): string {
   if (code === unit || code === 'stricter') return `${unit === 'C' ? printed.c : printed.f}°`

@@ -1,6 +1,6 @@
 import { useId, useMemo } from 'react'
 import type { Attention, BatchState, FanPoint, Finding, Forecast } from '@logged-thermal/core'
-import { dayName, degrees, gateName, checkTitle, type Reader } from '@logged-thermal/wording'
+import { aboutDegrees, dayName, gateName, checkTitle, type Reader } from '@logged-thermal/wording'
 import { GateWedges, type GateSize } from './GateWedges'
 import { GlyphShape } from './Glyph'
 import type { Lens } from './lens'
@@ -280,7 +280,7 @@ function apart(labels: Label[], lens: Lens): Label[] {
 }
 
 function ClashChip({ gate, x, reader }: { gate: RibbonGate; x: number; reader: Reader }) {
-  const text = degrees(gate.clash!, reader, 'under').replace(/\.\d/, '')
+  const text = aboutDegrees(gate.clash!, reader)
   return (
     <g>
       <rect x={x - 25} y="2" width="50" height="25" rx="5" fill="var(--flare2)" />
