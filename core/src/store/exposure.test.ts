@@ -174,6 +174,9 @@ describe('time above the cold limit', () => {
     expect(minutes(broken.least)).toBe(0)
     expect(minutes(broken.most)).toBe(400 + 300 + 60)
     expect(broken.likely).toBeLessThan(broken.most)
+    // From one freezer to another it is as frozen as before.
+    const carried = itemOf({ moves: [moved(0, 'freeze', 'other'), moved(60, 'move', 'freezer')] })
+    expect(time([[0, -18]], carried).most).toBe(0)
     // Read hard while the freezer was still warm, it never was.
     expect(
       minutes(

@@ -106,7 +106,7 @@ function stretchesOf(
 ): Stretch[] {
   const unit = id === null ? null : units.find((each) => each.id === id)
   // Hard food waits out a night that nobody saw; a freezer that was read warmer than the cold limit is another matter.
-  if (frozen)
+  if (frozen || unit?.kind === 'freezer')
     return unit && isEverOutside(unit, level)
       ? inAir(unit, level, from, to, nightMs).filter(({ likely }) => likely > 0)
       : []
