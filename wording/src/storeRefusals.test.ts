@@ -16,6 +16,7 @@ const parts: { [C in PartShut['code']]: [Extract<PartShut, { code: C }>, string]
   'not proven': [{ code: 'not proven', batch: '62-1' }, '62-1 is not proven'],
   'lot not accepted': [{ code: 'lot not accepted', lot: 'L522' }, 'L522'],
   'too warm': [{ code: 'too warm', celsius: 9.4, level: 5 }, 'at 9.4° it is over 5°'],
+  'out for good': [{ code: 'out for good' }, 'it is served from there'],
   'raw egg unheated': [{ code: 'raw egg unheated' }, 'no step heats it'],
   'fruit not treated': [{ code: 'fruit not treated' }, 'Boil it'],
   'not looked at': [{ code: 'not looked at' }, 'look at it again'],

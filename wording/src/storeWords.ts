@@ -296,6 +296,8 @@ export function partShutSentence(why: PartShut, reader: Reader = { unit: 'C', zo
       return `lot ${why.lot} is held or called back. The lead decides first.`
     case 'too warm':
       return `at ${degrees(why.celsius, reader, 'under')} it is over ${limitDegreesOf(why.level, reader)}. Chill it first, or say that it is poured warm.`
+    case 'out for good':
+      return 'it went out to the guests or into the hot well: it is served from there.'
     case 'raw egg unheated':
       return 'it is raw egg, and no step heats it. Take a pasteurized one.'
     case 'fruit not treated':

@@ -6,7 +6,7 @@ import type { Part, PartUsed } from '../ledger/storeEntries'
 import { heatPlan } from '../method/heatPlan'
 import { celsiusOf, SAME_DEGREE } from '../quantity/temperature'
 import type { BatchState } from '../state/batch'
-import { eggOf, isOfItsBatch, itemLeft, releasedAt, type ItemState } from '../state/item'
+import { eggOf, isOfItsBatch, itemLeft, placeOf, releasedAt, type ItemState } from '../state/item'
 import { mayGoIn, type LotState } from '../state/lot'
 import { itemLevel, itemStanding, type ItemStanding, type Store } from './itemStanding'
 import type { Bounded } from '../trace/reading'
@@ -24,6 +24,8 @@ export type PartShut =
   | { code: 'not proven'; batch: string }
   | { code: 'lot not accepted'; lot: string }
   | { code: 'too warm'; celsius: number; level: number }
+  /** Out with the guests or held hot: its time is its only control, and it is served from there. */
+  | { code: 'out for good' }
   | { code: 'raw egg unheated' }
   | { code: 'fruit not treated' }
   | { code: 'not looked at' }
@@ -68,6 +70,8 @@ export function partUnfit(
 ): PartShut | null {
   const shut = itemShut(item, measure, ancestry, store, now)
   if (shut) return shut
+  const how = placeOf(item)?.value.how
+  if (how === 'serve' || how === 'hot') return { code: 'out for good' }
   const heated = isBeforeKill(into, step)
   const rule = heated ? into.terms.eggs.heated : into.terms.eggs.unheated
   if (eggOf(item) !== null && item.facts.heat === 'raw' && !mayUse(rule, 'shell')) return { code: 'raw egg unheated' }

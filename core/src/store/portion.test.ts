@@ -171,6 +171,11 @@ describe('what may go in', () => {
     expect(shut(itemOf({ readings: [readOf(0, 9), readOf(299, 9)] }), {}, proven)).toBe('asks first')
   })
 
+  it('is nothing that went out to the guests', () => {
+    const served = itemOf({ moves: [moved(0, 'move', 'fridge'), moved(290, 'serve', null)] })
+    expect(shut(served)).toBe('out for good')
+  })
+
   it('was proven once and for all: the date of its batch is not its own, which the frost stopped', () => {
     const later = 6 * 24 * 60
     expect(isCleared(proven.batch, 'UTC', at(later))).toBe(true)
