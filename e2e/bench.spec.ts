@@ -341,19 +341,6 @@ test('the lead sets how the house works; the next batch waits for the clean tick
   await lead.context().close()
 })
 
-test('ladles without a batch, with a sentence for what is no number', async ({ browser }) => {
-  const page = await person(browser, 'Noor Hallet')
-  await page.getByRole('link', { name: 'Ladles' }).click()
-  await expect(page.locator('.temper-verdict')).toContainText('All combined it comes to')
-  await page.getByLabel('Hot liquid at, °C').fill('warm')
-  await expect(page.getByRole('alert')).toContainText('Both temperatures are needed, in °C')
-  await page.getByLabel('Hot liquid at, °C').fill('60')
-  await expect(page.locator('.temper-verdict')).toContainText('This is not a kill step')
-  await page.getByLabel('Yolk, g').fill('0')
-  await expect(page.getByRole('alert')).toContainText('numbers above 0')
-  await page.context().close()
-})
-
 test('on a phone the same way is led, every key large enough, nothing off the side', async ({ browser }) => {
   const page = await person(browser, 'Teo Brandt')
   await page.setViewportSize({ width: 390, height: 844 })

@@ -2,22 +2,12 @@ import fc from 'fast-check'
 import { eggGrams } from '../egg/eggGrams'
 import type { AnyClaim, EggsTaken } from '../ledger/entry'
 import { applyToItem, itemLeft, type ItemState } from '../state/item'
+import { taken as takenOf } from '../test/eggMethods'
 import { itemOf } from '../test/shelf'
 import { at } from '../test/traces'
 import { isPackageOf, outOfPackage, packagesOf } from './eggPackage'
 
-const taken = (more: Partial<EggsTaken> = {}): EggsTaken => ({
-  step: 'temper',
-  lot: 'lot',
-  form: 'shell',
-  as: 'separated',
-  cracked: 24,
-  rejected: 2,
-  grams: {},
-  size: 'US L',
-  item: 'tray',
-  ...more,
-})
+const taken = (more: Partial<EggsTaken> = {}) => takenOf({ lot: 'lot', item: 'tray', ...more })
 const tray = (value: number, id = 'tray', more: Partial<ItemState> = {}): ItemState =>
   itemOf({
     id,
