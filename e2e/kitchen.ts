@@ -1,5 +1,5 @@
 import { spawn, type ChildProcess } from 'node:child_process'
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { createServer, type AddressInfo } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -14,13 +14,17 @@ export class RunningKitchen {
     private readonly folder: string,
     private readonly port: number,
     private child: ChildProcess,
+    private aheadMs: number,
   ) {}
 
-  static async open(): Promise<RunningKitchen> {
+  /** @param at when its day of work is: in the afternoon of today, unless a story needs another time */
+  static async open(at: number = thisAfternoon()): Promise<RunningKitchen> {
     const folder = mkdtempSync(join(tmpdir(), 'lt-e2e-'))
     const port = await freePort()
+    const aheadMs = at - Date.now()
+    writeFileSync(join(folder, CLOCK), String(aheadMs))
     const child = await start(folder, port)
-    return new RunningKitchen(`http://127.0.0.1:${port}`, folder, port, child)
+    return new RunningKitchen(`http://127.0.0.1:${port}`, folder, port, child, aheadMs)
   }
 
   /** A tablet of its own, with a shift that this person opened. An error in the page fails the story. */
@@ -29,6 +33,30 @@ export class RunningKitchen {
     page.on('pageerror', (error) => expect(error.message).toBe(''))
     await openShift(page, this.url, name)
     return page
+  }
+
+  /** The kitchen's clock, ms. */
+  get now(): number {
+    return Date.now() + this.aheadMs
+  }
+
+  /** Lets minutes pass: the kitchen's clock goes on at once, and so do the clocks of these tablets. */
+  async passes(minutes: number, ...pages: Page[]): Promise<void> {
+    this.aheadMs += minutes * 60_000
+    writeFileSync(join(this.folder, CLOCK), String(this.aheadMs))
+    for (const page of pages) {
+      await page.waitForFunction(
+        async (least) => {
+          const at = Date.now()
+          const { now } = (await (await fetch('/api/live/now')).json()) as { now: number }
+          return now - at >= least
+        },
+        this.aheadMs - 2000,
+        { polling: 50 },
+      )
+      // It hears of it in the next moment, as of every entry.
+      await page.waitForTimeout(300)
+    }
   }
 
   /** Stops it as Ctrl-C does. */
@@ -102,7 +130,7 @@ export async function tapReading(page: Page, value: number): Promise<number> {
 
 function start(folder: string, port: number): Promise<ChildProcess> {
   const child = spawn(process.execPath, ['scripts/start.mjs', '--port', String(port)], {
-    env: { ...process.env, LT_DATA: folder },
+    env: { ...process.env, LT_DATA: folder, LT_CLOCK_FILE: join(folder, CLOCK) },
     stdio: ['ignore', 'pipe', 'inherit'],
   })
   return new Promise((ready, failed) => {
@@ -113,6 +141,14 @@ function start(folder: string, port: number): Promise<ChildProcess> {
     })
     child.once('exit', (code) => failed(new Error(`npm start ended with ${code}:\n${printed}`)))
   })
+}
+
+const CLOCK = 'clock-ahead'
+
+/** Half past two in the afternoon of the day of the tests, UTC: late enough for a day's work. */
+function thisAfternoon(): number {
+  const now = Date.now() + Number(process.env.LT_CLOCK_AHEAD_MS ?? 0)
+  return Math.floor(now / 86_400_000) * 86_400_000 + 14.5 * 3_600_000
 }
 
 function freePort(): Promise<number> {

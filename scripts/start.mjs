@@ -6,12 +6,14 @@ import { join, resolve } from 'node:path'
 import { parseArgs } from 'node:util'
 import { ensureBuilt, ensureInstalled } from './install.mjs'
 import { openCluster } from './postgres.mjs'
+import { aheadOf } from './at.mjs'
 import { ROOT, run, tell, Told } from './run.mjs'
 
 const HELP = `npm start -- [options]
   --port N       where to serve (4310)
   --host H       address to serve on (127.0.0.1; 0.0.0.0 for tablets in the kitchen)
   --cert F --key F   PEM files: serve over TLS
+  --at T         begin at another time, as 2027-03-28T01:30+01:00
   --empty        a new database gets a kitchen without the demo
   --reset-demo   throw the private database away and begin the demo anew`
 
@@ -33,6 +35,7 @@ async function start() {
     LT_HOST: options.host,
     LT_WEB_ROOT: join(ROOT, 'web/dist'),
     LT_LOG_LEVEL: process.env.LT_LOG_LEVEL ?? 'warn',
+    ...(options.aheadMs === null ? {} : { LT_CLOCK_AHEAD_MS: String(options.aheadMs) }),
     ...(options.cert ? { LT_CERT: resolve(options.cert), LT_KEY: resolve(options.key) } : {}),
   }
   const stopAll = () => {
@@ -85,6 +88,7 @@ function readOptions() {
       host: { type: 'string' },
       cert: { type: 'string' },
       key: { type: 'string' },
+      at: { type: 'string' },
     }
     const flags = { empty: { type: 'boolean' }, 'reset-demo': { type: 'boolean' }, help: { type: 'boolean' } }
     values = parseArgs({ options: { ...options, ...flags } }).values
@@ -102,6 +106,7 @@ function readOptions() {
   for (const file of [values.cert, values.key]) if (file && !existsSync(file)) throw new Told(`${file} is not there.`)
   return {
     port,
+    aheadMs: aheadOf(values.at),
     host: values.host ?? '127.0.0.1',
     cert: values.cert,
     key: values.key,

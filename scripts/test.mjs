@@ -1,8 +1,10 @@
 // npm test: lint and types, Jest in every part, Playwright. Its last line counts everything: 'N passed, N failed'.
-// With names (core wording server web e2e lint) only those.
+// With names (core wording server web e2e lint) only those. --at 2027-03-28T01:30+01:00: as if it were then.
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { parseArgs } from 'node:util'
+import { aheadOf } from './at.mjs'
 import { ensureBuilt, ensureInstalled } from './install.mjs'
 import { installPackage } from './debian.mjs'
 import { ROOT, run, tell } from './run.mjs'
@@ -91,7 +93,15 @@ async function counted(name, program, read) {
 }
 
 process.chdir(ROOT)
-const names = process.argv.slice(2)
+const { values, positionals: names } = parseArgs({ options: { at: { type: 'string' } }, allowPositionals: true })
 const unknown = names.filter((name) => !ALL.includes(name))
 if (unknown.length) tell(new Error(`No such part: ${unknown.join(', ')}. Parts: ${ALL.join(', ')}.`))
-else test(names.length ? names : ALL).catch(tell)
+else {
+  try {
+    const ahead = aheadOf(values.at)
+    if (ahead !== null) process.env.LT_CLOCK_AHEAD_MS = String(ahead)
+    test(names.length ? names : ALL).catch(tell)
+  } catch (error) {
+    tell(error)
+  }
+}

@@ -1,8 +1,10 @@
 import 'reflect-metadata'
+import { clockFrom } from './clock/clock'
 import { configFrom } from './config'
 import { createApp } from './createApp'
 
 async function main(): Promise<void> {
+  clockFrom(process.env)
   const config = configFrom(process.env)
   const app = await createApp(config)
   await app.listen(config.port, config.host)

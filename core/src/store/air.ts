@@ -48,7 +48,8 @@ export function isOutside(celsius: number, { side, celsius: level }: Level): boo
 export function countedAirs({ airs }: { airs: readonly Look[] }, level: Level): Look[] {
   return airs.filter((air, i) => {
     const next = airs[i + 1]
-    return !(air.noted && next && !isOutside(next.celsius, level) && next.at - air.at <= SPIKE)
+    const spike = air.noted !== null && isOutside(air.celsius, level)
+    return !(spike && next && !isOutside(next.celsius, level) && next.at - air.at <= SPIKE)
   })
 }
 

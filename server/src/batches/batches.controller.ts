@@ -7,6 +7,7 @@ import { Entries } from '../ledger/entries.service'
 import { Kitchen } from '../people/kitchen.entity'
 import { Needs, OfShift } from '../people/shift.guard'
 import type { Shift } from '../people/shifts.service'
+import { clock } from '../clock/clock'
 
 const batchId = new ParseUUIDPipe({
   exceptionFactory: () => new Problem(404, 'not there', 'There is no such batch in this kitchen.', 'id'),
@@ -33,7 +34,7 @@ export class BatchesController {
       return { zone: kitchen.zone, state: rows[0]?.state }
     })
     if (!state) throw new Problem(404, 'not there', 'There is no such batch in this kitchen.', 'id')
-    const now = Date.now()
+    const now = clock.now()
     const findings = judgeBatch(state, { zone }, now)
     return { now, batch: state, standing: batchStanding(findings), findings }
   }

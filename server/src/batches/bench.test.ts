@@ -16,6 +16,7 @@ import {
 } from '@logged-thermal/core'
 import { foldAnew } from '../ledger/foldAnew'
 import { openKitchen, type TestKitchen } from '../test/kitchen'
+import { clock } from '../clock/clock'
 
 interface Result {
   outcome: string
@@ -42,7 +43,7 @@ async function begun(name: string, forSusceptible = false): Promise<Id> {
   const id = uuid()
   const body: Bodies['batch-started'] = {
     code: id.slice(-8),
-    ...heldTo(method, 1, limits, forSusceptible, dayOf(Date.now(), 'UTC')),
+    ...heldTo(method, 1, limits, forSusceptible, dayOf(clock.now(), 'UTC')),
     limits: { id: limits.id, version: 1 },
     vessel: method.vessel,
     factor: 1,
@@ -120,7 +121,7 @@ it('refuses the wrong egg where it counts, with a sentence, and takes the right 
 it('takes terms from core alone: an order may be for susceptible people, and nothing else is for a tablet to say', async () => {
   const { methods, limits } = kitchen.starter
   const method = methods.find(({ name }) => name === 'Rye-malt custard')!
-  const held = heldTo(method, 1, limits, false, dayOf(Date.now(), 'UTC'))
+  const held = heldTo(method, 1, limits, false, dayOf(clock.now(), 'UTC'))
   const start = (terms: unknown) =>
     one(
       kitchen.claim('batch-started', uuid(), {

@@ -6,9 +6,11 @@ import { ormConfig } from '../database/ormConfig'
 import { DEMO_KITCHEN, DEMO_PEOPLE, firstLead, seedDemo, seedKitchen } from '../demo/seed'
 import { foldAnew } from '../ledger/foldAnew'
 import { Kitchen } from '../people/kitchen.entity'
+import { clock, clockFrom } from '../clock/clock'
 
 /** Migrates, grants, and fills an empty database: with the demo, or with --empty a kitchen without batches. */
 async function prepare(): Promise<void> {
+  clockFrom(process.env)
   const { databaseUrl, ownerUrl } = configFrom(process.env)
   const appRole = decodeURIComponent(new URL(databaseUrl).username)
   const owner = await MikroORM.init(ormConfig(ownerUrl))
@@ -37,7 +39,7 @@ async function fill(orm: MikroORM): Promise<void> {
       name: 'This kitchen',
       zone,
       people: firstLead(),
-      now: Date.now(),
+      now: clock.now(),
     })
     console.log(`${name} is new. Keep this, it is told only once:`)
     for (const person of people) console.log(`  ${person.name}, PIN ${person.pin}`)
@@ -45,7 +47,7 @@ async function fill(orm: MikroORM): Promise<void> {
   }
   const demo =
     known.length === 0
-      ? (await seedDemo(orm, zone, Date.now())).name
+      ? (await seedDemo(orm, zone, clock.now())).name
       : known.find(({ name }) => name === DEMO_KITCHEN)?.name
   if (!demo) return
   console.log(`Demo kitchen: ${demo}`)

@@ -5,6 +5,7 @@ import { KitchenScope } from '../database/kitchenScope'
 import { Kitchen } from '../people/kitchen.entity'
 import { Needs, OfShift } from '../people/shift.guard'
 import type { Shift } from '../people/shifts.service'
+import { clock } from '../clock/clock'
 
 /** How far back the kitchen learns: vessels are dented, fans wear. */
 const LAST_BATCHES = 300
@@ -24,7 +25,7 @@ export class CoolingController {
         'select state from batch where kitchen_id = ? order by seq desc limit ?',
         [kitchenId, LAST_BATCHES],
       )
-      const now = Date.now()
+      const now = clock.now()
       const records = rows.flatMap(({ state }) => coolingRecord(state, judgeBatch(state, { zone }, now)) ?? [])
       return { learned: learnedFrom(records) }
     })

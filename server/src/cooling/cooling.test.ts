@@ -15,6 +15,7 @@ import {
   type VesselState,
 } from '@logged-thermal/core'
 import { openKitchen, type TestKitchen } from '../test/kitchen'
+import { clock } from '../clock/clock'
 
 interface Result {
   outcome: string
@@ -47,7 +48,7 @@ async function cooling(minutesAgo: number, code: string): Promise<Id> {
   const id = uuid()
   const { methods, limits } = kitchen.starter
   const method = methods.find(({ name }) => name === 'Bay-leaf pouring custard')!
-  const at = Date.now() - minutesAgo * MINUTE
+  const at = clock.now() - minutesAgo * MINUTE
   const when = (minutes: number) => ({ at: at + minutes * MINUTE, madeAt: at + minutes * MINUTE })
   const read = (minutes: number, value: number) =>
     kitchen.claim(
@@ -125,7 +126,7 @@ it('keeps what the air of a unit was as something went into it, and not of anoth
 it('learns from five finished coolings alike, and from none that missed', async () => {
   const finished = async (code: string, tau: number, slowest = 1) => {
     const id = await cooling(400, code)
-    const at = (minutes: number) => Date.now() - (400 - minutes) * MINUTE
+    const at = (minutes: number) => clock.now() - (400 - minutes) * MINUTE
     const read = (minutes: number) =>
       kitchen.claim(
         'reading-taken',
@@ -167,7 +168,7 @@ it('lets whoever the lead names decide meanwhile, with a PIN of their own, and n
     ((await kitchen.post([claim], { signer, pin })).body as { results: Result[] }).results[0]!
   expect(await sign(kitchen.claim('disposed', id, body, { by: chef.id }), chef)).toMatchObject({ code: 'may not' })
 
-  const until = Date.now() + 60 * MINUTE
+  const until = clock.now() + 60 * MINUTE
   const delegation = { to: chef.id, until }
   const about = kitchen.kitchenId
   expect(await sign(kitchen.claim('delegated', about, delegation, { by: chef.id }), chef)).toMatchObject({
@@ -184,7 +185,7 @@ it('lets whoever the lead names decide meanwhile, with a PIN of their own, and n
 })
 
 it('keeps who is asked from when until when, and refuses a night that ends before it begins', async () => {
-  const from = Date.now()
+  const from = clock.now()
   const asked = { asked: kitchen.person('teo').id, from, until: from + 8 * 60 * MINUTE }
   expect(await one(kitchen.claim('handed-over', kitchen.kitchenId, asked))).toMatchObject({ outcome: 'accepted' })
   expect(((await kitchen.get('/api/line')).body as { handover: unknown }).handover).toEqual(asked)

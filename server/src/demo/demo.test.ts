@@ -4,6 +4,7 @@ import { apply, attention, batchStanding, dayOf, judgeBatch, touches, type Batch
 import { openKitchen } from '../test/kitchen'
 import { DEMO_PEOPLE, demoClaims, seedDemo } from './seed'
 import { starter } from './starter'
+import { clock } from '../clock/clock'
 
 const seeded = {
   kitchenId: uuid(),
@@ -62,7 +63,7 @@ describe('the demo', () => {
 
   it('is taken whole by the server, begun at any hour of the day', async () => {
     const kitchen = await openKitchen()
-    const midnight = Date.parse(`${dayOf(Date.now() - 2 * 86_400_000, 'UTC')}T00:00Z`)
+    const midnight = Date.parse(`${dayOf(clock.now() - 2 * 86_400_000, 'UTC')}T00:00Z`)
     for (const hour of [1, 9, 17.5]) {
       const { kitchenId } = await seedDemo(kitchen.orm, 'UTC', midnight + hour * 3_600_000)
       const [row] = await kitchen.scope.inKitchen(kitchenId, (em) =>

@@ -16,6 +16,7 @@ import type { Shift } from '../people/shifts.service'
 import { HeldStore } from '../store/heldStore'
 import { labelArt, storageWords, type LabelFacts } from './labelArt'
 import { labelPicture, labelSheet, PAPERS, type Paper } from './labelSheet'
+import { clock } from '../clock/clock'
 
 class SheetQuery {
   @Transform(({ value }: { value: unknown }) => String(value).split(','))
@@ -97,7 +98,7 @@ async function factsOf(
 ): Promise<LabelFacts[]> {
   const kitchen = await em.findOneOrFail(Kitchen, { id: kitchenId })
   const people = await em.find(Person, { kitchenId })
-  const now = Date.now()
+  const now = clock.now()
   const { limits } = await held.judgedBy(em, kitchenId, now)
   const reader = { unit: kitchen.unit, zone: kitchen.zone }
   return items.map((item) => ({

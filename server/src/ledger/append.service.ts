@@ -24,6 +24,7 @@ import { query } from '../database/query'
 import { Projections } from './projections'
 import { sha256 } from './sha256'
 import { gather, gatherStates, lockHead, write, type Gathered, type Sealed } from './statements'
+import { clock } from '../clock/clock'
 
 /** What became of one entry that was sent. */
 export type Outcome =
@@ -80,7 +81,7 @@ export class Append {
             return { id, outcome: 'refused', refusal: { code: 'id taken', field: 'id' } }
           return { id, outcome: 'already there', seal: there.seal }
         }
-        const now = post.recordedAt?.(claim) ?? Date.now()
+        const now = post.recordedAt?.(claim) ?? clock.now()
         const { kitchenId: kitchen, postedBy, clockAheadMs } = post
         const author = {
           kitchen,

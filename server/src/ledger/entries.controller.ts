@@ -7,6 +7,7 @@ import { Needs, OfShift } from '../people/shift.guard'
 import type { Shift } from '../people/shifts.service'
 import { Append, type Outcome } from './append.service'
 import { PostEntriesDto } from './postEntries.dto'
+import { clock } from '../clock/clock'
 
 @ApiTags('entries')
 @Controller('entries')
@@ -24,13 +25,13 @@ export class EntriesController {
     summary: 'Each entry is answered: accepted, already there, or refused with a code, a field and a sentence.',
   })
   async post(@OfShift() shift: Shift, @Body() { sentAt, entries, signer, pin }: PostEntriesDto) {
-    const arrived = Date.now()
+    const arrived = clock.now()
     const { kitchenId, personId: postedBy } = shift
     const signedBy = signer && pin ? signer : null
     if (signer && pin) await this.pins.require(kitchenId, signer, pin)
     const post = { kitchenId, postedBy, signedBy, clockAheadMs: sentAt - arrived, claims: entries }
     const outcomes = await this.append.append(post)
-    return { now: Date.now(), results: outcomes.map(answer) }
+    return { now: clock.now(), results: outcomes.map(answer) }
   }
 }
 

@@ -18,6 +18,7 @@ import { Kitchen } from '../people/kitchen.entity'
 import { Person } from '../people/person.entity'
 import { Needs, OfShift } from '../people/shift.guard'
 import type { Shift } from '../people/shifts.service'
+import { clock } from '../clock/clock'
 
 /** All that a tablet needs to show the Line and go on by itself: facts as of entry `seq`. Judging is core's. */
 @ApiTags('line')
@@ -36,7 +37,7 @@ export class LineController {
       const [codes] = await states<KitchenState>('kitchen_state')
       const limits = await states<LimitsState>('limit_set')
       return {
-        now: Date.now(),
+        now: clock.now(),
         seq: Number(head?.seq ?? 0),
         kitchen: { id: kitchen.id, name: kitchen.name, zone: kitchen.zone, unit: kitchen.unit },
         people: people.map(({ id, name, role, job }) => ({ id, name, role, job })),

@@ -4,6 +4,7 @@ import { interval, map, merge, takeUntil, type Observable, last, ignoreElements 
 import { Needs, OfShift } from '../people/shift.guard'
 import type { Shift } from '../people/shifts.service'
 import { Live } from './live.service'
+import { clock } from '../clock/clock'
 
 const HEARTBEAT_MS = 15_000
 
@@ -25,7 +26,9 @@ export class LiveController implements BeforeApplicationShutdown {
     const events = entries.pipe(
       map((entry): MessageEvent => ({ id: String(entry.seal.seq), type: 'entry', data: entry })),
     )
-    const beats = interval(HEARTBEAT_MS).pipe(map((): MessageEvent => ({ type: 'beat', data: { now: Date.now() } })))
+    const beats = merge(interval(HEARTBEAT_MS), clock.jumps).pipe(
+      map((): MessageEvent => ({ type: 'beat', data: { now: clock.now() } })),
+    )
     return merge(events, beats.pipe(takeUntil(entries.pipe(ignoreElements(), last(null, null)))))
   }
 
@@ -33,7 +36,7 @@ export class LiveController implements BeforeApplicationShutdown {
   @Get('now')
   @Needs('read')
   now() {
-    return { now: Date.now() }
+    return { now: clock.now() }
   }
 
   beforeApplicationShutdown(): void {

@@ -2,6 +2,7 @@ import { get, type IncomingMessage } from 'node:http'
 import type { AddressInfo } from 'node:net'
 import { v7 as uuid } from 'uuid'
 import { openKitchen, type TestKitchen } from '../test/kitchen'
+import { clock } from '../clock/clock'
 
 let kitchen: TestKitchen
 let cookie: string
@@ -54,10 +55,10 @@ describe('live entries', () => {
   })
 
   it('come with the clock that they are stamped by, for whoever asks', async () => {
-    const before = Date.now()
+    const before = clock.now()
     const { now } = (await kitchen.get('/api/live/now')).body as { now: number }
     expect(now).toBeGreaterThanOrEqual(before)
-    expect(now).toBeLessThanOrEqual(Date.now())
+    expect(now).toBeLessThanOrEqual(clock.now())
   })
 
   it('go on from the entry that a tablet had last', async () => {

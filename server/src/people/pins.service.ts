@@ -3,6 +3,7 @@ import { Algorithm, hash, verify } from '@node-rs/argon2'
 import { KitchenScope } from '../database/kitchenScope'
 import { Problem } from '../http/problem'
 import type { Role } from '@logged-thermal/core'
+import { clock } from '../clock/clock'
 
 /** Wrong tries before a name is locked, and for how long. */
 const TRIES = 5
@@ -30,7 +31,7 @@ export class Pins {
 
   /** Throws a Problem when the PIN is not that person's or the name is locked. */
   async require(kitchenId: string, personId: string, pin: string): Promise<{ name: string; role: Role }> {
-    const now = Date.now()
+    const now = clock.now()
     const attempt = await this.count(kitchenId, personId, now)
     if (!attempt) throw new Problem(403, 'not on the list', 'Nobody of this kitchen has that name.', 'person')
     const lockedUntil = attempt.locked_until === null ? 0 : Date.parse(attempt.locked_until)

@@ -3,6 +3,7 @@ import { Injectable } from '@nestjs/common'
 import { EntityManager } from '@mikro-orm/postgresql'
 import { KitchenScope } from '../database/kitchenScope'
 import { Pins } from './pins.service'
+import { clock } from '../clock/clock'
 
 /** A shift left open this long locks by itself, ms. */
 const LONGEST_SHIFT = 14 * 3_600_000
@@ -33,7 +34,7 @@ export class Shifts {
         hashOf(token),
         personId,
         deviceId,
-        new Date(),
+        new Date(clock.now()),
       ]),
     )
     return `${kitchenId}.${token}`
@@ -44,7 +45,7 @@ export class Shifts {
     const { kitchenId, token } = split(cookie)
     await this.scope.inKitchen(kitchenId, (em) =>
       em.execute(`update shift set locked_at = ? where kitchen_id = ? and token_hash = ?`, [
-        new Date(),
+        new Date(clock.now()),
         kitchenId,
         hashOf(token),
       ]),
@@ -60,7 +61,7 @@ export class Shifts {
     >(`select * from shift_of(?, ?)`, [kitchenId, hashOf(token)])
     const row = rows[0]
     if (!row) return null
-    const open = row.locked_at === null && Date.now() - Date.parse(row.opened_at) < LONGEST_SHIFT
+    const open = row.locked_at === null && clock.now() - Date.parse(row.opened_at) < LONGEST_SHIFT
     return { kitchenId, personId: row.person_id, deviceId: row.device_id, open }
   }
 }

@@ -12,6 +12,7 @@ import {
   type MethodState,
 } from '@logged-thermal/core'
 import { openKitchen, type TestKitchen } from '../test/kitchen'
+import { clock } from '../clock/clock'
 
 interface Result {
   outcome: string
@@ -49,7 +50,7 @@ function start(method: Method, more: Partial<Bodies['batch-started']> = {}): Any
   const { limits } = kitchen.starter
   return kitchen.claim('batch-started', uuid(), {
     code: uuid().slice(-8),
-    ...heldTo(method, 1, limits, false, dayOf(Date.now(), 'UTC')),
+    ...heldTo(method, 1, limits, false, dayOf(clock.now(), 'UTC')),
     limits: { id: limits.id, version: limits.version },
     vessel: method.vessel,
     factor: 1,

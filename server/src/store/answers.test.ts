@@ -4,6 +4,7 @@ import { rebuild } from '../ledger/rebuild'
 import { openKitchen, type TestKitchen } from '../test/kitchen'
 import { storeOf } from '../test/storeKitchen'
 import type { Due } from './discards'
+import { clock } from '../clock/clock'
 
 const HOUR = 3_600_000
 const NOTHING = { note: null, measure: null, grams: null, cost: null }
@@ -41,7 +42,7 @@ describe('what the store answers', () => {
     expect(await store.one(kitchen.claim('item-discarded', gone, { ...NOTHING, reason: 'other' }))).toMatchObject({
       code: 'item gone',
     })
-    const period = `from=${Date.now() - HOUR}&to=${Date.now() + HOUR}`
+    const period = `from=${clock.now() - HOUR}&to=${clock.now() + HOUR}`
     const { totals } = (await kitchen.get(`/api/store/discarded?${period}`)).body as {
       totals: { reason: string; grams: number; cost: number }[]
     }

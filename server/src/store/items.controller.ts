@@ -17,6 +17,7 @@ import { Needs, OfShift } from '../people/shift.guard'
 import type { Shift } from '../people/shifts.service'
 import { batchState, lineageOf } from './lineage'
 import { HeldStore } from './heldStore'
+import { clock } from '../clock/clock'
 
 const subjectId = new ParseUUIDPipe({
   exceptionFactory: () => new Problem(404, 'not there', 'This kitchen holds nothing by that number.', 'id'),
@@ -34,7 +35,7 @@ export class ItemsController {
 
   @Get('items/:id')
   item(@OfShift() { kitchenId }: Shift, @Param('id', subjectId) id: string) {
-    const now = Date.now()
+    const now = clock.now()
     return this.scope.asOfOneMoment(kitchenId, async (em) => {
       const [row] = await query<{ state: ItemState }>(em, {
         sql: 'select state from item where kitchen_id = ? and id = ?',

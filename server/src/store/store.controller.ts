@@ -5,7 +5,7 @@ import { Type } from 'class-transformer'
 import type { Response } from 'express'
 import { stringify } from 'csv-stringify/sync'
 import type { ItemCard } from '@logged-thermal/core'
-import { clock, dayName, heatStatusWord, measureWords } from '@logged-thermal/wording'
+import { clock as timeOfDay, dayName, heatStatusWord, measureWords } from '@logged-thermal/wording'
 import { dayOf } from '@logged-thermal/core'
 import { KitchenScope } from '../database/kitchenScope'
 import { query } from '../database/query'
@@ -14,6 +14,7 @@ import type { Shift } from '../people/shifts.service'
 import { Kitchen } from '../people/kitchen.entity'
 import { discardTotals, dueToday } from './discards'
 import { HeldStore } from './heldStore'
+import { clock } from '../clock/clock'
 
 class FindQuery {
   @IsString()
@@ -53,7 +54,7 @@ export class StoreController {
   @Get()
   @ApiOperation({ summary: 'Every item that is held, in short, what ends first on top; and the units.' })
   async store(@OfShift() { kitchenId }: Shift, @Res() response: Response) {
-    const now = Date.now()
+    const now = clock.now()
     const text = await this.scope.asOfOneMoment(kitchenId, async (em) => {
       const [head] = await query<{ seq: string }>(em, {
         sql: 'select seq from chain_head where kitchen_id = ?',
@@ -69,7 +70,7 @@ export class StoreController {
   @Get('discards')
   @ApiOperation({ summary: 'What goes today, and why, the most urgent first.' })
   async discards(@OfShift() { kitchenId }: Shift, @Res() response: Response) {
-    const now = Date.now()
+    const now = clock.now()
     const due = await this.scope.asOfOneMoment(kitchenId, async (em) =>
       dueToday(await this.held.items(em, kitchenId), await this.held.judgedBy(em, kitchenId, now), now),
     )
@@ -130,7 +131,7 @@ export class StoreController {
         left: measureWords(card.left),
         where: nameOf(card.unit),
         shelf: card.shelf ?? '',
-        made: `${dayOf(card.made, zone)} ${clock(card.made, reader)}`,
+        made: `${dayOf(card.made, zone)} ${timeOfDay(card.made, reader)}`,
         'last day': card.lastDay ?? (card.frozenDays === null ? '' : `frozen, ${card.frozenDays} days left`),
         weekday: card.lastDay ? dayName(card.lastDay) : '',
         'set by': card.ruledBy,

@@ -3,13 +3,26 @@ import type { NestExpressApplication } from '@nestjs/platform-express'
 import { MikroORM } from '@mikro-orm/postgresql'
 import request from 'supertest'
 import { v7 as uuid } from 'uuid'
-import { dayOf, heldTo, kinds, type AnyClaim, type Bodies, type Id, type Kind } from '@logged-thermal/core'
+import {
+  dayOf,
+  heldTo,
+  HOUR,
+  kinds,
+  MINUTE,
+  startOfDay,
+  type AnyClaim,
+  type Bodies,
+  type Id,
+  type Instant,
+  type Kind,
+} from '@logged-thermal/core'
 import { configFrom } from '../config'
 import { createApp } from '../createApp'
 import { grantTo } from '../database/grants'
 import { KitchenScope } from '../database/kitchenScope'
 import { ormConfig } from '../database/ormConfig'
 import { DEMO_PEOPLE, seedKitchen, type Seeded } from '../demo/seed'
+import { clock, clockFrom } from '../clock/clock'
 
 export const OWNER_URL = () => process.env.TEST_OWNER_URL!
 export const APP_URL = () => process.env.TEST_DATABASE_URL!
@@ -39,7 +52,8 @@ export interface TestKitchen extends Seeded {
   /** The claim that starts a batch of the first method. */
   start(code: string, id?: Id): AnyClaim
   reading(batch: Id, celsius: number, more?: Partial<AnyClaim>): AnyClaim
-  post(entries: unknown[], more?: object): request.Test
+  /** Entries are posted as they were made: those of an earlier time one by one, with the clock set to then. */
+  post(entries: unknown[], more?: object): Promise<request.Response>
   get(path: string): request.Test
   /** POST without a body. */
   send(path: string): request.Test
@@ -47,7 +61,13 @@ export interface TestKitchen extends Seeded {
   cookieOf(key: string): Promise<string[]>
 }
 
-export async function openKitchen(): Promise<TestKitchen> {
+/** Three in the afternoon: late enough for a day's work, whatever the time is as the tests run. */
+const USUAL_HOUR = 15
+
+/** @param at when it is: on the day of the tests, in the afternoon, unless a story needs another time */
+export async function openKitchen(at?: Instant): Promise<TestKitchen> {
+  clockFrom(process.env)
+  clock.set(at ?? startOfDay(dayOf(clock.now(), 'UTC'), 'UTC') + USUAL_HOUR * HOUR)
   await migrated()
   const config = configFrom({ DATABASE_URL: APP_URL(), LT_LOG_LEVEL: 'silent' })
   const app = await createApp(config)
@@ -57,7 +77,7 @@ export async function openKitchen(): Promise<TestKitchen> {
     name: 'Test kitchen',
     zone: 'UTC',
     people: DEMO_PEOPLE,
-    now: Date.now() - 86_400_000,
+    now: clock.now() - 86_400_000,
   })
   const device = uuid()
   const person = (key: string) => seeded.people.find((candidate) => candidate.key === key)!
@@ -72,7 +92,7 @@ export async function openKitchen(): Promise<TestKitchen> {
   const method = methods[0]!
 
   const claim: TestKitchen['claim'] = (kind, about, body, more = {}) => {
-    const at = Date.now()
+    const at = clock.now()
     const made = {
       id: uuid(),
       kitchen: seeded.kitchenId,
@@ -93,7 +113,7 @@ export async function openKitchen(): Promise<TestKitchen> {
     start: (code, id = uuid()) => {
       return claim('batch-started', id, {
         code,
-        ...heldTo(method, 1, limits, false, dayOf(Date.now(), 'UTC')),
+        ...heldTo(method, 1, limits, false, dayOf(clock.now(), 'UTC')),
         limits: { id: limits.id, version: 1 },
         vessel: method.vessel,
         factor: 1,
@@ -106,13 +126,38 @@ export async function openKitchen(): Promise<TestKitchen> {
         { typed: { value: celsius, unit: 'C' }, where: 'core', of: 'mixture', instrument: probe.id },
         more,
       ),
-    post: (entries, more = {}) =>
+    post: asMade((entries, more) =>
       http
         .post('/api/entries')
         .set('Cookie', cookie)
-        .send({ sentAt: Date.now(), entries, ...more }),
+        .send({ sentAt: clock.now(), entries, ...more }),
+    ),
     get: (path) => http.get(path).set('Cookie', cookie),
     send: (path) => http.post(path).set('Cookie', cookie),
     cookieOf,
+  }
+}
+
+type Post = (entries: unknown[], more?: object) => Promise<request.Response>
+
+/** An entry made longer ago than this is posted with the clock set to then. */
+const AGO = 2 * MINUTE
+
+function asMade(post: (entries: unknown[], more: object) => request.Test): Post {
+  return async (entries, more = {}) => {
+    const now = clock.now()
+    const madeAt = (entry: unknown) => (entry as { madeAt?: number } | null)?.madeAt ?? now
+    if (!entries.some((entry) => madeAt(entry) < now - AGO)) return post(entries, more)
+    const results: unknown[] = []
+    let last: request.Response | null = null
+    for (const entry of entries) {
+      const real = Date.now()
+      clock.set(Math.min(madeAt(entry), now))
+      last = await post([entry], more)
+      clock.set(now + Date.now() - real)
+      results.push(...((last.body as { results?: unknown[] }).results ?? []))
+    }
+    ;(last!.body as { results: unknown[] }).results = results
+    return last!
   }
 }

@@ -19,6 +19,7 @@ import {
   type Method,
 } from '@logged-thermal/core'
 import type { TestKitchen } from './kitchen'
+import { clock } from '../clock/clock'
 
 const HOUR = 3_600_000
 
@@ -30,7 +31,7 @@ export interface Result {
 }
 
 /** At a time before now. */
-export const ago = (ms: number) => ({ at: Math.round(Date.now() - ms), madeAt: Math.round(Date.now() - ms) })
+export const ago = (ms: number) => ({ at: Math.round(clock.now() - ms), madeAt: Math.round(clock.now() - ms) })
 
 /** What a cook does with batches, lots and items in a test's kitchen, through the server. */
 export function storeOf(kitchen: TestKitchen) {
@@ -151,7 +152,7 @@ export function storeOf(kitchen: TestKitchen) {
     await taken(
       kitchen.claim('batch-started', id, {
         code: `t-${id.slice(-6)}`,
-        ...heldTo(method, 1, limits(), false, dayOf(Date.now(), 'UTC')),
+        ...heldTo(method, 1, limits(), false, dayOf(clock.now(), 'UTC')),
         limits: { id: limits().id, version: 1 },
         vessel: method.vessel,
         factor: 1,
