@@ -133,6 +133,8 @@ export {
 } from './cooling/simulateCooldown'
 export * from './ledger/entry'
 export * from './ledger/storeEntries'
+export { append, parsedClaim, type Appended, type Book, type Poster, type ReadClaim } from './kitchen/append'
+export { openKitchen, type ItemAsIs, type KitchenSetup, type MemoryKitchen, type Posted } from './kitchen/memoryKitchen'
 export { canonical } from './json/canonical'
 export * from './ledger/chain'
 export { FieldError, type FieldProblem } from './ledger/parse'
@@ -141,8 +143,8 @@ export { follows, kinds, needs, raised, touches } from './kinds/kinds'
 export { heldTo, methodRef } from './kinds/batchStarted'
 export { parseMethod } from './kinds/parseMethod'
 export { admit, AHEAD_ALLOWED, parseClaim, type Author } from './kinds/admission'
-export type { Acceptance, Amendment, Fact } from './state/fact'
-export { isClosed, isPutAway, NOTHING_YET, type BatchState } from './state/batch'
+export { isWaiting, type Acceptance, type Amendment, type Fact } from './state/fact'
+export { batchFacts, isClosed, isPutAway, NOTHING_YET, type BatchState } from './state/batch'
 export { measures, type InstrumentState } from './state/instrument'
 export {
   eggOf,
@@ -222,19 +224,22 @@ export type { Doubt } from './verdict/doubt'
 export {
   countsFor,
   evidence,
-  isLate,
+  doubtsIn,
   LATE_MS,
   mixtureTrace,
   type Stream,
   type Testimony,
   type Witness,
 } from './verdict/evidence'
-export { instantOf, legOf } from './verdict/offHeat'
+export { instantOf } from './verdict/offHeat'
+export { legOf } from './verdict/legs'
+export { CORRECTED_WITHIN, knownAt, MARK_UNDONE_WITHIN, RULES } from './ledger/late'
 export { REWARMED_HOW } from './kinds/rewarmed'
 export { rewarmings } from './verdict/rewarming'
-export { reopens } from './verdict/reopened'
+export { rawInsOf, reopens, type RawIn } from './verdict/rawIn'
 export { judgeOf, nextChange, type Judge, type World } from './verdict/judge'
 export { batchStanding, isBinding, isGate, judgeBatch, rulingDate } from './verdict/judgeBatch'
-export { ASSESSMENT_LENGTH, decisionShut, standingsOf, toAssess, type Shut } from './verdict/disposition'
-export { attention, floorOf, urgency, type Attention } from './verdict/attention'
+export { ASSESSMENT_LENGTH, decisionShut, isReleased, standingsOf, toAssess, type Shut } from './verdict/disposition'
+export { waitingIn, type WaitingEntry } from './verdict/waiting'
+export { attention, isHeld, floorOf, urgency, type Attention } from './verdict/attention'
 export { phaseOf, type Phase } from './verdict/phase'

@@ -37,7 +37,17 @@ export function findingSentence({ check, because, deadline }: Finding, reader: R
     case 'closed too cold':
       return `Came off the heat too soon. Highest read ${degrees(because.highest, reader)}.`
     case 'closed unread':
-      return `Came off the heat without a reading that proves it. Highest read ${degrees(because.highest, reader)}.`
+      return because.unread
+        ? `${degrees(because.unread.row.celsius, reader, 'under')} ${held(because.unread.row.seconds)}: ${span(because.unread.ms)} unread between; at most ${span(because.unread.atMostMs)} counts.`
+        : `Came off the heat without a reading that proves it. Highest read ${degrees(because.highest, reader)}.`
+    case 'never read':
+      return 'Nobody read its core for longer than it can take. Silence proves nothing: the lead decides.'
+    case 'pans unread':
+      return because.needed < because.of
+        ? `${because.read} of ${because.needed} pieces read that stand for all ${because.of}.`
+        : `${because.read} of ${because.of} read. Read the others, or the slowest of them.`
+    case 'missed before it was accepted':
+      return 'It was missed by what was known in time. With what the lead accepted later it is not proven.'
     case 'on the heat':
       return check.limit.rule.kind === 'reach' && check.limit.rule.clock === 'event'
         ? 'The clock starts when it is put together.'
@@ -126,10 +136,16 @@ export const standingWord: Record<Standing, string> = {
 function doubtSentence(doubt: Doubt): string {
   switch (doubt) {
     case 'late':
-      return 'Proven only by a reading entered more than 15 min after it was taken.'
+      return 'Proven only by what was entered too late. It waits for the lead.'
     case 'which pan':
       return 'Proven only by a reading after the split that names no pan.'
     case 'no instrument':
       return 'Proven only by a reading without an instrument.'
+    case 'too fast':
+      return 'Proven only by a reading that no pan makes so fast. Place the probe anew and read again after a minute.'
+    case 'hot spot':
+      return 'What was read right after shows that it was hot in one spot only. Stir, and read again.'
+    case 'other unit':
+      return 'Proven only by a reading that looks like the other of °C and °F. Read again.'
   }
 }

@@ -25,6 +25,12 @@ export function refusalSentence(refusal: Refusal): string {
       return `This person may not enter "${refusal.kind}". Ask the food-safety lead.`
     case 'lead must sign':
       return 'The food-safety lead signs this with their PIN.'
+    case 'sign yourself':
+      return 'Whose shift it is may not enter this for somebody else. That person signs it with their PIN.'
+    case 'before it began':
+      return 'That time is before it began. Nothing happened to it before.'
+    case 'marked already':
+      return 'That is marked already, and the first mark counts. A mistaken one can be undone for two minutes.'
     case 'not there':
       return `This kitchen has no such ${refusal.what}.`
     case 'already there':

@@ -44,9 +44,13 @@ export function batchOfTen(): BatchState {
     at,
     madeAt: at,
     recordedAt: null,
+    knownAt: at,
     by: 'x',
+    postedBy: null,
     value: { step, edge, reason: null },
     amends: [],
+    waiting: [],
+    late: false,
     void: false,
     accepted: null,
   })

@@ -3,7 +3,8 @@ import type { Edge } from '../limits/rule'
 import { heatPlan } from '../method/heatPlan'
 import type { Step, StepKind } from '../method/method'
 import type { BatchState } from '../state/batch'
-import { instantOf, lastMark, legStart } from '../verdict/offHeat'
+import { lastMark } from '../verdict/marks'
+import { heatEnded, heatSince } from '../verdict/offHeat'
 
 /** The edge that ends a step: what joins the parts ends when they are together. */
 export function endEdge({ method, marks }: Pick<BatchState, 'method' | 'marks'>, step: string): Edge {
@@ -26,7 +27,7 @@ export function endOf(batch: BatchState, step: string): Instant | null {
   if (begun) return begun
   const { killed, lastHeat } = heatPlan(batch.method)
   const heat = [killed, lastHeat].find((mark) => mark?.step === step)
-  if (heat) return instantOf(heat, batch) ?? since(batch, lastMark({ step, edge: 'skipped' }, batch))
+  if (heat) return heatEnded(heat, batch) ?? since(batch, lastMark({ step, edge: 'skipped' }, batch))
   const ends = (['done', 'combined', 'skipped'] as const).map((edge) => lastMark({ step, edge }, batch))
   const ended = Math.max(-Infinity, ...ends.map((at) => at ?? -Infinity))
   if (ended === -Infinity) return null
@@ -47,5 +48,5 @@ export function nextHeat({ method: { steps } }: Pick<BatchState, 'method'>, step
 }
 
 function since(batch: BatchState, at: Instant | null): Instant | null {
-  return at !== null && at >= legStart(batch) ? at : null
+  return at !== null && at >= heatSince(batch) ? at : null
 }

@@ -5,7 +5,8 @@ import { celsiusOf } from '../quantity/temperature'
 import type { BatchState } from '../state/batch'
 import type { Reading } from '../trace/reading'
 import { timeInBand } from '../trace/timeInBand'
-import { instantOf, lastMark, legStart } from '../verdict/offHeat'
+import { lastMark } from '../verdict/marks'
+import { heatEnded, heatSince, instantOf } from '../verdict/offHeat'
 
 /** How long something may have stood between cold and hot before its floor, at most. */
 export interface WarmUp {
@@ -30,9 +31,9 @@ export const WARM_UP_CUE = 'warm-up'
  */
 export function warmUpOf(batch: BatchState, now: Instant): WarmUp | null {
   const { combined, killed } = heatPlan(batch.method)
-  if (!killed || instantOf(killed, batch) !== null) return null
+  if (!killed || heatEnded(killed, batch) !== null) return null
   const joined = instantOf(combined, batch)
-  const from = joined === null ? infusingSince(batch) : Math.max(joined, legStart(batch))
+  const from = joined === null ? infusingSince(batch) : Math.max(joined, heatSince(batch))
   if (from === null) return null
   const of: Of = joined === null ? partOf(batch) : 'mixture'
   const mostMs = warmMs(readingsOf(batch, of, from), from, now, joined !== null)

@@ -6,7 +6,8 @@ import type { Bracket } from '../trace/reading'
 import { floorOf } from '../verdict/attention'
 import { mixtureTrace } from '../verdict/evidence'
 import type { Finding } from '../verdict/finding'
-import { lastMark, legStart } from '../verdict/offHeat'
+import { firstMark } from '../verdict/marks'
+import { heatSince } from '../verdict/offHeat'
 import { reachesAt, riseOf, type Rise } from './rise'
 
 /** The band to stay in while something is on the heat: floor below, ceiling above, and when each comes as it goes. */
@@ -35,7 +36,7 @@ export function windowOf(batch: BatchState, findings: readonly Finding[]): HeatW
   const ceiling =
     findings.find(({ check }) => check.limit.rule.kind === 'stay' && check.limit.force === 'quality') ?? null
   const from = floor?.check.evidence.from ?? 'batch started'
-  const since = Math.max(legStart(batch), lastMark(from, batch) ?? -Infinity)
+  const since = Math.max(heatSince(batch), firstMark(from, batch) ?? -Infinity)
   const rise = riseOf(mixtureTrace(batch), since)
   const aim = floor && aimOf(floor.check.limit.rule, floor.check)
   return {

@@ -144,7 +144,9 @@ describe('admitting a claim', () => {
     ...begun,
     id: ID,
     checks: [],
-    readings: [{ entry: OTHER, value: reading }],
+    readings: [
+      { entry: OTHER, value: reading, waiting: [], amends: [], accepted: null, late: false, void: false, at: NOW },
+    ],
   } as unknown as BatchState
   const states: Record<string, unknown> = {
     [`batch ${ID}`]: batch,

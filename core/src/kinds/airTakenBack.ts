@@ -12,11 +12,13 @@ export const airTakenBack: KindOf<'air-taken-back'> = {
   parse: (body) => ({ target: id(object(body, ['target']).target) }),
   touches: ({ about }) => [about],
   reads: () => [],
-  admit({ about, madeAt, body: { target } }, read) {
+  admit({ about, by, madeAt, body: { target } }, read, { now = madeAt }) {
     const unit = read('unit', about.id)
     if (!unit) return { code: 'not there', field: 'about.id', what: 'unit' }
     const look = unit.airs.find(({ entry }) => entry === target)
     if (!look) return { code: 'not there', field: 'body.target', what: 'entry' }
-    return madeAt - look.at > TAKEN_BACK_WITHIN ? { code: 'not taken back', field: 'body.target', why: 'late' } : null
+    return look.by !== by || now - look.knownAt > TAKEN_BACK_WITHIN
+      ? { code: 'not taken back', field: 'body.target', why: 'late' }
+      : null
   },
 }

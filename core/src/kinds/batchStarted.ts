@@ -14,7 +14,7 @@ import { EVERYONE_WHO_COOKS, type KindOf } from './kindOf'
 /** A batch begins, and what it is held to is fixed. */
 export const batchStarted: KindOf<'batch-started'> = {
   kind: 'batch-started',
-  v: 3,
+  v: 4,
   about: 'batch',
   may: EVERYONE_WHO_COOKS,
   signed: false,

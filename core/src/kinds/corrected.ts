@@ -1,7 +1,7 @@
 import type { Claim, CorrectionReason } from '../ledger/entry'
 import { id, instant, object, oneOf } from '../ledger/parse'
 import type { Refusal } from '../ledger/refusal'
-import type { BatchState } from '../state/batch'
+import { batchFacts, type BatchState } from '../state/batch'
 import type { Read } from '../state/state'
 import { EVERYONE_WHO_COOKS, type KindOf } from './kindOf'
 import { needsOpenBatch } from './openBatch'
@@ -47,8 +47,7 @@ const REASONS: readonly CorrectionReason[] = ['undo', 'mistyped', 'wrong pot', '
 
 function admitTarget({ about, body }: Claim<'corrected'>, read: Read): Refusal | null {
   const batch = read('batch', about.id)
-  if (!batch || !entriesOf(batch).includes(body.target))
-    return { code: 'not there', field: 'body.target', what: 'entry' }
+  if (!batch || !isCorrectable(batch, body.target)) return { code: 'not there', field: 'body.target', what: 'entry' }
   const eggs = batch.eggs.find(({ entry }) => entry === body.target)
   if ((eggs?.value.item ?? null) !== body.item) return { code: 'other lineage', field: 'body.item' }
   const isReading = batch.readings.some(({ entry }) => entry === body.target)
@@ -60,14 +59,12 @@ function admitNow({ about, body }: Claim<'corrected'>, read: Read): Refusal | nu
   const { batch, reading } = body.now
   const other =
     batch !== null && batch !== about.id ? needsOpenBatch({ about: { type: 'batch', id: batch } }, read) : null
+  const begins = read('batch', batch ?? about.id)?.startedAt ?? -Infinity
+  if (body.now.at < begins) return { code: 'before it began', field: 'at', begins }
   return other ?? admitReading(reading, read)
 }
 
-// A disposition is not amended here: the lead disposes again.
-function entriesOf(batch: BatchState): string[] {
-  const { readings, marks, notes, deviations, churnings, eggs, additions, cleanings, covers, acidities } = batch
-  const { placements, stirrings, pourings, plans, rewarmed } = batch
-  const done = [marks, notes, deviations, churnings, eggs, additions, cleanings, acidities]
-  const facts = [readings, ...done, covers, placements, stirrings, pourings, plans, rewarmed]
-  return facts.flatMap((list) => list.map(({ entry }) => entry))
+// A disposition is not amended here: the lead disposes again. A part is taken back where it was taken.
+function isCorrectable(batch: BatchState, target: string): boolean {
+  return batchFacts({ ...batch, parts: [] }).some(({ entry }) => entry === target)
 }

@@ -1,4 +1,4 @@
-import type { Bodies, Claim, Kind, Role, Subject, SubjectType } from '../ledger/entry'
+import type { Bodies, Claim, Kind, Resolved, Role, Subject, SubjectType } from '../ledger/entry'
 import type { Field } from '../ledger/parse'
 import type { Refusal } from '../ledger/refusal'
 import type { Read } from '../state/state'
@@ -26,6 +26,8 @@ export interface KindOf<K extends Kind> {
   reads(claim: Claim<K>): Subject[]
   /** Still further ones that only come to light once those are read. */
   follows?(claim: Claim<K>, read: Read, world: World): Subject[]
+  /** What the server finds out about it as it seals it; left out or null: nothing. */
+  resolve?(claim: Claim<K>, read: Read, world: World): Resolved | null
   /** Why it cannot be taken as things stand, or null. */
   admit(claim: Claim<K>, read: Read, world: World): Refusal | null
 }

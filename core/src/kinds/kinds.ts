@@ -1,3 +1,5 @@
+import { alreadyIn } from './alreadyIn'
+import { entriesAccepted } from './entriesAccepted'
 import type { AnyClaim, Claim, Kind, Subject } from '../ledger/entry'
 import type { Read } from '../state/state'
 import type { World } from '../verdict/judge'
@@ -64,6 +66,8 @@ export const kinds: { [K in Kind]: KindOf<K> } = {
   churned,
   'reading-taken': readingTaken,
   'reading-accepted': readingAccepted,
+  'entries-accepted': entriesAccepted,
+  'already-in': alreadyIn,
   corrected,
   noted,
   disposed,

@@ -1,4 +1,4 @@
-import { id, number, object, whole } from '../ledger/parse'
+import { id, number, object, text, whole } from '../ledger/parse'
 import { lastRead } from '../state/lastRead'
 import { fillRefusal } from '../vessel/vessel'
 import { EVERYONE_WHO_COOKS, type KindOf } from './kindOf'
@@ -13,12 +13,13 @@ export const poured: KindOf<'poured'> = {
   may: EVERYONE_WHO_COOKS,
   signed: false,
   parse(body) {
-    const { vessel, pans, depth } = object(body, ['vessel', 'pans', 'depth'])
+    const { vessel, pans, depth, slowest } = object(body, ['vessel', 'pans', 'depth', 'slowest'])
     const facts = object(vessel, ['id', 'name', 'inside', 'wall'])
     return {
       vessel: { id: id(facts.id), ...parseVesselFacts(facts) },
       pans: whole(pans, 1, 60),
       depth: number(depth, 0.003, 2),
+      ...(slowest.value === undefined ? {} : { slowest: text(slowest, 8) }),
     }
   },
   touches: ({ about }) => [about],

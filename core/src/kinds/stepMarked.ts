@@ -5,6 +5,8 @@ import { object, oneOf, text } from '../ledger/parse'
 import type { Edge } from '../limits/rule'
 import { heatPlan } from '../method/heatPlan'
 import type { BatchState } from '../state/batch'
+import { firstMark, heatMark, isStillHot } from '../verdict/marks'
+import { heatSince, hotOf } from '../verdict/offHeat'
 import { EVERYONE_WHO_COOKS, type KindOf } from './kindOf'
 import { atKnownStep, isRefusal } from './knownStep'
 
@@ -30,10 +32,28 @@ export const stepMarked: KindOf<'step-marked'> = {
     const { step, edge, reason } = claim.body
     const batch = atKnownStep(claim, step, read)
     if (isRefusal(batch)) return batch
+    const already = markedAlready(batch, step, edge, claim.at)
+    if (already !== null) return { code: 'marked already', field: 'body.edge', at: already }
     const why = reason === null ? outOfOrder(batch, step, edge) : null
     if (why) return { code: 'out of order', field: 'body.reason', why }
     return waitsForCleaning(batch, step, edge, claim.at) ? { code: 'clean first', field: 'body.step' } : null
   },
+}
+
+/**
+ * When an edge of a step was marked before, in this heat; null while it was not. The first mark counts: a second could
+ * only move a clock. Back on the heat, while it never left it, is another beginning and has another end.
+ */
+function markedAlready(batch: BatchState, step: string, edge: Edge, at: Instant): Instant | null {
+  const { killed, lastHeat } = heatPlan(batch.method)
+  const heat = [killed, lastHeat].find((mark) => mark?.step === step)
+  const since = heat ? heatSince(batch) : -Infinity
+  const first = firstMark({ step, edge }, batch, since)
+  if (first === null || !heat) return first
+  const hot = hotOf(heat, batch)
+  const end = heatMark(heat, batch, hot, since)
+  if (edge === 'done') return end === Infinity ? null : end
+  return edge === 'started' && end < at && isStillHot(batch, hot, end, at) ? null : first
 }
 
 /** The house lets nothing after the heat go on before the tick; beginning to work on parts may. */

@@ -1,13 +1,13 @@
-import { MINUTE } from '../calendar/instant'
 import { canonical } from '../json/canonical'
 import type { Id, Subject, SubjectType } from '../ledger/entry'
+import { CORRECTED_WITHIN } from '../ledger/late'
 import { id, object, oneOf, type Field } from '../ledger/parse'
 import type { Fact } from '../state/fact'
 import { tapsOf, type ItemState } from '../state/item'
 import { EVERYONE_WHO_COOKS, type KindOf } from './kindOf'
 
-/** A mistaken tap on an item is taken back within this; after it the lead corrects what is left to correct, ms. */
-export const TAKEN_BACK_WITHIN = 15 * MINUTE
+/** A mistaken tap on an item is taken back within this by who made it; after it the lead decides, ms. */
+export const TAKEN_BACK_WITHIN = CORRECTED_WITHIN
 
 /** A mistaken tap on an item is taken back: it stays in the logbook, struck through. */
 export const takenBack: KindOf<'taken-back'> = {
@@ -22,7 +22,7 @@ export const takenBack: KindOf<'taken-back'> = {
   },
   touches: ({ about, body: { also } }) => (also ? [about, also] : [about]),
   reads: () => [],
-  admit({ about, madeAt, body }, read) {
+  admit({ about, by, madeAt, body }, read, { now = madeAt }) {
     const item = read('item', about.id)
     if (!item) return { code: 'not there', field: 'about.id', what: 'item' }
     const tap = tapsOf(item).find(({ entry, void: gone }) => entry === body.target && !gone)
@@ -30,7 +30,7 @@ export const takenBack: KindOf<'taken-back'> = {
     const back = backOf(item, body.target)
     if (back === 'stands') return { code: 'not taken back', field: 'body.target', why: 'stands' }
     if (canonical(back.also) !== canonical(body.also)) return { code: 'other lineage', field: 'body' }
-    return madeAt - tap.madeAt > TAKEN_BACK_WITHIN
+    return tap.by !== by || now - tap.knownAt > TAKEN_BACK_WITHIN
       ? { code: 'not taken back', field: 'body.target', why: 'late' }
       : null
   },

@@ -17,7 +17,7 @@ export const GENESIS: ChainHead = { seq: 0, hash: '0'.repeat(64) }
 export function seal(
   claim: AnyClaim,
   head: ChainHead,
-  stamp: Pick<Seal, 'recordedAt' | 'offsetMinutes' | 'postedBy'>,
+  stamp: Omit<Seal, 'seq' | 'prev' | 'hash'>,
   sha256: Sha256,
 ): { entry: SealedEntry; canon: string } {
   const unhashed = { seq: head.seq + 1, ...stamp, prev: head.hash }

@@ -131,6 +131,8 @@ export interface Pouring {
   vessel: PouredInto & { id: Id }
   pans: number
   depth: number
+  /** The pan that cools slowest, deepest or in the middle of the stack: read, it speaks for all. Left out: not said. */
+  slowest?: string
 }
 
 /** How it is meant to cool. */
@@ -180,6 +182,8 @@ export interface Bodies {
   corrected: { target: Id; reason: CorrectionReason; now: Correction; item: Id | null }
   noted: Note
   'reading-accepted': { target: Id; reason: string }
+  'entries-accepted': { entries: Accepted[]; reason: string }
+  'already-in': { target: Id; reason: string }
   disposed: Disposition
   'lot-received': LotReceived
   'eggs-taken': EggsTaken
@@ -225,6 +229,11 @@ export interface Bodies {
   served: { discarded: number | null }
 }
 
+/** An entry that was known too late, and of what it tells: a correction by its own id. */
+export interface Accepted extends Subject {
+  entry: Id
+}
+
 export type CorrectionReason = 'undo' | 'mistyped' | 'wrong pot' | 'touched the pan' | 'other'
 
 /** What stands instead: nothing, or other values; `batch` when the reading was another batch's. */
@@ -246,6 +255,13 @@ export interface Claim<K extends Kind = Kind> {
   by: Id
   device: Id
   body: Bodies[K]
+  /** Which run of the tablet's program made it, and as the how-manyeth: an order that no clock can change. */
+  run?: Id
+  runSeq?: number
+  /** ms since that run began, by a clock that nobody sets. */
+  monotonic?: number
+  /** The number of the last entry that the tablet had heard of. */
+  serverSeen?: number
 }
 
 /** A claim of any one kind, told apart by `kind`. */
@@ -257,9 +273,24 @@ export interface Seal {
   recordedAt: Instant
   /** Minutes the kitchen's wall clock was ahead of UTC when it was recorded. */
   offsetMinutes: number
+  /** The person whose shift it was. */
   postedBy: Id
+  /** Which rules of lateness it is held to; older entries have none. */
+  rules?: number
+  /** The version of core that took it. */
+  core?: string
+  /** Whose PIN came with it. */
+  signedBy?: Id
+  /** What the server found out about it: never the tablet's word. */
+  resolved?: Resolved
   prev: Hash
   hash: Hash
+}
+
+/** What only the server can say of an entry, because it looks at what is on its shelves. */
+export interface Resolved {
+  /** Egg that went in: pasteurized only out of a received lot that is. */
+  egg?: LotForm
 }
 
 /** seal null: still on the tablet, not yet recorded. */

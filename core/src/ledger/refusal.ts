@@ -1,4 +1,5 @@
 import type { MoveShut } from '../kinds/itemMoved'
+import type { Instant } from '../calendar/instant'
 import type { Limit } from '../limits/limit'
 import type { DaysRule } from '../limits/rule'
 import type { PartShut } from '../store/part'
@@ -19,6 +20,9 @@ export type Refusal =
   | { code: 'not on the list'; field: 'by' }
   | { code: 'may not'; field: 'by'; kind: string }
   | { code: 'lead must sign'; field: 'pin' }
+  | { code: 'sign yourself'; field: 'pin'; kind: string }
+  | { code: 'before it began'; field: 'at'; begins: Instant }
+  | { code: 'marked already'; field: 'body.edge'; at: Instant }
   | {
       code: 'not there'
       field: string

@@ -139,6 +139,12 @@ export interface ItemSplit {
   as: Inherited
 }
 
+/** Known too late to better anything, and when: left out for what was known in time. */
+export interface Lateness {
+  late?: true
+  knownAt?: Instant
+}
+
 /** What an item passes to what is split off it: what it is, and where it has been. */
 export interface Inherited {
   name: string
@@ -153,9 +159,9 @@ export interface Inherited {
   coldAt: Instant | null
   carried: Bounded
   ingredient: string | null
-  moves: ({ at: Instant } & Moved)[]
+  moves: ({ at: Instant } & Moved & Lateness)[]
   opened: Instant[]
-  readings: { at: Instant; typed: Typed; instrument: Id | null }[]
+  readings: ({ at: Instant; typed: Typed; instrument: Id | null } & Lateness)[]
   holds: { at: Instant; held: boolean; reason: string; recall: Id | null }[]
 }
 

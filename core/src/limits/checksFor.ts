@@ -39,40 +39,23 @@ export interface Check extends Comparing {
 
 /**
  * The checks that a batch of this method is held to under these limits, in the order of the work.
- * @param eggs what of eggs goes in, where it is known: egg that no step heats is checked by its lot
+ * @param eggs what of eggs goes in, where it is known: raw egg before a heat asks for a floor whatever the family, and egg
+ *   that no step heats is checked by its lot
  * @param day the day it starts, in the kitchen: a variance ends with its last day
  */
 export function checksFor(method: Procedure, limits: LimitSet, day: Day, eggs: EggPlan | null = null): Check[] {
   const { combined, killed, lastHeat, assembled } = heatPlan(method)
-  const guard = limits.guard === 'tolerance' ? toleranceOf(limits, day) : 0
-  const stepOf = (kind: StepKind) => method.steps.find((step) => step.kind === kind)?.key ?? null
-  const lines = (...keys: LimitKey[]) => keys.flatMap((key) => limitsOf(limits, key, day))
-
-  const checks = (step: string | null, found: Limit[], from: Mark, to: Mark | null): Check[] =>
-    found.flatMap((limit) => {
-      if (!judges(limit) || step === null) return []
-      const key = nameIn(limits.ruleSet.key, limit)
-      const evidence = { of: 'mixture' as const, where: ['core' as const], from, to }
-      return [{ key, step, limit, unit: limits.unit, guard: limit.force === 'quality' ? 0 : guard, evidence }]
-    })
-
-  const afterHeat = method.cooling === 'stages' && lastHeat !== null
-  const settles: Mark = afterHeat ? lastHeat : assembled
-  const cool = stepOf('cool') ?? stepOf('set') ?? stepOf('hold')
-  const hold = stepOf('hold') ?? cool
+  const { checks, lines, stepOf, cool, hold, settles, floorStep, heat, afterHeat } = resolving(method, limits, day)
   const serve = stepOf('serve at once') ?? lastHeat?.step ?? null
   const reheat = stepOf('reheat')
   const reheated: Mark = { step: reheat ?? '', edge: 'started' }
-  const heat = killed ?? lastHeat
-  // A starch cream reaches its floor as it cooks, and goes on to the boil.
-  const cooks = method.steps.find(({ kind, measures }) => kind === 'cook' && measures === 'mixture')
-  const floorStep = (killed && cooks?.key) ?? heat?.step ?? null
   const unheated = eggs?.unheated === 'pasteurized' ? eggs.uses.find(({ heated }) => !heated) : undefined
+  const hasEgg = families[method.family].egg || (eggs?.uses.some(({ heated }) => heated) ?? false)
   return [
     ...(unheated ? checks(unheated.step, [eggLotOf(lines('pasteurized-egg'))], 'batch started', assembled) : []),
-    ...(heat ? checks(floorStep, heatLimits(method, limits, day, killed !== null), combined, heat) : []),
+    ...(heat ? checks(floorStep, heatLimits(method, limits, day, killed !== null && hasEgg), combined, heat) : []),
     ...(killed && afterHeat ? checks(killed.step, lines('rework'), combined, killed) : []),
-    ...(heat && method.untreatedFruit ? checks(heat.step, [fruitBoilOf()], combined, heat) : []),
+    ...fruitBoil(),
     ...(heat ? checks(stepOf('boil out'), [boilOutOf()], combined, heat) : []),
     ...(heat ? checks(heat.step, ceilingOf(method), combined, heat) : []),
     ...(reheat ? checks(reheat, lines('reheat', 'reheat-time'), reheated, { step: reheat, edge: 'done' }) : []),
@@ -91,6 +74,70 @@ export function checksFor(method: Procedure, limits: LimitSet, day: Day, eggs: E
           ...checks(hold, [...lines('date-marking'), ...(method.raw ? [] : [houseDaysOf(method)])], settles, null),
         ]),
   ]
+
+  /** On its own part where that is boiled by itself: what joins it may curdle long before. */
+  function fruitBoil(): Check[] {
+    if (!method.untreatedFruit) return []
+    const own = method.steps.find(({ kind, measures }) => KILLS.includes(kind) && measures !== 'mixture')
+    if (!own) return heat ? checks(heat.step, [fruitBoilOf()], combined, heat) : []
+    return checks(own.key, [fruitBoilOf()], 'batch started', { step: own.key, edge: 'done' }).map((check) => ({
+      ...check,
+      evidence: { ...check.evidence, of: own.measures },
+    }))
+  }
+}
+
+const KILLS: readonly StepKind[] = ['cook', 'boil out', 'bake']
+
+/** What a batch is held to once something comes to light that its method did not say. */
+export interface Foreseen {
+  /** Raw egg is in it: the floor that it asks for, the lot of what nothing heats, and the hours of the raw class. */
+  ifRaw: { floor: Check[]; lot: Check[]; hours: Check[] }
+  /** Made at room temperature, and read hot: it cools under the limits of heat. */
+  ifHot: Check[]
+  /** To be heated, and never hot, as its warmest reading shows: it cools as what is made at room temperature. */
+  ifNeverHot: Check[]
+}
+
+export const NOTHING_FORESEEN: Foreseen = { ifRaw: { floor: [], lot: [], hours: [] }, ifHot: [], ifNeverHot: [] }
+
+/** Fixed when the batch starts, beside its checks, so that it changes no more than these do. */
+export function foreseenChecks(method: Procedure, limits: LimitSet, day: Day): Foreseen {
+  const { combined, killed, assembled, lastHeat } = heatPlan(method)
+  const { checks, lines, cool, hold, settles, floorStep, heat, afterHeat } = resolving(method, limits, day)
+  const last = hold ?? method.steps.at(-1)?.key ?? null
+  return {
+    ifRaw: {
+      floor: heat && killed ? checks(floorStep, heatLimits(method, limits, day, true), combined, heat) : [],
+      lot: killed ? [] : checks(last, [eggLotOf(lines('pasteurized-egg'))], 'batch started', assembled),
+      hours: checks(last, rawHoursOf(lines('raw-class')), assembled, null),
+    },
+    ifHot: method.cooling === 'ambient' ? checks(cool, coolingLimits(limits, day), settles, null) : [],
+    ifNeverHot: afterHeat && !killed && lastHeat ? checks(cool, lines('cool-ambient'), lastHeat, null) : [],
+  }
+}
+
+/** What both look at: where each thing of a method is checked, and under which lines. */
+function resolving(method: Procedure, limits: LimitSet, day: Day) {
+  const { killed, lastHeat, assembled } = heatPlan(method)
+  const guard = limits.guard === 'tolerance' ? toleranceOf(limits, day) : 0
+  const stepOf = (kind: StepKind) => method.steps.find((step) => step.kind === kind)?.key ?? null
+  const lines = (...keys: LimitKey[]) => keys.flatMap((key) => limitsOf(limits, key, day))
+  const checks = (step: string | null, found: Limit[], from: Mark, to: Mark | null): Check[] =>
+    found.flatMap((limit) => {
+      if (!judges(limit) || step === null) return []
+      const key = nameIn(limits.ruleSet.key, limit)
+      const evidence: Check['evidence'] = { of: 'mixture', where: ['core'], from, to }
+      return [{ key, step, limit, unit: limits.unit, guard: limit.force === 'quality' ? 0 : guard, evidence }]
+    })
+  const afterHeat = method.cooling === 'stages' && lastHeat !== null
+  const settles: Mark = afterHeat ? lastHeat : assembled
+  const cool = stepOf('cool') ?? stepOf('set') ?? stepOf('hold')
+  const heat = killed ?? lastHeat
+  // A starch cream reaches its floor as it cooks, and goes on to the boil.
+  const cooks = method.steps.find(({ kind, measures }) => kind === 'cook' && measures === 'mixture')
+  const floorStep = (killed && cooks?.key) ?? heat?.step ?? null
+  return { checks, lines, stepOf, cool, hold: stepOf('hold') ?? cool, settles, floorStep, heat, afterHeat }
 }
 
 /** The limits in force under a key: those of its line; none where the kitchen's limits do not know it. */
@@ -101,17 +148,18 @@ export function limitsOf(limits: LimitSet, key: LimitKey, day: Day): Limit[] {
 
 /**
  * The floor: of a mixture with egg the rule set's rows, or the schedule that the method names where that may close a
- * check on egg; of one without egg only what a schedule asks.
+ * check on egg, and the house's own line beside it; of one without egg only what a schedule asks. A schedule for milk
+ * takes no egg floor away.
  */
-function heatLimits(method: Procedure, limits: LimitSet, day: Day, kills: boolean): Limit[] {
+function heatLimits(method: Procedure, limits: LimitSet, day: Day, hasEgg: boolean): Limit[] {
   const schedule = method.schedule === null ? null : (schedules[method.schedule] ?? null)
-  const egg = families[method.family].egg && kills
-  if (schedule && (schedule.egg || !egg))
-    return schedule.limits.filter(({ key }) => key === (schedule.egg ? 'egg' : 'no-egg'))
-  if (!egg) return []
-  const own = method.cooling === 'none' ? limitsOf(limits, 'egg-immediate', day) : []
+  const asked = schedule ? schedule.limits.filter(({ key }) => key === (schedule.egg ? 'egg' : 'no-egg')) : []
+  if (!hasEgg) return asked
+  const egg = limitsOf(limits, 'egg', day)
+  if (schedule?.egg) return [...asked, ...egg.filter(({ origin }) => origin === 'house')]
+  const immediate = method.cooling === 'none' ? limitsOf(limits, 'egg-immediate', day) : []
   // Where a set has no rows of its own for serving at once, its egg rows hold.
-  return own.length ? own : orNoNumber(limitsOf(limits, 'egg', day), 'egg', limits)
+  return immediate.length ? immediate : orNoNumber(egg, 'egg', limits)
 }
 
 /** Every stage after heat, a stage that follows another right after it; "no number" where the set prints none. */

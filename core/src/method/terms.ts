@@ -1,7 +1,7 @@
 import type { Day } from '../calendar/zone'
 import { eggPlan, type EggPlan } from '../egg/eggPlan'
 import type { AcidityRule } from '../limits/rule'
-import { limitsOf } from '../limits/checksFor'
+import { foreseenChecks, limitsOf, NOTHING_FORESEEN, type Foreseen } from '../limits/checksFor'
 import type { Force, LimitSet, Source } from '../limits/limit'
 import { permitted } from '../limits/practice'
 import type { Composition } from '../ingredient/ingredient'
@@ -9,7 +9,7 @@ import { factsOf } from './facts'
 import type { Method } from './method'
 
 /** What of the house and of the order a batch is made under, beside its checks: fixed when it starts. */
-export interface Terms {
+export interface Terms extends Foreseen {
   /** The kitchen or this order serves highly susceptible people. */
   susceptible: boolean
   eggs: EggPlan
@@ -44,6 +44,7 @@ export function termsOf(method: Method, factor: number, limits: LimitSet, forSus
     rewarmings: practice.rewarmings,
     acidity: acidityTable(limits, day),
     product: productOf(method, factor),
+    ...foreseenChecks(method, limits, day),
   }
 }
 
@@ -56,6 +57,7 @@ export const FORMER_TERMS: Terms = {
   rewarmings: 0,
   acidity: null,
   product: null,
+  ...NOTHING_FORESEEN,
 }
 
 /** Components count by their grams, as if they were like the rest. */

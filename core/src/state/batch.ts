@@ -23,7 +23,8 @@ import type { AcidityMeasure } from '../acidity/acidity'
 import type { Check } from '../limits/checksFor'
 import type { Vessel } from '../method/method'
 import type { Terms } from '../method/terms'
-import { amended, factOf, type Fact } from './fact'
+import { CORRECTED_WITHIN, knownAt, MARK_UNDONE_WITHIN, SAME_TIME } from '../ledger/late'
+import { acceptedIn, amended, factOf, type Acceptance, type Amended, type Fact } from './fact'
 
 /** One making of one method: everything that was entered about it, and nothing that depends on the time. */
 export interface BatchState {
@@ -64,8 +65,10 @@ export interface BatchState {
   served: Fact<{ discarded: number | null }> | null
   /** What the lead decided last. */
   disposition: Fact<Disposition> | null
-  /** Each sends it through the heat once more, and begins a new leg. */
+  /** Each sends it through the heat once more; a new leg begins once its own row is proven. */
   reworks: Fact<Disposition>[]
+  /** What the lead said of raw egg or fruit: it was in from the first, only entered later. */
+  alreadyIn: Fact<{ target: Id; reason: string }>[]
 }
 
 /** A batch about which nothing was entered since it began. */
@@ -92,6 +95,7 @@ export const NOTHING_YET = {
   served: null,
   disposition: null,
   reworks: [],
+  alreadyIn: [],
 } satisfies Partial<BatchState>
 
 /** Thrown away, or served at once: nothing more is entered about it. */
@@ -102,6 +106,15 @@ export function isClosed({ disposition, served }: Pick<BatchState, 'disposition'
 /** All of it is put away: it goes on as items, and no longer stands on the Line. */
 export function isPutAway({ portions }: Pick<BatchState, 'portions'>): boolean {
   return portions.some(({ void: gone, value }) => !gone && value.last)
+}
+
+/** Every fact of a batch that may be corrected or accepted; none where there is no batch. */
+export function batchFacts(batch: BatchState | null): Fact<unknown>[] {
+  if (!batch) return []
+  const { readings, marks, deviations, churnings, notes, eggs, additions, cleanings, covers, acidities, parts } = batch
+  const { placements, stirrings, pourings, plans, rewarmed } = batch
+  const done = [marks, deviations, churnings, notes, eggs, additions, cleanings, acidities, parts]
+  return [readings, ...done, covers, placements, stirrings, pourings, plans, rewarmed].flat()
 }
 
 /** The batch after one more entry; null while it was never started. */
@@ -125,7 +138,7 @@ export function applyToBatch(id: Id, state: BatchState | null, entry: Entry): Ba
     case 'left-over':
       return { ...state, leftOvers: [...state.leftOvers, factOf(entry, claim.at, claim.body)] }
     case 'added':
-      return { ...state, additions: [...state.additions, factOf(entry, claim.at, claim.body)] }
+      return { ...state, additions: [...state.additions, factOf(entry, claim.at, asResolved(claim.body, entry))] }
     case 'cleaned':
       return { ...state, cleanings: [...state.cleanings, factOf(entry, claim.at, claim.body)] }
     case 'covered':
@@ -156,6 +169,8 @@ export function applyToBatch(id: Id, state: BatchState | null, entry: Entry): Ba
         portions: struck(state.portions, claim.body.target),
       }
     case 'recalled':
+      // A drill marks nothing real.
+      if (claim.body.drill) return state
       return {
         ...state,
         recalls: [...state.recalls, factOf(entry, claim.at, { reason: claim.body.reason, lot: claim.about.id })],
@@ -169,19 +184,31 @@ export function applyToBatch(id: Id, state: BatchState | null, entry: Entry): Ba
       const reworks = claim.body.decision === 'rework' ? [...state.reworks, disposition] : state.reworks
       return { ...state, disposition, reworks }
     }
-    case 'reading-accepted': {
-      const { target, reason } = claim.body
-      const accepted = { entry: claim.id, by: claim.by, at: claim.at, reason }
-      return {
-        ...state,
-        readings: state.readings.map((fact) => (fact.entry === target ? { ...fact, accepted } : fact)),
-      }
+    case 'already-in':
+      return { ...state, alreadyIn: [...state.alreadyIn, factOf(entry, claim.at, claim.body)] }
+    case 'reading-accepted':
+      return accepted(state, [claim.body.target], entry, claim.body.reason)
+    case 'entries-accepted': {
+      const own = claim.body.entries.filter(({ type, id: of }) => type === 'batch' && of === id)
+      return accepted(
+        state,
+        own.map((each) => each.entry),
+        entry,
+        claim.body.reason,
+      )
     }
     case 'corrected':
       return corrected(id, state, entry, claim)
     default:
       return state
   }
+}
+
+/** Egg is of a pasteurized lot where the server found that lot; a word typed in a box is raw. */
+function asResolved(body: Addition, { seal }: Entry): Addition {
+  const trusts = seal === null || seal.rules === undefined
+  if (trusts || body.state !== 'pasteurized lot') return body
+  return seal.resolved?.egg === 'pasteurized' ? body : { ...body, state: 'as it is' }
 }
 
 function struck<T>(facts: Fact<T>[], target: Id): Fact<T>[] {
@@ -198,33 +225,59 @@ function started({ about, at, by, body }: Claim<'batch-started'>): BatchState {
   }
 }
 
+/** The same batch with every list of facts gone through; what a correction or an acceptance may be about. */
+function eachList(state: BatchState, change: <T>(facts: Fact<T>[]) => Fact<T>[]): BatchState {
+  return {
+    ...state,
+    readings: change(state.readings),
+    marks: change(state.marks),
+    deviations: change(state.deviations),
+    churnings: change(state.churnings),
+    notes: change(state.notes),
+    eggs: change(state.eggs),
+    additions: change(state.additions),
+    cleanings: change(state.cleanings),
+    covers: change(state.covers),
+    placements: change(state.placements),
+    stirrings: change(state.stirrings),
+    pourings: change(state.pourings),
+    plans: change(state.plans),
+    rewarmed: change(state.rewarmed),
+    acidities: change(state.acidities),
+    parts: change(state.parts),
+  }
+}
+
+function accepted(state: BatchState, targets: readonly Id[], { claim }: Entry, reason: string): BatchState {
+  const acceptance: Acceptance = { entry: claim.id, by: claim.by, at: claim.at, reason }
+  return eachList(state, (facts) =>
+    facts.map((fact) => targets.reduce((one, target) => acceptedIn(one, target, acceptance), fact)),
+  )
+}
+
 function corrected(id: Id, state: BatchState, entry: Entry, { about, body }: Claim<'corrected'>): BatchState {
   const { target, reason, now } = body
   const movedTo = now === 'void' ? null : now.batch
   if (now !== 'void' && movedTo === id && about.id !== id) {
-    return { ...state, readings: [...state.readings, factOf(entry, now.at, now.reading)] }
+    // Told to be of this pot long after it was read: as a reading that was entered late.
+    const late = entry.seal?.rules !== undefined && knownAt(entry) - now.at > CORRECTED_WITHIN
+    return { ...state, readings: [...state.readings, factOf(entry, now.at, now.reading, late || undefined)] }
   }
   const voided = now === 'void' || movedTo !== null
-  const take = <T>(facts: Fact<T>[], value?: { at: Instant; value: T }): Fact<T>[] =>
+  const take = <T>(facts: Fact<T>[], value: Amended<T> = 'void', within = CORRECTED_WITHIN): Fact<T>[] =>
     facts.map((fact) =>
-      fact.entry === target ? amended(fact, entry, reason, voided ? 'void' : (value ?? 'void')) : fact,
+      fact.entry === target
+        ? amended(fact, entry, reason, voided ? 'void' : value, counts(fact, entry, voided ? 'void' : value, within))
+        : fact,
     )
-  return {
-    ...state,
-    readings: take(state.readings, now === 'void' ? undefined : { at: now.at, value: now.reading }),
-    marks: take(state.marks),
-    deviations: take(state.deviations),
-    churnings: take(state.churnings),
-    notes: take(state.notes),
-    eggs: take(state.eggs),
-    additions: take(state.additions),
-    cleanings: take(state.cleanings),
-    covers: take(state.covers),
-    placements: take(state.placements),
-    stirrings: take(state.stirrings),
-    pourings: take(state.pourings),
-    plans: take(state.plans),
-    rewarmed: take(state.rewarmed),
-    acidities: take(state.acidities),
-  }
+  const marks = take(state.marks, 'void', MARK_UNDONE_WITHIN)
+  const readings = take(state.readings, now === 'void' ? 'void' : { at: now.at, value: now.reading })
+  return { ...eachList({ ...state, marks: [], readings: [], parts: [] }, take), marks, readings, parts: state.parts }
+}
+
+/** Whether a correction counts by itself: its author's, at once, and not of the time. Before there were rules, any did. */
+function counts<T>(fact: Fact<T>, entry: Entry, now: Amended<T>, within: number): boolean {
+  if (entry.seal && entry.seal.rules === undefined) return true
+  if (entry.claim.by !== fact.by || knownAt(entry) - fact.knownAt > within) return false
+  return now === 'void' || Math.abs(now.at - fact.at) <= SAME_TIME
 }

@@ -1,5 +1,6 @@
 import type { Instant } from '../calendar/instant'
 import type { Entry, Id } from '../ledger/entry'
+import { isEntryLate, knownAt } from '../ledger/late'
 
 /** Something that was entered, as it stands now, with every value it had before. */
 export interface Fact<T> {
@@ -8,13 +9,21 @@ export interface Fact<T> {
   madeAt: Instant
   /** null while it is only on the tablet. */
   recordedAt: Instant | null
+  /** When the kitchen knew of it. */
+  knownAt: Instant
   by: Id
+  /** Whose shift it was entered in; null: not told. */
+  postedBy: Id | null
   value: T
-  /** Oldest first. */
+  /** What stands corrected, oldest first. */
   amends: Amendment<T>[]
+  /** Corrections that came too late to count by themselves: they deny, and better nothing until the lead accepts them. */
+  waiting: Amendment<T>[]
   /** Taken back: shown struck through, counts for nothing. */
   void: boolean
-  /** The lead let it count although it was entered late. */
+  /** Known too late to better anything by itself. */
+  late: boolean
+  /** The lead let it count although it was entered late, or stood in doubt. */
   accepted: Acceptance | null
 }
 
@@ -25,7 +34,7 @@ export interface Acceptance {
   reason: string
 }
 
-/** What a correction replaced, who made it, and why. */
+/** What a correction put in the place of what, who made it, and why. */
 export interface Amendment<T> {
   entry: Id
   by: Id
@@ -33,19 +42,29 @@ export interface Amendment<T> {
   reason: string
   wasAt: Instant
   was: T
+  now: Amended<T>
+  /** The lead let it count although it came late. */
+  accepted: Acceptance | null
 }
 
-export function factOf<T>({ claim, seal }: Entry, at: Instant, value: T): Fact<T> {
-  const recordedAt = seal?.recordedAt ?? null
+export type Amended<T> = { at: Instant; value: T } | 'void'
+
+/** @param late whether it is known too late; as the rules of its kind say, unless it is told */
+export function factOf<T>(entry: Entry, at: Instant, value: T, late = isEntryLate(entry, at)): Fact<T> {
+  const { claim, seal } = entry
   return {
     entry: claim.id,
     at,
     madeAt: claim.madeAt,
-    recordedAt,
+    recordedAt: seal?.recordedAt ?? null,
+    knownAt: knownAt(entry),
     by: claim.by,
+    postedBy: seal?.postedBy ?? null,
     value,
     amends: [],
+    waiting: [],
     void: false,
+    late,
     accepted: null,
   }
 }
@@ -60,19 +79,51 @@ export function inOrder<T extends { void: boolean; at: Instant }>(facts: readonl
   return standing(facts).sort((a, b) => a.at - b.at)
 }
 
-/** The fact after a correction: new values, or void. What stood before is kept. */
-export function amended<T>(
-  fact: Fact<T>,
-  { claim }: Entry,
-  reason: string,
-  now: { at: Instant; value: T } | 'void',
-): Fact<T> {
-  const amends = [
-    ...fact.amends,
-    { entry: claim.id, by: claim.by, madeAt: claim.madeAt, reason, wasAt: fact.at, was: fact.value },
-  ]
-  return now === 'void'
-    ? { ...fact, amends, void: true }
-    : // Accepted was the value that stood then.
-      { ...fact, amends, void: false, accepted: null, at: now.at, value: now.value }
+/** Whether it waits for the lead: known too late and not accepted. */
+export function isWaiting({ late, accepted }: Pick<Fact<unknown>, 'late' | 'accepted'>): boolean {
+  return late && accepted === null
+}
+
+/**
+ * The fact after a correction: new values, or void. What stood before is kept. One that came too late waits beside it.
+ * The order in which corrections arrive changes nothing, and nothing brings back what was taken back.
+ */
+export function amended<T>(fact: Fact<T>, { claim }: Entry, reason: string, now: Amended<T>, counts: boolean): Fact<T> {
+  const { id: entry, by, madeAt } = claim
+  const amendment: Amendment<T> = { entry, by, madeAt, reason, wasAt: fact.at, was: fact.value, now, accepted: null }
+  if (!counts) return { ...fact, waiting: ordered([...fact.waiting, amendment]) }
+  return replayed(fact, [...fact.amends, amendment], null)
+}
+
+/** The fact once the lead has accepted it, or a correction of it that waits; the very same where neither is meant. */
+export function acceptedIn<T>(fact: Fact<T>, target: Id, accepted: Acceptance): Fact<T> {
+  if (fact.entry === target) return { ...fact, accepted }
+  const amendment = fact.waiting.find(({ entry }) => entry === target)
+  if (!amendment) return fact
+  const waiting = fact.waiting.filter((each) => each !== amendment)
+  return replayed({ ...fact, waiting }, [...fact.amends, { ...amendment, accepted }], accepted)
+}
+
+/** The fact as it stood before any correction that only the lead's acceptance lets count. */
+export function withoutAccepted<T>(fact: Fact<T>): Fact<T> {
+  const own = fact.amends.filter(({ accepted }) => accepted === null)
+  return own.length === fact.amends.length ? fact : replayed(fact, own, null)
+}
+
+function replayed<T>(fact: Fact<T>, amends: readonly Amendment<T>[], accepted: Acceptance | null): Fact<T> {
+  const [first] = fact.amends
+  let stood = first ? { at: first.wasAt, value: first.was } : { at: fact.at, value: fact.value }
+  let gone = false
+  const told = ordered(amends).map((each) => {
+    const amendment = { ...each, wasAt: stood.at, was: stood.value }
+    if (each.now === 'void') gone = true
+    else stood = each.now
+    return amendment
+  })
+  // Accepted was the value that stood then.
+  return { ...fact, ...stood, amends: told, void: gone, accepted }
+}
+
+function ordered<T>(amends: readonly Amendment<T>[]): Amendment<T>[] {
+  return [...amends].sort((a, b) => a.madeAt - b.madeAt || (a.entry < b.entry ? -1 : 1))
 }

@@ -8,7 +8,7 @@ import type { Dating } from '../store/dating'
 import { outOfPackage } from '../store/eggPackage'
 import { less, type Measure } from '../store/measure'
 import type { Bounded } from '../trace/reading'
-import { factOf, inOrder, standing, type Fact } from './fact'
+import { acceptedIn, factOf, inOrder, standing, type Fact } from './fact'
 import { newItem } from './newItem'
 
 /** Something that is held: some of a batch, a package, a by-product, a find. What was entered about it, no more. */
@@ -150,13 +150,13 @@ function changed(state: ItemState, entry: Entry): ItemState {
     case 'item-split':
       return { ...state, splits: [...state.splits, factOf(entry, claim.at, claim.body)] }
     case 'part-used':
-      return { ...state, parts: [...state.parts, factOf(entry, claim.at, claim.body)] }
+      return begun({ ...state, parts: [...state.parts, factOf(entry, claim.at, claim.body)] }, entry)
     case 'item-used':
-      return { ...state, uses: [...state.uses, factOf(entry, claim.at, claim.body)] }
+      return begun({ ...state, uses: [...state.uses, factOf(entry, claim.at, claim.body)] }, entry)
     case 'eggs-taken': {
       const measure = outOfPackage(claim.body, state.measure.unit)
       const out = measure && factOf<EggsOut>(entry, claim.at, { measure, then: 'into a batch' })
-      return out ? { ...state, uses: [...state.uses, out] } : state
+      return out ? begun({ ...state, uses: [...state.uses, out] }, entry) : state
     }
     case 'item-read':
       return { ...state, readings: [...state.readings, factOf(entry, claim.at, claim.body)] }
@@ -167,6 +167,8 @@ function changed(state: ItemState, entry: Entry): ItemState {
     case 'lot-decided':
       return held(state, entry, { held: claim.body.verdict === 'refuse', reason: claim.body.reason, recall: null })
     case 'recalled':
+      // A drill marks nothing real.
+      if (claim.body.drill) return state
       return held(state, entry, { held: true, reason: claim.body.reason, recall: claim.about.id })
     case 'recall-ended':
       return held(state, entry, { held: false, reason: claim.body.reason, recall: claim.about.id })
@@ -174,12 +176,37 @@ function changed(state: ItemState, entry: Entry): ItemState {
       return { ...state, discarded: factOf(entry, claim.at, claim.body) }
     case 'label-printed':
       return { ...state, labels: state.labels + claim.body.copies }
+    case 'entries-accepted':
+      return accepted(
+        state,
+        claim.body.entries.filter(({ id: of }) => of === state.id).map((each) => each.entry),
+        entry,
+        claim.body.reason,
+      )
     case 'corrected':
     case 'taken-back':
       return takenBack(state, claim.body.target)
     default:
       return state
   }
+}
+
+/** Taken from while it was closed, a package is opened by that; eggs in their shells are not. */
+function begun(state: ItemState, entry: Entry): ItemState {
+  const closed = state.what === 'package' && openedAt(state) === null && !isInShell(state)
+  return closed ? { ...state, opened: [...state.opened, factOf(entry, entry.claim.at, {})] } : state
+}
+
+/** Eggs in their shells: they have a cold of their own, and nothing is opened by taking some. */
+export function isInShell(item: Pick<ItemState, 'what' | 'ingredient' | 'facts'>): boolean {
+  return item.what === 'package' && eggOf(item) === 'whole' && item.facts.heat === 'raw'
+}
+
+function accepted(state: ItemState, targets: readonly Id[], { claim }: Entry, reason: string): ItemState {
+  const acceptance = { entry: claim.id, by: claim.by, at: claim.at, reason }
+  const letCount = <T>(facts: Fact<T>[]) =>
+    facts.map((fact) => targets.reduce((one, target) => acceptedIn(one, target, acceptance), fact))
+  return { ...state, moves: letCount(state.moves), opened: letCount(state.opened), readings: letCount(state.readings) }
 }
 
 function held(state: ItemState, entry: Entry, value: Hold): ItemState {

@@ -13,9 +13,11 @@ export interface LotState extends LotReceived {
   recall: Fact<{ reason: string; drill: boolean }> | null
 }
 
-/** Whether it may go into anything: accepted at the door or since, and not called back. */
+/** Whether it may go into anything: accepted at the door or since, and not called back; a drill stops nothing. */
 export function mayGoIn({ verdict, decided, recall }: Pick<LotState, 'verdict' | 'decided' | 'recall'>): boolean {
-  return recall === null && (decided ? decided.value.verdict === 'accept' : verdict === 'accept')
+  return (
+    (recall === null || recall.value.drill) && (decided ? decided.value.verdict === 'accept' : verdict === 'accept')
+  )
 }
 
 export function applyToLot(id: Id, state: LotState | null, entry: Entry): LotState | null {

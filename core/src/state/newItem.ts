@@ -1,10 +1,10 @@
 import type { EggPart } from '../egg/eggGrams'
 import type { Claim, Entry, Id, LeftOver } from '../ledger/entry'
-import type { HeatStatus, Inherited, Spot } from '../ledger/storeEntries'
+import type { HeatStatus, Inherited, Moved, Spot } from '../ledger/storeEntries'
 import type { Instant } from '../calendar/instant'
 import { BY_PRODUCT_DAYS } from '../shelf/byProduct'
 import type { Bounded } from '../trace/reading'
-import { factOf, standing, type Fact } from './fact'
+import { factOf, isWaiting, standing, type Fact } from './fact'
 import type { ItemState } from './item'
 
 /** An item as it comes to be: portioned, received in its package, left over, found, or split off another. */
@@ -59,7 +59,10 @@ function blank(): Omit<Unborn, 'id' | 'code' | 'name' | 'what' | 'made' | 'madeB
 function putIn(entry: Entry, spot: Spot | null): ItemState['moves'] {
   if (!spot) return []
   const { unit, shelf } = spot
-  return [factOf(entry, entry.claim.at, { how: unit === null ? 'out' : 'move', unit, shelf })]
+  const { at } = entry.claim
+  const put = factOf<Moved>(entry, at, { how: unit === null ? 'out' : 'move', unit, shelf })
+  // Told too late: until the kitchen knew of it, nobody knew that it stood in the cold.
+  return put.late ? [factOf<Moved>(entry, at, { how: 'out', unit: null, shelf: null }, false), put] : [put]
 }
 
 function portioned(id: Id, entry: Entry, { by, body }: Claim<'portioned'>): Unborn {
@@ -128,8 +131,12 @@ function found(id: Id, entry: Entry, { at, by, body }: Claim<'item-found'>): Unb
 
 function splitOff(id: Id, entry: Entry, { body }: Claim<'item-split'>): Unborn {
   const { code, measure, as } = body
-  const facts = <T extends { at: Instant }, V>(all: readonly T[], value: (one: T) => V): Fact<V>[] =>
-    all.map((one) => factOf(entry, one.at, value(one)))
+  // Told again with the split, they are as late as they were.
+  const facts = <T extends { at: Instant; late?: true; knownAt?: Instant }, V>(
+    all: readonly T[],
+    value: (one: T) => V,
+  ): Fact<V>[] =>
+    all.map((one) => ({ ...factOf(entry, one.at, value(one), one.late ?? false), knownAt: one.knownAt ?? one.at }))
   const { moves, opened, readings, holds, ...same } = as
   return {
     ...blank(),
@@ -138,7 +145,7 @@ function splitOff(id: Id, entry: Entry, { body }: Claim<'item-split'>): Unborn {
     code,
     measure,
     moves: facts(moves, ({ how, unit, shelf }) => ({ how, unit, shelf })),
-    opened: opened.map((at) => factOf(entry, at, {})),
+    opened: opened.map((at) => factOf(entry, at, {}, false)),
     readings: facts(readings, ({ typed, instrument }) => ({ typed, instrument })),
     holds: facts(holds, ({ held, reason, recall }) => ({ held, reason, recall })),
   }
@@ -160,11 +167,16 @@ export function inheritedOf(parent: ItemState, share: number): Inherited {
     coldAt,
     carried,
     ingredient,
-    moves: standing(parent.moves).map(({ at, value }) => ({ at, ...value })),
+    moves: standing(parent.moves).map((move) => ({ at: move.at, ...move.value, ...lateness(move) })),
     opened: standing(parent.opened).map(({ at }) => at),
-    readings: standing(parent.readings).map(({ at, value }) => ({ at, ...value })),
+    readings: standing(parent.readings).map((read) => ({ at: read.at, ...read.value, ...lateness(read) })),
     holds: standing(parent.holds).map(({ at, value }) => ({ at, ...value })),
   }
+}
+
+/** What was known too late stays so in what is split off. */
+function lateness(fact: Fact<unknown>): { late?: true; knownAt?: Instant } {
+  return isWaiting(fact) ? { late: true, knownAt: fact.knownAt } : {}
 }
 
 const PART_NAME: Record<EggPart, string> = { whole: 'Whole egg', yolk: 'Yolks', white: 'Whites' }

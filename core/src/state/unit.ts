@@ -1,3 +1,4 @@
+import { isEntryLate, knownAt } from '../ledger/late'
 import type { Instant } from '../calendar/instant'
 import { DAY } from '../calendar/instant'
 import type { Entry, Id } from '../ledger/entry'
@@ -9,6 +10,8 @@ export interface Look {
   at: Instant
   celsius: number
   noted: UnitReading['noted']
+  /** Known too late: it can say that the unit was warm, not that it was cold. */
+  late?: true
 }
 
 /** One look at a unit's air, as it was entered. */
@@ -16,6 +19,8 @@ export interface AirReading extends Look {
   entry: Id
   by: Id
   typed: Typed
+  /** When the kitchen knew of it. */
+  knownAt: Instant
 }
 
 /** Somebody came by and could not read it. */
@@ -40,24 +45,39 @@ export function lastAir({ airs }: Pick<UnitState, 'airs'>): AirReading | null {
   return airs.at(-1) ?? null
 }
 
-export function applyToUnit(id: Id, state: UnitState | null, { claim }: Entry): UnitState | null {
+export function applyToUnit(id: Id, state: UnitState | null, told: Entry): UnitState | null {
+  const { claim } = told
   if (claim.kind === 'unit-registered') {
     return { id, airs: state?.airs ?? [], skips: state?.skips ?? [], ...claim.body }
   }
   if (!state) return null
   const { id: entry, at, by } = claim
+  const known = { knownAt: knownAt(told), ...(isEntryLate(told, at) ? { late: true as const } : {}) }
   switch (claim.kind) {
     case 'placed':
-      return claim.body.air === null ? state : withAir(state, { entry, at, by, typed: claim.body.air, noted: null })
+      return claim.body.air === null
+        ? state
+        : withAir(state, { entry, at, by, typed: claim.body.air, noted: null, ...known })
     case 'unit-read':
-      return withAir(state, { entry, at, by, typed: claim.body.typed, noted: claim.body.noted })
+      return withAir(state, { entry, at, by, typed: claim.body.typed, noted: claim.body.noted, ...known })
     case 'unit-skipped':
       return { ...state, skips: [...state.skips, { at, by, reason: claim.body.reason }].slice(-100) }
+    case 'entries-accepted':
+      return {
+        ...state,
+        airs: state.airs.map((air) =>
+          claim.body.entries.some((each) => each.entry === air.entry) ? accepted(air) : air,
+        ),
+      }
     case 'air-taken-back':
       return { ...state, airs: state.airs.filter((air) => air.entry !== claim.body.target) }
     default:
       return state
   }
+}
+
+function accepted({ late: _late, ...air }: AirReading): AirReading {
+  return air
 }
 
 function withAir(state: UnitState, read: Omit<AirReading, 'celsius'>): UnitState {

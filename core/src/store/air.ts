@@ -48,6 +48,7 @@ export function isOutside(celsius: number, { side, celsius: level }: Level): boo
 export function countedAirs({ airs }: { airs: readonly Look[] }, level: Level): Look[] {
   return airs.filter((air, i) => {
     const next = airs[i + 1]
+    if (air.late && !isOutside(air.celsius, level)) return false
     const spike = air.noted !== null && isOutside(air.celsius, level)
     return !(spike && next && !isOutside(next.celsius, level) && next.at - air.at <= SPIKE)
   })

@@ -244,7 +244,9 @@ describe('what may go in', () => {
           ingredient,
           facts: facts({ heat }),
           readings: reads.map(([when, celsius]) => readOf(when, celsius)),
-          holds: held ? [{ ...readOf(1, 0), amends: [], value: { held: true, reason: 'x', recall: null } }] : [],
+          holds: held
+            ? [{ ...readOf(1, 0), amends: [], waiting: [], value: { held: true, reason: 'x', recall: null } }]
+            : [],
         }),
       )
     const ancestry = fc.constantFrom(null, 'boiled').map((treatment) => ({ ...proven, lots: [lot(treatment)] }))

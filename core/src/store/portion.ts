@@ -15,7 +15,8 @@ import { mixtureTrace } from '../verdict/evidence'
 import { releaseShut, type Shut } from '../verdict/disposition'
 import type { Finding } from '../verdict/finding'
 import { batchStanding, judgeBatch } from '../verdict/judgeBatch'
-import { instantOf, lastMark } from '../verdict/offHeat'
+import { firstMark } from '../verdict/marks'
+import { instantOf } from '../verdict/offHeat'
 import type { Dating, Keep } from './dating'
 import type { Measure } from './measure'
 import { coldLevel } from './unitKind'
@@ -63,7 +64,7 @@ export function datingOf(batch: BatchState, limits: Pick<LimitSet, 'practice'>):
     const { rule, force, source } = limit
     if (rule.kind === 'days') return [{ what: 'days', count: rule.days, from: null, force, source }]
     if (rule.kind !== 'hours' || limit.key === 'serve-by') return []
-    return [{ what: 'hours', count: rule.hours, from: lastMark(evidence.from, batch), force, source }]
+    return [{ what: 'hours', count: rule.hours, from: firstMark(evidence.from, batch), force, source }]
   })
   const parts = passingOn(batch, limits.practice.partsPassOn === 'every part')
   return {

@@ -10,7 +10,8 @@ import { limitsFrom } from './story'
 import { at } from './traces'
 
 function fact<T>(when: Instant, value: T, entry = `${when}`): Fact<T> {
-  return { entry, at: when, madeAt: when, recordedAt: null, by: 'mina', value, amends: [], void: false, accepted: null }
+  const told = { entry, at: when, madeAt: when, recordedAt: null, knownAt: when, by: 'mina', postedBy: null }
+  return { ...told, value, amends: [], waiting: [], void: false, late: false, accepted: null }
 }
 
 /** An item put into the refrigerator at ten, cold; minutes are after ten. */
@@ -79,6 +80,7 @@ export function unitOf(looks: readonly [minutes: number, celsius: number][], mor
     entry: `${minutes}`,
     at: at(minutes),
     by: 'mina',
+    knownAt: at(minutes),
     typed: { value: celsius, unit: 'C' as const },
     celsius,
     noted: null,

@@ -22,11 +22,23 @@ export interface Run {
   since: Instant
   lowest: number
   highest: number
+  /** The longest interval with both ends at or above that was too long to prove anything, ms. */
+  unread: number
 }
 
 export function runAt(celsius: number, proving: number, blind: number): Run {
   const none = { leastRun: 0, least: 0, likelyRun: 0, likely: 0, mostRun: 0, most: 0 }
-  return { celsius, level: celsius - SAME_DEGREE, proving, blind, ...none, since: NaN, lowest: 0, highest: 0 }
+  return {
+    celsius,
+    level: celsius - SAME_DEGREE,
+    proving,
+    blind,
+    ...none,
+    since: NaN,
+    lowest: 0,
+    highest: 0,
+    unread: 0,
+  }
 }
 
 /**
@@ -62,6 +74,7 @@ export function advance(run: Run, before: number, celsius: number, instant: Inst
     if (celsius > run.highest) run.highest = celsius
     return
   }
+  if (wasIn && gap > run.unread) run.unread = gap
   run.leastRun = 0
   run.since = instant
   run.lowest = celsius

@@ -1,17 +1,21 @@
-import type { Instant } from '../calendar/instant'
 import { requireTemperature } from '../quantity/temperature'
+import type { Instant } from '../calendar/instant'
 import type { Reading } from './reading'
 import { Trace } from './trace'
 
-/** A reading of no portion taken after the split: nobody knows of which pan it is, so it can only deny. */
-const WHICH_PAN = 1
+/** A trace that is judged by itself: with all its readings, and without those that can only deny, where it has such. */
+export interface Track {
+  all: Trace
+  sure: Trace
+}
 
 /**
  * Core readings as the traces that are judged apart: one a portion and instrument. Portions share what was read before
- * the first reading of any of them. There is always one trace, also of no readings.
+ * the first reading of any of them; of one that names no portion after the split nobody knows of which pan it is, so it
+ * can only deny. There is always one trace, also of no readings.
  * RangeError for impossible temperatures or times, with the index of the reading.
  */
-export function tracksOf(readings: readonly Reading[]): Trace[] {
+export function tracksOf(readings: readonly Reading[]): Track[] {
   readings.forEach(({ at, celsius }, i) => {
     if (!Number.isFinite(at)) throw new RangeError(`readings[${i}].at: ${at} is not an instant`)
     requireTemperature(`readings[${i}].celsius`, celsius)
@@ -28,12 +32,17 @@ export function tracksOf(readings: readonly Reading[]): Trace[] {
   )
 }
 
-function byInstrument(readings: readonly Reading[], splitAt: Instant): Trace[] {
-  const traces = new Map<string | undefined, Trace>()
+function byInstrument(readings: readonly Reading[], splitAt: Instant): Track[] {
+  const tracks = new Map<string | undefined, Track>()
   for (const { at, celsius, instrument, portion } of readings) {
-    const trace = traces.get(instrument) ?? new Trace()
-    traces.set(instrument, trace)
-    trace.put(at, celsius, portion === undefined && at >= splitAt ? WHICH_PAN : 0)
+    const track = tracks.get(instrument) ?? { all: new Trace(), sure: new Trace() }
+    tracks.set(instrument, track)
+    track.all.put(at, celsius)
+    if (portion !== undefined || at < splitAt) track.sure.put(at, celsius)
   }
-  return traces.size ? [...traces.values()] : [new Trace()]
+  if (tracks.size === 0) {
+    const none = new Trace()
+    return [{ all: none, sure: none }]
+  }
+  return [...tracks.values()].map(({ all, sure }) => ({ all, sure: sure.length === all.length ? all : sure }))
 }

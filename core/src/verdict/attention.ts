@@ -5,9 +5,12 @@ import { forecastOf, rescuesFor, type Forecast, type GateForecast, type Rescue }
 import { isClosed, isPutAway, type BatchState } from '../state/batch'
 import { mixtureTrace } from './evidence'
 import type { Finding } from './finding'
-import { batchStanding, isBinding, rulingDate } from './judgeBatch'
+import { batchStanding, isBinding, isGate, rulingDate } from './judgeBatch'
 import type { World } from './judge'
-import { legStart } from './offHeat'
+import { isReleased } from './disposition'
+import { READ_AGAIN } from './doubt'
+import { heatSince } from './offHeat'
+import { READ_AGAIN_AFTER } from './plausible'
 import { phaseOf } from './phase'
 import { standing } from '../state/fact'
 
@@ -45,35 +48,71 @@ const LOOKS_APART = 10 * MINUTE
 /** While the start of the clock is not read yet, the next look is soon: a sharp start proves the most. */
 const SHARP_START = 5 * MINUTE
 const ON_THE_HEAT = MINUTE
+/** A reading that is overdue is asked for so long; then it is for the lead, ms. */
+const ASKED_FOR = 30 * MINUTE
 /** A last look this long before a gate leaves time to act. */
 const BEFORE_GATE = 10 * MINUTE
+
+/** What hands do at once: a hold stands beside it, and never in its place. */
+const HANDS: readonly Attention['kind'][] = ['rescue', 'lost', 'mark', 'serve']
 
 /** The one thing this batch asks for now. */
 export function attention(batch: BatchState, findings: readonly Finding[], world: World, now: Instant): Attention {
   if (isClosed(batch) || isPutAway(batch)) return { kind: 'closed' }
   const date = rulingDate(findings)
   if (date?.standing === 'missed') return { kind: 'discard', finding: date }
-  const decided = batch.disposition?.value.decision
-  if (decided === 'hold' || batch.recalls.length > 0) return { kind: 'held' }
-  if (decided === 'release') return dated(date, world, now)
+  if (isReleased(batch, findings)) return dated(date, world, now)
+  const asks = asked(batch, findings, date, world, now)
+  if (!isHeld(batch)) return asks
+  return HANDS.includes(asks.kind) || (asks.kind === 'read' && asks.at <= now) ? asks : { kind: 'held' }
+}
 
+/** Kept apart: by the lead, or by the recall of a lot that is in it. */
+export function isHeld({ disposition, recalls }: Pick<BatchState, 'disposition' | 'recalls'>): boolean {
+  return disposition?.value.decision === 'hold' || recalls.length > 0
+}
+
+function asked(
+  batch: BatchState,
+  findings: readonly Finding[],
+  date: Finding | null,
+  world: World,
+  now: Instant,
+): Attention {
   const standing = batchStanding(findings)
   const worst = findings.find((finding) => finding.standing === standing && isBinding(finding))
   if (worst && standing === 'missed') return { kind: 'decide', finding: worst }
+  const again = readAgain(batch, findings)
+  if (again) return again
   const open = findings.filter((finding) => finding.standing === 'open' && finding.check.limit.rule.kind === 'reach')
-  const forecast = forecastOf(batch, findings, world.means)
+  // Sent back on the heat it does not cool: its row is read first.
+  const reworks = findings.some(({ check, standing: of }) => check.limit.key === 'rework' && of === 'open')
+  const forecast = reworks ? null : forecastOf(batch, findings, world.means)
   const rescue = forecast && toRescue(batch, forecast, world, now)
   if (rescue) return rescue
-  const overdue = findings.find((finding) => finding.overdue)
+  const overdue = findings.find((finding) => finding.overdue && now <= (finding.deadline ?? now) + ASKED_FOR)
   if (overdue) return { kind: 'read', finding: overdue, at: overdue.deadline ?? now }
 
-  const waits = beforeCooling(batch, findings, now)
+  const waits = worst && standing === 'unproven' && isSilent(findings) ? null : beforeCooling(batch, findings, now)
   if (waits) return waits
   if (date && batch.method.cooling === 'none') return { kind: 'serve', finding: date, by: date.deadline ?? now }
   const due = open[0] && nextLook(batch, open, forecast, world, now)
   if (due) return due
   if (worst && standing === 'unproven') return { kind: 'decide', finding: worst }
   return dated(date, world, now)
+}
+
+/** Nobody reads it any more: it is the lead's. */
+function isSilent(findings: readonly Finding[]): boolean {
+  return findings.some(({ because }) => because.code === 'never read')
+}
+
+/** The last reading was one that no pan makes, or a hot spot: it is read again, stirred, with the probe placed anew. */
+function readAgain(batch: BatchState, findings: readonly Finding[]): Attention | null {
+  const last = mixtureTrace(batch).at(-1)
+  const finding = findings.find((each) => each.standing === 'open' && isGate(each))
+  if (!last || !finding || !last.doubts.some((doubt) => READ_AGAIN.includes(doubt))) return null
+  return { kind: 'read', finding, at: last.at + READ_AGAIN_AFTER }
 }
 
 function dated(date: Finding | null, world: World, now: Instant): Attention {
@@ -157,11 +196,10 @@ function beforeCooling(batch: BatchState, findings: readonly Finding[], now: Ins
     return cooled === null ? { kind: 'mark', step, edge: 'done' } : { kind: 'read', finding: floor, at: cooled }
   }
   const last = mixtureTrace(batch)
-    .filter(({ at }) => at >= legStart(batch))
+    .filter(({ at }) => at >= heatSince(batch))
     .at(-1)
   if (!last) return { kind: 'read', finding: floor, at: now }
-  const wait = floor.because.code === 'holding' ? Math.min(floor.because.moreMs, ON_THE_HEAT) : ON_THE_HEAT
-  return { kind: 'read', finding: floor, at: last.at + wait }
+  return { kind: 'read', finding: floor, at: Math.min(floor.readBy ?? Infinity, last.at + ON_THE_HEAT) }
 }
 
 /** Something cold went in on the heat after the last reading: one more is asked for, and the earlier proof stands. */

@@ -22,7 +22,7 @@ describe('a batch', () => {
     const story = new Story()
     story.read(2, 90, { of: { part: 'dairy' } })
     story.combined(5)
-    expect(story.standing('egg')).toBe('open')
+    expect(story.standing('egg', 6)).toBe('open')
     story.read(6, 64)
     story.offHeat(7)
     expect(story.standing('egg')).not.toBe('proven')
@@ -32,27 +32,32 @@ describe('a batch', () => {
     const story = new Story()
     story.combined(5)
     story.read(6, 90, { where: 'surface' })
-    expect(story.standing('egg')).toBe('open')
+    expect(story.standing('egg', 7)).toBe('open')
+    // Nobody read its core: nothing runs for ever.
+    expect(story.finding('egg', 200)).toMatchObject({ standing: 'unproven', because: { code: 'never read' } })
     story.read(7, 90, { instrument: null })
     const floor = story.findings(8)[0]!
     expect([floor.standing, floor.doubts]).toEqual(['open', ['no instrument']])
   })
 
-  it('takes any hot reading for a pot that is still on the heat, also one that proves nothing', () => {
+  it('lets no reading that proves nothing take back that it was read too cold', () => {
     const story = new Story()
     story.combined(5)
     story.read(6, 66)
     story.read(7, 24)
     expect(story.standing('egg', 8)).toBe('missed')
     story.read(8, 82, { instrument: null })
-    expect(story.finding('egg', 9)).toMatchObject({ standing: 'open', doubts: ['no instrument'] })
-    expect(story.finding('cool-first', 9)).toMatchObject({ standing: 'open', because: { code: 'on the heat' } })
+    expect(story.finding('egg', 9)).toMatchObject({ standing: 'missed', doubts: ['no instrument'] })
+    story.read(9, 50)
+    story.read(10, 82)
+    expect(story.standing('egg', 11)).toBe('proven')
   })
 
   it('lets a late entry deny and not prove', () => {
     const story = wellMade()
     story.read(250, 9, {}, 20)
-    expect(story.standing('cold-holding')).toBe('missed')
+    expect(story.standing('cold-holding', 260)).toBe('open')
+    expect(story.standing('cold-holding')).toBe('unproven')
     const late = new Story()
     late.combined(5)
     late.read(10, 80, {}, 16)
@@ -81,10 +86,16 @@ describe('a batch', () => {
       item: null,
     })
     expect(story.standing('cool-first')).toBe('missed')
+    // Two hours on it waits for the lead: until then it only denies.
+    expect(story.batch.readings.find(({ entry }) => entry === target.id)!.amends).toEqual([])
+    const [waiting] = story.batch.readings.find(({ entry }) => entry === target.id)!.waiting
+    story.enter('reading-accepted', 250, { target: waiting!.entry, reason: 'seen on the paper sheet' })
+    expect(story.standing('cool-first')).toBe('missed')
     const fact = story.batch.readings.find(({ entry }) => entry === target.id)!
     expect(fact.amends).toMatchObject([{ reason: 'mistyped', wasAt: at(100), was: { typed: { value: 20 } } }])
-    story.enter('corrected', 251, { target: target.id, reason: 'undo', now: 'void', item: null })
-    expect(story.batch.readings.find(({ entry }) => entry === target.id)).toMatchObject({ void: true })
+    const again = story.read(252, 3)
+    story.enter('corrected', 253, { target: again, reason: 'undo', now: 'void', item: null })
+    expect(story.batch.readings.find(({ entry }) => entry === again)).toMatchObject({ void: true })
   })
 
   it('asks first to combine, then to read, then to take it off the heat', () => {

@@ -14,6 +14,7 @@ import { attention, type Attention } from './attention'
 import { slowestPan } from './pans'
 
 const TUB = { id: 'tub', name: 'tub', inside: { kind: 'round', diameter: 0.3, height: 0.2 }, wall: 'plastic' } as const
+const CUP = { ...TUB, id: 'cup', name: 'cup', inside: { kind: 'round', diameter: 0.07, height: 0.08 } } as const
 const TRAY = { ...TUB, id: 'tray', name: 'tray', wall: 'steel' } as const
 const pour = (depth: number, pans = 1, vessel: Bodies['poured']['vessel'] = TUB) => ({ vessel, pans, depth })
 const into = (place: Place) => ({ place, unit: null, air: null })
@@ -217,7 +218,30 @@ describe('a split batch', () => {
     story.read(110, 20, { portion: '1' })
     expect(story.standing('cool-first', 111)).toBe('open')
     story.read(112, 20.5, { portion: '2' })
-    expect(story.standing('cool-first', 113)).toBe('proven')
+    // One pan is one pan: the third was not read.
+    expect(story.finding('cool-first', 113)).toMatchObject({
+      standing: 'open',
+      because: { code: 'pans unread', read: 2, needed: 3, of: 3 },
+    })
+    story.read(114, 19, { portion: '3' })
+    expect(story.standing('cool-first', 115)).toBe('proven')
+  })
+
+  it('is proven by the pan that was named the slowest, and by two of pieces alike', () => {
+    const named = cooling(null, 0)
+    named.read(20, 57)
+    named.enter('poured', 25, { ...pour(0.04, 4, TRAY), slowest: '3' })
+    named.read(110, 20, { portion: '1' })
+    expect(named.standing('cool-first', 141)).toBe('unproven')
+    named.read(112, 20.5, { portion: '3' })
+    expect(named.standing('cool-first', 141)).toBe('proven')
+    const cups = cooling(null, 0)
+    cups.read(20, 57)
+    cups.enter('poured', 25, pour(0.04, 40, CUP))
+    cups.read(60, 20, { portion: '1' })
+    expect(cups.finding('cool-first', 61).pans).toEqual({ read: 1, needed: 2, of: 40 })
+    cups.read(61, 20, { portion: '2' })
+    expect(cups.standing('cool-first', 62)).toBe('proven')
   })
 
   it('takes a reading of no pan after the split for none that proves', () => {

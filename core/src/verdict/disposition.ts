@@ -3,7 +3,8 @@ import type { Decision, Disposition } from '../ledger/entry'
 import { isClosed, type BatchState } from '../state/batch'
 import type { Finding } from './finding'
 import { isGate } from './judgeBatch'
-import { legOf } from './offHeat'
+import { legOf } from './legs'
+import { isWorse } from './standing'
 
 /** Why a decision cannot be made. Wording makes the sentence. */
 export type Shut =
@@ -56,6 +57,17 @@ export function toAssess(findings: readonly Finding[]): Finding[] {
 /** The standings as a decision records them. */
 export function standingsOf(findings: readonly Finding[]): Disposition['findings'] {
   return findings.map(({ check, standing }) => ({ check: check.key, force: check.limit.force, standing }))
+}
+
+/**
+ * Whether the lead's release still holds: it is of the standings of its moment. What has got worse since, or has come to
+ * light, takes it back, and so does a recall.
+ */
+export function isReleased(batch: Pick<BatchState, 'disposition' | 'recalls'>, findings: readonly Finding[]): boolean {
+  const { disposition, recalls } = batch
+  if (disposition?.value.decision !== 'release' || disposition.void || recalls.length > 0) return false
+  const seen = new Map(disposition.value.findings.map(({ check, standing }) => [check, standing]))
+  return findings.every(({ check, standing }) => !isWorse(standing, seen.get(check.key) ?? 'open'))
 }
 
 /** What no reason releases: a law or a date that is missed, and what may still be proven or missed. */

@@ -1,13 +1,9 @@
-/** Why a reading lost its power to prove. It can still deny. */
-export type Doubt = 'no instrument' | 'late' | 'which pan'
+/**
+ * Why a reading lost its power to prove. It can still deny.
+ * too fast: no pan cools or heats so fast. hot spot: what came right after shows that it was not the whole pot.
+ * other unit: plausible only as the other of °C and °F.
+ */
+export type Doubt = 'no instrument' | 'late' | 'which pan' | 'too fast' | 'hot spot' | 'other unit'
 
-/** One bit a doubt, as traces carry them. */
-export const DOUBTS: Record<Doubt, number> = { 'no instrument': 1, late: 2, 'which pan': 4 }
-
-export function doubtBits(doubts: readonly Doubt[]): number {
-  return doubts.reduce((bits, doubt) => bits | DOUBTS[doubt], 0)
-}
-
-export function doubtsOf(bits: number): Doubt[] {
-  return (Object.keys(DOUBTS) as Doubt[]).filter((doubt) => (bits & DOUBTS[doubt]) !== 0)
-}
+/** Doubts that another reading of the same pot settles: they are asked about at once. */
+export const READ_AGAIN: readonly Doubt[] = ['too fast', 'hot spot', 'other unit']

@@ -27,6 +27,10 @@ export interface Finding {
   doubts: Doubt[]
   /** When time alone will change this finding; null when only an entry can. */
   nextAt: Instant | null
+  /** While a hold runs: by when the next reading is needed for it to count on; null where none is. */
+  readBy: Instant | null
+  /** Of pans that were split: how many are read here and how many have to be; null where it is one pot. */
+  pans: { read: number; needed: number; of: number } | null
 }
 
 /** The reason, as a code with its values: temperatures °C, times instants, `...Ms` durations. Wording makes the sentence. */
@@ -38,7 +42,10 @@ export type Because =
   | { code: 'not there yet'; celsius: number; at: Instant }
   | { code: 'holding'; celsius: number; since: Instant; row: HoldRow; moreMs: number }
   | { code: 'closed too cold'; highest: number }
-  | { code: 'closed unread'; highest: number }
+  /** `unread`: how long nobody read while a row was held, and at most how much counts, ms; null where none was held. */
+  | { code: 'closed unread'; highest: number; unread: { row: HoldRow; ms: number; atMostMs: number } | null }
+  /** Nobody read or said anything for longer than it can take. */
+  | { code: 'never read' }
   // equivalent minutes
   | { code: 'accrued'; minutes: Bounded; target: number; celsius: number; at: Instant; moreMs: number | null }
   // a cooling
@@ -50,6 +57,7 @@ export type Because =
   | { code: 'somewhere between'; from: Instant | null; to: Instant }
   | { code: 'not read in time'; celsius: number; at: Instant }
   | { code: 'start not read' }
+  | { code: 'pans unread'; read: number; needed: number; of: number }
   // staying on one side of a level
   | { code: 'not there to stay' }
   | { code: 'stayed'; worst: number; at: Instant }
@@ -69,6 +77,8 @@ export type Because =
   | { code: 'shell egg used'; at: Instant }
   // no limit
   | { code: 'no number' }
+  // proven only with what the lead accepted, where it was missed without
+  | { code: 'missed before it was accepted' }
   // a proof with readings that cannot prove
   | { code: 'doubtful'; doubts: Doubt[] }
 
@@ -79,6 +89,8 @@ export interface Rung {
   since: Instant | null
   lastAt: Instant
   moreMs: number
+  /** How many more readings it takes, the pot staying as it is. */
+  readings: number
 }
 
 /** What a rung still needs at an instant, ms, if the pot stays as it was read; null while it is under the row. */

@@ -10,7 +10,7 @@ export function judgeBatch(batch: BatchState, world: World, now: Instant): Findi
 }
 
 /**
- * The batch as a whole: the worst of its law and house checks. 'open' while a floor or a cooling is; keeping cold and
+ * The batch as a whole: the worst of all that binds. 'open' while a floor or a cooling is; keeping cold and
  * in date goes on after the batch is proven.
  */
 export function batchStanding(findings: readonly Finding[]): Standing {
@@ -21,9 +21,9 @@ export function batchStanding(findings: readonly Finding[]): Standing {
   return binding.filter(isGate).every(({ standing }) => standing === 'proven') ? 'proven' : 'open'
 }
 
-/** A check of law or of the house: what the batch stands by. */
+/** A check that the batch stands by: of law, guidance or the house; quality is a note. */
 export function isBinding({ check }: Finding): boolean {
-  return check.limit.force === 'law' || check.limit.force === 'house'
+  return check.limit.force !== 'quality'
 }
 
 /** A check that a reading can prove for good. */

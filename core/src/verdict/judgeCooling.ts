@@ -3,8 +3,9 @@ import type { CoolingStage } from '../limits/compared'
 import { requireTemperature } from '../quantity/temperature'
 import type { Reading } from '../trace/reading'
 import type { Trace } from '../trace/trace'
-import { tracksOf } from '../trace/tracks'
-import { CoolingWatch, type CoolingStanding, type Start } from './watch/coolingWatch'
+import { tracksOf, type Track } from '../trace/tracks'
+import { CoolingWatch, NEVER_BACK, type CoolingStanding, type Start } from './watch/coolingWatch'
+import { EVERYTHING } from './watch/watch'
 import { worse, worst } from './standing'
 
 export type { CoolingStanding } from './watch/coolingWatch'
@@ -17,7 +18,8 @@ interface Options {
 }
 
 /**
- * Whether each stage of a cooling was made in time, from core readings alone. A later rise does not restart a clock.
+ * Whether each stage of a cooling was made in time, from core readings alone. A later rise does not restart a clock, and a
+ * reading back above the level takes the end back: the colder one was not the core.
  * Two probes in one pot, and the portions of a split batch, are judged apart, and the worst counts for each stage.
  */
 export function judgeCooling(
@@ -33,20 +35,20 @@ export function judgeCooling(
     if (!(stage.withinMinutes >= 0))
       throw new RangeError(`stages[${i}].withinMinutes: ${stage.withinMinutes} is not a duration`)
   }
-  const tracks = tracksOf(readings).map((trace) => coolingOfTrack(trace, stages, now, options))
+  const tracks = tracksOf(readings).map((track) => coolingOfTrack(track, stages, now, options))
   return stages.map((_, i) => worst(tracks.map((judged) => judged[i]!)))
 }
 
 function coolingOfTrack(
-  trace: Trace,
+  { all, sure }: Track,
   stages: readonly CoolingStage[],
   now: Instant,
   options: Options,
 ): CoolingStanding[] {
-  const all = judgeTrace(trace, stages, now, options, false)
-  if (trace.doubtful === 0) return all
-  const beyondDoubt = judgeTrace(trace, stages, now, options, true)
-  return all.map((each, i) =>
+  const judged = judgeTrace(all, stages, now, options)
+  if (all === sure) return judged
+  const beyondDoubt = judgeTrace(sure, stages, now, options)
+  return judged.map((each, i) =>
     worse(each.standing, beyondDoubt[i]!.standing) === each.standing ? each : beyondDoubt[i]!,
   )
 }
@@ -56,12 +58,10 @@ function judgeTrace(
   stages: readonly CoolingStage[],
   now: Instant,
   { after = -Infinity, events = {} }: Options,
-  trusted: boolean,
 ): CoolingStanding[] {
-  const window = { from: -Infinity, to: Infinity, trusted }
   let before: { watch: CoolingWatch; judged: CoolingStanding } | null = null
   return stages.map((stage) => {
-    const watch = new CoolingWatch(stage, startOf(stage, before?.watch ?? null, after, events), window)
+    const watch = new CoolingWatch(stage, startOf(stage, before?.watch ?? null, after, events), EVERYTHING, NEVER_BACK)
     watch.take(trace, 0, trace.length)
     const judged: CoolingStanding = watch.judge(now, before?.judged ?? null)
     before = { watch, judged }
@@ -76,6 +76,6 @@ function startOf(
   events: Record<string, Instant>,
 ): Start {
   if (stage.clock === 'previous') return { kind: 'previous', stage: before }
-  if (stage.clock === 'event') return { kind: 'event', at: events[stage.key] ?? null }
+  if (stage.clock === 'event') return { kind: 'event', at: events[stage.key] ?? null, since: null }
   return { kind: 'from', after }
 }

@@ -3,7 +3,7 @@ import type { HoldRow } from '../limits/compared'
 import { requireTemperature, SAME_DEGREE } from '../quantity/temperature'
 import type { Bounded, Reading } from '../trace/reading'
 import type { Trace } from '../trace/trace'
-import { tracksOf } from '../trace/tracks'
+import { tracksOf, type Track } from '../trace/tracks'
 import { BLIND_MS, HoldWatch, type Held } from './watch/holdWatch'
 import { worse, worst, type Standing } from './standing'
 
@@ -37,7 +37,7 @@ export function judgeHeat(
     if (!(row.seconds >= 0)) throw new RangeError(`rows[${i}].seconds: ${row.seconds} is not a duration`)
   }
   if (closedAt !== null && !Number.isFinite(closedAt)) throw new RangeError(`closedAt: ${closedAt} is not an instant`)
-  return worst(tracksOf(readings).map((trace) => heatOfTrack(trace, rows, closedAt)))
+  return worst(tracksOf(readings).map((track) => heatOfTrack(track, rows, closedAt)))
 }
 
 /** How a floor stands from what is known of its rows. */
@@ -56,16 +56,16 @@ export function heatOf(held: Held, closedAt: Instant | null): HeatStanding {
   return { standing: standingOf(rows, held, closedAt), row: proven?.row ?? null, rows }
 }
 
-function heatOfTrack(trace: Trace, rows: readonly HoldRow[], closedAt: Instant | null): HeatStanding {
-  const judge = (trusted: boolean): HeatStanding => {
-    const watch = new HoldWatch(rows, { from: -Infinity, to: closedAt ?? Infinity, trusted })
+function heatOfTrack({ all, sure }: Track, rows: readonly HoldRow[], closedAt: Instant | null): HeatStanding {
+  const judge = (trace: Trace): HeatStanding => {
+    const watch = new HoldWatch(rows, { from: -Infinity, to: closedAt ?? Infinity })
     watch.take(trace, 0, trace.length)
     return heatOf(watch.closed().held, closedAt)
   }
-  const all = judge(false)
-  if (trace.doubtful === 0) return all
-  const beyondDoubt = judge(true)
-  return worse(all.standing, beyondDoubt.standing) === all.standing ? all : beyondDoubt
+  const judged = judge(all)
+  if (all === sure) return judged
+  const beyondDoubt = judge(sure)
+  return worse(judged.standing, beyondDoubt.standing) === judged.standing ? judged : beyondDoubt
 }
 
 function standingOf(rows: readonly RowStanding[], { last }: Held, closedAt: Instant | null): Standing {

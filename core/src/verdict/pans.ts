@@ -1,6 +1,9 @@
 import type { Instant } from '../calendar/instant'
+import type { Pouring } from '../ledger/entry'
 import { celsiusOf } from '../quantity/temperature'
 import type { BatchState } from '../state/batch'
+import { filledTo } from '../vessel/vessel'
+import type { Finding } from './finding'
 
 /** The pans of a split batch that were read, in the order in which they first were. */
 export function pansRead(batch: BatchState): string[] {
@@ -31,6 +34,49 @@ export function splitOf(batch: BatchState): Instant {
   const split = batch.pourings.find(({ void: gone, value }) => !gone && value.pans > 1)
   return Math.min(split?.at ?? Infinity, ...coreOfPans(batch).map(({ at }) => at))
 }
+
+/** A mould, a cup, a glass: so little of it each that pieces alike are one lot, litres. House figure. */
+const PIECE_LITRES = 0.5
+/** Of pieces alike one in so many is read, in the slowest place of each tray, and two of a batch at least. */
+const PIECES_A_READING = 24
+const PIECES_READ = 2
+
+/** How many pans have to be read for a gate to be proven: each, or of pieces alike one in twenty-four; the slowest alone will do. */
+export function pansNeeded({ pans, vessel: { inside }, depth }: Pouring): number {
+  const shape = filledTo(inside, depth)
+  const litres =
+    shape.kind === 'cylinder' ? Math.PI * shape.radius ** 2 * shape.height : shape.length * shape.width * shape.height
+  return litres * 1000 > PIECE_LITRES ? pans : Math.min(pans, Math.max(PIECES_READ, Math.ceil(pans / PIECES_A_READING)))
+}
+
+/** A gate that was passed in pans is proven once enough of them are read: one pan is one pan. */
+export function pansCounted(
+  finding: Finding,
+  found: readonly { finding: Finding; pan: string | undefined }[],
+  batch: BatchState,
+  now: Instant,
+): Finding {
+  const { rule } = finding.check.limit
+  const pouring = batch.pourings.findLast(({ void: gone }) => !gone)
+  if (!pouring || pouring.value.pans < 2 || rule.kind !== 'reach' || rule.direction !== 'falling') return finding
+  const { value, at } = pouring
+  if (finding.end?.latest != null && finding.end.latest < at) return finding
+  const own = new Set(found.flatMap(({ pan }) => (pan === undefined ? [] : [pan])))
+  const needed = own.has(value.slowest ?? SLOWEST) ? own.size : pansNeeded(value)
+  const pans = { read: own.size, needed, of: value.pans }
+  if (finding.standing !== 'proven' || own.size >= needed) return { ...finding, pans }
+  const { deadline } = finding
+  return {
+    ...finding,
+    pans,
+    standing: deadline !== null && now <= deadline ? 'open' : 'unproven',
+    because: { code: 'pans unread', ...pans },
+    nextAt: deadline !== null && now <= deadline ? deadline + 1 : null,
+  }
+}
+
+/** What a reading says that is of the slowest pan, where nobody gave that a number. */
+export const SLOWEST = 'slowest'
 
 function coreOfPans({ readings }: BatchState) {
   return readings.filter(

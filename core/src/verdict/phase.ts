@@ -3,7 +3,7 @@ import type { Of } from '../method/method'
 import { endOf } from '../guide/stepEnds'
 import type { Mark, StepMark } from '../limits/rule'
 import type { BatchState } from '../state/batch'
-import { instantOf } from './offHeat'
+import { heatEnded, instantOf } from './offHeat'
 
 /** Where a batch is in its method: which step runs, what a reading is of, and which tap moves it on. */
 export interface Phase {
@@ -21,7 +21,9 @@ export function phaseOf(batch: BatchState): Phase {
   const { combined, killed, lastHeat, assembled } = heatPlan(batch.method)
   const at = (key: string) => steps.findIndex((step) => step.key === key)
   const waits = (mark: Mark | null): mark is StepMark =>
-    mark !== null && mark !== 'batch started' && instantOf(mark, batch) === null
+    mark !== null &&
+    mark !== 'batch started' &&
+    (mark.edge === 'done' ? heatEnded(mark, batch) : instantOf(mark, batch)) === null
 
   if (waits(combined) && killed) return before(batch, at(combined.step), combined)
   if (waits(killed)) return { step: killed.step, of: 'mixture', next: killed, cooking: true }

@@ -1,4 +1,4 @@
-import type { Instant } from '../calendar/instant'
+import { MINUTE, type Instant } from '../calendar/instant'
 import { stageOf } from '../limits/compared'
 import type { Check } from '../limits/checksFor'
 import { celsiusOf, SAME_DEGREE } from '../quantity/temperature'
@@ -16,21 +16,29 @@ export function rewarmedAt(batch: Pick<BatchState, 'rewarmed'>): Instant {
 }
 
 /**
- * Whether the last warming brought it back to where a cooling clock starts: then it cools under the limits of heat once
- * more. A jelly that only melted has the shorter way, under a check of its own.
+ * Whether the last warming brought it back to where a cooling clock starts, while its way back to the cold was still in
+ * time: then it cools under the limits of heat once more. A jelly that only melted has the shorter way, under a check of
+ * its own; what missed that is not made good by more heat.
  */
 export function hotAgain(batch: BatchState): boolean {
   const since = rewarmedAt(batch)
   if (since === -Infinity) return false
   const hot = startsOf(batch.checks)
+  const by = since + minutesBack(batch.checks) * MINUTE
   return batch.readings.some(
     ({ void: gone, at, value }) =>
       !gone &&
       at >= since &&
+      at <= by &&
       value.of === 'mixture' &&
       value.where === 'core' &&
       celsiusOf(value.typed) >= hot - SAME_DEGREE,
   )
+}
+
+function minutesBack(checks: readonly Check[]): number {
+  const rules = checks.filter(isOfRewarming).map(({ limit }) => limit.rule)
+  return Math.min(...rules.map((rule) => (rule.kind === 'reach' ? rule.withinMinutes : Infinity)))
 }
 
 /** The check of a warming without heat: it is asked for once there is one. */

@@ -3,6 +3,11 @@ export type Standing = 'open' | 'proven' | 'unproven' | 'missed'
 
 const ORDER: Record<Standing, number> = { proven: 0, open: 1, unproven: 2, missed: 3 }
 
+/** Whether a standing is worse than another. */
+export function isWorse(standing: Standing, than: Standing): boolean {
+  return ORDER[standing] > ORDER[than]
+}
+
 /** The worse of two standings: doubt counts against the batch. */
 export function worse(a: Standing, b: Standing): Standing {
   return ORDER[a] >= ORDER[b] ? a : b

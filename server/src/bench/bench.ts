@@ -250,7 +250,7 @@ async function bareAppender(databaseUrl: string, kitchen: Seeded) {
     await pg.query('begin')
     await pg.query(`select set_config('lt.kitchen', $1, true)`, [kitchenId])
     const [head] = await query<{ seq: string; hash: string }>(lockHead(kitchenId))
-    const rows = await query<Gathered>(gather(kitchenId, [claim]))
+    const rows = await query<Gathered>(gather(kitchenId, [claim], []))
     const known = rows.find(({ what }) => what === 'batch')?.content
     const state = known ? (JSON.parse(known) as BatchState) : null
     const stamp = { recordedAt: Date.now(), offsetMinutes: 0, postedBy: claims.by }

@@ -285,7 +285,8 @@ function leftOverClaims(
 function factOfClaim(claim: AnyClaim): Fact<EggsTaken> {
   const { id: entry, at, madeAt, by } = claim
   const value = claim.body as EggsTaken
-  return { entry, at, madeAt, recordedAt: null, by, value, amends: [], void: false, accepted: null }
+  const told = { entry, at, madeAt, recordedAt: null, knownAt: madeAt, by, postedBy: null }
+  return { ...told, value, amends: [], waiting: [], void: false, late: false, accepted: null }
 }
 
 // A batch of an earlier day began on that day, also when the demo starts just after midnight: "last day today" stays true.

@@ -1,19 +1,17 @@
 import { Injectable } from '@nestjs/common'
 import type { SqlEntityManager } from '@mikro-orm/postgresql'
 import {
-  admit,
+  append,
   canonical,
-  FieldError,
-  offsetMinutes,
-  parseClaim,
-  seal,
   follows,
-  touches,
+  parsedClaim,
   type AnyClaim,
+  type Appended,
+  type Book,
   type ChainHead,
   type Id,
   type Instant,
-  type Refusal,
+  type ReadClaim,
   type Role,
   type Seal,
   type SubjectType,
@@ -25,11 +23,6 @@ import { Projections } from './projections'
 import { sha256 } from './sha256'
 import { gather, gatherStates, lockHead, write, type Gathered, type Sealed } from './statements'
 import { clock } from '../clock/clock'
-
-/** What became of one entry that was sent. */
-export type Outcome =
-  | { id: Id | null; outcome: 'accepted' | 'already there'; seal: Seal }
-  | { id: Id | null; outcome: 'refused'; refusal: Refusal }
 
 export interface Post {
   kitchenId: Id
@@ -51,76 +44,53 @@ export class Append {
    * Appends what can be appended, in the order sent, in one transaction; each claim is answered by itself.
    * The kitchen's chain head is locked first, so that numbers have no gap and states are read as they will be written.
    */
-  async append(post: Post): Promise<Outcome[]> {
+  async append(post: Post): Promise<Appended[]> {
     const parsed = post.claims.map(parsedClaim)
-    const claims = parsed.flatMap((claim) => ('refusal' in claim ? [] : [claim]))
-    if (claims.length === 0) return parsed.map((claim) => refusedUnread(claim as { id: Id | null; refusal: Refusal }))
+    const claims = parsed.flatMap((each) => ('claim' in each ? [each.claim] : []))
+    if (claims.length === 0) return parsed.map((each) => refusedUnread(each as Unreadable))
 
     return this.scope.inKitchen(post.kitchenId, async (em) => {
       const { zone, limits, ...start } = await locked(em, post.kitchenId)
-      const { known, roles, projections } = await gathered(em, post.kitchenId, claims, zone)
-
-      let head: ChainHead = start
+      const { known, roles, projections } = await gathered(em, post, claims, zone)
       const sealed: Sealed[] = []
-      const outcomes: Outcome[] = []
-      for (const claim of parsed) {
-        if (!('refusal' in claim)) await loadFollowing(em, claim, projections, { zone, limits })
-        outcomes.push(take(claim))
+      const book: Book = {
+        zone,
+        limits,
+        head: start,
+        known: (id) => known.get(id) ?? null,
+        role: (person) => roles.get(person) ?? null,
+        read: projections.read,
+        keep(entry, canon, folded) {
+          book.head = entry.seal
+          sealed.push({ canon, seal: entry.seal })
+          const { claim } = JSON.parse(canon) as { claim: AnyClaim }
+          known.set(claim.id, { claim: canonical(claim), seal: entry.seal })
+          projections.fold(folded, entry)
+        },
+      }
+      const outcomes: Appended[] = []
+      for (const each of parsed) {
+        if (!('claim' in each)) {
+          outcomes.push(refusedUnread(each))
+          continue
+        }
+        await loadFollowing(em, each.claim, projections, { zone, limits })
+        const now = post.recordedAt?.(each.claim) ?? clock.now()
+        const { kitchenId: kitchen, postedBy, clockAheadMs } = post
+        const poster = { kitchen, postedBy, signedBy: post.signedBy, clockAheadMs, now }
+        outcomes.push(append(each.claim, poster, book, sha256))
       }
       if (sealed.length > 0) {
-        await query(em, write(post.kitchenId, sealed, projections.changed(), head))
+        await query(em, write(post.kitchenId, sealed, projections.changed(), book.head))
       }
       return outcomes
-
-      function take(claim: AnyClaim | Unreadable): Outcome {
-        if ('refusal' in claim) return refusedUnread(claim)
-        const { id } = claim
-        const there = known.get(id)
-        if (there) {
-          if (there.claim !== canonical(claim))
-            return { id, outcome: 'refused', refusal: { code: 'id taken', field: 'id' } }
-          return { id, outcome: 'already there', seal: there.seal }
-        }
-        const now = post.recordedAt?.(claim) ?? clock.now()
-        const { kitchenId: kitchen, postedBy, clockAheadMs } = post
-        const author = {
-          kitchen,
-          role: roles.get(claim.by) ?? null,
-          signed: claim.by === post.signedBy,
-          now,
-          zone,
-          limits,
-          clockAheadMs,
-        }
-        const refusal = admit(claim, author, projections.read)
-        if (refusal) return { id, outcome: 'refused', refusal }
-
-        const stamp = { recordedAt: now, offsetMinutes: offsetMinutes(now, zone), postedBy }
-        const { entry, canon } = seal(claim, head, stamp, sha256)
-        head = entry.seal
-        sealed.push({ canon, seal: entry.seal })
-        known.set(id, { claim: canonical(claim), seal: entry.seal })
-        projections.fold(touches(claim), entry)
-        return { id, outcome: 'accepted', seal: entry.seal }
-      }
     })
   }
 }
 
-type Unreadable = { id: Id | null; refusal: Refusal }
+type Unreadable = Exclude<ReadClaim, { claim: AnyClaim }>
 
-function parsedClaim(raw: unknown): AnyClaim | Unreadable {
-  try {
-    return parseClaim(raw)
-  } catch (error) {
-    if (!(error instanceof FieldError)) throw error
-    const id = (raw as { id?: unknown } | null)?.id
-    const { field, problem } = error
-    return { id: typeof id === 'string' ? id : null, refusal: { code: 'bad field', field, problem } }
-  }
-}
-
-function refusedUnread({ id, refusal }: Unreadable): Outcome {
+function refusedUnread({ id, refusal }: Unreadable): Appended {
   return { id, outcome: 'refused', refusal }
 }
 
@@ -130,24 +100,34 @@ async function locked(em: SqlEntityManager, kitchenId: Id): Promise<ChainHead & 
   return { ...row, seq: Number(row.seq) }
 }
 
-/** What an entry looks at beyond what it names, once that is read: most look at nothing. */
+/** What an entry looks at beyond what it names, once that is read, and so on: most look at nothing. */
 async function loadFollowing(
   em: SqlEntityManager,
   claim: AnyClaim,
   projections: Projections,
   world: World,
 ): Promise<void> {
-  const missing = follows(claim, projections.read, world).filter((subject) => !projections.has(subject))
-  if (missing.length === 0) return
-  for (const { what, id, content } of await query<Gathered>(em, gatherStates(claim.kitchen, missing)))
-    projections.load(what as SubjectType, id, JSON.parse(content!))
+  const asked = new Set<Id>()
+  for (;;) {
+    const missing = follows(claim, projections.read, world).filter(
+      (subject) => !projections.has(subject) && !asked.has(`${subject.type} ${subject.id}`),
+    )
+    if (missing.length === 0) return
+    // One that is not there is asked for once.
+    for (const { type, id } of missing) asked.add(`${type} ${id}`)
+    for (const { what, id, content } of await query<Gathered>(em, gatherStates(claim.kitchen, missing)))
+      projections.load(what as SubjectType, id, JSON.parse(content!))
+  }
 }
 
-async function gathered(em: SqlEntityManager, kitchenId: Id, claims: readonly AnyClaim[], zone: string) {
+async function gathered(em: SqlEntityManager, post: Post, claims: readonly AnyClaim[], zone: string) {
   const known = new Map<Id, { claim: string; seal: Seal }>()
   const roles = new Map<Id, Role>()
   const projections = new Projections(zone)
-  for (const { what, id, word, content } of await query<Gathered>(em, gather(kitchenId, claims))) {
+  for (const { what, id, word, content } of await query<Gathered>(
+    em,
+    gather(post.kitchenId, claims, [post.postedBy]),
+  )) {
     if (what === 'author') roles.set(id, word as Role)
     else if (what !== 'entry') projections.load(what, id, JSON.parse(content!))
     else {

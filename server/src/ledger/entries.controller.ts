@@ -1,11 +1,11 @@
 import { Body, Controller, HttpCode, Post } from '@nestjs/common'
 import { ApiOperation, ApiTags } from '@nestjs/swagger'
-import type { Refusal } from '@logged-thermal/core'
+import type { Appended, Refusal } from '@logged-thermal/core'
 import { refusalSentence } from '@logged-thermal/wording'
 import { Pins } from '../people/pins.service'
 import { Needs, OfShift } from '../people/shift.guard'
 import type { Shift } from '../people/shifts.service'
-import { Append, type Outcome } from './append.service'
+import { Append } from './append.service'
 import { PostEntriesDto } from './postEntries.dto'
 import { clock } from '../clock/clock'
 
@@ -35,7 +35,7 @@ export class EntriesController {
   }
 }
 
-function answer(outcome: Outcome) {
+function answer(outcome: Appended) {
   if (outcome.outcome !== 'refused') return outcome
   const { id, refusal } = outcome
   return {
@@ -56,6 +56,9 @@ const STATUS: Record<Refusal['code'], number> = {
   'not on the list': 403,
   'may not': 403,
   'lead must sign': 403,
+  'sign yourself': 403,
+  'before it began': 422,
+  'marked already': 409,
   'not there': 404,
   'already there': 409,
   'code taken': 409,

@@ -47,7 +47,7 @@ export function lockHead(kitchenId: Id): Statement {
 }
 
 /** Everything that admitting these claims looks at. */
-export function gather(kitchenId: Id, claims: readonly AnyClaim[]): Statement {
+export function gather(kitchenId: Id, claims: readonly AnyClaim[], posters: readonly Id[]): Statement {
   const subjects = claims.flatMap(needs)
   const parts = [
     part(
@@ -57,13 +57,7 @@ export function gather(kitchenId: Id, claims: readonly AnyClaim[]): Statement {
       'canon',
       claims.map(({ id }) => id),
     ),
-    part(
-      'author',
-      'person',
-      'role',
-      'null',
-      claims.map(({ by }) => by),
-    ),
+    part('author', 'person', 'role', 'null', [...posters, ...claims.map(({ by }) => by)]),
     ...statesOf(subjects),
   ]
   return united(kitchenId, parts)

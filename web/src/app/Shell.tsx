@@ -1,6 +1,7 @@
 import ButtonBase from '@mui/material/ButtonBase'
 import type { ReactNode } from 'react'
 import { NavLink, useNavigate } from 'react-router'
+import { SignSheet } from '../door/SignSheet'
 import { useLockShiftMutation } from './api'
 import { useHand, useLine } from './kitchen'
 import { useAppDispatch, useAppSelector } from './store'
@@ -13,6 +14,7 @@ export function Shell({ children }: { children: ReactNode }) {
     <div className="shell">
       {children}
       <Nav />
+      <SignSheet />
     </div>
   )
 }

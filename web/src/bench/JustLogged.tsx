@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react'
-import { countsFor, isLate, type BatchState, type Claim, type Id } from '@logged-thermal/core'
+import { countsFor, LATE_MS, type BatchState, type Claim, type Id } from '@logged-thermal/core'
 import { clockWithSeconds, type Reader } from '@logged-thermal/wording'
 import { useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
@@ -65,7 +65,7 @@ function closesNothing(claim: Claim<'reading-taken'>, { checks }: BatchState): s
   const { where, of, instrument } = claim.body
   if (countsFor({ where, of }, checks).length > 0) {
     if (instrument === null) return 'Without a probe it proves nothing.'
-    return isLate(claim) ? 'Entered late: it proves nothing until the lead lets it count.' : null
+    return claim.madeAt - claim.at > LATE_MS ? 'Entered late: it proves nothing until the lead lets it count.' : null
   }
   if (where !== 'core') return `It read the ${where}: no check of the core is closed by that. Use a probe.`
   return 'Of the milk, not of the mixture: it closes no check.'

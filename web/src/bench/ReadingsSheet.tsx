@@ -1,12 +1,5 @@
 import { useState } from 'react'
-import {
-  isLate,
-  type BatchState,
-  type CorrectionReason,
-  type Fact,
-  type Id,
-  type ReadingBody,
-} from '@logged-thermal/core'
+import { type BatchState, type CorrectionReason, type Fact, type Id, type ReadingBody } from '@logged-thermal/core'
 import { clockWithSeconds, type Reader } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { useLine } from '../app/kitchen'
@@ -130,7 +123,11 @@ function Row({ fact, reader, onCorrect }: { fact: Fact<ReadingBody>; reader: Rea
         {value.of === 'mixture' ? value.where : `of the ${value.of.part}`}
         {value.portion !== undefined && `, pan ${value.portion}`}
         {recordedAt === null && ' · kept here, not sent yet'}
-        {isLate(fact) && ' · entered late'}
+        {fact.late && ' · entered late'}
+        {fact.postedBy !== null &&
+          fact.postedBy !== fact.by &&
+          ` · entered by ${name(fact.postedBy)} for ${name(fact.by)}`}
+        {fact.waiting.length > 0 && ' · a correction waits for the lead'}
         {fact.accepted && ` · let count by ${name(fact.accepted.by)}: ${fact.accepted.reason}`}
         {amends.map(({ reason, by }) => ` · ${reason}, ${name(by)}`)}
       </span>

@@ -1,5 +1,5 @@
 import { useEffect, useRef } from 'react'
-import { isLate, type BatchState, type Finding } from '@logged-thermal/core'
+import { type BatchState, type Finding } from '@logged-thermal/core'
 import {
   checkTitle,
   clock,
@@ -10,7 +10,7 @@ import {
   standingWord,
   type Reader,
 } from '@logged-thermal/wording'
-import { LateReading } from '../decide/LateReading'
+import { LateEntries } from '../decide/LateEntries'
 import { Glyph } from '../parts/Glyph'
 
 interface Props {
@@ -76,7 +76,7 @@ export function WhyList({ batch, findings, reader, explained, onExplain }: Props
 }
 
 function Explained({ batch, finding, reader }: { batch: BatchState; finding: Finding; reader: Reader }) {
-  const { start, end, deciding, doubts } = finding
+  const { start, end, deciding } = finding
   const between = (name: string, bracket: Finding['start']) => {
     if (!bracket || bracket.latest === null) return null
     if (bracket.earliest === bracket.latest) return `${name} ${clock(bracket.latest, reader)}.`
@@ -84,9 +84,6 @@ function Explained({ batch, finding, reader }: { batch: BatchState; finding: Fin
     return `${name} somewhere between ${clock(bracket.earliest, reader)} and ${clock(bracket.latest, reader)}.`
   }
   const said = [between('The clock started', start), between('It got there', end), needSentence(finding, reader)]
-  const late = doubts.includes('late')
-    ? batch.readings.filter((fact) => !fact.void && isLate(fact) && fact.accepted === null)
-    : []
   const box = useRef<HTMLDivElement>(null)
   useEffect(() => box.current?.scrollIntoView({ block: 'nearest' }), [])
   return (
@@ -95,9 +92,7 @@ function Explained({ batch, finding, reader }: { batch: BatchState; finding: Fin
       {deciding.length > 0 && (
         <p>Decided by what was read at {deciding.map((at) => clock(at, reader)).join(', ')}: ringed on the trace.</p>
       )}
-      {late.map((fact) => (
-        <LateReading key={fact.entry} batch={batch} fact={fact} />
-      ))}
+      <LateEntries batch={batch} />
     </div>
   )
 }

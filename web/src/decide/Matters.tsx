@@ -1,12 +1,12 @@
 import { useState } from 'react'
-import { decidesForLead, isLate, type Id } from '@logged-thermal/core'
+import { decidesForLead, waitingIn, type Id } from '@logged-thermal/core'
 import { checkTitle, findingInShort, leftAsItIs, lostSentence } from '@logged-thermal/wording'
 import { useHand, useLine, type JudgedBatch } from '../app/kitchen'
 import { Badge } from '../parts/Badge'
 import { Key } from '../parts/Key'
 import { Sheet } from '../parts/Sheet'
 import { DecideSheet } from './DecideSheet'
-import { LateReading } from './LateReading'
+import { LateEntries } from './LateEntries'
 import './decide.css'
 
 /** What waits for the lead: batches with a check missed or not proven, and readings entered late. */
@@ -42,9 +42,7 @@ export function Matters({ judged, now }: { judged: readonly JudgedBatch[]; now: 
                     {leftAsItIs(asks.gate, reader)} {lostSentence(batch, reader)}
                   </p>
                 )}
-                {batch.readings.filter(waits).map((fact) => (
-                  <LateReading key={fact.entry} batch={batch} fact={fact} />
-                ))}
+                <LateEntries batch={batch} />
               </div>
               <Badge standing={standing} />
               <Key look="primary" onClick={() => setDeciding(batch.id)}>
@@ -60,9 +58,5 @@ export function Matters({ judged, now }: { judged: readonly JudgedBatch[]; now: 
 }
 
 function isMatter({ batch, asks }: JudgedBatch): boolean {
-  return asks.kind === 'decide' || asks.kind === 'lost' || asks.kind === 'held' || batch.readings.some(waits)
-}
-
-function waits(fact: JudgedBatch['batch']['readings'][number]): boolean {
-  return !fact.void && isLate(fact) && fact.accepted === null
+  return asks.kind === 'decide' || asks.kind === 'lost' || asks.kind === 'held' || waitingIn(batch).length > 0
 }

@@ -21,6 +21,9 @@ function asked(id: string, minutes: number, offHeat = true): JudgedBatch {
     reworks: [],
     additions: [],
     rewarmed: [],
+    eggs: [],
+    parts: [],
+    alreadyIn: [],
     pourings: [],
   }
   return { batch, asks: { kind: 'read', at: at(minutes) } } as unknown as JudgedBatch

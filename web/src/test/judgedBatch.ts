@@ -30,7 +30,8 @@ export const reader = { unit: 'C' as const, zone: 'UTC' }
 
 /** A custard under the US Food Code, read so many minutes after ten; judged at `now`, minutes too. */
 export function judged(readings: [minutes: number, celsius: number][], now: number, cooked = true) {
-  const fact = { madeAt: 0, recordedAt: null, by: 'x', amends: [], void: false, accepted: null }
+  const told = { madeAt: 0, recordedAt: null, knownAt: at(0), by: 'x', postedBy: null }
+  const fact = { ...told, amends: [], waiting: [], void: false, late: false, accepted: null }
   const marks = [
     { ...fact, entry: 'm1', at: at(0), value: { step: 'temper', edge: 'combined' as const, reason: null } },
     ...(cooked

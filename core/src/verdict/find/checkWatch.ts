@@ -2,21 +2,24 @@ import type { Instant } from '../../calendar/instant'
 import type { Check } from '../../limits/checksFor'
 import type { Heat, Watch, Window } from '../watch/watch'
 import type { Finding } from '../finding'
-import type { Standing } from '../standing'
 
 /** A check that is fed readings and can say at any time how it stands. */
 export interface CheckWatch extends Watch {
   find(now: Instant): Finding
+  /** Of a floor: when it was proven; Infinity while it is not. */
+  provenAt?(): Instant
 }
 
 /** Which readings a check looks at, and what begins and ends it. */
 export interface Span {
   leg: number
-  window: Omit<Window, 'trusted'>
+  window: Window
   /** The heat whose end begins or closes the check; null where no heat does. */
   heat: Heat | null
   /** What has to come first has happened. */
   begun: boolean
+  /** When the batch began. */
+  since: Instant
 }
 
 /** A finding with what most findings leave empty. */
@@ -35,11 +38,8 @@ export function findingOf(
     deadline: null,
     doubts: [],
     nextAt: null,
+    readBy: null,
+    pans: null,
   }
   return { check, leg, ...empty, ...found }
-}
-
-/** Doubtful readings stood in the way: all of them together would have proven it. */
-export function proofDenied(all: Standing, standing: Standing): boolean {
-  return all === 'proven' && standing !== 'proven'
 }

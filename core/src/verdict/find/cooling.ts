@@ -1,20 +1,21 @@
-import type { Instant } from '../../calendar/instant'
-import { MINUTE } from '../../calendar/instant'
+import { MINUTE, type Instant } from '../../calendar/instant'
 import type { Check } from '../../limits/checksFor'
 import { stageOf, type CoolingStage } from '../../limits/compared'
 import type { ReachRule } from '../../limits/rule'
-import { CoolingWatch, type CoolingStanding, type Start } from '../watch/coolingWatch'
-import { Twice } from '../watch/twice'
-import { doubtsOf } from '../doubt'
 import type { Because, Finding, Need } from '../finding'
-import { worse } from '../standing'
-import { findingOf, proofDenied, type CheckWatch, type Span } from './checkWatch'
+import { mayWarm } from '../plausible'
+import { CoolingWatch, type CoolingStanding, type Rebound, type Start } from '../watch/coolingWatch'
+import { findingOf, type CheckWatch, type Span } from './checkWatch'
 
 /** A cooling gate that another may follow. */
 export interface CoolingCheckWatch extends CheckWatch {
-  watch: Twice<CoolingWatch>
-  judge(watch: CoolingWatch, now: Instant): CoolingStanding
+  watch: CoolingWatch
+  judge(now: Instant): CoolingStanding
 }
+
+/** A thermometer may be out by so much, each way, °C: what comes back up by less was not proven wrong. */
+const TOLERANCE = 1
+const REBOUND: Rebound = { tolerance: TOLERANCE, mayWarm }
 
 /**
  * How one gate with a clock stands.
@@ -29,49 +30,42 @@ export function watchCooling(
   before: CoolingCheckWatch | null,
 ): CoolingCheckWatch {
   const stage = stageOf(check.key, rule, check)
-  const starts = (trusted: boolean): Start => {
-    if (stage.clock === 'event') return { kind: 'event', at: eventAt }
-    if (stage.clock === 'previous') {
-      const { all, trusted: beyondDoubt } = before?.watch ?? { all: null, trusted: null }
-      return { kind: 'previous', stage: trusted ? (beyondDoubt ?? all) : all }
-    }
-    return span.heat ? { kind: 'heat', heat: span.heat } : { kind: 'from', after: span.window.from }
-  }
-  const watch = new Twice(
-    (trusted) => new CoolingWatch(stage, starts(trusted), { ...span.window, trusted }, rule.direction),
-  )
-  const judge = (one: CoolingWatch, now: Instant): CoolingStanding => {
-    const previous = one === watch.trusted ? (before?.watch.trusted ?? before?.watch.all) : before?.watch.all
-    return one.judge(now, previous && before ? before.judge(previous, now) : null)
-  }
+  const watch = new CoolingWatch(stage, startOf(stage, span, eventAt, before), span.window, REBOUND, rule.direction)
+  const judge = (now: Instant): CoolingStanding => watch.judge(now, before ? before.judge(now) : null)
   return {
     watch,
     judge,
     take: (trace, from, to) => watch.take(trace, from, to),
     find(now): Finding {
-      const judged = judge(watch.all, now)
-      const standing = watch.trusted ? worse(judged.standing, judge(watch.trusted, now).standing) : judged.standing
-      const doubts = proofDenied(judged.standing, standing) ? doubtsOf(watch.all.doubt) : []
-      const { start, end, deadline } = judged
-      const ends = [start?.earliest, start?.latest, end?.earliest, end?.latest, watch.all.last?.at]
+      const judged = judge(now)
+      const { standing, start, end, deadline, overdue, silentAt } = judged
+      const ends = [start?.earliest, start?.latest, end?.earliest, end?.latest, watch.last?.at]
+      const changesAt = deadline ?? silentAt
       return findingOf(check, span, {
         standing,
-        overdue: judged.overdue && standing !== 'missed',
-        because: doubts.length ? { code: 'doubtful', doubts } : reason({ ...judged, standing }, watch.all),
+        overdue: overdue && standing !== 'missed',
+        because: reason(judged, watch),
         need: needed(judged, stage),
         deciding: [...new Set(ends.filter((at) => at != null))],
         start,
         end,
         deadline,
-        doubts,
-        nextAt: standing === 'open' && deadline !== null ? deadline + 1 : null,
+        nextAt: standing === 'open' && changesAt !== null ? changesAt + 1 : null,
       })
     },
   }
 }
 
+function startOf(stage: CoolingStage, span: Span, eventAt: Instant | null, before: CoolingCheckWatch | null): Start {
+  if (stage.clock === 'event') return { kind: 'event', at: eventAt, since: span.since }
+  if (stage.clock === 'previous') return { kind: 'previous', stage: before?.watch ?? null }
+  const { heat, window, since } = span
+  return heat ? { kind: 'heat', heat, since: Math.max(since, window.from) } : { kind: 'from', after: window.from }
+}
+
 function reason({ standing, start, end, deadline }: CoolingStanding, watch: CoolingWatch): Because {
   const { last } = watch
+  if (standing === 'unproven' && (!start || !last)) return { code: 'never read' }
   if (!start || !last) return { code: 'on the heat' }
   if (standing === 'missed') return { code: 'read too warm', ...(watch.tooLate ?? last) }
   if (start.earliest === null) return { code: 'start not read' }

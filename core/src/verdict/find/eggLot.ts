@@ -1,9 +1,23 @@
-import { covers, coversAsPart } from '../../egg/ledger'
+import type { EggUse } from '../../egg/eggPlan'
+import { covers, coversAsPart, gramsTaken } from '../../egg/ledger'
+import type { EggsTaken } from '../../ledger/entry'
+import type { PartUsed } from '../../ledger/storeEntries'
 import type { Check } from '../../limits/checksFor'
 import type { BatchState } from '../../state/batch'
-import { standing } from '../../state/fact'
+import { standing, type Fact } from '../../state/fact'
 import type { Finding } from '../finding'
 import { findingOf, type Span } from './checkWatch'
+
+/** Of what the method takes so much is named at least: a scale and a count never agree to the gram. */
+const ENOUGH = 0.9
+
+function gramsNamed(use: EggUse, taken: readonly Fact<EggsTaken>[], kept: readonly Fact<PartUsed>[]): number {
+  const lots = taken.filter(({ value }) => covers(value, use)).map(({ value }) => gramsTaken(value)[use.part])
+  const parts = kept
+    .filter(({ value }) => coversAsPart(value, use))
+    .map(({ value: { measure } }) => (measure.unit === 'g' || measure.unit === 'ml' ? measure.value : use.grams))
+  return [...lots, ...parts].reduce((sum, grams) => sum + grams, 0)
+}
 
 /**
  * Egg that no step heats: proven by the pasteurized lots that were named or the pasteurized parts
@@ -21,9 +35,8 @@ export function findEggLot(check: Check, batch: BatchState, span: Span, together
     const because = { code: 'shell egg used' as const, at: raw[0]!.at }
     return findingOf(check, span, { standing: 'missed', because, deciding: raw.map(({ at }) => at) })
   }
-  const unnamed = uses.filter(
-    (use) => !taken.some(({ value }) => covers(value, use)) && !kept.some(({ value }) => coversAsPart(value, use)),
-  )
+  const enough = (use: EggUse) => gramsNamed(use, taken, kept) >= use.grams * ENOUGH
+  const unnamed = uses.filter((use) => !enough(use))
   if (unnamed.length) {
     return findingOf(check, span, { standing: together ? 'unproven' : 'open', because: { code: 'no lot named' } })
   }

@@ -1,32 +1,28 @@
 import { MINUTE } from '../../calendar/instant'
 import type { Check } from '../../limits/checksFor'
 import type { EquivalentRule } from '../../limits/rule'
-import { EquivalentWatch } from '../watch/equivalentWatch'
-import { Twice } from '../watch/twice'
-import { doubtsOf } from '../doubt'
+import { EquivalentWatch, type Accrued } from '../watch/equivalentWatch'
 import type { Because, Finding } from '../finding'
-import { worse, type Standing } from '../standing'
-import { findingOf, proofDenied, type CheckWatch, type Span } from './checkWatch'
+import type { Standing } from '../standing'
+import { findingOf, type CheckWatch, type Span } from './checkWatch'
+import { silentFrom } from './silence'
 
 /** How a floor stands that is counted in equivalent minutes, in a rule set that publishes them. */
 export function watchEquivalent(check: Check, rule: EquivalentRule, span: Span): CheckWatch {
   const { reference, minutes: target } = rule
   // A guard makes the pot count as so much colder.
   const guarded = { ...reference, atCelsius: reference.atCelsius + check.guard, ...shifted(reference, check.guard) }
-  const watch = new Twice((trusted) => new EquivalentWatch(guarded, target, { ...span.window, trusted }, span.heat))
-  const stand = ({ accrued, closedAt }: ReturnType<EquivalentWatch['closed']>): Standing => {
-    if (digits(accrued.minutes.least) >= target) return 'proven'
-    if (closedAt === null) return 'open'
-    return accrued.last && digits(accrued.minutes.most) < target ? 'missed' : 'unproven'
-  }
+  const watch = new EquivalentWatch(guarded, target, span.window, span.heat)
   return {
     take: (trace, from, to) => watch.take(trace, from, to),
-    find(): Finding {
-      const closed = watch.all.closed()
-      const all = stand(closed)
-      const standing = watch.trusted ? worse(all, stand(watch.trusted.closed())) : all
-      const doubts = proofDenied(all, standing) ? doubtsOf(watch.all.doubt) : []
-      const { last, highest, minutes } = closed.accrued
+    provenAt: () => watch.reachedAt,
+    find(now): Finding {
+      const { accrued, closedAt } = watch.closed()
+      const { last, highest, minutes } = accrued
+      const silentAt = silentFrom(span, last?.at ?? null, target * MINUTE)
+      const silent = closedAt === null && now > silentAt
+      const found = standingOf(accrued, closedAt !== null, target)
+      const standing = found === 'open' && silent ? 'unproven' : found
       const because: Because =
         last && highest
           ? {
@@ -34,17 +30,25 @@ export function watchEquivalent(check: Check, rule: EquivalentRule, span: Span):
               minutes,
               target,
               ...last,
-              moreMs: moreAt(watch.all, target - minutes.least, last.celsius),
+              moreMs: moreAt(watch, target - minutes.least, last.celsius),
             }
-          : { code: 'nothing read', waitingFor: span.begun ? 'reading' : 'combined' }
+          : standing === 'unproven'
+            ? { code: 'never read' }
+            : { code: 'nothing read', waitingFor: span.begun ? 'reading' : 'combined' }
       return findingOf(check, span, {
         standing,
-        because: doubts.length ? { code: 'doubtful', doubts } : because,
+        because,
         deciding: last && highest ? [highest.at, last.at] : [],
-        doubts,
+        nextAt: standing === 'open' ? silentAt + 1 : null,
       })
     },
   }
+}
+
+function standingOf({ minutes, last }: Accrued, closed: boolean, target: number): Standing {
+  if (digits(minutes.least) >= target) return 'proven'
+  if (!closed) return 'open'
+  return last && digits(minutes.most) < target ? 'missed' : 'unproven'
 }
 
 /** To nine significant digits: exp differs in the last bit between engines, and a standing must not. */

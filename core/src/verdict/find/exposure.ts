@@ -11,7 +11,7 @@ import { findingOf, type CheckWatch, type Span } from './checkWatch'
 export function watchExposure(check: Check, rule: ExposureRule, span: Span): CheckWatch {
   const low = comparedAs(rule.low, check.unit, 'under') - check.guard
   const high = comparedAs(rule.high, check.unit, 'reach') + check.guard
-  const watch = new ExposureWatch(low, high, { ...span.window, trusted: false }, span.heat)
+  const watch = new ExposureWatch(low, high, span.window, span.heat)
   const discard = rule.bands.find(({ then }) => then === 'discard')?.fromMinutes ?? Infinity
   return {
     take: (trace, from, to) => watch.take(trace, from, to),

@@ -1,66 +1,94 @@
-import { SECOND } from '../../calendar/instant'
+import { SECOND, type Instant } from '../../calendar/instant'
 import type { Check } from '../../limits/checksFor'
-import { rowsOf } from '../../limits/compared'
+import { rowsOf, type HoldRow } from '../../limits/compared'
 import type { HoldRule } from '../../limits/rule'
-import { HoldWatch, provingGap, type Held } from '../watch/holdWatch'
-import { Twice } from '../watch/twice'
-import { doubtsOf } from '../doubt'
+import { SAME_DEGREE } from '../../quantity/temperature'
 import type { Because, Finding, Rung } from '../finding'
 import { heatOf } from '../judgeHeat'
-import { worse } from '../standing'
-import { findingOf, proofDenied, type CheckWatch, type Span } from './checkWatch'
+import { HoldWatch, provingGap, type Held } from '../watch/holdWatch'
+import { findingOf, type CheckWatch, type Span } from './checkWatch'
+import { silentFrom } from './silence'
 
-/** How a cook floor stands. Silence never proves it: a countdown ends in "read again". */
-export function watchFloor(check: Check, rule: HoldRule, span: Span): CheckWatch {
+/** A hold is read so long before the longest gap that counts: hands need it, ms. House figure. */
+export const READ_BEFORE = 8 * SECOND
+
+/**
+ * How a cook floor stands. Silence never proves it: a countdown ends in "read again".
+ * @param ceiling above this it spoils, °C: rows over it are no way; null: it has none
+ */
+export function watchFloor(check: Check, rule: HoldRule, span: Span, ceiling: number | null): CheckWatch {
   const rows = rowsOf(rule, check)
   const quality = check.limit.force === 'quality'
-  const watch = new Twice((trusted) => new HoldWatch(rows, { ...span.window, trusted }, span.heat, quality))
-  const stand = ({ held, closedAt }: ReturnType<HoldWatch['closed']>) => heatOf(held, closedAt).standing
+  const watch = new HoldWatch(rows, span.window, span.heat, quality)
+  const longest = Math.max(0, ...rows.map(({ seconds }) => seconds)) * SECOND
   return {
     take: (trace, from, to) => watch.take(trace, from, to),
-    find(): Finding {
-      const closed = watch.all.closed()
-      const all = stand(closed)
-      const standing = watch.trusted ? worse(all, stand(watch.trusted.closed())) : all
-      const doubts = proofDenied(all, standing) ? doubtsOf(watch.all.doubt) : []
-      const { because, deciding } = reason(standing, closed.held, span.begun)
+    provenAt: () => watch.closed().held.proof?.to ?? Infinity,
+    find(now): Finding {
+      const { held, closedAt } = watch.closed()
+      const silentAt = silentFrom(span, held.last?.at ?? null, longest)
+      const found = heatOf(held, closedAt).standing
+      const standing = found === 'open' && now > silentAt ? 'unproven' : found
+      const ladder = rungs(held, quality)
+      const lead = standing === 'open' ? leadOf(ladder, ceiling) : null
+      const { because, deciding } = reason(standing, held, span.begun, lead, quality)
       return findingOf(check, span, {
         standing,
-        because: doubts.length ? { code: 'doubtful', doubts } : because,
+        because,
         need:
           standing === 'proven' || standing === 'missed'
             ? null
             : { code: 'hold', rows: rows.map((row) => ({ row, everyMs: provingGap(row.seconds, quality) })) },
-        ladder: rungs(closed.held),
+        ladder,
         deciding,
-        doubts,
+        readBy: lead ? readByOf(lead, quality) : null,
+        nextAt: standing === 'open' ? silentAt + 1 : null,
       })
     },
   }
 }
 
-function rungs({ rows, last }: Held): Rung[] {
+/** How many readings a row takes from the first at it, the last one at its end; a row that is at once takes one. */
+export function readingsOf({ seconds }: HoldRow, quality = false): number {
+  return seconds === 0 ? 1 : 1 + Math.ceil((seconds * SECOND) / (provingGap(seconds, quality) - READ_BEFORE))
+}
+
+function rungs({ rows, last }: Held, quality: boolean): Rung[] {
   if (!last) return []
   return rows.map(({ row, since }) => {
     const heldMs = since === null ? 0 : last.at - since
-    return { row, since, lastAt: last.at, moreMs: Math.max(0, row.seconds * SECOND - heldMs) }
+    const moreMs = Math.max(0, row.seconds * SECOND - heldMs)
+    const gap = provingGap(row.seconds, quality) - READ_BEFORE
+    const readings = since === null ? readingsOf(row, quality) : Math.ceil(moreMs / gap)
+    return { row, since, lastAt: last.at, moreMs, readings }
   })
 }
 
-/** The row that closes first if the pot stays as it is, and what it still needs; null while it is under every row. */
-function holding(held: Held): (Because & { code: 'holding' }) | null {
-  const [next] = rungs(held)
-    .filter(({ since }) => since !== null)
-    .sort((a, b) => a.moreMs - b.moreMs)
-  if (!next || next.since === null || !held.last) return null
-  const { row, since, moreMs } = next
-  return { code: 'holding', celsius: held.last.celsius, row, since, moreMs }
+/** Of the rows that the pot is at, and that do not spoil it, the one with the fewest readings left; null while it is under all. */
+function leadOf(ladder: readonly Rung[], ceiling: number | null): Rung | null {
+  const held = ladder.filter(({ since }) => since !== null)
+  const kept = held.filter(({ row }) => ceiling === null || row.celsius <= ceiling + SAME_DEGREE)
+  const [lead] = (kept.length ? kept : held).sort((a, b) => a.readings - b.readings || a.moreMs - b.moreMs)
+  return lead ?? null
 }
 
-function reason(standing: Finding['standing'], held: Held, begun: boolean): { because: Because; deciding: number[] } {
+/** By when a hold has to be read for it to count on: at its end, or before the longest gap that counts is over. */
+function readByOf({ row, lastAt, moreMs }: Rung, quality: boolean): Instant {
+  return lastAt + Math.min(moreMs, provingGap(row.seconds, quality) - READ_BEFORE)
+}
+
+function reason(
+  standing: Finding['standing'],
+  held: Held,
+  begun: boolean,
+  lead: Rung | null,
+  quality: boolean,
+): { because: Because; deciding: number[] } {
   const { last, highest, proof } = held
-  if (!last || !highest)
+  if (!last || !highest) {
+    if (standing === 'unproven') return { because: { code: 'never read' }, deciding: [] }
     return { because: { code: 'nothing read', waitingFor: begun ? 'reading' : 'combined' }, deciding: [] }
+  }
   if (standing === 'proven' && proof) {
     const { row, from, to, lowest, highest: warmest } = proof
     return row.seconds === 0
@@ -70,7 +98,19 @@ function reason(standing: Finding['standing'], held: Held, begun: boolean): { be
   if (standing === 'missed')
     return { because: { code: 'closed too cold', highest: highest.celsius }, deciding: [highest.at] }
   if (standing === 'unproven')
-    return { because: { code: 'closed unread', highest: highest.celsius }, deciding: [highest.at] }
-  const because = holding(held) ?? { code: 'not there yet', celsius: last.celsius, at: last.at }
-  return { because, deciding: [last.at] }
+    return {
+      because: { code: 'closed unread', highest: highest.celsius, unread: unreadOf(held, quality) },
+      deciding: [highest.at],
+    }
+  if (lead?.since != null) {
+    const { row, since, moreMs } = lead
+    return { because: { code: 'holding', celsius: last.celsius, row, since, moreMs }, deciding: [last.at] }
+  }
+  return { because: { code: 'not there yet', celsius: last.celsius, at: last.at }, deciding: [last.at] }
+}
+
+/** The row that was held without a look for too long: the shortest such stretch, which a reading more would have proven. */
+function unreadOf({ rows }: Held, quality: boolean): { row: HoldRow; ms: number; atMostMs: number } | null {
+  const [row] = rows.filter(({ unread }) => unread > 0).sort((a, b) => a.unread - b.unread)
+  return row ? { row: row.row, ms: row.unread, atMostMs: provingGap(row.row.seconds, quality) } : null
 }

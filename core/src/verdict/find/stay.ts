@@ -1,14 +1,11 @@
-import type { Instant } from '../../calendar/instant'
 import type { Check } from '../../limits/checksFor'
 import type { StayRule } from '../../limits/rule'
 import { comparedAs } from '../../quantity/temperature'
 import { HeatWatch } from '../watch/heatWatch'
 import { StayWatch, type Stayed } from '../watch/stayWatch'
-import { Twice } from '../watch/twice'
-import { doubtsOf } from '../doubt'
 import type { Because, Finding } from '../finding'
-import { worse, type Standing } from '../standing'
-import { findingOf, proofDenied, type CheckWatch, type Span } from './checkWatch'
+import type { Standing } from '../standing'
+import { findingOf, type CheckWatch, type Span } from './checkWatch'
 
 /**
  * How a level that must not be passed stands, counted from the first reading on its right side.
@@ -17,40 +14,37 @@ import { findingOf, proofDenied, type CheckWatch, type Span } from './checkWatch
 export function watchStay(check: Check, rule: StayRule, span: Span, closes: boolean): CheckWatch {
   const side = rule.side === 'under' ? 'under' : 'reach'
   const level = comparedAs(rule.level, check.unit, side) + (rule.side === 'under' ? -1 : 1) * check.guard
-  const watch = new Twice(
-    (trusted) =>
-      new StayWatch(
-        { side: rule.side, level, grace: rule.grace },
-        { ...span.window, trusted },
-        closes ? null : span.heat,
-      ),
-  )
-  const heat = closes && span.heat ? new HeatWatch(span.heat, { ...span.window, trusted: false }) : null
-  const stand = (one: StayWatch, now: Instant): { stayed: Stayed; standing: Standing } => {
-    const stayed = one.stayed(now)
-    return { stayed, standing: standingOf(stayed, heat !== null && heat.endedAt() !== null) }
-  }
+  const { grace } = boundedOf(check, rule, closes)
+  const watch = new StayWatch({ side: rule.side, level, grace }, span.window, closes ? null : span.heat)
+  const heat = closes && span.heat ? new HeatWatch(span.heat, span.window) : null
   return {
     take(trace, from, to) {
       heat?.take(trace, from, to)
       watch.take(trace, from, to)
     },
     find(now): Finding {
-      const { stayed, standing: all } = stand(watch.all, now)
-      const standing = watch.trusted ? worse(all, stand(watch.trusted, now).standing) : all
-      const doubts = proofDenied(all, standing) ? doubtsOf(watch.all.doubt) : []
+      const stayed = watch.stayed(now)
+      const standing = standingOf(stayed, heat !== null && heat.endedAt() !== null)
       const { worst, exceedsAt, mayExceed } = stayed
       return findingOf(check, span, {
         standing,
         overdue: standing === 'unproven' && exceedsAt !== null && mayExceed,
-        because: doubts.length ? { code: 'doubtful', doubts } : reason(stayed, standing),
+        because: reason(stayed, standing),
         need: stayed.counted && exceedsAt === null ? null : { code: 'under now', celsius: level },
         deciding: worst ? [worst.at] : [],
-        doubts,
-        nextAt: exceedsAt !== null && rule.grace && now <= exceedsAt ? exceedsAt + 1 : null,
+        nextAt: exceedsAt !== null && grace && now <= exceedsAt ? exceedsAt + 1 : null,
       })
     },
   }
+}
+
+/** Where a rule set prints no time above the cold limit, as the items of the store are judged: four hours, added up. */
+const COLD_HOURS = 4
+
+/** A batch that is kept cold is judged as what was made of it is: by how long it was warm, not by a moment. */
+function boundedOf({ limit }: Check, rule: StayRule, closes: boolean): Pick<StayRule, 'grace'> {
+  if (rule.grace || closes || limit.key !== 'cold-holding') return rule
+  return { grace: { minutes: COLD_HOURS * 60, count: 'total' } }
 }
 
 function standingOf({ counted, exceeds, mayExceed }: Stayed, closed: boolean): Standing {

@@ -1,4 +1,4 @@
-import { MINUTE, type Instant } from '../../calendar/instant'
+import { HOUR, MINUTE, type Instant } from '../../calendar/instant'
 import type { CoolingStage } from '../../limits/compared'
 import { SAME_DEGREE } from '../../quantity/temperature'
 import type { Bracket } from '../../trace/reading'
@@ -15,20 +15,39 @@ export interface CoolingStanding {
   deadline: Instant | null
   /** Past the deadline, unsettled, and nothing read since: a reading is asked for. */
   overdue: boolean
+  /** When silence alone settles what has no deadline yet; null where it does not. */
+  silentAt: Instant | null
 }
 
 /** What starts the clock of a stage. */
 export type Start =
-  /** The crossing of `from`: after an instant, or after the heat. */
+  /** The crossing of `from`: after an instant, or after the heat; `since` it has been on its way there. */
   | { kind: 'from'; after: Instant }
-  | { kind: 'heat'; heat: Heat }
+  | { kind: 'heat'; heat: Heat; since: Instant }
   /** The end of the stage before. */
   | { kind: 'previous'; stage: CoolingWatch | null }
-  | { kind: 'event'; at: Instant | null }
+  | { kind: 'event'; at: Instant | null; since: Instant | null }
+
+/** What a reading back above the level means. */
+export interface Rebound {
+  /** Above the level by more than this it was not under it, °C: the tolerance of a thermometer. */
+  tolerance: number
+  /** Whether what was cold can have warmed so far in that time by itself: then it was, and keeping it cold is another limit. */
+  mayWarm(from: number, to: number, ms: number): boolean
+}
+
+/** As of readings alone, of which nobody says where it stood: whatever comes back up was never under. */
+export const NEVER_BACK: Rebound = { tolerance: SAME_DEGREE, mayWarm: () => false }
+
+/** Nobody stands at a stove longer than this without a reading: then the heat is taken to have ended. */
+const ON_THE_HEAT = 2 * HOUR
+/** Nor is anything put together for longer without a word. */
+const UNTOLD = 24 * HOUR
 
 /**
- * Follows one stage of a cooling. The fall to `from` starts the clock, a later rise does not restart it: only heat that
- * has not ended does. A rising stage is the same with the scale turned over.
+ * Follows one stage of a cooling. The fall to `from` starts the clock, and it latches: no later rise restarts it. The end
+ * is the passage of `to` after which the product stayed under: a reading back above it shows that the colder one was not
+ * the core. A rising stage is the same with the scale turned over.
  */
 export class CoolingWatch extends Follower {
   start: Bracket | null = null
@@ -36,7 +55,7 @@ export class CoolingWatch extends Follower {
   /** Indices, -1 where there is none: the reading that ended it and the one before. */
   private endIndex = -1
   private endBefore = -1
-  /** Goes up whenever everything is forgotten. */
+  /** Goes up whenever its end, or everything, is forgotten. */
   private restarts = 0
   private restartsSeen = 0
   /** The present run at or under `from`, and the reading before it. */
@@ -50,6 +69,10 @@ export class CoolingWatch extends Follower {
   private warmAt = NaN
   private warmCelsius = NaN
   private closingValue = NaN
+  /** The latest reading at or under `to` since it ended. */
+  private coldAt = NaN
+  private coldValue = NaN
+  private readonly rebound: Rebound
   /** -1 turns the scale over: what rises falls. */
   private readonly sign: 1 | -1
   private readonly from: number
@@ -60,10 +83,13 @@ export class CoolingWatch extends Follower {
     readonly stage: CoolingStage,
     private readonly starts: Start,
     window: Window,
+    rebound: Rebound,
     direction: 'falling' | 'rising' = 'falling',
   ) {
     super(window, starts.kind === 'heat' ? starts.heat : null)
     this.sign = direction === 'falling' ? 1 : -1
+    // What was hot enough once was: that it cools after says nothing against it.
+    this.rebound = direction === 'falling' ? rebound : { ...rebound, tolerance: Infinity }
     this.from = this.sign * stage.from
     this.to = this.sign * stage.to
     this.within = stage.withinMinutes * MINUTE
@@ -81,29 +107,32 @@ export class CoolingWatch extends Follower {
   }
 
   protected readBlock(trace: Trace, from: number, to: number): void {
-    const { at, doubt, warmer, colder } = trace
+    const { at, warmer, colder } = trace
     const { sign } = this
     const values = sign === 1 ? warmer : colder
+    const back = this.to + this.rebound.tolerance
     for (let i = from; i < to; i++) {
-      if (doubt[i] !== 0 && this.passesOver(doubt[i]!)) this.heatAt(at[i]!, sign * values[i]!)
-      else this.read(trace, i, at[i]!, sign * values[i]!)
+      const value = sign * values[i]!
+      // Long since cold, and still: nearly every reading of a device.
+      if (this.end && value <= back && value < this.hot) this.stays(i, at[i]!, value)
+      else this.read(trace, i, at[i]!, value)
     }
   }
 
-  private heatAt(instant: Instant, value: number): boolean {
-    const hot = value >= this.hot && instant <= this.coolsAt
-    if (hot) {
-      if (this.start || this.runFirst >= 0) this.forget()
-      this.armed = true
+  private stays(index: number, instant: Instant, value: number): void {
+    if (value <= this.to + SAME_DEGREE) {
+      this.coldAt = instant
+      this.coldValue = value
     }
-    return hot
+    this.previous = index
+    this.lastAt = instant
+    this.lastValue = value
   }
 
   private read(trace: Trace, index: number, instant: Instant, value: number): void {
-    if (this.heatAt(instant, value)) this.followRun(index, value)
-    else if (this.start) {
-      if (!this.end) this.advance(trace, index, value)
-    } else if (this.starts.kind === 'previous') this.startAfter(trace, index)
+    if (this.onTheHeat(instant, value)) this.followRun(index, value)
+    else if (this.start) this.advance(trace, index, value)
+    else if (this.starts.kind === 'previous') this.startAfter(trace, index)
     else {
       this.followRun(index, value)
       if (this.runFirst >= 0 && this.mayStart(instant)) {
@@ -116,24 +145,37 @@ export class CoolingWatch extends Follower {
     this.lastValue = value
   }
 
+  /** A hot reading before the mark: it heats on. After a fall that was no dip it is only a warm one. */
+  private onTheHeat(instant: Instant, value: number): boolean {
+    if (!this.isHot(instant, value)) return false
+    this.armed = true
+    const { start } = this
+    if (!start) return true
+    const began = start.latest ?? start.earliest ?? -Infinity
+    if (!this.wasDip(began) || instant > began + this.within) return false
+    this.forget()
+    return true
+  }
+
   /** How the stage stands at an instant. */
   judge(now: Instant, before: CoolingStanding | null): CoolingStanding {
     const { key } = this.stage
     const { within, end } = this
     const start = this.start ?? this.forgottenPot()
-    const unsettled = (standing: Standing, deadline: Instant | null, overdue = false): CoolingStanding => ({
-      key,
-      standing,
-      start,
-      end,
-      deadline,
-      overdue,
-    })
+    const unsettled = (
+      standing: Standing,
+      deadline: Instant | null,
+      overdue = false,
+      silentAt: Instant | null = null,
+    ): CoolingStanding => ({ key, standing, start, end, deadline, overdue, silentAt })
     if (!start) {
       const waits = this.starts.kind === 'previous' && before?.deadline != null
       const deadline = waits ? before.deadline! + within : null
       const late = deadline !== null && now > deadline
-      return unsettled(late ? 'unproven' : 'open', deadline, late && this.lastAt <= deadline)
+      if (late) return unsettled('unproven', deadline, this.lastAt <= deadline)
+      const silentAt = this.silentAt()
+      const silent = silentAt !== null && now > silentAt
+      return unsettled(silent ? 'unproven' : 'open', deadline, silent, silentAt)
     }
     const deadline = start.earliest === null ? null : start.earliest + within
     const limit = start.latest === null ? Infinity : start.latest + within
@@ -159,26 +201,23 @@ export class CoolingWatch extends Follower {
     return this.warmTooLate ? { at: this.warmAt, celsius: this.sign * this.warmCelsius } : null
   }
 
-  /** Still hot when last read after the heat: the clock may have started right then. */
+  /** Off the heat, and not read under `from` since: the clock may have started right then. */
   private forgottenPot(): Bracket | null {
     const { starts } = this
-    if (this.lastAt === -Infinity || this.lastValue < this.from) return null
-    if (starts.kind === 'from') return { earliest: Math.max(this.lastAt, starts.after), likely: null, latest: null }
+    if (starts.kind === 'from') {
+      if (this.lastAt === -Infinity || this.lastValue < this.from) return null
+      return { earliest: Math.max(this.lastAt, starts.after), likely: null, latest: null }
+    }
     if (starts.kind !== 'heat' || starts.heat.mark === Infinity) return null
     return { earliest: Math.max(this.lastAt, starts.heat.mark), likely: null, latest: null }
   }
 
-  protected override isSettled(): boolean {
-    return this.end !== null
-  }
-
-  protected override settle({ at, doubt, warmer, colder }: Trace, to: number): void {
-    let last = to - 1
-    while (last > this.previous && this.window.trusted && doubt[last] !== 0) last--
-    if (last <= this.previous) return
-    this.previous = last
-    this.lastAt = at[last]!
-    this.lastValue = this.sign * (this.sign === 1 ? warmer : colder)[last]!
+  /** Nobody said that the heat ended, or that it is together: when its whole time has certainly passed unread. */
+  private silentAt(): Instant | null {
+    const { starts, within } = this
+    if (starts.kind === 'heat') return Math.max(this.lastAt, starts.since) + ON_THE_HEAT + within
+    if (starts.kind === 'event' && starts.since !== null) return Math.max(this.lastAt, starts.since) + UNTOLD + within
+    return null
   }
 
   private followRun(index: number, value: number): void {
@@ -207,8 +246,7 @@ export class CoolingWatch extends Follower {
     const values = trace[this.sign === 1 ? 'warmer' : 'colder']
     const restored = this.previous
     this.previous = before
-    for (let i = from; i <= to && !this.end; i++) {
-      if (this.window.trusted && trace.doubt[i] !== 0) continue
+    for (let i = from; i <= to; i++) {
       this.advance(trace, i, this.sign * values[i]!)
       this.previous = i
     }
@@ -219,16 +257,43 @@ export class CoolingWatch extends Follower {
     const { earliest, latest } = this.start!
     const instant = trace.at[index]!
     if (instant < (earliest ?? latest ?? -Infinity)) return
+    if (this.end) {
+      if (value <= this.to + this.rebound.tolerance || this.warmedSince(instant, value)) {
+        if (value <= this.to + SAME_DEGREE) {
+          this.coldAt = instant
+          this.coldValue = value
+        }
+        return
+      }
+      this.endAgain()
+    }
     if (value <= this.to + SAME_DEGREE) {
       this.endIndex = index
       this.endBefore = this.previous
       this.end = this.bracket(trace, index, this.previous, this.to)
       this.closingValue = value
+      this.coldAt = instant
+      this.coldValue = value
     } else if (latest !== null && instant > latest + this.within && !this.warmTooLate) {
       this.warmTooLate = true
       this.warmAt = instant
       this.warmCelsius = value
     }
+  }
+
+  /** Its time is up, and it may have warmed since: that is for the limit of keeping it cold. */
+  private warmedSince(instant: Instant, value: number): boolean {
+    const { earliest } = this.start!
+    if (earliest === null || instant <= earliest + this.within) return false
+    return this.rebound.mayWarm(this.sign * this.coldValue, this.sign * value, instant - this.coldAt)
+  }
+
+  /** It came back up: the reading that ended it was not the core. */
+  private endAgain(): void {
+    this.restarts++
+    this.end = null
+    this.endIndex = -1
+    this.endBefore = -1
   }
 
   /** Where a level was passed, between a reading at or beyond it and the one before. */
@@ -245,11 +310,8 @@ export class CoolingWatch extends Follower {
   }
 
   private forget(): void {
-    this.restarts++
+    this.endAgain()
     this.start = null
-    this.end = null
-    this.endIndex = -1
-    this.endBefore = -1
     this.runFirst = -1
     this.warmTooLate = false
   }

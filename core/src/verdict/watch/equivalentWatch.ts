@@ -24,11 +24,13 @@ export class EquivalentWatch extends Follower {
   private highest = -Infinity
   private highestAt = 0
   private seenHot = false
+  /** When the target was reached at least; Infinity while it is not. */
+  reachedAt = Infinity
   private offHeat: Accrued | null = null
 
   constructor(
     private readonly reference: Reference,
-    targetMinutes: number,
+    private readonly targetMinutes: number,
     window: Window,
     heat: Heat | null = null,
   ) {
@@ -53,11 +55,8 @@ export class EquivalentWatch extends Follower {
     return Math.max(0, referenceMinutes) / this.rate.at(celsius)
   }
 
-  protected readBlock({ at, doubt, colder }: Trace, from: number, to: number): void {
-    for (let i = from; i < to; i++) {
-      if (doubt[i] !== 0 && this.passesOver(doubt[i]!)) this.heatAt(at[i]!, colder[i]!)
-      else this.read(at[i]!, colder[i]!)
-    }
+  protected readBlock({ at, colder }: Trace, from: number, to: number): void {
+    for (let i = from; i < to; i++) this.read(at[i]!, colder[i]!)
   }
 
   private heatAt(instant: Instant, celsius: number): void {
@@ -86,6 +85,7 @@ export class EquivalentWatch extends Follower {
     }
     this.lastAt = instant
     this.last = celsius
+    if (this.reachedAt === Infinity && this.sum.least >= this.targetMinutes) this.reachedAt = instant
   }
 
   private now(): Accrued {

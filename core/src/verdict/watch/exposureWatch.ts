@@ -15,6 +15,7 @@ export interface Exposed {
 /** Adds up the time in a band: what a lawful cooling spends in it before it is first cold does not count here. */
 export class ExposureWatch extends Follower {
   private counted = false
+  private countedAt = NaN
   private sum: Bounded = { least: 0, likely: 0, most: 0 }
   private lastAt = -Infinity
   private last = NaN
@@ -28,20 +29,15 @@ export class ExposureWatch extends Follower {
     super(window, heat)
   }
 
-  protected readBlock({ at, doubt, warmer }: Trace, from: number, to: number): void {
-    for (let i = from; i < to; i++) {
-      if (doubt[i] !== 0 && this.passesOver(doubt[i]!)) this.heatAt(at[i]!, warmer[i]!)
-      else this.read(at[i]!, warmer[i]!)
-    }
+  protected readBlock({ at, warmer }: Trace, from: number, to: number): void {
+    for (let i = from; i < to; i++) this.read(at[i]!, warmer[i]!)
   }
 
   private heatAt(instant: Instant, celsius: number): boolean {
-    const hot = celsius >= this.hot && instant <= this.coolsAt
-    if (hot) {
-      this.counted = false
-      this.sum = { least: 0, likely: 0, most: 0 }
-    }
-    return hot
+    if (!this.isHot(instant, celsius) || (this.counted && !this.wasDip(this.countedAt))) return false
+    this.counted = false
+    this.sum = { least: 0, likely: 0, most: 0 }
+    return true
   }
 
   private read(instant: Instant, celsius: number): void {
@@ -51,7 +47,10 @@ export class ExposureWatch extends Follower {
       // At the edge itself it is still cold: the band begins above it.
       if (this.last > this.low + SAME_DEGREE || celsius > this.low + SAME_DEGREE)
         addInterval(this.sum, this.last, celsius, instant - this.lastAt, this.low, this.high)
-    } else if (celsius <= this.low + SAME_DEGREE) this.counted = true
+    } else if (celsius <= this.low + SAME_DEGREE) {
+      this.counted = true
+      this.countedAt = instant
+    }
     this.lastAt = instant
     this.last = celsius
   }

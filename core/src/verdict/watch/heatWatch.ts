@@ -20,11 +20,8 @@ export class HeatWatch extends Follower {
     return this.ends.mark === Infinity ? null : this.ends.mark
   }
 
-  protected readBlock({ at, doubt, colder }: Trace, from: number, to: number): void {
-    for (let i = from; i < to; i++) {
-      if (doubt[i] !== 0) this.passesOver(doubt[i]!)
-      this.heatAt(at[i]!, colder[i]!)
-    }
+  protected readBlock({ at, colder }: Trace, from: number, to: number): void {
+    for (let i = from; i < to; i++) this.heatAt(at[i]!, colder[i]!)
   }
 
   private heatAt(instant: Instant, celsius: number): void {

@@ -10,11 +10,11 @@ export const BLIND_MS = 2 * MINUTE
 
 /**
  * The longest interval between readings that still proves a hold of this length, ms. Of a quality hold the whole
- * length: two readings do.
+ * length and as much grace again: two readings by hand do.
  */
 export function provingGap(holdSeconds: number, quality = false): number {
   const hold = holdSeconds * SECOND
-  return Math.max(30 * SECOND, quality ? hold : Math.min(hold / 2, 5 * MINUTE))
+  return Math.max(30 * SECOND, quality ? 2 * hold : Math.min(hold / 2, 5 * MINUTE))
 }
 
 /** What is known of one row. Times ms, temperatures °C. */
@@ -23,6 +23,8 @@ export interface RowRun {
   held: Bounded
   /** The unbroken run that the last reading belongs to; since is null while it is under the row. */
   since: Instant | null
+  /** The longest that nobody read while it was held, too long to prove anything; 0: none was, ms. */
+  unread: number
 }
 
 /** A run of readings that closed a row. */
@@ -83,11 +85,8 @@ export class HoldWatch extends Follower {
     return { held: this.now(), closedAt: mark === Infinity ? null : mark }
   }
 
-  protected readBlock({ at, doubt, colder }: Trace, from: number, to: number): void {
-    for (let i = from; i < to; i++) {
-      if (doubt[i] !== 0 && this.passesOver(doubt[i]!)) this.heatAt(at[i]!, colder[i]!)
-      else this.read(at[i]!, colder[i]!)
-    }
+  protected readBlock({ at, colder }: Trace, from: number, to: number): void {
+    for (let i = from; i < to; i++) this.read(at[i]!, colder[i]!)
   }
 
   private heatAt(instant: Instant, celsius: number): void {
@@ -131,6 +130,7 @@ export class HoldWatch extends Follower {
       row: run.row,
       held: longest(run),
       since: Number.isNaN(run.since) ? null : run.since,
+      unread: run.unread,
     }))
     const { count, last, lastAt, highest, highestAt, longestGap, proof } = this
     const runs = this.rows.map((run) => ({ most: longest(run).most, run: run.mostRun }))

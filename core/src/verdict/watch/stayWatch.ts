@@ -32,6 +32,7 @@ export interface Stayed {
 /** Follows the time on the wrong side of a level. */
 export class StayWatch extends Follower {
   private counted = false
+  private countedAt = NaN
   private worst = -Infinity
   private worstAt = 0
   private passed = false
@@ -56,19 +57,16 @@ export class StayWatch extends Follower {
     this.level = this.sign * rule.level + SAME_DEGREE
   }
 
-  protected readBlock({ at, doubt, warmer, colder }: Trace, from: number, to: number): void {
+  protected readBlock({ at, warmer, colder }: Trace, from: number, to: number): void {
     const { sign } = this
     const values = sign === 1 ? warmer : colder
-    for (let i = from; i < to; i++) {
-      if (doubt[i] !== 0 && this.passesOver(doubt[i]!)) this.heatAt(at[i]!, sign * values[i]!)
-      else this.read(at[i]!, sign * values[i]!)
-    }
+    for (let i = from; i < to; i++) this.read(at[i]!, sign * values[i]!)
   }
 
   private heatAt(instant: Instant, value: number): boolean {
-    const hot = value >= this.hot && instant <= this.coolsAt
-    if (hot) this.forget()
-    return hot
+    if (!this.isHot(instant, value) || (this.counted && !this.wasDip(this.countedAt))) return false
+    this.forget()
+    return true
   }
 
   private read(instant: Instant, value: number): void {
@@ -127,6 +125,7 @@ export class StayWatch extends Follower {
       this.total = { least: this.total.least + least, likely: 0, most: this.total.most + most }
       this.period = null
     }
+    if (!this.counted) this.countedAt = instant
     this.counted = true
   }
 

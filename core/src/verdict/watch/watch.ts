@@ -17,25 +17,29 @@ export interface Window {
   from: Instant
   /** None after this. */
   to: Instant
-  /** Only readings without a doubt. */
-  trusted: boolean
 }
 
-export const EVERYTHING: Window = { from: -Infinity, to: Infinity, trusted: false }
+export const EVERYTHING: Window = { from: -Infinity, to: Infinity }
 
 /**
  * The heat that comes before a cooling or ends a cook step. A pot that was hot and is then read cold has left the heat,
  * marked or not; and a mark set after it had cooled is taken back to the last hot reading, so that a late tap never
- * shortens a cooling. Every reading tells it, also one that can prove nothing.
+ * shortens a cooling.
  */
 export interface Heat {
   /** At or above this it is on the heat, °C. */
   hot: number
   /** When it was marked as off the heat; Infinity while it is not. */
   mark: Instant
+  /**
+   * When every floor of this heat was proven by the readings so far; Infinity while one is not. null: it has no floor,
+   * and the first hot reading stands for it. From then on, or from the mark, a pot that falls has left the heat for good:
+   * its clock latches, and no later hot reading takes that back.
+   */
+  floored: (() => Instant) | null
 }
 
-/** After so many readings it looks whether it is settled. */
+/** So many readings are gone through at a time. */
 const BLOCK = 64
 
 /**
@@ -43,11 +47,10 @@ const BLOCK = 64
  * a shared one would have to call it for every reading through a table, with every number boxed.
  */
 export abstract class Follower implements Watch {
-  /** Bits of every doubt among the readings that it took while it was not settled. */
-  doubt = 0
   /** At or above this, until `coolsAt`, a reading says that the heat has not ended, °C. */
   protected readonly hot: number
   protected readonly coolsAt: Instant
+  private firstHot = Infinity
 
   constructor(
     protected readonly window: Window,
@@ -65,28 +68,25 @@ export abstract class Follower implements Watch {
     let end = to
     while (end > i && at[end - 1]! > closesAt) end--
     while (i < end) {
-      if (at[i]! > this.coolsAt && this.isSettled()) return this.settle(trace, end)
       const stop = Math.min(end, i + BLOCK)
       this.readBlock(trace, i, stop)
       i = stop
     }
   }
 
-  /** Nothing that can still be read changes what it found. */
-  protected isSettled(): boolean {
-    return false
-  }
-
-  /** Takes note of the last reading before `to`, and of no other. */
-  protected settle(_trace: Trace, _to: number): void {}
-
   /** Reads the readings of indices `from` to `to` (not included). */
   protected abstract readBlock(trace: Trace, from: number, to: number): void
 
-  /** Whether a doubtful reading is not looked at; otherwise its doubt is taken note of. */
-  protected passesOver(doubt: number): boolean {
-    if (this.window.trusted) return true
-    if (!this.isSettled()) this.doubt |= doubt
-    return false
+  /** Whether a reading says that it is on the heat. */
+  protected isHot(instant: Instant, value: number): boolean {
+    if (value < this.hot || instant > this.coolsAt) return false
+    if (instant < this.firstHot) this.firstHot = instant
+    return true
+  }
+
+  /** Whether what began at an instant was only a dip on the heat, as a hot reading after it shows; else it has latched. */
+  protected wasDip(began: Instant): boolean {
+    const floored = this.heat?.floored
+    return began < Math.min(this.coolsAt, floored ? floored() : this.firstHot)
   }
 }

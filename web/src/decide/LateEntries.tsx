@@ -1,6 +1,6 @@
 import { useState } from 'react'
-import type { BatchState, Fact, ReadingBody } from '@logged-thermal/core'
-import { clock, span } from '@logged-thermal/wording'
+import { waitingIn, type BatchState, type WaitingEntry } from '@logged-thermal/core'
+import { clock, span, waitingWords, type Reader } from '@logged-thermal/wording'
 import { sentenceOf, usePostSignedMutation } from '../app/api'
 import { useClaim } from '../app/enter'
 import { useHand, useLine } from '../app/kitchen'
@@ -11,8 +11,11 @@ import './decide.css'
 
 const REASONS = ['Seen on the paper sheet', 'The tablet was away', 'I was there']
 
-/** A reading that was entered long after it was taken: it can deny, and proves only when the lead lets it, with a reason. */
-export function LateReading({ batch, fact }: { batch: BatchState; fact: Fact<ReadingBody> }) {
+/**
+ * What was known too late about a batch: it can deny, and betters nothing before the lead lets it count, with a reason;
+ * all of one outage in one act.
+ */
+export function LateEntries({ batch }: { batch: BatchState }) {
   const line = useLine()
   const { reader, person } = useHand(line)
   const claim = useClaim()
@@ -21,28 +24,31 @@ export function LateReading({ batch, fact }: { batch: BatchState; fact: Fact<Rea
   const [reason, setReason] = useState<string | null>(null)
   const [refusal, setRefusal] = useState<string | null>(null)
   const lead = person?.role === 'lead' ? person : line?.people.find(({ role }) => role === 'lead')
-  const { typed } = fact.value
-  const value = `${typed.value.toFixed(1)}°${typed.unit}`
+  const waiting = waitingIn(batch)
+  if (waiting.length === 0 || !line) return null
 
   const sign = async (pin: string) => {
     if (!lead || !reason) return
-    const made = claim('reading-accepted', batch.id, { target: fact.entry, reason }, { by: lead.id })
+    const entries = waiting.map(({ entry }) => ({ type: 'batch' as const, id: batch.id, entry }))
+    const made = claim('entries-accepted', line.kitchen.id, { entries, reason }, { by: lead.id })
     const result = await post({ claim: made, signer: lead.id, pin })
     if (result.error) return setRefusal(sentenceOf(result.error))
     const [answer] = result.data.results
     if (answer?.outcome === 'refused') return setRefusal(answer.sentence)
     setOpen(false)
   }
+  const title = waiting.length === 1 ? 'Entered too late' : `${waiting.length} entries, entered too late`
   return (
-    <p className="late-reading">
-      <span>
-        {value} of {clock(fact.at, reader)} was entered late, {span(fact.madeAt - fact.at)} after: it proves nothing
-        yet.
-      </span>
+    <div className="late-reading">
+      <ul>
+        {waiting.map((each) => (
+          <li key={each.entry}>{lateSentence(each, reader)}</li>
+        ))}
+      </ul>
       <Key look="outlined" onClick={() => setOpen(true)}>
-        Let it count
+        {waiting.length === 1 ? 'Let it count' : 'Let them count'}
       </Key>
-      <Sheet open={open} onClose={() => setOpen(false)} title={`${value} of ${clock(fact.at, reader)}, entered late`}>
+      <Sheet open={open} onClose={() => setOpen(false)} title={title}>
         <div className="choices">
           {REASONS.map((each) => (
             <Key key={each} look={each === reason ? 'primary' : 'plain'} onClick={() => setReason(each)}>
@@ -54,10 +60,16 @@ export function LateReading({ batch, fact }: { batch: BatchState; fact: Fact<Rea
           <PinPad name={lead.name} busy={isLoading} sentence={refusal} onPin={(pin) => void sign(pin)} />
         ) : (
           <p className="sentence">
-            Tap the reason; then the lead signs. The record goes on saying that it was entered late.
+            Tap the reason; then the lead signs. What was missed without it is at most not proven with it, and the
+            record goes on saying that it was entered late.
           </p>
         )}
       </Sheet>
-    </p>
+    </div>
   )
+}
+
+function lateSentence(each: WaitingEntry, reader: Reader): string {
+  const late = span(Math.max(0, each.knownAt - each.at))
+  return `${waitingWords(each, reader)} of ${clock(each.at, reader)} was entered ${late} after: until the lead lets it count it betters nothing.`
 }

@@ -1,0 +1,28 @@
+import { id, object, text } from '../ledger/parse'
+import type { KindOf } from './kindOf'
+import { needsOpenBatch } from './openBatch'
+
+/** The lead says of raw egg, fruit or a part that was entered after the deciding reading: it was in the pot from the first. */
+export const alreadyIn: KindOf<'already-in'> = {
+  kind: 'already-in',
+  v: 1,
+  about: 'batch',
+  may: ['lead'],
+  signed: true,
+  delegable: true,
+  parse(body) {
+    const { target, reason } = object(body, ['target', 'reason'])
+    return { target: id(target), reason: text(reason, 300) }
+  },
+  touches: ({ about }) => [about],
+  reads: ({ kitchen }) => [{ type: 'kitchen', id: kitchen }],
+  admit(claim, read) {
+    const refusal = needsOpenBatch(claim, read)
+    if (refusal) return refusal
+    const { eggs, additions, parts } = read('batch', claim.about.id)!
+    const known = [...eggs, ...additions, ...parts].some(
+      ({ entry, void: gone }) => entry === claim.body.target && !gone,
+    )
+    return known ? null : { code: 'not there', field: 'body.target', what: 'entry' }
+  },
+}

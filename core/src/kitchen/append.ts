@@ -1,0 +1,106 @@
+import type { Instant } from '../calendar/instant'
+import { offsetMinutes } from '../calendar/zone'
+import { canonical } from '../json/canonical'
+import { admit, parseClaim } from '../kinds/admission'
+import { kindOf, raised, touches } from '../kinds/kinds'
+import type { KindOf } from '../kinds/kindOf'
+import { seal, type ChainHead, type Sha256 } from '../ledger/chain'
+import type { AnyClaim, Id, Kind, Role, Seal, SealedEntry, Subject } from '../ledger/entry'
+import { RULES } from '../ledger/late'
+import { FieldError } from '../ledger/parse'
+import type { Refusal } from '../ledger/refusal'
+import type { Read } from '../state/state'
+import { CORE_VERSION } from '../version'
+import type { World } from '../verdict/judge'
+
+/** What became of one entry that was sent. */
+export type Appended =
+  | { id: Id | null; outcome: 'accepted' | 'already there'; seal: Seal }
+  | { id: Id | null; outcome: 'refused'; refusal: Refusal }
+
+/** Who sends entries, and when. */
+export interface Poster {
+  kitchen: Id
+  /** Whose shift it is. */
+  postedBy: Id
+  /** Whose PIN came with the post and was right; null: nobody's. */
+  signedBy: Id | null
+  /** How far the tablet's clock is ahead, ms. */
+  clockAheadMs: number
+  /** By the server's clock. */
+  now: Instant
+}
+
+/** What appending looks at and writes to, whatever keeps it: a database in one transaction, or a map. */
+export interface Book {
+  zone: string
+  limits: Id
+  head: ChainHead
+  /** An entry that is there already: its claim as canonical text. */
+  known(id: Id): { claim: string; seal: Seal } | null
+  role(person: Id): Role | null
+  read: Read
+  /** Keeps a sealed entry, and folds it into the subjects that it changes. `canon` is the text that was hashed. */
+  keep(entry: SealedEntry, canon: string, folded: readonly Subject[]): void
+}
+
+/** A claim as it was sent, or why it cannot be read. */
+export type ReadClaim = { claim: AnyClaim } | { id: Id | null; refusal: Refusal }
+
+export function parsedClaim(raw: unknown): ReadClaim {
+  try {
+    return { claim: parseClaim(raw) }
+  } catch (error) {
+    if (!(error instanceof FieldError)) throw error
+    const id = (raw as { id?: unknown } | null)?.id
+    const { field, problem } = error
+    return { id: typeof id === 'string' ? id : null, refusal: { code: 'bad field', field, problem } }
+  }
+}
+
+/**
+ * The one way into the logbook: admits a claim as things stand, seals it as the next entry and folds it. The same claim
+ * twice is there already; the same id with another claim is refused.
+ */
+export function append(claim: AnyClaim, poster: Poster, book: Book, sha256: Sha256): Appended {
+  const { id } = claim
+  const there = book.known(id)
+  if (there) {
+    return there.claim === canonical(claim)
+      ? { id, outcome: 'already there', seal: there.seal }
+      : { id, outcome: 'refused', refusal: { code: 'id taken', field: 'id' } }
+  }
+  const { zone, limits, read } = book
+  const { now, signedBy, postedBy } = poster
+  const author = {
+    kitchen: poster.kitchen,
+    role: book.role(claim.by),
+    signed: claim.by === signedBy,
+    postedBy: { id: postedBy, role: book.role(postedBy) },
+    now,
+    zone,
+    limits,
+    clockAheadMs: poster.clockAheadMs,
+  }
+  const refusal = admit(claim, author, read)
+  if (refusal) return { id, outcome: 'refused', refusal }
+
+  const resolved = resolvedOf(claim, read, { zone, limits, now })
+  const stamp = {
+    recordedAt: now,
+    offsetMinutes: offsetMinutes(now, zone),
+    postedBy,
+    rules: RULES,
+    core: CORE_VERSION,
+    ...(signedBy === null ? {} : { signedBy }),
+    ...(resolved ? { resolved } : {}),
+  }
+  const { entry, canon } = seal(claim, book.head, stamp, sha256)
+  book.keep({ ...entry, claim: raised(claim) }, canon, touches(claim))
+  return { id, outcome: 'accepted', seal: entry.seal }
+}
+
+function resolvedOf(claim: AnyClaim, read: Read, world: World) {
+  const kind: KindOf<Kind> = kindOf<Kind>(claim)
+  return kind.resolve?.(claim, read, world) ?? null
+}

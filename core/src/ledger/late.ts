@@ -1,0 +1,48 @@
+import { MINUTE, type Instant } from '../calendar/instant'
+import type { Entry, Kind } from './entry'
+
+/** The rules of lateness that the server seals entries with today. */
+export const RULES = 1
+
+/**
+ * How long after it happened an entry may become known and still better something, ms. Later than this it counts only
+ * against the batch until the lead accepts it. House rules; kinds that better nothing have none.
+ */
+const LATE_AFTER: Partial<Record<Kind, number>> = {
+  'reading-taken': 15 * MINUTE,
+  'item-read': 15 * MINUTE,
+  'step-marked': 15 * MINUTE,
+  added: 15 * MINUTE,
+  'eggs-taken': 15 * MINUTE,
+  rewarmed: 15 * MINUTE,
+  'acidity-measured': 15 * MINUTE,
+  'part-used': 30 * MINUTE,
+  placed: 30 * MINUTE,
+  poured: 30 * MINUTE,
+  stirred: 30 * MINUTE,
+  'item-moved': 30 * MINUTE,
+  'item-opened': 30 * MINUTE,
+  portioned: 30 * MINUTE,
+  'lot-received': 30 * MINUTE,
+  'unit-read': 30 * MINUTE,
+}
+
+/** A correction counts by itself when its author makes it within this of the entry; a mark is undone sooner, ms. */
+export const CORRECTED_WITHIN = 10 * MINUTE
+export const MARK_UNDONE_WITHIN = 2 * MINUTE
+/** Another time is no correction of a slip of the finger: it waits for the lead, ms. */
+export const SAME_TIME = MINUTE
+/** Before `RULES` a reading was late by its own tablet's word, ms. */
+export const LATE_MS = 15 * MINUTE
+
+/** When the kitchen knew of an entry: as the server recorded it. Entries of before the rules, and unsent ones: as made. */
+export function knownAt({ claim, seal }: Entry): Instant {
+  return seal?.rules === undefined ? claim.madeAt : seal.recordedAt
+}
+
+/** Whether an entry became known so long after `at` that it betters nothing before the lead accepts it. */
+export function isEntryLate(entry: Entry, at: Instant): boolean {
+  const { claim, seal } = entry
+  if (seal && seal.rules === undefined) return claim.kind === 'reading-taken' && claim.madeAt - at > LATE_MS
+  return knownAt(entry) - at > (LATE_AFTER[claim.kind] ?? Infinity)
+}

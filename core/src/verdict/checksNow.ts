@@ -1,0 +1,84 @@
+import { MINUTE } from '../calendar/instant'
+import type { Check } from '../limits/checksFor'
+import { heatPlan } from '../method/heatPlan'
+import { celsiusOf, SAME_DEGREE } from '../quantity/temperature'
+import type { BatchState } from '../state/batch'
+import { standing, type Fact } from '../state/fact'
+import type { ReadingBody } from '../ledger/entry'
+import { legOf, legStart } from './legs'
+import { firstMark } from './marks'
+import { hotOf } from './offHeat'
+import { isRawOnPurpose, rawInsOf } from './rawIn'
+import { hotAgain, isOfRewarming, rewarmedAt } from './rewarming'
+import { stageOf } from '../limits/compared'
+
+/**
+ * What a batch is held to as it stands: the checks it began with, and of those foreseen the ones that came to light. Raw
+ * egg asks for its floor in every family; how warm it was says under which limits it cools.
+ */
+export function checksNow(batch: BatchState): Check[] {
+  const warmed = rewarmedAt(batch) > -Infinity && !hotAgain(batch)
+  const own = batch.checks.filter(
+    (check) => (check.limit.key !== 'rework' || legOf(batch) > 1) && (!isOfRewarming(check) || warmed),
+  )
+  return withRaw(batch, byWarmth(batch, own))
+}
+
+/** After the heat it is read once near its end: that is evidence of its warmest, ms. */
+const NEAR_THE_END = 15 * MINUTE
+const AFTER_THE_END = 5 * MINUTE
+
+function byWarmth(batch: BatchState, checks: readonly Check[]): Check[] {
+  const { ifHot, ifNeverHot } = batch.terms
+  const core = coreOf(batch)
+  if (ifHot.length && core.some(({ value }) => celsiusOf(value.typed) >= startOf(ifHot) - SAME_DEGREE))
+    return inPlaceOf(checks, ({ limit }) => limit.key === 'cool-ambient', ifHot)
+  const { lastHeat } = heatPlan(batch.method)
+  if (!ifNeverHot.length || !lastHeat) return [...checks]
+  const end = firstMark(lastHeat, batch)
+  const hot = hotOf(lastHeat, batch)
+  const near = core.some(({ at }) => end !== null && at >= end - NEAR_THE_END && at <= end + AFTER_THE_END)
+  const never = near && core.every(({ value }) => celsiusOf(value.typed) < hot - SAME_DEGREE)
+  return never ? inPlaceOf(checks, (check) => isCooling(check), ifNeverHot) : [...checks]
+}
+
+function withRaw(batch: BatchState, checks: Check[]): Check[] {
+  const raw = rawInsOf(batch)
+  if (raw.length === 0) return checks
+  const { floor, lot, hours } = batch.terms.ifRaw
+  const has = (added: readonly Check[]) =>
+    added.some(({ limit }) => checks.some((check) => check.limit.key === limit.key))
+  const more = [...(has(floor) || raw.every(({ what }) => what === 'fruit') ? [] : floor)]
+  // Nothing heats it, and it is not meant to be raw.
+  const unheated = lot.length > 0 && raw.some((each) => each.what !== 'fruit' && !isRawOnPurpose(batch, each))
+  if (unheated && !has(lot)) more.push(...lot)
+  if (unheated && !has(hours)) more.push(...hours)
+  return [...more, ...checks]
+}
+
+function inPlaceOf(checks: readonly Check[], isReplaced: (check: Check) => boolean, by: readonly Check[]): Check[] {
+  const at = checks.findIndex(isReplaced)
+  const rest = checks.filter((check) => !isReplaced(check))
+  return at < 0 ? [...rest, ...by] : [...rest.slice(0, at), ...by, ...rest.slice(at)]
+}
+
+function isCooling({ limit: { key, rule } }: Check): boolean {
+  return rule.kind === 'reach' && rule.direction === 'falling' && key !== 'rewarmed' && key !== 'chill-total'
+}
+
+/** Where the clock of the first of these stages starts, °C. */
+function startOf(checks: readonly Check[]): number {
+  const starts = checks.flatMap((check) => {
+    const { rule } = check.limit
+    const stage = rule.kind === 'reach' ? stageOf(check.key, rule, check) : null
+    return stage?.clock === 'from' ? [stage.from] : []
+  })
+  return starts.length ? Math.max(...starts) : Infinity
+}
+
+function coreOf(batch: BatchState): Fact<ReadingBody>[] {
+  const since = legStart(batch)
+  return standing(batch.readings).filter(
+    ({ at, value }) => value.of === 'mixture' && value.where === 'core' && at >= since,
+  )
+}

@@ -1,0 +1,39 @@
+import { useState } from 'react'
+import { sentenceOf, usePostSignedMutation } from '../app/api'
+import { useLine } from '../app/kitchen'
+import { outbox } from '../app/outbox'
+import { useAppDispatch, useAppSelector } from '../app/store'
+import { Sheet } from '../parts/Sheet'
+import { PinPad } from './PinPad'
+
+/**
+ * Whose shift it is may not enter everything in another's name: what the server asks a PIN for is signed here by the one
+ * whose name is in it, or dropped.
+ */
+export function SignSheet() {
+  const dispatch = useAppDispatch()
+  const line = useLine()
+  const waiting = useAppSelector((state) => state.outbox).find(({ refusal }) => refusal?.code === 'sign yourself')
+  const [post, { isLoading }] = usePostSignedMutation()
+  const [refusal, setRefusal] = useState<string | null>(null)
+  const person = line?.people.find(({ id }) => id === waiting?.claim.by)
+  if (!waiting || !person) return null
+  const { claim } = waiting
+  const settle = () => {
+    setRefusal(null)
+    dispatch(outbox.actions.settled({ id: claim.id, claim: null }))
+  }
+  const sign = async (pin: string) => {
+    const result = await post({ claim, signer: person.id, pin })
+    if (result.error) return setRefusal(sentenceOf(result.error))
+    const [answer] = result.data.results
+    if (answer?.outcome === 'refused') return setRefusal(answer.sentence)
+    settle()
+  }
+  return (
+    <Sheet open onClose={settle} title={`${person.name} signs this`}>
+      <p className="sentence">This shift belongs to somebody else. Closing without a PIN drops the entry.</p>
+      <PinPad name={person.name} busy={isLoading} sentence={refusal} onPin={(pin) => void sign(pin)} />
+    </Sheet>
+  )
+}
