@@ -187,6 +187,7 @@ export { less, MEASURE_UNITS, type Measure, type MeasureUnit } from './store/mea
 export { packageOf } from './store/package'
 export { asksMerged } from './store/merged'
 export { ancestorsOf, partOf, partShut, partUnfit, itemShut, type Ancestry, type PartShut } from './store/part'
+export { ancestorsOfItem, lineageBars, type Ancestors, type LineageBar } from './store/lineageBars'
 export { batchOf, datingOf, isCleared, passingOn, portionOf, roomTime, type PutAway } from './store/portion'
 export {
   isAllowed,

@@ -14,6 +14,7 @@ const parts: { [C in PartShut['code']]: [Extract<PartShut, { code: C }>, string]
   'asks first': [{ code: 'asks first', asks: 'read it' }, 'read its core first'],
   frozen: [{ code: 'frozen' }, 'Thaw it first'],
   'not proven': [{ code: 'not proven', batch: '62-1' }, '62-1 is not proven'],
+  lineage: [{ code: 'lineage', what: 'recalled', of: '62-1' }, '62-1'],
   'lot not accepted': [{ code: 'lot not accepted', lot: 'L522' }, 'L522'],
   'too warm': [{ code: 'too warm', celsius: 9.4, level: 5 }, 'at 9.4° it is over 5°'],
   'out for good': [{ code: 'out for good' }, 'it is served from there'],

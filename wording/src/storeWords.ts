@@ -12,6 +12,7 @@ import {
   type ThermalLag,
   type Reheating,
   type ItemStanding,
+  type LineageBar,
   type ItemState,
   type Keep,
   type Measure,
@@ -277,6 +278,15 @@ export function partSentence(standing: Pick<ItemStanding, 'exposure' | 'walls'>)
   return most > 0 ? `above its limit for up to ${span(most)}, which goes along` : setBy(standing)
 }
 
+const LINEAGE: Record<LineageBar['why'], string> = {
+  held: 'held',
+  discarded: 'thrown away',
+  recalled: 'called back',
+  'law missed': 'past a law that it missed',
+  'not proven': 'not proven',
+  'lot not accepted': 'not accepted',
+}
+
 /** Why some of an item may not go there, and what to do. */
 export function partShutSentence(why: PartShut, reader: Reader = { unit: 'C', zone: 'UTC' }): string {
   switch (why.code) {
@@ -294,6 +304,8 @@ export function partShutSentence(why: PartShut, reader: Reader = { unit: 'C', zo
       return `${why.batch} is not proven and not released. The lead decides first.`
     case 'lot not accepted':
       return `lot ${why.lot} is held or called back. The lead decides first.`
+    case 'lineage':
+      return `${why.of}, which it was made of, is ${LINEAGE[why.what]}. The lead decides first.`
     case 'too warm':
       return `at ${degrees(why.celsius, reader, 'under')} it is over ${limitDegreesOf(why.level, reader)}. Chill it first, or say that it is poured warm.`
     case 'out for good':

@@ -43,7 +43,7 @@ export const eggsTaken: KindOf<'eggs-taken'> = {
   },
   touches: ({ about, body: { item } }) => (item ? [about, { type: 'item', id: item }] : [about]),
   reads: ({ body: { lot } }) => [{ type: 'lot', id: lot }],
-  follows: ({ body: { item } }, read, world) => (item ? aroundItem(read('item', item), world) : []),
+  follows: ({ body: { item } }, read, world) => (item ? aroundItem(read('item', item), read, world) : []),
   admit(claim, read, world) {
     const { step, lot: lotId, form } = claim.body
     const batch = atKnownStep(claim, step, read)

@@ -22,7 +22,7 @@ export const itemMoved: KindOf<'item-moved'> = {
   },
   touches: ({ about }) => [about],
   reads: ({ body: { unit } }) => (unit === null ? [] : [{ type: 'unit', id: unit }]),
-  follows: ({ about }, read, world) => aroundItem(read('item', about.id), world),
+  follows: ({ about }, read, world) => aroundItem(read('item', about.id), read, world),
   admit(claim, read, world) {
     const item = openItem(claim, read)
     if (isRefusal(item)) return item

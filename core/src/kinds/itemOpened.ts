@@ -14,7 +14,7 @@ export const itemOpened: KindOf<'item-opened'> = {
   parse: (body) => object(body, []),
   touches: ({ about }) => [about],
   reads: () => [],
-  follows: ({ about }, read, world) => aroundItem(read('item', about.id), world),
+  follows: ({ about }, read, world) => aroundItem(read('item', about.id), read, world),
   admit(claim, read, world) {
     const item = openItem(claim, read)
     if (isRefusal(item)) return item

@@ -1,6 +1,7 @@
 import { object, text } from '../ledger/parse'
 import { isOfItsBatch } from '../state/item'
 import { itemStanding } from '../store/itemStanding'
+import { lineageBars } from '../store/lineageBars'
 import { releaseBar } from '../store/portion'
 import { ASSESSMENT_LENGTH } from '../verdict/disposition'
 import type { KindOf } from './kindOf'
@@ -21,7 +22,14 @@ export const itemReleased: KindOf<'item-released'> = {
   parse: (body) => ({ reason: text(object(body, ['reason']).reason, 300) }),
   touches: ({ about }) => [about],
   reads: ({ kitchen }) => [{ type: 'kitchen', id: kitchen }],
-  follows: ({ about }, read, world) => aroundItem(read('item', about.id), world),
+  follows: ({ about }, read, world) => aroundItem(read('item', about.id), read, world),
+  resolve({ about, at }, read, world) {
+    const item = read('item', about.id)
+    const around = item && storeOf(item, read, world, at)
+    if (!around?.ancestry.further) return null
+    const bars = lineageBars(item!, around.ancestry.further, world.zone, at)
+    return { answers: bars.map(({ type, id }) => `${type} ${id}`) }
+  },
   admit(claim, read, world) {
     const item = openItem(claim, read)
     if (isRefusal(item)) return item
@@ -34,6 +42,16 @@ export const itemReleased: KindOf<'item-released'> = {
     const { batch } = around.ancestry
     const bar = isOfItsBatch(item) && batch ? releaseBar(batch, world.zone, claim.at) : null
     if (bar) return { code: 'decision shut', field: 'body.decision', decision: 'release', why: bar }
+    const { further } = around.ancestry
+    const bars = further ? lineageBars(item, further, world.zone, claim.at) : []
+    const fast = bars.find(({ why: of }) => of !== 'not proven' && of !== 'lot not accepted')
+    if (fast)
+      return {
+        code: 'item shut',
+        field: 'about.id',
+        item: item.code,
+        why: { code: 'lineage', what: fast.why, of: fast.code },
+      }
     return claim.body.reason.trim().length < ASSESSMENT_LENGTH ? { code: 'reason short', field: 'body.reason' } : null
   },
 }

@@ -17,7 +17,7 @@ export const itemUsed: KindOf<'item-used'> = {
   },
   touches: ({ about }) => [about],
   reads: () => [],
-  follows: ({ about }, read, world) => aroundItem(read('item', about.id), world),
+  follows: ({ about }, read, world) => aroundItem(read('item', about.id), read, world),
   admit(claim, read, world) {
     const item = openItem(claim, read)
     return isRefusal(item) ? item : needsUsable(item, claim.body.measure, read, world, claim.at)

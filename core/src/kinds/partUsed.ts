@@ -37,7 +37,7 @@ export const partUsed: KindOf<'part-used'> = {
   },
   touches: ({ about, body: { batch } }) => [about, { type: 'batch', id: batch }],
   reads: ({ body: { instrument } }) => [{ type: 'instrument', id: instrument }],
-  follows: ({ about }, read, world) => aroundItem(read('item', about.id), world),
+  follows: ({ about }, read, world) => aroundItem(read('item', about.id), read, world),
   admit(claim, read, world) {
     const item = openItem(claim, read)
     if (isRefusal(item)) return item

@@ -7,18 +7,21 @@ import type { ItemState } from '../state/item'
 import type { Read } from '../state/state'
 import type { Store } from '../store/itemStanding'
 import { asOf } from '../store/air'
+import { ancestorsOfItem } from '../store/lineageBars'
 import { ancestorsOf, itemShut, type Ancestry } from '../store/part'
 import type { Measure } from '../store/measure'
 import type { World } from '../verdict/judge'
 
 /** All that judging an item looks at: what it was made of, the units it was in, the kitchen's limits. */
-export function aroundItem(item: ItemState | null, { limits }: World): Subject[] {
+export function aroundItem(item: ItemState | null, read: Read, { limits }: World): Subject[] {
   if (!item) return []
-  const { batches, lots } = ancestorsOf(item)
+  const { batches, items, lots, unread } = ancestorsOfItem(item, read)
   const units = item.moves.flatMap(({ value: { unit } }) => (unit === null ? [] : [unit]))
   return [
-    ...batches.map((id): Subject => ({ type: 'batch', id })),
-    ...lots.map((id): Subject => ({ type: 'lot', id })),
+    ...batches.map(({ id }): Subject => ({ type: 'batch', id })),
+    ...items.map(({ id }): Subject => ({ type: 'item', id })),
+    ...lots.map(({ id }): Subject => ({ type: 'lot', id })),
+    ...unread,
     ...[...new Set(units)].map((id): Subject => ({ type: 'unit', id })),
     ...(limits === undefined ? [] : [{ type: 'limits' as const, id: limits }]),
   ]
@@ -45,6 +48,7 @@ export function storeOf(
     ancestry: {
       batch: batches.map((id) => read('batch', id)).find((batch) => batch !== null) ?? null,
       lots: lots.flatMap((id) => read('lot', id) ?? []),
+      further: ancestorsOfItem(item, read),
     },
   }
 }

@@ -291,6 +291,8 @@ export interface Seal {
 export interface Resolved {
   /** Egg that went in: pasteurized only out of a received lot that is. */
   egg?: LotForm
+  /** What stood in the lineage of an item as the lead released it: what that release answers for. */
+  answers?: string[]
 }
 
 /** seal null: still on the tablet, not yet recorded. */

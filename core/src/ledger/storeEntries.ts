@@ -97,6 +97,19 @@ export interface Part {
   egg: EggPart | null
   /** Its time above its cold limit until it went in, ms. */
   carried: Bounded
+  /** Ready to eat: made here, and not to be heated again. Older entries do not say. */
+  ready?: boolean
+  /** Every date of it, each as an instant with its kind: the frost stops days, and neither hours nor a use-by. */
+  walls?: PassedWall[]
+  /** The batches it was made of. */
+  from?: Id[]
+}
+
+/** A date that a part passes on. */
+export interface PassedWall {
+  kind: 'days' | 'hours' | 'use-by'
+  until: Instant
+  lastDay: Day
 }
 
 /** Some of an item went into a batch. */
@@ -118,6 +131,8 @@ export interface PartUsed {
 export interface ItemUse {
   measure: Measure
   then: 'sold' | 'served' | 'tasted'
+  /** It has happened, whatever stood against it. */
+  happened?: true
 }
 
 /** Eggs out of a package, into a batch. */
@@ -162,7 +177,7 @@ export interface Inherited {
   moves: ({ at: Instant } & Moved & Lateness)[]
   opened: Instant[]
   readings: ({ at: Instant; typed: Typed; instrument: Id | null } & Lateness)[]
-  holds: { at: Instant; held: boolean; reason: string; recall: Id | null }[]
+  holds: { at: Instant; held: boolean; reason: string; recall: Id | null; answers?: string[] }[]
 }
 
 export const DISCARD_REASONS = [
@@ -200,6 +215,8 @@ export interface LotReceived {
   size: EggSize | null
   supplier: string
   useBy: Day | null
+  /** What kind of date that is: a best-before is only noted. Left out: a use-by. */
+  dateKind?: 'use-by' | 'best-before'
   /** For a pasteurized lot: the maker's word, or the variance under which it was heated here. */
   pasteurized: { by: 'maker'; certificate: string } | { by: 'this kitchen'; limits: Id } | null
   /** What the eggs are assured by; null: none that is known. */

@@ -55,6 +55,8 @@ export interface Hold {
   held: boolean
   reason: string
   recall: Id | null
+  /** Of a release: what in its lineage it saw and answers for, as 'batch …' and 'lot …'; older ones do not say. */
+  answers?: string[]
 }
 
 /** Which part of an egg it is; null: none. */
@@ -163,7 +165,12 @@ function changed(state: ItemState, entry: Entry): ItemState {
     case 'item-held':
       return held(state, entry, { held: true, reason: claim.body.reason, recall: null })
     case 'item-released':
-      return held(state, entry, { held: false, reason: claim.body.reason, recall: null })
+      return held(state, entry, {
+        held: false,
+        reason: claim.body.reason,
+        recall: null,
+        ...(entry.seal?.resolved?.answers ? { answers: entry.seal.resolved.answers } : {}),
+      })
     case 'lot-decided':
       return held(state, entry, { held: claim.body.verdict === 'refuse', reason: claim.body.reason, recall: null })
     case 'recalled':

@@ -147,7 +147,12 @@ function splitOff(id: Id, entry: Entry, { body }: Claim<'item-split'>): Unborn {
     moves: facts(moves, ({ how, unit, shelf }) => ({ how, unit, shelf })),
     opened: opened.map((at) => factOf(entry, at, {}, false)),
     readings: facts(readings, ({ typed, instrument }) => ({ typed, instrument })),
-    holds: facts(holds, ({ held, reason, recall }) => ({ held, reason, recall })),
+    holds: facts(holds, ({ held, reason, recall, answers }) => ({
+      held,
+      reason,
+      recall,
+      ...(answers ? { answers } : {}),
+    })),
   }
 }
 

@@ -3,9 +3,10 @@ import type { Id } from '../ledger/entry'
 import type { MoveHow } from '../ledger/storeEntries'
 import { celsiusOf } from '../quantity/temperature'
 import { eggOf, holdOf, isGone, releasedAt, type ItemState } from '../state/item'
-import { inOrder } from '../state/fact'
+import { inOrder, isWaiting } from '../state/fact'
 import type { Bounded } from '../trace/reading'
 import type { DateWall } from './dating'
+import type { Measure } from './measure'
 
 /**
  * What became of an item, in short: all that it is judged by at any hour and under any limits, and nothing else, so that
@@ -20,6 +21,10 @@ export interface Course {
   kept: Kept
   coldAt: Instant | null
   carried: Bounded
+  /** A portion, or less than a kilogram: it follows what it stands in sooner. */
+  small: boolean
+  /** Only noted that it is best before a day: nothing else dates it. */
+  noted: boolean
   /** Where it went, oldest first. */
   moves: { at: Instant; unit: Id | null; how: MoveHow }[]
   /** Readings of its core, oldest first; `by` a probe, or a number that somebody said. */
@@ -43,16 +48,37 @@ export function courseOf(item: ItemState, walls: readonly DateWall[]): Course {
     kept: keptIn(item),
     coldAt,
     carried,
-    moves: inOrder(item.moves).map(({ at, value: { unit, how } }) => ({ at, unit, how })),
-    reads: inOrder(item.readings).map(({ at, value: { typed, instrument } }) => ({
-      at,
-      celsius: celsiusOf(typed),
-      by: instrument === null ? 'word' : 'probe',
+    small: isSmall(item.measure),
+    noted: item.dating.bestBefore !== undefined,
+    moves: movesOf(item),
+    // Known too late, a reading is a word: it can deny.
+    reads: inOrder(item.readings).map((read) => ({
+      at: read.at,
+      celsius: celsiusOf(read.value.typed),
+      by: read.value.instrument === null || isWaiting(read) ? 'word' : 'probe',
     })),
     hold: hold ? (hold.value.recall ? 'recalled' : 'held') : null,
     released: releasedAt(item),
   }
 }
+
+const SMALL_GRAMS = 1000
+
+function isSmall({ value, unit }: Measure): boolean {
+  return (unit !== 'g' && unit !== 'ml') || value < SMALL_GRAMS
+}
+
+/**
+ * Where it went. A move that was known too late counts against it: out of the cold from when it is said to have been, and
+ * into the cold from when the kitchen knew.
+ */
+function movesOf({ moves }: Pick<ItemState, 'moves'>): Course['moves'] {
+  return inOrder(
+    moves.map((move) => (isWaiting(move) && !LEAVES.includes(move.value.how) ? { ...move, at: move.knownAt } : move)),
+  ).map(({ at, value: { unit, how } }) => ({ at, unit, how }))
+}
+
+const LEAVES: readonly MoveHow[] = ['out', 'serve', 'hot', 'thaw']
 
 /** Which cold an item is kept in: eggs in their shells have their own, what needs none has none. */
 export function keptIn(item: Pick<ItemState, 'facts' | 'ingredient' | 'what'>): Kept {

@@ -1,5 +1,6 @@
-import type { Instant } from '../calendar/instant'
-import type { Day } from '../calendar/zone'
+import { DAY, HOUR, type Instant } from '../calendar/instant'
+import { dayOf, type Day } from '../calendar/zone'
+import type { PassedWall } from '../ledger/storeEntries'
 import type { Force, Source } from '../limits/limit'
 import { frozenOf, openedAt, type ItemState } from '../state/item'
 import { discardDay, type DiscardDay } from '../shelf/discardDay'
@@ -11,8 +12,12 @@ export interface Dating {
   keeps: Keep[]
   /** A maker's use-by, never lengthened. */
   useBy: Day | null
-  /** The last days of the parts that pass theirs on. */
-  parts: { name: string; lastDay: Day }[]
+  /** The dates of the parts that pass theirs on; older ones say their last day alone. */
+  parts: { name: string; lastDay: Day; until?: Instant; kind?: PassedWall['kind'] }[]
+  /** A best-before: noted, and no bound. */
+  bestBefore?: Day
+  /** Frozen before its use-by, where the authority allows: the house's days in the frost, and 24 h after it. */
+  frozenDays?: number
 }
 
 /** Calendar days or hours it may be kept, and who says so. */
@@ -29,6 +34,8 @@ export interface Keep {
 export interface DateWall extends DiscardDay {
   /** The keep that sets it; null for a use-by or a part. */
   keep: Keep | null
+  /** Of a part: what kind of date it is. */
+  kind?: PassedWall['kind']
 }
 
 export interface Frozen {
@@ -52,13 +59,40 @@ export function wallsOf(dating: Dating, openedAt: Instant | null, frozen: readon
       const since = keep.what === 'once opened' ? freezes.filter(({ from }) => from >= begins) : freezes
       return [{ ...discardDay({ prepared: begins, zone, ...days, frozen: since }), keep }]
     }),
-    ...(useBy === null ? [] : [{ ...discardDay({ prepared, zone, useBy, frozen: freezes }), keep: null }]),
-    ...parts.map((part): DateWall => ({
-      ...discardDay({ prepared, zone, components: [part], frozen: freezes }),
-      keep: null,
-    })),
+    ...(useBy === null ? [] : [{ ...useByWall(useBy, dating.frozenDays, prepared, freezes, zone), keep: null }]),
+    ...parts.map((part): DateWall => {
+      const { name, lastDay, until, kind } = part
+      // Hours are an instant, and a use-by a day: the frost stops neither.
+      if (until !== undefined && kind !== undefined && kind !== 'days')
+        return { lastDay, until, ruledBy: name, keep: null, kind }
+      const days = discardDay({ prepared, zone, components: [{ name, lastDay }], frozen: freezes })
+      return { ...days, keep: null, ...(kind === undefined ? {} : { kind }) }
+    }),
   ]
   return walls.sort(byUntil)
+}
+
+/** After thawing it is used within this, and never beyond the days that were left, ms. */
+const AFTER_THAWING = 24 * HOUR
+
+/**
+ * A use-by binds. Where the house may freeze before it: its days in the frost, then a day after thawing, never longer
+ * than the days that were left.
+ */
+function useByWall(
+  useBy: Day,
+  frozenDays: number | undefined,
+  prepared: Instant,
+  freezes: readonly Frozen[],
+  zone: string,
+): DiscardDay {
+  const bound = discardDay({ prepared, zone, useBy })
+  const [first, second] = freezes
+  if (frozenDays === undefined || !first || second || bound.until === null || first.from >= bound.until) return bound
+  const inFrost = first.from + frozenDays * DAY
+  if (first.to === undefined) return { lastDay: dayOf(inFrost - 1, zone), until: inFrost, ruledBy: 'useBy' }
+  const until = Math.min(inFrost, first.to + Math.min(AFTER_THAWING, bound.until - first.from))
+  return { lastDay: dayOf(until - 1, zone), until, ruledBy: 'useBy' }
 }
 
 /** The same of an item, with what was done to it since. */

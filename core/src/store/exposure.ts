@@ -1,4 +1,4 @@
-import type { Instant } from '../calendar/instant'
+import { HOUR, MINUTE, type Instant } from '../calendar/instant'
 import { SAME_DEGREE } from '../quantity/temperature'
 import type { Id } from '../ledger/entry'
 import type { MoveHow } from '../ledger/storeEntries'
@@ -39,7 +39,7 @@ interface Stretch {
  * @param level its own cold limit, whatever unit it is in
  */
 export function exposureOf(
-  course: Pick<Course, 'reads' | 'moves' | 'coldAt' | 'carried' | 'released'>,
+  course: Pick<Course, 'reads' | 'moves' | 'coldAt' | 'carried' | 'released' | 'small'>,
   units: readonly StoreUnit[],
   level: Level,
   nightMs: number,
@@ -54,13 +54,22 @@ export function exposureOf(
   const begins = Math.min(chilled ?? Infinity, cold?.at ?? Infinity)
   const carried = released === null ? course.carried : provenOf(course.carried)
   const answeredFor = released === null ? 0 : carried.least
-  if (begins === Infinity) return { time: carried, periods: [], now: false, answered: answeredFor, read }
-
-  let stretches = staysOf(moves, begins, now).flatMap((stay) => stretchesOf(stay, units, level, nightMs))
+  const brought = carried.most > 0 ? [{ from: moves[0]?.at ?? now, to: moves[0]?.at ?? now, time: carried }] : []
+  // Never read cold: from when it was put away it may have been warm all the time. That asks, and discards nothing.
+  const unread = begins === Infinity
+  let stretches = staysOf(moves, unread ? -Infinity : begins, now).flatMap((stay) =>
+    stretchesOf(stay, units, level, nightMs).map((each) => (unread ? { ...each, least: 0, likely: 0 } : each)),
+  )
   for (const { at, celsius, by } of reads) {
     // A number that no probe stands behind can deny, not prove.
     if (isWarm(celsius)) stretches = cut(stretches, at)
-    else if (by === 'probe') stretches = coldAt(cut(stretches, at), at)
+    else if (by === 'probe')
+      stretches = coldAt(
+        cut(stretches, at),
+        at,
+        reads.filter((each) => isWarm(each.celsius)),
+        course.small,
+      )
   }
   for (const [i, { at, celsius }] of reads.entries()) {
     const next = reads[i + 1]
@@ -71,8 +80,10 @@ export function exposureOf(
     stretches = cut(stretches, released).filter(({ to, least }) => to > released || least > 0)
     for (const { from, to, least } of stretches) if (to <= released) answered += least * (to - from)
   }
-  const periods = periodsOf(stretches)
-  const time = periods.reduce((sum, period) => plus(sum, period.time), carried)
+  const own = periodsOf(stretches)
+  // A time that a part was warm is a period as any other: the one that a law allows is used up.
+  const periods = [...brought, ...own]
+  const time = own.reduce((sum, period) => plus(sum, period.time), carried)
   const end = stretches.at(-1)
   return { time, periods, now: end !== undefined && end.to === now && end.most > 0, answered, read }
 }
@@ -133,8 +144,20 @@ function cut(stretches: readonly Stretch[], at: Instant): Stretch[] {
   )
 }
 
-/** Cold to the core at an instant: the unbroken warm time that led up to it did not reach the core. */
-function coldAt(stretches: readonly Stretch[], at: Instant): Stretch[] {
+/** How far food lags behind what it stands in, small and large: out in the open, and in a unit that is too warm, ms. House figures. */
+const LAG = { open: { small: 30 * MINUTE, large: HOUR }, unit: { small: 12 * HOUR, large: 12 * HOUR } }
+
+/**
+ * Cold to the core at an instant: the unbroken warm time that led up to it did not reach the core. It passes no reading of
+ * its own that was warm, and no time longer than food lags behind.
+ */
+function coldAt(
+  stretches: readonly Stretch[],
+  at: Instant,
+  warm: readonly { at: Instant }[],
+  small: boolean,
+): Stretch[] {
+  const lastWarm = Math.max(-Infinity, ...warm.filter((each) => each.at <= at).map((each) => each.at))
   let back = at
   const spared = new Set<Stretch>()
   for (const each of [...stretches].reverse()) {
@@ -142,6 +165,8 @@ function coldAt(stretches: readonly Stretch[], at: Instant): Stretch[] {
     spared.add(each)
     back = each.from
   }
+  const lag = [...spared].some(({ least }) => least > 0) ? LAG.open : LAG.unit
+  if (back < lastWarm || at - back > (small ? lag.small : lag.large)) return [...stretches]
   return stretches.filter((each) => !spared.has(each))
 }
 

@@ -57,6 +57,7 @@ export interface CourseStanding {
     | 'exposure'
     | 'held'
     | 'recalled'
+    | 'lineage'
     | 'its own clock'
     | 'hot holding'
     | 'its day'
@@ -135,7 +136,7 @@ export function itemUrgency({ asks, until, advice, hot }: CourseStanding): [rank
 }
 
 function asksOf(
-  { gone, wall, hold, coldAt, ready, reads }: Course,
+  { gone, wall, hold, coldAt, ready, reads, noted }: Course,
   {
     exposure,
     advice,
@@ -152,7 +153,7 @@ function asksOf(
   now: Instant,
 ): Pick<CourseStanding, 'asks' | 'why'> {
   if (gone) return { asks: 'gone', why: null }
-  if (!wall) return { asks: 'discard', why: 'undated' }
+  if (!wall) return noted ? { asks: 'keep', why: null } : { asks: 'discard', why: 'undated' }
   if (wall.until !== null && now >= wall.until) return { asks: 'discard', why: 'past its day' }
   if (timeUp && now >= timeUp.at) return { asks: 'discard', why: 'time up' }
   if (advice.kind === 'discard') return { asks: 'discard', why: 'exposure' }

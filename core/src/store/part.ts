@@ -2,7 +2,7 @@ import type { Instant } from '../calendar/instant'
 import { dayOf } from '../calendar/zone'
 import { mayUse } from '../egg/eggPlan'
 import type { Id } from '../ledger/entry'
-import type { Part, PartUsed } from '../ledger/storeEntries'
+import type { Part, PartUsed, PassedWall } from '../ledger/storeEntries'
 import { heatPlan } from '../method/heatPlan'
 import { celsiusOf, SAME_DEGREE } from '../quantity/temperature'
 import type { BatchState } from '../state/batch'
@@ -13,7 +13,8 @@ import type { Bounded } from '../trace/reading'
 import type { Measure } from './measure'
 import { isCleared, releaseBar } from './portion'
 import { isFrozenFruit, isLookedAt } from './receiving'
-import { itemWalls } from './dating'
+import { itemWalls, type DateWall } from './dating'
+import { lineageBars, type Ancestors, type LineageBar } from './lineageBars'
 
 /** Why an item may not go where somebody wants it; every one can be put right, or is the lead's to decide. */
 export type PartShut =
@@ -23,6 +24,8 @@ export type PartShut =
   | { code: 'frozen' }
   | { code: 'not proven'; batch: string }
   | { code: 'lot not accepted'; lot: string }
+  /** Something that it was made of, however far back. */
+  | { code: 'lineage'; what: LineageBar['why']; of: string }
   | { code: 'too warm'; celsius: number; level: number }
   /** Out with the guests or held hot: its time is its only control, and it is served from there. */
   | { code: 'out for good' }
@@ -32,10 +35,11 @@ export type PartShut =
   | { code: 'looked bad' }
   | { code: 'more than is left'; left: Measure }
 
-/** The batch and the lots that an item was made of, as they stand. */
+/** The batch and the lots that an item was made of, as they stand; and its whole lineage, where that was read. */
 export interface Ancestry {
   batch: BatchState | null
   lots: readonly LotState[]
+  further?: Ancestors
 }
 
 /** Why some of an item may not go into a batch at a step; null when it may. */
@@ -83,7 +87,7 @@ export function partUnfit(
 export function itemShut(
   item: ItemState,
   measure: Measure | null,
-  { batch, lots }: Ancestry,
+  { batch, lots, further }: Ancestry,
   store: Store,
   now: Instant,
 ): PartShut | null {
@@ -98,12 +102,36 @@ export function itemShut(
   }
   // What the lead let go on after looking at it, goes on as far as that looked, and no law was missed since.
   const isReleased = releasedAt(item) !== null
+  const answered = answeredBars(item)
   const cleared = (of: BatchState) =>
-    isReleased ? releaseBar(of, store.zone, now)?.code !== 'law missed' : isCleared(of, store.zone, now)
+    isReleased && (answered === 'its own' || answered.includes(`batch ${of.id}`))
+      ? releaseBar(of, store.zone, now)?.code !== 'law missed' && !isStopped(of)
+      : isCleared(of, store.zone, now)
   if (batch && isOfItsBatch(item) && !cleared(batch)) return { code: 'not proven', batch: batch.code }
   if ((asks === 'lead decides' || asks === 'read it') && why !== 'still cooling') return { code: 'asks first', asks }
-  const lot = isReleased ? undefined : lots.find((each) => !mayGoIn(each))
-  return lot ? { code: 'lot not accepted', lot: lot.code } : null
+  const lot = lots.find(
+    (each) => !mayGoIn(each) && !(isReleased && (answered === 'its own' || answered.includes(`lot ${each.id}`))),
+  )
+  if (lot) return { code: 'lot not accepted', lot: lot.code }
+  const bar = further && lineageBars(item, further, store.zone, now).find((each) => !isAnswered(each, answered))
+  return bar ? { code: 'lineage', what: bar.why, of: bar.code } : null
+}
+
+/** Held, thrown away or called back since: no release of an item goes past that. */
+function isStopped({ disposition, recalls }: BatchState): boolean {
+  return recalls.length > 0 || disposition?.value.decision === 'hold' || disposition?.value.decision === 'discard'
+}
+
+/** What the lead's last release of an item saw and answered for; nothing where it was never released. */
+function answeredBars(item: ItemState): readonly string[] | 'its own' {
+  const release = item.holds.findLast(({ void: gone, value }) => !gone && !value.held && value.recall === null)
+  return release ? (release.value.answers ?? 'its own') : []
+}
+
+/** A release answers for what it saw, and only for what it may let go on: proof that is wanting, and no law, hold or recall. */
+function isAnswered({ type, id, why }: LineageBar, answered: readonly string[] | 'its own'): boolean {
+  if (why !== 'not proven' && why !== 'lot not accepted') return false
+  return answered === 'its own' || answered.includes(`${type} ${id}`)
 }
 
 /**
@@ -119,7 +147,25 @@ export function partOf(item: ItemState, exposed: Bounded, zone: string): Part {
     most: Math.round(exposed.most),
   }
   const [lastDay, until] = [wall?.lastDay ?? null, wall?.until ?? null]
-  return { item: id, code, name, lastDay, until, facts, egg: eggOf(item), carried }
+  return {
+    item: id,
+    code,
+    name,
+    lastDay,
+    until,
+    facts,
+    egg: eggOf(item),
+    carried,
+    ready: item.what === 'portion',
+    walls: itemWalls(item, zone).flatMap((each) => passedWall(each)),
+    from: item.from.filter(({ type }) => type === 'batch').map(({ id: of }) => of),
+  }
+}
+
+function passedWall({ keep, lastDay, until, kind: passed, ruledBy }: DateWall): PassedWall[] {
+  if (lastDay === null || until === null) return []
+  const own = keep?.what === 'hours' ? 'hours' : ruledBy === 'useBy' ? 'use-by' : 'days'
+  return [{ kind: passed ?? own, until, lastDay }]
 }
 
 /** The batches and lots that an item names as what it was made of. */

@@ -97,16 +97,31 @@ describe('what a batch becomes', () => {
     })
     const cooked = wellMade()
     cooked.enter('part-used', 4, warm(60, 'temper'))
-    expect(portion(cooked, method, 300).carried.most).toBe(0)
+    // No later heat clears it: a floor kills cells, not toxins.
+    expect(portion(cooked, method, 300).carried.most).toBe(60 * 60_000)
   })
 
   it('leaves behind the date of what was cooked in it, unless the house says every part', () => {
     const story = wellMade()
-    story.enter('part-used', 4, part('temper', '2027-03-04'))
+    const before = part('temper', '2027-03-04', {}, { heat: 'no heat asked' })
+    story.enter('part-used', 4, before)
     story.enter('part-used', 200, part('cool', '2027-03-05'))
-    expect(datingOf(story.batch, us).parts.map(({ lastDay }) => lastDay)).toEqual(['2027-03-05'])
+    const days = (of: Story, limits = us) =>
+      datingOf(of.batch, limits, 'UTC', at(300)).parts.map(({ lastDay }) => lastDay)
+    expect(days(story)).toEqual(['2027-03-05'])
+    // What was ready to eat keeps its date, however often it is baked again; and a release proves nothing.
+    const baked = wellMade()
+    baked.enter('part-used', 4, { ...before, part: { ...before.part, ready: true } })
+    expect(days(baked)).toEqual(['2027-03-04'])
+    const released = new Story()
+    released.combined(5)
+    released.enter('part-used', 4, before)
+    released.read(10, 65)
+    released.offHeat(12)
+    released.decide(14, 'release', 'read by two, in writing, as an assessment')
+    expect(days(released)).toEqual(['2027-03-04'])
     const strict = { practice: { ...us.practice, partsPassOn: 'every part' as const } }
-    expect(datingOf(story.batch, strict).parts).toHaveLength(2)
+    expect(datingOf(story.batch, strict, 'UTC', at(300)).parts).toHaveLength(2)
   })
 
   it('is cooked once its floor is proven, knows when it was first cold, and an unknown part takes its claims', () => {

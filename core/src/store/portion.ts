@@ -10,9 +10,12 @@ import { heatPlan } from '../method/heatPlan'
 import type { Method } from '../method/method'
 import type { BatchState } from '../state/batch'
 import { standing } from '../state/fact'
+import { HOTTEST, SAME_DEGREE } from '../quantity/temperature'
 import type { Bounded } from '../trace/reading'
+import { addInterval } from '../trace/timeInBand'
 import { mixtureTrace } from '../verdict/evidence'
-import { releaseShut, type Shut } from '../verdict/disposition'
+import { isReleased, releaseShut, type Shut } from '../verdict/disposition'
+import { isRawOnPurpose, rawInsOf } from '../verdict/rawIn'
 import type { Finding } from '../verdict/finding'
 import { batchStanding, judgeBatch } from '../verdict/judgeBatch'
 import { firstMark } from '../verdict/marks'
@@ -47,11 +50,11 @@ export function portionOf(
     name,
     as,
     measure,
-    dating: datingOf(batch, limits),
+    dating: datingOf(batch, limits, zone, at),
     facts: itemFactsOf(batch, method, limits, zone, at),
     ready: readyAt(batch, method),
     coldAt: firstCold(batch, limits, zone, at),
-    carried: carriedInto(batch, at),
+    carried: carriedInto(batch, limits, zone, at),
     unit,
     shelf,
     last,
@@ -59,37 +62,98 @@ export function portionOf(
 }
 
 /** What dates a batch's items: the checks it was started with, and the parts that pass theirs on. */
-export function datingOf(batch: BatchState, limits: Pick<LimitSet, 'practice'>): Dating {
-  const keeps = batch.checks.flatMap(({ limit, evidence }): Keep[] => {
+export function datingOf(batch: BatchState, limits: Pick<LimitSet, 'practice'>, zone: string, at: Instant): Dating {
+  const proven = isFloorProven(batch, zone, at)
+  const raw = rawInsOf(batch)
+  // What went in raw and is not proven to be cooked counts the hours of the raw class, whatever its method said.
+  const isRaw = raw.some(({ what }) => what !== 'fruit') && !proven
+  const has = batch.checks.some(({ limit }) => limit.key === 'raw-class')
+  const checks = isRaw && !has ? [...batch.checks, ...batch.terms.ifRaw.hours] : batch.checks
+  const keeps = checks.flatMap(({ limit, evidence }): Keep[] => {
     const { rule, force, source } = limit
     if (rule.kind === 'days') return [{ what: 'days', count: rule.days, from: null, force, source }]
     if (rule.kind !== 'hours' || limit.key === 'serve-by') return []
-    return [{ what: 'hours', count: rule.hours, from: firstMark(evidence.from, batch), force, source }]
+    const from = firstMark(evidence.from, batch) ?? (raw.length ? Math.min(...raw.map((each) => each.at)) : null)
+    return [{ what: 'hours', count: rule.hours, from, force, source }]
   })
-  const parts = passingOn(batch, limits.practice.partsPassOn === 'every part')
-  return {
-    prepared: batch.startedAt,
-    keeps,
-    useBy: null,
-    parts: parts.flatMap(({ code, name, lastDay }) => (lastDay === null ? [] : [{ name: `${name} ${code}`, lastDay }])),
-  }
+  const parts = passingOn(batch, limits.practice.partsPassOn === 'every part', proven)
+  return { prepared: batch.startedAt, keeps, useBy: null, parts: parts.flatMap(datesOfPart) }
 }
 
-/** The parts whose date, heat and advisory pass on: those that no floor of the batch killed after. */
-export function passingOn({ parts, method }: Pick<BatchState, 'parts' | 'method'>, every = false): Part[] {
+/** The dates that a part passes on: each as an instant with its kind, where it says them. */
+function datesOfPart({ code, name, lastDay, walls }: Part): Dating['parts'] {
+  const called = `${name} ${code}`
+  if (walls?.length)
+    return walls.map((wall) => ({ name: called, lastDay: wall.lastDay, until: wall.until, kind: wall.kind }))
+  return lastDay === null ? [] : [{ name: called, lastDay }]
+}
+
+/**
+ * The parts whose date, heat and advisory pass on: all but those that went in before a floor that is proven, and were not
+ * ready to eat. A release proves nothing, and no heat makes what was ready younger.
+ * @param proven whether every floor of the batch is proven, by readings
+ */
+export function passingOn(
+  { parts, method }: Pick<BatchState, 'parts' | 'method'>,
+  every: boolean,
+  proven: boolean,
+): Part[] {
   const { killed } = heatPlan(method)
   const at = (key: string) => method.steps.findIndex((step) => step.key === key)
-  return parts
-    .filter(({ void: gone, value }) => !gone && (every || !killed || at(value.step) > at(killed.step)))
+  return standing(parts)
+    .filter(({ value }) => every || isReady(value.part) || !proven || !killed || at(value.step) > at(killed.step))
     .map(({ value }) => value.part)
 }
 
+function isReady({ ready, facts }: Part): boolean {
+  return ready ?? facts.heat === 'cooked'
+}
+
+/** Whether every floor that its heat is held to is proven by readings; without a floor nothing is. */
+export function isFloorProven(batch: BatchState, zone: string, at: Instant): boolean {
+  const floors = floorsOf(batch, zone, at)
+  return floors.length > 0 && floors.every(({ standing: of }) => of === 'proven')
+}
+
+function floorsOf(batch: BatchState, zone: string, at: Instant): Finding[] {
+  return judgeBatch(batch, { zone }, at).filter(
+    ({ check: { limit, evidence } }) =>
+      ['hold', 'equivalent'].includes(limit.rule.kind) &&
+      (limit.force === 'law' || limit.force === 'house') &&
+      evidence.of === 'mixture' &&
+      limit.key !== 'reheat',
+  )
+}
+
 /** What its items begin with above the cold limit: the time on the bench, on top of what its worst part brought along. */
-function carriedInto(batch: BatchState, at: Instant): Bounded {
+function carriedInto(batch: BatchState, limits: LimitSet, zone: string, at: Instant): Bounded {
   const room = roomTime(batch, at)
+  const own = warmInBatch(batch, limits, zone, at)
+  // The longest of its parts, never their sum; and no later heat clears it: a floor kills cells, not toxins.
   const worst = (bound: keyof Bounded) =>
-    room[bound] + Math.max(0, ...passingOn(batch).map(({ carried }) => carried[bound]))
+    Math.round(
+      Math.max(room[bound], own[bound]) +
+        Math.max(0, ...standing(batch.parts).map(({ value }) => value.part.carried[bound])),
+    )
   return { least: worst('least'), likely: worst('likely'), most: worst('most') }
+}
+
+/** How long the batch itself was above the cold limit once it had been cold, ms: between its readings, and since the last. */
+function warmInBatch(batch: BatchState, limits: LimitSet, zone: string, at: Instant): Bounded {
+  const cold = firstCold(batch, limits, zone, at)
+  const level = coldLevel(limits, dayOf(at, zone))
+  const sum: Bounded = { least: 0, likely: 0, most: 0 }
+  if (cold === null || !level) return sum
+  const read = mixtureTrace(batch).filter((each) => each.at >= cold && each.at <= at)
+  const isWarm = (celsius: number) => celsius > level.celsius + SAME_DEGREE
+  read.slice(1).forEach((next, i) => {
+    const last = read[i]!
+    if (isWarm(last.celsius) || isWarm(next.celsius))
+      addInterval(sum, last.celsius, next.celsius, next.at - last.at, level.celsius, HOTTEST)
+  })
+  const last = read.at(-1)
+  if (last && isWarm(last.celsius)) sum.most += at - last.at
+  return sum
 }
 
 /** Time out of the cold while it was put together: from its first part until it went into the cold, ms. */
@@ -104,7 +168,7 @@ export function roomTime({ parts, placements, method }: BatchState, at: Instant)
 function itemFactsOf(batch: BatchState, method: Method, limits: LimitSet, zone: string, at: Instant): ItemFacts {
   const own = factsOf(method, () => null)
   const parts = standing(batch.parts).map(({ value }) => value.part)
-  const passed = passingOn(batch, limits.practice.partsPassOn === 'every part')
+  const passed = passingOn(batch, limits.practice.partsPassOn === 'every part', isFloorProven(batch, zone, at))
   const added = standing(batch.additions).flatMap(({ value }) => catalogue[value.ingredient]?.allergens ?? [])
   const named = (name: string) => parts.some((part) => part.name === name)
   const unknown = [...own.unknown.filter((name) => !named(name)), ...parts.flatMap(({ facts }) => facts.unknown)]
@@ -113,41 +177,37 @@ function itemFactsOf(batch: BatchState, method: Method, limits: LimitSet, zone: 
   const claims = unknown.length
     ? []
     : parts.reduce<DietClaim[]>((left, { facts }) => left.filter((claim) => facts.claims.includes(claim)), ofMethod)
-  const rawOnPurpose = batch.terms.eggs.unheated === 'shell with advisory' && hasRawShell(batch)
+  const heat = worstHeat([ownHeat(batch, zone, at), ...passed.map(({ facts }) => facts.heat)])
+  const egg = rawInsOf(batch).some(({ what }) => what === 'egg') || batch.terms.eggs.uses.length > 0
   return {
     allergens: [...new Set([...own.allergens, ...added, ...parts.flatMap(({ facts }) => facts.allergens)])].sort(),
     claims: added.length ? [] : claims,
-    advisory: rawOnPurpose || passed.some(({ facts }) => facts.advisory),
-    heat: worstHeat([ownHeat(batch, zone, at), ...passed.map(({ facts }) => facts.heat)]),
+    // The word to the guest is for raw or undercooked egg, never for fruit.
+    advisory: (heat === 'raw' && egg) || passed.some(({ facts }) => facts.advisory),
+    heat,
     needsCold: true,
     unknown,
   }
 }
 
-function hasRawShell({ eggs, terms, method }: BatchState): boolean {
-  const { killed } = heatPlan(method)
-  const at = (key: string) => method.steps.findIndex((step) => step.key === key)
-  const heated = (step: string) =>
-    terms.eggs.uses.find((use) => use.step === step)?.heated ?? (killed !== null && at(step) <= at(killed.step))
-  return eggs.some(({ void: gone, value }) => !gone && value.form === 'shell' && !heated(value.step))
-}
-
-/** What heat did to it, by what is proven or the lead has released. */
+/** What heat did to it, by what is proven: a release is no proof. */
 function ownHeat(batch: BatchState, zone: string, at: Instant): HeatStatus {
+  const raw = rawInsOf(batch)
+  if (raw.some((each) => isRawOnPurpose(batch, each))) return 'raw'
   const { killed } = heatPlan(batch.method)
   if (killed) {
-    const floors = judgeBatch(batch, { zone }, at).filter(
-      ({ check: { limit } }) =>
-        ['hold', 'equivalent'].includes(limit.rule.kind) && (limit.force === 'law' || limit.force === 'house'),
-    )
-    if (floors.length === 0) return hasRawShell(batch) ? 'raw' : 'no heat asked'
-    const released = batch.disposition?.value.decision === 'release'
-    const proven = floors.every(({ standing }) => standing === 'proven')
-    return proven || released ? (hasRawShell(batch) ? 'raw' : 'cooked') : 'raw'
+    const floors = floorsOf(batch, zone, at)
+    if (floors.length === 0) return raw.length ? 'raw' : 'no heat asked'
+    return floors.every(({ standing: of }) => of === 'proven') ? 'cooked' : 'raw'
   }
+  if (raw.length > 0) return 'raw'
   const eggs = standing(batch.eggs)
-  if (eggs.length === 0) return 'no heat asked'
-  return eggs.every(({ value }) => value.form === 'pasteurized') ? 'pasteurized' : 'raw'
+  if (eggs.length > 0) return 'pasteurized'
+  // Egg that the method takes and nobody named is raw until somebody does.
+  return batch.terms.eggs.uses.some(({ grams }) => grams > 0) &&
+    standing(batch.parts).every(({ value }) => value.part.egg === null)
+    ? 'raw'
+    : 'no heat asked'
 }
 
 const WORST_FIRST: HeatStatus[] = ['raw', 'no heat asked', 'pasteurized', 'cooked']
@@ -185,11 +245,13 @@ export function releaseBar(batch: BatchState, zone: string, now: Instant): Shut 
   return releaseShut(standsFor(batch, zone, now))
 }
 
-/** Whether what a batch became may go on: every gate proven, or released by the lead. */
+/** Whether what a batch became may go on: every gate proven, or released by the lead and no worse since. */
 export function isCleared(batch: BatchState, zone: string, now: Instant): boolean {
-  const decided = batch.disposition?.value.decision
-  if (decided === 'hold' || decided === 'discard' || batch.recalls.length > 0) return false
-  return decided === 'release' || batchStanding(standsFor(batch, zone, now)) === 'proven'
+  const { disposition, recalls } = batch
+  const decided = disposition?.void ? undefined : disposition?.value.decision
+  if (decided === 'hold' || decided === 'discard' || recalls.length > 0) return false
+  const findings = standsFor(batch, zone, now)
+  return isReleased(batch, findings) || batchStanding(findings) === 'proven'
 }
 
 /** The batch that an item was made of; null for what was made of none. */
