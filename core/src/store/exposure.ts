@@ -165,8 +165,11 @@ function coldAt(
     spared.add(each)
     back = each.from
   }
-  const lag = [...spared].some(({ least }) => least > 0) ? LAG.open : LAG.unit
-  if (back < lastWarm || at - back > (small ? lag.small : lag.large)) return [...stretches]
+  // A time that nobody saw, between two good looks, is no warm one: its cold core says what it was.
+  const warmed = [...spared].filter(({ likely }) => likely > 0)
+  const lag = warmed.some(({ least }) => least > 0) ? LAG.open : LAG.unit
+  const longest = at - Math.min(at, ...warmed.map(({ from }) => from))
+  if (back < lastWarm || longest > (small ? lag.small : lag.large)) return [...stretches]
   return stretches.filter((each) => !spared.has(each))
 }
 

@@ -90,7 +90,10 @@ function asked(
   const forecast = reworks ? null : forecastOf(batch, findings, world.means)
   const rescue = forecast && toRescue(batch, forecast, world, now)
   if (rescue) return rescue
-  const overdue = findings.find((finding) => finding.overdue && now <= (finding.deadline ?? now) + ASKED_FOR)
+  const overdue = findings.find(
+    ({ overdue: late, deadline, because }) =>
+      late && because.code !== 'never read' && now <= (deadline ?? now) + ASKED_FOR,
+  )
   if (overdue) return { kind: 'read', finding: overdue, at: overdue.deadline ?? now }
 
   const waits = worst && standing === 'unproven' && isSilent(findings) ? null : beforeCooling(batch, findings, now)

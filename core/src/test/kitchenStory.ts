@@ -1,0 +1,229 @@
+import { createHash } from 'node:crypto'
+import { dayOf } from '../calendar/zone'
+import { heldTo } from '../kinds/batchStarted'
+import { kinds } from '../kinds/kinds'
+import { openKitchen, type KitchenSetup, type MemoryKitchen, type Posted } from '../kitchen/memoryKitchen'
+import type { Bodies, Id, Kind } from '../ledger/entry'
+import type { Method } from '../method/method'
+import { nextItemCode } from '../store/itemCode'
+import { partOf } from '../store/part'
+import { portionOf, type PutAway } from '../store/portion'
+import { storeOf } from '../kinds/storeOf'
+import { itemStanding } from '../store/itemStanding'
+import { method } from './story'
+import { at, TEN } from './traces'
+
+export const sha256 = (text: string) => createHash('sha256').update(text).digest('hex')
+
+/** A UUID that follows from a name. */
+export function idOf(name: string): Id {
+  const h = sha256(name)
+  return `${h.slice(0, 8)}-${h.slice(8, 12)}-7${h.slice(13, 16)}-8${h.slice(17, 20)}-${h.slice(20, 32)}`
+}
+
+export const [COOK, OTHER, CHEF, LEAD] = ['cook', 'other cook', 'chef', 'lead'].map(idOf) as [Id, Id, Id, Id]
+export const PROBE = idOf('probe')
+export const FRIDGE = idOf('fridge')
+const amount = (ingredient: string, grams: number, step: string): Method['amounts'][number] => ({
+  key: ingredient,
+  ingredient,
+  grams,
+  count: null,
+  step,
+  state: 'as it is',
+})
+
+export const custard: Method = {
+  ...method,
+  id: idOf('custard'),
+  vessel: { ...method.vessel, id: idOf('pan') },
+  amounts: [amount('yolk', 340, 'temper'), amount('milk', 2000, 'warm')],
+}
+
+interface How {
+  by?: Id
+  /** Entered so many minutes after it happened. */
+  after?: number
+  /** Whose shift it is; the person's own. */
+  postedBy?: Id
+}
+
+/** A kitchen in memory, told as it goes: minutes are after ten. */
+export class KitchenStory {
+  readonly kitchen: MemoryKitchen
+  private count = 0
+
+  constructor(setup: Partial<KitchenSetup> = {}, methods: Method[] = [custard]) {
+    this.kitchen = openKitchen({
+      zone: 'UTC',
+      ruleSet: 'us-food-code-2022',
+      unit: 'C',
+      people: [
+        { id: COOK, role: 'cook' },
+        { id: OTHER, role: 'cook' },
+        { id: CHEF, role: 'chef' },
+        { id: LEAD, role: 'lead' },
+      ],
+      instruments: [{ id: PROBE, code: 'P2', kind: 'probe' }],
+      now: TEN - 60 * 60_000,
+      sha256,
+      ...setup,
+    })
+    this.enter(
+      'unit-registered',
+      FRIDGE,
+      -50,
+      { name: 'Fridge', kind: 'refrigerator', watts: null, shelves: 4, litres: null },
+      { by: LEAD },
+    )
+    for (const each of methods) this.publish(each)
+  }
+
+  publish(of: Method): void {
+    this.enter('method-saved', of.id, -49, { method: of }, { by: LEAD })
+    this.enter(
+      'method-approved',
+      of.id,
+      -48,
+      { version: of.version, limits: this.kitchen.limits, components: [] },
+      { by: LEAD },
+    )
+  }
+
+  /** Posts a claim; the author's PIN comes with it where the kind or the shift asks for one. */
+  post<K extends Kind>(
+    kind: K,
+    about: Id,
+    minutes: number,
+    body: Bodies[K],
+    { by = COOK, after = 0, postedBy = by }: How = {},
+  ) {
+    const made = Math.round(at(minutes + after))
+    const claim = {
+      id: idOf(`entry ${this.count++}`),
+      kitchen: this.kitchen.id,
+      kind,
+      v: kinds[kind].v,
+      about: { type: kinds[kind].about, id: about },
+      at: Math.round(at(minutes)),
+      madeAt: made,
+      by,
+      device: idOf('tablet'),
+      body,
+    }
+    const posted: Posted = this.kitchen.post(claim, {
+      postedBy,
+      ...(kinds[kind].signed ? { signedBy: by } : {}),
+      now: made,
+    })
+    return { id: claim.id, claim, posted }
+  }
+
+  /** The same, of what has to be taken. Returns the entry's id. */
+  enter<K extends Kind>(kind: K, about: Id, minutes: number, body: Bodies[K], how: How = {}): Id {
+    const { id, posted } = this.post(kind, about, minutes, body, how)
+    if (!posted.ok) throw new Error(`${kind}: ${posted.code} ${posted.field ?? ''}`)
+    return id
+  }
+
+  begin(name: string, minutes = 0, of: Method = custard): Id {
+    const batch = idOf(name)
+    const limits = this.kitchen.limitsAt(at(minutes))
+    this.enter('batch-started', batch, minutes, {
+      code: name.slice(0, 12),
+      ...heldTo(of, 1, limits, false, dayOf(at(minutes), 'UTC')),
+      limits: { id: limits.id, version: limits.version },
+      vessel: of.vessel,
+      factor: 1,
+    })
+    return batch
+  }
+
+  read(batch: Id, minutes: number, celsius: number, more: Partial<Bodies['reading-taken']> & How = {}): Id {
+    const { by, after, postedBy, ...body } = more
+    return this.enter(
+      'reading-taken',
+      batch,
+      minutes,
+      { typed: { value: celsius, unit: 'C' }, where: 'core', of: 'mixture', instrument: PROBE, ...body },
+      { ...(by ? { by } : {}), ...(after ? { after } : {}), ...(postedBy ? { postedBy } : {}) },
+    )
+  }
+
+  mark(batch: Id, minutes: number, step: string, edge: 'started' | 'combined' | 'done', how: How = {}) {
+    return this.post('step-marked', batch, minutes, { step, edge, reason: 'as it was' }, how)
+  }
+
+  correct(batch: Id, minutes: number, target: Id, now: Bodies['corrected']['now'] = 'void', how: How = {}): Id {
+    return this.enter('corrected', batch, minutes, { target, reason: 'undo', now, item: null }, how)
+  }
+
+  /** Cooked and off the heat, at 57° twenty minutes after it began. */
+  cooked(name = 'pot'): Id {
+    const batch = this.begin(name)
+    this.mark(batch, 5, 'temper', 'combined')
+    this.read(batch, 10, 80)
+    this.mark(batch, 12, 'cook', 'done')
+    this.read(batch, 20, 57)
+    return batch
+  }
+
+  /** The same, through every gate and cold at 14:00. */
+  made(name = 'pot'): Id {
+    const batch = this.cooked(name)
+    this.read(batch, 100, 20)
+    this.read(batch, 240, 4.5)
+    return batch
+  }
+
+  putAway(batch: Id, minutes: number, more: Partial<PutAway> = {}, of: Method = custard): Id {
+    const state = this.kitchen.read('batch', batch)!
+    const item = idOf(`item of ${batch} ${state.portions.length}`)
+    const code = nextItemCode(
+      state.code.slice(0, 8),
+      state.portions.map(({ value }) => value.code),
+    )
+    const said: PutAway = {
+      code,
+      as: 'portion',
+      measure: { value: 2000, unit: 'g' },
+      last: false,
+      unit: FRIDGE,
+      shelf: 1,
+      ...more,
+    }
+    const limits = this.kitchen.limitsAt(at(minutes))
+    this.enter('portioned', item, minutes, portionOf(state, of, said, limits, 'UTC', at(minutes)))
+    return item
+  }
+
+  /** What an item is as a part at an instant, as core finds it. */
+  part(item: Id, batch: Id, minutes: number, step: string, celsius = 3): Bodies['part-used'] {
+    const state = this.kitchen.read('item', item)!
+    const around = storeOf(state, this.kitchen.read, { zone: 'UTC', limits: this.kitchen.limits }, at(minutes))!
+    const exposed = itemStanding(state, around.store, at(minutes)).exposure.time
+    return {
+      batch,
+      step,
+      measure: { value: 100, unit: 'g' },
+      typed: { value: celsius, unit: 'C' },
+      instrument: PROBE,
+      warm: false,
+      condition: null,
+      part: partOf(state, exposed, 'UTC'),
+    }
+  }
+
+  air(minutes: number, celsius: number, how: How = {}): Id {
+    const typed = { value: celsius, unit: 'C' as const }
+    return this.enter('unit-read', FRIDGE, minutes, { typed, instrument: null, noted: null }, how)
+  }
+
+  check(batch: Id, key: string, minutes: number) {
+    return this.kitchen.findings(batch, at(minutes)).find(({ check }) => check.key === key)!
+  }
+
+  standing(batch: Id, key: string, minutes: number) {
+    return this.check(batch, key, minutes).standing
+  }
+}
