@@ -6,7 +6,7 @@ import tseslint from 'typescript-eslint'
 // A test may join what it tests with what uses it.
 const only = (files, forbidden, message) => ({
   files,
-  ignores: ['core/src/**/*.test.ts'],
+  ignores: ['core/src/**/*.test.ts', 'core/src/test/**'],
   rules: { 'no-restricted-imports': ['error', { patterns: forbidden.map((regex) => ({ regex, message })) }] },
 })
 

@@ -30,7 +30,7 @@ async function signedIn(request: APIRequestContext) {
   const batch = batches.find(({ method }) => method.name.startsWith('Bay-leaf'))!.id
   const instrument = instruments.find(({ kind }) => kind === 'probe')!.id
   const reading = (value: number) => {
-    const at = Date.now()
+    const at = kitchen.now
     const body = { typed: { value, unit: 'C' }, where: 'core', of: 'mixture', instrument }
     const about = { type: 'batch', id: batch }
     return {
@@ -47,7 +47,7 @@ async function signedIn(request: APIRequestContext) {
     }
   }
   const post = async (entries: unknown[]) =>
-    request.post(`${kitchen.url}/api/entries`, { data: { sentAt: Date.now(), entries } })
+    request.post(`${kitchen.url}/api/entries`, { data: { sentAt: kitchen.now, entries } })
   return { line, batch, reading, post }
 }
 

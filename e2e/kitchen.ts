@@ -46,16 +46,13 @@ export class RunningKitchen {
     writeFileSync(join(this.folder, CLOCK), String(this.aheadMs))
     for (const page of pages) {
       await page.waitForFunction(
-        async (least) => {
-          const at = Date.now()
-          const { now } = (await (await fetch('/api/live/now')).json()) as { now: number }
-          return now - at >= least
+        (ahead) => {
+          const shown = document.querySelector<HTMLTimeElement>('time.clock')
+          return shown !== null && Date.parse(shown.dateTime) >= Date.now() + ahead
         },
         this.aheadMs - 2000,
         { polling: 50 },
       )
-      // It hears of it in the next moment, as of every entry.
-      await page.waitForTimeout(300)
     }
   }
 

@@ -51,6 +51,7 @@ test('a batch from the stove to its discard date, seen from a second tablet, and
   expect(await tapReading(cook, 62.4)).toBeLessThanOrEqual(3)
   await expect(standing(cook, 'egg')).toHaveAttribute('data-standing', 'open')
   expect(await tapReading(cook, 64.8)).toBe(2)
+  await kitchen.passes(1, cook, other)
   await tapReading(cook, 80.3)
   await expect(standing(cook, 'egg')).toHaveAttribute('data-standing', 'proven')
   await expect(standing(cook, 'egg')).toContainText('3-401.11(A)(2)')
@@ -71,11 +72,14 @@ test('a batch from the stove to its discard date, seen from a second tablet, and
   }
   await cook.route('**/api/entries', late, { times: 2 })
   const answered = cook.waitForResponse('**/api/entries')
+  await kitchen.passes(5, cook, other)
   await typed('57')
   await cook.waitForTimeout(1000)
-  await typed('20.8')
+  await typed('56.8')
   await answered
-  await cook.waitForTimeout(100)
+  await kitchen.passes(20, cook, other)
+  await typed('20.8')
+  await kitchen.passes(40, cook, other)
   await typed('4,6')
   for (const page of [cook, other]) {
     await expect(standing(page, 'cool-first')).toHaveAttribute('data-standing', 'proven')
@@ -114,15 +118,22 @@ test('undo, a correction with its reason, and a reading moved to the right pot',
   await page.getByRole('button', { name: /Smoked-honey/ }).click()
   await expect(last).toHaveText(before)
 
+  await tapReading(page, 27.2)
   await page.getByRole('button', { name: 'Readings' }).click()
   await expect(page.locator('.readings s').first()).toHaveText(/24\.1°C|29\.5°C/)
-  await page.getByRole('button', { name: 'Correct' }).first().click()
-  await page.getByRole('button', { name: 'Mistyped' }).click()
   const sheet = page.locator('.sheet')
-  await sheet.getByRole('button', { name: '26', exact: true }).click()
-  await sheet.getByRole('button', { name: '.3', exact: true }).click()
-  await expect(page.locator('.readings li', { hasText: '26.3°C' })).toContainText('28.4°C')
+  const correct = async (row: number) => {
+    await page.getByRole('button', { name: 'Correct' }).nth(row).click()
+    await page.getByRole('button', { name: 'Mistyped' }).click()
+    await sheet.getByRole('button', { name: '26', exact: true }).click()
+    await sheet.getByRole('button', { name: '.3', exact: true }).click()
+  }
+  await correct(0)
+  await expect(page.locator('.readings li', { hasText: '26.3°C' })).toContainText('27.2°C')
   await expect(page.locator('.readings li', { hasText: '26.3°C' })).toContainText('mistyped, Teo Brandt')
+  // What was known long ago is not made better by a tap: the lead looks at it first.
+  await correct(1)
+  await expect(page.locator('.readings li', { hasText: '28.4°C' })).toContainText('a correction waits for the lead')
   await page.context().close()
 })
 
@@ -150,11 +161,11 @@ test('a reading without an instrument proves nothing, and the unit is never in d
   await page.context().close()
 })
 
-/** How long after Enter on one tablet another paints the value, in ms, for `count` readings that fall from `top`. */
+/** How long after Enter on one tablet another paints the value, in ms, for `count` readings near `top`: no pan changes faster. */
 async function paintTimes(cook: Page, other: Page, top: number, count: number): Promise<number[]> {
   const waits: number[] = []
   for (let i = 0; i < count; i++) {
-    const value = (top - i / 10).toFixed(1)
+    const value = (top - (i % 10) / 10).toFixed(1)
     const painted = other.evaluate(
       (text) =>
         new Promise<number>((done) => {
@@ -184,10 +195,11 @@ test('the second tablet paints an entry within 300 ms, 95 times of 100', async (
     await page.getByRole('region', { name: /Degree board/ }).waitFor()
   }
   await cook.waitForTimeout(500)
+  await kitchen.passes(10, cook, other)
   // A round is spoilt by anything else that runs on the machine: the program is too slow only if every round is.
   const rounds: number[] = []
   do {
-    const waits = await paintTimes(cook, other, 32.9 - 3 * rounds.length, 30)
+    const waits = await paintTimes(cook, other, 32.9, 30)
     rounds.push(waits[Math.ceil(waits.length * 0.95) - 1]!)
     console.log(`painted on the second tablet: median ${waits[15]} ms, 95th percentile ${rounds.at(-1)} ms`)
   } while (rounds.at(-1)! >= 300 && rounds.length < 3)

@@ -200,7 +200,7 @@ export {
 } from './store/receiving'
 export { isClosing, minutesOf, nextRoundAt, roundsOf, type Round } from './store/rounds'
 export { itemCard, unitCard, type ItemCard, type UnitCard } from './store/card'
-export { packagesOf } from './store/eggPackage'
+export { isMoreThanLeft, packagesOf } from './store/eggPackage'
 export { courseOf, type Course } from './store/course'
 export {
   coldLevel,

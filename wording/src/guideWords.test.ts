@@ -61,6 +61,7 @@ it('says everything the Bench asks in whole sentences, and never that it is safe
     practiceSentence({
       susceptible: true,
       cleanFirst: true,
+      frozenUseBy: null,
       warmMinutes: 30,
       serveMinutes: 20,
       rewarmings: 1,

@@ -60,6 +60,8 @@ const refusals: { [C in Refusal['code']]: [Extract<Refusal, { code: C }>, ...nam
   'rewarmed enough': [{ code: 'rewarmed enough', field: 'about.id', most: 2 }, '2 times'],
   'not proven to rewarm': [{ code: 'not proven to rewarm', field: 'about.id' }],
   'lot needed': [{ code: 'lot needed', field: 'body.lot' }],
+  'package needed': [{ code: 'package needed', field: 'body.item', lot: 'SHELL-12' }, 'SHELL-12', 'carton'],
+  'not proven to serve': [{ code: 'not proven to serve', field: 'about.id', batch: 'B-7' }, 'B-7', 'not proven'],
   'heated here': [{ code: 'heated here', field: 'body.pasteurized' }, 'variance'],
   'other lineage': [{ code: 'other lineage', field: 'body' }],
   'more than is left': [{ code: 'more than is left', field: 'body.grams', left: 792 }, '792 g'],

@@ -79,6 +79,10 @@ export function refusalSentence(refusal: Refusal): string {
       return 'Only what is proven is warmed again. What is not is for the food-safety lead to rework or discard.'
     case 'lot needed':
       return 'A pasteurized lot is named by what stands on it.'
+    case 'package needed':
+      return `Lot ${refusal.lot} lies in the cold store. Say which carton it comes out of.`
+    case 'not proven to serve':
+      return `What ${refusal.batch} needs is not proven, so it is not to be served. If it went out already, enter that it did.`
     case 'heated here':
       return 'Eggs heated in this kitchen count as pasteurized only under a written variance, and none is in force. Bought pasteurized egg is the simpler way.'
     case 'other lineage':

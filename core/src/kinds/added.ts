@@ -1,7 +1,11 @@
 import { mayUse } from '../egg/eggPlan'
 import { catalogue } from '../ingredient/catalogue'
-import { number, object, oneOf, text } from '../ledger/parse'
+import { isId, number, object, oneOf, text } from '../ledger/parse'
 import { heatPlan } from '../method/heatPlan'
+import { dayOf, type Day } from '../calendar/zone'
+import type { Addition } from '../ledger/entry'
+import { mayGoIn } from '../state/lot'
+import type { Read } from '../state/state'
 import { EVERYONE_WHO_COOKS, type KindOf } from './kindOf'
 import { atKnownStep, isRefusal } from './knownStep'
 
@@ -23,18 +27,31 @@ export const added: KindOf<'added'> = {
     }
   },
   touches: ({ about }) => [about],
-  reads: () => [],
-  admit(claim, read) {
+  reads: ({ body: { lot } }) => (lot !== null && isId(lot) ? [{ type: 'lot', id: lot }] : []),
+  resolve: ({ at, body }, read, { zone }) =>
+    catalogue[body.ingredient]?.egg == null
+      ? null
+      : { egg: isPasteurized(body, read, dayOf(at, zone)) ? 'pasteurized' : 'shell' },
+  admit(claim, read, { zone }) {
     const { step, ingredient, state, lot } = claim.body
     const batch = atKnownStep(claim, step, read)
     if (isRefusal(batch)) return batch
     const isEgg = catalogue[ingredient]?.egg != null
     if (!isEgg) return null
-    if (state === 'pasteurized lot') return lot === null ? { code: 'lot needed', field: 'body.lot' } : null
+    if (state === 'pasteurized lot' && lot === null) return { code: 'lot needed', field: 'body.lot' }
+    // A word typed in a box is no lot: such an egg is raw.
+    if (isPasteurized(claim.body, read, dayOf(claim.at, zone))) return null
     const { terms, method } = batch
     const rule = heatPlan(method).killed ? terms.eggs.heated : terms.eggs.unheated
     if (mayUse(rule, 'shell')) return null
     const why = terms.susceptible ? 'susceptible' : 'unheated'
     return { code: 'wrong egg', field: 'body.state', lot: lot ?? catalogue[ingredient]!.name, why }
   },
+}
+
+/** Pasteurized is a received lot of that form, accepted and in date. */
+function isPasteurized({ state, lot }: Addition, read: Read, day: Day): boolean {
+  const known = state === 'pasteurized lot' && lot !== null && isId(lot) ? read('lot', lot) : null
+  if (!known || known.form !== 'pasteurized' || !mayGoIn(known)) return false
+  return known.useBy === null || known.dateKind === 'best-before' || day <= known.useBy
 }

@@ -93,9 +93,15 @@ describe('admitting eggs, lots and what is left', () => {
     expect(said('added', addition({ state: 'pasteurized lot' }), world(new Story(limits(), mousse(false))))).toBe(
       'lot needed',
     )
-    expect(
-      said('added', addition({ state: 'pasteurized lot', lot: 'Y-1' }), world(new Story(limits(), mousse(false)))),
-    ).toBe('admitted')
+    const carton = addition({ state: 'pasteurized lot', lot: LOT })
+    const asTold = (lot: ReturnType<typeof lotOf>) =>
+      said('added', carton, world(new Story(limits(), mousse(false)), lot))
+    expect(asTold(lotOf({ form: 'pasteurized', useBy: null }))).toBe('admitted')
+    // Words in a box, shells, what nobody accepted and what is past its day are no pasteurized egg.
+    expect(said('added', { ...carton, lot: 'Y-1' }, world(new Story(limits(), mousse(false))))).toBe('wrong egg')
+    expect(asTold(lotOf())).toBe('wrong egg')
+    expect(asTold(lotOf({ form: 'pasteurized', useBy: null, verdict: 'hold' }))).toBe('wrong egg')
+    expect(asTold(lotOf({ form: 'pasteurized', useBy: '2020-01-01' }))).toBe('wrong egg')
   })
 
   it('counts eggs heated here as pasteurized only under a written variance, to its last day', () => {

@@ -7,8 +7,9 @@ import type { Refusal } from '../ledger/refusal'
 import { heatPlan } from '../method/heatPlan'
 import type { BatchState } from '../state/batch'
 import { mayGoIn } from '../state/lot'
+import { itemLeft } from '../state/item'
 import type { Read } from '../state/state'
-import { isPackageOf } from '../store/eggPackage'
+import { isMoreThanLeft, isPackageOf } from '../store/eggPackage'
 import type { World } from '../verdict/judge'
 import { EVERYONE_WHO_COOKS, type KindOf } from './kindOf'
 import { atKnownStep, isRefusal } from './knownStep'
@@ -24,8 +25,8 @@ export const eggsTaken: KindOf<'eggs-taken'> = {
   // Before a lot was held as an item they came out of none.
   raise: (body) => ({ ...body, item: null }),
   parse(body) {
-    const names = ['step', 'lot', 'form', 'as', 'cracked', 'rejected', 'grams', 'size', 'item'] as const
-    const { step, lot, form, as, cracked, rejected, grams, size, item } = object(body, names)
+    const names = ['step', 'lot', 'form', 'as', 'cracked', 'rejected', 'grams', 'size', 'item', 'inHand'] as const
+    const { step, lot, form, as, cracked, rejected, grams, size, item, inHand } = object(body, names)
     const taken: EggsTaken = {
       step: text(step, 40),
       lot: id(lot),
@@ -36,6 +37,7 @@ export const eggsTaken: KindOf<'eggs-taken'> = {
       grams: parseGrams(grams),
       size: oneOf(size, Object.keys(EGG_SIZES) as EggSize[]),
       item: item.value === null ? null : id(item),
+      ...(inHand.value === undefined ? {} : { inHand: oneOf(inHand, [true] as const) }),
     }
     if (taken.cracked === null && Object.keys(taken.grams).length === 0)
       throw new FieldError(cracked.path, { code: 'missing' })
@@ -52,19 +54,25 @@ export const eggsTaken: KindOf<'eggs-taken'> = {
     if (!lot) return { code: 'not there', field: 'body.lot', what: 'lot' }
     if (!mayGoIn(lot)) return { code: 'lot not accepted', field: 'body.lot', lot: lot.code }
     if (lot.form !== form) return { code: 'other lot', field: 'body.form', lot: lot.code }
-    if (lot.useBy !== null && dayOf(claim.at, world.zone) > lot.useBy)
+    if (lot.useBy !== null && lot.dateKind !== 'best-before' && dayOf(claim.at, world.zone) > lot.useBy)
       return { code: 'lot past its day', field: 'body.lot', lot: lot.code, useBy: lot.useBy }
-    return wrongLot(batch, step, form, lot.code) ?? wrongPackage(claim, read, world)
+    const wrong = wrongLot(batch, step, form, lot.code)
+    if (wrong) return wrong
+    // Eggs of a package that is held come out of it: leaving it out passes no hold.
+    if (lot.held && claim.body.item === null) return { code: 'package needed', field: 'body.item', lot: lot.code }
+    return wrongPackage(claim, read, world)
   },
 }
 
-/** Why they may not come out of that package. That few or none are left is no reason: nobody counts to the egg. */
+/** Why they may not come out of that package. That few shells are left is no reason: nobody counts to the egg. */
 function wrongPackage({ at, body }: Claim<'eggs-taken'>, read: Read, world: World): Refusal | null {
   if (body.item === null) return null
   const item = read('item', body.item)
   if (!item) return { code: 'not there', field: 'body.item', what: 'item' }
   if (!isPackageOf(body.lot, item)) return { code: 'other lineage', field: 'body.item' }
-  return needsUsable(item, null, read, world, at)
+  const shut = needsUsable(item, null, read, world, at)
+  if (shut || body.inHand || !isMoreThanLeft(item, body)) return shut
+  return { code: 'more than is left', field: 'body.grams', left: itemLeft(item).value }
 }
 
 /** Why eggs of that form may not go in at this step; null when they may. */

@@ -12,14 +12,20 @@ export const itemUsed: KindOf<'item-used'> = {
   may: EVERYONE_WHO_COOKS,
   signed: false,
   parse(body) {
-    const { measure, then } = object(body, ['measure', 'then'])
-    return { measure: parseMeasure(measure), then: oneOf(then, ['sold', 'served', 'tasted'] as const) }
+    const { measure, then, happened } = object(body, ['measure', 'then', 'happened'])
+    return {
+      measure: parseMeasure(measure),
+      then: oneOf(then, ['sold', 'served', 'tasted'] as const),
+      ...(happened.value === undefined ? {} : { happened: oneOf(happened, [true] as const) }),
+    }
   },
   touches: ({ about }) => [about],
   reads: () => [],
   follows: ({ about }, read, world) => aroundItem(read('item', about.id), read, world),
   admit(claim, read, world) {
     const item = openItem(claim, read)
-    return isRefusal(item) ? item : needsUsable(item, claim.body.measure, read, world, claim.at)
+    if (isRefusal(item)) return item
+    // As a plan it is refused; what has happened can always be entered, and betters nothing.
+    return claim.body.happened ? null : needsUsable(item, claim.body.measure, read, world, claim.at)
   },
 }

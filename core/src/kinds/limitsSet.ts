@@ -14,7 +14,7 @@ import { parseRule } from './parseRule'
  */
 export const limitsSet: KindOf<'limits-set'> = {
   kind: 'limits-set',
-  v: 5,
+  v: 6,
   about: 'limits',
   may: ['lead'],
   signed: true,
@@ -94,6 +94,7 @@ function parsePractice(field: Field): Practice {
     'openedDays',
     'hotHours',
     'freezerAir',
+    'frozenUseBy',
     'permits',
   ] as const
   const fields = object(field, names)
@@ -113,6 +114,8 @@ function parsePractice(field: Field): Practice {
     openedDays: whole(fields.openedDays, 1, 7),
     hotHours: whole(fields.hotHours, 1, 8),
     freezerAir: number(fields.freezerAir, -40, -5),
+    // Left out by those who know of no such school: the use-by binds.
+    frozenUseBy: fields.frozenUseBy.value == null ? null : whole(fields.frozenUseBy, 1, 365),
     permits: {
       heatedEggs: parseVariance(heatedEggs),
       susceptiblePlan: parseVariance(susceptiblePlan),

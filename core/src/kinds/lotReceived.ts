@@ -38,7 +38,7 @@ export const lotReceived: KindOf<'lot-received'> = {
   }),
   parse(body) {
     const said = ['code', 'ingredient', 'name', 'form', 'size', 'supplier', 'useBy', 'pasteurized'] as const
-    const seen = ['scheme', 'treatment', 'received', 'condition', 'verdict', 'why', 'held'] as const
+    const seen = ['scheme', 'treatment', 'received', 'condition', 'verdict', 'why', 'held', 'dateKind'] as const
     const fields = object(body, [...said, ...seen])
     const orNull = <T>(field: Field, parse: (field: Field) => T): T | null =>
       field.value === null ? null : parse(field)
@@ -58,6 +58,9 @@ export const lotReceived: KindOf<'lot-received'> = {
       verdict: oneOf(fields.verdict, ['accept', 'hold', 'refuse'] as const),
       why: orNull(fields.why, (field) => text(field, 300)),
       held: orNull(fields.held, parseHeld),
+      ...(fields.dateKind.value === undefined
+        ? {}
+        : { dateKind: oneOf(fields.dateKind, ['use-by', 'best-before'] as const) }),
     }
     if (lot.form === 'pasteurized' && lot.pasteurized === null)
       throw new FieldError(fields.pasteurized.path, { code: 'missing' })

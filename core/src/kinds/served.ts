@@ -1,4 +1,5 @@
-import { object, whole } from '../ledger/parse'
+import { object, oneOf, whole } from '../ledger/parse'
+import { isCleared } from '../store/portion'
 import { EVERYONE_WHO_COOKS, type KindOf } from './kindOf'
 import { needsOpenBatch } from './openBatch'
 
@@ -10,15 +11,21 @@ export const served: KindOf<'served'> = {
   may: EVERYONE_WHO_COOKS,
   signed: false,
   parse(body) {
-    const { discarded } = object(body, ['discarded'])
-    return { discarded: discarded.value === null ? null : whole(discarded, 0, 100_000) }
+    const { discarded, happened } = object(body, ['discarded', 'happened'])
+    return {
+      discarded: discarded.value === null ? null : whole(discarded, 0, 100_000),
+      ...(happened.value === undefined ? {} : { happened: oneOf(happened, [true] as const) }),
+    }
   },
   touches: ({ about }) => [about],
   reads: () => [],
-  admit(claim, read) {
+  admit(claim, read, { zone }) {
     const refusal = needsOpenBatch(claim, read)
     if (refusal) return refusal
-    const kept = read('batch', claim.about.id)?.method.cooling !== 'none'
-    return kept ? { code: 'kept, not served', field: 'about.id' } : null
+    const batch = read('batch', claim.about.id)!
+    if (batch.method.cooling !== 'none') return { code: 'kept, not served', field: 'about.id' }
+    // As a plan it is refused; what has happened can always be entered, and betters nothing.
+    if (claim.body.happened || isCleared(batch, zone, claim.at)) return null
+    return { code: 'not proven to serve', field: 'about.id', batch: batch.code }
   },
 }

@@ -89,6 +89,8 @@ export interface EggsTaken {
   size: EggSize
   /** The package they were taken out of; null: none is held of the lot. */
   item: Id | null
+  /** More than was thought to be left, and the carton is in the cook's hand: the stock was wrong, not the kind. */
+  inHand?: true
 }
 
 /** Part of an egg that a batch did not use: kept with a date, or thrown away, never just gone. */
@@ -226,12 +228,18 @@ export interface Bodies {
   delegated: { to: Id | null; until: Instant }
   'acidity-measured': AcidityMeasure
   /** Served at once; what was left went to discard. */
-  served: { discarded: number | null }
+  served: Served
 }
 
 /** An entry that was known too late, and of what it tells: a correction by its own id. */
 export interface Accepted extends Subject {
   entry: Id
+}
+
+/** What was served at once, and how much of it was left. `happened`: it went out, whatever stood against it. */
+export interface Served {
+  discarded: number | null
+  happened?: true
 }
 
 export type CorrectionReason = 'undo' | 'mistyped' | 'wrong pot' | 'touched the pan' | 'other'

@@ -60,7 +60,7 @@ export function text({ path, value }: Field, longest = 500): string {
   return value
 }
 
-export function oneOf<T extends string>({ path, value }: Field, allowed: readonly T[]): T {
+export function oneOf<T extends string | true>({ path, value }: Field, allowed: readonly T[]): T {
   if (!allowed.includes(value as T)) throw new FieldError(path, { code: 'not one of', allowed: allowed.join(', ') })
   return value as T
 }
@@ -85,6 +85,11 @@ export function flag({ path, value }: Field): boolean {
 export function id({ path, value }: Field): string {
   if (typeof value !== 'string' || !UUID.test(value)) throw new FieldError(path, { code: 'not an id' })
   return value
+}
+
+/** Whether a text is an id: then it names something, else it is only words. */
+export function isId(text: string): boolean {
+  return UUID.test(text)
 }
 
 export function instant({ path, value }: Field): Instant {

@@ -49,6 +49,8 @@ export type Refusal =
   | { code: 'rewarmed enough'; field: 'about.id'; most: number }
   | { code: 'not proven to rewarm'; field: 'about.id' }
   | { code: 'lot needed'; field: 'body.lot' }
+  | { code: 'package needed'; field: 'body.item'; lot: string }
+  | { code: 'not proven to serve'; field: 'about.id'; batch: string }
   | { code: 'heated here'; field: 'body.pasteurized' }
   | { code: 'other lineage'; field: 'body' | 'body.item' }
   | { code: 'more than is left'; field: 'body.grams'; left: number }

@@ -29,6 +29,11 @@ export interface Practice {
   hotHours: number
   /** A freezer's air stays at or under this, °C. No rule set here prints one: food has to stay hard. */
   freezerAir: number
+  /**
+   * Where the authority allows it: days in the frost of what was frozen before its use-by, then a day after thawing. null:
+   * the use-by binds, frozen or not.
+   */
+  frozenUseBy: number | null
   permits: Permits
 }
 
@@ -59,6 +64,7 @@ export const PRACTICE: Practice = {
   openedDays: 3,
   hotHours: 4,
   freezerAir: -12,
+  frozenUseBy: null,
   permits: { heatedEggs: null, susceptiblePlan: null, packagedAcidity: null },
 }
 

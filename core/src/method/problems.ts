@@ -1,8 +1,10 @@
 import type { Ingredient } from '../ingredient/ingredient'
 import { families } from '../limits/families'
 import { comparedAs } from '../quantity/temperature'
-import type { Limit, LimitSet } from '../limits/limit'
-import { limitsOf } from '../limits/checksFor'
+import type { LimitSet } from '../limits/limit'
+import { canonical } from '../json/canonical'
+import { eggPlan } from '../egg/eggPlan'
+import { checksFor } from '../limits/checksFor'
 import { factsOf, ingredientOf, rawEggs, type FindMethod } from './facts'
 import { heatPlan } from './heatPlan'
 import type { Amount, Method, StepKind } from './method'
@@ -123,19 +125,21 @@ function fruitNotTreated(method: Method): Problem[] {
     .map((amount) => problem('frozen fruit not treated', at(amount), { name: nameOf(amount, method) }))
 }
 
-/** Every row of the floor lies above where it spoils: it cannot be both. */
+/** Every row of a floor lies above where the same pot spoils: it cannot be both. Each floor against each ceiling. */
 function floorAboveCeiling(method: Method, limits: LimitSet, day: string): Problem[] {
-  const ceiling = method.ceiling ?? families[method.family].ceiling
-  const { killed } = heatPlan(method)
-  if (!ceiling || !killed || !families[method.family].egg) return []
-  const top = comparedAs(ceiling, limits.unit, 'under')
-  const lowest = (limit: Limit) =>
-    limit.rule.kind === 'hold'
-      ? Math.min(...limit.rule.rows.map((row) => comparedAs(row.at, limits.unit, 'reach')))
-      : -Infinity
-  const floors = limitsOf(limits, 'egg', day).map(lowest)
-  const floor = Math.max(-Infinity, ...floors)
-  return floor > top ? [problem('floor above ceiling', { step: killed.step }, { floor, ceiling: top })] : []
+  const checks = checksFor(method, limits, day, eggPlan(method, 1, limits, limits.practice.susceptible, day))
+  const ceilings = checks.flatMap(({ limit: { rule, key }, unit, evidence }) =>
+    key === 'ceiling' && rule.kind === 'stay' ? [{ of: evidence.of, top: comparedAs(rule.level, unit, 'under') }] : [],
+  )
+  const found = checks.flatMap(({ limit: { rule }, unit, step, evidence }) => {
+    if (rule.kind !== 'hold') return []
+    const floor = Math.min(...rule.rows.map((row) => comparedAs(row.at, unit, 'reach')))
+    const ceiling = ceilings.find(({ of, top }) => canonical(of) === canonical(evidence.of) && floor > top)
+    const { to } = evidence
+    const where = to !== null && to !== 'batch started' ? to.step : step
+    return ceiling ? [problem('floor above ceiling', { step: where }, { floor, ceiling: ceiling.top })] : []
+  })
+  return found.slice(0, 1)
 }
 
 function componentsUnknown(method: Method, find: FindMethod): Problem[] {

@@ -17,6 +17,7 @@ import type {
   Placement,
   Pouring,
   ReadingBody,
+  Served,
 } from '../ledger/entry'
 import type { PartUsed, Portioned } from '../ledger/storeEntries'
 import type { AcidityMeasure } from '../acidity/acidity'
@@ -62,7 +63,7 @@ export interface BatchState {
   /** Called back with lots that are in it: held until the last of that ends. */
   recalls: Fact<{ reason: string; lot: Id }>[]
   /** Set once what is served at once was served. */
-  served: Fact<{ discarded: number | null }> | null
+  served: Fact<Served> | null
   /** What the lead decided last. */
   disposition: Fact<Disposition> | null
   /** Each sends it through the heat once more; a new leg begins once its own row is proven. */
@@ -100,7 +101,14 @@ export const NOTHING_YET = {
 
 /** Thrown away, or served at once: nothing more is entered about it. */
 export function isClosed({ disposition, served }: Pick<BatchState, 'disposition' | 'served'>): boolean {
-  return (disposition?.value.decision === 'discard' && !disposition.void) || (served !== null && !served.void)
+  if (disposition?.value.decision === 'discard' && !disposition.void) return true
+  // Gone out against its standing, it is open until the lead has decided.
+  return served !== null && !served.void && !wentOut({ disposition, served })
+}
+
+/** It was served although its standing forbade that, and the lead has not decided since. */
+export function wentOut({ disposition, served }: Pick<BatchState, 'disposition' | 'served'>): boolean {
+  return served?.value.happened === true && !served.void && !(disposition && disposition.knownAt >= served.knownAt)
 }
 
 /** All of it is put away: it goes on as items, and no longer stands on the Line. */

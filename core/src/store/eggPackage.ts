@@ -11,6 +11,12 @@ export function outOfPackage(taken: EggsTaken, unit: MeasureUnit): Measure | nul
   return unit === 'g' ? { value: whole + yolk + white, unit } : null
 }
 
+/** Whether that weighs more than the package holds, within what a scale is off by; a count of shells is no measure. */
+export function isMoreThanLeft(item: ItemState, taken: EggsTaken): boolean {
+  const out = taken.form === 'pasteurized' ? outOfPackage(taken, item.measure.unit) : null
+  return out !== null && out.value > itemLeft(item).value * 1.1 + 1
+}
+
 /** The packages that are held of a lot, the one with the least left first: it was begun. */
 export function packagesOf(lot: Id, items: readonly ItemState[]): ItemState[] {
   return items

@@ -10,7 +10,7 @@ import type { Keep } from './dating'
 
 /** What a package is held by: its maker's use-by, and the opened days once it is opened. */
 export function packageOf(
-  lot: Pick<LotReceived, 'ingredient' | 'form' | 'name' | 'useBy' | 'treatment'>,
+  lot: Pick<LotReceived, 'ingredient' | 'form' | 'name' | 'useBy' | 'treatment' | 'dateKind'>,
   limits: LimitSet,
   day: Day,
   at: Instant,
@@ -27,8 +27,16 @@ export function packageOf(
     source: practiceSource('opened package', limits),
   }
   const keeps = facts.needsCold ? [...opened, house] : []
-  return { dating: { prepared: at, keeps, useBy: lot.useBy, parts: [] }, facts }
+  // A best-before is noted, and binds nothing.
+  const noted = lot.dateKind === 'best-before' && lot.useBy !== null ? { bestBefore: lot.useBy } : {}
+  const { frozenUseBy, freezerAir } = limits.practice
+  const frozen = frozenUseBy !== null && freezerAir <= HARD_FROZEN ? { frozenDays: frozenUseBy } : {}
+  const useBy = lot.dateKind === 'best-before' ? null : lot.useBy
+  return { dating: { prepared: at, keeps, useBy, parts: [], ...noted, ...frozen }, facts }
 }
+
+/** Food is frozen before its use-by only where the house keeps its freezers at this or under, °C. */
+const HARD_FROZEN = -18
 
 function packageFacts({ ingredient, form, name }: Parameters<typeof packageOf>[0]): ItemFacts {
   const food = ingredient === null ? null : catalogue[ingredient]

@@ -29,7 +29,10 @@ export interface Receiving {
   level: Level | null
 }
 
-type Arriving = Pick<LotReceived, 'ingredient' | 'form' | 'received' | 'useBy' | 'scheme' | 'treatment' | 'condition'>
+type Arriving = Pick<
+  LotReceived,
+  'ingredient' | 'form' | 'received' | 'useBy' | 'scheme' | 'treatment' | 'condition' | 'dateKind'
+>
 
 /** Herbs, fruit and nuts are looked at when they come, and again when they go in. */
 export function isLookedAt(ingredient: string | null): boolean {
@@ -66,7 +69,8 @@ export function receivingOf(lot: Arriving, limits: LimitSet, day: Day, susceptib
     if (isOver(level) && own && !isOver(own)) found.push(['hold', { code: 'milk by its law', celsius, level, own }])
     else if (isOver(level)) found.push(['refuse', { code: 'too warm', celsius, level: own ?? level }])
   }
-  if (lot.useBy !== null && lot.useBy < day) found.push(['refuse', { code: 'past its day', useBy: lot.useBy }])
+  if (lot.useBy !== null && lot.dateKind !== 'best-before' && lot.useBy < day)
+    found.push(['refuse', { code: 'past its day', useBy: lot.useBy }])
   if (lot.useBy === null && level) found.push(['hold', { code: 'no use-by' }])
   if (lot.form === 'shell' && susceptible && asksForScheme(limits, day) && lot.scheme === null)
     found.push(['hold', { code: 'no scheme' }])

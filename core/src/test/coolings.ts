@@ -64,8 +64,8 @@ export function madeFaces({ next, scaled }: Chance): Faces {
   return { top: scaled(3, 10), side: bath, bottom: bath }
 }
 
-/** A cooling read by hand 3 to 6 times early on, with a probe that is out by 0.3 °C now and then. */
-export function madeCooling(dice: Chance): MadeCooling {
+/** A cooling of so many hours at most, read by hand 3 to 6 times early on, with a probe that is out by 0.3 °C now and then. */
+export function madeCooling(dice: Chance, hours = 14): MadeCooling {
   const { shape, material } = madeProduct(dice)
   const faces = madeFaces(dice)
   const surroundings = dice.between(0, 4.5)
@@ -75,7 +75,9 @@ export function madeCooling(dice: Chance): MadeCooling {
     properties: material,
     start,
     // Long enough for what a forecast is asked for; it ends at five time constants.
-    phases: [{ minutes: Math.min(14 * 60, 5 * responseOf(shape, material, faces).tauMinutes), surroundings, ...faces }],
+    phases: [
+      { minutes: Math.min(hours * 60, 5 * responseOf(shape, material, faces).tauMinutes), surroundings, ...faces },
+    ],
     every: 120,
   })
   const readings = readEarly(truth, dice)

@@ -2,7 +2,7 @@ import { HOUR, MINUTE, type Instant } from '../calendar/instant'
 import { dayOf } from '../calendar/zone'
 import type { Action } from '../cooling/action'
 import { forecastOf, rescuesFor, type Forecast, type GateForecast, type Rescue } from '../cooling/forecast'
-import { isClosed, isPutAway, type BatchState } from '../state/batch'
+import { isClosed, isPutAway, wentOut, type BatchState } from '../state/batch'
 import { mixtureTrace } from './evidence'
 import type { Finding } from './finding'
 import { batchStanding, isBinding, isGate, rulingDate } from './judgeBatch'
@@ -61,6 +61,8 @@ export function attention(batch: BatchState, findings: readonly Finding[], world
   if (isClosed(batch) || isPutAway(batch)) return { kind: 'closed' }
   const date = rulingDate(findings)
   if (date?.standing === 'missed') return { kind: 'discard', finding: date }
+  const went = wentOut(batch) && findings.find((finding) => isGate(finding) && finding.standing !== 'proven')
+  if (went) return { kind: 'decide', finding: went }
   if (isReleased(batch, findings)) return dated(date, world, now)
   const asks = asked(batch, findings, date, world, now)
   if (!isHeld(batch)) return asks
@@ -98,7 +100,10 @@ function asked(
 
   const waits = worst && standing === 'unproven' && isSilent(findings) ? null : beforeCooling(batch, findings, now)
   if (waits) return waits
-  if (date && batch.method.cooling === 'none') return { kind: 'serve', finding: date, by: date.deadline ?? now }
+  if (date && batch.method.cooling === 'none') {
+    if (worst && standing === 'unproven') return { kind: 'decide', finding: worst }
+    return { kind: 'serve', finding: date, by: date.deadline ?? now }
+  }
   const due = open[0] && nextLook(batch, open, forecast, world, now)
   if (due) return due
   if (worst && standing === 'unproven') return { kind: 'decide', finding: worst }

@@ -40,7 +40,18 @@ const POURED_SHARE = 0.15
  * do not exclude: well mixed, in the place and vessel that were told, else 1 cm stirred on ice. Reckoned with + − × ÷
  * alone, so that every engine finds the same. A second reading that agrees, or the lead, takes the doubt away.
  */
-export function unlikelyReadings(batch: BatchState): Map<Id, Unlikely[]> {
+export function unlikelyReadings(batch: BatchState): ReadonlyMap<Id, Unlikely[]> {
+  const known = FOUND.get(batch)
+  if (known) return known
+  const found = unlikelyOf(batch)
+  FOUND.set(batch, found)
+  return found
+}
+
+/** A state never changes: what was found of it is kept while it is, as every check of every view asks. */
+const FOUND = new WeakMap<BatchState, ReadonlyMap<Id, Unlikely[]>>()
+
+function unlikelyOf(batch: BatchState): Map<Id, Unlikely[]> {
   const core = standing(batch.readings)
     .filter(({ value }) => value.of === 'mixture' && value.where === 'core')
     .sort((a, b) => a.at - b.at || a.knownAt - b.knownAt || (a.entry < b.entry ? -1 : 1))
@@ -66,25 +77,29 @@ type Read = Fact<ReadingBody>
 function unlikelyIn(trace: readonly Read[], batch: BatchState): Map<Id, Unlikely[]> {
   const found = new Map<Id, Unlikely[]>()
   const add = (entry: Id, why: Unlikely) => found.set(entry, [...(found.get(entry) ?? []), why])
-  /** The last that is beyond doubt, and the last that is not. */
+  /** The last that is beyond doubt, and those since that are doubted alike and say the same. */
   let sure: Read | null = null
-  let open: { read: Read; why: 'fall' | 'rise' | 'unit' } | null = null
+  let open: { reads: Read[]; why: 'fall' | 'rise' | 'unit' } | null = null
   for (const read of trace) {
     const celsius = celsiusOf(read.value.typed)
     const why = read.accepted ? null : doubtOf(sure, read, batch)
     if (!why) {
       sure = read
       open = null
-    } else if (open && open.why === why && agrees(open.read, celsius, read.at, why, batch)) {
-      found.delete(open.read.entry)
+      continue
+    }
+    const alike: Read[] =
+      open?.why === why ? open.reads.filter((first) => foretells(first, celsius, read.at, why, batch)) : []
+    if (alike.some((first) => read.at - first.at >= PLACED_ANEW)) {
+      for (const each of alike) found.delete(each.entry)
       sure = read
       open = null
-    } else {
-      add(read.entry, why)
-      // Hot, and cold sooner than it can have cooled: the probe stood in a hot spot.
-      if (why === 'fall' && sure && !sure.accepted) add(sure.entry, 'spot')
-      open = { read, why }
+      continue
     }
+    add(read.entry, why)
+    // Hot, and cold sooner than it can have cooled: the probe stood in a hot spot.
+    if (why === 'fall' && sure && !sure.accepted) add(sure.entry, 'spot')
+    open = { reads: [...alike, read], why }
   }
   return found
 }
@@ -100,8 +115,13 @@ function doubtOf(before: Read | null, { at, value }: Read, batch: BatchState): '
 }
 
 /** Whether a later reading is near what an unlikely one foretells. */
-function agrees(first: Read, celsius: number, at: Instant, why: 'fall' | 'rise' | 'unit', batch: BatchState): boolean {
-  if (at - first.at < PLACED_ANEW) return false
+function foretells(
+  first: Read,
+  celsius: number,
+  at: Instant,
+  why: 'fall' | 'rise' | 'unit',
+  batch: BatchState,
+): boolean {
   const told = celsiusOf(first.value.typed)
   const coldest = fastestFall(told, first.at, at, batch) - SCATTER
   if (why === 'fall') return celsius >= coldest && celsius <= told + SCATTER

@@ -48,21 +48,23 @@ export function isRawOnPurpose({ terms: { eggs } }: Pick<BatchState, 'terms'>, {
   )
 }
 
-/**
- * Since when the floor has to be proven anew: after the last raw thing that went in. By the time it tells of, and by when
- * it was known: what is entered after a reading was not in the pot that was read, unless the lead says so. Long ago while
- * nothing raw went in.
- */
+/** Since when the floor has to be proven anew: after the last raw thing that went in. Long ago while nothing did. */
 export function reopenedAt(batch: BatchState): Instant {
+  return reopenings(batch).at(-1) ?? -Infinity
+}
+
+/**
+ * When what went in raw opened the floor anew, in order. By the time it tells of, and by when it was known: what is
+ * entered after a reading was not in the pot that was read, unless the lead says so.
+ */
+export function reopenings(batch: BatchState): Instant[] {
   const read = batch.readings.filter(
     ({ void: gone, value }) => !gone && value.of === 'mixture' && value.where === 'core',
   )
-  return Math.max(
-    -Infinity,
-    ...rawInsOf(batch)
-      .filter((raw) => !isRawOnPurpose(batch, raw))
-      .flatMap(({ at, knownAt }) => [at, ...read.filter((each) => each.knownAt < knownAt).map((each) => each.at + 1)]),
-  )
+  const opened = rawInsOf(batch)
+    .filter((raw) => !isRawOnPurpose(batch, raw))
+    .map(({ at, knownAt }) => Math.max(at, ...read.filter((each) => each.knownAt < knownAt).map((each) => each.at + 1)))
+  return [...new Set(opened)].sort((a, b) => a - b)
 }
 
 function rawAs({ ingredient, state }: Pick<Addition, 'ingredient' | 'state'>): 'egg' | 'fruit' | null {

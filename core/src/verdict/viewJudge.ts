@@ -23,9 +23,9 @@ import { firstMark, heatMark } from './marks'
 import { unlikelyReadings } from './plausible'
 import { hotOf, instantOf } from './offHeat'
 import { pansCounted } from './pans'
-import { rawInsOf, reopenedAt } from './rawIn'
+import { rawInsOf, reopenedAt, reopenings } from './rawIn'
 import { hotAgain, isOfRewarming, rewarmedAt } from './rewarming'
-import { worst } from './standing'
+import { isWorse, worst } from './standing'
 import type { View } from './views'
 import type { Heat } from './watch/watch'
 
@@ -152,10 +152,14 @@ function watchFor(
   const { rule } = check.limit
   const span = spanOf(check, batch, earlier)
   switch (rule.kind) {
-    case 'hold':
-      return watchFloor(check, rule, span, ceilingIn(check, batch))
-    case 'equivalent':
-      return watchEquivalent(check, rule, span)
+    case 'hold': {
+      const floor = (of: Span) => watchFloor(check, rule, of, ceilingIn(check, batch))
+      return reopenedFloor(floor(span), reopeningsOf(check, batch, earlier), floor)
+    }
+    case 'equivalent': {
+      const floor = (of: Span) => watchEquivalent(check, rule, of)
+      return reopenedFloor(floor(span), reopeningsOf(check, batch, earlier), floor)
+    }
     case 'reach':
       return watchCooling(check, rule, span, eventOf(check, batch), stageBefore(check, earlier))
     case 'stay':
@@ -173,6 +177,61 @@ function watchFor(
     case 'no number':
       // A rule set without a number for a check that the method carries: a house line is needed, and it does not pass.
       return unread(() => findingOf(check, span, { standing: 'unproven', because: { code: 'no number' } }))
+  }
+}
+
+/** What went in raw opened a floor again: since when, as it stood until then, and as it would stand without. */
+interface Reopening {
+  at: Instant
+  until: Span
+  without: Span
+}
+
+/** Each time that something raw opened a floor again that was on its way. */
+function reopeningsOf(check: Check, batch: BatchState, earlier: ReadonlyMap<Check, CheckWatch>): Reopening[] {
+  const { of, from, to } = check.evidence
+  const began = firstMark(from, batch)
+  if (of !== 'mixture' || began === null || to === null || to === 'batch started' || to.edge !== 'done') return []
+  const first = Math.max(began, reworkedAt(check, batch))
+  const opened = reopenings(batch).filter((at) => at > first)
+  return opened.map((at, i) => {
+    const begins = opened[i - 1] ?? first
+    const heat = heatFrom(to.step, batch, begins, earlier)
+    const span = { leg: legOf(batch), since: batch.startedAt, begun: true }
+    return {
+      at,
+      until: {
+        ...span,
+        window: { from: begins, to: at },
+        heat: heat.mark <= at ? heat : { ...heat, mark: Infinity },
+      },
+      without: { ...span, window: { from: begins, to: heat.mark }, heat },
+    }
+  })
+}
+
+/** A floor that had ended unproven is not made proven by what went in raw after: that opens only what was proven or open. */
+function reopenedFloor(anew: CheckWatch, opened: readonly Reopening[], floor: (span: Span) => CheckWatch): CheckWatch {
+  if (opened.length === 0) return anew
+  const before = opened.map(({ at, until, without }) => ({ at, until: floor(until), without: floor(without) }))
+  const failed = ({ standing: of }: Finding) => of === 'missed' || of === 'unproven'
+  return {
+    take(trace, from, to) {
+      for (const { until, without } of before) {
+        until.take(trace, from, to)
+        without.take(trace, from, to)
+      }
+      anew.take(trace, from, to)
+    },
+    provenAt: () => Math.max(anew.provenAt!(), ...before.map(({ without }) => without.provenAt!())),
+    find(now) {
+      let found = anew.find(now)
+      for (const { at, until, without } of before) {
+        const was = without.find(now)
+        if (failed(until.find(at)) && failed(was) && !isWorse(found.standing, was.standing)) found = was
+      }
+      return found
+    },
   }
 }
 
@@ -230,19 +289,26 @@ function spanOf(check: Check, batch: BatchState, earlier: ReadonlyMap<Check, Che
   }
   if (to !== null && to !== 'batch started' && to.edge === 'done') {
     // A floor: from when all is together, and anew from what went in raw since; of a rework from the decision on.
-    const reworked = check.limit.key === 'rework' ? (standing(batch.reworks).at(-1)?.at ?? Infinity) : -Infinity
+    const reworked = reworkedAt(check, batch)
     const begins = Math.max(
       firstMark(from, batch) ?? Infinity,
       check.evidence.of === 'mixture' ? reopenedAt(batch) : -Infinity,
       reworked,
     )
     const heat = begins === Infinity ? null : heatFrom(to.step, batch, begins, earlier)
-    return { leg, since, window: { from: begins, to: heat?.mark ?? Infinity }, heat, begun: begins !== Infinity }
+    const onItsWay = Math.max(firstMark(from, batch) ?? since, reworked === Infinity ? since : reworked)
+    const window = { from: begins, to: heat?.mark ?? Infinity }
+    return { leg, since: onItsWay, window, heat, begun: begins !== Infinity }
   }
   const begins = afterHeat ? legStart(batch) : (firstMark(from, batch) ?? Infinity)
   const ends = to === null ? Infinity : (firstMark(to, batch) ?? Infinity)
   const heat = afterHeat ? heatFrom(from.step, batch, legStart(batch), earlier) : null
   return { leg, since, window: { from: begins, to: ends }, heat, begun: begins !== Infinity }
+}
+
+/** From when the row of a rework counts: its decision, and never while there is none. Every other row: from its own marks. */
+function reworkedAt({ limit }: Check, batch: BatchState): Instant {
+  return limit.key === 'rework' ? (standing(batch.reworks).at(-1)?.at ?? Infinity) : -Infinity
 }
 
 function heatFrom(step: string, batch: BatchState, since: Instant, earlier: ReadonlyMap<Check, CheckWatch>): Heat {

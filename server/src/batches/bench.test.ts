@@ -62,12 +62,17 @@ const eggs = (more: Partial<EggsTaken> = {}): EggsTaken => ({
   rejected: 1,
   grams: {},
   size: 'US L',
-  item: null,
+  item: lot('shell').lot.held!.item,
   ...more,
 })
 
 beforeAll(async () => {
   kitchen = await openKitchen()
+  // Nobody looked at the egg refrigerator yet: what lies in it is cold by its own reading.
+  for (const each of [lot('shell'), lot('pasteurized', 'yolk')]) {
+    const read = { typed: { value: 3, unit: 'C' as const }, instrument: kitchen.starter.probe.id }
+    expect(await one(kitchen.claim('item-read', each.lot.held!.item, read))).toMatchObject({ outcome: 'accepted' })
+  }
 })
 afterAll(() => kitchen.app.close())
 
@@ -111,6 +116,7 @@ it('refuses the wrong egg where it counts, with a sentence, and takes the right 
     as: 'yolk',
     cracked: null,
     grams: { yolk: 260 },
+    item: lot('pasteurized', 'yolk').lot.held!.item,
   })
   expect(await one(kitchen.claim('eggs-taken', mousse, carton))).toMatchObject({ outcome: 'accepted' })
 
@@ -151,9 +157,28 @@ it('lets what is served at once go out, and only that', async () => {
   const custard = await begun('Bay-leaf pouring custard')
   expect(await one(kitchen.claim('served', custard, { discarded: 1 }))).toMatchObject({ status: 422 })
   const souffle = await begun('Caraway soufflé')
-  expect(await one(kitchen.claim('served', souffle, { discarded: 2 }))).toMatchObject({ outcome: 'accepted' })
-  expect(await batchOf(souffle)).toBeUndefined()
-  expect(await one(kitchen.claim('noted', souffle, { text: 'late', cue: null }))).toMatchObject({ status: 409 })
+  const early = await one(kitchen.claim('served', souffle, { discarded: 2 }))
+  expect(early).toMatchObject({ outcome: 'refused', status: 409, field: 'about.id' })
+  expect(early.sentence).toContain('not proven')
+  const gone = kitchen.claim('served', souffle, { discarded: 2, happened: true })
+  expect(await one(gone)).toMatchObject({ outcome: 'accepted' })
+  // Gone out against its standing: it stays on the Line until the lead has decided.
+  expect((await batchOf(souffle)).served?.value.happened).toBe(true)
+  const proven = await begun('Caraway soufflé')
+  const read = (value: number) =>
+    kitchen.claim('reading-taken', proven, {
+      typed: { value, unit: 'C' },
+      where: 'core',
+      of: 'mixture',
+      instrument: kitchen.starter.probe.id,
+    })
+  const combined = kitchen.claim('step-marked', proven, { step: 'combine', edge: 'combined', reason: null })
+  for (const claim of [combined, read(78)]) expect(await one(claim)).toMatchObject({ outcome: 'accepted' })
+  clock.set(clock.now() + 20_000)
+  expect(await one(read(79))).toMatchObject({ outcome: 'accepted' })
+  expect(await one(kitchen.claim('served', proven, { discarded: 2 }))).toMatchObject({ outcome: 'accepted' })
+  expect(await batchOf(proven)).toBeUndefined()
+  expect(await one(kitchen.claim('noted', proven, { text: 'late', cue: null }))).toMatchObject({ status: 409 })
 })
 
 it('brings entries of an older tablet up, and folds a kitchen of an older core anew', async () => {

@@ -78,6 +78,8 @@ const STATUS: Record<Refusal['code'], number> = {
   'lot past its day': 422,
   'wrong egg': 422,
   'lot needed': 422,
+  'package needed': 422,
+  'not proven to serve': 409,
   'rewarmed enough': 422,
   'not proven to rewarm': 409,
   'other unit': 422,

@@ -91,6 +91,9 @@ describe('a lot', () => {
   it('is called back: everything left of it is held at once, wherever it went, and so it stays until the lead ends it', async () => {
     const shell = kitchen.starter.lots.find(({ lot }) => lot.form === 'shell')!
     const custard = await store.begun('Bay-leaf pouring custard')
+    const typed = { value: 4, unit: 'C' as const }
+    const read = { typed, instrument: kitchen.starter.probe.id }
+    await store.taken(kitchen.claim('item-read', shell.lot.held!.item, read))
     await store.taken(
       kitchen.claim('eggs-taken', custard, {
         step: 'temper',
@@ -101,7 +104,7 @@ describe('a lot', () => {
         rejected: 0,
         grams: {},
         size: 'US L',
-        item: null,
+        item: shell.lot.held!.item,
       }),
     )
     const [portion] = await store.putAway(custard, 700)

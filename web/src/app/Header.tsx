@@ -25,7 +25,7 @@ export function Header({ children, seconds = false }: { children: ReactNode; sec
           {person?.name ?? 'tap your name'}
         </Key>
       )}
-      <time className="clock">
+      <time className="clock" dateTime={new Date(now).toISOString()}>
         {shown}
         {seconds && <small>:{String(Math.floor(now / 1000) % 60).padStart(2, '0')}</small>}
       </time>

@@ -2,6 +2,9 @@ import { useState } from 'react'
 import { catalogue, findIngredients, reopens, type Amount, type BatchState } from '@logged-thermal/core'
 import { grams } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
+import { useLine } from '../app/kitchen'
+import { LotKeys } from '../eggs/LotKeys'
+import { eggLots } from '../eggs/eggLots'
 import { Key } from '../parts/Key'
 import { NumberPad } from '../parts/NumberPad'
 import { Sheet } from '../parts/Sheet'
@@ -22,6 +25,7 @@ interface Props {
 /** Something goes in, on the heat or after it: what, how much, from which lot. Raw egg and untreated fruit reopen the floor. */
 export function AddSheet({ batch, step, open, onClose }: Props) {
   const enter = useEnter()
+  const line = useLine()
   const method = useMethodOf(batch)
   const [wanted, setWanted] = useState('')
   const [chosen, setChosen] = useState<string | null>(null)
@@ -36,6 +40,9 @@ export function AddSheet({ batch, step, open, onClose }: Props) {
   const amount = method?.amounts.find((each) => each.step === step && each.ingredient === chosen)
   const states: Amount['state'][] =
     chosen && catalogue[chosen]?.egg ? ['as it is', 'pasteurized lot'] : ['as it is', 'frozen', 'treated']
+  const pasteurized = eggLots(line?.lots ?? [])
+    .map((each) => each.lot)
+    .filter(({ form, ingredient }) => form === 'pasteurized' && ingredient === chosen)
   const close = () => {
     setChosen(null)
     setState('as it is')
@@ -92,16 +99,23 @@ export function AddSheet({ batch, step, open, onClose }: Props) {
                     key={each}
                     look={each === state ? 'primary' : 'outlined'}
                     aria-pressed={each === state}
-                    onClick={() => setState(each)}
+                    onClick={() => {
+                      setState(each)
+                      setLot('')
+                    }}
                   >
                     {each}
                   </Key>
                 ))}
               </div>
-              <label className="form-field">
-                Lot, as written on it
-                <input value={lot} maxLength={40} onChange={({ target }) => setLot(target.value)} />
-              </label>
+              {state === 'pasteurized lot' ? (
+                <LotKeys lots={pasteurized} rule="pasteurized" chosen={lot} onChoose={setLot} />
+              ) : (
+                <label className="form-field">
+                  Lot, as written on it
+                  <input value={lot} maxLength={40} onChange={({ target }) => setLot(target.value)} />
+                </label>
+              )}
               {reopens({ ingredient: chosen, state }) && (
                 <p className="add-reopens" role="status">
                   {state === 'frozen' ? 'Untreated frozen fruit' : 'Raw egg'} opens the cook check again: what was

@@ -24,8 +24,8 @@ export function LotKeys({ lots, rule, chosen, onChoose, children }: Props) {
   return (
     <div className="lot-keys" role="group" aria-label="Which lot">
       {lots.map((lot) => {
-        const { id, code, ingredient, form, useBy } = lot
-        const past = useBy !== null && today > useBy
+        const { id, code, ingredient, form, useBy, dateKind } = lot
+        const past = useBy !== null && dateKind !== 'best-before' && today > useBy
         const shut = past
           ? `was to be used by ${dayName(useBy)}`
           : mayUse(rule, form)

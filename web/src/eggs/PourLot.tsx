@@ -1,4 +1,13 @@
-import { catalogue, itemLeft, type BatchState, type EggUse, type ItemState } from '@logged-thermal/core'
+import { useState } from 'react'
+import {
+  catalogue,
+  isMoreThanLeft,
+  itemLeft,
+  type BatchState,
+  type EggUse,
+  type EggsTaken,
+  type ItemState,
+} from '@logged-thermal/core'
 import { grams, measureWords, partWord } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { Key } from '../parts/Key'
@@ -21,8 +30,13 @@ export function PourLot({ lot, item, step, uses, batch, mayWrite, onTaken }: Pro
   const enter = useEnter()
   const part = catalogue[lot.ingredient]?.egg ?? 'whole'
   const wanted = uses.filter((use) => use.part === part).reduce((sum, use) => sum + use.grams, 0)
+  const [asking, setAsking] = useState<EggsTaken | null>(null)
+  const log = (taken: EggsTaken) => {
+    enter('eggs-taken', batch.id, taken)
+    onTaken()
+  }
   const take = (mass: number) => {
-    enter('eggs-taken', batch.id, {
+    const taken: EggsTaken = {
       step,
       lot: lot.id,
       form: lot.form,
@@ -32,8 +46,24 @@ export function PourLot({ lot, item, step, uses, batch, mayWrite, onTaken }: Pro
       grams: { [part]: mass },
       size: lot.size ?? 'US L',
       item: item?.id ?? null,
-    })
-    onTaken()
+    }
+    if (item && isMoreThanLeft(item, taken)) setAsking(taken)
+    else log(taken)
+  }
+  if (item && asking) {
+    return (
+      <div className="tally">
+        <p className="tally-wanted">
+          Only {measureWords(itemLeft(item))} are written to be left in {item.code}. Is that the carton in your hand?
+        </p>
+        <Key look="primary" disabled={!mayWrite} onClick={() => log({ ...asking, inHand: true })}>
+          Yes, log {grams(asking.grams[part] ?? 0)}
+        </Key>
+        <Key look="outlined" onClick={() => setAsking(null)}>
+          No, another one
+        </Key>
+      </div>
+    )
   }
   return (
     <div className="tally">

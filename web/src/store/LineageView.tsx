@@ -30,7 +30,9 @@ export function LineageView() {
   const left = leftOfLot(data ?? { nodes: [] })
   const { items, batches } = left
   const missed = missedBy(id, left, line ?? { items: [], batches: [] })
-  const missing = missed.items.length + missed.batches.length
+  const drill = lot?.recall?.value.drill === true
+  // A drill marks nothing real: nothing is missed by it.
+  const missing = drill ? 0 : missed.items.length + missed.batches.length
   return (
     <main className="view lineage-view">
       <Header>
@@ -49,8 +51,18 @@ export function LineageView() {
         <div className="lineage" tabIndex={0} role="region" aria-label="Lineage">
           {type === 'lot' && lot && (
             <div className="receive-keys no-print">
+              {drill && (
+                <p role="status">
+                  Drill: {items.length + batches.length} found. Nothing is held, and the lot may go on being used.
+                </p>
+              )}
               {lot.recall ? (
                 <>
+                  {drill && (
+                    <Key look="outlined" disabled={!open || !data} onClick={() => setCalling('recall')}>
+                      It is serious: hold {items.length + batches.length} now
+                    </Key>
+                  )}
                   {missing > 0 && (
                     <Key
                       look="primary"
@@ -61,7 +73,7 @@ export function LineageView() {
                     </Key>
                   )}
                   <Key look={missing > 0 ? 'outlined' : 'primary'} onClick={() => setCalling('end')}>
-                    End the recall
+                    {drill ? 'End the drill' : 'End the recall'}
                   </Key>
                 </>
               ) : (
@@ -85,7 +97,7 @@ export function LineageView() {
       </div>
       {calling === 'end' && lot && (
         <SignedSheet
-          title={`End the recall of ${lot.code}?`}
+          title={drill ? `End the drill on ${lot.code}?` : `End the recall of ${lot.code}?`}
           ask="Why it ends, in writing"
           least={1}
           kind="recall-ended"
@@ -145,8 +157,10 @@ function CallBack({
   return (
     <Sheet open onClose={onClose} title={drill ? `Practise a recall of ${code}` : `Call back ${code}`}>
       <p>
-        {items.length + batches.length} {items.length + batches.length === 1 ? 'thing is' : 'things are'} held at once,
-        and the lot may go into nothing more. The lead ends it with a PIN.
+        {items.length + batches.length} {items.length + batches.length === 1 ? 'thing' : 'things'}{' '}
+        {drill
+          ? 'would be held. A drill marks nothing: find them, and see how long it takes. The lead ends it with a PIN.'
+          : 'will be held at once, and the lot may go into nothing more. The lead ends it with a PIN.'}
       </p>
       <div className="names">
         {reasons.map((reason) => (

@@ -18,7 +18,7 @@ export interface Span {
   heat: Heat | null
   /** What has to come first has happened. */
   begun: boolean
-  /** When the batch began. */
+  /** Since when it has been on its way: from the first combining, whatever went in after; else since the batch began. */
   since: Instant
 }
 

@@ -11,8 +11,7 @@ const UNTOLD = 24 * HOUR
  * @param lastRead when it was last read; null: never
  * @param wholeMs the longest that its rows take
  */
-export function silentFrom({ begun, window, since }: Span, lastRead: Instant | null, wholeMs: number): Instant {
-  const from = begun ? Math.max(window.from, since) : since
+export function silentFrom({ begun, since }: Span, lastRead: Instant | null, wholeMs: number): Instant {
   const margin = begun || lastRead !== null ? AT_THE_STOVE : UNTOLD
-  return Math.max(from, lastRead ?? -Infinity) + wholeMs + margin
+  return Math.max(since, lastRead ?? -Infinity) + wholeMs + margin
 }

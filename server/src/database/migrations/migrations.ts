@@ -3,6 +3,7 @@ import { Migration0002Bench } from './Migration0002Bench'
 import { Migration0003Cooling } from './Migration0003Cooling'
 import { Migration0004Store } from './Migration0004Store'
 import { Migration0005Course } from './Migration0005Course'
+import { Migration0006WentOut } from './Migration0006WentOut'
 
 /** In order; a released one never changes. */
 export const migrations = [
@@ -11,4 +12,5 @@ export const migrations = [
   { name: 'Migration0003Cooling', class: Migration0003Cooling },
   { name: 'Migration0004Store', class: Migration0004Store },
   { name: 'Migration0005Course', class: Migration0005Course },
+  { name: 'Migration0006WentOut', class: Migration0006WentOut },
 ]

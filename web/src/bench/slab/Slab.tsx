@@ -10,6 +10,7 @@ import {
 } from '@logged-thermal/core'
 import { beginWord, checkTitle, findingSentence, markWord, type Reader } from '@logged-thermal/wording'
 import type { JudgedBatch } from '../../app/kitchen'
+import { useEnter } from '../../app/enter'
 import { Key } from '../../parts/Key'
 import type { BenchSheet } from '../benchSheet'
 import { BeginCooling } from './BeginCooling'
@@ -36,6 +37,7 @@ export interface SlabProps {
 
 /** The one thing this batch asks for: what to do, the number, what happens otherwise, one key. */
 export function Slab(props: SlabProps) {
+  const enter = useEnter()
   const { one, phase, guide, now, reader, open, onLead, onMark } = props
   const { asks, batch } = one
   const first = leading(asks, guide, now)
@@ -78,6 +80,15 @@ export function Slab(props: SlabProps) {
             <Key look="outlined" disabled={!open} onClick={() => onLead(null)}>
               Decide
             </Key>
+            {batch.method.cooling === 'none' && (
+              <Key
+                look="outlined"
+                disabled={!open}
+                onClick={() => enter('served', batch.id, { discarded: null, happened: true })}
+              >
+                It was served already
+              </Key>
+            )}
           </div>
         </section>
       )
