@@ -51,9 +51,11 @@ interface How {
 /** A kitchen in memory, told as it goes: minutes are after ten. */
 export class KitchenStory {
   readonly kitchen: MemoryKitchen
+  private readonly zone: string
   private count = 0
 
   constructor(setup: Partial<KitchenSetup> = {}, methods: Method[] = [custard]) {
+    this.zone = setup.zone ?? 'UTC'
     this.kitchen = openKitchen({
       zone: 'UTC',
       ruleSet: 'us-food-code-2022',
@@ -131,7 +133,7 @@ export class KitchenStory {
     const limits = this.kitchen.limitsAt(at(minutes))
     this.enter('batch-started', batch, minutes, {
       code: name.slice(0, 12),
-      ...heldTo(of, 1, limits, false, dayOf(at(minutes), 'UTC')),
+      ...heldTo(of, 1, limits, false, dayOf(at(minutes), this.zone)),
       limits: { id: limits.id, version: limits.version },
       vessel: of.vessel,
       factor: 1,
@@ -193,7 +195,7 @@ export class KitchenStory {
       ...more,
     }
     const limits = this.kitchen.limitsAt(at(minutes))
-    this.enter('portioned', item, minutes, portionOf(state, of, said, limits, 'UTC', at(minutes)))
+    this.enter('portioned', item, minutes, portionOf(state, of, said, limits, this.zone, at(minutes)))
     return item
   }
 

@@ -5,6 +5,7 @@ import { openKitchen } from '../test/kitchen'
 import { DEMO_PEOPLE, demoClaims, seedDemo } from './seed'
 import { starter } from './starter'
 import { clock } from '../clock/clock'
+import { worseBatches } from '../ledger/worseBatches'
 
 const seeded = {
   kitchenId: uuid(),
@@ -70,6 +71,7 @@ describe('the demo', () => {
         em.execute<{ held: string }[]>('select count(*) as held from item where live'),
       )
       expect(Number(row!.held)).toBeGreaterThan(15)
+      expect(await worseBatches(kitchen.scope, kitchenId)).toEqual([])
     }
     await kitchen.app.close()
   }, 120_000)
