@@ -54,7 +54,7 @@ export { LADLE_STEP, largestLadle, onsetOf, temper, temperVerdict, type Pour, ty
 export { acidityResult, isChecked, METER_LINE, type AcidityMeasure, type AcidityResult } from './acidity/acidity'
 export { mixtureProperties } from './material/properties'
 export { reachesAt, riseOf, type Rise } from './heating/rise'
-export { heatSignal, heldAt, leftOf, risesSooner, type HeatSignal } from './heating/signal'
+export { heatSignal, heldAt, leftOf, nextReading, risesSooner, type HeatSignal } from './heating/signal'
 export { offNow, OFF_BEFORE_CEILING, windowOf, type HeatEdge, type HeatWindow } from './heating/window'
 export { cleaningDue, type CleaningWhy } from './guide/cleaning'
 export { guideOf, type Guide, type GuideStep, type Todo } from './guide/guide'
@@ -68,6 +68,7 @@ export { dueRound, nextRound, ROUND_WITHIN } from './round/dueRound'
 export { boilingPoint } from './instrument/boilingPoint'
 export { BY_PRODUCT_DAYS } from './shelf/byProduct'
 export { discardDay, type DatedItem, type DiscardDay } from './shelf/discardDay'
+export { beginsAt } from './cooling/beginsAt'
 export { mayBeStirred, type Action } from './cooling/action'
 export {
   afterwards,
@@ -121,7 +122,6 @@ export {
   type Inside,
   type RegisteredVessel,
 } from './vessel/vessel'
-export { lastRead } from './state/lastRead'
 export { lastAir, type AirReading, type Look, type UnitState } from './state/unit'
 export type { VesselState } from './state/vessel'
 export type { Shape } from './cooling/conduction/grid'

@@ -149,3 +149,8 @@ function doubtSentence(doubt: Doubt): string {
       return 'Proven only by a reading that looks like the other of °C and °F. Read again.'
   }
 }
+
+/** What a held pot asks for once its next reading is due. */
+export function readAgainWords(proves: boolean): string {
+  return proves ? 'Read again to prove it' : 'Read it now: the hold goes on'
+}

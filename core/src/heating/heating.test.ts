@@ -3,7 +3,7 @@ import type { Addition } from '../ledger/entry'
 import { Story, limitsFrom } from '../test/story'
 import { at, trace } from '../test/traces'
 import { reachesAt, riseOf } from './rise'
-import { heatSignal, heldAt, risesSooner } from './signal'
+import { heatSignal, heldAt, nextReading, risesSooner } from './signal'
 import { offNow, windowOf } from './window'
 
 const SECOND = 1 / 60
@@ -105,9 +105,19 @@ describe('the window of a pot on the heat', () => {
     const held = cooking([6, 60], [7, 64], [8, 68.1])
     expect(signal(held)).toBe('floor')
     expect(heldAt(held.window)).toEqual({ since: at(8), seconds: 17 })
-    expect(signal(held, 16 * SECOND)).toBe('floor')
-    expect(signal(held, 17 * SECOND)).toBe('again')
+    // A second more than the hold: the clocks of two tablets are not the same.
+    expect(signal(held, 17 * SECOND)).toBe('floor')
+    expect(signal(held, 18 * SECOND)).toBe('again')
+    expect(nextReading(held.window.floor!.finding, at(8))).toEqual({ inMs: 18_000, proves: true })
     expect(signal(cooking([6, 60], [7, 64], [8, 68.1], [8.3, 68.2]))).toBe('proven')
+  })
+
+  it('asks for the next reading before the longest gap that counts, however long the hold is', () => {
+    // 63° for 3 min, read every 90 s at least: 8 s before that, and that reading proves nothing yet.
+    const { window } = cooking([6, 60], [7, 64])
+    expect(nextReading(window.floor!.finding, at(7))).toEqual({ inMs: 82_000, proves: false })
+    const again = cooking([6, 60], [7, 64], [8.3, 64.1], [9.6, 64])
+    expect(nextReading(again.window.floor!.finding, at(9.6))).toEqual({ inMs: 25_000, proves: true })
   })
 
   it('calls it off the heat once the floor is proven and the ceiling is near, or passed', () => {

@@ -19,7 +19,7 @@ export function heatSignal(window: HeatWindow, now: Instant): HeatSignal | null 
   if (!floor) return null
   if (offNow(window, now) || isOver(window)) return 'ceiling'
   if (floor.standing === 'proven') return 'proven'
-  if (leftOf(floor, now) === 0) return 'again'
+  if (nextReading(floor, now)?.inMs === 0) return 'again'
   return heldAt(window) === null ? null : 'floor'
 }
 
@@ -27,6 +27,17 @@ export function heatSignal(window: HeatWindow, now: Instant): HeatSignal | null 
 export function leftOf({ ladder }: Finding, now: Instant): number | null {
   const left = ladder.flatMap((rung) => stillNeeds(rung, now) ?? [])
   return left.length ? Math.min(...left) : null
+}
+
+/**
+ * In how long a pot that is held has to be read again for the hold to count on, ms, and whether that reading can prove it;
+ * null while no row is held.
+ */
+export function nextReading(finding: Finding, now: Instant): { inMs: number; proves: boolean } | null {
+  const left = leftOf(finding, now)
+  if (left === null) return null
+  const inMs = finding.readBy === null ? left : Math.max(0, finding.readBy - now)
+  return { inMs, proves: left <= inMs }
 }
 
 /** Since when the row that a cook aims for is held, with its seconds; null while the pot is under it. */

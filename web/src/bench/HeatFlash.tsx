@@ -1,5 +1,5 @@
-import { leftOf, type HeatSignal, type HeatWindow } from '@logged-thermal/core'
-import { limitDegreesOf, span, type Reader } from '@logged-thermal/wording'
+import { nextReading, type HeatSignal, type HeatWindow } from '@logged-thermal/core'
+import { limitDegreesOf, readAgainWords, span, type Reader } from '@logged-thermal/wording'
 
 interface Props {
   signal: HeatSignal | null
@@ -12,10 +12,10 @@ interface Props {
 export function HeatFlash({ signal, window: { floor, ceiling }, now, reader }: Props) {
   // The gate's own banner says that it is proven.
   if (signal === null || signal === 'proven' || !floor) return null
-  const left = leftOf(floor.finding, now)
+  const next = nextReading(floor.finding, now)
   const words = {
-    floor: `At the floor. Hold ${span(left ?? 0)}`,
-    again: 'Read again to prove it',
+    floor: `At the floor. Hold ${span(next?.inMs ?? 0)}`,
+    again: readAgainWords(next?.proves ?? true),
     ceiling: `Off the heat now${ceiling ? `: ${limitDegreesOf(ceiling.celsius, reader)} is the top` : ''}`,
   }[signal]
   return (

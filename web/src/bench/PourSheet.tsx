@@ -1,8 +1,7 @@
 import { useMemo, useState } from 'react'
 import {
-  lastRead,
+  beginsAt,
   litresOf,
-  mixtureTrace,
   outcomeOf,
   pansFor,
   settingsOf,
@@ -93,7 +92,7 @@ export function PourSheet({ batch, pans: asked, now, onClose, reader }: Props) {
 /** What there is to pour, as warm as it was last read. */
 function loadOf(batch: BatchState, now: number): Load | null {
   const { product } = batch.terms
-  return product && { ...product, celsius: lastRead(batch, now) ?? mixtureTrace(batch).at(-1)?.celsius ?? 80 }
+  return product && { ...product, celsius: beginsAt(batch, now) }
 }
 
 function outcomes(batch: BatchState, load: Load | null, vessels: readonly VesselState[], pans: number): Outcome[] {

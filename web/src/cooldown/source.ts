@@ -2,7 +2,7 @@ import {
   approvedOf,
   dayOf,
   heldTo,
-  lastRead,
+  beginsAt,
   limitsAt,
   stagesOf,
   type BatchState,
@@ -28,7 +28,7 @@ const STILL_WARM = 25
 const OFF_THE_HEAT = 80
 
 export function sourcesIn(line: LineData, now: number): Source[] {
-  const warmth = (batch: BatchState) => lastRead(batch, now) ?? OFF_THE_HEAT
+  const warmth = (batch: BatchState) => beginsAt(batch, now)
   const batches = line.batches.filter(
     (batch) => batch.method.cooling !== 'none' && batch.disposition === null && warmth(batch) > STILL_WARM,
   )
@@ -48,7 +48,7 @@ export function idOf(source: Source): string {
 export function sourced(source: Source, line: LineData, now: number): Sourced | null {
   if (source.kind === 'batch') {
     const { checks, terms } = source.batch
-    const celsius = Math.max(lastRead(source.batch, now) ?? OFF_THE_HEAT, 25)
+    const celsius = Math.max(beginsAt(source.batch, now), 25)
     return terms.product && { load: { ...terms.product, celsius }, stages: stagesOf(checks) }
   }
   const limits = limitsAt(line.limits?.versions ?? [], now)

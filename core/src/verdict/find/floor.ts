@@ -11,6 +11,8 @@ import { silentFrom } from './silence'
 
 /** A hold is read so long before the longest gap that counts: hands need it, ms. House figure. */
 export const READ_BEFORE = 8 * SECOND
+/** A reading at the very end of a hold would miss it by how far two tablets' clocks are apart. */
+const CLOCKS_APART = SECOND
 
 /**
  * How a cook floor stands. Silence never proves it: a countdown ends in "read again".
@@ -74,7 +76,7 @@ function leadOf(ladder: readonly Rung[], ceiling: number | null): Rung | null {
 
 /** By when a hold has to be read for it to count on: at its end, or before the longest gap that counts is over. */
 function readByOf({ row, lastAt, moreMs }: Rung, quality: boolean): Instant {
-  return lastAt + Math.min(moreMs, provingGap(row.seconds, quality) - READ_BEFORE)
+  return lastAt + Math.min(moreMs + CLOCKS_APART, provingGap(row.seconds, quality) - READ_BEFORE)
 }
 
 function reason(

@@ -1,7 +1,7 @@
 import { useMemo } from 'react'
 import {
   isUnitKind,
-  lastRead,
+  beginsAt,
   mayBeStirred,
   nearestThatMakes,
   PLACES,
@@ -126,7 +126,7 @@ const NOT_ASKED: Place[] = ['counter', 'freezer']
 
 function begun(batch: BatchState, means: Means, vessels: Parameters<typeof nearestThatMakes>[3], at: number) {
   const { product, cover } = settingsOf(batch, 0).at(-1)!
-  const celsius = lastRead(batch, at) ?? 80
+  const celsius = beginsAt(batch, at)
   const stages = stagesOf(batch.checks)
   const offered = PLACES.filter(
     (place) =>

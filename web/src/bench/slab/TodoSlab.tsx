@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react'
 import {
-  leftOf,
+  nextReading,
   WARM_UP_CUE,
   type Cover,
   type EggUse,
@@ -18,6 +18,7 @@ import {
   markWord,
   grams,
   partWord,
+  readAgainWords,
   span,
   stepName,
   targetSentence,
@@ -187,19 +188,19 @@ function stepWords(
   }
   const joins = todo.edge === 'combined'
   const boil = todo.of === 'boil out' ? findings.find(({ check }) => check.limit.key === 'boil-out') : undefined
-  const boiling = boil && boil.standing !== 'proven' ? (leftOf(boil, now) ?? null) : null
+  const boiling = boil && boil.standing !== 'proven' ? nextReading(boil, now) : null
   const timer = guide.now?.timer ?? null
   const left = timer === null ? null : timer - now
   return {
     title:
       boiling !== null
-        ? boiling > 0
+        ? boiling.inMs > 0
           ? 'Keep it boiling, then read again'
-          : 'Read again to prove it'
+          : readAgainWords(boiling.proves)
         : text || stepName[todo.of],
     count:
       boiling !== null
-        ? [String(Math.ceil(boiling / 1000)), 's more on the boil']
+        ? [String(Math.ceil(boiling.inMs / 1000)), 's to the next reading']
         : left !== null && left > 0
           ? ([...span(left).split(' ').slice(0, 2)] as [string, string])
           : undefined,

@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react'
-import { leftOf, offNow, risesSooner, type HeatEdge, type Finding, type HeatWindow } from '@logged-thermal/core'
+import { nextReading, offNow, risesSooner, type HeatEdge, type Finding, type HeatWindow } from '@logged-thermal/core'
 import {
   aboutSpan,
   clock,
@@ -7,6 +7,7 @@ import {
   findingSentence,
   limitDegreesOf,
   limitTitle,
+  readAgainWords,
   riseSentence,
   span,
   targetSentence,
@@ -51,11 +52,11 @@ export function WindowSlab(props: SlabProps & { markKey: ReactNode }) {
     if (floor.standing === 'proven') return provenWords(floor)
     const rising = risesSooner(window, now) ? risingWords(window, now, reader) : null
     if (rising) return rising
-    const left = leftOf(floor, now)
-    if (left !== null)
+    const next = nextReading(floor, now)
+    if (next !== null)
       return {
-        title: left > 0 ? 'Hold it there, then read again' : 'Read again to prove it',
-        count: [String(Math.ceil(left / 1000)), 's more if it stays there'],
+        title: next.inMs > 0 ? 'Hold it there, then read again' : readAgainWords(next.proves),
+        count: [String(Math.ceil(next.inMs / 1000)), 's to the next reading'],
         why: `Zero proves nothing: the next reading does. ${ceilingWords(window, now, reader)}`,
       }
     return readWords(floor)
