@@ -127,6 +127,7 @@ test('a reading entered late proves nothing until the lead lets it count', async
   const when = page.getByRole('button', { name: /taken now|min ago/ })
   while (!(await when.innerText()).includes('4 min')) await when.click()
   await expect(page.getByRole('region', { name: 'Any one row closes the floor' })).toContainText('more')
+  await expect(page.getByRole('region', { name: 'Any one row closes the floor' })).toContainText(/\d readings/)
   await tapReading(page, 60.2)
   await expect(page.getByText('60.2°C logged')).toBeVisible()
 

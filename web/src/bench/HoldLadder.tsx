@@ -1,4 +1,4 @@
-import { stillNeeds, type Finding } from '@logged-thermal/core'
+import { readingsOf, stillNeeds, type Finding } from '@logged-thermal/core'
 import { degrees, minutesSpan, span, type Reader } from '@logged-thermal/wording'
 import './ladder.css'
 
@@ -18,7 +18,7 @@ export function HoldLadder({ floor, now, reader }: { floor: Finding; now: number
     const rung = ladder[i]
     const level = rung?.row.celsius
     const left = rung ? stillNeeds(rung, now) : null
-    return { level, seconds, left, held: rung?.since != null }
+    return { level, seconds, left, readings: rung?.readings ?? readingsOf({ seconds }), held: rung?.since != null }
   })
   return (
     <section className="ladder" aria-label="Any one row closes the floor">
@@ -26,13 +26,16 @@ export function HoldLadder({ floor, now, reader }: { floor: Finding; now: number
         Any one row <small>{check.limit.source.section}</small>
       </h2>
       <ol>
-        {[...rows].reverse().map(({ level, seconds, left, held }, i) => (
+        {[...rows].reverse().map(({ level, seconds, left, readings, held }, i) => (
           <li key={i} className={held ? 'held' : ''}>
             <strong>{level === undefined ? '–' : degrees(level, reader, 'under').replace(/\.0°$/, '°')}</strong>
             <span className="ladder-bar" aria-hidden="true">
               <i style={{ width: `${Math.max(3, (100 * (held ? (left ?? 0) : seconds * 1000)) / FULL_MS)}%` }} />
             </span>
-            <span>{said(seconds, left)}</span>
+            <span>
+              {said(seconds, left)}
+              <small>{readings === 1 ? '1 reading' : `${readings} readings`}</small>
+            </span>
           </li>
         ))}
       </ol>

@@ -51,7 +51,7 @@ export function watchFloor(check: Check, rule: HoldRule, span: Span, ceiling: nu
 }
 
 /** How many readings a row takes from the first at it, the last one at its end; a row that is at once takes one. */
-export function readingsOf({ seconds }: HoldRow, quality = false): number {
+export function readingsOf({ seconds }: Pick<HoldRow, 'seconds'>, quality = false): number {
   return seconds === 0 ? 1 : 1 + Math.ceil((seconds * SECOND) / (provingGap(seconds, quality) - READ_BEFORE))
 }
 
