@@ -1,5 +1,5 @@
 import { spawn, type ChildProcess } from 'node:child_process'
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { mkdtempSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs'
 import { createServer, type AddressInfo } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -43,7 +43,9 @@ export class RunningKitchen {
   /** Lets minutes pass: the kitchen's clock goes on at once, and so do the clocks of these tablets. */
   async passes(minutes: number, ...pages: Page[]): Promise<void> {
     this.aheadMs += minutes * 60_000
-    writeFileSync(join(this.folder, CLOCK), String(this.aheadMs))
+    // All at once: the server never sees half of it.
+    writeFileSync(join(this.folder, `${CLOCK}.new`), String(this.aheadMs))
+    renameSync(join(this.folder, `${CLOCK}.new`), join(this.folder, CLOCK))
     for (const page of pages) {
       await page.waitForFunction(
         (ahead) => {

@@ -1,4 +1,4 @@
-import { readFileSync, watchFile } from 'node:fs'
+import { existsSync, readFileSync, statSync, watchFile } from 'node:fs'
 import { Subject } from 'rxjs'
 import type { Instant } from '@logged-thermal/core'
 
@@ -40,7 +40,10 @@ export function clockFrom({ LT_CLOCK_AHEAD_MS: ahead, LT_CLOCK_FILE: file }: Nod
   if (!file) return
   const follow = () => clock.setAhead(number(file, readFileSync(file, 'utf8').trim()))
   follow()
-  watchFile(file, { interval: FOLLOWED_EVERY_MS, persistent: false }, follow)
+  watchFile(file, { interval: FOLLOWED_EVERY_MS, persistent: false }, () => {
+    // Empty, it is just being written: the next look finds it whole.
+    if (existsSync(file) && statSync(file).size > 0) follow()
+  })
 }
 
 const FOLLOWED_EVERY_MS = 50
