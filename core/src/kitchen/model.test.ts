@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import type { Id } from '../ledger/entry'
+import { deeds, type Deed } from '../test/deeds'
 import { COOK, FRIDGE, KitchenStory, LEAD, OTHER, PROBE } from '../test/kitchenStory'
 import { at } from '../test/traces'
 import { apply } from '../state/state'
@@ -15,67 +16,7 @@ import { holdOf } from '../state/item'
 
 const HISTORIES = Number(process.env.LT_FUZZ_HISTORIES ?? 300)
 
-type Deed = ReturnType<typeof deedOf>
-
 const POTS = ['pot a', 'pot b']
-
-function deedOf(kind: string, pot: number, a: number, b: number, wait: number, who: 'cook' | 'other' | 'lead') {
-  return { kind, pot, a, b, wait, who }
-}
-
-const KINDS = [
-  'read',
-  'read',
-  'read',
-  'read',
-  'late read',
-  'word',
-  'off',
-  'combined',
-  'back',
-  'void',
-  'correct',
-  'move time',
-  'yolk',
-  'pasteurized yolk',
-  'butter',
-  'pour',
-  'place',
-  'hold',
-  'release',
-  'rework',
-  'rewarm',
-  'accept',
-  'already in',
-  'put away',
-  'move',
-  'out',
-  'freeze late',
-  'read item',
-  'air',
-  'late air',
-  'hold item',
-  'release item',
-  'part',
-  'split back',
-  'use',
-  'discard',
-  'end',
-]
-
-const deeds: fc.Arbitrary<Deed[]> = fc.array(
-  fc
-    .record({
-      kind: fc.constantFrom(...KINDS),
-      pot: fc.nat(1),
-      a: fc.double({ min: 0, max: 1, noNaN: true }),
-      b: fc.double({ min: 0, max: 1, noNaN: true }),
-      wait: fc.oneof(fc.constantFrom(0, 0.05, 1, 3, 10), fc.integer({ min: 1, max: 90 })),
-      who: fc.constantFrom('cook' as const, 'cook' as const, 'other' as const, 'lead' as const),
-    })
-    .map(({ kind, pot, a, b, wait, who }) => deedOf(kind, pot, a, b, wait, who)),
-  { minLength: 5, maxLength: 32 },
-)
 
 class History {
   readonly story = new KitchenStory()

@@ -81,7 +81,7 @@ export function exposureOf(
     for (const { from, to, least } of stretches) if (to <= released) answered += least * (to - from)
   }
   const own = periodsOf(stretches)
-  // A time that a part was warm is a period as any other: the one that a law allows is used up.
+  // What a part brought counts as a period of its own: a law that allows one warm period has had it.
   const periods = [...brought, ...own]
   const time = own.reduce((sum, period) => plus(sum, period.time), carried)
   const end = stretches.at(-1)
