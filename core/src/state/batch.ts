@@ -108,7 +108,7 @@ export function isClosed({ disposition, served }: Pick<BatchState, 'disposition'
 
 /** It was served although its standing forbade that, and the lead has not decided since. */
 export function wentOut({ disposition, served }: Pick<BatchState, 'disposition' | 'served'>): boolean {
-  return served?.value.happened === true && !served.void && !(disposition && disposition.knownAt >= served.knownAt)
+  return served?.value.happened === true && !served.void && !(disposition && disposition.knownAt > served.knownAt)
 }
 
 /** All of it is put away: it goes on as items, and no longer stands on the Line. */

@@ -16,7 +16,7 @@ const statements = [
        and coalesce(state #>> '{disposition,void}', 'false') = 'false')
      or (coalesce(state #>> '{served,void}', '') = 'false'
        and (coalesce(state #>> '{served,value,happened}', 'false') = 'false'
-         or coalesce((state #>> '{disposition,knownAt}')::numeric >= (state #>> '{served,knownAt}')::numeric, false)))
+         or coalesce((state #>> '{disposition,knownAt}')::numeric > (state #>> '{served,knownAt}')::numeric, false)))
    ) stored`,
   `create index batch_running on batch (kitchen_id) where not closed and not put_away`,
 ]
