@@ -1,5 +1,5 @@
 import { id, object, text } from '../ledger/parse'
-import type { KindOf } from './kindOf'
+import { BY_THE_LEAD, type KindOf } from './kindOf'
 import { needsOpenBatch } from './openBatch'
 
 /** The lead says of raw egg, fruit or a part that was entered after the deciding reading: it was in the pot from the first. */
@@ -7,9 +7,7 @@ export const alreadyIn: KindOf<'already-in'> = {
   kind: 'already-in',
   v: 1,
   about: 'batch',
-  may: ['lead'],
-  signed: true,
-  delegable: true,
+  ...BY_THE_LEAD,
   parse(body) {
     const { target, reason } = object(body, ['target', 'reason'])
     return { target: id(target), reason: text(reason, 300) }

@@ -4,7 +4,7 @@ import type { Force } from '../limits/limit'
 import { decisionShut, standingsOf } from '../verdict/disposition'
 import { judgeBatch } from '../verdict/judgeBatch'
 import type { Standing } from '../verdict/standing'
-import type { KindOf } from './kindOf'
+import { BY_THE_LEAD, type KindOf } from './kindOf'
 
 /**
  * The lead decides what becomes of a batch, with the standings that were on the screen. May be decided anew: the
@@ -14,9 +14,7 @@ export const disposed: KindOf<'disposed'> = {
   kind: 'disposed',
   v: 1,
   about: 'batch',
-  may: ['lead'],
-  signed: true,
-  delegable: true,
+  ...BY_THE_LEAD,
   parse(body) {
     const { decision, reason, findings, core } = object(body, ['decision', 'reason', 'findings', 'core'])
     return {

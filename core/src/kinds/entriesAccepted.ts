@@ -4,7 +4,7 @@ import type { Fact } from '../state/fact'
 import { batchFacts } from '../state/batch'
 import { tapsOf } from '../state/item'
 import type { Read } from '../state/state'
-import type { KindOf } from './kindOf'
+import { BY_THE_LEAD, type KindOf } from './kindOf'
 
 /**
  * The lead lets entries count that were known too late or stood in doubt, all those of one outage in one act, with the
@@ -14,9 +14,7 @@ export const entriesAccepted: KindOf<'entries-accepted'> = {
   kind: 'entries-accepted',
   v: 1,
   about: 'kitchen',
-  may: ['lead'],
-  signed: true,
-  delegable: true,
+  ...BY_THE_LEAD,
   parse(body) {
     const { entries, reason } = object(body, ['entries', 'reason'])
     return {

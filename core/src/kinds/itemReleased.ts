@@ -4,7 +4,7 @@ import { itemStanding } from '../store/itemStanding'
 import { lineageBars } from '../store/lineageBars'
 import { releaseBar } from '../store/portion'
 import { ASSESSMENT_LENGTH } from '../verdict/disposition'
-import type { KindOf } from './kindOf'
+import { BY_THE_LEAD, type KindOf } from './kindOf'
 import { isRefusal, openItem } from './openItem'
 import { aroundItem, storeOf } from './storeOf'
 
@@ -16,9 +16,7 @@ export const itemReleased: KindOf<'item-released'> = {
   kind: 'item-released',
   v: 1,
   about: 'item',
-  may: ['lead'],
-  signed: true,
-  delegable: true,
+  ...BY_THE_LEAD,
   parse: (body) => ({ reason: text(object(body, ['reason']).reason, 300) }),
   touches: ({ about }) => [about],
   reads: ({ kitchen }) => [{ type: 'kitchen', id: kitchen }],

@@ -4,6 +4,9 @@ import type { Refusal } from '../ledger/refusal'
 import type { Read } from '../state/state'
 import type { World } from '../verdict/judge'
 
+/** What only the lead enters, with their PIN, or whoever decides for the lead. */
+export const BY_THE_LEAD = { may: ['lead'], signed: true, delegable: true } as const
+
 /** All that is particular to one kind of entry. One file a kind. */
 export interface KindOf<K extends Kind> {
   kind: K

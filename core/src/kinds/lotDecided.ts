@@ -1,14 +1,12 @@
 import { id, object, oneOf, text } from '../ledger/parse'
-import type { KindOf } from './kindOf'
+import { BY_THE_LEAD, type KindOf } from './kindOf'
 
 /** The lead decides about a lot that was held at the door. */
 export const lotDecided: KindOf<'lot-decided'> = {
   kind: 'lot-decided',
   v: 1,
   about: 'lot',
-  may: ['lead'],
-  signed: true,
-  delegable: true,
+  ...BY_THE_LEAD,
   parse(body) {
     const { verdict, reason, item } = object(body, ['verdict', 'reason', 'item'])
     return {
