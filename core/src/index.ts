@@ -22,6 +22,15 @@ export { comparedWithPrinted, degreesTyped, limitChanges, templateOf, type Limit
 export { checksFor, limitsOf, type Check } from './limits/checksFor'
 export { families, type Family } from './limits/families'
 export * from './method/method'
+export {
+  bakeOn,
+  NOTHING_SIGNED,
+  VALIDATED_CORE,
+  VALIDATING_BAKES,
+  type Signed,
+  type ValidatedBake,
+} from './method/signed'
+export { movable, SIGNED_DAYS, type Movable, type SignedLine } from './limits/signedLine'
 export { newMethod, NO_INSTRUCTION } from './method/newMethod'
 export { heatPlan, type HeatPlan } from './method/heatPlan'
 export { factsOf, ingredientOf, rawEggs, type DietClaim, type FindMethod, type MethodFacts } from './method/facts'
@@ -61,6 +70,9 @@ export { guideOf, type Guide, type GuideStep, type Todo } from './guide/guide'
 export { leading } from './guide/leading'
 export { outOfOrder, type OutOfOrder } from './guide/order'
 export { endEdge, endOf } from './guide/stepEnds'
+export { isWashed, washingDue } from './guide/washing'
+export { holdsUntreatedFruit, isMoistened } from './verdict/checksNow'
+export { shownBake, type ShownBake } from './verdict/shownBake'
 export { WARM_UP_CUE, warmUpOf, type WarmUp } from './guide/warmUp'
 export { alarms, NOTHING_SOUNDED, type Sounded } from './round/alarms'
 export { unattendedGates, type Unattended } from './round/handover'
@@ -138,7 +150,7 @@ export { openKitchen, type ItemAsIs, type KitchenSetup, type MemoryKitchen, type
 export { canonical } from './json/canonical'
 export * from './ledger/chain'
 export { FieldError, type FieldProblem } from './ledger/parse'
-export type { Refusal } from './ledger/refusal'
+export type { BakeNotShown, Refusal } from './ledger/refusal'
 export { follows, kinds, needs, raised, touches } from './kinds/kinds'
 export { heldTo, methodRef } from './kinds/batchStarted'
 export { parseMethod } from './kinds/parseMethod'

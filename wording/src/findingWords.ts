@@ -1,6 +1,6 @@
 import { stageOf, type Doubt, type Finding, type Standing } from '@logged-thermal/core'
 import { clock, clockWithSeconds, dayName, degrees, limitDegrees, minutesSpan, span, type Reader } from './figures'
-import { gateName, held, limitTitle, lineName } from './limitWords'
+import { bakeWords, gateName, held, limitTitle, lineName } from './limitWords'
 
 /** What a check asks as it stands: the row that closed it, the clock time that is known: '68° for 17 s', '21° by 15:02'. */
 export function checkTitle({ check, deadline, because }: Finding, reader: Reader): string {
@@ -30,6 +30,8 @@ export function findingSentence({ check, because, deadline }: Finding, reader: R
       return `${degrees(because.lowest, reader)} to ${degrees(because.highest, reader)}, ${span(because.heldMs)} between readings.`
     case 'not there yet':
       return `${degrees(because.celsius, reader)} at ${clockWithSeconds(because.at, reader)}, not there yet.`
+    case 'baked as validated':
+      return `${because.minutes} min in the oven, told as validated: ${bakeWords(because.bake, reader)}. Not read in the middle.`
     case 'holding':
       return because.moreMs > 0
         ? `${degrees(because.celsius, reader)}: ${span(because.moreMs)} more if it stays there, then read again to prove it.`

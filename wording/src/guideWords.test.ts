@@ -62,6 +62,8 @@ it('says everything the Bench asks in whole sentences, and never that it is safe
       susceptible: true,
       cleanFirst: true,
       frozenUseBy: null,
+      bakeDays: 180,
+      fruitDays: 3,
       warmMinutes: 30,
       serveMinutes: 20,
       rewarmings: 1,

@@ -28,6 +28,7 @@ export const endWord: Record<StepKind, string> = {
   cook: 'Off the heat',
   'boil out': 'Off the heat',
   bake: 'Out of the oven',
+  brown: 'Browned',
   strain: 'Strained',
   whip: 'Whipped',
   fold: 'Folded together',
@@ -53,6 +54,7 @@ export const beginWord: Partial<Record<StepKind, string>> = {
   infuse: 'It rests now',
   'boil out': 'It boils',
   bake: 'Into the oven',
+  brown: 'Under the grill',
   set: 'Into the cold',
   freeze: 'Into the freezer',
 }
@@ -145,6 +147,7 @@ export function practiceSentence({
   serveMinutes,
   rewarmings,
   cookChill,
+  fruitDays,
   openedDays,
   hotHours,
   freezerAir,
@@ -161,6 +164,7 @@ export function practiceSentence({
       ? 'nothing warmed again'
       : `warmed again at most ${rewarmings === 1 ? 'once' : `${rewarmings} times`}`,
     `opened packages ${openedDays} ${openedDays === 1 ? 'day' : 'days'}`,
+    `untreated frozen fruit ${fruitDays} ${fruitDays === 1 ? 'day' : 'days'}`,
     `hot food ${hotHours} h`,
     `freezers at ${freezerAir} °C or under`.replace('-', '−'),
     held === 0 ? 'no written permission' : `${held} written ${held === 1 ? 'permission' : 'permissions'}`,
@@ -168,6 +172,9 @@ export function practiceSentence({
     .join(', ')
     .concat('.')
 }
+
+export const FRUIT_NOTE =
+  'Contains frozen fruit that nobody treated and nothing boiled: not for highly susceptible people. A minute at the boil, or the days on the label.'
 
 export const ADVISORY =
   'Contains raw egg. Raw or undercooked egg may increase the risk of illness, above all for children, older or pregnant people and those who are ill.'

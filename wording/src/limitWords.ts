@@ -1,5 +1,14 @@
-import type { Check, CodeUnit, Force, Limit, Line, Rule } from '@logged-thermal/core'
-import { limitDegrees, minutesSpan, span, type Reader } from './figures'
+import {
+  celsiusOf,
+  type Check,
+  type CodeUnit,
+  type Force,
+  type Limit,
+  type Line,
+  type Rule,
+  type ValidatedBake,
+} from '@logged-thermal/core'
+import { dayName, degrees, limitDegrees, minutesSpan, span, type Reader } from './figures'
 
 /** What a limit asks, in few words: '68° for 17 s, or 70° at once', '21° within 2 h of 57°'. */
 export function ruleWords(rule: Rule, unit: CodeUnit, reader: Reader): string {
@@ -48,11 +57,24 @@ export function ruleWords(rule: Rule, unit: CodeUnit, reader: Reader): string {
 }
 
 /** The same for a check. */
-export function limitTitle({ limit: { rule }, unit }: Check, reader: Reader): string {
+export function limitTitle({ limit: { rule, inPlaceOf }, unit, bake }: Check, reader: Reader): string {
+  // A line signed in place of guidance is never shown without it.
+  if (inPlaceOf) return `${ruleWords(rule, unit, reader)}, in place of ${ruleWords(inPlaceOf.rule, unit, reader)}`
   if (rule.kind !== 'hold') return ruleWords(rule, unit, reader)
   // The two rows that a cook aims for: the shortest.
   const short = { ...rule, rows: rule.rows.slice(-2) }
-  return ruleWords(short, unit, reader)
+  return bake ? `${ruleWords(short, unit, reader)}, or ${bakeWords(bake, reader)}` : ruleWords(short, unit, reader)
+}
+
+/** A bake as the lead validated it: 'baked 32 min at 180°, golden and springs back'. */
+export function bakeWords({ oven, minutes, cue }: ValidatedBake, reader: Reader): string {
+  return `baked ${minutesSpan(minutes)} at ${degrees(celsiusOf(oven), reader)}, ${cue}`
+}
+
+/** What showed that such a bake heats the middle through. */
+export function bakeShownWords({ shownBy, validUntil }: ValidatedBake): string {
+  const by = 'study' in shownBy ? `by a study: ${shownBy.study}` : `by ${shownBy.batches.length} bakes read at 90 °C`
+  return `Validated ${by}; holds until ${dayName(validUntil)}`
 }
 
 /** What a line of the limits is about. */
@@ -62,7 +84,9 @@ export function lineName(key: Line['key']): string {
 
 /** Where the limit is from: 'FDA Food Code 2022, 3-401.11(A)(2) · law'. */
 export function sourceLine({ limit }: Pick<Check, 'limit'>): string {
-  return `${sourceOf(limit)} · ${forceWord[limit.force]}`
+  const own = `${sourceOf(limit)} · ${forceWord[limit.force]}`
+  const { inPlaceOf } = limit
+  return inPlaceOf ? `${own}, in place of ${sourceOf(inPlaceOf)} · ${forceWord[inPlaceOf.force]}` : own
 }
 
 /** Document, edition and section. */
@@ -126,6 +150,8 @@ const LINES: Record<Line['key'], string> = {
   rework: 'Rework of a slow cooling',
   'boil-out': 'Starch boiled out',
   'fruit-boil': 'Frozen fruit boiled',
+  'fruit-days': 'Untreated frozen fruit, kept',
+  'bake-core': 'Baked through, in the middle',
   ceiling: 'Ceiling',
   'cool-first': 'Cooling, first stage',
   'cool-second': 'Cooling, second stage',

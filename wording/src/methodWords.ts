@@ -12,6 +12,7 @@ export const stepName: Record<StepKind, string> = {
   cook: 'Cook',
   'boil out': 'Boil out',
   bake: 'Bake',
+  brown: 'Brown',
   strain: 'Strain',
   whip: 'Whip',
   fold: 'Fold',
@@ -46,6 +47,8 @@ export function problemSentence({ code, values }: Problem, reader: Reader): stri
       return `${name} is never heated. Only a pasteurized lot goes in unheated.`
     case 'frozen fruit not treated':
       return `${name} is frozen and not treated. It is boiled for a minute, or bought treated.`
+    case 'dry with what spoils':
+      return `${name} goes in after the oven, and the whole is to be kept without cold. With it in, it needs the cold.`
     case 'floor above ceiling':
       return `The floor, ${degrees(Number(values.floor), reader)}, lies above the ceiling, ${degrees(Number(values.ceiling), reader)}: it cannot be proven and stay smooth.`
     case 'component unknown':

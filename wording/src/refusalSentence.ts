@@ -1,4 +1,4 @@
-import { ASSESSMENT_LENGTH, type FieldProblem, type Refusal, type Shut } from '@logged-thermal/core'
+import { ASSESSMENT_LENGTH, type BakeNotShown, type FieldProblem, type Refusal, type Shut } from '@logged-thermal/core'
 import { centimetres } from './coolingWords'
 import { dayName } from './figures'
 import { orderSentence } from './guideWords'
@@ -117,6 +117,16 @@ export function refusalSentence(refusal: Refusal): string {
       return receivingSentence(refusal.why)
     case 'keeps too long':
       return `${refusal.days} days is longer than ${refusal.limit.rule.days}, the most that ${refusal.limit.source.document}, ${refusal.limit.source.section}, allows. Day 1 is the day it is made.`
+    case 'not guidance':
+      return 'Only a limit that is guidance gives way to a line of the house. Law needs a written variance, and a floor is a floor.'
+    case 'signed too long':
+      return `It is signed until ${dayName(refusal.last)} at the latest, then looked at again.`
+    case 'not crumb':
+      return 'Only crumb and dry pieces close on a validated bake: a custard, a soufflé and a browned foam are read in the middle.'
+    case 'bakes wanting':
+      return 'Three different bakes are needed, or a written study.'
+    case 'bake not shown':
+      return `${refusal.batch} does not show it: ${BAKE_NOT_SHOWN[refusal.why]}.`
     case 'kept, not served':
       return 'This method is cooled and kept: the lead releases or discards it.'
     case 'backdated':
@@ -187,6 +197,14 @@ export function fieldSentence(field: string, problem: FieldProblem): string {
     case 'out of range':
       return `"${name}" has to be from ${problem.least} to ${problem.most}.`
   }
+}
+
+const BAKE_NOT_SHOWN: Record<BakeNotShown, string> = {
+  'other method': 'it is of another version of the method, or too long ago',
+  shallower: 'it was filled less deep',
+  'not read': 'no probe read 90 °C in the middle, or into, out of and heat of the oven were not told',
+  'hotter oven': 'its oven was hotter',
+  longer: 'it was longer in the oven before it was read at 90 °C',
 }
 
 function minutes(ms: number): string {

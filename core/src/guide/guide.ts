@@ -10,6 +10,7 @@ import { lastMark } from '../verdict/marks'
 import { instantOf } from '../verdict/offHeat'
 import { cleaningDue, type CleaningWhy } from './cleaning'
 import { endEdge, endOf, nextHeat } from './stepEnds'
+import { washingDue } from './washing'
 import { warmUpOf, type WarmUp } from './warmUp'
 
 /** Where a step of a batch is. */
@@ -27,6 +28,8 @@ export type Todo =
   | { kind: 'clean'; why: CleaningWhy; waits: boolean }
   | { kind: 'warm-up'; warmUp: WarmUp }
   | { kind: 'eggs'; uses: EggUse[] }
+  /** Fresh fruit, herbs, flowers: to be washed before they go in, keys of the catalogue. */
+  | { kind: 'wash'; step: string; ingredients: string[] }
   | { kind: 'begin'; step: string; of: StepKind }
   | { kind: 'end'; step: string; of: StepKind; edge: Edge }
   | { kind: 'settle'; lines: PartLine[] }
@@ -46,7 +49,7 @@ export interface Guide {
 }
 
 /** Steps whose own time begins with a tap: it boils, it rests, it goes into the freezer. */
-const BEGUN: readonly StepKind[] = ['infuse', 'boil out', 'bake', 'set', 'freeze']
+const BEGUN: readonly StepKind[] = ['infuse', 'boil out', 'bake', 'brown', 'set', 'freeze']
 /** Steps that nothing ends but the batch itself. */
 const STAYS: readonly StepKind[] = ['cool', 'hold']
 const PARTS_ONLY: readonly StepKind[] = ['mise', 'eggs', 'infuse', 'heat dairy', 'whip']
@@ -92,6 +95,8 @@ function todosOf(batch: BatchState, now: GuideStep | null, at: Instant): Todo[] 
   const here = batch.method.steps.findIndex(({ key }) => key === now.key)
   const due = unnamedUses(batch).filter(({ step }) => batch.method.steps.findIndex(({ key }) => key === step) <= here)
   if (due.length) todos.push({ kind: 'eggs', uses: due })
+  const unwashed = washingDue(batch, now.key, at)
+  if (unwashed.length) todos.push({ kind: 'wash', step: now.key, ingredients: unwashed })
   if (now.kind === 'assemble' && batch.parts.every(({ void: gone }) => gone)) todos.push({ kind: 'parts' })
   if (asksMerged(batch)) todos.push({ kind: 'merged' })
   const heatGoesOn = nextHeat(batch, now.key)

@@ -26,6 +26,9 @@ export function leading(asks: Attention, { now: step, todos }: Guide, now: Insta
   const [first] = todos
   if (!first || ALONE.includes(asks.kind)) return 'asks'
   if (step?.kind === 'boil out') return first
+  // A validated bake goes by the oven and the clock.
+  const bakes = step?.kind === 'bake' && 'finding' in asks && asks.finding?.check.bake !== undefined
+  if (bakes || (asks.kind === 'mark' && step?.kind === 'bake')) return first
   // Starch goes on to the boil, where all else comes off.
   const goesOn = asks.kind === 'mark' && todos.find((todo) => todo.kind === 'begin')
   if (goesOn) return goesOn

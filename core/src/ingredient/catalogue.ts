@@ -114,7 +114,22 @@ const FOODS: Ingredient[] = [
   food('quince', 'Quince purée', of(83.8, 0.4, 0.1, 13.4, 0.4), { needsCold: true }),
   food('pear', 'Pear purée', of(84, 0.4, 0.1, 12.1, 0.3), { needsCold: true }),
   food('chestnut', 'Chestnut purée', of(52, 2, 1.2, 39.6, 1), { needsCold: true, synonyms: ['crème de marrons'] }),
-  food('rhubarb', 'Rhubarb', of(93.6, 0.9, 0.2, 2.7, 0.8), { needsCold: true }),
+  food('rhubarb', 'Rhubarb', of(93.6, 0.9, 0.2, 2.7, 0.8), { needsCold: true, fresh: true }),
+  food('fresh-berries', 'Fresh berries', of(87, 0.9, 0.4, 6.5, 0.5), {
+    needsCold: true,
+    fresh: true,
+    synonyms: ['currants', 'raspberries', 'strawberries'],
+  }),
+  food('fresh-herbs', 'Fresh herbs', of(85, 3.3, 0.7, 5.3, 1.8), {
+    needsCold: true,
+    fresh: true,
+    synonyms: ['mint leaves', 'verbena', 'basil'],
+  }),
+  food('edible-flowers', 'Edible flowers', of(86, 1.5, 0.4, 8, 1), {
+    needsCold: true,
+    fresh: true,
+    synonyms: ['violets', 'elderflowers', 'rose petals'],
+  }),
   food('dark-chocolate', 'Dark chocolate', of(1.4, 7.8, 42.6, 45.9, 2.3), {
     allergens: ['soy'],
     synonyms: ['bittersweet chocolate', 'couverture'],

@@ -36,4 +36,6 @@ export interface Ingredient {
   starch: boolean
   /** Bloom strength, for gelatine; 0 for all else. */
   bloom: number
+  /** Fruit, herbs and flowers as they come from the field. */
+  fresh?: true
 }

@@ -7,6 +7,8 @@ import type { LimitSet } from '../limits/limit'
 import { limitsAt } from '../limits/limitSet'
 import type { Method } from '../method/method'
 import { FORMER_TERMS, termsOf, type Terms } from '../method/terms'
+import { bakeOn, NOTHING_SIGNED, type Signed } from '../method/signed'
+import { withSignedLines } from '../limits/signedLine'
 import { approvedOf } from '../state/method'
 import { parseProcedure, parseVessel, PROCEDURE } from './parseMethod'
 import { EVERYONE_WHO_COOKS, type KindOf } from './kindOf'
@@ -14,7 +16,7 @@ import { EVERYONE_WHO_COOKS, type KindOf } from './kindOf'
 /** A batch begins, and what it is held to is fixed. */
 export const batchStarted: KindOf<'batch-started'> = {
   kind: 'batch-started',
-  v: 4,
+  v: 5,
   about: 'batch',
   may: EVERYONE_WHO_COOKS,
   signed: false,
@@ -48,7 +50,8 @@ export const batchStarted: KindOf<'batch-started'> = {
     if (!limits) return { code: 'not there', field: 'body.limits', what: 'limits' }
     if (method.version !== body.method.version) return { code: 'older version', field: 'body', current: method.version }
     if (limits.version !== body.limits.version) return { code: 'older version', field: 'body', current: limits.version }
-    const resolved = heldTo(method, body.factor, limits, isForSusceptible(body.terms), dayOf(at, zone))
+    const signed = read('method', body.method.id)?.signed ?? NOTHING_SIGNED
+    const resolved = heldTo(method, body.factor, limits, isForSusceptible(body.terms), dayOf(at, zone), signed)
     const { method: ref, checks, terms } = body
     if (canonical(resolved) !== canonical({ method: ref, checks, terms: terms ?? null })) {
       return { code: 'other checks', field: 'body.checks' }
@@ -60,10 +63,22 @@ export const batchStarted: KindOf<'batch-started'> = {
   },
 }
 
-/** All that a batch of a method is held to under the limits of a day. */
-export function heldTo(method: Method, factor: number, limits: LimitSet, forSusceptible: boolean, day: Day) {
-  const terms = termsOf(method, factor, limits, forSusceptible, day)
-  return { method: methodRef(method), checks: checksFor(method, limits, day, terms.eggs), terms }
+/**
+ * All that a batch of a method is held to under the limits of a day.
+ * @param signed what the lead signed for this method: lines in place of guidance, a bake that closes its floor
+ */
+export function heldTo(
+  method: Method,
+  factor: number,
+  limits: LimitSet,
+  forSusceptible: boolean,
+  day: Day,
+  signed: Signed = NOTHING_SIGNED,
+) {
+  const own = withSignedLines(limits, signed.lines, day)
+  const terms = termsOf(method, factor, own, forSusceptible, day)
+  const checks = checksFor(method, own, day, terms.eggs, bakeOn(signed, method, day))
+  return { method: methodRef(method), checks, terms }
 }
 
 /** Terms as sent may be anything; whether the order is for susceptible people is the one thing that is theirs to say. */

@@ -5,11 +5,13 @@ import type { Read } from '../state/state'
 import type { World } from '../verdict/judge'
 import { acidityMeasured } from './acidityMeasured'
 import { added } from './added'
+import { bakeValidated } from './bakeValidated'
 import { batchStarted } from './batchStarted'
 import { cleaned } from './cleaned'
 import { corrected } from './corrected'
 import { covered } from './covered'
 import { delegated } from './delegated'
+import { guidanceReplaced } from './guidanceReplaced'
 import { handedOver } from './handedOver'
 import { disposed } from './disposed'
 import { eggsTaken } from './eggsTaken'
@@ -53,12 +55,15 @@ import { takenBack } from './takenBack'
 import { unitRead } from './unitRead'
 import { unitSkipped } from './unitSkipped'
 import { vesselRegistered } from './vesselRegistered'
+import { washed } from './washed'
 
 /** Every kind of entry there is. */
 export const kinds: { [K in Kind]: KindOf<K> } = {
   'limits-set': limitsSet,
   'method-saved': methodSaved,
   'method-approved': methodApproved,
+  'guidance-replaced': guidanceReplaced,
+  'bake-validated': bakeValidated,
   'instrument-registered': instrumentRegistered,
   'batch-started': batchStarted,
   'step-marked': stepMarked,
@@ -107,6 +112,7 @@ export const kinds: { [K in Kind]: KindOf<K> } = {
   'unit-skipped': unitSkipped,
   'acidity-measured': acidityMeasured,
   served,
+  washed,
 }
 
 /** The kind of a claim, with the types tied together. */

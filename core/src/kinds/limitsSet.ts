@@ -14,7 +14,7 @@ import { parseRule } from './parseRule'
  */
 export const limitsSet: KindOf<'limits-set'> = {
   kind: 'limits-set',
-  v: 6,
+  v: 7,
   about: 'limits',
   may: ['lead'],
   signed: true,
@@ -95,6 +95,8 @@ function parsePractice(field: Field): Practice {
     'hotHours',
     'freezerAir',
     'frozenUseBy',
+    'bakeDays',
+    'fruitDays',
     'permits',
   ] as const
   const fields = object(field, names)
@@ -116,6 +118,8 @@ function parsePractice(field: Field): Practice {
     freezerAir: number(fields.freezerAir, -40, -5),
     // Left out by those who know of no such school: the use-by binds.
     frozenUseBy: fields.frozenUseBy.value == null ? null : whole(fields.frozenUseBy, 1, 365),
+    bakeDays: whole(fields.bakeDays, 1, 366),
+    fruitDays: whole(fields.fruitDays, 1, 7),
     permits: {
       heatedEggs: parseVariance(heatedEggs),
       susceptiblePlan: parseVariance(susceptiblePlan),

@@ -16,6 +16,7 @@ import {
 import { families } from '../limits/families'
 import { schedules } from '../limits/sets/schedules'
 import {
+  COOLINGS,
   STEP_KINDS,
   type Amount,
   type Component,
@@ -71,19 +72,23 @@ export function parseMethod(field: Field): Method {
 /** What of a method decides the checks. */
 export function parseProcedure(fields: Record<(typeof PROCEDURE)[number], Field>): Procedure {
   const { version, name, family, steps, schedule, cooling, ceiling, raw, untreatedFruit, houseDays } = fields
+  const of = oneOf(family, Object.keys(families) as FamilyKey[])
   return {
     version: whole(version, 1, 1e6),
     name: text(name, 80),
-    family: oneOf(family, Object.keys(families) as FamilyKey[]),
+    family: of,
     steps: list(steps, parseStep, 40),
     schedule: schedule.value === null ? null : oneOf(schedule, Object.keys(schedules)),
-    cooling: oneOf(cooling, ['stages', 'ambient', 'none'] as const),
+    cooling: oneOf(cooling, families[of].crumb ? COOLINGS : NOT_DRY),
     ceiling: ceiling.value === null ? null : parseDegrees(ceiling),
     raw: flag(raw),
     untreatedFruit: flag(untreatedFruit),
     houseDays: whole(houseDays, 1, 365),
   }
 }
+
+/** Only crumb and dry pieces are kept without cold. */
+const NOT_DRY = COOLINGS.filter((cooling) => cooling !== 'dry')
 
 export function parseVessel(field: Field): Vessel {
   const vessel = object(field, ['id', 'name', 'fillDepth'])

@@ -1,7 +1,7 @@
 import type { Instant } from '../calendar/instant'
 import { cleaningDue } from '../guide/cleaning'
 import { outOfOrder } from '../guide/order'
-import { object, oneOf, text } from '../ledger/parse'
+import { object, oneOf, text, typedTemperature } from '../ledger/parse'
 import type { Edge } from '../limits/rule'
 import { heatPlan } from '../method/heatPlan'
 import type { BatchState } from '../state/batch'
@@ -19,11 +19,12 @@ export const stepMarked: KindOf<'step-marked'> = {
   signed: false,
   raise: (body) => ({ reason: null, ...body }),
   parse(body) {
-    const { step, edge, reason } = object(body, ['step', 'edge', 'reason'])
+    const { step, edge, reason, oven } = object(body, ['step', 'edge', 'reason', 'oven'])
     return {
       step: text(step, 40),
       edge: oneOf(edge, ['started', 'combined', 'done', 'skipped'] as const),
       reason: reason.value === null ? null : text(reason, 300),
+      ...(oven.value === undefined ? {} : { oven: typedTemperature(oven) }),
     }
   },
   touches: ({ about }) => [about],

@@ -8,9 +8,11 @@ import type { Terms } from '../method/terms'
 import type { Place } from '../cooling/place'
 import type { Measure } from '../store/measure'
 import type { Check } from '../limits/checksFor'
-import type { Force, LimitSet } from '../limits/limit'
+import type { Force, LimitKey, LimitSet } from '../limits/limit'
+import type { SignedLine } from '../limits/signedLine'
 import type { Edge } from '../limits/rule'
 import type { Method, Of, Procedure, Vessel } from '../method/method'
+import type { ValidatedBake } from '../method/signed'
 import type { RegisteredVessel, Vessel as PouredInto } from '../vessel/vessel'
 import type { Typed } from '../quantity/temperature'
 import type { Where } from '../trace/reading'
@@ -165,6 +167,10 @@ export interface Bodies {
   'limits-set': { set: LimitSet }
   'method-saved': { method: Method }
   'method-approved': { version: number; limits: Id; components: Id[] }
+  /** null: taken back, and the guidance holds again. */
+  'guidance-replaced': { limits: Id; limit: LimitKey; line: Omit<SignedLine, 'limit'> | null }
+  /** null: taken back, and it is read in the middle again. */
+  'bake-validated': { limits: Id; step: string; bake: Omit<ValidatedBake, 'step'> | null }
   'instrument-registered': { code: string; kind: InstrumentKind }
   'batch-started': {
     code: string
@@ -176,7 +182,8 @@ export interface Bodies {
     factor: number
     terms: Terms
   }
-  'step-marked': { step: string; edge: Edge; reason: string | null }
+  /** `oven`: at the end of a bake, as it stood; with it the cue is said to have been seen. */
+  'step-marked': { step: string; edge: Edge; reason: string | null; oven?: Typed }
   'step-deviated': Deviation
   churned: Churning
   'reading-taken': ReadingBody
@@ -214,6 +221,8 @@ export interface Bodies {
   added: Addition
   /** Hands, cloth, sieve and spatula clean, probe wiped: at the boundary from raw to cooked. */
   cleaned: { step: string }
+  /** Fresh fruit, herbs and flowers of that step, in running water. */
+  washed: { step: string }
   covered: { cover: Cover }
   placed: Placement
   stirred: Record<string, never>

@@ -1,5 +1,6 @@
 import type { MoveShut } from '../kinds/itemMoved'
 import type { Instant } from '../calendar/instant'
+import type { Day } from '../calendar/zone'
 import type { Limit } from '../limits/limit'
 import type { DaysRule } from '../limits/rule'
 import type { PartShut } from '../store/part'
@@ -10,6 +11,9 @@ import type { OutOfOrder } from '../guide/order'
 import type { Problem } from '../method/problems'
 import type { FieldProblem } from './parse'
 import type { Shut } from '../verdict/disposition'
+
+/** Why a batch does not show that a bake heats it through: not of this version and this interval, not read, or another bake. */
+export type BakeNotShown = 'other method' | 'shallower' | 'not read' | 'hotter oven' | 'longer'
 
 /** Why an entry is not taken. Every code has its sentence in wording. */
 export type Refusal =
@@ -67,6 +71,12 @@ export type Refusal =
   | { code: 'lot not accepted'; field: 'body.lot'; lot: string }
   | { code: 'received otherwise'; field: 'body.verdict'; why: ReceivingReason }
   | { code: 'keeps too long'; field: 'body.version'; days: number; limit: Limit<DaysRule> }
+  | { code: 'not guidance'; field: 'body.limit' }
+  /** A line or a bake is signed until then at the latest. */
+  | { code: 'signed too long'; field: string; last: Day }
+  | { code: 'not crumb'; field: 'about.id' }
+  | { code: 'bakes wanting'; field: 'body.bake.shownBy' }
+  | { code: 'bake not shown'; field: 'body.bake.shownBy'; batch: string; why: BakeNotShown }
   | { code: 'kept, not served'; field: 'about.id' }
   | { code: 'backdated'; field: 'body.set.from' }
   | { code: 'changed since'; field: 'body.findings' }

@@ -39,6 +39,8 @@ export interface ItemFacts {
   claims: DietClaim[]
   /** Holds raw or undercooked egg: the guest is told. */
   advisory: boolean
+  /** Holds frozen fruit that nobody treated and nothing boiled: a note of its own, never the word for egg. */
+  untreatedFruit?: true
   heat: HeatStatus
   /** Spoils without temperature control. */
   needsCold: boolean

@@ -8,17 +8,20 @@ import { families } from './families'
 import type { Limit, LimitKey, LimitSet } from './limit'
 import { inForce } from './limitSet'
 import type { EggPlan } from '../egg/eggPlan'
+import type { HeldBake } from '../method/signed'
 import {
+  bakeCoreOf,
   boilOutOf,
   eggLotOf,
   ceilingOf,
   fruitBoilOf,
+  fruitDaysOf,
   houseDaysOf,
   rawHoursOf,
   rewarmedOf,
   serveByOf,
 } from './methodLimits'
-import { isJudged, type JudgedRule, type Mark } from './rule'
+import { isJudged, type JudgedRule, type Mark, type StepMark } from './rule'
 import { COOLING_KEYS, nameIn } from './ruleSets'
 import { schedules } from './sets/schedules'
 
@@ -35,36 +38,46 @@ export interface Check extends Comparing {
   unit: CodeUnit
   /** Which readings can count: of what, taken where, and between which marks. */
   evidence: { of: Of; where: Where[]; from: Mark; to: Mark | null }
+  /** Of a floor that a validated bake closes too: that bake. */
+  bake?: HeldBake
 }
 
 /**
  * The checks that a batch of this method is held to under these limits, in the order of the work.
  * @param eggs what of eggs goes in, where it is known: raw egg before a heat asks for a floor whatever the family, and egg
  *   that no step heats is checked by its lot
+ * @param bake a bake of it that the lead has validated: it closes the floor as a reading does
  * @param day the day it starts, in the kitchen: a variance ends with its last day
  */
-export function checksFor(method: Procedure, limits: LimitSet, day: Day, eggs: EggPlan | null = null): Check[] {
+export function checksFor(
+  method: Procedure,
+  limits: LimitSet,
+  day: Day,
+  eggs: EggPlan | null = null,
+  bake: HeldBake | null = null,
+): Check[] {
   const { combined, killed, lastHeat, assembled } = heatPlan(method)
   const { checks, lines, stepOf, cool, hold, settles, floorStep, heat, afterHeat } = resolving(method, limits, day)
   const serve = stepOf('serve at once') ?? lastHeat?.step ?? null
   const reheat = stepOf('reheat')
   const reheated: Mark = { step: reheat ?? '', edge: 'started' }
   const unheated = eggs?.unheated === 'pasteurized' ? eggs.uses.find(({ heated }) => !heated) : undefined
-  const hasEgg = families[method.family].egg || (eggs?.uses.some(({ heated }) => heated) ?? false)
+  const { egg, crumb } = families[method.family]
+  const hasEgg = egg || (eggs?.uses.some(({ heated }) => heated) ?? false)
+  const cooled = method.cooling === 'stages' || method.cooling === 'ambient'
   return [
     ...(unheated ? checks(unheated.step, [eggLotOf(lines('pasteurized-egg'))], 'batch started', assembled) : []),
-    ...(heat ? checks(floorStep, heatLimits(method, limits, day, killed !== null && hasEgg), combined, heat) : []),
+    ...(heat ? floors(heat) : []),
+    ...(crumb && killed ? checks(floorStep, [bakeCoreOf()], combined, killed) : []),
     ...(killed && afterHeat ? checks(killed.step, lines('rework'), combined, killed) : []),
     ...fruitBoil(),
     ...(heat ? checks(stepOf('boil out'), [boilOutOf()], combined, heat) : []),
     ...(heat ? checks(heat.step, ceilingOf(method), combined, heat) : []),
     ...(reheat ? checks(reheat, lines('reheat', 'reheat-time'), reheated, { step: reheat, edge: 'done' }) : []),
     ...(method.cooling === 'none' && lastHeat ? checks(serve, [serveByOf(limits)], lastHeat, null) : []),
-    ...(method.cooling === 'none'
-      ? []
-      : checks(cool, afterHeat ? coolingLimits(limits, day) : lines('cool-ambient'), settles, null)),
+    ...(!cooled ? [] : checks(cool, afterHeat ? coolingLimits(limits, day) : lines('cool-ambient'), settles, null)),
     ...(afterHeat && limits.practice.cookChill ? checks(cool, lines('chill-total'), settles, null) : []),
-    ...(method.cooling === 'none'
+    ...(!cooled
       ? []
       : [
           ...checks(hold, rewarmedOf(lines('cool-ambient'), lines('cold-holding')), settles, null),
@@ -73,7 +86,15 @@ export function checksFor(method: Procedure, limits: LimitSet, day: Day, eggs: E
           // Raw egg counts hours from combining instead of the house's days; the law's days stand beside.
           ...checks(hold, [...lines('date-marking'), ...(method.raw ? [] : [houseDaysOf(method)])], settles, null),
         ]),
+    // Dry, it needs no cold and no date of the law's: the house's days are all.
+    ...(method.cooling === 'dry' ? checks(hold, [houseDaysOf(method)], settles, null) : []),
   ]
+
+  function floors(heat: StepMark): Check[] {
+    const found = checks(floorStep, heatLimits(method, limits, day, killed !== null && hasEgg), combined, heat)
+    const validated = crumb && bake !== null && bake.step === killed?.step
+    return validated ? found.map((check) => (check.limit.rule.kind === 'hold' ? { ...check, bake } : check)) : found
+  }
 
   /** On its own part where that is boiled by itself: what joins it may curdle long before. */
   function fruitBoil(): Check[] {
@@ -97,9 +118,19 @@ export interface Foreseen {
   ifHot: Check[]
   /** To be heated, and never hot, as its warmest reading shows: it cools as what is made at room temperature. */
   ifNeverHot: Check[]
+  /** Kept dry, and something went in that needs the cold: from then on it is dated and kept cold as the law says. */
+  ifMoist: Check[]
+  /** Frozen fruit that nobody treated went in and is not boiled here: the house's days for it. */
+  ifFruit: Check[]
 }
 
-export const NOTHING_FORESEEN: Foreseen = { ifRaw: { floor: [], lot: [], hours: [] }, ifHot: [], ifNeverHot: [] }
+export const NOTHING_FORESEEN: Foreseen = {
+  ifRaw: { floor: [], lot: [], hours: [] },
+  ifHot: [],
+  ifNeverHot: [],
+  ifMoist: [],
+  ifFruit: [],
+}
 
 /** Fixed when the batch starts, beside its checks, so that it changes no more than these do. */
 export function foreseenChecks(method: Procedure, limits: LimitSet, day: Day): Foreseen {
@@ -114,6 +145,8 @@ export function foreseenChecks(method: Procedure, limits: LimitSet, day: Day): F
     },
     ifHot: method.cooling === 'ambient' ? checks(cool, coolingLimits(limits, day), settles, null) : [],
     ifNeverHot: afterHeat && !killed && lastHeat ? checks(cool, lines('cool-ambient'), lastHeat, null) : [],
+    ifMoist: method.cooling === 'dry' ? checks(last, lines('cold-holding', 'date-marking'), settles, null) : [],
+    ifFruit: checks(last, [fruitDaysOf(limits)], settles, null),
   }
 }
 

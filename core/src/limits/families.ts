@@ -12,6 +12,8 @@ export interface Family {
   /** Above this it spoils as a dessert: quality, never law. A house default. */
   ceiling: Degrees | null
   cooling: Procedure['cooling']
+  /** Crumb and dry pieces: a bake that the lead has validated closes its floor, and it may be kept dry, without cold. */
+  crumb: boolean
   /** House keeping days to begin with. */
   houseDays: number
   /** What goes wrong in it. */
@@ -26,7 +28,17 @@ const family = (
   cooling: Procedure['cooling'],
   houseDays: number,
   hazard: string,
-): Family => ({ key, name, egg: EGG.includes(key), needs, ceiling, cooling, houseDays, hazard })
+): Family => ({
+  key,
+  name,
+  egg: EGG.includes(key),
+  crumb: key === 'baked-crumb',
+  needs,
+  ceiling,
+  cooling,
+  houseDays,
+  hazard,
+})
 
 const EGG: FamilyKey[] = [
   'starch-custard',
@@ -37,6 +49,7 @@ const EGG: FamilyKey[] = [
   'yolk-foam',
   'white-foam',
   'baked-custard',
+  'baked-crumb',
 ]
 const at = (c: number, f: number): Degrees => ({ c, f })
 const KEPT: StepKind[] = ['cool', 'hold']
@@ -135,6 +148,15 @@ export const families: Record<FamilyKey, Family> = Object.fromEntries(
       'stages',
       3,
       'Oven setting is not core temperature',
+    ),
+    family(
+      'baked-crumb',
+      'Baked crumb, dry pieces',
+      ['bake', 'hold'],
+      null,
+      'dry',
+      3,
+      'Raw in the middle; filled or soaked, it needs the cold again',
     ),
     family(
       'enriched-custard',

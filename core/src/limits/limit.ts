@@ -22,6 +22,8 @@ export interface Limit<R extends Rule = Rule> {
   source: Source
   /** Only where the house chooses it in place of the printed rows. */
   alternative?: true
+  /** The printed guidance that a line signed for the method stands in place of: the record prints both. */
+  inPlaceOf?: { rule: Rule; force: Force; source: Source }
 }
 
 /** Names that mean the same in every rule set. */
@@ -37,6 +39,8 @@ export type LimitKey =
   | 'rework'
   | 'boil-out'
   | 'fruit-boil'
+  | 'fruit-days'
+  | 'bake-core'
   | 'ceiling'
   | 'cool-first'
   | 'cool-second'

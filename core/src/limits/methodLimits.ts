@@ -1,4 +1,5 @@
 import type { Procedure } from '../method/method'
+import { VALIDATED_CORE } from '../method/signed'
 import { families } from './families'
 import type { Limit, LimitSet, Source } from './limit'
 
@@ -40,6 +41,17 @@ export function boilOutOf(): Limit {
   }
 }
 
+/** Read so in the middle, a bake may be one of those that validate it: quality, for the egg rows are the floor. */
+export function bakeCoreOf(): Limit {
+  return {
+    key: 'bake-core',
+    origin: 'method',
+    rule: { kind: 'hold', rows: [{ at: VALIDATED_CORE, seconds: 0 }] },
+    force: 'quality',
+    source: houseDefault('a bake that validates'),
+  }
+}
+
 /** Frozen fruit that no supplier treated is boiled for a minute: a virus is not seen. */
 export function fruitBoilOf(): Limit {
   return {
@@ -48,6 +60,17 @@ export function fruitBoilOf(): Limit {
     rule: { kind: 'hold', rows: [{ at: { c: 95, f: 203 }, seconds: 60 }] },
     force: 'house',
     source: houseDefault('untreated frozen fruit'),
+  }
+}
+
+/** Frozen fruit that nobody treated and nothing boils is kept for the house's days: the cold kills no virus. */
+export function fruitDaysOf({ practice, version }: LimitSet): Limit {
+  return {
+    key: 'fruit-days',
+    origin: 'method',
+    rule: { kind: 'days', days: practice.fruitDays },
+    force: 'house',
+    source: { ...houseDefault('untreated frozen fruit, not boiled'), edition: `version ${version}` },
   }
 }
 

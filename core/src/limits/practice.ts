@@ -34,6 +34,10 @@ export interface Practice {
    * the use-by binds, frozen or not.
    */
   frozenUseBy: number | null
+  /** For how many days a bake that the lead validated holds, before it is shown again. */
+  bakeDays: number
+  /** How many days it keeps what holds frozen fruit that nobody treated and nothing boiled. */
+  fruitDays: number
   permits: Permits
 }
 
@@ -65,6 +69,8 @@ export const PRACTICE: Practice = {
   hotHours: 4,
   freezerAir: -12,
   frozenUseBy: null,
+  bakeDays: 180,
+  fruitDays: 3,
   permits: { heatedEggs: null, susceptiblePlan: null, packagedAcidity: null },
 }
 

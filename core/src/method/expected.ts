@@ -23,6 +23,7 @@ const ENDS: Record<StepKind, number | null> = {
   cook: 80,
   'boil out': 98,
   bake: 78,
+  brown: null,
   strain: null,
   whip: 14,
   fold: 16,

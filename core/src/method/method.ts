@@ -15,6 +15,7 @@ export const STEP_KINDS = [
   'cook',
   'boil out',
   'bake',
+  'brown',
   'strain',
   'whip',
   'fold',
@@ -88,8 +89,8 @@ export interface Procedure {
   steps: Step[]
   /** How it is heated, where not by the rule set's egg rows: the key of a process schedule. */
   schedule: string | null
-  /** How it cools: in stages after heat, from room temperature, or not at all when served at once. */
-  cooling: 'stages' | 'ambient' | 'none'
+  /** How it cools: in stages after heat, from room temperature, not at all when served at once, or kept dry without cold. */
+  cooling: Cooling
   /** Its own ceiling where that is not the family's. */
   ceiling: Degrees | null
   /** It holds raw egg that no step heats: hours count, not days. */
@@ -114,6 +115,9 @@ export interface Method extends Procedure {
   justified: { problem: string; reason: string }[]
 }
 
+export const COOLINGS = ['stages', 'ambient', 'none', 'dry'] as const
+export type Cooling = (typeof COOLINGS)[number]
+
 export const FAMILY_KEYS = [
   'starch-custard',
   'poured-custard',
@@ -127,6 +131,7 @@ export const FAMILY_KEYS = [
   'acid-cream',
   'fruit-jelly',
   'baked-custard',
+  'baked-crumb',
   'enriched-custard',
   'assembly',
   'whipped-cream',

@@ -32,6 +32,7 @@ export type ProblemCode =
   | 'egg after the last heat'
   | 'egg not heated'
   | 'frozen fruit not treated'
+  | 'dry with what spoils'
   | 'floor above ceiling'
   | 'component unknown'
   | 'much sugar'
@@ -49,6 +50,7 @@ export function problemsOf(method: Method, limits: LimitSet, day: string, find: 
     ...starchNotBoiled(method),
     ...eggsNotHeated(method),
     ...fruitNotTreated(method),
+    ...dryWithWhatSpoils(method),
     ...floorAboveCeiling(method, limits, day),
     ...componentsUnknown(method, find),
     ...unlikely(method, find),
@@ -118,11 +120,34 @@ function eggsNotHeated(method: Method): Problem[] {
 }
 
 function fruitNotTreated(method: Method): Problem[] {
+  return unboiledFruit(method).map((amount) =>
+    problem('frozen fruit not treated', at(amount), { name: nameOf(amount, method) }),
+  )
+}
+
+/** Frozen fruit that nobody treated and that the method does not boil after it goes in. */
+export function unboiledFruit(method: Method): Amount[] {
   const { lastHeat } = heatPlan(method)
   const heat = method.steps.findIndex(({ key }) => key === lastHeat?.step)
-  return method.amounts
-    .filter((amount) => amount.state === 'frozen' && !(method.untreatedFruit && heat >= indexOf(method, amount)))
-    .map((amount) => problem('frozen fruit not treated', at(amount), { name: nameOf(amount, method) }))
+  return method.amounts.filter(
+    (amount) => amount.state === 'frozen' && !(method.untreatedFruit && heat >= indexOf(method, amount)),
+  )
+}
+
+/** Kept without cold is only what no later step makes moist or perishable again. */
+function dryWithWhatSpoils(method: Method): Problem[] {
+  if (method.cooling !== 'dry') return []
+  const { killed } = heatPlan(method)
+  const kill = method.steps.findIndex(({ key }) => key === killed?.step)
+  const after = (each: Pick<Amount, 'step'>) => indexOf(method, each) > kill
+  return [
+    ...method.amounts
+      .filter((amount) => after(amount) && ingredientOf(amount, method)?.needsCold !== false)
+      .map((amount) => problem('dry with what spoils', at(amount), { name: nameOf(amount, method) })),
+    ...method.components
+      .filter(after)
+      .map(({ key, step, name }) => problem('dry with what spoils', { step, amount: key }, { name })),
+  ]
 }
 
 /** Every row of a floor lies above where the same pot spoils: it cannot be both. Each floor against each ceiling. */

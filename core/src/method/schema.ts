@@ -1,5 +1,5 @@
 import { schedules } from '../limits/sets/schedules'
-import { FAMILY_KEYS, STEP_KINDS } from './method'
+import { COOLINGS, FAMILY_KEYS, STEP_KINDS } from './method'
 
 const text = (maxLength: number) => ({ type: 'string', minLength: 1, maxLength })
 const number = (minimum: number, maximum: number) => ({ type: 'number', minimum, maximum })
@@ -38,7 +38,7 @@ export const methodSchema = {
         family: { enum: [...FAMILY_KEYS] },
         steps: list(record({ key: text(40), kind: { enum: [...STEP_KINDS] }, measures: of })),
         schedule: orNull({ enum: Object.keys(schedules) }),
-        cooling: { enum: ['stages', 'ambient', 'none'] },
+        cooling: { enum: [...COOLINGS] },
         ceiling: orNull(degrees),
         raw: { type: 'boolean' },
         untreatedFruit: { type: 'boolean' },

@@ -5,7 +5,9 @@ import { foreseenChecks, limitsOf, NOTHING_FORESEEN, type Foreseen } from '../li
 import type { Force, LimitSet, Source } from '../limits/limit'
 import { permitted } from '../limits/practice'
 import type { Composition } from '../ingredient/ingredient'
+import { isWashed } from '../guide/washing'
 import { factsOf } from './facts'
+import { unboiledFruit } from './problems'
 import type { Method } from './method'
 
 /** What of the house and of the order a batch is made under, beside its checks: fixed when it starts. */
@@ -13,6 +15,10 @@ export interface Terms extends Foreseen {
   /** The kitchen or this order serves highly susceptible people. */
   susceptible: boolean
   eggs: EggPlan
+  /** Fresh fruit, herbs and flowers that the method takes: told as washed before they go in. */
+  washed: { step: string; ingredient: string }[]
+  /** The method takes frozen fruit that nobody treated, and does not boil it. */
+  untreatedFruit: boolean
   cleanFirst: boolean
   warmMinutes: number
   rewarmings: number
@@ -39,6 +45,8 @@ export function termsOf(method: Method, factor: number, limits: LimitSet, forSus
   return {
     susceptible,
     eggs: eggPlan(method, factor, limits, susceptible, day),
+    washed: method.amounts.filter(isWashed).map(({ step, ingredient }) => ({ step, ingredient })),
+    untreatedFruit: unboiledFruit(method).length > 0,
     cleanFirst: practice.cleanFirst,
     warmMinutes: practice.warmMinutes,
     rewarmings: practice.rewarmings,
@@ -52,6 +60,8 @@ export function termsOf(method: Method, factor: number, limits: LimitSet, forSus
 export const FORMER_TERMS: Terms = {
   susceptible: false,
   eggs: { uses: [], heated: 'any', unheated: 'pasteurized', allows: null },
+  washed: [],
+  untreatedFruit: false,
   cleanFirst: false,
   warmMinutes: 30,
   rewarmings: 0,

@@ -49,6 +49,7 @@ export interface BatchState {
   leftOvers: Fact<LeftOver>[]
   additions: Fact<Addition>[]
   cleanings: Fact<{ step: string }>[]
+  washings: Fact<{ step: string }>[]
   covers: Fact<{ cover: Cover }>[]
   placements: Fact<Placement>[]
   stirrings: Fact<Record<string, never>>[]
@@ -83,6 +84,7 @@ export const NOTHING_YET = {
   leftOvers: [],
   additions: [],
   cleanings: [],
+  washings: [],
   covers: [],
   placements: [],
   stirrings: [],
@@ -119,9 +121,9 @@ export function isPutAway({ portions }: Pick<BatchState, 'portions'>): boolean {
 /** Every fact of a batch that may be corrected or accepted; none where there is no batch. */
 export function batchFacts(batch: BatchState | null): Fact<unknown>[] {
   if (!batch) return []
-  const { readings, marks, deviations, churnings, notes, eggs, additions, cleanings, covers, acidities, parts } = batch
-  const { placements, stirrings, pourings, plans, rewarmed } = batch
-  const done = [marks, deviations, churnings, notes, eggs, additions, cleanings, acidities, parts]
+  const { readings, marks, deviations, churnings, notes, eggs, additions, cleanings, washings } = batch
+  const { covers, acidities, parts, placements, stirrings, pourings, plans, rewarmed } = batch
+  const done = [marks, deviations, churnings, notes, eggs, additions, cleanings, washings, acidities, parts]
   return [readings, ...done, covers, placements, stirrings, pourings, plans, rewarmed].flat()
 }
 
@@ -149,6 +151,8 @@ export function applyToBatch(id: Id, state: BatchState | null, entry: Entry): Ba
       return { ...state, additions: [...state.additions, factOf(entry, claim.at, asResolved(claim.body, entry))] }
     case 'cleaned':
       return { ...state, cleanings: [...state.cleanings, factOf(entry, claim.at, claim.body)] }
+    case 'washed':
+      return { ...state, washings: [...state.washings, factOf(entry, claim.at, claim.body)] }
     case 'covered':
       return { ...state, covers: [...state.covers, factOf(entry, claim.at, claim.body)] }
     case 'placed':
@@ -245,6 +249,7 @@ function eachList(state: BatchState, change: <T>(facts: Fact<T>[]) => Fact<T>[])
     eggs: change(state.eggs),
     additions: change(state.additions),
     cleanings: change(state.cleanings),
+    washings: change(state.washings),
     covers: change(state.covers),
     placements: change(state.placements),
     stirrings: change(state.stirrings),

@@ -1,6 +1,7 @@
 import type { Instant } from '../calendar/instant'
 import type { Entry, Id } from '../ledger/entry'
 import type { Method } from '../method/method'
+import { NOTHING_SIGNED, type Signed } from '../method/signed'
 
 /** Every version of a method, oldest first, and which of them the lead approved. */
 export interface MethodState {
@@ -8,6 +9,8 @@ export interface MethodState {
   versions: Method[]
   saved: { by: Id; at: Instant }[]
   approved: { version: number; by: Id; at: Instant }[]
+  /** What the lead signed for it beside its versions, the last of each. */
+  signed: Signed
 }
 
 /** The version that batches are made by: the latest approved; null while none is. */
@@ -24,11 +27,26 @@ export function latestOf({ versions }: MethodState): Method {
 export function applyToMethod(id: Id, state: MethodState | null, { claim }: Entry): MethodState | null {
   const { by, at } = claim
   if (claim.kind === 'method-saved') {
-    const { versions, saved, approved } = state ?? { versions: [], saved: [], approved: [] }
-    return { id, versions: [...versions, claim.body.method], saved: [...saved, { by, at }], approved }
+    const { versions, saved, approved, signed } = state ?? NEW
+    return { id, versions: [...versions, claim.body.method], saved: [...saved, { by, at }], approved, signed }
   }
-  if (claim.kind === 'method-approved' && state) {
-    return { ...state, approved: [...state.approved, { version: claim.body.version, by, at }] }
+  if (!state) return null
+  switch (claim.kind) {
+    case 'method-approved':
+      return { ...state, approved: [...state.approved, { version: claim.body.version, by, at }] }
+    case 'guidance-replaced': {
+      const { limit, line } = claim.body
+      const others = state.signed.lines.filter((each) => each.limit !== limit)
+      const lines = line ? [...others, { limit, ...line }] : others
+      return { ...state, signed: { ...state.signed, lines } }
+    }
+    case 'bake-validated': {
+      const { step, bake } = claim.body
+      return { ...state, signed: { ...state.signed, bake: bake && { step, ...bake } } }
+    }
+    default:
+      return state
   }
-  return state
 }
+
+const NEW = { versions: [], saved: [], approved: [], signed: NOTHING_SIGNED }

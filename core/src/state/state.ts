@@ -19,7 +19,7 @@ export interface LimitsState {
 }
 
 /** The shape of what is folded: kept states of another version are folded anew from the chain. */
-export const FOLD_VERSION = 7
+export const FOLD_VERSION = 8
 
 /** What each type of subject folds to. */
 export interface States {

@@ -14,6 +14,7 @@ import { HOTTEST, SAME_DEGREE } from '../quantity/temperature'
 import type { Bounded } from '../trace/reading'
 import { addInterval } from '../trace/timeInBand'
 import { mixtureTrace } from '../verdict/evidence'
+import { holdsUntreatedFruit, isMoistened } from '../verdict/checksNow'
 import { isReleased, releaseShut, type Shut } from '../verdict/disposition'
 import { isRawOnPurpose, rawInsOf } from '../verdict/rawIn'
 import type { Finding } from '../verdict/finding'
@@ -68,7 +69,12 @@ export function datingOf(batch: BatchState, limits: Pick<LimitSet, 'practice'>, 
   // What went in raw and is not proven to be cooked counts the hours of the raw class, whatever its method said.
   const isRaw = raw.some(({ what }) => what !== 'fruit') && !proven
   const has = batch.checks.some(({ limit }) => limit.key === 'raw-class')
-  const checks = isRaw && !has ? [...batch.checks, ...batch.terms.ifRaw.hours] : batch.checks
+  const checks = [
+    ...batch.checks,
+    ...(isRaw && !has ? batch.terms.ifRaw.hours : []),
+    ...(isMoistened(batch) ? batch.terms.ifMoist : []),
+    ...(holdsUntreatedFruit(batch) ? batch.terms.ifFruit : []),
+  ]
   const keeps = checks.flatMap(({ limit, evidence }): Keep[] => {
     const { rule, force, source } = limit
     if (rule.kind === 'days') return [{ what: 'days', count: rule.days, from: null, force, source }]
@@ -184,8 +190,9 @@ function itemFactsOf(batch: BatchState, method: Method, limits: LimitSet, zone: 
     claims: added.length ? [] : claims,
     // The word to the guest is for raw or undercooked egg, never for fruit.
     advisory: (heat === 'raw' && egg) || passed.some(({ facts }) => facts.advisory),
+    ...(holdsUntreatedFruit(batch) ? { untreatedFruit: true as const } : {}),
     heat,
-    needsCold: true,
+    needsCold: batch.method.cooling !== 'dry' || isMoistened(batch) || heat === 'raw',
     unknown,
   }
 }

@@ -81,12 +81,12 @@ export class KitchenStory {
     for (const each of methods) this.publish(each)
   }
 
-  publish(of: Method): void {
-    this.enter('method-saved', of.id, -49, { method: of }, { by: LEAD })
+  publish(of: Method, minutes = -49): void {
+    this.enter('method-saved', of.id, minutes, { method: of }, { by: LEAD })
     this.enter(
       'method-approved',
       of.id,
-      -48,
+      minutes + 1,
       { version: of.version, limits: this.kitchen.limits, components: [] },
       { by: LEAD },
     )
@@ -130,15 +130,25 @@ export class KitchenStory {
 
   begin(name: string, minutes = 0, of: Method = custard): Id {
     const batch = idOf(name)
+    this.enter('batch-started', batch, minutes, this.begun(name, minutes, of))
+    return batch
+  }
+
+  /** What a batch is begun with: by what the lead signed for the method, unless something else is claimed. */
+  begun(
+    name: string,
+    minutes: number,
+    of: Method,
+    signed = this.kitchen.read('method', of.id)?.signed,
+  ): Bodies['batch-started'] {
     const limits = this.kitchen.limitsAt(at(minutes))
-    this.enter('batch-started', batch, minutes, {
+    return {
       code: name.slice(0, 12),
-      ...heldTo(of, 1, limits, false, dayOf(at(minutes), this.zone)),
+      ...heldTo(of, 1, limits, false, dayOf(at(minutes), this.zone), signed),
       limits: { id: limits.id, version: limits.version },
       vessel: of.vessel,
       factor: 1,
-    })
-    return batch
+    }
   }
 
   read(batch: Id, minutes: number, celsius: number, more: Partial<Bodies['reading-taken']> & How = {}): Id {

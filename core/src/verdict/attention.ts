@@ -9,6 +9,7 @@ import { batchStanding, isBinding, isGate, rulingDate } from './judgeBatch'
 import type { World } from './judge'
 import { isReleased } from './disposition'
 import { READ_AGAIN } from './doubt'
+import { firstMark } from './marks'
 import { heatSince } from './offHeat'
 import { READ_AGAIN_AFTER } from './plausible'
 import { phaseOf } from './phase'
@@ -199,6 +200,11 @@ function beforeCooling(batch: BatchState, findings: readonly Finding[], now: Ins
   if (next.edge === 'combined') return { kind: 'mark', step, edge: 'combined' }
   const floor = floorOf(findings)
   if (!floor) return { kind: 'mark', step, edge: 'done' }
+  const inOven = floor.check.bake && firstMark({ step, edge: 'started' }, batch)
+  if (floor.check.bake && floor.standing === 'open') {
+    const ready = inOven == null ? now : inOven + floor.check.bake.minutes * MINUTE
+    return ready > now ? { kind: 'read', finding: floor, at: ready } : { kind: 'mark', step, edge: 'done' }
+  }
   if (floor.standing === 'proven') {
     const cooled = readAgainSince(batch)
     return cooled === null ? { kind: 'mark', step, edge: 'done' } : { kind: 'read', finding: floor, at: cooled }

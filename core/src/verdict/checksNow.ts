@@ -1,4 +1,5 @@
 import { MINUTE } from '../calendar/instant'
+import { catalogue } from '../ingredient/catalogue'
 import type { Check } from '../limits/checksFor'
 import { heatPlan } from '../method/heatPlan'
 import { celsiusOf, SAME_DEGREE } from '../quantity/temperature'
@@ -21,7 +22,34 @@ export function checksNow(batch: BatchState): Check[] {
   const own = batch.checks.filter(
     (check) => (check.limit.key !== 'rework' || legOf(batch) > 1) && (!isOfRewarming(check) || warmed),
   )
-  return withRaw(batch, byWarmth(batch, own))
+  return withFruit(batch, withMoist(batch, withRaw(batch, byWarmth(batch, own))))
+}
+
+/** Kept dry until something went in that needs the cold: after the heat, by whatever entry. */
+export function isMoistened(batch: BatchState): boolean {
+  const { killed } = heatPlan(batch.method)
+  const end = killed && firstMark(killed, batch)
+  const after = ({ at }: Fact<unknown>) => end !== null && at > end
+  return (
+    standing(batch.additions).some((fact) => after(fact) && catalogue[fact.value.ingredient]?.needsCold !== false) ||
+    standing(batch.parts).some((fact) => after(fact) && fact.value.part.facts.needsCold)
+  )
+}
+
+/** Frozen fruit that nobody treated is in it, and its method has no boil for it. */
+export function holdsUntreatedFruit(batch: BatchState): boolean {
+  const boiled = batch.checks.some(({ limit, evidence }) => limit.key === 'fruit-boil' && evidence.of === 'mixture')
+  const parts = standing(batch.parts).some(({ value }) => value.part.facts.untreatedFruit === true)
+  return batch.terms.untreatedFruit || (!boiled && (parts || rawInsOf(batch).some(({ what }) => what === 'fruit')))
+}
+
+function withFruit(batch: BatchState, checks: Check[]): Check[] {
+  return holdsUntreatedFruit(batch) ? [...checks, ...batch.terms.ifFruit] : checks
+}
+
+function withMoist(batch: BatchState, checks: Check[]): Check[] {
+  const { ifMoist } = batch.terms
+  return ifMoist.length && isMoistened(batch) ? [...checks, ...ifMoist] : checks
 }
 
 /** After the heat it is read once near its end: that is evidence of its warmest, ms. */

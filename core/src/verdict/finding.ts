@@ -2,6 +2,7 @@ import type { Instant } from '../calendar/instant'
 import type { Day } from '../calendar/zone'
 import type { Check } from '../limits/checksFor'
 import type { HoldRow } from '../limits/compared'
+import type { ValidatedBake } from '../method/signed'
 import type { Bounded, Bracket } from '../trace/reading'
 import type { Doubt } from './doubt'
 import type { Standing } from './standing'
@@ -40,6 +41,7 @@ export type Because =
   | { code: 'reached'; celsius: number; at: Instant; row: HoldRow }
   | { code: 'held'; lowest: number; highest: number; heldMs: number; row: HoldRow }
   | { code: 'not there yet'; celsius: number; at: Instant }
+  | { code: 'baked as validated'; minutes: number; bake: ValidatedBake }
   | { code: 'holding'; celsius: number; since: Instant; row: HoldRow; moreMs: number }
   | { code: 'closed too cold'; highest: number }
   /** `unread`: how long nobody read while a row was held, and at most how much counts, ms; null where none was held. */

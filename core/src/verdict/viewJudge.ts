@@ -6,6 +6,7 @@ import { comparedAs } from '../quantity/temperature'
 import { standing } from '../state/fact'
 import type { Trace } from '../trace/trace'
 import { checksNow } from './checksNow'
+import { orBaked } from './baked'
 import { chillStart } from './chillStart'
 import { evidence, isFloor, type Stream, type Testimony } from './evidence'
 import { findingOf, type CheckWatch, type Span } from './find/checkWatch'
@@ -153,7 +154,7 @@ function watchFor(
   const span = spanOf(check, batch, earlier)
   switch (rule.kind) {
     case 'hold': {
-      const floor = (of: Span) => watchFloor(check, rule, of, ceilingIn(check, batch))
+      const floor = (of: Span) => orBaked(watchFloor(check, rule, of, ceilingIn(check, batch)), check, batch)
       return reopenedFloor(floor(span), reopeningsOf(check, batch, earlier), floor)
     }
     case 'equivalent': {

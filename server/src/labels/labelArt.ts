@@ -11,6 +11,8 @@ export interface LabelFacts {
   /** How cold it is kept, as the kitchen's limit says: '4° or under'. */
   storage: string
   advisory: string
+  /** Of frozen fruit that nobody treated. */
+  fruitNote: string
   reader: Reader
 }
 
@@ -24,7 +26,7 @@ export const FONT = 'DejaVu Sans'
 
 /** One label as a drawing: black on white, the date largest, in words and in figures. */
 export function labelArt(facts: LabelFacts, { width, height }: Size): string {
-  const { item, reader, initials, storage, advisory } = facts
+  const { item, reader, initials, storage, advisory, fruitNote } = facts
   const [w, h] = [width * 10, height * 10]
   const bar = Math.round(h * 0.3)
   const code = Math.min(h - bar - 36, Math.round(w * 0.27))
@@ -41,9 +43,9 @@ export function labelArt(facts: LabelFacts, { width, height }: Size): string {
     ...wrapped(allergens + unknown, letters(22, true)).map((text): [string, number, boolean] => [text, 22, true]),
     [`${ready}${storage}`, 20, false],
     [`${heatStatusWord[item.facts.heat]} · ${measureWords(item.measure)}`, 20, false],
-    ...(item.facts.advisory
-      ? wrapped(advisory, letters(18, true)).map((text): [string, number, boolean] => [text, 18, true])
-      : []),
+    ...[item.facts.advisory ? advisory : '', item.facts.untreatedFruit ? fruitNote : '']
+      .filter(Boolean)
+      .flatMap((note) => wrapped(note, letters(18, true)).map((text): [string, number, boolean] => [text, 18, true])),
   ]
   const scale = Math.min(1.25, (h - bar - 24) / lines.reduce((sum, [, size]) => sum + size * 1.3, 0))
   let y = 10

@@ -4,7 +4,7 @@ import { Transform, Type } from 'class-transformer'
 import { ArrayMaxSize, ArrayMinSize, IsIn, IsInt, IsUUID, Max, Min } from 'class-validator'
 import type { Request, Response } from 'express'
 import { dayOf, itemLevel, type Id, type ItemState } from '@logged-thermal/core'
-import { ADVISORY } from '@logged-thermal/wording'
+import { ADVISORY, FRUIT_NOTE } from '@logged-thermal/wording'
 import type { EntityManager } from '@mikro-orm/postgresql'
 import { query } from '../database/query'
 import { KitchenScope } from '../database/kitchenScope'
@@ -107,6 +107,7 @@ async function factsOf(
     initials: initialsOf(people.find(({ id }) => id === item.madeBy)?.name ?? ''),
     storage: storageWords(itemLevel(item, limits, dayOf(now, kitchen.zone))?.celsius ?? null, reader),
     advisory: ADVISORY,
+    fruitNote: FRUIT_NOTE,
     reader,
   }))
 }

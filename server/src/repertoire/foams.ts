@@ -65,7 +65,8 @@ export const foams: MethodShape[] = [
         target: { from: at(71, 160), to: at(74, 165) },
       },
       { key: 'whip', kind: 'whip', text: 'Whip to stiff peaks', activeMinutes: 7 },
-      { key: 'hold', kind: 'hold', text: 'Pipe and brown; browning proves nothing' },
+      { key: 'brown', kind: 'brown', text: 'Pipe, and brown under the grill', passiveMinutes: { least: 3, most: 5 } },
+      { key: 'hold', kind: 'hold', text: 'Keep cold; browning proves nothing' },
     ],
     amounts: [
       ['white', 0, 'combine', { count: 16 }],

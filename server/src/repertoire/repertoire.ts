@@ -1,5 +1,6 @@
 import type { Method } from '@logged-thermal/core'
 import { assembled } from './assembled'
+import { bakedCrumb } from './bakedCrumb'
 import { bakedCustards } from './bakedCustards'
 import { churnedBases } from './churnedBases'
 import { custards } from './custards'
@@ -8,7 +9,15 @@ import { setCreams } from './setCreams'
 import { made, type MethodShape } from './shape'
 
 /** Every method that a kitchen begins with, components before what they go into. Our own invention. */
-const SHAPES: MethodShape[] = [...custards, ...churnedBases, ...foams, ...setCreams, ...bakedCustards, ...assembled]
+const SHAPES: MethodShape[] = [
+  ...custards,
+  ...churnedBases,
+  ...foams,
+  ...setCreams,
+  ...bakedCustards,
+  ...bakedCrumb,
+  ...assembled,
+]
 
 /** The repertoire as methods, with ids of their own. */
 export function repertoire(): Method[] {

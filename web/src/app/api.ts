@@ -17,6 +17,7 @@ import type {
   Learned,
   Lineage,
   SealedEntry,
+  ShownBake,
   Standing,
 } from '@logged-thermal/core'
 import { clockTold, type ClockTold } from './clock'
@@ -111,6 +112,9 @@ export const api = createApi({
     }),
     /** What the kitchen's finished coolings say: it changes with the days, not with the minutes. */
     learned: build.query<{ learned: Record<string, Learned> }, void>({ query: () => 'cooling/learned' }),
+    bakes: build.query<{ bakes: ShownBake[] }, { method: Id; seq: number }>({
+      query: ({ method }) => `methods/${method}/bakes`,
+    }),
     // `seq` is in the question, so that what was entered since is asked for again.
     item: build.query<ItemAnswer, { id: Id; seq: number }>({ query: ({ id }) => `items/${id}` }),
     lineage: build.query<Lineage, { type: string; id: Id; seq: number }>({
@@ -142,6 +146,7 @@ export const api = createApi({
 })
 
 export const {
+  useBakesQuery,
   useDoorQuery,
   useShiftQuery,
   useOpenShiftMutation,

@@ -53,7 +53,8 @@ export function sourced(source: Source, line: LineData, now: number): Sourced | 
   }
   const limits = limitsAt(line.limits?.versions ?? [], now)
   if (!limits) return null
-  const { checks, terms } = heldTo(source.method, 1, limits, false, dayOf(now, line.kitchen.zone))
+  const signed = line.methods.find(({ id }) => id === source.method.id)?.signed
+  const { checks, terms } = heldTo(source.method, 1, limits, false, dayOf(now, line.kitchen.zone), signed)
   const targets = Object.values(source.method.instructions).flatMap(({ target }) => (target ? [target.to.c] : []))
   const celsius = targets.length ? Math.max(...targets) : OFF_THE_HEAT
   return terms.product && { load: { ...terms.product, celsius }, stages: stagesOf(checks) }

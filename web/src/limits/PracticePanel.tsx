@@ -9,6 +9,8 @@ const WARM = [15, 20, 30, 45, 60]
 const SERVE = [10, 15, 20, 30, 45]
 const REWARM = [0, 1, 2, 3]
 const NIGHT = [6, 8, 10, 12, 14]
+const FRUIT = [1, 2, 3]
+const BAKE = [30, 90, 180, 365]
 const OPENED = [1, 2, 3, 4, 5]
 const HOT = [1, 2, 3, 4, 6]
 const FREEZER = [-25, -20, -18, -15, -12]
@@ -55,7 +57,16 @@ export function PracticePanel({ draft, onChange, onClose }: Props) {
     name: string,
     values: number[],
     value: number,
-    key: 'warmMinutes' | 'serveMinutes' | 'rewarmings' | 'nightHours' | 'openedDays' | 'hotHours' | 'freezerAir',
+    key:
+      | 'warmMinutes'
+      | 'serveMinutes'
+      | 'rewarmings'
+      | 'nightHours'
+      | 'openedDays'
+      | 'hotHours'
+      | 'freezerAir'
+      | 'bakeDays'
+      | 'fruitDays',
   ) => (
     <>
       <h3 className="title">{name}</h3>
@@ -124,6 +135,8 @@ export function PracticePanel({ draft, onChange, onClose }: Props) {
       {numbers('Days an opened package is kept, where no limit says less', OPENED, practice.openedDays, 'openedDays')}
       {numbers('Hours hot food is served within', HOT, practice.hotHours, 'hotHours')}
       {numbers('Air of a freezer at most, °C', FREEZER, practice.freezerAir, 'freezerAir')}
+      {numbers('Days before a validated bake is shown again', BAKE, practice.bakeDays, 'bakeDays')}
+      {numbers('Days untreated frozen fruit is kept that nothing boils', FRUIT, practice.fruitDays, 'fruitDays')}
       <Times practice={practice} onChange={onChange && change} />
       <h3 className="title">Written permissions</h3>
       {PERMITS.map((key) => {

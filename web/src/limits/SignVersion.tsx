@@ -1,10 +1,8 @@
 import { useState } from 'react'
 import { isLooser, limitChanges, startOfDay, type LimitSet } from '@logged-thermal/core'
 import { lineName, type Reader } from '@logged-thermal/wording'
-import { sentenceOf, usePostSignedMutation } from '../app/api'
-import { useClaim } from '../app/enter'
-import { useHand, useLine } from '../app/kitchen'
 import { PinPad } from '../door/PinPad'
+import { useLeadSigns } from '../door/useLeadSigns'
 import { Key } from '../parts/Key'
 import { Sheet } from '../parts/Sheet'
 import { changeWords } from './VersionHistory'
@@ -25,25 +23,14 @@ export function SignVersion({
   onClose: () => void
   onSigned: () => void
 }) {
-  const line = useLine()
-  const { person } = useHand(line)
-  const claim = useClaim()
-  const [post, { isLoading }] = usePostSignedMutation()
+  const { lead, sign, busy, refusal } = useLeadSigns(onSigned)
   const [day, setDay] = useState('')
-  const [refusal, setRefusal] = useState<string | null>(null)
-  const lead = person?.role === 'lead' ? person : line?.people.find(({ role }) => role === 'lead')
   // A line kept from another rule set may be looser under this one.
   const looser = draft.lines.find((each) => isLooser(each) && each.variance === null)
 
-  const sign = async (pin: string) => {
-    if (!lead) return
+  const put = (pin: string) => {
     const from = day === '' ? now : Math.max(now, startOfDay(day, reader.zone))
-    const made = claim('limits-set', draft.id, { set: { ...draft, from: Math.round(from) } }, { by: lead.id })
-    const result = await post({ claim: made, signer: lead.id, pin })
-    if (result.error) return setRefusal(sentenceOf(result.error))
-    const [answer] = result.data.results
-    if (answer?.outcome === 'refused') return setRefusal(answer.sentence)
-    onSigned()
+    return sign(pin, 'limits-set', draft.id, { set: { ...draft, from: Math.round(from) } })
   }
   return (
     <Sheet open onClose={onClose} title={`Put version ${draft.version} in force`}>
@@ -71,7 +58,7 @@ export function SignVersion({
             </Key>
           </div>
         ) : (
-          lead && <PinPad name={lead.name} busy={isLoading} sentence={refusal} onPin={(pin) => void sign(pin)} />
+          lead && <PinPad name={lead.name} busy={busy} sentence={refusal} onPin={(pin) => void put(pin)} />
         )}
       </div>
     </Sheet>

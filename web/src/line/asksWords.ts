@@ -30,6 +30,10 @@ export function asksWords(asks: Attention, now: number, reader: Reader): AsksWor
       }
     }
     case 'read': {
+      if (asks.finding.check.bake && asks.at > now) {
+        const [number, unit] = minutes(asks.at - now)
+        return { action: `Out of the oven at ${clock(asks.at, reader)}`, reason: 'a validated bake', number, unit }
+      }
       const late = now - asks.at
       const [number, unit] = minutes(Math.abs(late))
       if (late >= 60_000)

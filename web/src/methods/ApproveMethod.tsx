@@ -1,10 +1,7 @@
-import { useState } from 'react'
 import type { LimitSet, Method, Problem } from '@logged-thermal/core'
 import { problemSentence, type Reader } from '@logged-thermal/wording'
-import { sentenceOf, usePostSignedMutation } from '../app/api'
-import { useClaim } from '../app/enter'
-import { useHand, useLine } from '../app/kitchen'
 import { PinPad } from '../door/PinPad'
+import { useLeadSigns } from '../door/useLeadSigns'
 import { Sheet } from '../parts/Sheet'
 
 /** The lead puts a version in force: shut, and saying why, while something in it blocks. */
@@ -23,29 +20,13 @@ export function ApproveMethod({
   reader: Reader
   onClose: () => void
 }) {
-  const line = useLine()
-  const { person } = useHand(line)
-  const claim = useClaim()
-  const [post, { isLoading }] = usePostSignedMutation()
-  const [refusal, setRefusal] = useState<string | null>(null)
-  const lead = person?.role === 'lead' ? person : line?.people.find(({ role }) => role === 'lead')
-  const sign = async (pin: string) => {
-    if (!lead) return
-    const body = {
+  const { lead, sign, busy, refusal } = useLeadSigns(onClose)
+  const put = (pin: string) =>
+    sign(pin, 'method-approved', method.id, {
       version: method.version,
       limits: limits.id,
       components: method.components.map((each) => each.method),
-    }
-    const result = await post({
-      claim: claim('method-approved', method.id, body, { by: lead.id }),
-      signer: lead.id,
-      pin,
     })
-    if (result.error) return setRefusal(sentenceOf(result.error))
-    const [answer] = result.data.results
-    if (answer?.outcome === 'refused') return setRefusal(answer.sentence)
-    onClose()
-  }
   return (
     <Sheet open onClose={onClose} title={`${method.name}, version ${method.version}`}>
       {stops > 0 ? (
@@ -68,7 +49,7 @@ export function ApproveMethod({
                 </p>
               ))}
             </div>
-            <PinPad name={lead.name} busy={isLoading} sentence={refusal} onPin={(pin) => void sign(pin)} />
+            <PinPad name={lead.name} busy={busy} sentence={refusal} onPin={(pin) => void put(pin)} />
           </div>
         )
       )}

@@ -15,11 +15,13 @@ export function MethodCard() {
   const now = useNow(60_000)
   const { id } = useParams()
   const { reader } = useHand(line)
-  const method = line?.methods.find((state) => state.id === id)?.versions.at(-1)
+  const state = line?.methods.find((each) => each.id === id)
+  const method = state?.versions.at(-1)
   const limits = limitsAt(line?.limits?.versions ?? [], now)
-  if (!line || !method || !limits) return <p className="whole">This kitchen has no such method.</p>
-  const checks = heldTo(method, 1, limits, limits.practice.susceptible, dayOf(now, line.kitchen.zone)).checks
-  const facts = factsOf(method, (other) => line.methods.find((state) => state.id === other)?.versions.at(-1) ?? null)
+  if (!line || !state || !method || !limits) return <p className="whole">This kitchen has no such method.</p>
+  const day = dayOf(now, line.kitchen.zone)
+  const { checks } = heldTo(method, 1, limits, limits.practice.susceptible, day, state.signed)
+  const facts = factsOf(method, (other) => line.methods.find((each) => each.id === other)?.versions.at(-1) ?? null)
   return (
     <main className="view card-view">
       <div className="card-keys">

@@ -34,6 +34,7 @@ import { MethodLabel } from './MethodLabel'
 import { MethodRibbon } from './MethodRibbon'
 import { MethodSettings } from './MethodSettings'
 import { ProblemNote } from './ProblemNote'
+import { SignedSheet } from './SignedSheet'
 import { StepForm } from './StepForm'
 import { StepList } from './StepList'
 import { VersionDifference } from './VersionDifference'
@@ -68,7 +69,7 @@ function Editor({ state, line, limits, day }: { state: MethodState; line: LineDa
   const dispatch = useAppDispatch()
   const draft = useAppSelector(({ drafts }) => drafts[state.id] ?? null)
   const [panel, setPanel] = useState<Panel>({ kind: 'contents' })
-  const [sheet, setSheet] = useState<'approve' | 'difference' | 'add' | null>(null)
+  const [sheet, setSheet] = useState<'approve' | 'difference' | 'add' | 'signed' | null>(null)
   const method = draft ?? latest
   const find = (other: string): Method | null =>
     other === method.id ? method : (line.methods.find((each) => each.id === other)?.versions.at(-1) ?? null)
@@ -182,6 +183,11 @@ function Editor({ state, line, limits, day }: { state: MethodState; line: LineDa
                   <Key onClick={() => setPanel({ kind: 'settings' })}>Name, family, keeping</Key>
                 </>
               )}
+              {approved && editable && !draft && panel.kind === 'contents' && (
+                <Key look="outlined" onClick={() => setSheet('signed')}>
+                  Signed for it
+                </Key>
+              )}
               {state.versions.length > 1 && panel.kind === 'contents' && (
                 <Key look="outlined" onClick={() => setSheet('difference')}>
                   What changed
@@ -223,6 +229,9 @@ function Editor({ state, line, limits, day }: { state: MethodState; line: LineDa
       </Sheet>
       {sheet === 'difference' && (
         <VersionDifference state={state} people={line.people} reader={reader} onClose={() => setSheet(null)} />
+      )}
+      {sheet === 'signed' && (
+        <SignedSheet state={state} limits={limits} day={day} reader={reader} onClose={() => setSheet(null)} />
       )}
       {sheet === 'approve' && (
         <ApproveMethod

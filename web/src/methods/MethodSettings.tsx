@@ -71,6 +71,7 @@ export function MethodSettings({
             <option value="stages">after heat, in stages</option>
             <option value="ambient">from room temperature</option>
             <option value="none">not: served at once</option>
+            {family.crumb && <option value="dry">kept dry, without cold</option>}
           </select>
         </label>
         <label className="form-field">

@@ -1,4 +1,5 @@
 import {
+  families,
   canonical,
   heatPlan,
   newMethod,
@@ -42,7 +43,14 @@ export function edited(method: Method, edit: Edit): Method {
       return { ...method, ...edit.fields }
     case 'family': {
       // A method that holds nothing yet takes the steps of its family; one with contents keeps its own.
-      if (method.amounts.length > 0) return { ...method, family: edit.family }
+      if (method.amounts.length > 0) {
+        const { crumb, cooling } = families[edit.family]
+        return {
+          ...method,
+          family: edit.family,
+          cooling: method.cooling === 'dry' && !crumb ? cooling : method.cooling,
+        }
+      }
       const { id, version, name } = method
       return { ...newMethod({ id, vesselId: edit.vesselId, name, family: edit.family }), version }
     }

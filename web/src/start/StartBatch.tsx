@@ -49,7 +49,8 @@ export function StartBatch() {
 
   const plan = planned?.method === method.id ? planned.plan : null
   const today = dayOf(now, line.kitchen.zone)
-  const held = heldTo(method, factor, limits, forSusceptible, today)
+  const signed = line.methods.find(({ id }) => id === method.id)?.signed
+  const held = heldTo(method, factor, limits, forSusceptible, today, signed)
   const { checks } = held
   const code = nextCode(line.codes, dayOfYear(today))
   const start = () => {

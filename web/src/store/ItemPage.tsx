@@ -13,9 +13,11 @@ import {
   type UnitState,
 } from '@logged-thermal/core'
 import {
+  ADVISORY,
   asksWord,
   clock,
   dayName,
+  FRUIT_NOTE,
   heatStatusWord,
   itemSentence,
   keepWords,
@@ -176,6 +178,8 @@ function Walls({
           </li>
         )}
       </ul>
+      {item.facts.advisory && <p className="item-note">{ADVISORY}</p>}
+      {item.facts.untreatedFruit && <p className="item-note">{FRUIT_NOTE}</p>}
       <p className="muted item-note">
         {item.facts.allergens.length ? `Holds ${item.facts.allergens.join(', ')}. ` : ''}
         {item.facts.unknown.length ? `Not known: ${item.facts.unknown.join(', ')}. ` : ''}

@@ -137,6 +137,7 @@ export function StockList() {
                   <td>
                     {heatStatusWord[item.facts.heat]}
                     {item.facts.advisory ? ', advisory' : ''}
+                    {item.facts.untreatedFruit ? ', untreated frozen fruit' : ''}
                     {item.facts.allergens.length ? `; ${item.facts.allergens.join(', ')}` : ''}
                     {item.facts.unknown.length ? `; not known: ${item.facts.unknown.join(', ')}` : ''}
                   </td>

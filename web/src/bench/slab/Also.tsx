@@ -34,6 +34,8 @@ export function Also({
         ]
       case 'eggs':
         return [{ name: 'Eggs: which lot', tap: () => onSheet('eggs') }]
+      case 'wash':
+        return [{ name: 'It is washed', tap: () => enter('washed', batch.id, { step: todo.step }) }]
       case 'settle':
         return [{ name: 'Left over: keep or bin', tap: () => onSheet('eggs') }]
       case 'place':

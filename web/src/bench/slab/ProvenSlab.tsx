@@ -1,5 +1,5 @@
-import { batchStanding, rulingDate } from '@logged-thermal/core'
-import { ADVISORY, dayName, findingSentence, standingWord } from '@logged-thermal/wording'
+import { batchStanding, holdsUntreatedFruit, rulingDate } from '@logged-thermal/core'
+import { ADVISORY, dayName, FRUIT_NOTE, findingSentence, standingWord } from '@logged-thermal/wording'
 import { Key } from '../../parts/Key'
 import { Also } from './Also'
 import type { SlabProps } from './Slab'
@@ -20,7 +20,7 @@ export function ProvenSlab(props: SlabProps) {
       {released && <p className="why">Released: {batch.disposition?.value.reason}</p>}
       {'lastDay' in because && (
         <>
-          <p className="why">Keep it cold. Bin at the end of</p>
+          <p className="why">{batch.method.cooling === 'dry' ? 'Keep it dry.' : 'Keep it cold.'} Bin at the end of</p>
           <p className="big">{dayName(because.lastDay)}</p>
         </>
       )}
@@ -31,6 +31,7 @@ export function ProvenSlab(props: SlabProps) {
           : ''}
       </p>
       {batch.terms.eggs.unheated === 'shell with advisory' && <p className="why">{ADVISORY}</p>}
+      {holdsUntreatedFruit(batch) && <p className="why">{FRUIT_NOTE}</p>}
       <Also {...props} todos={guide.todos}>
         <Key look="primary" disabled={!props.open} onClick={() => props.onSheet('put away')}>
           Put it away

@@ -1,6 +1,10 @@
 import type { ReactNode } from 'react'
 import {
+  catalogue,
+  celsiusOf,
+  families,
   nextReading,
+  VALIDATED_CORE,
   WARM_UP_CUE,
   type Cover,
   type EggUse,
@@ -10,9 +14,11 @@ import {
   type Todo,
 } from '@logged-thermal/core'
 import {
+  bakeShownWords,
   beginWord,
   cleaningWords,
   clock,
+  degrees,
   coverWord,
   eggRuleSentence,
   markWord,
@@ -106,6 +112,16 @@ function todoWords(
           </Key>
         ),
       }
+    case 'wash':
+      return {
+        title: `Wash the ${todo.ingredients.map((key) => (catalogue[key]?.name ?? key).toLowerCase()).join(', ')}`,
+        why: 'In running water, before it goes in: what grew in a field was not heated.',
+        keys: (
+          <Key look="primary" disabled={!open} onClick={() => enter('washed', batch.id, { step: todo.step })}>
+            It is washed
+          </Key>
+        ),
+      }
     case 'parts':
       return {
         title: 'Which parts go in?',
@@ -124,7 +140,9 @@ function todoWords(
       }
     case 'begin':
     case 'end':
-      return stepWords({ ...props, todo }, told[todo.step])
+      return todo.kind === 'end' && todo.of === 'bake' && families[batch.method.family].crumb
+        ? bakedWords({ ...props, todo }, told[todo.step], enter)
+        : stepWords({ ...props, todo }, told[todo.step])
     case 'settle':
       return {
         title: `${todo.lines.map(({ part, left }) => `${grams(left)} ${partWord[part]}`).join(', ')} left over`,
@@ -212,9 +230,11 @@ function stepWords(
           : 'Quality: starch holds only if the amylase is spent. Nothing here is law.'
         : timer !== null && left !== null && left <= 0
           ? `Its time was up at ${clock(timer, reader)}.`
-          : TASTED.includes(todo.of)
-            ? 'Tasting? A clean spoon each time.'
-            : targetSentence(told?.target ?? null, reader) || undefined,
+          : todo.of === 'brown'
+            ? 'Browning colours it. It heats nothing through, and proves nothing.'
+            : TASTED.includes(todo.of)
+              ? 'Tasting? A clean spoon each time.'
+              : targetSentence(told?.target ?? null, reader) || undefined,
     keys: (
       <>
         {todo.of === 'add after heat' && (
@@ -229,6 +249,48 @@ function stepWords(
         )}
         <Key look="primary" disabled={!open} onClick={() => onMark(todo.step, todo.edge)}>
           {markWord(todo.of, joins ? 'combined' : 'done')}
+        </Key>
+      </>
+    ),
+  }
+}
+
+/** Crumb comes out with the heat of the oven told: by it, its minutes and its look a validated bake closes the floor. */
+function bakedWords(
+  {
+    todo,
+    one: { batch, findings },
+    guide,
+    now,
+    reader,
+    open,
+    onMark,
+  }: SlabProps & { todo: Extract<Todo, { kind: 'end' }> },
+  told: Instruction | undefined,
+  enter: ReturnType<typeof useEnter>,
+): Told {
+  const bake = findings.flatMap(({ check }) => check.bake ?? [])[0]
+  const oven = bake?.oven ?? told?.oven ?? null
+  const began = guide.now?.began ?? null
+  const ready = bake && began !== null ? began + bake.minutes * 60_000 : (guide.now?.timer ?? null)
+  const left = ready === null ? 0 : ready - now
+  const out = () =>
+    enter('step-marked', batch.id, { step: todo.step, edge: 'done', reason: null, ...(oven ? { oven } : {}) })
+  return {
+    title: left > 0 ? 'Leave it in the oven' : bake ? `Out when it is ${bake.cue}` : 'Read the middle, then out',
+    count: left > 0 ? (span(left).split(' ').slice(0, 2) as [string, string]) : undefined,
+    why: bake
+      ? `${bakeShownWords(bake)}. Sooner, cooler or deeper it is another bake: read the middle.`
+      : `Three bakes read at ${degrees(VALIDATED_CORE.c, reader)} in the middle, and the lead may validate this one.`,
+    keys: (
+      <>
+        {oven && (
+          <Key look={left > 0 ? 'outlined' : 'primary'} disabled={!open} onClick={out}>
+            Out, oven at {degrees(celsiusOf(oven), reader)}
+          </Key>
+        )}
+        <Key look={oven ? 'outlined' : 'primary'} disabled={!open} onClick={() => onMark(todo.step, 'done')}>
+          {oven ? 'Out, other heat' : 'Out of the oven'}
         </Key>
       </>
     ),

@@ -1,0 +1,139 @@
+import { useState } from 'react'
+import {
+  celsiusOf,
+  dayOf,
+  heatPlan,
+  VALIDATING_BAKES,
+  type Method,
+  type ShownBake,
+  type ValidatedBake,
+} from '@logged-thermal/core'
+import { clock, dayName, degrees, type Reader } from '@logged-thermal/wording'
+import { useBakesQuery } from '../app/api'
+import { useLine } from '../app/kitchen'
+import { Key } from '../parts/Key'
+import { Sheet } from '../parts/Sheet'
+
+/** The bake of a method: by three that were read through, or a study; then oven, minutes and how it looks. */
+export function BakeForm({
+  method,
+  last,
+  reader,
+  onClose,
+  onDone,
+}: {
+  method: Method
+  last: string
+  reader: Reader
+  onClose: () => void
+  onDone: (bake: ValidatedBake) => void
+}) {
+  const line = useLine()
+  const { data } = useBakesQuery({ method: method.id, seq: line?.seq ?? 0 })
+  const shown = (data?.bakes ?? []).filter(({ version }) => version === method.version)
+  const [chosen, setChosen] = useState<ShownBake[]>([])
+  const [study, setStudy] = useState('')
+  const [oven, setOven] = useState('')
+  const [minutes, setMinutes] = useState('')
+  const [cue, setCue] = useState('')
+  const step = heatPlan(method).killed?.step
+  if (!step) return null
+  const hottest = chosen.reduce<ShownBake | null>(
+    (most, each) => (most && celsiusOf(most.oven) >= celsiusOf(each.oven) ? most : each),
+    null,
+  )
+  const longest = Math.ceil(Math.max(0, ...chosen.map((each) => each.minutes)))
+  const typed = oven === '' ? (hottest?.oven ?? null) : ovenTyped(oven, reader.unit)
+  const said = minutes === '' ? longest : Number(minutes.replace(',', '.'))
+  const problem =
+    chosen.length < VALIDATING_BAKES && study.trim() === ''
+      ? `Choose three bakes, or name the study.`
+      : !typed
+        ? 'How hot is the oven?'
+        : !(said >= 1 && said <= 1440)
+          ? 'For how many minutes?'
+          : cue.trim() === ''
+            ? 'What does it look like when it is done?'
+            : null
+  const toggle = (bake: ShownBake) =>
+    setChosen((all) =>
+      all.some(({ batch }) => batch === bake.batch)
+        ? all.filter(({ batch }) => batch !== bake.batch)
+        : [...all, bake].slice(-VALIDATING_BAKES),
+    )
+  const done = () => {
+    if (!typed) return
+    const batches = chosen.map(({ batch }) => batch)
+    const shownBy = chosen.length === VALIDATING_BAKES ? { batches } : { study: study.trim() }
+    onDone({ step, version: method.version, oven: typed, minutes: said, cue: cue.trim(), shownBy, validUntil: last })
+  }
+  return (
+    <Sheet open onClose={onClose} title={`${method.name}: validate the bake`}>
+      <div className="signed-rows">
+        <div className="names" role="group" aria-label="Bakes that were read">
+          {shown.map((bake) => (
+            <Key
+              key={bake.batch}
+              look={chosen.some(({ batch }) => batch === bake.batch) ? 'primary' : 'plain'}
+              aria-pressed={chosen.some(({ batch }) => batch === bake.batch)}
+              onClick={() => toggle(bake)}
+            >
+              {bake.code}
+              <small>
+                {dayName(dayOf(bake.startedAt, reader.zone))} {clock(bake.startedAt, reader)}: 90 °C after{' '}
+                {Math.ceil(bake.minutes)} min at {degrees(celsiusOf(bake.oven), reader)}
+              </small>
+            </Key>
+          ))}
+        </div>
+        {shown.length === 0 && (
+          <p>No bake of this version was read at 90 °C in the middle yet, with its oven told as it came out.</p>
+        )}
+        <label className="form-field">
+          Or a written study, for pieces too thin for a probe
+          <input value={study} maxLength={300} onChange={({ target }) => setStudy(target.value)} />
+        </label>
+        <div className="field-row">
+          <label className="form-field">
+            Oven, °{reader.unit}
+            <input
+              inputMode="decimal"
+              value={oven}
+              placeholder={hottest ? String(hottest.oven.value) : ''}
+              onChange={({ target }) => setOven(target.value)}
+            />
+          </label>
+          <label className="form-field">
+            Minutes, at least
+            <input
+              inputMode="decimal"
+              value={minutes}
+              placeholder={longest > 0 ? String(longest) : ''}
+              onChange={({ target }) => setMinutes(target.value)}
+            />
+          </label>
+        </div>
+        <label className="form-field">
+          Done when it is
+          <input
+            value={cue}
+            maxLength={120}
+            placeholder="golden, and springs back"
+            onChange={({ target }) => setCue(target.value)}
+          />
+        </label>
+        <p role="status">{problem ?? `Holds until ${dayName(last)}. No cooler, sooner or deeper than that.`}</p>
+        <div className="limits-keys">
+          <Key look={problem ? 'shut' : 'primary'} disabled={problem !== null} onClick={done}>
+            Sign it
+          </Key>
+        </div>
+      </div>
+    </Sheet>
+  )
+}
+
+function ovenTyped(text: string, unit: 'C' | 'F') {
+  const value = Number(text.replace(',', '.'))
+  return Number.isFinite(value) && value >= 40 && value <= 800 ? { value, unit } : null
+}

@@ -1,0 +1,190 @@
+import { useState } from 'react'
+import {
+  addDays,
+  approvedOf,
+  bakeOn,
+  families,
+  heldTo,
+  movable,
+  type Bodies,
+  type Check,
+  type LimitSet,
+  type MethodState,
+} from '@logged-thermal/core'
+import {
+  bakeShownWords,
+  bakeWords,
+  dayName,
+  limitTitle,
+  lineName,
+  sourceLine,
+  type Reader,
+} from '@logged-thermal/wording'
+import { PinPad } from '../door/PinPad'
+import { useLeadSigns } from '../door/useLeadSigns'
+import { Key } from '../parts/Key'
+import { Sheet } from '../parts/Sheet'
+import { BakeForm } from './BakeForm'
+import { GuidanceForm } from './GuidanceForm'
+
+/** One thing that waits for the lead's PIN. */
+type Waiting =
+  | { kind: 'guidance-replaced'; body: Bodies['guidance-replaced']; says: string }
+  | { kind: 'bake-validated'; body: Bodies['bake-validated']; says: string }
+
+/** What the lead signs for one method beside its version: lines in place of guidance, and the bake of crumb. */
+export function SignedSheet({
+  state,
+  limits,
+  day,
+  reader,
+  onClose,
+}: {
+  state: MethodState
+  limits: LimitSet
+  day: string
+  reader: Reader
+  onClose: () => void
+}) {
+  const [open, setOpen] = useState<Check | 'bake' | null>(null)
+  const [waiting, setWaiting] = useState<Waiting | null>(null)
+  const { lead, sign, busy, refusal } = useLeadSigns(() => {
+    setWaiting(null)
+    setOpen(null)
+  })
+  const method = approvedOf(state)
+  if (!method) return null
+  const guidance = heldTo(method, 1, limits, false, day).checks.filter(
+    ({ limit }) => limit.force === 'guidance' && movable(limit.rule) !== null,
+  )
+  const bake = bakeOn(state.signed, method, day)
+  const crumb = families[method.family].crumb
+  if (waiting && lead)
+    return (
+      <Sheet open onClose={() => setWaiting(null)} title={waiting.says}>
+        <PinPad
+          name={lead.name}
+          busy={busy}
+          sentence={refusal}
+          onPin={(pin) =>
+            void (waiting.kind === 'guidance-replaced'
+              ? sign(pin, waiting.kind, method.id, waiting.body)
+              : sign(pin, waiting.kind, method.id, waiting.body))
+          }
+        />
+      </Sheet>
+    )
+  if (open === 'bake')
+    return (
+      <BakeForm
+        method={method}
+        last={addDays(day, limits.practice.bakeDays)}
+        reader={reader}
+        onClose={() => setOpen(null)}
+        onDone={({ step, ...said }) =>
+          setWaiting({
+            kind: 'bake-validated',
+            body: { limits: limits.id, step, bake: said },
+            says: `Sign: ${bakeWords({ step, ...said }, reader)}`,
+          })
+        }
+      />
+    )
+  if (open)
+    return (
+      <GuidanceForm
+        check={open}
+        day={day}
+        reader={reader}
+        onClose={() => setOpen(null)}
+        onDone={(line) =>
+          setWaiting({
+            kind: 'guidance-replaced',
+            body: { limits: limits.id, limit: open.limit.key, line },
+            says: `Sign: ${lineName(open.limit.key).toLowerCase()} of ${method.name}`,
+          })
+        }
+      />
+    )
+  return (
+    <Sheet open onClose={onClose} title={`Signed for ${method.name}`}>
+      <div className="signed-rows">
+        {guidance.map((check) => {
+          const { key } = check.limit
+          const line = state.signed.lines.find((each) => each.limit === key && day <= each.validUntil)
+          const own = heldTo(method, 1, limits, false, day, state.signed).checks.find((each) => each.key === check.key)
+          return (
+            <section key={check.key} aria-label={lineName(key)}>
+              <h3 className="title">{lineName(key)}</h3>
+              <p>
+                <strong>{limitTitle(own ?? check, reader)}</strong>
+                <br />
+                {sourceLine(own ?? check)}
+              </p>
+              <div className="limits-keys">
+                <Key onClick={() => setOpen(check)}>{line ? 'Sign it anew' : 'Sign a line of the house'}</Key>
+                {line && (
+                  <Key
+                    look="outlined"
+                    onClick={() =>
+                      setWaiting({
+                        kind: 'guidance-replaced',
+                        body: { limits: limits.id, limit: key, line: null },
+                        says: `Take back: ${lineName(key).toLowerCase()}`,
+                      })
+                    }
+                  >
+                    Take it back
+                  </Key>
+                )}
+              </div>
+            </section>
+          )
+        })}
+        {crumb && (
+          <section aria-label="The bake">
+            <h3 className="title">The bake</h3>
+            <p>
+              {bake ? (
+                <>
+                  <strong>{bakeWords(bake, reader)}</strong>
+                  <br />
+                  {bakeShownWords(bake)}.
+                </>
+              ) : (
+                'Not validated: each one is read in the middle.'
+              )}
+            </p>
+            <div className="limits-keys">
+              <Key onClick={() => setOpen('bake')}>{bake ? 'Validate it anew' : 'Validate a bake'}</Key>
+              {bake && (
+                <Key
+                  look="outlined"
+                  onClick={() =>
+                    setWaiting({
+                      kind: 'bake-validated',
+                      body: { limits: limits.id, step: bake.step, bake: null },
+                      says: 'Take back: the bake',
+                    })
+                  }
+                >
+                  Take it back
+                </Key>
+              )}
+            </div>
+          </section>
+        )}
+        {guidance.length === 0 && !crumb && (
+          <p>
+            Nothing to sign: every limit of this method is law, the house’s own, or a floor. Law needs a written
+            variance, in the limits.
+          </p>
+        )}
+        <p className="muted">
+          Batches that have begun keep what they began under. What is signed ends by itself: a line by{' '}
+          {dayName(addDays(day, 90))} at the latest.
+        </p>
+      </div>
+    </Sheet>
+  )
+}
