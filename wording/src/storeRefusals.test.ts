@@ -32,6 +32,7 @@ const received: { [C in ReceivingReason['code']]: [Extract<ReceivingReason, { co
     'At 6.2° it is over 5.0°. Milk may come up to 7.0° where a law of its own sets that: hold it',
   ],
   'not read': [{ code: 'not read', level }, '5.0° or under'],
+  'past its best': [{ code: 'past its best', bestBefore: '2027-03-05' }, 'Fri 5 Mar'],
   'past its day': [{ code: 'past its day', useBy: '2027-03-05' }, 'Fri 5 Mar: refuse it'],
   'no use-by': [{ code: 'no use-by' }, 'hold it until the lead dates it'],
   'no scheme': [{ code: 'no scheme' }, 'hold it'],

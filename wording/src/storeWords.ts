@@ -350,6 +350,8 @@ export function receivingSentence(why: ReceivingReason, reader: Reader = { unit:
       return `At ${degrees(why.celsius, reader, 'under')} it is over ${degrees(why.level.celsius, reader, 'reach')}. Milk may come up to ${degrees(why.own.celsius, reader, 'reach')} where a law of its own sets that: hold it, the lead knows. ${why.own.limit.source.document}, ${why.own.limit.source.section}.`
     case 'not read':
       return `Its temperature was not read: hold it, or read it. ${degrees(why.level.celsius, reader, 'reach')} or under.`
+    case 'past its best':
+      return `Best before ${dayName(why.bestBefore)} is past: how good it is, not whether it may be used. Look at it.`
     case 'past its day':
       return `Its use-by was ${dayName(why.useBy)}: refuse it.`
     case 'no use-by':

@@ -27,6 +27,9 @@ export const poured: KindOf<'poured'> = {
   admit(claim, read) {
     const shut = needsOpenBatch(claim, read)
     if (shut) return shut
+    const { pans, slowest } = claim.body
+    if (slowest !== undefined && /^\d+$/.test(slowest) && !(Number(slowest) >= 1 && Number(slowest) <= pans))
+      return { code: 'bad field', field: 'body.slowest', problem: { code: 'out of range', least: 1, most: pans } }
     const vessel = read('vessel', claim.body.vessel.id)
     if (!vessel) return { code: 'not there', field: 'body.vessel', what: 'vessel' }
     if (claim.body.depth > vessel.inside.height)

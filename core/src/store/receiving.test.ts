@@ -37,6 +37,7 @@ describe('what comes in', () => {
     expect(of({ ...milk, received: read(6.8, 'C') }, 'fr-2009')).toEqual(['refuse', 'too warm'])
     expect(of({ ...milk, received: null })).toEqual(['hold', 'not read'])
     expect(of({ ...milk, useBy: '2027-03-02' })).toEqual(['refuse', 'past its day'])
+    expect(of({ ...milk, useBy: '2027-03-02', dateKind: 'best-before' })).toEqual(['accept', 'past its best'])
     expect(of({ ...milk, useBy: null })).toEqual(['hold', 'no use-by'])
     expect(of(eggs)).toEqual(['accept'])
     expect(of(eggs, 'uk-2013', true)).toEqual(['hold', 'no scheme'])

@@ -16,6 +16,8 @@ export type ReceivingReason =
   | { code: 'milk by its law'; celsius: number; level: Level; own: Level }
   | { code: 'not read'; level: Level }
   | { code: 'past its day'; useBy: Day }
+  /** A best-before is noted, and binds nothing. */
+  | { code: 'past its best'; bestBefore: Day }
   | { code: 'no use-by' }
   | { code: 'no scheme' }
   | { code: 'fruit not treated' }
@@ -69,8 +71,12 @@ export function receivingOf(lot: Arriving, limits: LimitSet, day: Day, susceptib
     if (isOver(level) && own && !isOver(own)) found.push(['hold', { code: 'milk by its law', celsius, level, own }])
     else if (isOver(level)) found.push(['refuse', { code: 'too warm', celsius, level: own ?? level }])
   }
-  if (lot.useBy !== null && lot.dateKind !== 'best-before' && lot.useBy < day)
-    found.push(['refuse', { code: 'past its day', useBy: lot.useBy }])
+  if (lot.useBy !== null && lot.useBy < day)
+    found.push(
+      lot.dateKind === 'best-before'
+        ? ['accept', { code: 'past its best', bestBefore: lot.useBy }]
+        : ['refuse', { code: 'past its day', useBy: lot.useBy }],
+    )
   if (lot.useBy === null && level) found.push(['hold', { code: 'no use-by' }])
   if (lot.form === 'shell' && susceptible && asksForScheme(limits, day) && lot.scheme === null)
     found.push(['hold', { code: 'no scheme' }])

@@ -244,6 +244,18 @@ describe('a split batch', () => {
     expect(cups.standing('cool-first', 62)).toBe('proven')
   })
 
+  it('is no other pan for another way to write its number, nor one for pouring it anew', () => {
+    const story = cooling(null, 0)
+    story.read(20, 57)
+    story.enter('poured', 25, pour(0.04, 3, TRAY))
+    story.read(110, 20, { portion: '1' })
+    story.read(111, 20, { portion: '01' })
+    story.read(112, 20, { portion: '7' })
+    expect(story.finding('cool-first', 113)).toMatchObject({ because: { code: 'pans unread', read: 1, needed: 3 } })
+    story.enter('poured', 120, pour(0.06, 1, TUB))
+    expect(story.standing('cool-first', 150)).toBe('unproven')
+  })
+
   it('takes a reading of no pan after the split for none that proves', () => {
     const story = cooling(null, 0)
     story.read(20, 57)

@@ -2,6 +2,7 @@ import type { Instant } from '../calendar/instant'
 import type { Pouring } from '../ledger/entry'
 import { celsiusOf } from '../quantity/temperature'
 import type { BatchState } from '../state/batch'
+import { standing } from '../state/fact'
 import { filledTo } from '../vessel/vessel'
 import type { Finding } from './finding'
 
@@ -57,11 +58,16 @@ export function pansCounted(
   now: Instant,
 ): Finding {
   const { rule } = finding.check.limit
-  const pouring = batch.pourings.findLast(({ void: gone }) => !gone)
-  if (!pouring || pouring.value.pans < 2 || rule.kind !== 'reach' || rule.direction !== 'falling') return finding
-  const { value, at } = pouring
-  if (finding.end?.latest != null && finding.end.latest < at) return finding
-  const own = new Set(found.flatMap(({ pan }) => (pan === undefined ? [] : [pan])))
+  if (rule.kind !== 'reach' || rule.direction !== 'falling') return finding
+  // As it stood when it passed: what it is poured into later proves nothing of before.
+  const passed = finding.end?.latest ?? Infinity
+  const pouring = standing(batch.pourings)
+    .filter(({ at }) => at <= passed)
+    .sort((a, b) => a.at - b.at)
+    .at(-1)
+  if (!pouring || pouring.value.pans < 2) return finding
+  const { value } = pouring
+  const own = new Set(found.flatMap(({ pan }) => panNamed(pan, value.pans) ?? []))
   const needed = own.has(value.slowest ?? SLOWEST) ? own.size : pansNeeded(value)
   const pans = { read: own.size, needed, of: value.pans }
   if (finding.standing !== 'proven' || own.size >= needed) return { ...finding, pans }
@@ -73,6 +79,15 @@ export function pansCounted(
     because: { code: 'pans unread', ...pans },
     nextAt: deadline !== null && now <= deadline ? deadline + 1 : null,
   }
+}
+
+/** A pan by its number, however that is written, or by a name of its own; null for one that is not among them. */
+function panNamed(pan: string | undefined, pans: number): string | null {
+  const name = pan?.trim().toLowerCase()
+  if (name === undefined || name === '') return null
+  if (!/^\d+$/.test(name)) return name
+  const number = Number(name)
+  return number >= 1 && number <= pans ? String(number) : null
 }
 
 /** What a reading says that is of the slowest pan, where nobody gave that a number. */

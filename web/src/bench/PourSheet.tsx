@@ -14,6 +14,7 @@ import {
 import { centimetres, outcomeWords, placeWord, type Reader } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { useLine } from '../app/kitchen'
+import { ChoiceKeys } from '../parts/ChoiceKeys'
 import { Key } from '../parts/Key'
 import { Sheet } from '../parts/Sheet'
 import { colourOf } from '../parts/temperatureScale'
@@ -30,12 +31,15 @@ interface Props {
 }
 
 const NONE: VesselState[] = []
+/** Nobody says which pan cools slowest: then every one is read. */
+const NOT_SAID = ''
 
 /** Into which vessel, and how many: how deep it then stands, and whether it makes its gates so, as it goes. */
 export function PourSheet({ batch, pans: asked, now, onClose, reader }: Props) {
   const enter = useEnter()
   const vessels = useLine()?.vessels ?? NONE
   const [pans, setPans] = useState(asked)
+  const [slowest, setSlowest] = useState<string | null>(null)
   const load = loadOf(batch, now)
   const choices = useMemo(() => outcomes(batch, load, vessels, pans), [batch, load, vessels, pans])
   const setting = settingsOf(batch, 0).at(-1)!
@@ -45,6 +49,7 @@ export function PourSheet({ batch, pans: asked, now, onClose, reader }: Props) {
       vessel: { id, name, inside, wall },
       pans: choice.pans,
       depth: Math.round(depth * 1e4) / 1e4,
+      ...(slowest !== null && choice.pans > 1 && Number(slowest) <= choice.pans ? { slowest } : {}),
     })
     onClose()
   }
@@ -63,6 +68,15 @@ export function PourSheet({ batch, pans: asked, now, onClose, reader }: Props) {
           {setting.place ? placeWord[setting.place].toLowerCase() : 'in an ice bath'} as it goes
         </p>
       </div>
+      {pans > 1 && (
+        <ChoiceKeys
+          name="Which one cools slowest"
+          options={[NOT_SAID, ...Array.from({ length: pans }, (_, i) => String(i + 1))]}
+          chosen={slowest ?? NOT_SAID}
+          words={(each) => (each === NOT_SAID ? 'Slowest: not said' : each)}
+          onChoose={(each) => setSlowest(each === NOT_SAID ? null : each)}
+        />
+      )}
       {load === null && <p>The method gives no amounts: nothing can be reckoned of its depth.</p>}
       <div className="pour-vessels">
         {choices.map((outcome) => {

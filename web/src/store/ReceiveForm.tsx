@@ -71,6 +71,7 @@ export function ReceiveForm({ only, onDone }: { only?: 'eggs'; onDone: (lot: str
   const [size, setSize] = useState<EggSize>('US L')
   const [written, setWritten] = useState(NOTHING)
   const [looks, setLooks] = useState<'good' | 'not good' | null>(null)
+  const [dateKind, setDateKind] = useState<NonNullable<LotReceived['dateKind']>>('use-by')
   const [unit, setUnit] = useState<string | null>(null)
   const [wrong, setWrong] = useState<string | null>(null)
   const limits = limitsAt(line?.limits?.versions ?? [], now)
@@ -90,6 +91,7 @@ export function ReceiveForm({ only, onDone }: { only?: 'eggs'; onDone: (lot: str
     size: how === 'shell' ? size : null,
     supplier: written.supplier.trim(),
     useBy: written.useBy === '' ? null : written.useBy,
+    ...(dateKind === 'best-before' ? { dateKind } : {}),
     pasteurized: pasteurizedOf(how, written.certificate.trim(), line.limits?.id ?? ''),
     scheme: written.scheme.trim() || null,
     treatment: written.treatment.trim() || null,
@@ -179,7 +181,7 @@ export function ReceiveForm({ only, onDone }: { only?: 'eggs'; onDone: (lot: str
         {how === 'other' && field('name', `What it is${found && written.name.trim() ? `: ${found.name}` : ''}`)}
         {field('code', 'Lot, as written on it')}
         {field('supplier', 'From')}
-        {field('useBy', 'Use by', { type: 'date' })}
+        {field('useBy', dateKind === 'use-by' ? 'Use by' : 'Best before', { type: 'date' })}
         {field('degrees', `Read at the door, °${reader.unit}`, { mode: 'decimal' })}
         {field('amount', how === 'shell' ? 'How many eggs' : 'How much, g', { mode: 'decimal' })}
         {field('cost', 'Cost of all, if known', { mode: 'decimal' })}
@@ -219,6 +221,13 @@ export function ReceiveForm({ only, onDone }: { only?: 'eggs'; onDone: (lot: str
           </select>
         </label>
       </div>
+      <ChoiceKeys
+        name="Which date stands on it"
+        options={['use-by', 'best-before'] as const}
+        chosen={dateKind}
+        words={(each) => DATE_WORD[each]}
+        onChoose={setDateKind}
+      />
       {looksAt && (
         <ChoiceKeys
           name="How it looks"
@@ -247,6 +256,7 @@ export function ReceiveForm({ only, onDone }: { only?: 'eggs'; onDone: (lot: str
   )
 }
 
+const DATE_WORD = { 'use-by': 'Use by: it binds', 'best-before': 'Best before: it is noted' }
 const VERDICT = {
   accept: 'Accept it: every limit at the door is met.',
   hold: 'Hold it apart: the lead decides.',
