@@ -70,6 +70,7 @@ const refusals: { [C in Refusal['code']]: [Extract<Refusal, { code: C }>, ...nam
   'move shut': [{ code: 'move shut', field: 'body.how', item: '62-1a', why: 'not a freezer' }, '62-1a'],
   'not to open': [{ code: 'not to open', field: 'about.id', item: 'L522' }, 'L522'],
   'not proven to leave': [{ code: 'not proven to leave', field: 'body.last', batch: '62-1' }, '62-1', 'not proven'],
+  'nothing went out': [{ code: 'nothing went out', field: 'about.id', item: '328-1a' }, '328-1a'],
   'recall stands': [{ code: 'recall stands', field: 'about.id', item: '62-1a' }, '62-1a'],
   'recalled already': [{ code: 'recalled already', field: 'about.id', lot: 'T-2207' }, 'T-2207'],
   'reason short': [{ code: 'reason short', field: 'body.reason' }, 'characters'],

@@ -99,6 +99,8 @@ export function refusalSentence(refusal: Refusal): string {
       return `${refusal.item} is no closed package.`
     case 'not proven to leave':
       return `${refusal.batch} is not proven and not released: some of it may be put away, but it stays on the Line.`
+    case 'nothing went out':
+      return `Nothing of ${refusal.item} went out that is still to be answered for.`
     case 'recall stands':
       return `${refusal.item} is called back. End the recall first.`
     case 'recalled already':

@@ -1,4 +1,5 @@
 import {
+  wentOutOf,
   dayOf,
   eggGrams,
   eggOf,
@@ -156,6 +157,8 @@ export function itemSentence(item: ItemState, standing: ItemStanding, reader: Re
       return 'Nobody has read it cold yet: read its core.'
     case 'thawing':
       return `Its freezer is too warm: read its core. Over ${degrees(0, reader).replace('.0', '')} its date clock runs again.`
+    case 'went out':
+      return wentOutSentence(item, reader)
     case 'setting':
       return item.ready === null ? '' : `Set from ${clock(item.ready, reader)} on. That is quality, not safety.`
     default:
@@ -163,6 +166,16 @@ export function itemSentence(item: ItemState, standing: ItemStanding, reader: Re
         ? `Its date clock stopped. ${daysWord(standing.walls[0]?.daysLeft ?? 0)} left once it thaws.`
         : `${setBy(standing)} sets its date.`
   }
+}
+
+/** Where it went although something stood against that, one after the other. */
+function wentOutSentence(item: ItemState, reader: Reader): string {
+  const out = wentOutOf(item).map(({ at, value }) => {
+    const { measure } = value
+    const where = 'part' in value ? 'into a batch' : 'then' in value ? String(value.then) : 'out'
+    return `${measureWords(measure)} ${where} at ${clock(at, reader)} ${dayName(dayOf(at, reader.zone))}`
+  })
+  return `Against what stood it went out: ${out.join('; ')}. The lead answers for it.`
 }
 
 /** How hot it was read, and what the hot line asks. */

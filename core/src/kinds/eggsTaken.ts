@@ -25,8 +25,20 @@ export const eggsTaken: KindOf<'eggs-taken'> = {
   // Before a lot was held as an item they came out of none.
   raise: (body) => ({ ...body, item: null }),
   parse(body) {
-    const names = ['step', 'lot', 'form', 'as', 'cracked', 'rejected', 'grams', 'size', 'item', 'inHand'] as const
-    const { step, lot, form, as, cracked, rejected, grams, size, item, inHand } = object(body, names)
+    const names = [
+      'step',
+      'lot',
+      'form',
+      'as',
+      'cracked',
+      'rejected',
+      'grams',
+      'size',
+      'item',
+      'inHand',
+      'happened',
+    ] as const
+    const { step, lot, form, as, cracked, rejected, grams, size, item, inHand, happened } = object(body, names)
     const taken: EggsTaken = {
       step: text(step, 40),
       lot: id(lot),
@@ -38,6 +50,7 @@ export const eggsTaken: KindOf<'eggs-taken'> = {
       size: oneOf(size, Object.keys(EGG_SIZES) as EggSize[]),
       item: item.value === null ? null : id(item),
       ...(inHand.value === undefined ? {} : { inHand: oneOf(inHand, [true] as const) }),
+      ...(happened.value === undefined ? {} : { happened: oneOf(happened, [true] as const) }),
     }
     if (taken.cracked === null && Object.keys(taken.grams).length === 0)
       throw new FieldError(cracked.path, { code: 'missing' })
@@ -52,8 +65,10 @@ export const eggsTaken: KindOf<'eggs-taken'> = {
     if (isRefusal(batch)) return batch
     const lot = read('lot', lotId)
     if (!lot) return { code: 'not there', field: 'body.lot', what: 'lot' }
-    if (!mayGoIn(lot)) return { code: 'lot not accepted', field: 'body.lot', lot: lot.code }
     if (lot.form !== form) return { code: 'other lot', field: 'body.form', lot: lot.code }
+    // As a plan it is refused; what is in already can always be entered, and betters nothing.
+    if (claim.body.happened) return otherPackage(claim, read)
+    if (!mayGoIn(lot)) return { code: 'lot not accepted', field: 'body.lot', lot: lot.code }
     if (lot.useBy !== null && lot.dateKind !== 'best-before' && dayOf(claim.at, world.zone) > lot.useBy)
       return { code: 'lot past its day', field: 'body.lot', lot: lot.code, useBy: lot.useBy }
     const wrong = wrongLot(batch, step, form, lot.code)
@@ -65,14 +80,22 @@ export const eggsTaken: KindOf<'eggs-taken'> = {
 }
 
 /** Why they may not come out of that package. That few shells are left is no reason: nobody counts to the egg. */
-function wrongPackage({ at, body }: Claim<'eggs-taken'>, read: Read, world: World): Refusal | null {
-  if (body.item === null) return null
-  const item = read('item', body.item)
-  if (!item) return { code: 'not there', field: 'body.item', what: 'item' }
-  if (!isPackageOf(body.lot, item)) return { code: 'other lineage', field: 'body.item' }
+function wrongPackage(claim: Claim<'eggs-taken'>, read: Read, world: World): Refusal | null {
+  const { at, body } = claim
+  const other = otherPackage(claim, read)
+  const item = body.item === null ? null : read('item', body.item)
+  if (other || !item) return other
   const shut = needsUsable(item, null, read, world, at)
   if (shut || body.inHand || !isMoreThanLeft(item, body)) return shut
   return { code: 'more than is left', field: 'body.grams', left: itemLeft(item).value }
+}
+
+/** Why that is no package of the lot; null when it is, or none is named. */
+function otherPackage({ body }: Claim<'eggs-taken'>, read: Read): Refusal | null {
+  if (body.item === null) return null
+  const item = read('item', body.item)
+  if (!item) return { code: 'not there', field: 'body.item', what: 'item' }
+  return isPackageOf(body.lot, item) ? null : { code: 'other lineage', field: 'body.item' }
 }
 
 /** Why eggs of that form may not go in at this step; null when they may. */

@@ -1,6 +1,6 @@
 import { object, oneOf } from '../ledger/parse'
 import { EVERYONE_WHO_COOKS, type KindOf } from './kindOf'
-import { isRefusal, openItem } from './openItem'
+import { isRefusal, madeItem, openItem } from './openItem'
 import { parseMeasure } from './parseStore'
 import { aroundItem, needsUsable } from './storeOf'
 
@@ -23,9 +23,9 @@ export const itemUsed: KindOf<'item-used'> = {
   reads: () => [],
   follows: ({ about }, read, world) => aroundItem(read('item', about.id), read, world),
   admit(claim, read, world) {
-    const item = openItem(claim, read)
-    if (isRefusal(item)) return item
     // As a plan it is refused; what has happened can always be entered, and betters nothing.
+    const item = claim.body.happened ? madeItem(claim, read) : openItem(claim, read)
+    if (isRefusal(item)) return item
     return claim.body.happened ? null : needsUsable(item, claim.body.measure, read, world, claim.at)
   },
 }

@@ -56,6 +56,7 @@ import { unitRead } from './unitRead'
 import { unitSkipped } from './unitSkipped'
 import { vesselRegistered } from './vesselRegistered'
 import { washed } from './washed'
+import { wentOutAnswered } from './wentOutAnswered'
 
 /** Every kind of entry there is. */
 export const kinds: { [K in Kind]: KindOf<K> } = {
@@ -113,6 +114,7 @@ export const kinds: { [K in Kind]: KindOf<K> } = {
   'acidity-measured': acidityMeasured,
   served,
   washed,
+  'went-out-answered': wentOutAnswered,
 }
 
 /** The kind of a claim, with the types tied together. */

@@ -1,10 +1,10 @@
 import { canonical } from '../json/canonical'
 import type { Part } from '../ledger/storeEntries'
-import { flag, id, object, text, typedTemperature, type Field } from '../ledger/parse'
+import { flag, id, object, oneOf, text, typedTemperature, type Field } from '../ledger/parse'
 import { itemStanding } from '../store/itemStanding'
 import { partOf, partShut } from '../store/part'
 import { EVERYONE_WHO_COOKS, type KindOf } from './kindOf'
-import { isRefusal, openItem } from './openItem'
+import { isRefusal, madeItem, openItem } from './openItem'
 import { atKnownStep } from './knownStep'
 import { parseMeasure } from './parseStore'
 import { aroundItem, storeOf } from './storeOf'
@@ -21,8 +21,8 @@ export const partUsed: KindOf<'part-used'> = {
   // At first no part of the egg came from the store, and nothing was said of the time that a part had been warm.
   raise: (body) => ({ ...body, part: { egg: null, carried: NO_TIME, ...(body.part as Partial<Part>) } }),
   parse(body) {
-    const names = ['batch', 'step', 'measure', 'typed', 'instrument', 'warm', 'condition', 'part'] as const
-    const { batch, step, measure, typed, instrument, warm, condition, part } = object(body, names)
+    const names = ['batch', 'step', 'measure', 'typed', 'instrument', 'warm', 'condition', 'part', 'happened'] as const
+    const { batch, step, measure, typed, instrument, warm, condition, part, happened } = object(body, names)
     return {
       batch: id(batch),
       step: text(step, 40),
@@ -33,15 +33,17 @@ export const partUsed: KindOf<'part-used'> = {
       condition: parseCondition(condition),
       // What it was needs no parsing: admit takes only the very one that core finds.
       part: part.value as Part,
+      ...(happened.value === undefined ? {} : { happened: oneOf(happened, [true] as const) }),
     }
   },
   touches: ({ about, body: { batch } }) => [about, { type: 'batch', id: batch }],
   reads: ({ body: { instrument } }) => [{ type: 'instrument', id: instrument }],
   follows: ({ about }, read, world) => aroundItem(read('item', about.id), read, world),
   admit(claim, read, world) {
-    const item = openItem(claim, read)
-    if (isRefusal(item)) return item
     const { body, at } = claim
+    // As a plan it is refused; what is in already can always be entered, and betters nothing.
+    const item = body.happened ? madeItem(claim, read) : openItem(claim, read)
+    if (isRefusal(item)) return item
     const into = atKnownStep({ about: { type: 'batch', id: body.batch } }, body.step, read)
     if ('field' in into) return into
     const known = read('instrument', body.instrument)
@@ -49,7 +51,7 @@ export const partUsed: KindOf<'part-used'> = {
     if (known.kind !== 'probe') return { code: 'cannot measure that', field: 'body.where', instrument: known.code }
     const around = storeOf(item, read, world, at)
     if (!around) return { code: 'not there', field: 'kitchen', what: 'limits' }
-    const why = partShut(item, into, body, around.ancestry, around.store, at)
+    const why = body.happened ? null : partShut(item, into, body, around.ancestry, around.store, at)
     if (why) return { code: 'item shut', field: 'about.id', item: item.code, why }
     const { exposure } = itemStanding(item, around.store, at)
     return canonical(partOf(item, exposure.time, world.zone)) === canonical(body.part)

@@ -93,6 +93,8 @@ export interface EggsTaken {
   item: Id | null
   /** More than was thought to be left, and the carton is in the cook's hand: the stock was wrong, not the kind. */
   inHand?: true
+  /** They are in already, whatever stood against them. */
+  happened?: true
 }
 
 /** Part of an egg that a batch did not use: kept with a date, or thrown away, never just gone. */
@@ -207,6 +209,8 @@ export interface Bodies {
   'item-read': { typed: Typed; instrument: Id | null }
   'item-held': { reason: string }
   'item-released': { reason: string }
+  /** What the lead did about what went out of it against what stood. */
+  'went-out-answered': { reason: string }
   'item-found': { code: string; name: string; measure: Measure } & Spot
   'label-printed': { copies: number }
   /** A mistaken tap, within minutes. `also`: the batch or item that it had changed too. */

@@ -63,6 +63,7 @@ export type Refusal =
   | { code: 'move shut'; field: 'body.how'; item: string; why: MoveShut }
   | { code: 'not to open'; field: 'about.id'; item: string }
   | { code: 'not proven to leave'; field: 'body.last'; batch: string }
+  | { code: 'nothing went out'; field: 'about.id'; item: string }
   | { code: 'recall stands'; field: 'about.id'; item: string }
   | { code: 'recalled already'; field: 'about.id'; lot: string }
   | { code: 'reason short'; field: 'body.reason' }

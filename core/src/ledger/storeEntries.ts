@@ -127,6 +127,8 @@ export interface PartUsed {
   /** Herbs, fruit and nuts are looked at again; null where there is nothing to see. */
   condition: { good: boolean; why: string | null } | null
   part: Part
+  /** It is in already, whatever stood against it. */
+  happened?: true
 }
 
 /** Some of an item went to people. */
@@ -141,6 +143,7 @@ export interface ItemUse {
 export interface EggsOut {
   measure: Measure
   then: 'into a batch'
+  happened?: true
 }
 
 /** What something was made of. */

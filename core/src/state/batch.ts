@@ -113,6 +113,13 @@ export function wentOut({ disposition, served }: Pick<BatchState, 'disposition' 
   return served?.value.happened === true && !served.void && !(disposition && disposition.knownAt > served.knownAt)
 }
 
+/** What went in or out of it although something stood against that, of which the lead has not decided since. */
+export function unanswered({ disposition, served, eggs, parts }: BatchState): Fact<unknown>[] {
+  const told: Fact<{ happened?: true }>[] = [...eggs, ...parts, ...(served ? [served] : [])]
+  const decided = disposition && !disposition.void ? disposition.knownAt : -Infinity
+  return told.filter(({ void: gone, value, knownAt: known }) => !gone && value.happened && known >= decided)
+}
+
 /** All of it is put away: it goes on as items, and no longer stands on the Line. */
 export function isPutAway({ portions }: Pick<BatchState, 'portions'>): boolean {
   return portions.some(({ void: gone, value }) => !gone && value.last)

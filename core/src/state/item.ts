@@ -45,6 +45,8 @@ export interface ItemState {
   readings: Fact<{ typed: Typed; instrument: Id | null }>[]
   /** Held and released in turn: of the kitchen's own, and of the recall of each lot, the last one stands. */
   holds: Fact<Hold>[]
+  /** What the lead did about what went out against what stood. */
+  answers: Fact<{ reason: string }>[]
   discarded: Fact<ItemDiscarded> | null
   /** Labels printed, of all printings. */
   labels: number
@@ -67,6 +69,13 @@ export function eggOf({ ingredient }: Pick<ItemState, 'ingredient'>): EggPart | 
 /** Made in its batch, as portions and trimmings are: proven with it. Whites left over from it never were in it. */
 export function isOfItsBatch({ what, ingredient }: Pick<ItemState, 'what' | 'ingredient'>): boolean {
   return what === 'portion' || (what === 'by-product' && ingredient === null)
+}
+
+/** What went out of it, or into something, although something stood against that, and the lead has not answered for. */
+export function wentOutOf({ uses, parts, answers }: ItemState): Fact<{ measure: Measure; happened?: true }>[] {
+  const answered = Math.max(-Infinity, ...standing(answers).map(({ knownAt }) => knownAt))
+  const out: Fact<{ measure: Measure; happened?: true }>[] = [...uses, ...parts]
+  return standing(out).filter(({ value, knownAt }) => value.happened && knownAt >= answered)
 }
 
 /** How much of it is left. */
@@ -157,7 +166,8 @@ function changed(state: ItemState, entry: Entry): ItemState {
       return begun({ ...state, uses: [...state.uses, factOf(entry, claim.at, claim.body)] }, entry)
     case 'eggs-taken': {
       const measure = outOfPackage(claim.body, state.measure.unit)
-      const out = measure && factOf<EggsOut>(entry, claim.at, { measure, then: 'into a batch' })
+      const happened = claim.body.happened ? { happened: claim.body.happened } : {}
+      const out = measure && factOf<EggsOut>(entry, claim.at, { measure, then: 'into a batch', ...happened })
       return out ? begun({ ...state, uses: [...state.uses, out] }, entry) : state
     }
     case 'item-read':
@@ -171,6 +181,8 @@ function changed(state: ItemState, entry: Entry): ItemState {
         recall: null,
         ...(entry.seal?.resolved?.answers ? { answers: entry.seal.resolved.answers } : {}),
       })
+    case 'went-out-answered':
+      return { ...state, answers: [...state.answers, factOf(entry, claim.at, claim.body)] }
     case 'lot-decided':
       return held(state, entry, { held: claim.body.verdict === 'refuse', reason: claim.body.reason, recall: null })
     case 'recalled':

@@ -51,6 +51,7 @@ function blank(): Omit<Unborn, 'id' | 'code' | 'name' | 'what' | 'made' | 'madeB
     uses: [],
     readings: [],
     holds: [],
+    answers: [],
     discarded: null,
     labels: 0,
   }

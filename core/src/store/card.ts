@@ -4,7 +4,7 @@ import type { Id } from '../ledger/entry'
 import type { HeatStatus } from '../ledger/storeEntries'
 import type { Allergen } from '../ingredient/ingredient'
 import type { DietClaim } from '../method/facts'
-import { holdOf, isGone, itemLeft, placeOf, type ItemState } from '../state/item'
+import { holdOf, isGone, itemLeft, placeOf, wentOutOf, type ItemState } from '../state/item'
 import type { DateWall } from './dating'
 import type { Measure } from './measure'
 import type { HoldingKind } from './unitKind'
@@ -49,7 +49,7 @@ export function itemCard(item: ItemState, walls: readonly DateWall[]): ItemCard 
     what,
     made,
     left: itemLeft(item),
-    gone: isGone(item),
+    gone: isGone(item) && wentOutOf(item).length === 0,
     unit: place?.value.unit ?? null,
     shelf: place?.value.shelf ?? null,
     outSince: out,

@@ -2,7 +2,7 @@ import type { Instant } from '../calendar/instant'
 import type { Id } from '../ledger/entry'
 import type { MoveHow } from '../ledger/storeEntries'
 import { celsiusOf } from '../quantity/temperature'
-import { eggOf, holdOf, isGone, releasedAt, type ItemState } from '../state/item'
+import { eggOf, holdOf, isGone, releasedAt, wentOutOf, type ItemState } from '../state/item'
 import { inOrder, isWaiting } from '../state/fact'
 import type { Bounded } from '../trace/reading'
 import type { DateWall } from './dating'
@@ -14,6 +14,8 @@ import type { Measure } from './measure'
  */
 export interface Course {
   gone: boolean
+  /** Some of it went out against what stood, and the lead has not answered for that. */
+  wentOut: boolean
   /** The date that rules; null: nothing dates it. */
   wall: Pick<DateWall, 'lastDay' | 'until'> | null
   ready: Instant | null
@@ -43,6 +45,7 @@ export function courseOf(item: ItemState, walls: readonly DateWall[]): Course {
   const hold = holdOf(item)
   return {
     gone: isGone(item),
+    wentOut: wentOutOf(item).length > 0,
     wall: wall ? { lastDay: wall.lastDay, until: wall.until } : null,
     ready,
     kept: keptIn(item),

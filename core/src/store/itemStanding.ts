@@ -64,6 +64,7 @@ export interface CourseStanding {
     | 'still cooling'
     | 'setting'
     | 'thawing'
+    | 'went out'
     | null
   /** Usable before this instant: its date, or the end of its time without cold; null: nothing dates it, or it is frozen. */
   until: Instant | null
@@ -136,7 +137,7 @@ export function itemUrgency({ asks, until, advice, hot }: CourseStanding): [rank
 }
 
 function asksOf(
-  { gone, wall, hold, coldAt, ready, reads, noted }: Course,
+  { gone, wentOut, wall, hold, coldAt, ready, reads, noted }: Course,
   {
     exposure,
     advice,
@@ -152,12 +153,13 @@ function asksOf(
   },
   now: Instant,
 ): Pick<CourseStanding, 'asks' | 'why'> {
-  if (gone) return { asks: 'gone', why: null }
+  if (gone) return wentOut ? { asks: 'lead decides', why: 'went out' } : { asks: 'gone', why: null }
   if (!wall) return noted ? { asks: 'keep', why: null } : { asks: 'discard', why: 'undated' }
   if (wall.until !== null && now >= wall.until) return { asks: 'discard', why: 'past its day' }
   if (timeUp && now >= timeUp.at) return { asks: 'discard', why: 'time up' }
   if (advice.kind === 'discard') return { asks: 'discard', why: 'exposure' }
   if (hot?.asks === 'discard') return { asks: 'discard', why: 'hot holding' }
+  if (wentOut) return { asks: 'lead decides', why: 'went out' }
   if (hold) return { asks: 'held', why: hold }
   if (hot && hot.asks !== 'nothing') return { asks: hot.asks === 'reheat' ? 'read it' : hot.asks, why: 'hot holding' }
   if (timeUp) return { asks: 'use now', why: 'its own clock' }

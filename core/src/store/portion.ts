@@ -8,7 +8,7 @@ import type { LimitSet } from '../limits/limit'
 import { factsOf, type DietClaim } from '../method/facts'
 import { heatPlan } from '../method/heatPlan'
 import type { Method } from '../method/method'
-import type { BatchState } from '../state/batch'
+import { unanswered, type BatchState } from '../state/batch'
 import { standing } from '../state/fact'
 import { HOTTEST, SAME_DEGREE } from '../quantity/temperature'
 import type { Bounded } from '../trace/reading'
@@ -258,7 +258,8 @@ export function isCleared(batch: BatchState, zone: string, now: Instant): boolea
   const decided = disposition?.void ? undefined : disposition?.value.decision
   if (decided === 'hold' || decided === 'discard' || recalls.length > 0) return false
   const findings = standsFor(batch, zone, now)
-  return isReleased(batch, findings) || batchStanding(findings) === 'proven'
+  if (isReleased(batch, findings)) return true
+  return unanswered(batch).length === 0 && batchStanding(findings) === 'proven'
 }
 
 /** The batch that an item was made of; null for what was made of none. */

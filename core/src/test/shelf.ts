@@ -55,6 +55,7 @@ export function itemOf(more: Partial<ItemState> = {}): ItemState {
     uses: [],
     readings: [],
     holds: [],
+    answers: [],
     discarded: null,
     labels: 0,
     ...more,

@@ -2,7 +2,7 @@ import { HOUR, MINUTE, type Instant } from '../calendar/instant'
 import { dayOf } from '../calendar/zone'
 import type { Action } from '../cooling/action'
 import { forecastOf, rescuesFor, type Forecast, type GateForecast, type Rescue } from '../cooling/forecast'
-import { isClosed, isPutAway, wentOut, type BatchState } from '../state/batch'
+import { isClosed, isPutAway, unanswered, wentOut, type BatchState } from '../state/batch'
 import { mixtureTrace } from './evidence'
 import type { Finding } from './finding'
 import { batchStanding, isBinding, isGate, rulingDate } from './judgeBatch'
@@ -62,12 +62,22 @@ export function attention(batch: BatchState, findings: readonly Finding[], world
   if (isClosed(batch) || isPutAway(batch)) return { kind: 'closed' }
   const date = rulingDate(findings)
   if (date?.standing === 'missed') return { kind: 'discard', finding: date }
-  const went = wentOut(batch) && findings.find((finding) => isGate(finding) && finding.standing !== 'proven')
-  if (went) return { kind: 'decide', finding: went }
+  // Before a plate that went out, all else waits; what went in against what stood asks beside what hands must do.
+  const answer = unanswered(batch).length > 0 ? toAnswerFor(findings) : null
+  if (answer && wentOut(batch)) return { kind: 'decide', finding: answer }
   if (isReleased(batch, findings)) return dated(date, world, now)
   const asks = asked(batch, findings, date, world, now)
-  if (!isHeld(batch)) return asks
+  if (!isHeld(batch)) {
+    const calm = ['keep', 'use today'].includes(asks.kind)
+    return answer && calm ? { kind: 'decide', finding: answer } : asks
+  }
   return HANDS.includes(asks.kind) || (asks.kind === 'read' && asks.at <= now) ? asks : { kind: 'held' }
+}
+
+/** What the lead answers for: a gate that is not proven, else whatever binds. */
+function toAnswerFor(findings: readonly Finding[]): Finding | null {
+  const binding = findings.filter(isBinding)
+  return binding.find((finding) => isGate(finding) && finding.standing !== 'proven') ?? binding[0] ?? null
 }
 
 /** Kept apart: by the lead, or by the recall of a lot that is in it. */

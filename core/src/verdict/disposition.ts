@@ -1,6 +1,6 @@
 import type { Instant } from '../calendar/instant'
 import type { Decision, Disposition } from '../ledger/entry'
-import { isClosed, type BatchState } from '../state/batch'
+import { isClosed, unanswered, type BatchState } from '../state/batch'
 import type { Finding } from './finding'
 import { isGate } from './judgeBatch'
 import { legOf } from './legs'
@@ -63,9 +63,10 @@ export function standingsOf(findings: readonly Finding[]): Disposition['findings
  * Whether the lead's release still holds: it is of the standings of its moment. What has got worse since, or has come to
  * light, takes it back, and so does a recall.
  */
-export function isReleased(batch: Pick<BatchState, 'disposition' | 'recalls'>, findings: readonly Finding[]): boolean {
+export function isReleased(batch: BatchState, findings: readonly Finding[]): boolean {
   const { disposition, recalls } = batch
   if (disposition?.value.decision !== 'release' || disposition.void || recalls.length > 0) return false
+  if (unanswered(batch).length > 0) return false
   const seen = new Map(disposition.value.findings.map(({ check, standing }) => [check, standing]))
   return findings.every(({ check, standing }) => !isWorse(standing, seen.get(check.key) ?? 'open'))
 }

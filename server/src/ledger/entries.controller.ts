@@ -99,6 +99,7 @@ const STATUS: Record<Refusal['code'], number> = {
   'move shut': 422,
   'not to open': 422,
   'not proven to leave': 409,
+  'nothing went out': 409,
   'recall stands': 409,
   'recalled already': 409,
   'reason short': 422,

@@ -1,11 +1,27 @@
 import { v7 as uuid } from 'uuid'
-import type { AnyClaim, SubjectType } from '@logged-thermal/core'
+import type { AnyClaim, Kind, SubjectType } from '@logged-thermal/core'
 import { outbox, type Waiting } from '../app/outbox'
 import { useAppDispatch, useAppSelector } from '../app/store'
 import { Key } from '../parts/Key'
 
 /** What is entered from a batch's Bench and is about something else. */
 const BESIDES: readonly SubjectType[] = ['lot', 'item']
+
+/** What is refused as a plan, and can be entered as what has happened: it betters nothing, and the lead answers for it. */
+const STOOD_AGAINST: readonly string[] = [
+  'item shut',
+  'item gone',
+  'wrong egg',
+  'lot not accepted',
+  'lot past its day',
+  'package needed',
+  'not proven to serve',
+]
+const HAPPENS: readonly Kind[] = ['item-used', 'part-used', 'eggs-taken', 'served']
+
+function asHappened(claim: AnyClaim): AnyClaim {
+  return { ...claim, id: uuid(), body: { ...claim.body, happened: true } } as AnyClaim
+}
 
 /** Entries that the server refused, of one batch and of lots and items, or all: kept here with the reason until somebody decides. */
 export function Refused({ batchId = null }: { batchId?: string | null }) {
@@ -34,6 +50,11 @@ function One({ waiting: { claim, refusal } }: { waiting: Waiting }) {
       <strong>{what} is not recorded.</strong>
       <p>{refusal.sentence}</p>
       <div className="keys">
+        {STOOD_AGAINST.includes(refusal.code) && HAPPENS.includes(claim.kind) && (
+          <Key look="primary" onClick={() => settle(asHappened(claim))}>
+            It has happened
+          </Key>
+        )}
         {refusal.code === 'ahead of clock' && (
           <Key look="primary" onClick={asNow}>
             It was now

@@ -1,7 +1,6 @@
 import { useState } from 'react'
 import {
   CORE_VERSION,
-  decidesForLead,
   decisionShut,
   standingsOf,
   toAssess,
@@ -11,11 +10,10 @@ import {
   type Shut,
 } from '@logged-thermal/core'
 import { checkTitle, findingSentence, forceWord, shutSentence, sourceOf, standingWord } from '@logged-thermal/wording'
-import { sentenceOf, usePostSignedMutation } from '../app/api'
-import { useClaim } from '../app/enter'
 import { useHand, useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
 import { PinPad } from '../door/PinPad'
+import { useLeadSigns } from '../door/useLeadSigns'
 import { Glyph } from '../parts/Glyph'
 import { Sheet } from '../parts/Sheet'
 import { Silhouette } from './Silhouette'
@@ -44,26 +42,18 @@ export function DecideSheet({
 }) {
   const now = useNow()
   const line = useLine()
-  const { reader, person } = useHand(line)
-  const claim = useClaim()
-  const [post, { isLoading }] = usePostSignedMutation()
+  const { reader } = useHand(line)
+  const { lead, standsIn, sign, busy, refusal } = useLeadSigns('disposed', onClose)
   const [decision, setDecision] = useState<Decision | null>(first)
   const [reason, setReason] = useState('')
-  const [refusal, setRefusal] = useState<string | null>(null)
-  const stands = line && person ? decidesForLead(line, person.id, now) : false
-  const lead = person?.role === 'lead' || stands ? person : line?.people.find(({ role }) => role === 'lead')
   const shutOf = (each: Decision): Shut | null => decisionShut(each, reason, batch, findings, now)
   const shut = decision && shutOf(decision)
   const answered = reason.trim() !== '' && shut === null
 
-  const sign = async (pin: string) => {
-    if (!lead || !decision || !answered) return
+  const decide = (pin: string) => {
+    if (!decision || !answered) return
     const body = { decision, reason: reason.trim(), findings: standingsOf(findings), core: CORE_VERSION }
-    const result = await post({ claim: claim('disposed', batch.id, body, { by: lead.id }), signer: lead.id, pin })
-    if (result.error) return setRefusal(sentenceOf(result.error))
-    const [answer] = result.data.results
-    if (answer?.outcome === 'refused') return setRefusal(answer.sentence)
-    onClose()
+    void sign(pin, batch.id, body)
   }
   const notProven = toAssess(findings)
   const shown = findings.filter(
@@ -100,10 +90,7 @@ export function DecideSheet({
                 decision={each}
                 chosen={each === decision}
                 shut={isShutForGood(shutOf(each))}
-                onChoose={() => {
-                  setDecision(each)
-                  setRefusal(null)
-                }}
+                onChoose={() => setDecision(each)}
               />
             ))}
           </div>
@@ -133,12 +120,12 @@ export function DecideSheet({
         <section aria-label="Signature">
           {decision && answered && lead ? (
             <>
-              {stands && <p className="muted">You stand in for the lead; the record says so.</p>}
+              {standsIn && <p className="muted">You stand in for the lead; the record says so.</p>}
               <p className="muted">
                 {notProven.length > 0 && decision === 'release' ? 'The record will print "not proven". ' : ''}
                 What you sign: the decision, the reason, and how every check stands now.
               </p>
-              <PinPad name={lead.name} busy={isLoading} sentence={refusal} onPin={(pin) => void sign(pin)} />
+              <PinPad name={lead.name} busy={busy} sentence={refusal} onPin={decide} />
             </>
           ) : (
             <p className="muted">The food-safety lead signs with a PIN, once there is a reason.</p>

@@ -1,10 +1,9 @@
 import { useState } from 'react'
 import { waitingIn, type BatchState, type WaitingEntry } from '@logged-thermal/core'
 import { clock, span, waitingWords, type Reader } from '@logged-thermal/wording'
-import { sentenceOf, usePostSignedMutation } from '../app/api'
-import { useClaim } from '../app/enter'
 import { useHand, useLine } from '../app/kitchen'
 import { PinPad } from '../door/PinPad'
+import { useLeadSigns } from '../door/useLeadSigns'
 import { Key } from '../parts/Key'
 import { Sheet } from '../parts/Sheet'
 import './decide.css'
@@ -17,25 +16,16 @@ const REASONS = ['Seen on the paper sheet', 'The tablet was away', 'I was there'
  */
 export function LateEntries({ batch }: { batch: BatchState }) {
   const line = useLine()
-  const { reader, person } = useHand(line)
-  const claim = useClaim()
-  const [post, { isLoading }] = usePostSignedMutation()
+  const { reader } = useHand(line)
   const [open, setOpen] = useState(false)
   const [reason, setReason] = useState<string | null>(null)
-  const [refusal, setRefusal] = useState<string | null>(null)
-  const lead = person?.role === 'lead' ? person : line?.people.find(({ role }) => role === 'lead')
+  const { lead, sign, busy, refusal } = useLeadSigns('entries-accepted', () => setOpen(false))
   const waiting = waitingIn(batch)
   if (waiting.length === 0 || !line) return null
 
-  const sign = async (pin: string) => {
-    if (!lead || !reason) return
+  const accept = (pin: string, why: string) => {
     const entries = waiting.map(({ entry }) => ({ type: 'batch' as const, id: batch.id, entry }))
-    const made = claim('entries-accepted', line.kitchen.id, { entries, reason }, { by: lead.id })
-    const result = await post({ claim: made, signer: lead.id, pin })
-    if (result.error) return setRefusal(sentenceOf(result.error))
-    const [answer] = result.data.results
-    if (answer?.outcome === 'refused') return setRefusal(answer.sentence)
-    setOpen(false)
+    return sign(pin, line.kitchen.id, { entries, reason: why })
   }
   const title = waiting.length === 1 ? 'Entered too late' : `${waiting.length} entries, entered too late`
   return (
@@ -57,7 +47,7 @@ export function LateEntries({ batch }: { batch: BatchState }) {
           ))}
         </div>
         {reason && lead ? (
-          <PinPad name={lead.name} busy={isLoading} sentence={refusal} onPin={(pin) => void sign(pin)} />
+          <PinPad name={lead.name} busy={busy} sentence={refusal} onPin={(pin) => void accept(pin, reason)} />
         ) : (
           <p className="sentence">
             Tap the reason; then the lead signs. What was missed without it is at most not proven with it, and the

@@ -1,20 +1,26 @@
 import { useState } from 'react'
-import type { Bodies, Id, Kind } from '@logged-thermal/core'
+import { decidesForLead, kinds, type Bodies, type Id, type Kind } from '@logged-thermal/core'
 import { sentenceOf, usePostSignedMutation } from '../app/api'
 import { useClaim } from '../app/enter'
 import { useHand, useLine } from '../app/kitchen'
+import { useNow } from '../app/now'
 import type { PersonOnList } from '../app/lineData'
 
-/** What the lead signs with their PIN, sent at once and never kept for later: who signs, what is refused, and the act. */
-export function useLeadSigns(onSigned: () => void) {
+/**
+ * What the lead signs with their PIN, or whoever decides for the lead where that may be: sent at once, never kept for
+ * later. Who signs, the act, and what was refused.
+ */
+export function useLeadSigns<K extends Kind>(kind: K, onSigned: () => void) {
+  const now = useNow(10_000)
   const line = useLine()
   const { person } = useHand(line)
   const claim = useClaim()
   const [post, { isLoading }] = usePostSignedMutation()
   const [refusal, setRefusal] = useState<string | null>(null)
-  const lead: PersonOnList | undefined =
-    person?.role === 'lead' ? person : line?.people.find(({ role }) => role === 'lead')
-  const sign = async <K extends Kind>(pin: string, kind: K, about: Id, body: Bodies[K]) => {
+  const delegable = kinds[kind].delegable === true
+  const decides = person?.role === 'lead' || (delegable && line && person && decidesForLead(line, person.id, now))
+  const lead: PersonOnList | undefined = person && decides ? person : line?.people.find(({ role }) => role === 'lead')
+  const sign = async (pin: string, about: Id, body: Bodies[K]) => {
     if (!lead) return
     const result = await post({ claim: claim(kind, about, body, { by: lead.id }), signer: lead.id, pin })
     if (result.error) return setRefusal(sentenceOf(result.error))
@@ -23,5 +29,6 @@ export function useLeadSigns(onSigned: () => void) {
     setRefusal(null)
     onSigned()
   }
-  return { lead, sign, busy: isLoading, refusal }
+  const standsIn = lead !== undefined && lead.role !== 'lead'
+  return { lead, standsIn, sign, busy: isLoading, refusal }
 }

@@ -23,14 +23,14 @@ export function SignVersion({
   onClose: () => void
   onSigned: () => void
 }) {
-  const { lead, sign, busy, refusal } = useLeadSigns(onSigned)
+  const { lead, sign, busy, refusal } = useLeadSigns('limits-set', onSigned)
   const [day, setDay] = useState('')
   // A line kept from another rule set may be looser under this one.
   const looser = draft.lines.find((each) => isLooser(each) && each.variance === null)
 
   const put = (pin: string) => {
     const from = day === '' ? now : Math.max(now, startOfDay(day, reader.zone))
-    return sign(pin, 'limits-set', draft.id, { set: { ...draft, from: Math.round(from) } })
+    return sign(pin, draft.id, { set: { ...draft, from: Math.round(from) } })
   }
   return (
     <Sheet open onClose={onClose} title={`Put version ${draft.version} in force`}>

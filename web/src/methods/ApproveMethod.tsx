@@ -20,9 +20,9 @@ export function ApproveMethod({
   reader: Reader
   onClose: () => void
 }) {
-  const { lead, sign, busy, refusal } = useLeadSigns(onClose)
+  const { lead, sign, busy, refusal } = useLeadSigns('method-approved', onClose)
   const put = (pin: string) =>
-    sign(pin, 'method-approved', method.id, {
+    sign(pin, method.id, {
       version: method.version,
       limits: limits.id,
       components: method.components.map((each) => each.method),

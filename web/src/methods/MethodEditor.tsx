@@ -34,7 +34,7 @@ import { MethodLabel } from './MethodLabel'
 import { MethodRibbon } from './MethodRibbon'
 import { MethodSettings } from './MethodSettings'
 import { ProblemNote } from './ProblemNote'
-import { SignedSheet } from './SignedSheet'
+import { SignedForMethod } from './SignedForMethod'
 import { StepForm } from './StepForm'
 import { StepList } from './StepList'
 import { VersionDifference } from './VersionDifference'
@@ -231,7 +231,7 @@ function Editor({ state, line, limits, day }: { state: MethodState; line: LineDa
         <VersionDifference state={state} people={line.people} reader={reader} onClose={() => setSheet(null)} />
       )}
       {sheet === 'signed' && (
-        <SignedSheet state={state} limits={limits} day={day} reader={reader} onClose={() => setSheet(null)} />
+        <SignedForMethod state={state} limits={limits} day={day} reader={reader} onClose={() => setSheet(null)} />
       )}
       {sheet === 'approve' && (
         <ApproveMethod

@@ -25,7 +25,7 @@ import { LeadKey } from './LeadKey'
 import { useLastTap } from './ItemKeys'
 import { ancestryIn, discardOf, storeOfLine, type StoredItem } from './useStore'
 
-type Asking = 'move' | 'freeze' | 'thaw' | 'serve' | 'hot' | 'read' | 'sell' | 'split' | 'hold' | null
+type Asking = 'sold already' | 'move' | 'freeze' | 'thaw' | 'serve' | 'hot' | 'read' | 'sell' | 'split' | 'hold' | null
 
 const TITLE: Record<NonNullable<Asking>, string> = {
   move: 'Into which unit?',
@@ -35,6 +35,7 @@ const TITLE: Record<NonNullable<Asking>, string> = {
   hot: 'Into which hot well?',
   read: 'What does its core read?',
   sell: 'How much went to people?',
+  'sold already': 'How much went out already?',
   split: 'How much becomes an item of its own?',
   hold: 'Why is it held?',
 }
@@ -90,7 +91,9 @@ export function ItemActions({
       <div className="item-keys">
         {key('Move', () => setAsking('move'), onlyDiscard || units('move').length === 0)}
         {key('Read its core', () => setAsking('read'), gone || !open)}
-        {key('Sold, served', () => setAsking('sell'), onlyDiscard || shut !== null)}
+        {shut === null
+          ? key('Sold, served', () => setAsking('sell'), onlyDiscard)
+          : key('Sold already', () => setAsking('sold already'), gone || !open)}
         {key('Split', () => setAsking('split'), onlyDiscard)}
         {key('To the guests', () => setAsking('serve'), onlyDiscard || shut !== null)}
         {key('Freeze', () => setAsking('freeze'), onlyDiscard || shut !== null || noFreezer !== null)}
@@ -167,12 +170,17 @@ export function ItemActions({
               />
             </>
           )}
-          {(asking === 'sell' || asking === 'split') && (
+          {asking === 'sold already' && (
+            <p>It betters nothing. What went out is listed, and the lead answers for it at once.</p>
+          )}
+          {(asking === 'sell' || asking === 'sold already' || asking === 'split') && (
             <AmountOf
               item={item}
-              whole={asking === 'sell'}
+              whole={asking !== 'split'}
               onTake={(measure) => {
                 if (asking === 'sell') enter('item-used', item.id, { measure, then: 'sold' })
+                else if (asking === 'sold already')
+                  enter('item-used', item.id, { measure, then: 'sold', happened: true })
                 else {
                   const as = inheritedOf(item, measure.value / item.measure.value)
                   const code = nextSplitCode(

@@ -97,7 +97,7 @@ export function PartsSheet({ batch, step, now, onClose, reader }: Props) {
                 </Key>
               ))}
           </div>
-          <Unfit parts={parts.filter(({ shut, wants }) => shut !== null && !wants)} reader={reader} />
+          <Unfit parts={parts.filter(({ shut }) => shut !== null)} reader={reader} onIn={setChosen} />
           {parts.every(({ shut }) => shut !== null) && <p className="muted">Nothing is held that could go in.</p>}
         </>
       )}
@@ -113,7 +113,7 @@ interface Offer {
 }
 
 /** What is held and may not go in here, and why: not in the way, and not hidden. */
-function Unfit({ parts, reader }: { parts: readonly Offer[]; reader: Reader }) {
+function Unfit({ parts, reader, onIn }: { parts: readonly Offer[]; reader: Reader; onIn: (item: string) => void }) {
   if (parts.length === 0) return null
   return (
     <details className="unfit">
@@ -121,7 +121,10 @@ function Unfit({ parts, reader }: { parts: readonly Offer[]; reader: Reader }) {
       <ul>
         {parts.map(({ one: { item }, shut }) => (
           <li key={item.id}>
-            {named(item)}: {shut && partShutSentence(shut, reader)}
+            {named(item)}: {shut && partShutSentence(shut, reader)}{' '}
+            <Key look="outlined" onClick={() => onIn(item.id)}>
+              It is in already
+            </Key>
           </li>
         ))}
       </ul>
@@ -148,6 +151,8 @@ function Use({
   const probe =
     instrument?.kind === 'probe' ? instrument : (line.instruments.find(({ kind }) => kind === 'probe') ?? null)
   const left = itemLeft(item)
+  const against = partUnfit(item, null, batch, step, ancestryIn(line, item), store, now)
+  // In already, whatever stands against it: it betters nothing, and the lead answers for it.
   const used = (measure: Measure): PartUsed | null =>
     typed && probe
       ? {
@@ -159,13 +164,19 @@ function Use({
           warm,
           condition: looks ? { good: looks === 'good', why: null } : null,
           part: partOf(item, itemStanding(item, store, now).exposure.time, reader.zone),
+          ...(against ? { happened: true as const } : {}),
         }
       : null
   const tried = used({ ...left, value: Math.min(left.value, 0.1) })
-  const shut = tried && partShut(item, batch, tried, ancestryIn(line, item), store, now)
+  const shut = tried && !against && partShut(item, batch, tried, ancestryIn(line, item), store, now)
   return (
     <div className="put-away">
       <section>
+        {against && (
+          <p role="alert">
+            {named(item)}: {partShutSentence(against, reader)} If it is in already, say so: the lead answers for it.
+          </p>
+        )}
         <p>{probe ? `Read by ${probe.code}.` : 'A part is read by a probe, and none is registered.'}</p>
         {typed ? (
           <p className="big">

@@ -8,6 +8,8 @@ import {
   movable,
   type Bodies,
   type Check,
+  type Id,
+  type Kind,
   type LimitSet,
   type MethodState,
 } from '@logged-thermal/core'
@@ -28,12 +30,16 @@ import { BakeForm } from './BakeForm'
 import { GuidanceForm } from './GuidanceForm'
 
 /** One thing that waits for the lead's PIN. */
-type Waiting =
-  | { kind: 'guidance-replaced'; body: Bodies['guidance-replaced']; says: string }
-  | { kind: 'bake-validated'; body: Bodies['bake-validated']; says: string }
+type Waiting = ToSign<'guidance-replaced'> | ToSign<'bake-validated'>
+
+interface ToSign<K extends Kind> {
+  kind: K
+  body: Bodies[K]
+  says: string
+}
 
 /** What the lead signs for one method beside its version: lines in place of guidance, and the bake of crumb. */
-export function SignedSheet({
+export function SignedForMethod({
   state,
   limits,
   day,
@@ -48,10 +54,10 @@ export function SignedSheet({
 }) {
   const [open, setOpen] = useState<Check | 'bake' | null>(null)
   const [waiting, setWaiting] = useState<Waiting | null>(null)
-  const { lead, sign, busy, refusal } = useLeadSigns(() => {
+  const back = () => {
     setWaiting(null)
     setOpen(null)
-  })
+  }
   const method = approvedOf(state)
   if (!method) return null
   const guidance = heldTo(method, 1, limits, false, day).checks.filter(
@@ -59,21 +65,9 @@ export function SignedSheet({
   )
   const bake = bakeOn(state.signed, method, day)
   const crumb = families[method.family].crumb
-  if (waiting && lead)
-    return (
-      <Sheet open onClose={() => setWaiting(null)} title={waiting.says}>
-        <PinPad
-          name={lead.name}
-          busy={busy}
-          sentence={refusal}
-          onPin={(pin) =>
-            void (waiting.kind === 'guidance-replaced'
-              ? sign(pin, waiting.kind, method.id, waiting.body)
-              : sign(pin, waiting.kind, method.id, waiting.body))
-          }
-        />
-      </Sheet>
-    )
+  if (waiting?.kind === 'guidance-replaced')
+    return <SignIt {...waiting} method={method.id} onBack={() => setWaiting(null)} onSigned={back} />
+  if (waiting) return <SignIt {...waiting} method={method.id} onBack={() => setWaiting(null)} onSigned={back} />
   if (open === 'bake')
     return (
       <BakeForm
@@ -185,6 +179,22 @@ export function SignedSheet({
           {dayName(addDays(day, 90))} at the latest.
         </p>
       </div>
+    </Sheet>
+  )
+}
+
+function SignIt<K extends Kind>({
+  kind,
+  body,
+  says,
+  method,
+  onBack,
+  onSigned,
+}: ToSign<K> & { method: Id; onBack: () => void; onSigned: () => void }) {
+  const { lead, sign, busy, refusal } = useLeadSigns(kind, onSigned)
+  return (
+    <Sheet open onClose={onBack} title={says}>
+      {lead && <PinPad name={lead.name} busy={busy} sentence={refusal} onPin={(pin) => void sign(pin, method, body)} />}
     </Sheet>
   )
 }

@@ -1,0 +1,49 @@
+import { useState } from 'react'
+import type { Bodies, Id, Kind } from '@logged-thermal/core'
+import { Sheet } from '../parts/Sheet'
+import { PinPad } from './PinPad'
+import { useLeadSigns } from './useLeadSigns'
+import './signed.css'
+
+interface Props<K extends Kind> {
+  title: string
+  ask: string
+  /** A reason is at least so long. */
+  least: number
+  kind: K
+  about: Id
+  body: (reason: string) => Bodies[K]
+  onClose: () => void
+}
+
+/** What the lead signs: a reason in writing, then the PIN. */
+export function SignedSheet<K extends Kind>({ title, ask, least, kind, about, body, onClose }: Props<K>) {
+  const [reason, setReason] = useState('')
+  const { lead, sign, busy, refusal } = useLeadSigns(kind, onClose)
+  return (
+    <Sheet open onClose={onClose} title={title}>
+      <div className="signed">
+        <label className="form-field">
+          {ask}
+          <textarea
+            rows={4}
+            maxLength={300}
+            value={reason}
+            onChange={({ target }) => setReason(target.value)}
+            onKeyDown={(event) => event.stopPropagation()}
+          />
+        </label>
+        {lead && reason.trim().length >= least ? (
+          <PinPad
+            name={lead.name}
+            busy={busy}
+            sentence={refusal}
+            onPin={(pin) => void sign(pin, about, body(reason.trim()))}
+          />
+        ) : (
+          <p className="muted">The food-safety lead signs with a PIN, once the reason is written.</p>
+        )}
+      </div>
+    </Sheet>
+  )
+}
