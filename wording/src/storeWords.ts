@@ -300,6 +300,11 @@ const LINEAGE: Record<LineageBar['why'], string> = {
   'lot not accepted': 'not accepted',
 }
 
+/** What an item was made of holds it: which, and why. */
+export function barSentence({ code, why }: Pick<LineageBar, 'code' | 'why'>): string {
+  return `${code} is in it, however far back, and is ${LINEAGE[why]}.`
+}
+
 /** Why some of an item may not go there, and what to do. */
 export function partShutSentence(why: PartShut, reader: Reader = { unit: 'C', zone: 'UTC' }): string {
   switch (why.code) {

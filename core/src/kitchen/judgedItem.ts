@@ -4,6 +4,7 @@ import type { LimitSet } from '../limits/limit'
 import type { ItemState } from '../state/item'
 import type { Read } from '../state/state'
 import { itemStanding } from '../store/itemStanding'
+import { fastBar, lineageBars, withLineage } from '../store/lineageBars'
 import { itemShut } from '../store/part'
 import type { World } from '../verdict/judge'
 import type { ItemAsIs } from './memoryKitchen'
@@ -12,7 +13,9 @@ import type { ItemAsIs } from './memoryKitchen'
 export function judgedItem(item: ItemState, read: Read, world: World, limits: LimitSet, now: Instant): ItemAsIs {
   const around = storeOf(item, read, world, now)
   const store = around?.store ?? { units: [], limits, zone: world.zone }
-  const { asks, until, exposure } = itemStanding(item, store, now)
+  const further = around?.ancestry.further
+  const bar = further ? fastBar(lineageBars(item, further, world.zone, now)) : null
+  const { asks, until, exposure } = withLineage(itemStanding(item, store, now), bar)
   const shut = around ? itemShut(item, null, around.ancestry, around.store, now) : null
   return {
     asks,

@@ -6,6 +6,7 @@ import { standing } from '../state/fact'
 import { holdOf, isOfItsBatch, type ItemState } from '../state/item'
 import { mayGoIn, type LotState } from '../state/lot'
 import type { Read } from '../state/state'
+import type { CourseStanding, ItemAsks } from './itemStanding'
 import { isCleared, releaseBar } from './portion'
 
 /** Everything that something was made of, through every generation, as far as it was read. */
@@ -129,3 +130,18 @@ function cookedAfter(batches: readonly BatchState[]): Set<Id> {
   }
   return new Set([...cooked].filter((id) => !uncooked.has(id)))
 }
+
+/** No release of an item goes past these: what it was made of is held, thrown away, called back, or missed its law. */
+const FAST: readonly LineageBar['why'][] = ['held', 'discarded', 'recalled', 'law missed']
+
+/** What holds an item fast because of what it was made of; null: nothing does. */
+export function fastBar<B extends Pick<LineageBar, 'why'>>(bars: readonly B[]): B | null {
+  return bars.find(({ why }) => FAST.includes(why)) ?? null
+}
+
+/** How an item stands with its lineage: held by what it was made of, unless it asks for something more urgent itself. */
+export function withLineage<S extends Pick<CourseStanding, 'asks' | 'why'>>(standing: S, bar: unknown): S {
+  return bar && CALM.includes(standing.asks) ? { ...standing, asks: 'held', why: 'lineage' } : standing
+}
+
+const CALM: readonly ItemAsks[] = ['use today', 'use first', 'not ready', 'keep', 'frozen']

@@ -10,7 +10,9 @@ import {
   type ItemAsks,
   type ItemCard,
   type ItemStanding,
+  type LineageBar,
   type Store,
+  withLineage,
 } from '@logged-thermal/core'
 import { query } from '../database/query'
 import type { HeldItem } from './heldStore'
@@ -23,12 +25,17 @@ export interface Due extends Pick<ItemStanding, 'asks' | 'why' | 'until' | 'days
 
 /**
  * What goes today, the most urgent first, each a Due as JSON: past its day or on its last, undated, out of the cold, held,
- * or in question after a warm unit, wherever it is now. Everything held is judged: any item may have been somewhere warm.
+ * or in question after a warm unit, wherever it is now, or held by what it was made of. Everything held is judged: any item may have been somewhere warm.
  */
-export function dueToday(items: readonly HeldItem[], store: Store, now: Instant): string[] {
+export function dueToday(
+  items: readonly HeldItem[],
+  bars: ReadonlyMap<Id, LineageBar>,
+  store: Store,
+  now: Instant,
+): string[] {
   const judge = judging(store, now)
   return items
-    .map(({ card, course }) => ({ card, standing: judge(course) }))
+    .map(({ id, card, course }) => ({ card, standing: withLineage(judge(course), bars.get(id)) }))
     .filter(({ standing: { asks } }) => !WAITS.includes(asks))
     .sort((a, b) => {
       const [rankA, atA] = itemUrgency(a.standing)

@@ -52,6 +52,7 @@ function byUntil({ course: a }: HeldItem, { course: b }: HeldItem): number {
 }
 
 export interface HeldItem {
+  id: Id
   /** An ItemCard as JSON, to be handed on as it is. */
   card: string
   course: Course

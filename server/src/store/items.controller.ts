@@ -6,6 +6,7 @@ import {
   isCleared,
   itemStanding,
   judgeBatch,
+  withLineage,
   type ItemState,
   type LotState,
   type Subject,
@@ -15,6 +16,7 @@ import { query } from '../database/query'
 import { Problem } from '../http/problem'
 import { Needs, OfShift } from '../people/shift.guard'
 import type { Shift } from '../people/shifts.service'
+import { barredItems } from './barred'
 import { batchState, lineageOf } from './lineage'
 import { HeldStore } from './heldStore'
 import { clock } from '../clock/clock'
@@ -44,6 +46,7 @@ export class ItemsController {
       if (!row) throw new Problem(404, 'not there', 'This kitchen holds nothing by that number.', 'id')
       const item = row.state
       const store = await this.held.judgedBy(em, kitchenId, now)
+      const bar = (await barredItems(em, kitchenId)).get(id) ?? null
       const { batches, lots } = ancestorsOf(item)
       const batch = batches[0] ? await batchState(em, kitchenId, batches[0]) : null
       const known = await query<{ state: LotState }>(em, {
@@ -53,7 +56,8 @@ export class ItemsController {
       return {
         now,
         item,
-        standing: itemStanding(item, store, now),
+        standing: withLineage(itemStanding(item, store, now), bar),
+        bar,
         batch: batch && {
           state: batch,
           standing: batchStanding(judgeBatch(batch, { zone: store.zone }, now)),

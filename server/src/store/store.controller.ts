@@ -12,6 +12,7 @@ import { query } from '../database/query'
 import { Needs, OfShift } from '../people/shift.guard'
 import type { Shift } from '../people/shifts.service'
 import { Kitchen } from '../people/kitchen.entity'
+import { barredItems } from './barred'
 import { discardTotals, dueToday } from './discards'
 import { HeldStore } from './heldStore'
 import { clock } from '../clock/clock'
@@ -72,9 +73,22 @@ export class StoreController {
   async discards(@OfShift() { kitchenId }: Shift, @Res() response: Response) {
     const now = clock.now()
     const due = await this.scope.asOfOneMoment(kitchenId, async (em) =>
-      dueToday(await this.held.items(em, kitchenId), await this.held.judgedBy(em, kitchenId, now), now),
+      dueToday(
+        await this.held.items(em, kitchenId),
+        await barredItems(em, kitchenId),
+        await this.held.judgedBy(em, kitchenId, now),
+        now,
+      ),
     )
     response.type('json').send(`{"now":${now},"due":[${due.join(',')}]}`)
+  }
+
+  @Get('barred')
+  @ApiOperation({ summary: 'What is held because of what it was made of, however far back, and by what.' })
+  barred(@OfShift() { kitchenId }: Shift) {
+    return this.scope.asOfOneMoment(kitchenId, async (em) => ({
+      bars: Object.fromEntries(await barredItems(em, kitchenId)),
+    }))
   }
 
   @Get('discarded')

@@ -16,6 +16,7 @@ import type {
   ItemState,
   Learned,
   Lineage,
+  LineageBar,
   SealedEntry,
   ShownBake,
   Standing,
@@ -49,6 +50,8 @@ export type PostResult =
 export interface ItemAnswer {
   item: ItemState
   standing: ItemStanding
+  /** What it was made of and is held by. */
+  bar: LineageBar | null
   batch: { state: BatchState; standing: Standing; cleared: boolean } | null
 }
 
@@ -117,6 +120,7 @@ export const api = createApi({
     }),
     // `seq` is in the question, so that what was entered since is asked for again.
     item: build.query<ItemAnswer, { id: Id; seq: number }>({ query: ({ id }) => `items/${id}` }),
+    barred: build.query<{ bars: Record<Id, LineageBar> }, { seq: number }>({ query: () => 'store/barred' }),
     lineage: build.query<Lineage, { type: string; id: Id; seq: number }>({
       query: ({ type, id }) => `lineage/${type}/${id}`,
     }),
@@ -147,6 +151,7 @@ export const api = createApi({
 
 export const {
   useBakesQuery,
+  useBarredQuery,
   useDoorQuery,
   useShiftQuery,
   useOpenShiftMutation,

@@ -3,6 +3,7 @@ import { Link, useNavigate } from 'react-router'
 import { isClosing, itemLeft, placeOf, type Id } from '@logged-thermal/core'
 import {
   asksWord,
+  barSentence,
   clock,
   countWord,
   itemSentence,
@@ -198,10 +199,14 @@ function Row({
   children: React.ReactNode
 }) {
   const navigate = useNavigate()
-  const { item, standing } = one
+  const { item, standing, bar } = one
   const left = leftWords(standing, now)
   const says =
-    standing.why && standing.why !== 'its day' ? itemSentence(item, standing, reader) : `${setBy(standing)} sets it`
+    bar && standing.why === 'lineage'
+      ? barSentence(bar)
+      : standing.why && standing.why !== 'its day'
+        ? itemSentence(item, standing, reader)
+        : `${setBy(standing)} sets it`
   const urgent = standing.asks === 'discard'
   const calm = ['keep', 'frozen', 'use first', 'use today', 'not ready'].includes(standing.asks)
   return (

@@ -8,6 +8,7 @@ import {
   itemStanding,
   placeOf,
   thermalLag,
+  withLineage,
   type ItemState,
   type LimitSet,
   type UnitState,
@@ -15,6 +16,7 @@ import {
 import {
   ADVISORY,
   asksWord,
+  barSentence,
   clock,
   dayName,
   FRUIT_NOTE,
@@ -52,8 +54,9 @@ export function ItemPage() {
   if (!line || !store) return null
   const { limits } = store
   // Judged as this second stands: a second reading may be asked for within half a minute.
-  const own = held && { item: held, standing: itemStanding(held, store, now) }
-  const one: StoredItem | null = own ?? (data ? { item: data.item, standing: data.standing } : null)
+  const bar = data?.bar ?? undefined
+  const own = held && { item: held, standing: withLineage(itemStanding(held, store, now), bar), bar }
+  const one: StoredItem | null = own ?? (data ? { item: data.item, standing: data.standing, bar } : null)
   return (
     <main className="view">
       <Header>
@@ -98,7 +101,7 @@ function facts({ item }: StoredItem, reader: Reader): string {
   return `${heatStatusWord[item.facts.heat]}${place ? `, there since ${clock(place.at, reader)} ${dayName(dayOf(place.at, reader.zone))}` : ''}`
 }
 
-function ItemSentence({ one: { item, standing }, reader }: { one: StoredItem; reader: Reader }) {
+function ItemSentence({ one: { item, standing, bar }, reader }: { one: StoredItem; reader: Reader }) {
   const { asks } = standing
   const calm = ['keep', 'use first', 'frozen', 'not ready'].includes(asks)
   return (
@@ -106,7 +109,7 @@ function ItemSentence({ one: { item, standing }, reader }: { one: StoredItem; re
       <strong className={asks === 'discard' ? 'urgent' : ''}>
         {item.name} {item.code}: {calm ? 'keep it cold' : asksWord[asks].toLowerCase()}.
       </strong>{' '}
-      {itemSentence(item, standing, reader)}
+      {bar && standing.why === 'lineage' ? barSentence(bar) : itemSentence(item, standing, reader)}
     </>
   )
 }

@@ -4,20 +4,25 @@ import {
   itemUrgency,
   limitsAt,
   placeOf,
+  withLineage,
   type Id,
   type ItemDiscarded,
+  type LineageBar,
   type ItemStanding,
   type ItemState,
   type LimitSet,
   type Store,
 } from '@logged-thermal/core'
 import { discardReasonOf } from '@logged-thermal/wording'
+import { useBarredQuery } from '../app/api'
 import type { LineData } from '../app/lineData'
 
 /** An item as it stands now. */
 export interface StoredItem {
   item: ItemState
   standing: ItemStanding
+  /** What it was made of and is held by; left out: nothing, as far as is known here. */
+  bar?: LineageBar | undefined
 }
 
 /** The kitchen's limits now; null before they are loaded. */
@@ -31,6 +36,14 @@ export function storeOfLine(line: LineData | null, now: number): Store | null {
   return line && limits ? { units: line.units, limits, zone: line.kitchen.zone } : null
 }
 
+const NO_BARS: Record<Id, LineageBar> = {}
+
+/** What is held by what it was made of: the server knows every generation. As it was last heard while that is away. */
+export function useBars(line: LineData | null): Record<Id, LineageBar> {
+  const { data, currentData } = useBarredQuery({ seq: line?.seq ?? 0 }, { skip: line === null })
+  return (currentData ?? data)?.bars ?? NO_BARS
+}
+
 /** Dates and exposures move by the minute: looked at anew so often, ms. */
 const ANEW = 20_000
 
@@ -41,16 +54,21 @@ export function useStored(line: LineData | null, now: number): StoredItem[] {
   const units = line?.units
   const versions = line?.limits?.versions
   const zone = line?.kitchen.zone
+  const bars = useBars(line)
   // What else is on the Line does not change what is in the cold.
   return useMemo(() => {
     const limits = limitsAt(versions ?? [], then)
     if (!items || !units || !zone || !limits) return []
     const store = { units, limits, zone }
     return items
-      .map((item) => ({ item, standing: itemStanding(item, store, then) }))
+      .map((item) => ({
+        item,
+        standing: withLineage(itemStanding(item, store, then), bars[item.id]),
+        bar: bars[item.id],
+      }))
       .filter(({ standing }) => standing.asks !== 'gone')
       .sort(byUrgency)
-  }, [items, units, versions, zone, then])
+  }, [items, units, versions, zone, bars, then])
 }
 
 function byUrgency(a: StoredItem, b: StoredItem): number {

@@ -4,6 +4,7 @@ import { Migration0003Cooling } from './Migration0003Cooling'
 import { Migration0004Store } from './Migration0004Store'
 import { Migration0005Course } from './Migration0005Course'
 import { Migration0006WentOut } from './Migration0006WentOut'
+import { Migration0007Barred } from './Migration0007Barred'
 
 /** In order; a released one never changes. */
 export const migrations = [
@@ -13,4 +14,5 @@ export const migrations = [
   { name: 'Migration0004Store', class: Migration0004Store },
   { name: 'Migration0005Course', class: Migration0005Course },
   { name: 'Migration0006WentOut', class: Migration0006WentOut },
+  { name: 'Migration0007Barred', class: Migration0007Barred },
 ]
