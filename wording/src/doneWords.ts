@@ -13,7 +13,8 @@ export function doneWords(claim: Pick<AnyClaim, 'kind' | 'body'>, batch: Pick<Ba
       const name = stepName[step.kind]
       if (body.edge === 'skipped') return `${name} left out`
       if (body.edge === 'started') return beginWord[step.kind] ?? `${name} begun`
-      return markWord(step.kind, body.edge)
+      const ended = markWord(step.kind, body.edge)
+      return body.oven ? `${ended}, at ${body.oven.value} °${body.oven.unit}` : ended
     }
     case 'added':
       return `${catalogue[body.ingredient]?.name ?? body.ingredient}${body.grams === null ? '' : ` ${grams(body.grams)}`} in${
@@ -21,6 +22,8 @@ export function doneWords(claim: Pick<AnyClaim, 'kind' | 'body'>, batch: Pick<Ba
       }`
     case 'cleaned':
       return 'Hands, cloth, tools and probe clean'
+    case 'washed':
+      return 'Washed before it went in'
     case 'covered':
       return coverWord[body.cover]
     case 'placed':
@@ -65,6 +68,7 @@ export function deedsOf(batch: BatchState): Deed[] {
     ...of('eggs-taken', batch.eggs),
     ...of('added', batch.additions),
     ...of('cleaned', batch.cleanings),
+    ...of('washed', batch.washings),
     ...of('covered', batch.covers),
     ...of('placed', batch.placements),
     ...of('stirred', batch.stirrings),

@@ -43,6 +43,7 @@ export function findingSentence({ check, because, deadline }: Finding, reader: R
         ? `${degrees(because.unread.row.celsius, reader, 'under')} ${held(because.unread.row.seconds)}: ${span(because.unread.ms)} unread between; at most ${span(because.unread.atMostMs)} counts.`
         : `Came off the heat without a reading that proves it. Highest read ${degrees(because.highest, reader)}.`
     case 'never read':
+      if (check.limit.force === 'quality') return 'Not read in its core.'
       return 'Nobody read its core for longer than it can take. Silence proves nothing: the lead decides.'
     case 'pans unread':
       return because.needed < because.of

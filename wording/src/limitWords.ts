@@ -6,6 +6,7 @@ import {
   type Limit,
   type Line,
   type Rule,
+  type Typed,
   type ValidatedBake,
 } from '@logged-thermal/core'
 import { dayName, degrees, limitDegrees, minutesSpan, span, type Reader } from './figures'
@@ -57,10 +58,12 @@ export function ruleWords(rule: Rule, unit: CodeUnit, reader: Reader): string {
 }
 
 /** The same for a check. */
-export function limitTitle({ limit: { rule, inPlaceOf }, unit, bake }: Check, reader: Reader): string {
+export function limitTitle({ limit: { key, rule, inPlaceOf }, unit, bake }: Check, reader: Reader): string {
   // A line signed in place of guidance is never shown without it.
   if (inPlaceOf) return `${ruleWords(rule, unit, reader)}, in place of ${ruleWords(inPlaceOf.rule, unit, reader)}`
   if (rule.kind !== 'hold') return ruleWords(rule, unit, reader)
+  if (key === 'bake-core')
+    return `${limitDegrees(rule.rows[0]!.at, unit, reader, 'reach')} in the middle, to validate the bake`
   // The two rows that a cook aims for: the shortest.
   const short = { ...rule, rows: rule.rows.slice(-2) }
   return bake ? `${ruleWords(short, unit, reader)}, or ${bakeWords(bake, reader)}` : ruleWords(short, unit, reader)
@@ -68,7 +71,12 @@ export function limitTitle({ limit: { rule, inPlaceOf }, unit, bake }: Check, re
 
 /** A bake as the lead validated it: 'baked 32 min at 180°, golden and springs back'. */
 export function bakeWords({ oven, minutes, cue }: ValidatedBake, reader: Reader): string {
-  return `baked ${minutesSpan(minutes)} at ${degrees(celsiusOf(oven), reader)}, ${cue}`
+  return `baked ${minutesSpan(minutes)} at ${ovenWords(oven, reader)}, ${cue}`
+}
+
+/** An oven as it stands on its dial: whole degrees. */
+export function ovenWords(oven: Typed, reader: Reader): string {
+  return degrees(celsiusOf(oven), reader).replace(/\.\d/, '')
 }
 
 /** What showed that such a bake heats the middle through. */

@@ -175,7 +175,7 @@ function wentOutSentence(item: ItemState, reader: Reader): string {
     const where = 'part' in value ? 'into a batch' : 'then' in value ? String(value.then) : 'out'
     return `${measureWords(measure)} ${where} at ${clock(at, reader)} ${dayName(dayOf(at, reader.zone))}`
   })
-  return `Against what stood it went out: ${out.join('; ')}. The lead answers for it.`
+  return `It went out against a hold or a limit: ${out.join('; ')}. The lead answers for it.`
 }
 
 /** How hot it was read, and what the hot line asks. */

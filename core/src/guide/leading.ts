@@ -28,7 +28,8 @@ export function leading(asks: Attention, { now: step, todos }: Guide, now: Insta
   if (step?.kind === 'boil out') return first
   // A validated bake goes by the oven and the clock.
   const bakes = step?.kind === 'bake' && 'finding' in asks && asks.finding?.check.bake !== undefined
-  if (bakes || (asks.kind === 'mark' && step?.kind === 'bake')) return first
+  if (bakes || (asks.kind === 'mark' && step?.kind === 'bake'))
+    return todos.find(({ kind }) => kind === 'begin' || kind === 'end') ?? first
   // Starch goes on to the boil, where all else comes off.
   const goesOn = asks.kind === 'mark' && todos.find((todo) => todo.kind === 'begin')
   if (goesOn) return goesOn

@@ -59,6 +59,31 @@ describe('sold out of a hold', () => {
   })
 })
 
+describe('a hold of an item', () => {
+  it('hides nothing that hands must do: what is warm goes into the cold, and is not used', () => {
+    const story = new KitchenStory()
+    const item = held(story)
+    story.air(255, 3)
+    expect(story.kitchen.item(item, at(256)).asks).toBe('held')
+    story.air(270, 9)
+    story.air(320, 9)
+    expect(story.kitchen.item(item, at(321))).toMatchObject({ asks: 'chill again', usable: false })
+    expect(story.post('item-used', item, 322, sold()).posted.ok).toBe(false)
+  })
+
+  it('is also that of what it was made of: what stands with the guests goes off the table', () => {
+    const story = new KitchenStory()
+    const into = story.made('next')
+    const part = story.putAway(story.made(), 245)
+    story.enter('part-used', part, 260, story.part(part, into, 260, 'cook'))
+    story.read(into, 262, 4)
+    const portion = story.putAway(into, 275)
+    story.enter('item-moved', portion, 280, { how: 'serve', unit: null, shelf: null })
+    story.enter('item-held', part, 285, { reason: 'a splinter' })
+    expect(story.kitchen.item(portion, at(286))).toMatchObject({ asks: 'held', usable: false })
+  })
+})
+
 describe('in already', () => {
   it('a part out of a hold goes into the record with its allergens, and bars what is made of it', () => {
     const story = new KitchenStory()

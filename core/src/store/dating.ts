@@ -38,6 +38,16 @@ export interface DateWall extends DiscardDay {
   kind?: PassedWall['kind']
 }
 
+/** Its dates without those of a part that come after another of the same part: they can never rule. */
+export function firstOfEachPart(walls: readonly DateWall[]): DateWall[] {
+  return walls.filter(
+    ({ keep, ruledBy }, i) =>
+      keep !== null ||
+      ruledBy === 'useBy' ||
+      walls.findIndex((each) => each.keep === null && each.ruledBy === ruledBy) === i,
+  )
+}
+
 export interface Frozen {
   from: Instant
   to?: Instant

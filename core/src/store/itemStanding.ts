@@ -160,7 +160,8 @@ function asksOf(
   if (advice.kind === 'discard') return { asks: 'discard', why: 'exposure' }
   if (hot?.asks === 'discard') return { asks: 'discard', why: 'hot holding' }
   if (wentOut) return { asks: 'lead decides', why: 'went out' }
-  if (hold) return { asks: 'held', why: hold }
+  // A hold hides nothing that hands must do: what is warm goes into the cold also while it is held.
+  if (hold && advice.kind !== 'chill again') return { asks: 'held', why: hold }
   if (hot && hot.asks !== 'nothing') return { asks: hot.asks === 'reheat' ? 'read it' : hot.asks, why: 'hot holding' }
   if (timeUp) return { asks: 'use now', why: 'its own clock' }
   if (advice.kind !== 'nothing') return { asks: advice.kind, why: 'exposure' }

@@ -139,9 +139,10 @@ export function fastBar<B extends Pick<LineageBar, 'why'>>(bars: readonly B[]): 
   return bars.find(({ why }) => FAST.includes(why)) ?? null
 }
 
-/** How an item stands with its lineage: held by what it was made of, unless it asks for something more urgent itself. */
+/** How an item stands with its lineage: held by what it was made of, as by a hold of its own. */
 export function withLineage<S extends Pick<CourseStanding, 'asks' | 'why'>>(standing: S, bar: unknown): S {
-  return bar && CALM.includes(standing.asks) ? { ...standing, asks: 'held', why: 'lineage' } : standing
+  const goesFirst = BEFORE_A_HOLD.includes(standing.asks) || standing.why === 'went out'
+  return bar && !goesFirst ? { ...standing, asks: 'held', why: 'lineage' } : standing
 }
 
-const CALM: readonly ItemAsks[] = ['use today', 'use first', 'not ready', 'keep', 'frozen']
+const BEFORE_A_HOLD: readonly ItemAsks[] = ['discard', 'chill again', 'held', 'gone']

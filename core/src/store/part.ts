@@ -6,7 +6,7 @@ import type { Part, PartUsed, PassedWall } from '../ledger/storeEntries'
 import { heatPlan } from '../method/heatPlan'
 import { celsiusOf, SAME_DEGREE } from '../quantity/temperature'
 import type { BatchState } from '../state/batch'
-import { eggOf, isOfItsBatch, itemLeft, placeOf, releasedAt, type ItemState } from '../state/item'
+import { eggOf, holdOf, isOfItsBatch, itemLeft, placeOf, releasedAt, type ItemState } from '../state/item'
 import { mayGoIn, type LotState } from '../state/lot'
 import { itemLevel, itemStanding, type ItemStanding, type Store } from './itemStanding'
 import type { Bounded } from '../trace/reading'
@@ -94,7 +94,7 @@ export function itemShut(
   const standing = itemStanding(item, store, now)
   const { asks, why } = standing
   if (asks === 'discard') return { code: 'to discard', why }
-  if (asks === 'held') return { code: 'held' }
+  if (holdOf(item)) return { code: 'held' }
   if (asks === 'frozen') return { code: 'frozen' }
   if (measure) {
     const left = itemLeft(item)

@@ -121,6 +121,10 @@ describe('thermal lag', () => {
     expect(lag({ how: 'out', unit: null, reads: [[5, 2]] })!.latest).toBeGreaterThan(at(5) + 10 * MINUTE)
   })
 
+  it('is not told where nothing is left', () => {
+    expect(lag({ left: kilograms(0) })).toBeNull()
+  })
+
   it('is not told of what is cold, frozen, hot, or out with the guests', () => {
     expect(
       lag({

@@ -45,6 +45,7 @@ export function thermalLag(
   level: Level,
 ): ThermalLag | null {
   const place = moves.at(-1)
+  if (left.value <= 0) return null
   // Frozen food takes its heat of melting first; for what is out with the guests the clock alone counts.
   if (place?.how !== 'move' && place?.how !== 'out') return null
   const warm = warmAir(place, units.find(({ id }) => id === place.unit) ?? null, level)

@@ -71,3 +71,14 @@ function rawAs({ ingredient, state }: Pick<Addition, 'ingredient' | 'state'>): '
   if (catalogue[ingredient]?.egg != null) return state === 'pasteurized lot' ? null : 'egg'
   return state === 'frozen' ? 'fruit' : null
 }
+
+/** What went in raw after the mixture was read, as far as the kitchen knew: it opened the floor again, unless it was in from the first. */
+export function rawAfterReading(batch: BatchState): RawIn[] {
+  const first = Math.min(
+    Infinity,
+    ...standing(batch.readings)
+      .filter(({ value }) => value.of === 'mixture' && value.where === 'core')
+      .map(({ knownAt }) => knownAt),
+  )
+  return rawInsOf(batch).filter((raw) => !isRawOnPurpose(batch, raw) && raw.knownAt > first)
+}

@@ -10,6 +10,7 @@ import {
   standingWord,
   type Reader,
 } from '@logged-thermal/wording'
+import { AlreadyIn } from '../decide/AlreadyIn'
 import { LateEntries } from '../decide/LateEntries'
 import { Glyph } from '../parts/Glyph'
 
@@ -93,6 +94,12 @@ function Explained({ batch, finding, reader }: { batch: BatchState; finding: Fin
         <p>Decided by what was read at {deciding.map((at) => clock(at, reader)).join(', ')}: ringed on the trace.</p>
       )}
       <LateEntries batch={batch} />
+      {isFloor(finding) && <AlreadyIn batch={batch} reader={reader} />}
     </div>
   )
+}
+
+/** Of what went in raw only a floor is opened again. */
+function isFloor({ check: { limit, evidence } }: Finding): boolean {
+  return ['hold', 'equivalent'].includes(limit.rule.kind) && evidence.of === 'mixture'
 }

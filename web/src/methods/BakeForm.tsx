@@ -8,7 +8,7 @@ import {
   type ShownBake,
   type ValidatedBake,
 } from '@logged-thermal/core'
-import { clock, dayName, degrees, type Reader } from '@logged-thermal/wording'
+import { clock, dayName, ovenWords, type Reader } from '@logged-thermal/wording'
 import { useBakesQuery } from '../app/api'
 import { useLine } from '../app/kitchen'
 import { Key } from '../parts/Key'
@@ -81,7 +81,7 @@ export function BakeForm({
               {bake.code}
               <small>
                 {dayName(dayOf(bake.startedAt, reader.zone))} {clock(bake.startedAt, reader)}: 90 °C after{' '}
-                {Math.ceil(bake.minutes)} min at {degrees(celsiusOf(bake.oven), reader)}
+                {Math.ceil(bake.minutes)} min at {ovenWords(bake.oven, reader)}
               </small>
             </Key>
           ))}

@@ -2,6 +2,7 @@ import { useState } from 'react'
 import { Link } from 'react-router'
 import { v7 as uuid } from 'uuid'
 import {
+  holdOf,
   inheritedOf,
   isCold,
   itemLeft,
@@ -55,13 +56,15 @@ export function ItemActions({
   const enter = useEnter()
   const { open, instrument, person } = useHand(line)
   const [asking, setAsking] = useState<Asking>(null)
-  const { item, standing } = one
+  const { item, standing, bar } = one
   const lastTap = useLastTap(item)
   const store = storeOfLine(line, now)
   if (!store) return null
-  const shut = standing.asks === 'gone' ? null : itemShut(item, null, ancestryIn(line, item), store, now)
+  const barred = bar ? { code: 'lineage' as const, what: bar.why, of: bar.code } : null
+  const shut = standing.asks === 'gone' ? null : (itemShut(item, null, ancestryIn(line, item), store, now) ?? barred)
   const left = itemLeft(item)
-  const gone = standing.asks === 'gone'
+  // What went out of it whole is still the lead's to answer for.
+  const gone = left.value === 0
   const move = (how: MoveHow, unit: string | null) => {
     enter('item-moved', item.id, { how, unit, shelf: unit === null ? null : 1 })
     setAsking(null)
@@ -101,8 +104,8 @@ export function ItemActions({
           openedAt(item) === null &&
           key('Open it', () => enter('item-opened', item.id, {}), onlyDiscard || shut !== null)}
         {units('hot').length > 0 && key('Hot well', () => setAsking('hot'), onlyDiscard || shut !== null)}
-        {standing.asks === 'held' || standing.asks === 'lead decides' || shut?.code === 'not proven' ? (
-          <LeadKey item={item} disabled={gone} />
+        {holdOf(item) !== null || standing.asks === 'lead decides' || shut?.code === 'not proven' ? (
+          <LeadKey item={item} disabled={standing.asks === 'gone'} />
         ) : (
           key('Hold', () => setAsking('hold'), gone || !open)
         )}
@@ -127,7 +130,7 @@ export function ItemActions({
             : `Take back the last tap, ${clock(lastTap.at, reader)}`}
         </Key>
       )}
-      {gone && <p className="muted">{goneWords(one, reader)}</p>}
+      {standing.asks === 'gone' && <p className="muted">{goneWords(one, reader)}</p>}
       {why && !gone && <p className="muted">Shut: {why}</p>}
       {!why && noFreezer?.code === 'move shut' && (
         <p className="muted">Freeze is shut: {moveShutSentence(noFreezer.why)}</p>

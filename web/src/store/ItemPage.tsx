@@ -3,6 +3,7 @@ import { useParams } from 'react-router'
 import {
   courseOf,
   dayOf,
+  firstOfEachPart,
   itemLeft,
   itemLevel,
   itemStanding,
@@ -152,7 +153,7 @@ function Walls({
         What rules the date <small>day 1 = made, {dayName(dayOf(item.made, reader.zone))}</small>
       </h2>
       <ul className="walls">
-        {standing.walls.map((wall, i) => (
+        {firstOfEachPart(standing.walls).map((wall, i) => (
           <li key={`${wall.ruledBy}${i}`} className={i === 0 ? 'rules' : ''}>
             <span className="wall-mark" aria-hidden />
             <span>

@@ -2,6 +2,7 @@ import {
   addDays,
   celsiusOf,
   dayOf,
+  firstOfEachPart,
   itemLevel,
   mixtureTrace,
   startOfDay,
@@ -55,7 +56,7 @@ export function ItemRibbon({ one: { item, standing }, batch, units, limits, now,
   const trace = storeTrace(item, units, level, now)
   const middle = HEIGHT / 2 - 6
   const placed = item.moves.find(({ void: gone }) => !gone)?.at ?? item.made
-  const [first, ...others] = standing.walls
+  const [first, ...others] = firstOfEachPart(standing.walls)
   // Its time without cold may end before its day does.
   const { until } = standing
   const passed = first && until !== null && first.until !== until ? [first, ...others] : others

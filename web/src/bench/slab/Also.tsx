@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react'
 import { WARM_UP_CUE, type Todo } from '@logged-thermal/core'
-import { markWord, WARM_UP_REASONS } from '@logged-thermal/wording'
+import { beginWord, markWord, WARM_UP_REASONS } from '@logged-thermal/wording'
 import { useEnter } from '../../app/enter'
 import { Key } from '../../parts/Key'
 import type { SlabProps } from './Slab'
@@ -54,6 +54,7 @@ export function Also({
           },
         ]
       case 'begin':
+        return [{ name: beginWord[todo.of] ?? 'Begin', tap: () => onMark(todo.step, 'started') }]
       case 'serve':
         return []
     }

@@ -1,7 +1,6 @@
 import type { ReactNode } from 'react'
 import {
   catalogue,
-  celsiusOf,
   families,
   nextReading,
   VALIDATED_CORE,
@@ -22,6 +21,7 @@ import {
   coverWord,
   eggRuleSentence,
   markWord,
+  ovenWords,
   grams,
   partWord,
   readAgainWords,
@@ -286,7 +286,7 @@ function bakedWords(
       <>
         {oven && (
           <Key look={left > 0 ? 'outlined' : 'primary'} disabled={!open} onClick={out}>
-            Out, oven at {degrees(celsiusOf(oven), reader)}
+            Out, oven at {ovenWords(oven, reader)}
           </Key>
         )}
         <Key look={oven ? 'outlined' : 'primary'} disabled={!open} onClick={() => onMark(todo.step, 'done')}>
