@@ -297,6 +297,10 @@ test('an assembly takes proven parts read cold, and carries the earliest date', 
   await expect(page.getByRole('status').filter({ hasText: 'In already' })).toContainText('Bay-leaf pouring custard')
   await page.getByRole('button', { name: 'Not now' }).click()
   await expect(page.getByRole('region', { name: 'Do this now' })).not.toContainText('Which parts go in?')
+  // What grew in a field is washed before it goes in.
+  await expect(page.getByRole('region', { name: 'Do this now' })).toContainText('Wash the fresh berries, fresh herbs')
+  await tap(page, 'It is washed')
+  await expect(page.getByRole('region', { name: 'Do this now' })).not.toContainText('Wash the')
   await page.context().close()
 })
 

@@ -26,6 +26,8 @@ export function leading(asks: Attention, { now: step, todos }: Guide, now: Insta
   const [first] = todos
   if (!first || ALONE.includes(asks.kind)) return 'asks'
   if (step?.kind === 'boil out') return first
+  // What goes into the oven later is made first.
+  if (asks.kind === 'mark' && asks.edge === 'started' && step?.kind !== 'bake') return first
   // A validated bake goes by the oven and the clock.
   const bakes = step?.kind === 'bake' && 'finding' in asks && asks.finding?.check.bake !== undefined
   if (bakes || (asks.kind === 'mark' && step?.kind === 'bake'))

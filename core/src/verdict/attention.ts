@@ -25,8 +25,8 @@ export type Attention =
   | { kind: 'discard'; finding: Finding }
   /** A reading is due; `at` may lie in the past or ahead. */
   | { kind: 'read'; finding: Finding; at: Instant }
-  /** Everything is to be combined, or it is to come off the heat: `step` has to be marked. */
-  | { kind: 'mark'; step: string; edge: 'combined' | 'done' }
+  /** Everything is to be combined, it goes into the oven, or it is to come off the heat: `step` has to be marked. */
+  | { kind: 'mark'; step: string; edge: 'started' | 'combined' | 'done' }
   /** Missed or not proven: the lead decides. */
   | { kind: 'decide'; finding: Finding }
   /** Last day today. */
@@ -210,11 +210,8 @@ function beforeCooling(batch: BatchState, findings: readonly Finding[], now: Ins
   if (next.edge === 'combined') return { kind: 'mark', step, edge: 'combined' }
   const floor = floorOf(findings)
   if (!floor) return { kind: 'mark', step, edge: 'done' }
-  const inOven = floor.check.bake && firstMark({ step, edge: 'started' }, batch)
-  if (floor.check.bake && floor.standing === 'open') {
-    const ready = inOven == null ? now : inOven + floor.check.bake.minutes * MINUTE
-    return ready > now ? { kind: 'read', finding: floor, at: ready } : { kind: 'mark', step, edge: 'done' }
-  }
+  const baking = floor.standing === 'open' && inTheOven(batch, step, floor, now)
+  if (baking) return baking
   if (floor.standing === 'proven') {
     const cooled = readAgainSince(batch)
     return cooled === null ? { kind: 'mark', step, edge: 'done' } : { kind: 'read', finding: floor, at: cooled }
@@ -224,6 +221,18 @@ function beforeCooling(batch: BatchState, findings: readonly Finding[], now: Ins
     .at(-1)
   if (!last) return { kind: 'read', finding: floor, at: now }
   return { kind: 'read', finding: floor, at: Math.min(floor.readBy ?? Infinity, last.at + ON_THE_HEAT) }
+}
+
+/** Before it is in the oven nothing is read; a validated bake goes by the clock from then on. null: it is read. */
+function inTheOven(batch: BatchState, step: string, floor: Finding, now: Instant): Attention | null {
+  const isBake = batch.method.steps.some(({ key, kind }) => key === step && kind === 'bake')
+  if (!isBake) return null
+  const began = firstMark({ step, edge: 'started' }, batch)
+  if (began === null && mixtureTrace(batch).length === 0) return { kind: 'mark', step, edge: 'started' }
+  const { bake } = floor.check
+  if (!bake || began === null) return null
+  const ready = began + bake.minutes * MINUTE
+  return ready > now ? { kind: 'read', finding: floor, at: ready } : { kind: 'mark', step, edge: 'done' }
 }
 
 /** Something cold went in on the heat after the last reading: one more is asked for, and the earlier proof stands. */

@@ -196,6 +196,7 @@ export function storeClaims(
   begin(trifle, 'Orchard trifle', 5 * HOURS)
   use(custard, 5 * HOURS - 4, trifle, { value: 1600, unit: 'g' }, 3.2)
   use(jelly, 5 * HOURS - 6, trifle, { value: 600, unit: 'g' }, 3.6)
+  enter('washed', trifle, 5 * HOURS - 8, { step: 'assemble' })
   enter('step-marked', trifle, 5 * HOURS - 20, { step: 'assemble', edge: 'combined', reason: null })
   enter('placed', trifle, 5 * HOURS - 22, { place: 'fan refrigerator', unit: unit('Walk-in 1'), air: null })
   read(trifle, 4 * HOURS, 3.7)

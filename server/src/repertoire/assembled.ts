@@ -25,12 +25,14 @@ export const assembled: MethodShape[] = [
     portions: 30,
     houseDays: 2,
     steps: [
-      { key: 'assemble', kind: 'assemble', text: 'Sponge, fruit, custard, cream, all cold', activeMinutes: 20 },
+      { key: 'assemble', kind: 'assemble', text: 'Sponge, washed fruit, custard, cream, all cold', activeMinutes: 20 },
       { key: 'hold', kind: 'hold', text: 'Keep cold; carries the oldest date' },
     ],
     amounts: [
       ['sponge', 900, 'assemble'],
       ['pear', 700, 'assemble'],
+      ['fresh-berries', 400, 'assemble'],
+      ['fresh-herbs', 15, 'assemble'],
       ['fortified-wine', 120, 'assemble'],
     ],
     components: [

@@ -46,6 +46,8 @@ export function asksWords(asks: Attention, now: number, reader: Reader): AsksWor
       }
     }
     case 'mark':
+      if (asks.edge === 'started')
+        return { action: 'Into the oven', reason: 'its minutes count from there', number: '', unit: '' }
       return asks.edge === 'combined'
         ? { action: 'Combine all', reason: 'then read the mixture', number: '', unit: '' }
         : { action: 'Take it off the heat', reason: 'the floor is proven', number: '', unit: '' }
