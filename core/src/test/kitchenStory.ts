@@ -52,6 +52,8 @@ interface How {
 export class KitchenStory {
   readonly kitchen: MemoryKitchen
   private readonly zone: string
+  /** Every kind of entry that was posted, taken or not. */
+  readonly tried = new Set<Kind>()
   private count = 0
 
   constructor(setup: Partial<KitchenSetup> = {}, methods: Method[] = [custard]) {
@@ -101,6 +103,7 @@ export class KitchenStory {
     { by = COOK, after = 0, postedBy = by }: How = {},
   ) {
     const made = Math.round(at(minutes + after))
+    this.tried.add(kind)
     const claim = {
       id: idOf(`entry ${this.count++}`),
       kitchen: this.kitchen.id,

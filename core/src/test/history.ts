@@ -1,0 +1,141 @@
+import type { Bodies, Id, Kind } from '../ledger/entry'
+import type { BatchState } from '../state/batch'
+import type { ItemState } from '../state/item'
+import { standingsOf } from '../verdict/disposition'
+import type { Standing } from '../verdict/standing'
+import { COOK, idOf, KitchenStory, LEAD, OTHER, PROBE } from './kitchenStory'
+import { at } from './traces'
+
+/** What somebody does in a history made by chance: what, to which pot, with two numbers from 0 to 1, after so many minutes. */
+export interface Deed {
+  kind: string
+  pot: number
+  a: number
+  b: number
+  wait: number
+  who: 'cook' | 'other' | 'lead'
+}
+
+/**
+ * Does it. 'betters nothing' says that it was known too late, or stands in doubt; 'proves nothing', that it counts from when
+ * it was known, as if it had been done then.
+ */
+export type Act = (history: History, deed: Deed) => Allowed | void
+export type Allowed = 'betters nothing' | 'proves nothing'
+
+/** A reason in writing, long enough for whatever asks for one. */
+export const WHY = 'looked at by two, in writing, for the record'
+
+export const VESSEL = idOf('tub of the histories')
+export const DOZENS = idOf('shell eggs of the histories')
+export const CARTON = idOf('carton of the histories')
+
+/** A kitchen's day made by chance: two pots, what is made of them, a lot of eggs and a carton. Minutes are after ten. */
+export class History {
+  readonly story = new KitchenStory()
+  readonly pots: Id[]
+  readonly items: Id[] = []
+  readonly lots = [DOZENS, CARTON]
+  now = 20
+
+  /** @param honest which of the pots was cooked through as it should be */
+  constructor(honest: readonly boolean[]) {
+    const { story } = this
+    this.pots = ['pot a', 'pot b'].map((name, i) => (honest[i] ? story.cooked(name) : story.begin(name)))
+    story.air(0, 3)
+    const inside = { kind: 'rectangular' as const, length: 0.5, width: 0.3, height: 0.1 }
+    story.enter(
+      'vessel-registered',
+      VESSEL,
+      1,
+      { name: 'Tub', inside, wall: 'steel', food: true, hotFill: true },
+      { by: LEAD },
+    )
+    this.receive(DOZENS, 'egg', 'shell')
+    this.receive(CARTON, 'yolk', 'pasteurized')
+  }
+
+  private receive(lot: Id, ingredient: string, form: 'shell' | 'pasteurized'): void {
+    this.story.enter('lot-received', lot, 2, {
+      code: `L-${ingredient}`,
+      ingredient,
+      name: ingredient,
+      form,
+      size: form === 'shell' ? 'US L' : null,
+      supplier: 'Hens of the hill',
+      useBy: '2027-03-12',
+      pasteurized: form === 'shell' ? null : { by: 'maker', certificate: 'C-1' },
+      scheme: null,
+      treatment: null,
+      received: { typed: { value: 3, unit: 'C' }, instrument: PROBE },
+      condition: null,
+      verdict: 'accept',
+      why: null,
+      held: null,
+    })
+  }
+
+  /** Does a deed. Returns what it may not do, where it may not do all; the lead's may. */
+  act(deed: Deed, act: Act): Allowed | null {
+    this.now = Math.round((this.now + deed.wait) * 1000) / 1000
+    const allowed = act(this, deed) ?? null
+    return deed.who === 'lead' ? null : allowed
+  }
+
+  /** Who does it. */
+  by({ who }: Deed): Id {
+    return who === 'cook' ? COOK : who === 'other' ? OTHER : LEAD
+  }
+
+  pot({ pot }: Deed): Id {
+    return this.pots[pot]!
+  }
+
+  batch(deed: Deed): BatchState {
+    return this.story.kitchen.read('batch', this.pot(deed))!
+  }
+
+  /** One of the items, by chance; null while there is none. */
+  item({ a }: Deed): ItemState | null {
+    const id = this.items[Math.floor(a * this.items.length)]
+    return id === undefined ? null : this.story.kitchen.read('item', id)
+  }
+
+  /** Enters it now, taken or refused: what nobody may do is tried too. */
+  post<K extends Kind>(kind: K, about: Id, deed: Deed, body: Bodies[K]): boolean {
+    return this.story.post(kind, about, this.now, body, { by: this.by(deed) }).posted.ok
+  }
+
+  /** Entered `after` minutes later than it says that it was. */
+  postLate<K extends Kind>(kind: K, about: Id, deed: Deed, body: Bodies[K], after: number): boolean {
+    const late = Math.min(this.now, after)
+    return this.story.post(kind, about, this.now - late, body, { by: this.by(deed), after: late }).posted.ok
+  }
+
+  /** The same by the lead. */
+  decide<K extends Kind>(kind: K, about: Id, body: Bodies[K]): boolean {
+    return this.story.post(kind, about, this.now, body, { by: LEAD }).posted.ok
+  }
+
+  dispose(batch: Id, decision: Bodies['disposed']['decision']): void {
+    const findings = standingsOf(this.story.kitchen.findings(batch, at(this.now)))
+    this.decide('disposed', batch, { decision, reason: WHY, findings, core: '1' })
+  }
+
+  /** How every check of every batch stands, as of one instant; quality is a note. */
+  standings(when: number): Map<string, Standing> {
+    return new Map(
+      this.pots.flatMap((batch) =>
+        this.story.kitchen
+          .findings(batch, at(when))
+          .filter(({ check }) => check.limit.force !== 'quality')
+          .map(({ check, standing }): [string, Standing] => [`${batch} ${check.key}`, standing]),
+      ),
+    )
+  }
+
+  /** How long each item was certainly warm, ms. */
+  warm(when: number): Map<Id, number> {
+    return new Map(this.items.map((item) => [item, this.story.kitchen.item(item, at(when)).exposure.least]))
+  }
+}

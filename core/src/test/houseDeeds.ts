@@ -1,0 +1,112 @@
+import { addDays, dayOf } from '../calendar/zone'
+import { PRACTICE } from '../limits/practice'
+import { WHY, type Act } from './history'
+import { COOK, custard, FRIDGE, idOf, LEAD, OTHER } from './kitchenStory'
+import { at } from './traces'
+
+/** What is done in the house: rounds, lots, people, limits and methods. */
+
+const look = (a: number) => ({
+  typed: { value: Math.round((2 + a * 8) * 10) / 10, unit: 'C' as const },
+  instrument: null,
+  noted: null,
+})
+
+export const houseDeeds: Record<string, Act> = {
+  air: (history, deed) => void history.post('unit-read', FRIDGE, deed, look(deed.a)),
+  'late air': (history, deed) => {
+    history.postLate('unit-read', FRIDGE, deed, look(deed.a), 45)
+    return 'betters nothing'
+  },
+  'air back': (history, deed) => {
+    const last = history.story.kitchen.read('unit', FRIDGE)?.airs.at(-1)
+    if (last) history.post('air-taken-back', FRIDGE, deed, { target: last.entry })
+  },
+  'pass by': (history, deed) => {
+    history.post('unit-skipped', FRIDGE, deed, { reason: 'blocked by a trolley' })
+    return 'betters nothing'
+  },
+  find: (history, deed) => {
+    const measure = { value: 300, unit: 'g' as const }
+    const tub = { code: `F-${history.items.length}`, name: 'Tub', measure, unit: FRIDGE, shelf: 1 }
+    history.post('item-found', idOf(`find ${history.now} ${deed.a}`), deed, tub)
+    return 'betters nothing'
+  },
+  recall: (history, deed) => {
+    const lot = history.lots[deed.pot]!
+    const items = history.items.filter((id) => history.story.kitchen.read('item', id)?.from.some((of) => of.id === lot))
+    const batches = history.pots.filter((id) =>
+      history.story.kitchen.read('batch', id)!.eggs.some(({ value }) => value.lot === lot),
+    )
+    const drill = deed.b < 0.3
+    history.post('recalled', lot, deed, { items, batches, reason: 'the supplier called', drill })
+    return 'betters nothing'
+  },
+  'recall over': (history, deed) => {
+    const lot = history.lots[deed.pot]!
+    const batches = history.pots.filter((id) =>
+      history.story.kitchen.read('batch', id)!.recalls.some(({ value }) => value.lot === lot),
+    )
+    const held = history.items.filter((id) =>
+      history.story.kitchen.read('item', id)!.holds.some(({ value }) => value.recall === lot),
+    )
+    history.decide('recall-ended', lot, { items: held, batches, reason: WHY })
+  },
+  'refuse a lot': (history, deed) => {
+    if (deed.a < 0.3)
+      history.decide('lot-decided', history.lots[deed.pot]!, { verdict: 'refuse', reason: WHY, item: null })
+  },
+  'accept a lot': (history, deed) =>
+    void history.decide('lot-decided', history.lots[deed.pot]!, { verdict: 'accept', reason: WHY, item: null }),
+  delegate: (history) => {
+    const until = Math.round(at(history.now + 120))
+    history.story.post('delegated', history.story.kitchen.id, history.now, { to: OTHER, until }, { by: LEAD })
+  },
+  'hand over': (history, deed) => {
+    const from = Math.round(at(history.now))
+    history.post('handed-over', history.story.kitchen.id, deed, { asked: COOK, from, until: from + 3_600_000 })
+    return 'betters nothing'
+  },
+  probe: (history, deed) => {
+    history.post('instrument-registered', idOf(`probe ${history.now}`), deed, { code: `P-${deed.pot}`, kind: 'probe' })
+    return 'betters nothing'
+  },
+  limits: (history, deed) => {
+    const { kitchen } = history.story
+    const last = kitchen.read('limits', kitchen.limits)!.versions.at(-1)!
+    const from = Math.round(at(history.now))
+    const practice = { ...PRACTICE, warmMinutes: 20 + Math.round(deed.a * 20) }
+    history.decide('limits-set', kitchen.limits, { set: { ...last, version: last.version + 1, from, practice } })
+  },
+  'new version': (history) => {
+    const { kitchen } = history.story
+    const { versions } = kitchen.read('method', custard.id)!
+    const version = versions.at(-1)!.version + 1
+    history.decide('method-saved', custard.id, { method: { ...custard, version } })
+    history.decide('method-approved', custard.id, { version, limits: kitchen.limits, components: [] })
+  },
+  'sign a line': (history) => {
+    const validUntil = addDays(dayOf(at(history.now), 'UTC'), 30)
+    const line = { most: 100, reason: WHY, validUntil }
+    history.decide('guidance-replaced', custard.id, { limits: history.story.kitchen.limits, limit: 'cool-total', line })
+  },
+  'sign a bake': (history) => {
+    const validUntil = addDays(dayOf(at(history.now), 'UTC'), 30)
+    const shownBy = { study: 'S-1' }
+    const bake = {
+      version: 1,
+      oven: { value: 180, unit: 'C' as const },
+      minutes: 30,
+      cue: 'golden',
+      shownBy,
+      validUntil,
+    }
+    history.decide('bake-validated', custard.id, { limits: history.story.kitchen.limits, step: 'cook', bake })
+  },
+  'another pot': (history, deed) => {
+    if (history.pots.length > 3) return
+    const { kitchen } = history.story
+    if (kitchen.read('method', custard.id)!.versions.length > 1) return
+    history.pots.push(history.story.begin(`pot ${history.pots.length} ${deed.pot}`, history.now))
+  },
+}

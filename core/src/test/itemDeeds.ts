@@ -1,0 +1,116 @@
+import type { Bodies } from '../ledger/entry'
+import type { MoveHow } from '../ledger/storeEntries'
+import { inheritedOf } from '../state/newItem'
+import { tapsOf } from '../state/item'
+import { leftOverOf } from '../egg/ledger'
+import { nextSplitCode } from '../store/itemCode'
+import { WHY, type Act } from './history'
+import { custard, FRIDGE, idOf, PROBE } from './kitchenStory'
+
+/** What becomes of what was put away. */
+
+const NOTHING = { note: null, measure: null, grams: null, cost: null }
+
+const moved =
+  (how: MoveHow, unit: string | null = null): Act =>
+  (history, deed) => {
+    const item = history.item(deed)
+    if (item) history.post('item-moved', item.id, deed, { how, unit, shelf: unit === null ? null : 1 })
+  }
+
+const used =
+  (more: Partial<Bodies['item-used']> = {}): Act =>
+  (history, deed) => {
+    const item = history.item(deed)
+    if (!item) return
+    history.post('item-used', item.id, deed, { measure: { value: 10, unit: 'g' }, then: 'sold', ...more })
+    return 'betters nothing'
+  }
+
+const part =
+  (more: Partial<Bodies['part-used']> = {}): Act =>
+  (history, deed) => {
+    const item = history.item(deed)
+    if (!item) return
+    const body = history.story.part(item.id, history.pots[1 - deed.pot]!, history.now, 'hold')
+    history.post('part-used', item.id, deed, { ...body, ...more })
+    return 'betters nothing'
+  }
+
+export const itemDeeds: Record<string, Act> = {
+  'put away': (history, deed) => {
+    try {
+      history.items.push(history.story.putAway(history.pot(deed), history.now, { last: deed.b > 0.9 }, custard))
+    } catch {
+      // Refused, as of a batch that was thrown away.
+    }
+  },
+  'left over': (history, deed) => {
+    const batch = history.batch(deed)
+    const id = idOf(`left over ${history.items.length} ${history.now}`)
+    const lots = history.lots.flatMap((lot) => history.story.kitchen.read('lot', lot) ?? [])
+    if (batch.eggs.length === 0) return
+    const body = leftOverOf(batch, 'white', 30, 'kept', lots, { unit: FRIDGE, shelf: 1 })
+    if (body && history.post('left-over', id, deed, body)) history.items.push(id)
+  },
+  move: moved('move', FRIDGE),
+  out: moved('out'),
+  'to the guests': moved('serve'),
+  thaw: moved('thaw', FRIDGE),
+  freeze: moved('freeze', FRIDGE),
+  'late move': (history, deed) => {
+    const item = history.item(deed)
+    if (!item) return
+    history.postLate('item-moved', item.id, deed, { how: 'move', unit: FRIDGE, shelf: 2 }, 60)
+    return 'betters nothing'
+  },
+  'read item': (history, deed) => {
+    const item = history.item(deed)
+    const typed = { value: Math.round(deed.a * 150) / 10, unit: 'C' as const }
+    if (item) history.post('item-read', item.id, deed, { typed, instrument: deed.b < 0.7 ? PROBE : null })
+  },
+  'hold item': (history, deed) => {
+    const item = history.item(deed)
+    if (item) history.post('item-held', item.id, deed, { reason: 'smells' })
+  },
+  'release item': (history, deed) => {
+    const item = history.item(deed)
+    if (item) history.decide('item-released', item.id, { reason: WHY })
+  },
+  'answer for it': (history, deed) => {
+    const item = history.item(deed)
+    if (item) history.decide('went-out-answered', item.id, { reason: WHY })
+  },
+  open: (history, deed) => {
+    const item = history.item(deed)
+    if (item) history.post('item-opened', item.id, deed, {})
+  },
+  split: (history, deed) => {
+    const item = history.item(deed)
+    if (!item) return
+    const into = idOf(`split ${history.items.length} ${history.now}`)
+    const taken = item.splits.map(({ value }) => value.code)
+    const measure = { value: 50, unit: item.measure.unit }
+    const as = inheritedOf(item, measure.value / item.measure.value)
+    const body = { into, code: nextSplitCode(item.code, taken), measure, as }
+    if (history.post('item-split', item.id, deed, body)) history.items.push(into)
+  },
+  part: part(),
+  'part in already': part({ happened: true }),
+  use: used(),
+  'sold already': used({ happened: true }),
+  label: (history, deed) => {
+    const item = history.item(deed)
+    if (item) history.post('label-printed', item.id, deed, { copies: 2 })
+    return 'betters nothing'
+  },
+  'take back': (history, deed) => {
+    const item = history.item(deed)
+    const tap = item && tapsOf(item).at(-1)
+    if (tap) history.post('taken-back', item.id, deed, { target: tap.entry, also: null })
+  },
+  discard: (history, deed) => {
+    const item = history.item(deed)
+    if (item && deed.b < 0.3) history.post('item-discarded', item.id, deed, { reason: 'not proven', ...NOTHING })
+  },
+}
