@@ -110,7 +110,10 @@ function entered(posted: readonly AnyClaim[], batches: readonly Id[], items: rea
           grams: { yolk: 20 },
           size: 'US L',
           item: b < 0.8 ? (lot.lot.held?.item ?? null) : null,
+          ...(b > 0.6 ? { happened: true as const } : {}),
         }),
+      () => claim('washed', batch, { step }, late),
+      () => claim('went-out-answered', item, { reason: 'nobody had eaten of it' }),
       () => claim('noted', batch, { text: 'thin on the spoon', cue: null }, late),
       () =>
         claim(
@@ -135,6 +138,7 @@ function entered(posted: readonly AnyClaim[], batches: readonly Id[], items: rea
         claim('item-used', item, {
           measure: { value: Math.round(b * 100), unit: pick(['g', 'piece'], c) },
           then: 'served',
+          ...(b > 0.8 ? { happened: true as const } : {}),
         }),
       () => claim('item-opened', item, {}),
       () => claim('item-held', item, { reason: 'smells' }, late),
