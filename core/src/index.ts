@@ -75,6 +75,7 @@ export { holdsUntreatedFruit, isMoistened } from './verdict/checksNow'
 export { fastBar, withLineage } from './store/lineageBars'
 export { unanswered } from './state/batch'
 export { wentOutOf } from './state/item'
+export { isFrozenFruit, isLookedAt } from './ingredient/produce'
 export { shownBake, type ShownBake } from './verdict/shownBake'
 export { WARM_UP_CUE, warmUpOf, type WarmUp } from './guide/warmUp'
 export { alarms, NOTHING_SOUNDED, type Sounded } from './round/alarms'
@@ -204,15 +205,7 @@ export { asksMerged } from './store/merged'
 export { ancestorsOf, partOf, partShut, partUnfit, itemShut, type Ancestry, type PartShut } from './store/part'
 export { ancestorsOfItem, lineageBars, type Ancestors, type LineageBar } from './store/lineageBars'
 export { batchOf, datingOf, isCleared, passingOn, portionOf, roomTime, type PutAway } from './store/portion'
-export {
-  isAllowed,
-  isFrozenFruit,
-  isLookedAt,
-  receivingOf,
-  type Receiving,
-  type ReceivingReason,
-  type ReceivingVerdict,
-} from './store/receiving'
+export { isAllowed, receivingOf, type Receiving, type ReceivingReason, type ReceivingVerdict } from './store/receiving'
 export { isClosing, minutesOf, nextRoundAt, roundsOf, type Round } from './store/rounds'
 export { itemCard, unitCard, type ItemCard, type UnitCard } from './store/card'
 export { isMoreThanLeft, packagesOf } from './store/eggPackage'

@@ -17,27 +17,31 @@ export const added: KindOf<'added'> = {
   may: EVERYONE_WHO_COOKS,
   signed: false,
   parse(body) {
-    const { step, ingredient, grams, state, lot } = object(body, ['step', 'ingredient', 'grams', 'state', 'lot'])
+    const names = ['step', 'ingredient', 'grams', 'state', 'lot', 'happened'] as const
+    const { step, ingredient, grams, state, lot, happened } = object(body, names)
     return {
       step: text(step, 40),
       ingredient: oneOf(ingredient, Object.keys(catalogue)),
       grams: grams.value === null ? null : number(grams, 0.1, 500_000),
       state: oneOf(state, ['as it is', 'pasteurized lot', 'frozen', 'treated'] as const),
       lot: lot.value === null ? null : text(lot, 40),
+      ...(happened.value === undefined ? {} : { happened: oneOf(happened, [true] as const) }),
     }
   },
   touches: ({ about }) => [about],
   reads: ({ body: { lot } }) => (lot !== null && isId(lot) ? [{ type: 'lot', id: lot }] : []),
-  resolve: ({ at, body }, read, { zone }) =>
-    catalogue[body.ingredient]?.egg == null
-      ? null
-      : { egg: isPasteurized(body, read, dayOf(at, zone)) ? 'pasteurized' : 'shell' },
+  resolve({ at, body }, read, { zone }) {
+    if (catalogue[body.ingredient]?.egg != null)
+      return { egg: isPasteurized(body, read, dayOf(at, zone)) ? 'pasteurized' : 'shell' }
+    return isTreated(body, read) ? { treated: true } : null
+  },
   admit(claim, read, { zone }) {
     const { step, ingredient, state, lot } = claim.body
     const batch = atKnownStep(claim, step, read)
     if (isRefusal(batch)) return batch
     const isEgg = catalogue[ingredient]?.egg != null
-    if (!isEgg) return null
+    // As a plan it is refused; what is in already can always be entered, and betters nothing.
+    if (!isEgg || claim.body.happened) return null
     if (state === 'pasteurized lot' && lot === null) return { code: 'lot needed', field: 'body.lot' }
     // A word typed in a box is no lot: such an egg is raw.
     if (isPasteurized(claim.body, read, dayOf(claim.at, zone))) return null
@@ -47,6 +51,12 @@ export const added: KindOf<'added'> = {
     const why = terms.susceptible ? 'susceptible' : 'unheated'
     return { code: 'wrong egg', field: 'body.state', lot: lot ?? catalogue[ingredient]!.name, why }
   },
+}
+
+/** Frozen fruit is treated where its received lot says by what. */
+function isTreated({ state, lot, ingredient }: Addition, read: Read): boolean {
+  const known = state === 'treated' && lot !== null && isId(lot) ? read('lot', lot) : null
+  return known !== null && known.ingredient === ingredient && known.treatment !== null && mayGoIn(known)
 }
 
 /** Pasteurized is a received lot of that form, accepted and in date. */

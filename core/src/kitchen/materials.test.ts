@@ -2,7 +2,7 @@ import { guideOf } from '../guide/guide'
 import { newMethod } from '../method/newMethod'
 import type { Amount, Method, Step } from '../method/method'
 import { blocking, problemsOf } from '../method/problems'
-import { idOf, KitchenStory } from '../test/kitchenStory'
+import { idOf, KitchenStory, PROBE } from '../test/kitchenStory'
 import { at } from '../test/traces'
 import { dayOf } from '../calendar/zone'
 
@@ -104,6 +104,56 @@ describe('frozen fruit that nobody treated', () => {
     story.publish(justified)
     const batch = story.begin('pot', 0, justified)
     expect(story.check(batch, 'fruit-days', 1)).toBeDefined()
+  })
+})
+
+describe('a word', () => {
+  const received = (story: KitchenStory, name: string, treatment: string | null) => {
+    const lot = idOf(name)
+    story.enter('lot-received', lot, -30, {
+      code: name,
+      ingredient: 'berry-puree',
+      name: 'Berries',
+      form: null,
+      size: null,
+      supplier: 'Hill berries',
+      useBy: '2027-06-01',
+      pasteurized: null,
+      scheme: null,
+      treatment,
+      received: { typed: { value: 2, unit: 'C' }, instrument: PROBE },
+      condition: { good: true, why: null },
+      verdict: treatment === null ? 'hold' : 'accept',
+      why: treatment === null ? 'not treated' : null,
+      held: null,
+    })
+    return lot
+  }
+
+  it('treats no fruit: its received lot does', () => {
+    const story = new KitchenStory({}, [topped])
+    const [good, held] = [received(story, 'B-1', 'pressure'), received(story, 'B-2', null)]
+    const days = (name: string, lot: string | null) => {
+      const batch = story.begin(name, 0, topped)
+      const body = { step: 'whip', ingredient: 'berry-puree', grams: 200, state: 'treated' as const, lot }
+      story.enter('added', batch, 5, body)
+      return story.kitchen.findings(batch, at(6)).some(({ check }) => check.limit.key === 'fruit-days')
+    }
+    expect([days('a', null), days('b', 'B-1'), days('c', held), days('d', good)]).toEqual([true, true, true, false])
+  })
+
+  it('of raw egg that is in already is taken as a fact, and asks for its floor or its hours', () => {
+    const story = new KitchenStory({}, [topped])
+    const batch = story.begin('pot', 0, topped)
+    const yolk = { step: 'whip', ingredient: 'yolk', grams: 20, state: 'as it is' as const, lot: null }
+    expect(story.post('added', batch, 5, yolk).posted).toMatchObject({ ok: false, code: 'wrong egg' })
+    story.enter('added', batch, 5, { ...yolk, happened: true })
+    story.mark(batch, 10, 'whip', 'combined')
+    story.read(batch, 30, 4)
+    expect(story.standing(batch, 'pasteurized-egg', 40)).not.toBe('proven')
+    const facts = story.kitchen.read('item', story.putAway(batch, 45, {}, topped))!.facts
+    expect(facts).toMatchObject({ heat: 'raw', advisory: true })
+    expect(facts.allergens).toContain('egg')
   })
 })
 

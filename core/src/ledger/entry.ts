@@ -121,8 +121,10 @@ export interface Addition {
   ingredient: string
   grams: number | null
   state: Amount['state']
-  /** As written on the package; null where nobody looked. */
+  /** The received lot, or what is written on the package; null where nobody looked. */
   lot: string | null
+  /** It is in already, whatever stood against it. */
+  happened?: true
 }
 
 /** Where it stands to cool, and what the unit's air was as it went in. */
@@ -312,6 +314,8 @@ export interface Seal {
 export interface Resolved {
   /** Egg that went in: pasteurized only out of a received lot that is. */
   egg?: LotForm
+  /** Frozen fruit that went in is of a received lot that its supplier treated. */
+  treated?: true
   /** What stood in the lineage of an item as the lead released it: what that release answers for. */
   answers?: string[]
 }

@@ -21,6 +21,7 @@ import type {
 } from '../ledger/entry'
 import type { PartUsed, Portioned } from '../ledger/storeEntries'
 import type { AcidityMeasure } from '../acidity/acidity'
+import { isFrozenFruit } from '../ingredient/produce'
 import type { Check } from '../limits/checksFor'
 import type { Vessel } from '../method/method'
 import type { Terms } from '../method/terms'
@@ -114,8 +115,8 @@ export function wentOut({ disposition, served }: Pick<BatchState, 'disposition' 
 }
 
 /** What went in or out of it although something stood against that, of which the lead has not decided since. */
-export function unanswered({ disposition, served, eggs, parts }: BatchState): Fact<unknown>[] {
-  const told: Fact<{ happened?: true }>[] = [...eggs, ...parts, ...(served ? [served] : [])]
+export function unanswered({ disposition, served, eggs, additions, parts }: BatchState): Fact<unknown>[] {
+  const told: Fact<{ happened?: true }>[] = [...eggs, ...additions, ...parts, ...(served ? [served] : [])]
   const decided = disposition && !disposition.void ? disposition.knownAt : -Infinity
   return told.filter(({ void: gone, value, knownAt: known }) => !gone && value.happened && known >= decided)
 }
@@ -223,11 +224,13 @@ export function applyToBatch(id: Id, state: BatchState | null, entry: Entry): Ba
   }
 }
 
-/** Egg is of a pasteurized lot where the server found that lot; a word typed in a box is raw. */
+/** Egg is of a pasteurized lot, and frozen fruit treated, where the server found that lot; a word typed in a box is raw. */
 function asResolved(body: Addition, { seal }: Entry): Addition {
-  const trusts = seal === null || seal.rules === undefined
-  if (trusts || body.state !== 'pasteurized lot') return body
-  return seal.resolved?.egg === 'pasteurized' ? body : { ...body, state: 'as it is' }
+  if (seal === null || seal.rules === undefined) return body
+  if (body.state === 'pasteurized lot' && seal.resolved?.egg !== 'pasteurized') return { ...body, state: 'as it is' }
+  if (body.state === 'treated' && isFrozenFruit(body.ingredient) && !seal.resolved?.treated)
+    return { ...body, state: 'frozen' }
+  return body
 }
 
 function struck<T>(facts: Fact<T>[], target: Id): Fact<T>[] {

@@ -12,7 +12,7 @@ import { itemLevel, itemStanding, type ItemStanding, type Store } from './itemSt
 import type { Bounded } from '../trace/reading'
 import type { Measure } from './measure'
 import { isCleared, releaseBar } from './portion'
-import { isFrozenFruit, isLookedAt } from './receiving'
+import { isFrozenFruit, isLookedAt } from '../ingredient/produce'
 import { itemWalls, type DateWall } from './dating'
 import { lineageBars, type Ancestors, type LineageBar } from './lineageBars'
 

@@ -1,5 +1,6 @@
 import type { Day } from '../calendar/zone'
 import { catalogue } from '../ingredient/catalogue'
+import { isFrozenFruit, isLookedAt } from '../ingredient/produce'
 import type { LotReceived } from '../ledger/storeEntries'
 import { limitsOf } from '../limits/checksFor'
 import type { LimitSet } from '../limits/limit'
@@ -35,18 +36,6 @@ type Arriving = Pick<
   LotReceived,
   'ingredient' | 'form' | 'received' | 'useBy' | 'scheme' | 'treatment' | 'condition' | 'dateKind'
 >
-
-/** Herbs, fruit and nuts are looked at when they come, and again when they go in. */
-export function isLookedAt(ingredient: string | null): boolean {
-  return ingredient !== null && LOOKED_AT.includes(ingredient)
-}
-
-const LOOKED_AT = ['berry-puree', 'quince', 'pear', 'rhubarb', 'chestnut', 'hazelnut', 'almond', 'walnut', 'spice']
-
-/** Fruit that comes frozen and may carry a virus nobody sees. */
-export function isFrozenFruit(ingredient: string | null): boolean {
-  return ingredient === 'berry-puree'
-}
 
 /** Milk and cream as they are bought to be kept cold. */
 function isMilk(ingredient: string | null): boolean {

@@ -1,5 +1,13 @@
 import { useState } from 'react'
-import { catalogue, findIngredients, reopens, type Amount, type BatchState } from '@logged-thermal/core'
+import {
+  catalogue,
+  findIngredients,
+  isFrozenFruit,
+  mayGoIn,
+  reopens,
+  type Amount,
+  type BatchState,
+} from '@logged-thermal/core'
 import { grams } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { useLine } from '../app/kitchen'
@@ -43,6 +51,9 @@ export function AddSheet({ batch, step, open, onClose }: Props) {
   const pasteurized = eggLots(line?.lots ?? [])
     .map((each) => each.lot)
     .filter(({ form, ingredient }) => form === 'pasteurized' && ingredient === chosen)
+  const treated = (line?.lots ?? []).filter(
+    (each) => each.ingredient === chosen && each.treatment !== null && mayGoIn(each),
+  )
   const close = () => {
     setChosen(null)
     setState('as it is')
@@ -110,6 +121,23 @@ export function AddSheet({ batch, step, open, onClose }: Props) {
               </div>
               {state === 'pasteurized lot' ? (
                 <LotKeys lots={pasteurized} rule="pasteurized" chosen={lot} onChoose={setLot} />
+              ) : state === 'treated' && isFrozenFruit(chosen) ? (
+                <>
+                  <div className="add-what" role="group" aria-label="Which treated lot">
+                    {treated.map(({ id, code, treatment }) => (
+                      <Key
+                        key={id}
+                        look={id === lot ? 'primary' : 'plain'}
+                        aria-pressed={id === lot}
+                        onClick={() => setLot(id)}
+                      >
+                        {code}
+                        <small>{treatment}</small>
+                      </Key>
+                    ))}
+                  </div>
+                  {lot === '' && <p role="status">Without its received lot it counts as not treated.</p>}
+                </>
               ) : (
                 <label className="form-field">
                   Lot, as written on it

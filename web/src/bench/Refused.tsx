@@ -17,7 +17,7 @@ const STOOD_AGAINST: readonly string[] = [
   'package needed',
   'not proven to serve',
 ]
-const HAPPENS: readonly Kind[] = ['item-used', 'part-used', 'eggs-taken', 'served']
+const HAPPENS: readonly Kind[] = ['added', 'item-used', 'part-used', 'eggs-taken', 'served']
 
 function asHappened(claim: AnyClaim): AnyClaim {
   return { ...claim, id: uuid(), body: { ...claim.body, happened: true } } as AnyClaim

@@ -6,6 +6,7 @@ import type { Check } from '../../limits/checksFor'
 import type { BatchState } from '../../state/batch'
 import { standing, type Fact } from '../../state/fact'
 import type { Finding } from '../finding'
+import { isRawOnPurpose, rawInsOf } from '../rawIn'
 import { findingOf, type Span } from './checkWatch'
 
 /** Of what the method takes so much is named at least: a scale and a count never agree to the gram. */
@@ -27,10 +28,8 @@ export function findEggLot(check: Check, batch: BatchState, span: Span, together
   const uses = batch.terms.eggs.uses.filter(({ heated }) => !heated)
   const taken = standing(batch.eggs).filter(({ value }) => uses.some((use) => covers(value, use)))
   const kept = standing(batch.parts).filter(({ value }) => uses.some((use) => coversAsPart(value, use)))
-  const raw = [
-    ...taken.filter(({ value }) => value.form !== 'pasteurized'),
-    ...kept.filter(({ value }) => value.part.facts.heat === 'raw'),
-  ]
+  // By whatever entry, and at whatever step it says that it went in.
+  const raw = rawInsOf(batch).filter((each) => each.what !== 'fruit' && !isRawOnPurpose(batch, each))
   if (raw.length) {
     const because = { code: 'shell egg used' as const, at: raw[0]!.at }
     return findingOf(check, span, { standing: 'missed', because, deciding: raw.map(({ at }) => at) })
