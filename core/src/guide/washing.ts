@@ -1,16 +1,10 @@
 import { MINUTE, type Instant } from '../calendar/instant'
-import { catalogue } from '../ingredient/catalogue'
-import type { Amount } from '../method/method'
+import { isWashed } from '../ingredient/produce'
 import type { BatchState } from '../state/batch'
 import { standing } from '../state/fact'
 
 /** Longer after it went in nobody can say any more that it was washed. */
 const WITHIN = 60 * MINUTE
-
-/** Fresh fruit, herbs and flowers as they come from the field: washed before they go in. */
-export function isWashed({ ingredient, state }: Pick<Amount, 'ingredient' | 'state'>): boolean {
-  return catalogue[ingredient]?.fresh === true && state === 'as it is'
-}
 
 /**
  * What of the method's at this step, or of what was put in besides, is still to be told as washed: keys of the catalogue.

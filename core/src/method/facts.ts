@@ -1,6 +1,7 @@
 import { catalogue } from '../ingredient/catalogue'
 import type { Allergen, Composition, Ingredient, Origin } from '../ingredient/ingredient'
 import { mixed } from '../ingredient/mixed'
+import { heatPlan } from './heatPlan'
 import type { Amount, Method } from './method'
 
 /** What a label says of a dessert, from its parts and the parts of its components. */
@@ -110,4 +111,15 @@ function partsOf(method: Method, find: FindMethod, seen: Set<string>): { all: Pa
     unknown.push(...inside.unknown)
   }
   return { all, unknown }
+}
+
+/** Frozen fruit that nobody treated and that the method does not boil after it goes in. */
+export function unboiledFruit(method: Method): Amount[] {
+  const { lastHeat } = heatPlan(method)
+  const heat = method.steps.findIndex(({ key }) => key === lastHeat?.step)
+  return method.amounts.filter(
+    (amount) =>
+      amount.state === 'frozen' &&
+      !(method.untreatedFruit && heat >= method.steps.findIndex(({ key }) => key === amount.step)),
+  )
 }

@@ -5,7 +5,7 @@ import type { LimitSet } from '../limits/limit'
 import { canonical } from '../json/canonical'
 import { eggPlan } from '../egg/eggPlan'
 import { checksFor } from '../limits/checksFor'
-import { factsOf, ingredientOf, rawEggs, type FindMethod } from './facts'
+import { factsOf, ingredientOf, rawEggs, unboiledFruit, type FindMethod } from './facts'
 import { heatPlan } from './heatPlan'
 import type { Amount, Method, StepKind } from './method'
 
@@ -122,15 +122,6 @@ function eggsNotHeated(method: Method): Problem[] {
 function fruitNotTreated(method: Method): Problem[] {
   return unboiledFruit(method).map((amount) =>
     problem('frozen fruit not treated', at(amount), { name: nameOf(amount, method) }),
-  )
-}
-
-/** Frozen fruit that nobody treated and that the method does not boil after it goes in. */
-export function unboiledFruit(method: Method): Amount[] {
-  const { lastHeat } = heatPlan(method)
-  const heat = method.steps.findIndex(({ key }) => key === lastHeat?.step)
-  return method.amounts.filter(
-    (amount) => amount.state === 'frozen' && !(method.untreatedFruit && heat >= indexOf(method, amount)),
   )
 }
 

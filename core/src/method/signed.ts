@@ -1,5 +1,4 @@
 import type { Day } from '../calendar/zone'
-import type { Id } from '../ledger/entry'
 import type { SignedLine } from '../limits/signedLine'
 import type { Typed } from '../quantity/temperature'
 import type { Method } from './method'
@@ -27,7 +26,7 @@ export interface ValidatedBake {
   /** What it looks and feels like when it is done. */
   cue: string
   /** Three bakes of this method read at `VALIDATED_CORE`, by batch; or a written study, for pieces too thin for a probe. */
-  shownBy: { batches: Id[] } | { study: string }
+  shownBy: { batches: string[] } | { study: string }
   /** The last day it is valid, YYYY-MM-DD. */
   validUntil: Day
 }

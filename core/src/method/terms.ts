@@ -5,9 +5,8 @@ import { foreseenChecks, limitsOf, NOTHING_FORESEEN, type Foreseen } from '../li
 import type { Force, LimitSet, Source } from '../limits/limit'
 import { permitted } from '../limits/practice'
 import type { Composition } from '../ingredient/ingredient'
-import { isWashed } from '../guide/washing'
-import { factsOf } from './facts'
-import { unboiledFruit } from './problems'
+import { isWashed } from '../ingredient/produce'
+import { factsOf, unboiledFruit } from './facts'
 import type { Method } from './method'
 
 /** What of the house and of the order a batch is made under, beside its checks: fixed when it starts. */
