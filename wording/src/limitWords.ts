@@ -1,5 +1,6 @@
 import {
   celsiusOf,
+  VALIDATED_CORE,
   type Check,
   type CodeUnit,
   type Force,
@@ -79,9 +80,17 @@ export function ovenWords(oven: Typed, reader: Reader): string {
   return degrees(celsiusOf(oven), reader).replace(/\.\d/, '')
 }
 
+/** How hot the middle of a bake is read to validate it, in the reader's unit: '90 °C'. */
+export function throughWords({ unit }: Reader): string {
+  return unit === 'C' ? `${VALIDATED_CORE.c} °C` : `${VALIDATED_CORE.f} °F`
+}
+
 /** What showed that such a bake heats the middle through. */
-export function bakeShownWords({ shownBy, validUntil }: ValidatedBake): string {
-  const by = 'study' in shownBy ? `by a study: ${shownBy.study}` : `by ${shownBy.batches.length} bakes read at 90 °C`
+export function bakeShownWords({ shownBy, validUntil }: ValidatedBake, reader: Reader): string {
+  const by =
+    'study' in shownBy
+      ? `by a study: ${shownBy.study}`
+      : `by ${shownBy.batches.length} bakes read at ${throughWords(reader)}`
   return `Validated ${by}; holds until ${dayName(validUntil)}`
 }
 

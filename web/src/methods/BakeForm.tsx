@@ -8,7 +8,7 @@ import {
   type ShownBake,
   type ValidatedBake,
 } from '@logged-thermal/core'
-import { clock, dayName, ovenWords, type Reader } from '@logged-thermal/wording'
+import { clock, dayName, ovenWords, throughWords, type Reader } from '@logged-thermal/wording'
 import { useBakesQuery } from '../app/api'
 import { useLine } from '../app/kitchen'
 import { Key } from '../parts/Key'
@@ -80,14 +80,17 @@ export function BakeForm({
             >
               {bake.code}
               <small>
-                {dayName(dayOf(bake.startedAt, reader.zone))} {clock(bake.startedAt, reader)}: 90 °C after{' '}
-                {Math.ceil(bake.minutes)} min at {ovenWords(bake.oven, reader)}
+                {dayName(dayOf(bake.startedAt, reader.zone))} {clock(bake.startedAt, reader)}: {throughWords(reader)}{' '}
+                after {Math.ceil(bake.minutes)} min at {ovenWords(bake.oven, reader)}
               </small>
             </Key>
           ))}
         </div>
         {shown.length === 0 && (
-          <p>No bake of this version was read at 90 °C in the middle yet, with its oven told as it came out.</p>
+          <p>
+            No bake of this version was read at {throughWords(reader)} in the middle yet, with its oven told as it came
+            out.
+          </p>
         )}
         <label className="form-field">
           Or a written study, for pieces too thin for a probe

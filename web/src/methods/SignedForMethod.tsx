@@ -143,7 +143,7 @@ export function SignedForMethod({
                 <>
                   <strong>{bakeWords(bake, reader)}</strong>
                   <br />
-                  {bakeShownWords(bake)}.
+                  {bakeShownWords(bake, reader)}.
                 </>
               ) : (
                 'Not validated: each one is read in the middle.'

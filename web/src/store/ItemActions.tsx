@@ -14,7 +14,14 @@ import {
   type MoveHow,
   type UnitState,
 } from '@logged-thermal/core'
-import { clock, discardReasonWord, moveShutSentence, partShutSentence, type Reader } from '@logged-thermal/wording'
+import {
+  clock,
+  discardReasonWord,
+  itemSentence,
+  moveShutSentence,
+  partShutSentence,
+  type Reader,
+} from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { useHand } from '../app/kitchen'
 import type { LineData } from '../app/lineData'
@@ -110,6 +117,7 @@ export function ItemActions({
           key('Hold', () => setAsking('hold'), gone || !open)
         )}
         <Key
+          look={gone || !open ? 'shut' : 'plain'}
           className="discard-key"
           disabled={gone || !open}
           onClick={() => enter('item-discarded', item.id, discardOf(one, left))}
@@ -130,6 +138,7 @@ export function ItemActions({
             : `Take back the last tap, ${clock(lastTap.at, reader)}`}
         </Key>
       )}
+      {standing.why === 'went out' && <p role="status">{itemSentence(item, standing, reader)}</p>}
       {standing.asks === 'gone' && <p className="muted">{goneWords(one, reader)}</p>}
       {why && !gone && <p className="muted">Shut: {why}</p>}
       {!why && noFreezer?.code === 'move shut' && (

@@ -3,7 +3,6 @@ import {
   catalogue,
   families,
   nextReading,
-  VALIDATED_CORE,
   WARM_UP_CUE,
   type Cover,
   type EggUse,
@@ -17,7 +16,6 @@ import {
   beginWord,
   cleaningWords,
   clock,
-  degrees,
   coverWord,
   eggRuleSentence,
   markWord,
@@ -28,6 +26,7 @@ import {
   span,
   stepName,
   targetSentence,
+  throughWords,
   WARM_UP_REASONS,
   warmUpSentence,
 } from '@logged-thermal/wording'
@@ -280,8 +279,8 @@ function bakedWords(
     title: left > 0 ? 'Leave it in the oven' : bake ? `Out when it is ${bake.cue}` : 'Read the middle, then out',
     count: left > 0 ? (span(left).split(' ').slice(0, 2) as [string, string]) : undefined,
     why: bake
-      ? `${bakeShownWords(bake)}. Sooner, cooler or deeper it is another bake: read the middle.`
-      : `Three bakes read at ${degrees(VALIDATED_CORE.c, reader)} in the middle, and the lead may validate this one.`,
+      ? `${bakeShownWords(bake, reader)}. Sooner, cooler or deeper it is another bake: read the middle.`
+      : `Three bakes read at ${throughWords(reader)} in the middle, and the lead may validate this one.`,
     keys: (
       <>
         {oven && (
