@@ -110,23 +110,40 @@ export class CoolingWatch extends Follower {
     const { at, warmer, colder } = trace
     const { sign } = this
     const values = sign === 1 ? warmer : colder
-    const back = this.to + this.rebound.tolerance
-    for (let i = from; i < to; i++) {
-      const value = sign * values[i]!
+    let i = from
+    while (i < to) {
       // Long since cold, and still: nearly every reading of a device.
-      if (this.end && value <= back && value < this.hot) this.stays(i, at[i]!, value)
-      else this.read(trace, i, at[i]!, value)
+      if (this.end) i = this.stays(at, values, i, to)
+      if (i < to) {
+        this.read(trace, i, at[i]!, sign * values[i]!)
+        i++
+      }
     }
   }
 
-  private stays(index: number, instant: Instant, value: number): void {
-    if (value <= this.to + SAME_DEGREE) {
-      this.coldAt = instant
-      this.coldValue = value
+  /** Goes through the readings that leave it ended, from an index on. Returns the first that does not. */
+  private stays(at: Float64Array, values: Float64Array, from: number, to: number): number {
+    const { sign } = this
+    const cold = this.to + SAME_DEGREE
+    const back = this.to + this.rebound.tolerance
+    const { hot } = this
+    let lastCold = -1
+    let i = from
+    for (; i < to; i++) {
+      const value = sign * values[i]!
+      if (value > back || value >= hot) break
+      if (value <= cold) lastCold = i
     }
-    this.previous = index
-    this.lastAt = instant
-    this.lastValue = value
+    if (lastCold >= 0) {
+      this.coldAt = at[lastCold]!
+      this.coldValue = sign * values[lastCold]!
+    }
+    if (i > from) {
+      this.previous = i - 1
+      this.lastAt = at[i - 1]!
+      this.lastValue = sign * values[i - 1]!
+    }
+    return i
   }
 
   private read(trace: Trace, index: number, instant: Instant, value: number): void {

@@ -30,7 +30,15 @@ export class ExposureWatch extends Follower {
   }
 
   protected readBlock({ at, warmer }: Trace, from: number, to: number): void {
-    for (let i = from; i < to; i++) this.read(at[i]!, warmer[i]!)
+    const low = this.low + SAME_DEGREE
+    for (let i = from; i < to; i++) {
+      const celsius = warmer[i]!
+      // Cold before and after, nothing adds up.
+      if (this.counted && celsius <= low && this.last <= low && celsius < this.hot) {
+        this.lastAt = at[i]!
+        this.last = celsius
+      } else this.read(at[i]!, celsius)
+    }
   }
 
   private heatAt(instant: Instant, celsius: number): boolean {

@@ -60,7 +60,39 @@ export class StayWatch extends Follower {
   protected readBlock({ at, warmer, colder }: Trace, from: number, to: number): void {
     const { sign } = this
     const values = sign === 1 ? warmer : colder
-    for (let i = from; i < to; i++) this.read(at[i]!, sign * values[i]!)
+    let i = from
+    while (i < to) {
+      if (this.counted && this.period === null) i = this.stays(at, values, i, to)
+      if (i < to) {
+        this.read(at[i]!, sign * values[i]!)
+        i++
+      }
+    }
+  }
+
+  /** Goes through the readings that are on the right side, and not hot, from an index on. Returns the first that is not. */
+  private stays(at: Float64Array, values: Float64Array, from: number, to: number): number {
+    const { sign, level, hot } = this
+    let { worst } = this
+    let worstIndex = -1
+    let i = from
+    for (; i < to; i++) {
+      const value = sign * values[i]!
+      if (value > level || value >= hot) break
+      if (value > worst) {
+        worst = value
+        worstIndex = i
+      }
+    }
+    if (worstIndex >= 0) {
+      this.worst = worst
+      this.worstAt = at[worstIndex]!
+    }
+    if (i > from) {
+      this.lastAt = at[i - 1]!
+      this.last = sign * values[i - 1]!
+    }
+    return i
   }
 
   private heatAt(instant: Instant, value: number): boolean {
