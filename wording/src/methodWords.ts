@@ -48,7 +48,7 @@ export function problemSentence({ code, values }: Problem, reader: Reader): stri
     case 'frozen fruit not treated':
       return `${name} is frozen and not treated. It is boiled for a minute, or bought treated.`
     case 'dry with what spoils':
-      return `${name} goes in after the oven, and the whole is to be kept without cold. With it in, it needs the cold.`
+      return `${name} goes in, and the whole is to be kept without cold. With it in, it needs the cold.`
     case 'floor above ceiling':
       return `The floor, ${degrees(Number(values.floor), reader)}, lies above the ceiling, ${degrees(Number(values.ceiling), reader)}: it cannot be proven and stay smooth.`
     case 'component unknown':

@@ -2,7 +2,7 @@ import { guideOf } from '../guide/guide'
 import { newMethod } from '../method/newMethod'
 import type { Amount, Method, Step } from '../method/method'
 import { blocking, problemsOf } from '../method/problems'
-import { idOf, KitchenStory, PROBE } from '../test/kitchenStory'
+import { idOf, KitchenStory, LEAD, PROBE } from '../test/kitchenStory'
 import { at } from '../test/traces'
 import { dayOf } from '../calendar/zone'
 
@@ -186,5 +186,39 @@ describe('browning', () => {
     const facts = story.kitchen.read('item', story.putAway(batch, 45, {}, approved))!.facts
     expect(facts).toMatchObject({ heat: 'raw', advisory: true })
     expect(story.check(batch, 'raw-class', 45)).toBeDefined()
+  })
+})
+
+describe('kept dry', () => {
+  const crumb: Method = {
+    ...newMethod({ id: idOf('crumb'), vesselId: idOf('sheet'), name: 'Crumb', family: 'baked-crumb' }),
+    steps: [step('bake', 'bake'), step('finish', 'add after heat'), step('hold', 'hold')],
+    amounts: [amount('egg', 'bake'), amount('sugar', 'bake')],
+  }
+  const codes = (method: Method) =>
+    problemsOf(method, new KitchenStory().kitchen.limitsAt(at(0)), TODAY, () => null).map(({ code }) => code)
+
+  it('is nothing with a cream on it or a filling in it', () => {
+    expect(codes(crumb)).not.toContain('dry with what spoils')
+    expect(codes({ ...crumb, amounts: [...crumb.amounts, amount('icing-sugar', 'finish')] })).not.toContain(
+      'dry with what spoils',
+    )
+    expect(codes({ ...crumb, amounts: [...crumb.amounts, amount('cream-36', 'finish')] })).toContain(
+      'dry with what spoils',
+    )
+    const filling = { key: 'filling', method: idOf('custard'), name: 'Custard', grams: 500, step: 'bake' }
+    expect(codes({ ...crumb, components: [filling] })).toContain('dry with what spoils')
+  })
+
+  it('is only crumb and dry pieces, whatever a method says', () => {
+    const story = new KitchenStory()
+    const saved = story.post(
+      'method-saved',
+      crumb.id,
+      1,
+      { method: { ...crumb, family: 'baked-custard' } },
+      { by: LEAD },
+    )
+    expect(saved.posted).toMatchObject({ ok: false, code: 'bad field', field: 'body.method.cooling' })
   })
 })

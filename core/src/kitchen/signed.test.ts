@@ -184,6 +184,19 @@ describe('a validated bake', () => {
     expect(story.kitchen.read('item', story.putAway(batch, 350, {}, sponge))!.facts.needsCold).toBe(true)
   })
 
+  it('keeps no filling without cold, baked along or not', () => {
+    const story = validated()
+    const filling = story.putAway(story.made('filling'), 550)
+    const batch = story.begin('tart', 560, sponge)
+    story.enter('part-used', filling, 561, story.part(filling, batch, 561, 'bake'))
+    story.mark(batch, 562, 'bake', 'started')
+    const out = { step: 'bake', edge: 'done' as const, reason: null, oven: OVEN }
+    story.enter('step-marked', batch, 593, out)
+    const item = story.putAway(batch, 600, {}, sponge)
+    expect(story.kitchen.read('item', item)!.facts).toMatchObject({ needsCold: true, allergens: ['egg', 'milk'] })
+    expect(story.kitchen.item(item, at(601)).until).toBeLessThanOrEqual(story.kitchen.item(filling, at(601)).until!)
+  })
+
   it('holds for its interval and its version', () => {
     const story = validated()
     expect(story.check(story.begin('next', 400, sponge), 'egg', 401).check.bake).toBeDefined()

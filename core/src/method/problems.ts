@@ -125,7 +125,7 @@ function fruitNotTreated(method: Method): Problem[] {
   )
 }
 
-/** Kept without cold is only what no later step makes moist or perishable again. */
+/** Kept without cold is only what no filling and no later step makes moist or perishable again. */
 function dryWithWhatSpoils(method: Method): Problem[] {
   if (method.cooling !== 'dry') return []
   const { killed } = heatPlan(method)
@@ -135,9 +135,7 @@ function dryWithWhatSpoils(method: Method): Problem[] {
     ...method.amounts
       .filter((amount) => after(amount) && ingredientOf(amount, method)?.needsCold !== false)
       .map((amount) => problem('dry with what spoils', at(amount), { name: nameOf(amount, method) })),
-    ...method.components
-      .filter(after)
-      .map(({ key, step, name }) => problem('dry with what spoils', { step, amount: key }, { name })),
+    ...method.components.map(({ key, step, name }) => problem('dry with what spoils', { step, amount: key }, { name })),
   ]
 }
 

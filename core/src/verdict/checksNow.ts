@@ -25,14 +25,14 @@ export function checksNow(batch: BatchState): Check[] {
   return withFruit(batch, withMoist(batch, withRaw(batch, byWarmth(batch, own))))
 }
 
-/** Kept dry until something went in that needs the cold: after the heat, by whatever entry. */
+/** Kept dry until something went in that needs the cold: after the heat by whatever entry, and a filling at any time. */
 export function isMoistened(batch: BatchState): boolean {
   const { killed } = heatPlan(batch.method)
   const end = killed && firstMark(killed, batch)
   const after = ({ at }: Fact<unknown>) => end !== null && at > end
   return (
     standing(batch.additions).some((fact) => after(fact) && catalogue[fact.value.ingredient]?.needsCold !== false) ||
-    standing(batch.parts).some((fact) => after(fact) && fact.value.part.facts.needsCold)
+    standing(batch.parts).some(({ value }) => value.part.facts.needsCold)
   )
 }
 
