@@ -3,7 +3,7 @@ import type { Id } from '../ledger/entry'
 import { kinds } from '../kinds/kinds'
 import { apply } from '../state/state'
 import type { BatchState } from '../state/batch'
-import { holdOf } from '../state/item'
+import { holdOf, isOfItsBatch } from '../state/item'
 import { itemWalls } from '../store/dating'
 import { ancestorsOfItem } from '../store/lineageBars'
 import { acts, deeds } from '../test/deeds'
@@ -14,7 +14,10 @@ import { isWorse, type Standing } from '../verdict/standing'
 
 /** Histories by chance, by all roles, with late, doubtful, voided, corrected, moved and repeated entries. */
 
-const HISTORIES = Number(process.env.LT_FUZZ_HISTORIES ?? 300)
+const ASKED = process.env.LT_FUZZ_HISTORIES
+const HISTORIES = Number(ASKED ?? 300)
+/** The same histories each time in `npm test`; `npm run fuzz` looks for new ones. */
+const SEED = ASKED === undefined ? { seed: 20270303 } : {}
 
 /** A probe that finds it cold at once says that it never warmed, and so does a slip of the finger that is undone at once. */
 const TAKES_WARM_BACK = ['release item', 'read item', 'take back', 'air back']
@@ -58,7 +61,7 @@ describe('whatever is entered', () => {
         }
         for (const batch of history.pots) checkOrder(history, batch)
       }),
-      { numRuns: HISTORIES, endOnFailure: false },
+      { ...SEED, numRuns: HISTORIES, endOnFailure: false },
     )
   }, 3_600_000)
 })
@@ -69,11 +72,14 @@ function checkItem({ story: { kitchen }, now }: History, id: Id): void {
   expect(exposure.likely).toBeLessThanOrEqual(exposure.most + 1)
   const item = kitchen.read('item', id)!
   const { batches, items } = ancestorsOfItem(item, kitchen.read)
+  // What was left over of the eggs was never in the pot that was thrown away.
+  const isMadeOf = (batch: Id) =>
+    [item, ...items].some((each) => isOfItsBatch(each) && each.from.some((of) => of.id === batch))
   const stopped =
-    batches.some(
-      ({ disposition, recalls }) =>
-        recalls.length > 0 || ['hold', 'discard'].includes(disposition?.value.decision ?? ''),
-    ) || items.some((part) => holdOf(part) !== null || part.discarded !== null)
+    batches.some(({ id: of, disposition, recalls }) => {
+      const decision = disposition?.value.decision
+      return recalls.length > 0 || decision === 'hold' || (decision === 'discard' && isMadeOf(of))
+    }) || items.some((part) => holdOf(part) !== null || part.discarded !== null)
   if (stopped || holdOf(item)) expect(usable).toBe(false)
   // No later than any part that is not proven through.
   const [wall] = itemWalls(item, 'UTC')
