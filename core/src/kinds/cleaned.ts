@@ -1,19 +1,4 @@
-import { object, text } from '../ledger/parse'
-import { EVERYONE_WHO_COOKS, type KindOf } from './kindOf'
-import { atKnownStep, isRefusal } from './knownStep'
+import { tickOf } from './tick'
 
 /** One tick for all of it: hands, cloth, sieve and spatula clean, probe wiped. */
-export const cleaned: KindOf<'cleaned'> = {
-  kind: 'cleaned',
-  v: 1,
-  about: 'batch',
-  may: EVERYONE_WHO_COOKS,
-  signed: false,
-  parse: (body) => ({ step: text(object(body, ['step']).step, 40) }),
-  touches: ({ about }) => [about],
-  reads: () => [],
-  admit(claim, read) {
-    const found = atKnownStep(claim, claim.body.step, read)
-    return isRefusal(found) ? found : null
-  },
-}
+export const cleaned = tickOf('cleaned')

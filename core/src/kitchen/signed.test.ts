@@ -184,6 +184,14 @@ describe('a validated bake', () => {
     expect(story.kitchen.read('item', story.putAway(batch, 350, {}, sponge))!.facts.needsCold).toBe(true)
   })
 
+  it('needs the cold also for cream that is said to have gone in before the oven, once it came out', () => {
+    const story = validated()
+    const batch = bake(story, 'later', 310)
+    const cream = { step: 'bake', ingredient: 'cream-36', grams: 200, state: 'as it is' as const, lot: null }
+    story.enter('added', batch, 335, cream, { after: 10 })
+    expect(story.kitchen.read('item', story.putAway(batch, 350, {}, sponge))!.facts.needsCold).toBe(true)
+  })
+
   it('keeps no filling without cold, baked along or not', () => {
     const story = validated()
     const filling = story.putAway(story.made('filling'), 550)

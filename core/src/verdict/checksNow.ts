@@ -29,7 +29,8 @@ export function checksNow(batch: BatchState): Check[] {
 export function isMoistened(batch: BatchState): boolean {
   const { killed } = heatPlan(batch.method)
   const end = killed && firstMark(killed, batch)
-  const after = ({ at }: Fact<unknown>) => end !== null && at > end
+  // What was only entered after the oven went in after it, for all that anybody knows.
+  const after = ({ at, knownAt }: Fact<unknown>) => end !== null && Math.max(at, knownAt) > end
   return (
     standing(batch.additions).some((fact) => after(fact) && catalogue[fact.value.ingredient]?.needsCold !== false) ||
     standing(batch.parts).some(({ value }) => value.part.facts.needsCold)
