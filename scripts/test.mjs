@@ -9,6 +9,7 @@ import { ensureBuilt, ensureInstalled } from './install.mjs'
 import { installPackage } from './debian.mjs'
 import { ROOT, run, tell } from './run.mjs'
 
+const PARTS = ['core/src', 'wording/src', 'server/src', 'web/src']
 const JEST = ['core', 'wording', 'server', 'web']
 const ALL = ['lint', ...JEST, 'e2e']
 
@@ -36,6 +37,8 @@ async function lint() {
     ['types of tests', () => node('node_modules/typescript7/bin/tsc', '-p', 'tsconfig.eslint.json')],
     // No cache: a rule that knows types finds a fault in one file after a change in another.
     ['lint', () => node('node_modules/eslint/bin/eslint.js', '--max-warnings', '0', '.')],
+    ['floors', () => node('node_modules/dependency-cruiser/bin/dependency-cruise.mjs', ...PARTS)],
+    ['floors as drawn', () => node('scripts/floors.mjs', '--check')],
     ['format', () => node('node_modules/prettier/bin/prettier.cjs', '--check', '--log-level', 'warn', '.')],
   ]
   const result = { passed: 0, failed: 0 }

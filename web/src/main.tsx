@@ -6,7 +6,7 @@ import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
 import { Provider } from 'react-redux'
 import { BrowserRouter } from 'react-router'
-import { App } from './app/App'
+import { App } from './shell/App'
 import { makeStore } from './app/store'
 import { theme } from './app/theme'
 

@@ -1,3 +1,4 @@
+export * from './asksWords'
 export * from './coolingWords'
 export * from './cues'
 export * from './doneWords'

@@ -1,7 +1,7 @@
-import { MINUTE } from '../calendar/instant'
-import { projectCooling } from '../cooling/projection/projectCooling'
-import { simulateCooldown, type CooldownSetup } from '../cooling/simulateCooldown'
-import type { Reading } from '../trace/reading'
+import { MINUTE } from '../ground/instant'
+import { projectCooling } from '../physics/projection/projectCooling'
+import { simulateCooldown, type CooldownSetup } from '../physics/cooling/simulateCooldown'
+import type { Reading } from '../physics/trace/reading'
 
 /** A deep tub of custard, 6 h in three phases, with properties that follow its composition. */
 const SIX_HOURS: CooldownSetup = {

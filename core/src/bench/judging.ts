@@ -1,13 +1,12 @@
-import { checksFor } from '../limits/checksFor'
-import { limitSetOf } from '../limits/limitSet'
-import { ruleSets } from '../limits/ruleSets'
-import type { Check } from '../limits/checksFor'
-import type { Method } from '../method/method'
-import { newMethod } from '../method/newMethod'
+import { checksFor, type Check } from '../recipe/checks/checksFor'
+import { limitSetOf } from '../rules/limitSet'
+import { ruleSets } from '../rules/sets/ruleSets'
+import type { Method } from '../recipe/method/method'
+import { newMethod } from '../recipe/method/newMethod'
 import { NOTHING_YET, type BatchState } from '../state/batch'
-import { FORMER_TERMS } from '../method/terms'
-import type { Stream } from '../verdict/evidence'
-import { judgeOf, type Judge } from '../verdict/judge'
+import { FORMER_TERMS } from '../recipe/checks/terms'
+import type { Stream } from '../judgement/evidence/evidence'
+import { judgeOf, type Judge } from '../judgement/batch/judge'
 
 /** Cooked for half an hour, cooled for six hours, held for the rest of a day, with the ripple of a real probe; °C. */
 export function dayLong(readings: number): Stream {

@@ -1,4 +1,4 @@
-import { dayOf } from '../calendar/zone'
+import { dayOf } from '../ground/zone'
 import { KitchenStory } from '../test/kitchenStory'
 import { at } from '../test/traces'
 

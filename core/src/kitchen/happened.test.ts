@@ -1,5 +1,5 @@
 import type { Bodies } from '../ledger/entry'
-import { portionOf } from '../store/portion'
+import { portionOf } from '../judgement/lineage/portion'
 import { COOK, custard, idOf, KitchenStory, LEAD } from '../test/kitchenStory'
 import { at } from '../test/traces'
 

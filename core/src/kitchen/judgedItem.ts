@@ -1,13 +1,13 @@
-import type { Instant } from '../calendar/instant'
-import { storeOf } from '../kinds/storeOf'
-import type { LimitSet } from '../limits/limit'
+import type { Instant } from '../ground/instant'
+import type { Bounded } from '../physics/trace/reading'
+import { storeOf } from '../admission/guard/storeOf'
+import type { LimitSet } from '../rules/limit'
 import type { ItemState } from '../state/item'
 import type { Read } from '../state/state'
-import { itemStanding } from '../store/itemStanding'
-import { fastBar, lineageBars, withLineage } from '../store/lineageBars'
-import { itemShut } from '../store/part'
-import type { World } from '../verdict/judge'
-import type { ItemAsIs } from './memoryKitchen'
+import { itemStanding } from '../judgement/keeping/itemStanding'
+import { fastBar, lineageBars, withLineage } from '../judgement/lineage/lineageBars'
+import { itemShut } from '../judgement/lineage/part'
+import type { World } from '../judgement/world'
 
 /** An item as it stands at an instant, with all that it was made of. */
 export function judgedItem(item: ItemState, read: Read, world: World, limits: LimitSet, now: Instant): ItemAsIs {
@@ -25,4 +25,15 @@ export function judgedItem(item: ItemState, read: Read, world: World, limits: Li
     advisory: item.facts.advisory,
     exposure: exposure.time,
   }
+}
+
+/** An item as it stands: what it asks for, until when it may be used, and what has to be said of it. */
+export interface ItemAsIs {
+  asks: string
+  until: Instant | null
+  usable: boolean
+  heat: string
+  advisory: boolean
+  /** ms above its cold limit. */
+  exposure: Bounded
 }

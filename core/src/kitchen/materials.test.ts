@@ -1,10 +1,10 @@
-import { guideOf } from '../guide/guide'
-import { newMethod } from '../method/newMethod'
-import type { Amount, Method, Step } from '../method/method'
-import { blocking, problemsOf } from '../method/problems'
+import { guideOf } from '../advice/guide/guide'
+import { newMethod } from '../recipe/method/newMethod'
+import type { Amount, Method, Step } from '../recipe/method/method'
+import { blocking, problemsOf } from '../recipe/checks/problems'
 import { idOf, KitchenStory, LEAD, PROBE } from '../test/kitchenStory'
 import { at } from '../test/traces'
-import { dayOf } from '../calendar/zone'
+import { dayOf } from '../ground/zone'
 
 /** What goes in decides what is asked, whatever the family: fruit from the field or the frost, a foam under the grill. */
 

@@ -1,21 +1,21 @@
-import type { Instant } from '../calendar/instant'
-import { dayOf } from '../calendar/zone'
-import { canonical } from '../json/canonical'
+import { type ItemAsIs, judgedItem } from './judgedItem'
+import type { Instant } from '../ground/instant'
+import { dayOf } from '../ground/zone'
+import { canonical } from '../ground/canonical'
 import { GENESIS, type ChainHead, type Sha256 } from '../ledger/chain'
-import type { AnyClaim, Hash, Id, InstrumentKind, Kind, Role, Seal, SealedEntry, SubjectType } from '../ledger/entry'
-import { kinds } from '../kinds/kinds'
-import type { HouseLine, LimitKey, LimitSet } from '../limits/limit'
-import { limitsAt as versionAt, limitSetOf } from '../limits/limitSet'
-import { PRACTICE, type Practice } from '../limits/practice'
-import { ruleSets } from '../limits/ruleSets'
+import type { Hash, Id, InstrumentKind, Role, SubjectType } from '../ledger/subject'
+import type { AnyClaim, Kind, Seal, SealedEntry } from '../ledger/entry'
+import { kinds } from '../admission/kinds'
+import type { HouseLine, LimitKey, LimitSet } from '../rules/limit'
+import { limitsAt as versionAt, limitSetOf } from '../rules/limitSet'
+import { PRACTICE, type Practice } from '../rules/practice'
+import { ruleSets } from '../rules/sets/ruleSets'
 import { apply, type Read, type States } from '../state/state'
-import type { Bounded } from '../trace/reading'
-import { attention, type Attention } from '../verdict/attention'
-import type { Finding } from '../verdict/finding'
-import { batchStanding, judgeBatch } from '../verdict/judgeBatch'
-import type { Standing } from '../verdict/standing'
+import { attention, type Attention } from '../advice/attention'
+import type { Finding } from '../judgement/finding'
+import { batchStanding, judgeBatch } from '../judgement/batch/judgeBatch'
+import type { Standing } from '../ledger/standing'
 import { append, parsedClaim, type Book } from './append'
-import { judgedItem } from './judgedItem'
 
 export interface KitchenSetup {
   id?: Id
@@ -36,17 +36,6 @@ export interface KitchenSetup {
 
 /** What became of a post. `provisional`: it looked at something that the snapshot does not hold. */
 export type Posted = { ok: true; seq: number; provisional?: true } | { ok: false; code: string; field?: string }
-
-/** An item as it stands: what it asks for, until when it may be used, and what has to be said of it. */
-export interface ItemAsIs {
-  asks: string
-  until: Instant | null
-  usable: boolean
-  heat: string
-  advisory: boolean
-  /** ms above its cold limit. */
-  exposure: Bounded
-}
 
 export interface MemoryKitchen {
   id: Id

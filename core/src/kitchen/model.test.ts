@@ -1,16 +1,16 @@
 import fc from 'fast-check'
-import type { Id } from '../ledger/entry'
-import { kinds } from '../kinds/kinds'
+import type { Id } from '../ledger/subject'
+import { kinds } from '../admission/kinds'
 import { apply } from '../state/state'
 import type { BatchState } from '../state/batch'
 import { holdOf, isOfItsBatch } from '../state/item'
-import { itemWalls } from '../store/dating'
-import { ancestorsOfItem } from '../store/lineageBars'
+import { itemWalls } from '../judgement/keeping/dating'
+import { ancestorsOfItem } from '../judgement/lineage/lineageBars'
 import { acts, deeds } from '../test/deeds'
 import { History } from '../test/history'
 import { at } from '../test/traces'
-import { judgeBatch } from '../verdict/judgeBatch'
-import { isWorse, type Standing } from '../verdict/standing'
+import { judgeBatch } from '../judgement/batch/judgeBatch'
+import { isWorse, type Standing } from '../ledger/standing'
 
 /** Histories by chance, by all roles, with late, doubtful, voided, corrected, moved and repeated entries. */
 

@@ -1,5 +1,6 @@
-import { canonical } from '../json/canonical'
-import type { AnyClaim, Hash, Seal, SealedEntry } from './entry'
+import { canonical } from '../ground/canonical'
+import type { Hash } from './subject'
+import type { AnyClaim, Seal, SealedEntry } from './entry'
 
 /** SHA-256 of UTF-8 text as lower-case hexadecimal; passed in, since not every browser context has one. */
 export type Sha256 = (text: string) => Hash

@@ -1,22 +1,23 @@
-import type { Instant } from '../calendar/instant'
-import type { Day } from '../calendar/zone'
-import type { AcidityMeasure } from '../acidity/acidity'
-import type { EggPart, EggSize } from '../egg/eggGrams'
-import type { LotForm } from '../egg/eggPlan'
-import type { Amount } from '../method/method'
-import type { Terms } from '../method/terms'
-import type { Place } from '../cooling/place'
-import type { Measure } from '../store/measure'
-import type { Check } from '../limits/checksFor'
-import type { Force, LimitKey, LimitSet } from '../limits/limit'
-import type { SignedLine } from '../limits/signedLine'
-import type { Edge } from '../limits/rule'
-import type { Method, Of, Procedure, Vessel } from '../method/method'
-import type { ValidatedBake } from '../method/signed'
-import type { RegisteredVessel, Vessel as PouredInto } from '../vessel/vessel'
-import type { Typed } from '../quantity/temperature'
-import type { Where } from '../trace/reading'
-import type { Standing } from '../verdict/standing'
+import type { Id, Hash, Subject, InstrumentKind } from './subject'
+import type { Cover } from '../physics/cooling/faces'
+import type { Instant } from '../ground/instant'
+import type { Day } from '../ground/zone'
+import type { AcidityMeasure } from '../recipe/checks/acidity'
+import type { EggPart, EggSize } from '../recipe/ingredient/eggGrams'
+import type { LotForm } from '../recipe/egg/eggPlan'
+import type { Amount, Method, Of, Procedure, Vessel } from '../recipe/method/method'
+import type { Terms } from '../recipe/checks/terms'
+import type { Place } from '../physics/cooling/place'
+import type { Measure } from '../ground/measure'
+import type { Check } from '../recipe/checks/checksFor'
+import type { Force, LimitKey, LimitSet } from '../rules/limit'
+import type { SignedLine } from '../rules/signedLine'
+import type { Edge } from '../rules/rule'
+import type { ValidatedBake } from '../recipe/checks/signed'
+import type { RegisteredVessel, Vessel as PouredInto } from '../physics/cooling/vessel'
+import type { Typed } from '../ground/temperature'
+import type { Where } from '../physics/trace/reading'
+import type { Standing } from './standing'
 import type {
   ColdUnit,
   UnitReading,
@@ -29,22 +30,6 @@ import type {
   ItemDiscarded,
   LotReceived,
 } from './storeEntries'
-
-/** A UUID, made where the thing was made. */
-export type Id = string
-/** SHA-256, lower-case hexadecimal. */
-export type Hash = string
-
-export type SubjectType = 'kitchen' | 'limits' | 'method' | 'batch' | 'instrument' | 'lot' | 'item' | 'vessel' | 'unit'
-
-export interface Subject {
-  type: SubjectType
-  id: Id
-}
-
-export type Role = 'cook' | 'chef' | 'lead' | 'inspector'
-
-export type InstrumentKind = 'probe' | 'infrared' | 'display'
 
 /** What the lead decides for a batch: hold and discard whatever the standings, release and rework where they allow it. */
 export type Decision = 'release' | 'hold' | 'rework' | 'discard'
@@ -148,8 +133,6 @@ export interface CoolingPlan extends Pouring {
   place: Place
   cover: Cover
 }
-
-export type Cover = 'open' | 'film on the surface' | 'lid'
 
 /** A method as a batch keeps it: the version it was made by. */
 export interface MethodRef extends Procedure {

@@ -1,4 +1,4 @@
-import { MINUTE, type Instant } from '../calendar/instant'
+import { MINUTE, type Instant } from '../ground/instant'
 import type { Entry, Kind } from './entry'
 
 /** The rules of lateness that the server seals entries with today. */

@@ -1,16 +1,15 @@
-import type { Instant } from '../calendar/instant'
-import type { Day } from '../calendar/zone'
-import type { EggPart, EggSize } from '../egg/eggGrams'
-import type { LotForm } from '../egg/eggPlan'
-import type { Allergen } from '../ingredient/ingredient'
-import type { DietClaim } from '../method/facts'
-import type { Dating } from '../store/dating'
-import type { Measure } from '../store/measure'
-import type { ReceivingVerdict } from '../store/receiving'
-import type { HoldingKind } from '../store/unitKind'
-import type { Bounded } from '../trace/reading'
-import type { Typed } from '../quantity/temperature'
-import type { Id, Subject } from './entry'
+import type { PassedWall, Dating } from './dating'
+import type { Instant } from '../ground/instant'
+import type { Day } from '../ground/zone'
+import type { EggPart, EggSize } from '../recipe/ingredient/eggGrams'
+import type { LotForm } from '../recipe/egg/eggPlan'
+import type { Allergen } from '../recipe/ingredient/ingredient'
+import type { DietClaim } from '../recipe/method/facts'
+import type { Measure } from '../ground/measure'
+import type { HoldingKind } from '../recipe/checks/unitKind'
+import type { Bounded } from '../physics/trace/reading'
+import type { Typed } from '../ground/temperature'
+import type { Id, Subject } from './subject'
 
 /** A unit of the kitchen that things are held in. */
 export interface ColdUnit {
@@ -105,13 +104,6 @@ export interface Part {
   walls?: PassedWall[]
   /** The batches it was made of. */
   from?: Id[]
-}
-
-/** A date that a part passes on. */
-export interface PassedWall {
-  kind: 'days' | 'hours' | 'use-by'
-  until: Instant
-  lastDay: Day
 }
 
 /** Some of an item went into a batch. */
@@ -250,3 +242,6 @@ export interface LotHeld extends Spot {
   dating: Dating
   facts: ItemFacts
 }
+
+/** accept: goes in. hold: kept apart until the lead decides. refuse: goes back with the driver. */
+export type ReceivingVerdict = 'accept' | 'hold' | 'refuse'

@@ -1,16 +1,16 @@
-import type { Instant } from '../calendar/instant'
+import type { Instant } from '../ground/instant'
+import type { Cover } from '../physics/cooling/faces'
+import type { Id } from '../ledger/subject'
 import type {
   Addition,
   Bodies,
   Churning,
   CoolingPlan,
   Claim,
-  Cover,
   Deviation,
   Disposition,
   EggsTaken,
   Entry,
-  Id,
   LeftOver,
   MethodRef,
   Note,
@@ -20,11 +20,11 @@ import type {
   Served,
 } from '../ledger/entry'
 import type { PartUsed, Portioned } from '../ledger/storeEntries'
-import type { AcidityMeasure } from '../acidity/acidity'
-import { isFrozenFruit } from '../ingredient/produce'
-import type { Check } from '../limits/checksFor'
-import type { Vessel } from '../method/method'
-import type { Terms } from '../method/terms'
+import type { AcidityMeasure } from '../recipe/checks/acidity'
+import { isFrozenFruit } from '../recipe/ingredient/produce'
+import type { Check } from '../recipe/checks/checksFor'
+import type { Vessel } from '../recipe/method/method'
+import type { Terms } from '../recipe/checks/terms'
 import { CORRECTED_WITHIN, knownAt, MARK_UNDONE_WITHIN, SAME_TIME } from '../ledger/late'
 import { acceptedIn, amended, factOf, type Acceptance, type Amended, type Fact } from './fact'
 

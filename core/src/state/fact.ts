@@ -1,5 +1,6 @@
-import type { Instant } from '../calendar/instant'
-import type { Entry, Id } from '../ledger/entry'
+import type { Instant } from '../ground/instant'
+import type { Id } from '../ledger/subject'
+import type { Entry } from '../ledger/entry'
 import { isEntryLate, knownAt } from '../ledger/late'
 
 /** Something that was entered, as it stands now, with every value it had before. */

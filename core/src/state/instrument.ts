@@ -1,5 +1,6 @@
-import type { Entry, Id, InstrumentKind } from '../ledger/entry'
-import type { Where } from '../trace/reading'
+import type { Id, InstrumentKind } from '../ledger/subject'
+import type { Entry } from '../ledger/entry'
+import type { Where } from '../physics/trace/reading'
 
 export interface InstrumentState {
   id: Id

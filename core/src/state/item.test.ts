@@ -1,14 +1,15 @@
 import fc from 'fast-check'
-import { MINUTE } from '../calendar/instant'
-import { backOf } from '../kinds/takenBack'
-import type { AnyClaim, Bodies, Entry, Id, Kind } from '../ledger/entry'
+import { MINUTE } from '../ground/instant'
+import { backOf } from '../admission/item/takenBack'
+import type { Id } from '../ledger/subject'
+import type { AnyClaim, Bodies, Entry, Kind } from '../ledger/entry'
 import type { MoveHow } from '../ledger/storeEntries'
-import { courseOf } from '../store/course'
-import { itemWalls } from '../store/dating'
+import { courseOf } from '../judgement/keeping/course'
+import { itemWalls } from '../judgement/keeping/dating'
 import { itemOf } from '../test/shelf'
 import { at } from '../test/traces'
+import { applyToItem } from './foldItem'
 import {
-  applyToItem,
   frozenOf,
   holdOf,
   isGone,

@@ -1,15 +1,14 @@
-import { HOUR, type Instant } from '../calendar/instant'
-import type { Entry, Id, Kind } from '../ledger/entry'
+import { HOUR, type Instant } from '../ground/instant'
+import type { Id } from '../ledger/subject'
+import type { Kind } from '../ledger/entry'
 import type { EggsOut, ItemDiscarded, ItemFacts, ItemUse, Moved, Ancestor, PartUsed } from '../ledger/storeEntries'
-import { catalogue } from '../ingredient/catalogue'
-import type { EggPart } from '../egg/eggGrams'
-import { celsiusOf, type Typed } from '../quantity/temperature'
-import type { Dating } from '../store/dating'
-import { outOfPackage } from '../store/eggPackage'
-import { less, type Measure } from '../store/measure'
-import type { Bounded } from '../trace/reading'
-import { acceptedIn, factOf, inOrder, standing, type Fact } from './fact'
-import { newItem } from './newItem'
+import { catalogue } from '../recipe/ingredient/catalogue'
+import type { EggPart } from '../recipe/ingredient/eggGrams'
+import { celsiusOf, type Typed } from '../ground/temperature'
+import type { Dating } from '../ledger/dating'
+import { less, type Measure } from '../ground/measure'
+import type { Bounded } from '../physics/trace/reading'
+import { inOrder, standing, type Fact } from './fact'
 
 /** Something that is held: some of a batch, a package, a by-product, a find. What was entered about it, no more. */
 export interface ItemState {
@@ -147,109 +146,13 @@ export function releasedAt({ holds }: Pick<ItemState, 'holds'>): Instant | null 
   return standing(holds).findLast(({ value }) => !value.held && value.recall === null)?.at ?? null
 }
 
-export function applyToItem(id: Id, state: ItemState | null, entry: Entry): ItemState | null {
-  return state ? changed(state, entry) : newItem(id, entry)
-}
-
-function changed(state: ItemState, entry: Entry): ItemState {
-  const { claim } = entry
-  switch (claim.kind) {
-    case 'item-moved':
-      return { ...state, moves: [...state.moves, factOf(entry, claim.at, claim.body)] }
-    case 'item-opened':
-      return { ...state, opened: [...state.opened, factOf(entry, claim.at, claim.body)] }
-    case 'item-split':
-      return { ...state, splits: [...state.splits, factOf(entry, claim.at, claim.body)] }
-    case 'part-used':
-      return begun({ ...state, parts: [...state.parts, factOf(entry, claim.at, claim.body)] }, entry)
-    case 'item-used':
-      return begun({ ...state, uses: [...state.uses, factOf(entry, claim.at, claim.body)] }, entry)
-    case 'eggs-taken': {
-      const measure = outOfPackage(claim.body, state.measure.unit)
-      const happened = claim.body.happened ? { happened: claim.body.happened } : {}
-      const out = measure && factOf<EggsOut>(entry, claim.at, { measure, then: 'into a batch', ...happened })
-      return out ? begun({ ...state, uses: [...state.uses, out] }, entry) : state
-    }
-    case 'item-read':
-      return { ...state, readings: [...state.readings, factOf(entry, claim.at, claim.body)] }
-    case 'item-held':
-      return held(state, entry, { held: true, reason: claim.body.reason, recall: null })
-    case 'item-released':
-      return held(state, entry, {
-        held: false,
-        reason: claim.body.reason,
-        recall: null,
-        ...(entry.seal?.resolved?.answers ? { answers: entry.seal.resolved.answers } : {}),
-      })
-    case 'went-out-answered':
-      return { ...state, answers: [...state.answers, factOf(entry, claim.at, claim.body)] }
-    case 'lot-decided':
-      return held(state, entry, { held: claim.body.verdict === 'refuse', reason: claim.body.reason, recall: null })
-    case 'recalled':
-      // A drill marks nothing real.
-      if (claim.body.drill) return state
-      return held(state, entry, { held: true, reason: claim.body.reason, recall: claim.about.id })
-    case 'recall-ended':
-      return held(state, entry, { held: false, reason: claim.body.reason, recall: claim.about.id })
-    case 'item-discarded':
-      return { ...state, discarded: factOf(entry, claim.at, claim.body) }
-    case 'label-printed':
-      return { ...state, labels: state.labels + claim.body.copies }
-    case 'entries-accepted':
-      return accepted(
-        state,
-        claim.body.entries.filter(({ id: of }) => of === state.id).map((each) => each.entry),
-        entry,
-        claim.body.reason,
-      )
-    case 'corrected':
-    case 'taken-back':
-      return takenBack(state, claim.body.target)
-    default:
-      return state
-  }
-}
-
-/** Taken from while it was closed, a package is opened by that; eggs in their shells are not. */
-function begun(state: ItemState, entry: Entry): ItemState {
-  const closed = state.what === 'package' && openedAt(state) === null && !isInShell(state)
-  return closed ? { ...state, opened: [...state.opened, factOf(entry, entry.claim.at, {})] } : state
-}
-
 /** Eggs in their shells: they have a cold of their own, and nothing is opened by taking some. */
 export function isInShell(item: Pick<ItemState, 'what' | 'ingredient' | 'facts'>): boolean {
   return item.what === 'package' && eggOf(item) === 'whole' && item.facts.heat === 'raw'
-}
-
-function accepted(state: ItemState, targets: readonly Id[], { claim }: Entry, reason: string): ItemState {
-  const acceptance = { entry: claim.id, by: claim.by, at: claim.at, reason }
-  const letCount = <T>(facts: Fact<T>[]) =>
-    facts.map((fact) => targets.reduce((one, target) => acceptedIn(one, target, acceptance), fact))
-  return { ...state, moves: letCount(state.moves), opened: letCount(state.opened), readings: letCount(state.readings) }
-}
-
-function held(state: ItemState, entry: Entry, value: Hold): ItemState {
-  return { ...state, holds: [...state.holds, factOf(entry, entry.claim.at, value)] }
 }
 
 /** Every fact of an item that a mistaken tap may have made. */
 export function tapsOf(item: ItemState): Fact<unknown>[] {
   const { moves, opened, splits, parts, uses, readings, holds, discarded } = item
   return [...moves, ...opened, ...splits, ...parts, ...uses, ...readings, ...holds, ...(discarded ? [discarded] : [])]
-}
-
-function takenBack(state: ItemState, target: Id): ItemState {
-  const strike = <T>(facts: Fact<T>[]) => facts.map((fact) => (fact.entry === target ? { ...fact, void: true } : fact))
-  return {
-    ...state,
-    undone: state.undone || target === state.born,
-    moves: strike(state.moves),
-    opened: strike(state.opened),
-    splits: strike(state.splits),
-    parts: strike(state.parts),
-    uses: strike(state.uses),
-    readings: strike(state.readings),
-    holds: strike(state.holds),
-    discarded: state.discarded?.entry === target ? { ...state.discarded, void: true } : state.discarded,
-  }
 }

@@ -1,5 +1,6 @@
-import type { Instant } from '../calendar/instant'
-import type { Bodies, Entry, Id } from '../ledger/entry'
+import type { Instant } from '../ground/instant'
+import type { Id } from '../ledger/subject'
+import type { Bodies, Entry } from '../ledger/entry'
 
 /** What belongs to the kitchen as a whole. */
 export interface KitchenState {

@@ -1,5 +1,5 @@
-import type { Instant } from '../calendar/instant'
-import { celsiusOf } from '../quantity/temperature'
+import type { Instant } from '../ground/instant'
+import { celsiusOf } from '../ground/temperature'
 import type { BatchState } from './batch'
 
 /** The warmest that the mixture was last read, °C, by an instant: any probe, any pan; null where nobody read it. */

@@ -1,7 +1,8 @@
-import type { Instant } from '../calendar/instant'
-import type { Entry, Id } from '../ledger/entry'
-import type { Method } from '../method/method'
-import { NOTHING_SIGNED, type Signed } from '../method/signed'
+import type { Instant } from '../ground/instant'
+import type { Id } from '../ledger/subject'
+import type { Entry } from '../ledger/entry'
+import type { Method } from '../recipe/method/method'
+import { NOTHING_SIGNED, type Signed } from '../recipe/checks/signed'
 
 /** Every version of a method, oldest first, and which of them the lead approved. */
 export interface MethodState {

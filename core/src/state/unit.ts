@@ -1,9 +1,9 @@
 import { isEntryLate, knownAt } from '../ledger/late'
-import type { Instant } from '../calendar/instant'
-import { DAY } from '../calendar/instant'
-import type { Entry, Id } from '../ledger/entry'
+import { type Instant, DAY } from '../ground/instant'
+import type { Id } from '../ledger/subject'
+import type { Entry } from '../ledger/entry'
 import type { ColdUnit, UnitReading } from '../ledger/storeEntries'
-import { celsiusOf, type Typed } from '../quantity/temperature'
+import { celsiusOf, type Typed } from '../ground/temperature'
 
 /** What a look at a unit's air said. */
 export interface Look {

@@ -1,5 +1,6 @@
-import type { Entry, Id } from '../ledger/entry'
-import type { RegisteredVessel } from '../vessel/vessel'
+import type { Id } from '../ledger/subject'
+import type { Entry } from '../ledger/entry'
+import type { RegisteredVessel } from '../physics/cooling/vessel'
 
 export interface VesselState extends RegisteredVessel {
   id: Id

@@ -1,8 +1,8 @@
-import { MINUTE, type Instant } from '../calendar/instant'
-import type { Shape } from '../cooling/conduction/grid'
-import { responseOf, type Faces, type Material } from '../cooling/conduction/response'
-import { simulateCooldown, type Cooldown } from '../cooling/simulateCooldown'
-import type { Reading } from '../trace/reading'
+import { MINUTE, type Instant } from '../ground/instant'
+import type { Shape } from '../physics/conduction/grid'
+import { responseOf, type Faces, type Material } from '../physics/conduction/response'
+import { simulateCooldown, type Cooldown } from '../physics/cooling/simulateCooldown'
+import type { Reading } from '../physics/trace/reading'
 
 /** A cooling made up by chance, and what is read of it. */
 export interface MadeCooling {

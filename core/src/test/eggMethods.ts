@@ -1,8 +1,8 @@
 import type { EggsTaken } from '../ledger/entry'
-import type { Variance } from '../limits/limit'
-import { PRACTICE, type Practice } from '../limits/practice'
-import type { Amount, Method } from '../method/method'
-import { newMethod } from '../method/newMethod'
+import type { Variance } from '../rules/source'
+import { PRACTICE, type Practice } from '../rules/practice'
+import type { Amount, Method } from '../recipe/method/method'
+import { newMethod } from '../recipe/method/newMethod'
 import { limitsFrom, method } from './story'
 
 /** Methods with eggs, the lot they come from, and limits with the house's practice. */

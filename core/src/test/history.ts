@@ -1,8 +1,9 @@
-import type { Bodies, Id, Kind } from '../ledger/entry'
+import type { Id } from '../ledger/subject'
+import type { Bodies, Kind } from '../ledger/entry'
 import type { BatchState } from '../state/batch'
 import type { ItemState } from '../state/item'
-import { standingsOf } from '../verdict/disposition'
-import type { Standing } from '../verdict/standing'
+import { standingsOf } from '../judgement/batch/disposition'
+import type { Standing } from '../ledger/standing'
 import { COOK, idOf, KitchenStory, LEAD, OTHER, PROBE } from './kitchenStory'
 import { at } from './traces'
 

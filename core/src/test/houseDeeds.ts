@@ -1,5 +1,5 @@
-import { addDays, dayOf } from '../calendar/zone'
-import { PRACTICE } from '../limits/practice'
+import { addDays, dayOf } from '../ground/zone'
+import { PRACTICE } from '../rules/practice'
 import { WHY, type Act } from './history'
 import { COOK, custard, FRIDGE, idOf, LEAD, OTHER } from './kitchenStory'
 import { at } from './traces'

@@ -1,5 +1,5 @@
 import type { Bodies } from '../ledger/entry'
-import { MINUTE } from '../calendar/instant'
+import { MINUTE } from '../ground/instant'
 import { at } from './traces'
 import { DOZENS, CARTON, VESSEL, WHY, type Act, type Deed } from './history'
 import { PROBE } from './kitchenStory'

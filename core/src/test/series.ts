@@ -1,4 +1,4 @@
-import { bessel, rootBetween as root } from '../cooling/conduction/bessel'
+import { bessel, rootBetween as root } from '../physics/conduction/bessel'
 
 /** Closed answers of heat conduction, for checking what is computed step by step. Lengths m, times s. */
 

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import type { Reading } from '../trace/reading'
+import type { Reading } from '../physics/trace/reading'
 
 /** Ten in the morning of an ordinary day, UTC. */
 export const TEN = Date.UTC(2027, 2, 3, 10)

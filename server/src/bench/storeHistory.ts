@@ -18,7 +18,7 @@ import {
   type Kind,
   type SealedEntry,
 } from '@logged-thermal/core'
-import type { Seeded } from '../demo/seed'
+import type { Seeded } from '../demo/seeded'
 import { sha256 } from '../ledger/sha256'
 
 const MINUTE = 60_000

@@ -31,7 +31,7 @@ import {
 import { Projections } from '../ledger/projections'
 import { claimMaker } from './claims'
 import { ago } from './demoBatches'
-import type { Seeded } from './seed'
+import type { Seeded } from './seeded'
 import { receivedLot } from './starter'
 
 const HOURS = 60

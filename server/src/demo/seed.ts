@@ -1,3 +1,4 @@
+import type { Seeded } from './seeded'
 import { randomInt } from 'node:crypto'
 import type { MikroORM } from '@mikro-orm/postgresql'
 import { v7 as uuid } from 'uuid'
@@ -58,13 +59,6 @@ export const DEMO_PEOPLE: SeedPerson[] = [
   { key: 'noor', name: 'Noor Hallet', role: 'chef', job: 'pastry chef', pin: '6025' },
   { key: 'teo', name: 'Teo Brandt', role: 'cook', job: 'cook, induction 2', pin: '3394' },
 ]
-
-export interface Seeded {
-  kitchenId: Id
-  name: string
-  people: { id: Id; key: string; name: string; job: string; pin: string }[]
-  starter: Starter
-}
 
 /** A kitchen with people, limits, methods and instruments, and nothing on the stove. */
 export async function seedKitchen(

@@ -1,7 +1,6 @@
 import 'reflect-metadata'
 import type { NestExpressApplication } from '@nestjs/platform-express'
 import { MikroORM } from '@mikro-orm/postgresql'
-import request from 'supertest'
 import { v7 as uuid } from 'uuid'
 import {
   dayOf,
@@ -20,9 +19,11 @@ import { configFrom } from '../config'
 import { createApp } from '../createApp'
 import { grantTo } from '../database/grants'
 import { KitchenScope } from '../database/kitchenScope'
-import { ormConfig } from '../database/ormConfig'
-import { DEMO_PEOPLE, seedKitchen, type Seeded } from '../demo/seed'
+import { ormConfig } from '../ormConfig'
+import type { Seeded } from '../demo/seeded'
+import { DEMO_PEOPLE, seedKitchen } from '../demo/seed'
 import { clock, clockFrom } from '../clock/clock'
+import request from 'supertest'
 
 export const OWNER_URL = () => process.env.TEST_OWNER_URL!
 export const APP_URL = () => process.env.TEST_DATABASE_URL!

@@ -1,7 +1,7 @@
 import { configureStore } from '@reduxjs/toolkit'
 import { useDispatch, useSelector } from 'react-redux'
 import { api } from './api'
-import { drafts, keepDrafts } from '../methods/drafts'
+import { drafts, keepDrafts } from './drafts'
 import { connection } from './connection'
 import { heard } from './heard'
 import { justMade } from './justMade'

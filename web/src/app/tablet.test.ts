@@ -1,5 +1,5 @@
 import { newMethod } from '@logged-thermal/core'
-import { drafted, draftDropped, drafts, keepDrafts } from '../methods/drafts'
+import { drafted, draftDropped, drafts, keepDrafts } from './drafts'
 import { keep, tablet, type Tablet } from './tablet'
 
 /** The browser's own storage, for a program that runs outside of one. */

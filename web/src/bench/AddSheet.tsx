@@ -16,7 +16,7 @@ import { eggLots } from '../eggs/eggLots'
 import { Key } from '../parts/Key'
 import { NumberPad } from '../parts/NumberPad'
 import { Sheet } from '../parts/Sheet'
-import { useMethodOf } from './instructions'
+import { useMethodOf } from '../app/instructions'
 import './addSheet.css'
 
 /** What often goes in after the heat, beside what the method names. */

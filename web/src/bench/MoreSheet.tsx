@@ -4,7 +4,7 @@ import { tablet } from '../app/tablet'
 import { Key } from '../parts/Key'
 import { Sheet } from '../parts/Sheet'
 import type { BenchSheet } from './benchSheet'
-import { useMethodOf } from './instructions'
+import { useMethodOf } from '../app/instructions'
 
 interface Props {
   batch: BatchState

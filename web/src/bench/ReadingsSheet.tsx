@@ -1,11 +1,11 @@
 import { useState } from 'react'
-import { type BatchState, type CorrectionReason, type Fact, type Id, type ReadingBody } from '@logged-thermal/core'
+import type { BatchState, CorrectionReason, Fact, Id, ReadingBody } from '@logged-thermal/core'
 import { clockWithSeconds, type Reader } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { useLine } from '../app/kitchen'
 import { Key } from '../parts/Key'
 import { Sheet } from '../parts/Sheet'
-import { DegreeBoard } from './DegreeBoard'
+import { DegreeBoard } from '../board/DegreeBoard'
 
 interface Props {
   open: boolean

@@ -16,8 +16,8 @@ import { useEnter } from '../app/enter'
 import { asSentence } from '../methods/sentence'
 import { Key } from '../parts/Key'
 import { Sheet } from '../parts/Sheet'
-import { DegreeBoard } from './DegreeBoard'
-import { useInstructions } from './instructions'
+import { DegreeBoard } from '../board/DegreeBoard'
+import { useInstructions } from '../app/instructions'
 
 const MOMENTS: Churning['moment'][] = ['going in', 'start', 'end', 'draw']
 const EDGE_WORD: Record<Edge, string> = { started: 'Begin', combined: 'All in', done: 'Done', skipped: 'Leave out' }

@@ -25,7 +25,8 @@ import {
 import { clock, coolingDeeds, degrees, type Reader } from '@logged-thermal/wording'
 import type { Futures } from './futures'
 import { colourOf } from '../parts/temperatureScale'
-import { paintMarks, type Cue, type Marks, type Trace } from './traceMarks'
+import type { Marks, Cue, Trace } from './marks'
+import { paintMarks } from './traceMarks'
 import { traceScale, type TraceScale } from './traceScale'
 
 Chart.register(Filler, LinearScale, LineController, LineElement, PointElement)

@@ -1,7 +1,7 @@
 import { clock, type Reader } from '@logged-thermal/wording'
 import type { FanPoint } from '@logged-thermal/core'
 import type { Futures } from './futures'
-import { font, GLASS, label, line } from './pen'
+import { font, GLASS, label, line } from '../parts/pen'
 
 const FLARE = '#FF3D8B'
 const FLARE_TEXT = '#FF9CC4'

@@ -2,8 +2,8 @@ import type { Chart } from 'chart.js'
 import { heldAt, type HeatEdge, type HeatWindow } from '@logged-thermal/core'
 import { gateName, limitDegreesOf } from '@logged-thermal/wording'
 import { colourOf } from '../parts/temperatureScale'
-import { font, GLASS, hatch, label, line } from './pen'
-import type { Marks } from './traceMarks'
+import { font, GLASS, hatch, label, line } from '../parts/pen'
+import type { Marks } from './marks'
 
 const FORECAST = '#F4AB4B'
 /** A forecast that spreads further than this shows it, ms. */

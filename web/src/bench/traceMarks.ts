@@ -1,31 +1,11 @@
+import type { Trace, Cue, Marks } from './marks'
 import type { Chart } from 'chart.js'
-import { stageOf, type Finding, type HeatWindow, type Standing, type Witness } from '@logged-thermal/core'
+import { stageOf, type Finding, type Standing } from '@logged-thermal/core'
 import { clock, clockWithSeconds, degrees, type Reader } from '@logged-thermal/wording'
 import { colourOf } from '../parts/temperatureScale'
 import { paintFutures } from './futureMarks'
-import type { Futures } from './futures'
 import { paintHeat } from './heatMarks'
-import { DARK, font, GLASS, hatch, label, line } from './pen'
-import type { TraceScale } from './traceScale'
-
-export type Trace = readonly Witness[]
-
-/** What stands on a trace besides its fill. */
-export interface Marks {
-  trace: Trace
-  findings: readonly Finding[]
-  now: number
-  reader: Reader
-  scale: TraceScale
-  explained: Finding | null
-  cues: Cue[]
-  /** The band to stay in, on the heat; null off it. */
-  heat: HeatWindow | null
-  /** Where it goes; null where nothing can be said. */
-  futures: Futures | null
-  /** The other pans of a split batch that were read. */
-  pans: { pan: string; trace: Trace }[]
-}
+import { DARK, font, GLASS, hatch, label, line } from '../parts/pen'
 
 /** Paints axes, readings, limits and what is being explained over a chart's fill. */
 export function paintMarks(chart: Chart, marks: Marks): void {
@@ -119,11 +99,6 @@ function panTrace(
 
 /** px. */
 const NARROW = 420
-
-export interface Cue {
-  at: number
-  text: string
-}
 
 /** What somebody saw or did, at the foot of the trace: a tick and the words, one over the other where they are close. */
 function cueMarks(

@@ -1,7 +1,6 @@
 import { windowOf } from '@logged-thermal/core'
 import { traceScale } from './traceScale'
-import { boardMarks } from './boardMarks'
-
+import { boardMarks } from '../board/boardMarks'
 import { at, cooling, judged } from '../test/judgedBatch'
 
 describe('the Bench', () => {

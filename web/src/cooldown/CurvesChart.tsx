@@ -2,7 +2,7 @@ import { Chart, LinearScale, LineController, LineElement, PointElement, type Cha
 import { Line } from 'react-chartjs-2'
 import { isTooLate, type CoolingStage, type TrialResult } from '@logged-thermal/core'
 import { limitDegreesOf, span, type Reader } from '@logged-thermal/wording'
-import { font, GLASS, label, line } from '../bench/pen'
+import { font, GLASS, label, line } from '../parts/pen'
 
 Chart.register(LinearScale, LineController, LineElement, PointElement)
 

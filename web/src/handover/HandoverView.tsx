@@ -27,7 +27,7 @@ import { useHand, useJudged, useLine, useMeans, type JudgedBatch } from '../app/
 import type { LineData } from '../app/lineData'
 import { useNow } from '../app/now'
 import { PinPad } from '../door/PinPad'
-import { asksWords } from '../line/asksWords'
+import { asksWords } from '@logged-thermal/wording'
 import { Key } from '../parts/Key'
 import { Sheet } from '../parts/Sheet'
 import './handover.css'

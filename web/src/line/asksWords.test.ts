@@ -1,6 +1,6 @@
 import type { Attention, Finding } from '@logged-thermal/core'
 import type { JudgedBatch } from '../app/kitchen'
-import { asksWords } from './asksWords'
+import { asksWords } from '@logged-thermal/wording'
 import { lineSentence } from './lineSentence'
 import { cooling, judged, reader } from '../test/judgedBatch'
 

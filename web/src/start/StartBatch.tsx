@@ -25,7 +25,6 @@ import { Key } from '../parts/Key'
 import { AmountPicker } from './AmountPicker'
 import { EggTerms } from './EggTerms'
 import './start.css'
-import '../bench/guide.css'
 
 /** Which method, how much, what it will be held to, and Start. The method made last is chosen already. */
 export function StartBatch() {

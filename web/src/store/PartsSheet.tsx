@@ -19,7 +19,7 @@ import {
 import { degrees, measureWords, partSentence, partShutSentence, span, type Reader } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { useHand, useLine } from '../app/kitchen'
-import { useMethodOf } from '../bench/instructions'
+import { useMethodOf } from '../app/instructions'
 import { ChoiceKeys } from '../parts/ChoiceKeys'
 import { Key } from '../parts/Key'
 import { NumberPad } from '../parts/NumberPad'

@@ -14,7 +14,7 @@ import {
 import { dayName, keepWords } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { useHand, useLine } from '../app/kitchen'
-import { useMethodOf } from '../bench/instructions'
+import { useMethodOf } from '../app/instructions'
 import { ChoiceKeys } from '../parts/ChoiceKeys'
 import { Key } from '../parts/Key'
 import { NumberPad } from '../parts/NumberPad'

@@ -1,6 +1,6 @@
 import { celsiusOf, floorOf, rowsOf, temperParts, type BatchState, type Finding } from '@logged-thermal/core'
 import type { Reader } from '@logged-thermal/wording'
-import { useMethodOf } from '../bench/instructions'
+import { useMethodOf } from '../app/instructions'
 import { Sheet } from '../parts/Sheet'
 import { TemperCalculator } from './TemperCalculator'
 

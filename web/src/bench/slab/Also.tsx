@@ -3,7 +3,7 @@ import { WARM_UP_CUE, type Todo } from '@logged-thermal/core'
 import { beginWord, markWord, WARM_UP_REASONS } from '@logged-thermal/wording'
 import { useEnter } from '../../app/enter'
 import { Key } from '../../parts/Key'
-import type { SlabProps } from './Slab'
+import type { SlabProps } from './slabProps'
 
 /** What else is open, small, each still one tap away. */
 export function Also({

@@ -21,7 +21,7 @@ import { Key } from '../../parts/Key'
 import { colourOf } from '../../parts/temperatureScale'
 import { VesselPicture } from '../../parts/VesselPicture'
 import { Also } from './Also'
-import type { SlabProps } from './Slab'
+import type { SlabProps } from './slabProps'
 import '../coolingSheet.css'
 
 /** Off the heat: where does it cool? Each place with what comes of it as it stands, and the nearest way where that misses. */

@@ -2,7 +2,7 @@ import { batchStanding, holdsUntreatedFruit, rulingDate } from '@logged-thermal/
 import { ADVISORY, dayName, FRUIT_NOTE, findingSentence, standingWord } from '@logged-thermal/wording'
 import { Key } from '../../parts/Key'
 import { Also } from './Also'
-import type { SlabProps } from './Slab'
+import type { SlabProps } from './slabProps'
 
 /** Every gate proven: the last day as the big number, and what the label has to say. */
 export function ProvenSlab(props: SlabProps) {

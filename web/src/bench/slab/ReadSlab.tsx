@@ -1,8 +1,8 @@
 import type { ReactNode } from 'react'
 import { checkTitle, findingSentence, groundsSentence, passingSentence } from '@logged-thermal/wording'
-import { asksWords } from '../../line/asksWords'
+import { asksWords } from '@logged-thermal/wording'
 import { Also } from './Also'
-import type { SlabProps } from './Slab'
+import type { SlabProps } from './slabProps'
 
 /** A reading of a pot off the heat is due, now or at a time. */
 export function ReadSlab(props: SlabProps & { markKey: ReactNode }) {

@@ -3,7 +3,7 @@ import { actionDone, actionWord, clock, leftAsItIs, limitDegreesOf, lostSentence
 import { useEnter } from '../../app/enter'
 import { Key } from '../../parts/Key'
 import type { BenchSheet } from '../benchSheet'
-import type { SlabProps } from './Slab'
+import type { SlabProps } from './slabProps'
 
 /** It will miss as it goes: what saves it, until when, and what else there is; what is too late stays in sight. */
 export function RescueSlab(props: SlabProps) {

@@ -2,7 +2,7 @@ import { useState } from 'react'
 import { clock, serveBySentence } from '@logged-thermal/wording'
 import { useEnter } from '../../app/enter'
 import { Key } from '../../parts/Key'
-import type { SlabProps } from './Slab'
+import type { SlabProps } from './slabProps'
 
 const LEFT = [0, 1, 2, 3, 4, 6, 8, 12]
 

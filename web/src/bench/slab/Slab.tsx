@@ -1,18 +1,8 @@
-import {
-  leading,
-  type BatchState,
-  type Decision,
-  type Edge,
-  type Guide,
-  type HeatWindow,
-  type Phase,
-  type StepKind,
-} from '@logged-thermal/core'
-import { beginWord, checkTitle, findingSentence, markWord, type Reader } from '@logged-thermal/wording'
-import type { JudgedBatch } from '../../app/kitchen'
+import type { SlabProps } from './slabProps'
+import { leading, type BatchState, type StepKind } from '@logged-thermal/core'
+import { beginWord, checkTitle, findingSentence, markWord } from '@logged-thermal/wording'
 import { useEnter } from '../../app/enter'
 import { Key } from '../../parts/Key'
-import type { BenchSheet } from '../benchSheet'
 import { BeginCooling } from './BeginCooling'
 import { ReadSlab } from './ReadSlab'
 import { LostSlab, RescueSlab } from './RescueSlab'
@@ -21,19 +11,6 @@ import { TodoSlab } from './TodoSlab'
 import { ProvenSlab } from './ProvenSlab'
 import { WindowSlab } from './WindowSlab'
 import './slab.css'
-
-export interface SlabProps {
-  one: JudgedBatch
-  phase: Phase
-  guide: Guide
-  window: HeatWindow
-  now: number
-  reader: Reader
-  open: boolean
-  onLead: (decision: Decision | null) => void
-  onMark: (step: string, edge: Edge) => void
-  onSheet: (sheet: BenchSheet) => void
-}
 
 /** The one thing this batch asks for: what to do, the number, what happens otherwise, one key. */
 export function Slab(props: SlabProps) {

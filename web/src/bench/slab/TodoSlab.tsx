@@ -32,10 +32,10 @@ import {
 } from '@logged-thermal/wording'
 import { useEnter } from '../../app/enter'
 import { asSentence } from '../../methods/sentence'
-import { useInstructions } from '../instructions'
+import { useInstructions } from '../../app/instructions'
 import { Key } from '../../parts/Key'
 import { Also } from './Also'
-import type { SlabProps } from './Slab'
+import type { SlabProps } from './slabProps'
 
 /** Steps after the heat at which somebody tastes. */
 const TASTED: StepKind[] = ['strain', 'add after heat', 'fold', 'whip', 'assemble']

@@ -13,9 +13,9 @@ import {
   targetSentence,
   type Reader,
 } from '@logged-thermal/wording'
-import { useInstructions } from '../instructions'
+import { useInstructions } from '../../app/instructions'
 import { Also } from './Also'
-import type { SlabProps } from './Slab'
+import type { SlabProps } from './slabProps'
 
 /** A forecast that spreads further than this says so. */
 const SPREAD_MS = 15_000

@@ -1,0 +1,64 @@
+// The floors of the house. `npm test` holds them; `npm run floors` draws docs/floors.svg from them.
+// What a floor may import is what stands under it, in this order.
+const CORE = ['ground', 'physics', 'rules', 'recipe', 'ledger', 'state', 'judgement', 'advice', 'admission', 'kitchen']
+const WEB = [
+  'parts',
+  'app',
+  'door|board',
+  'methods|temper|eggs|store|decide|round|start|limits|cooldown|handover',
+  'bench|line',
+  'shell',
+]
+
+/** One rule for each floor but the top: nothing from a floor above it. */
+const floors = (part, names) =>
+  names.slice(0, -1).map((name, i) => ({
+    name: `${part}: ${name} stands under what it may not import`,
+    severity: 'error',
+    from: { path: `^${part}/src/(${name})/`, pathNot: TESTS },
+    to: { path: `^${part}/src/(${names.slice(i + 1).join('|')})/` },
+  }))
+
+const never = (from, to, why) => ({
+  name: why,
+  severity: 'error',
+  from: { path: from, pathNot: TESTS },
+  to: { path: to },
+})
+const TESTS = '\\.test\\.tsx?$|/test/'
+
+module.exports = {
+  forbidden: [
+    { name: 'no circle of files', severity: 'error', from: { pathNot: TESTS }, to: { circular: true } },
+    {
+      name: 'no circle of rooms',
+      scope: 'folder',
+      severity: 'error',
+      from: { path: '^(core|server|web)/src/', pathNot: '/test$' },
+      to: { circular: true },
+    },
+    ...floors('core', CORE),
+    ...floors('web', WEB),
+    never('^core/', '^(wording|server|web)/|^node_modules/(?!canonicalize)', 'core is pure and knows no other part'),
+    never('^wording/', '^(server|web)/|^node_modules/', 'wording knows core only'),
+    {
+      name: 'core, wording and web run in a browser',
+      severity: 'error',
+      from: { path: '^(core|wording|web)/src/' },
+      to: { dependencyTypes: ['core'] },
+    },
+    never('^server/', '^web/', 'server does not know web'),
+    never('^web/', '^server/', 'web does not know server'),
+    { name: 'no import that leads nowhere', severity: 'error', from: {}, to: { couldNotResolve: true } },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules|/dist/' },
+    exclude: { path: '\\.test\\.tsx?$|/src/test/|/dist/' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.eslint.json' },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['@logged-thermal/source', 'types', 'import', 'require', 'default'],
+    },
+  },
+}

@@ -1,0 +1,40 @@
+import { id, number, object, text, whole } from '../../ground/field'
+import { lastRead } from '../../state/lastRead'
+import { fillRefusal } from '../../physics/cooling/vessel'
+import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
+import { needsOpenBatch } from '../guard/openBatch'
+import { parseVesselFacts } from '../equipment/vesselRegistered'
+
+/** Poured into one vessel or split into several alike: each pan is a portion with a trace of its own from here on. */
+export const poured: KindOf<'poured'> = {
+  kind: 'poured',
+  v: 1,
+  about: 'batch',
+  may: EVERYONE_WHO_COOKS,
+  signed: false,
+  parse(body) {
+    const { vessel, pans, depth, slowest } = object(body, ['vessel', 'pans', 'depth', 'slowest'])
+    const facts = object(vessel, ['id', 'name', 'inside', 'wall'])
+    return {
+      vessel: { id: id(facts.id), ...parseVesselFacts(facts) },
+      pans: whole(pans, 1, 60),
+      depth: number(depth, 0.003, 2),
+      ...(slowest.value === undefined ? {} : { slowest: text(slowest, 8) }),
+    }
+  },
+  touches: ({ about }) => [about],
+  reads: ({ body }) => [{ type: 'vessel', id: body.vessel.id }],
+  admit(claim, read) {
+    const shut = needsOpenBatch(claim, read)
+    if (shut) return shut
+    const { pans, slowest } = claim.body
+    if (slowest !== undefined && /^\d+$/.test(slowest) && !(Number(slowest) >= 1 && Number(slowest) <= pans))
+      return { code: 'bad field', field: 'body.slowest', problem: { code: 'out of range', least: 1, most: pans } }
+    const vessel = read('vessel', claim.body.vessel.id)
+    if (!vessel) return { code: 'not there', field: 'body.vessel', what: 'vessel' }
+    if (claim.body.depth > vessel.inside.height)
+      return { code: 'over the rim', field: 'body.depth', vessel: vessel.name, height: vessel.inside.height }
+    const why = fillRefusal(vessel, lastRead(read('batch', claim.about.id)!, claim.at))
+    return why === null ? null : { code: 'unrated vessel', field: 'body.vessel', vessel: vessel.name, why }
+  },
+}

@@ -1,0 +1,24 @@
+import { id, object } from '../../ground/field'
+import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
+import { TAKEN_BACK_WITHIN } from '../item/takenBack'
+
+/** A mistyped look at a unit's air is taken back, within minutes. */
+export const airTakenBack: KindOf<'air-taken-back'> = {
+  kind: 'air-taken-back',
+  v: 1,
+  about: 'unit',
+  may: EVERYONE_WHO_COOKS,
+  signed: false,
+  parse: (body) => ({ target: id(object(body, ['target']).target) }),
+  touches: ({ about }) => [about],
+  reads: () => [],
+  admit({ about, by, madeAt, body: { target } }, read, { now = madeAt }) {
+    const unit = read('unit', about.id)
+    if (!unit) return { code: 'not there', field: 'about.id', what: 'unit' }
+    const look = unit.airs.find(({ entry }) => entry === target)
+    if (!look) return { code: 'not there', field: 'body.target', what: 'entry' }
+    return look.by !== by || now - look.knownAt > TAKEN_BACK_WITHIN
+      ? { code: 'not taken back', field: 'body.target', why: 'late' }
+      : null
+  },
+}

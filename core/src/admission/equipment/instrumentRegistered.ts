@@ -1,0 +1,19 @@
+import { object, oneOf, text } from '../../ground/field'
+import type { KindOf } from '../guard/kindOf'
+
+/** A probe, infrared gun or display becomes one of the kitchen's. */
+export const instrumentRegistered: KindOf<'instrument-registered'> = {
+  kind: 'instrument-registered',
+  v: 1,
+  about: 'instrument',
+  may: ['lead'],
+  signed: true,
+  parse(body) {
+    const { code, kind } = object(body, ['code', 'kind'])
+    return { code: text(code, 12), kind: oneOf(kind, ['probe', 'infrared', 'display'] as const) }
+  },
+  touches: ({ about }) => [about],
+  reads: () => [],
+  admit: ({ about }, read) =>
+    read('instrument', about.id) ? { code: 'already there', field: 'about.id', what: 'instrument' } : null,
+}

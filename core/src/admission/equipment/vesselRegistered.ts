@@ -1,0 +1,39 @@
+import { WALLS } from '../../physics/cooling/faces'
+import { flag, number, object, oneOf, text, type Field } from '../../ground/field'
+import type { Inside, Vessel } from '../../physics/cooling/vessel'
+import type { KindOf } from '../guard/kindOf'
+
+/** A vessel becomes one of the kitchen's, or is measured anew. */
+export const vesselRegistered: KindOf<'vessel-registered'> = {
+  kind: 'vessel-registered',
+  v: 1,
+  about: 'vessel',
+  may: ['chef', 'lead'],
+  signed: false,
+  parse(body) {
+    const { name, inside, wall, food, hotFill } = object(body, ['name', 'inside', 'wall', 'food', 'hotFill'])
+    return { ...parseVesselFacts({ name, inside, wall }), food: flag(food), hotFill: flag(hotFill) }
+  },
+  touches: ({ about }) => [about],
+  reads: () => [],
+  admit: () => null,
+}
+
+export function parseVesselFacts({ name, inside, wall }: Record<'name' | 'inside' | 'wall', Field>): Vessel {
+  return { name: text(name, 80), inside: parseInside(inside), wall: oneOf(wall, WALLS) }
+}
+
+function parseInside(field: Field): Inside {
+  const { kind } = object(field, ['kind', 'diameter', 'length', 'width', 'height'])
+  if (oneOf(kind, ['round', 'rectangular'] as const) === 'round') {
+    const { diameter, height } = object(field, ['kind', 'diameter', 'height'])
+    return { kind: 'round', diameter: number(diameter, 0.02, 2), height: number(height, 0.01, 2) }
+  }
+  const { length, width, height } = object(field, ['kind', 'length', 'width', 'height'])
+  return {
+    kind: 'rectangular',
+    length: number(length, 0.02, 3),
+    width: number(width, 0.02, 3),
+    height: number(height, 0.01, 2),
+  }
+}

@@ -1,0 +1,143 @@
+import { canonical } from '../../ground/canonical'
+import { FieldError, flag, id, instant, list, number, object, oneOf, text, whole, type Field } from '../../ground/field'
+import { isLooser, linesOf } from '../../rules/limitSet'
+import type { HouseLine, LimitSet, Line } from '../../rules/limit'
+import { PERMITS, PRACTICE, type Practice } from '../../rules/practice'
+import { ruleSets } from '../../rules/sets/ruleSets'
+import { parseVariance } from '../../rules/parseVariance'
+import type { KindOf } from '../guard/kindOf'
+import { parseRule } from '../../rules/parseRule'
+
+/**
+ * The lead puts a version of the limits in force: a rule set as we publish it, with the house's lines. A line that lets
+ * through what the rule set does not is refused unless a written variance comes with it.
+ */
+export const limitsSet: KindOf<'limits-set'> = {
+  kind: 'limits-set',
+  v: 7,
+  about: 'limits',
+  may: ['lead'],
+  signed: true,
+  // A house that never said so does not warm again.
+  raise: ({ set, ...rest }) => {
+    const former = set as { practice?: Partial<Practice> }
+    return { ...rest, set: { ...former, practice: { ...PRACTICE, rewarmings: 0, ...former.practice } } }
+  },
+  parse(body) {
+    return { set: parseSet(object(body, ['set']).set) }
+  },
+  touches: ({ about }) => [about],
+  reads: () => [],
+  admit({ about, at, body: { set } }, read) {
+    const versions = read('limits', about.id)?.versions ?? []
+    const last = versions.at(-1)
+    if (set.version !== (last?.version ?? 0) + 1)
+      return { code: 'older version', field: 'body', current: last?.version ?? 0 }
+    if (set.id !== about.id) return { code: 'not there', field: 'body.set.id', what: 'limits' }
+    if (set.from < at - BACKDATED) return { code: 'backdated', field: 'body.set.from' }
+    const looser = set.lines.find((line) => isLooser(line) && line.variance === null)
+    return looser ? { code: 'looser', field: 'body.set.lines', line: looser.key } : null
+  },
+}
+
+/** Limits are in force from now on, never from before: what was judged is judged, ms. */
+const BACKDATED = 60_000
+
+function parseSet(field: Field): LimitSet {
+  const fields = object(field, ['id', 'version', 'ruleSet', 'from', 'unit', 'guard', 'lines', 'practice'])
+  const { key, name, edition } = object(fields.ruleSet, ['key', 'name', 'edition'])
+  const set = ruleSets[oneOf(key, Object.keys(ruleSets))]!
+  for (const [sent, printed] of [
+    [name, set.name],
+    [edition, set.edition],
+  ] as const) {
+    if (sent.value !== printed) throw new FieldError(sent.path, { code: 'not one of', allowed: printed })
+  }
+  return {
+    id: id(fields.id),
+    version: whole(fields.version, 1, 1e6),
+    ruleSet: { key: set.key, name: set.name, edition: set.edition },
+    from: instant(fields.from),
+    unit: oneOf(fields.unit, ['C', 'F', 'stricter'] as const),
+    guard: oneOf(fields.guard, ['none', 'tolerance'] as const),
+    lines: parseLines(fields.lines, linesOf(set)),
+    practice: parsePractice(fields.practice),
+  }
+}
+
+/** The published part must be the one we publish, line for line. */
+function parseLines(field: Field, printed: readonly Line[]): Line[] {
+  const lines = list(field, (line, i) => {
+    const { key, published, house, variance } = object(line, ['key', 'published', 'house', 'variance'])
+    const own = printed[i]
+    if (!own || key.value !== own.key || canonical(published.value ?? null) !== canonical(own.published)) {
+      throw new FieldError(line.path, { code: 'not one of', allowed: 'the published limits of this rule set' })
+    }
+    return { ...own, house: parseHouse(house), variance: parseVariance(variance) }
+  })
+  if (lines.length !== printed.length) throw new FieldError(field.path, { code: 'not a list' })
+  return lines
+}
+
+function parsePractice(field: Field): Practice {
+  const names = [
+    'susceptible',
+    'cleanFirst',
+    'warmMinutes',
+    'serveMinutes',
+    'rewarmings',
+    'cookChill',
+    'nightHours',
+    'rounds',
+    'closing',
+    'partsPassOn',
+    'openedDays',
+    'hotHours',
+    'freezerAir',
+    'frozenUseBy',
+    'bakeDays',
+    'fruitDays',
+    'permits',
+  ] as const
+  const fields = object(field, names)
+  const { susceptible, cleanFirst, warmMinutes, serveMinutes, rewarmings, cookChill, permits } = fields
+  const { heatedEggs, susceptiblePlan, packagedAcidity } = object(permits, PERMITS)
+  return {
+    susceptible: flag(susceptible),
+    cleanFirst: flag(cleanFirst),
+    warmMinutes: whole(warmMinutes, 1, 240),
+    serveMinutes: whole(serveMinutes, 1, 240),
+    rewarmings: whole(rewarmings, 0, 5),
+    cookChill: flag(cookChill),
+    nightHours: whole(fields.nightHours, 1, 16),
+    rounds: list(fields.rounds, time, 12),
+    closing: time(fields.closing),
+    partsPassOn: oneOf(fields.partsPassOn, ['ready to eat', 'every part'] as const),
+    openedDays: whole(fields.openedDays, 1, 7),
+    hotHours: whole(fields.hotHours, 1, 8),
+    freezerAir: number(fields.freezerAir, -40, -5),
+    // Left out by those who know of no such school: the use-by binds.
+    frozenUseBy: fields.frozenUseBy.value == null ? null : whole(fields.frozenUseBy, 1, 365),
+    bakeDays: whole(fields.bakeDays, 1, 366),
+    fruitDays: whole(fields.fruitDays, 1, 7),
+    permits: {
+      heatedEggs: parseVariance(heatedEggs),
+      susceptiblePlan: parseVariance(susceptiblePlan),
+      packagedAcidity: parseVariance(packagedAcidity),
+    },
+  }
+}
+
+/** A time on the kitchen's clock, 'HH:MM'. */
+function time(field: Field): string {
+  const said = text(field, 5)
+  if (!/^([01]\d|2[0-3]):[0-5]\d$/.test(said))
+    throw new FieldError(field.path, { code: 'not one of', allowed: '00:00 to 23:59' })
+  return said
+}
+
+function parseHouse(field: Field): HouseLine | null {
+  if (field.value === null) return null
+  const { rule, reason } = object(field, ['rule', 'reason'])
+  return { rule: parseRule(rule), reason: text(reason, 300) }
+}

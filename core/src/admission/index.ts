@@ -1,0 +1,16 @@
+/**
+ * Admission: what may be entered, by whom, and why not.
+ *
+ * `kinds` the register of all kinds · `admission` the rules for every entry · `guard` what the files of kinds share, and `refusal`
+ * every reason there is · one file a kind, by subject: `making`, `reading`, `cooling`, `item`, `lot`, `equipment`, `house`.
+ *
+ * Imports: ground to advice.
+ */
+export { follows, kinds, needs, raised, touches } from './kinds'
+export { admit, AHEAD_ALLOWED, parseClaim, type Author } from './admission'
+export { REWARMED_HOW } from './cooling/rewarmed'
+export type { BakeNotShown, Refusal } from './guard/refusal'
+export { type MoveShut } from './guard/refusal'
+export { moveShut } from './item/itemMoved'
+export { backOf, TAKEN_BACK_WITHIN } from './item/takenBack'
+export { heldTo, methodRef } from './making/batchStarted'

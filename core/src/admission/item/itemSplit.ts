@@ -1,0 +1,44 @@
+import { canonical } from '../../ground/canonical'
+import type { Inherited } from '../../ledger/storeEntries'
+import { id, object, text } from '../../ground/field'
+import { itemLeft } from '../../state/item'
+import { inheritedOf } from '../../state/newItem'
+import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
+import { isRefusal, openItem } from '../guard/openItem'
+import { parseMeasure } from '../guard/parseStore'
+
+/** At first nobody said which lot's recall a hold was of: it is the kitchen's own, and the lead ends it. */
+function ofItsOwn(as: Inherited): Inherited {
+  return { ...as, holds: as.holds.map((hold) => ({ ...hold, recall: null })) }
+}
+
+/** Some of an item becomes one of its own: the same dates, the same history. */
+export const itemSplit: KindOf<'item-split'> = {
+  kind: 'item-split',
+  v: 2,
+  raise: (body) => ({ ...body, as: ofItsOwn(body.as as Inherited) }),
+  about: 'item',
+  may: EVERYONE_WHO_COOKS,
+  signed: false,
+  parse(body) {
+    const { into, code, measure, as } = object(body, ['into', 'code', 'measure', 'as'])
+    // What it takes over needs no parsing: admit takes only the very one that core finds.
+    return { into: id(into), code: text(code, 24), measure: parseMeasure(measure), as: as.value as Inherited }
+  },
+  touches: ({ about, body: { into } }) => [about, { type: 'item', id: into }],
+  reads: () => [],
+  admit(claim, read) {
+    const { into, code, measure, as } = claim.body
+    const item = openItem(claim, read)
+    if (isRefusal(item)) return item
+    if (read('item', into)) return { code: 'already there', field: 'body.into', what: 'item' }
+    if (item.splits.some(({ value }) => value.code === code))
+      return { code: 'code taken', field: 'body.code', taken: code }
+    const left = itemLeft(item)
+    if (measure.unit !== left.unit || measure.value >= left.value)
+      return { code: 'item shut', field: 'body.measure', item: item.code, why: { code: 'more than is left', left } }
+    return canonical(inheritedOf(item, measure.value / item.measure.value)) === canonical(as)
+      ? null
+      : { code: 'other lineage', field: 'body' }
+  },
+}

@@ -1,0 +1,15 @@
+import { object, whole } from '../../ground/field'
+import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
+
+/** Labels of an item were printed: a label too many is a label on something else. */
+export const labelPrinted: KindOf<'label-printed'> = {
+  kind: 'label-printed',
+  v: 1,
+  about: 'item',
+  may: EVERYONE_WHO_COOKS,
+  signed: false,
+  parse: (body) => ({ copies: whole(object(body, ['copies']).copies, 1, 500) }),
+  touches: ({ about }) => [about],
+  reads: () => [],
+  admit: ({ about }, read) => (read('item', about.id) ? null : { code: 'not there', field: 'about.id', what: 'item' }),
+}

@@ -1,0 +1,63 @@
+import { canonical } from '../../ground/canonical'
+import type { Id, Subject, SubjectType } from '../../ledger/subject'
+import { CORRECTED_WITHIN } from '../../ledger/late'
+import { id, object, oneOf, type Field } from '../../ground/field'
+import type { Fact } from '../../state/fact'
+import { tapsOf, type ItemState } from '../../state/item'
+import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
+
+/** A mistaken tap on an item is taken back within this by who made it; after it the lead decides, ms. */
+export const TAKEN_BACK_WITHIN = CORRECTED_WITHIN
+
+/** A mistaken tap on an item is taken back: it stays in the logbook, struck through. */
+export const takenBack: KindOf<'taken-back'> = {
+  kind: 'taken-back',
+  v: 1,
+  about: 'item',
+  may: EVERYONE_WHO_COOKS,
+  signed: false,
+  parse(body) {
+    const { target, also } = object(body, ['target', 'also'])
+    return { target: id(target), also: also.value === null ? null : parseAlso(also) }
+  },
+  touches: ({ about, body: { also } }) => (also ? [about, also] : [about]),
+  reads: () => [],
+  admit({ about, by, madeAt, body }, read, { now = madeAt }) {
+    const item = read('item', about.id)
+    if (!item) return { code: 'not there', field: 'about.id', what: 'item' }
+    const tap = tapsOf(item).find(({ entry, void: gone }) => entry === body.target && !gone)
+    if (!tap || item.undone) return { code: 'not there', field: 'body.target', what: 'entry' }
+    const back = backOf(item, body.target)
+    if (back === 'stands') return { code: 'not taken back', field: 'body.target', why: 'stands' }
+    if (canonical(back.also) !== canonical(body.also)) return { code: 'other lineage', field: 'body' }
+    return tap.by !== by || now - tap.knownAt > TAKEN_BACK_WITHIN
+      ? { code: 'not taken back', field: 'body.target', why: 'late' }
+      : null
+  },
+}
+
+/**
+ * What else a tap on an item had changed, and changes back with it. 'stands' where no tap puts it back: what came in, was
+ * held or was cracked into a batch, and what something was done with since.
+ */
+export function backOf(item: ItemState, target: Id): { also: Subject | null } | 'stands' {
+  if (target === item.born) return wholeBack(item)
+  const has = (facts: readonly Fact<unknown>[]) => facts.some(({ entry }) => entry === target)
+  if (has(item.splits) || has(item.holds)) return 'stands'
+  if (item.uses.some(({ entry, value }) => entry === target && value.then === 'into a batch')) return 'stands'
+  const part = item.parts.find(({ entry }) => entry === target)
+  return { also: part ? { type: 'batch', id: part.value.batch } : null }
+}
+
+/** Put away or split off by mistake, and nothing done with it since: back to where it came from, as if it had never been. */
+function wholeBack(item: ItemState): { also: Subject } | 'stands' {
+  if (tapsOf(item).some(({ entry, void: gone }) => entry !== item.born && !gone)) return 'stands'
+  const type = item.bornAs === 'portioned' ? 'batch' : item.bornAs === 'item-split' ? 'item' : null
+  const origin = item.from.find((from) => from.type === type)
+  return origin ? { also: { type: origin.type, id: origin.id } } : 'stands'
+}
+
+function parseAlso(field: Field): Subject {
+  const { type, id: of } = object(field, ['type', 'id'])
+  return { type: oneOf<SubjectType>(type, ['batch', 'item']), id: id(of) }
+}

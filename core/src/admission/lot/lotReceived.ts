@@ -1,0 +1,136 @@
+import { dayOf } from '../../ground/zone'
+import { EGG_SIZES, type EggSize } from '../../recipe/ingredient/eggGrams'
+import { canonical } from '../../ground/canonical'
+import { catalogue } from '../../recipe/ingredient/catalogue'
+import type { LotHeld, LotReceived } from '../../ledger/storeEntries'
+import { FieldError, id, object, oneOf, text, typedTemperature, whole, type Field } from '../../ground/field'
+import { limitsAt } from '../../rules/limitSet'
+import { permitted } from '../../rules/practice'
+import { packageOf } from '../../judgement/keeping/package'
+import { isAllowed, receivingOf } from '../../judgement/keeping/receiving'
+import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
+import { parseMeasure, parseSpot } from '../guard/parseStore'
+import { parseCondition } from '../making/partUsed'
+import { parseDayField } from '../../rules/parseVariance'
+import { limitsNow } from '../guard/storeOf'
+
+/**
+ * A lot came in and was accepted, held for the lead, or refused at the door: never more than core allows. A pasteurized
+ * one names its maker's word, or the variance it was heated here under.
+ */
+export const lotReceived: KindOf<'lot-received'> = {
+  kind: 'lot-received',
+  v: 2,
+  about: 'lot',
+  may: EVERYONE_WHO_COOKS,
+  signed: false,
+  // Before receiving was judged a lot was what it said it was, and none was held as an item.
+  raise: (body) => ({
+    ...body,
+    name: catalogue[String(body.ingredient)]?.name ?? String(body.ingredient),
+    scheme: null,
+    treatment: null,
+    received: null,
+    condition: null,
+    verdict: 'accept',
+    why: null,
+    held: null,
+  }),
+  parse(body) {
+    const said = ['code', 'ingredient', 'name', 'form', 'size', 'supplier', 'useBy', 'pasteurized'] as const
+    const seen = ['scheme', 'treatment', 'received', 'condition', 'verdict', 'why', 'held', 'dateKind'] as const
+    const fields = object(body, [...said, ...seen])
+    const orNull = <T>(field: Field, parse: (field: Field) => T): T | null =>
+      field.value === null ? null : parse(field)
+    const lot: LotReceived = {
+      code: text(fields.code, 40),
+      ingredient: orNull(fields.ingredient, (field) => oneOf(field, Object.keys(catalogue))),
+      name: text(fields.name, 80),
+      form: orNull(fields.form, (field) => oneOf(field, ['shell', 'pasteurized'] as const)),
+      size: orNull(fields.size, (field) => oneOf(field, Object.keys(EGG_SIZES) as EggSize[])),
+      supplier: text(fields.supplier, 120),
+      useBy: orNull(fields.useBy, parseDayField),
+      pasteurized: orNull(fields.pasteurized, parsePasteurized),
+      scheme: orNull(fields.scheme, (field) => text(field, 80)),
+      treatment: orNull(fields.treatment, (field) => text(field, 120)),
+      received: orNull(fields.received, parseReceived),
+      condition: parseCondition(fields.condition),
+      verdict: oneOf(fields.verdict, ['accept', 'hold', 'refuse'] as const),
+      why: orNull(fields.why, (field) => text(field, 300)),
+      held: orNull(fields.held, parseHeld),
+      ...(fields.dateKind.value === undefined
+        ? {}
+        : { dateKind: oneOf(fields.dateKind, ['use-by', 'best-before'] as const) }),
+    }
+    if (lot.form === 'pasteurized' && lot.pasteurized === null)
+      throw new FieldError(fields.pasteurized.path, { code: 'missing' })
+    if (lot.ingredient !== null && catalogue[lot.ingredient]!.egg !== null && lot.form === null)
+      throw new FieldError(fields.form.path, { code: 'missing' })
+    return lot
+  },
+  touches: ({ about, body: { held } }) => (held ? [about, { type: 'item', id: held.item }] : [about]),
+  reads: ({ body: { pasteurized, held } }) => [
+    ...(pasteurized?.by === 'this kitchen' ? [{ type: 'limits' as const, id: pasteurized.limits }] : []),
+    ...(held?.unit ? [{ type: 'unit' as const, id: held.unit }] : []),
+  ],
+  follows: (_claim, _read, { limits }) => (limits === undefined ? [] : [{ type: 'limits', id: limits }]),
+  admit({ about, at, body }, read, world) {
+    const { pasteurized, held, verdict } = body
+    if (read('lot', about.id)) return { code: 'already there', field: 'about.id', what: 'lot' }
+    if (held && read('item', held.item)) return { code: 'already there', field: 'body.held', what: 'item' }
+    if (held?.unit && !read('unit', held.unit)) return { code: 'not there', field: 'body.held', what: 'unit' }
+    const day = dayOf(at, world.zone)
+    if (pasteurized?.by === 'this kitchen') {
+      const own = limitsAt(read('limits', pasteurized.limits)?.versions ?? [], at)
+      if (!permitted(own?.practice.permits.heatedEggs ?? null, day))
+        return { code: 'heated here', field: 'body.pasteurized' }
+    }
+    // A kitchen's first lots come with it, before its limits are known: nothing is held of them.
+    const limits = limitsNow(world, read, at)
+    if (!limits) return null
+    const found = receivingOf(body, limits, day, limits.practice.susceptible)
+    const [why] = found.reasons
+    if (why && !isAllowed(verdict, found)) return { code: 'received otherwise', field: 'body.verdict', why }
+    if (!held) return null
+    const { item, code, measure, cost, unit, shelf } = held
+    const followed = { item, code, measure, cost, unit, shelf, ...packageOf(body, limits, day, at) }
+    return canonical(followed) === canonical(held) ? null : { code: 'other lineage', field: 'body' }
+  },
+}
+
+function parsePasteurized(field: Field): NonNullable<LotReceived['pasteurized']> {
+  const { by } = object(field, ['by', 'certificate', 'limits'])
+  if (oneOf(by, ['maker', 'this kitchen'] as const) === 'maker') {
+    return { by: 'maker', certificate: text(object(field, ['by', 'certificate']).certificate, 120) }
+  }
+  const { limits } = object(field, ['by', 'limits'])
+  return { by: 'this kitchen', limits: id(limits) }
+}
+
+function parseReceived(field: Field): NonNullable<LotReceived['received']> {
+  const { typed, instrument } = object(field, ['typed', 'instrument'])
+  return { typed: typedTemperature(typed), instrument: instrument.value === null ? null : id(instrument) }
+}
+
+function parseHeld(field: Field): LotHeld {
+  const { item, code, measure, cost, unit, shelf, dating, facts } = object(field, [
+    'item',
+    'code',
+    'measure',
+    'cost',
+    'unit',
+    'shelf',
+    'dating',
+    'facts',
+  ])
+  return {
+    item: id(item),
+    code: text(code, 24),
+    measure: parseMeasure(measure),
+    cost: cost.value === null ? null : whole(cost, 0, 100_000_000),
+    ...parseSpot({ unit, shelf }),
+    // What follows from the lot needs no parsing: admit takes only the very one that core finds.
+    dating: dating.value as LotHeld['dating'],
+    facts: facts.value as LotHeld['facts'],
+  }
+}

@@ -1,0 +1,23 @@
+import { id, list, object, text } from '../../ground/field'
+import type { KindOf } from '../guard/kindOf'
+import { heldBy, unknownOf } from './recalled'
+
+/** The lead ends a recall: what it held, and was not thrown away, goes on as it was. */
+export const recallEnded: KindOf<'recall-ended'> = {
+  kind: 'recall-ended',
+  v: 1,
+  about: 'lot',
+  may: ['lead'],
+  signed: true,
+  parse(body) {
+    const { items, batches, reason } = object(body, ['items', 'batches', 'reason'])
+    return { items: list(items, id, 20_000), batches: list(batches, id, 20_000), reason: text(reason, 300) }
+  },
+  touches: ({ about, body }) => [about, ...heldBy(body)],
+  reads: () => [],
+  admit({ about, body }, read) {
+    const lot = read('lot', about.id)
+    if (!lot) return { code: 'not there', field: 'about.id', what: 'lot' }
+    return lot.recall ? unknownOf(body, read) : { code: 'not there', field: 'about.id', what: 'entry' }
+  },
+}

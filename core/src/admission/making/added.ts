@@ -1,0 +1,67 @@
+import { mayUse } from '../../recipe/egg/eggPlan'
+import { catalogue } from '../../recipe/ingredient/catalogue'
+import { isId, number, object, oneOf, text } from '../../ground/field'
+import { heatPlan } from '../../recipe/method/heatPlan'
+import { dayOf, type Day } from '../../ground/zone'
+import type { Addition } from '../../ledger/entry'
+import { mayGoIn } from '../../state/lot'
+import type { Read } from '../../state/state'
+import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
+import { atKnownStep, isRefusal } from '../guard/knownStep'
+
+/** Something went in on the heat or after it. Raw egg and untreated fruit open the cook check again. */
+export const added: KindOf<'added'> = {
+  kind: 'added',
+  v: 1,
+  about: 'batch',
+  may: EVERYONE_WHO_COOKS,
+  signed: false,
+  parse(body) {
+    const names = ['step', 'ingredient', 'grams', 'state', 'lot', 'happened'] as const
+    const { step, ingredient, grams, state, lot, happened } = object(body, names)
+    return {
+      step: text(step, 40),
+      ingredient: oneOf(ingredient, Object.keys(catalogue)),
+      grams: grams.value === null ? null : number(grams, 0.1, 500_000),
+      state: oneOf(state, ['as it is', 'pasteurized lot', 'frozen', 'treated'] as const),
+      lot: lot.value === null ? null : text(lot, 40),
+      ...(happened.value === undefined ? {} : { happened: oneOf(happened, [true] as const) }),
+    }
+  },
+  touches: ({ about }) => [about],
+  reads: ({ body: { lot } }) => (lot !== null && isId(lot) ? [{ type: 'lot', id: lot }] : []),
+  resolve({ at, body }, read, { zone }) {
+    if (catalogue[body.ingredient]?.egg != null)
+      return { egg: isPasteurized(body, read, dayOf(at, zone)) ? 'pasteurized' : 'shell' }
+    return isTreated(body, read) ? { treated: true } : null
+  },
+  admit(claim, read, { zone }) {
+    const { step, ingredient, state, lot } = claim.body
+    const batch = atKnownStep(claim, step, read)
+    if (isRefusal(batch)) return batch
+    const isEgg = catalogue[ingredient]?.egg != null
+    // As a plan it is refused; what is in already can always be entered, and betters nothing.
+    if (!isEgg || claim.body.happened) return null
+    if (state === 'pasteurized lot' && lot === null) return { code: 'lot needed', field: 'body.lot' }
+    // A word typed in a box is no lot: such an egg is raw.
+    if (isPasteurized(claim.body, read, dayOf(claim.at, zone))) return null
+    const { terms, method } = batch
+    const rule = heatPlan(method).killed ? terms.eggs.heated : terms.eggs.unheated
+    if (mayUse(rule, 'shell')) return null
+    const why = terms.susceptible ? 'susceptible' : 'unheated'
+    return { code: 'wrong egg', field: 'body.state', lot: lot ?? catalogue[ingredient]!.name, why }
+  },
+}
+
+/** Frozen fruit is treated where its received lot says by what. */
+function isTreated({ state, lot, ingredient }: Addition, read: Read): boolean {
+  const known = state === 'treated' && lot !== null && isId(lot) ? read('lot', lot) : null
+  return known !== null && known.ingredient === ingredient && known.treatment !== null && mayGoIn(known)
+}
+
+/** Pasteurized is a received lot of that form, accepted and in date. */
+function isPasteurized({ state, lot }: Addition, read: Read, day: Day): boolean {
+  const known = state === 'pasteurized lot' && lot !== null && isId(lot) ? read('lot', lot) : null
+  if (!known || known.form !== 'pasteurized' || !mayGoIn(known)) return false
+  return known.useBy === null || known.dateKind === 'best-before' || day <= known.useBy
+}

@@ -1,0 +1,93 @@
+import { dayOf, type Day } from '../../ground/zone'
+import { canonical } from '../../ground/canonical'
+import type { MethodRef } from '../../ledger/entry'
+import { id, list, number, object, text, whole } from '../../ground/field'
+import { checksFor, type Check } from '../../recipe/checks/checksFor'
+import type { LimitSet } from '../../rules/limit'
+import { limitsAt } from '../../rules/limitSet'
+import type { Method } from '../../recipe/method/method'
+import { FORMER_TERMS, termsOf, type Terms } from '../../recipe/checks/terms'
+import { bakeOn, NOTHING_SIGNED, type Signed } from '../../recipe/checks/signed'
+import { withSignedLines } from '../../rules/signedLine'
+import { approvedOf } from '../../state/method'
+import { parseProcedure, parseVessel, PROCEDURE } from '../../recipe/method/parseMethod'
+import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
+
+/** A batch begins, and what it is held to is fixed. */
+export const batchStarted: KindOf<'batch-started'> = {
+  kind: 'batch-started',
+  v: 5,
+  about: 'batch',
+  may: EVERYONE_WHO_COOKS,
+  signed: false,
+  raise: (body) => ({ ...body, terms: { ...FORMER_TERMS, ...(body.terms as Partial<Terms> | undefined) } }),
+  parse(body) {
+    const fields = object(body, ['code', 'method', 'limits', 'checks', 'vessel', 'factor', 'terms'])
+    const { code, method, limits, checks, vessel, factor, terms } = fields
+    const m = object(method, ['id', ...PROCEDURE])
+    const l = object(limits, ['id', 'version'])
+    return {
+      code: text(code, 12),
+      method: { id: id(m.id), ...parseProcedure(m) },
+      limits: { id: id(l.id), version: whole(l.version, 1, 1e6) },
+      // Neither their shape nor that of the terms needs parsing: admit takes only the very ones that core resolves.
+      checks: list(checks, ({ value }) => value as Check),
+      vessel: parseVessel(vessel),
+      factor: number(factor, 0.01, 1000),
+      terms: terms.value as Terms,
+    }
+  },
+  touches: ({ about, kitchen }) => [about, { type: 'kitchen', id: kitchen }],
+  reads: ({ body }) => [
+    { type: 'method', id: body.method.id },
+    { type: 'limits', id: body.limits.id },
+  ],
+  admit({ about, at, body, kitchen }, read, { zone }) {
+    if (read('batch', about.id)) return { code: 'already there', field: 'about.id', what: 'batch' }
+    const method = approvedOf(read('method', body.method.id))
+    if (!method) return { code: 'not there', field: 'body.method', what: 'method' }
+    const limits = limitsAt(read('limits', body.limits.id)?.versions ?? [], at)
+    if (!limits) return { code: 'not there', field: 'body.limits', what: 'limits' }
+    if (method.version !== body.method.version) return { code: 'older version', field: 'body', current: method.version }
+    if (limits.version !== body.limits.version) return { code: 'older version', field: 'body', current: limits.version }
+    const signed = read('method', body.method.id)?.signed ?? NOTHING_SIGNED
+    const resolved = heldTo(method, body.factor, limits, isForSusceptible(body.terms), dayOf(at, zone), signed)
+    const { method: ref, checks, terms } = body
+    if (canonical(resolved) !== canonical({ method: ref, checks, terms: terms ?? null })) {
+      return { code: 'other checks', field: 'body.checks' }
+    }
+    if (read('kitchen', kitchen)?.codes.includes(body.code)) {
+      return { code: 'code taken', field: 'body.code', taken: body.code }
+    }
+    return null
+  },
+}
+
+/**
+ * All that a batch of a method is held to under the limits of a day.
+ * @param signed what the lead signed for this method: lines in place of guidance, a bake that closes its floor
+ */
+export function heldTo(
+  method: Method,
+  factor: number,
+  limits: LimitSet,
+  forSusceptible: boolean,
+  day: Day,
+  signed: Signed = NOTHING_SIGNED,
+) {
+  const own = withSignedLines(limits, signed.lines, day)
+  const terms = termsOf(method, factor, own, forSusceptible, day)
+  const checks = checksFor(method, own, day, terms.eggs, bakeOn(signed, method, day))
+  return { method: methodRef(method), checks, terms }
+}
+
+/** Terms as sent may be anything; whether the order is for susceptible people is the one thing that is theirs to say. */
+function isForSusceptible(terms: unknown): boolean {
+  return typeof terms === 'object' && terms !== null && 'susceptible' in terms && terms.susceptible === true
+}
+
+/** A method as a batch keeps it. */
+export function methodRef(method: Method): MethodRef {
+  const { version, name, family, steps, schedule, cooling, ceiling, raw, untreatedFruit, houseDays } = method
+  return { id: method.id, version, name, family, steps, schedule, cooling, ceiling, raw, untreatedFruit, houseDays }
+}

@@ -1,0 +1,65 @@
+import type { Portioned } from '../../ledger/storeEntries'
+import { canonical } from '../../ground/canonical'
+import { flag, id, object, oneOf, text } from '../../ground/field'
+import { methodRef } from './batchStarted'
+import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
+import { needsOpenBatch } from '../guard/openBatch'
+import { parseMeasure, parseSpot } from '../guard/parseStore'
+import { limitsNow } from '../guard/storeOf'
+import { isCleared, portionOf } from '../../judgement/lineage/portion'
+
+/** Some of a batch is put away as an item of its own, with the dates, allergens and heat that follow from the batch. */
+export const portioned: KindOf<'portioned'> = {
+  kind: 'portioned',
+  v: 1,
+  about: 'item',
+  may: EVERYONE_WHO_COOKS,
+  signed: false,
+  parse(body) {
+    const said = ['batch', 'method', 'code', 'as', 'measure', 'unit', 'shelf', 'last'] as const
+    const found = ['batchCode', 'name', 'dating', 'facts', 'ready', 'coldAt', 'carried'] as const
+    const fields = object(body, [...said, ...found])
+    const { batch, method, code, as, measure, unit, shelf, last } = fields
+    // What follows from the batch needs no parsing: admit takes only the very one that core finds.
+    const follows = Object.fromEntries(found.map((name) => [name, fields[name].value])) as Pick<
+      Portioned,
+      (typeof found)[number]
+    >
+    return {
+      batch: id(batch),
+      method: id(method),
+      code: text(code, 24),
+      as: oneOf(as, ['portion', 'trimmings', 'strained residue'] as const),
+      measure: parseMeasure(measure),
+      ...parseSpot({ unit, shelf }),
+      last: flag(last),
+      ...follows,
+    }
+  },
+  touches: ({ about, body: { batch } }) => [about, { type: 'batch', id: batch }],
+  reads: ({ body: { method, unit } }) => [
+    { type: 'method', id: method },
+    ...(unit === null ? [] : [{ type: 'unit' as const, id: unit }]),
+  ],
+  follows: (_claim, _read, { limits }) => (limits === undefined ? [] : [{ type: 'limits', id: limits }]),
+  admit({ about, at, body }, read, world) {
+    if (read('item', about.id)) return { code: 'already there', field: 'about.id', what: 'item' }
+    const shut = needsOpenBatch({ about: { type: 'batch', id: body.batch } }, read)
+    if (shut) return { ...shut, field: 'body.batch' } as typeof shut
+    if (read('batch', body.batch)!.portions.some(({ value }) => value.code === body.code))
+      return { code: 'code taken', field: 'body.code', taken: body.code }
+    if (body.unit !== null && !read('unit', body.unit)) return { code: 'not there', field: 'body.unit', what: 'unit' }
+    const batch = read('batch', body.batch)!
+    const made = read('method', body.method)?.versions.find(
+      (method) => method.version === batch.method.version && canonical(methodRef(method)) === canonical(batch.method),
+    )
+    if (!made) return { code: 'not there', field: 'body.method', what: 'method' }
+    const limits = limitsNow(world, read, at)
+    if (!limits) return { code: 'not there', field: 'kitchen', what: 'limits' }
+    if (canonical(portionOf(batch, made, body, limits, world.zone, at)) !== canonical(body))
+      return { code: 'other lineage', field: 'body' }
+    return body.last && !isCleared(batch, world.zone, at)
+      ? { code: 'not proven to leave', field: 'body.last', batch: batch.code }
+      : null
+  },
+}

@@ -1,0 +1,31 @@
+import { object, oneOf, whole } from '../../ground/field'
+import { isCleared } from '../../judgement/lineage/portion'
+import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
+import { needsOpenBatch } from '../guard/openBatch'
+
+/** What is served at once went out; what was left went to discard. Only of a method that is not kept. */
+export const served: KindOf<'served'> = {
+  kind: 'served',
+  v: 1,
+  about: 'batch',
+  may: EVERYONE_WHO_COOKS,
+  signed: false,
+  parse(body) {
+    const { discarded, happened } = object(body, ['discarded', 'happened'])
+    return {
+      discarded: discarded.value === null ? null : whole(discarded, 0, 100_000),
+      ...(happened.value === undefined ? {} : { happened: oneOf(happened, [true] as const) }),
+    }
+  },
+  touches: ({ about }) => [about],
+  reads: () => [],
+  admit(claim, read, { zone }) {
+    const refusal = needsOpenBatch(claim, read)
+    if (refusal) return refusal
+    const batch = read('batch', claim.about.id)!
+    if (batch.method.cooling !== 'none') return { code: 'kept, not served', field: 'about.id' }
+    // As a plan it is refused; what has happened can always be entered, and betters nothing.
+    if (claim.body.happened || isCleared(batch, zone, claim.at)) return null
+    return { code: 'not proven to serve', field: 'about.id', batch: batch.code }
+  },
+}

@@ -1,0 +1,34 @@
+import { list, number, object, text } from '../../ground/field'
+import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
+import { needsOpenBatch } from '../guard/openBatch'
+
+/** pH, and water activity where it is known, of a finished and cooled batch. It closes no check of cooking. */
+export const acidityMeasured: KindOf<'acidity-measured'> = {
+  kind: 'acidity-measured',
+  v: 1,
+  about: 'batch',
+  may: EVERYONE_WHO_COOKS,
+  signed: false,
+  parse(body) {
+    const names = ['ph', 'phTolerance', 'waterActivity', 'waterTolerance', 'meter', 'buffers'] as const
+    const { ph, phTolerance, waterActivity, waterTolerance, meter, buffers } = object(body, names)
+    return {
+      ph: number(ph, 0, 14),
+      phTolerance: number(phTolerance, 0, 2),
+      waterActivity: waterActivity.value === null ? null : number(waterActivity, 0, 1),
+      waterTolerance: number(waterTolerance, 0, 0.2),
+      meter: text(meter, 40),
+      buffers: list(
+        buffers,
+        (field) => {
+          const { nominal, read } = object(field, ['nominal', 'read'])
+          return { nominal: number(nominal, 0, 14), read: number(read, 0, 14) }
+        },
+        6,
+      ),
+    }
+  },
+  touches: ({ about }) => [about],
+  reads: () => [],
+  admit: needsOpenBatch,
+}

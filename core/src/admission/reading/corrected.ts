@@ -1,0 +1,70 @@
+import type { Claim, CorrectionReason } from '../../ledger/entry'
+import { id, instant, object, oneOf } from '../../ground/field'
+import type { Refusal } from '../guard/refusal'
+import { batchFacts, type BatchState } from '../../state/batch'
+import type { Read } from '../../state/state'
+import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
+import { needsOpenBatch } from '../guard/openBatch'
+import { admitReading, instrumentOf, parseReading } from './readingTaken'
+
+/** Amends an earlier entry of a batch: takes it back, gives other values, or moves a reading to the right batch. */
+export const corrected: KindOf<'corrected'> = {
+  kind: 'corrected',
+  v: 2,
+  about: 'batch',
+  may: EVERYONE_WHO_COOKS,
+  signed: false,
+  raise: (body) => ({ ...body, item: null }),
+  parse(body) {
+    const { target, reason, now, item } = object(body, ['target', 'reason', 'now', 'item'])
+    const amends = {
+      target: id(target),
+      reason: oneOf<CorrectionReason>(reason, REASONS),
+      item: item.value === null ? null : id(item),
+    }
+    if (now.value === 'void') return { ...amends, now: 'void' }
+    const { at, reading, batch } = object(now, ['at', 'reading', 'batch'])
+    return {
+      ...amends,
+      now: { at: instant(at), reading: parseReading(reading), batch: batch.value === null ? null : id(batch) },
+    }
+  },
+  touches: ({ about, body }) => {
+    const movedTo = body.now === 'void' ? null : body.now.batch
+    return [
+      about,
+      ...(movedTo === null || movedTo === about.id ? [] : [{ type: 'batch' as const, id: movedTo }]),
+      ...(body.item ? [{ type: 'item' as const, id: body.item }] : []),
+    ]
+  },
+  reads: ({ body }) => (body.now === 'void' ? [] : instrumentOf(body.now.reading)),
+  admit(claim, read) {
+    return needsOpenBatch(claim, read) ?? admitTarget(claim, read) ?? admitNow(claim, read)
+  },
+}
+
+const REASONS: readonly CorrectionReason[] = ['undo', 'mistyped', 'wrong pot', 'touched the pan', 'other']
+
+function admitTarget({ about, body }: Claim<'corrected'>, read: Read): Refusal | null {
+  const batch = read('batch', about.id)
+  if (!batch || !isCorrectable(batch, body.target)) return { code: 'not there', field: 'body.target', what: 'entry' }
+  const eggs = batch.eggs.find(({ entry }) => entry === body.target)
+  if ((eggs?.value.item ?? null) !== body.item) return { code: 'other lineage', field: 'body.item' }
+  const isReading = batch.readings.some(({ entry }) => entry === body.target)
+  return body.now === 'void' || isReading ? null : { code: 'not a reading', field: 'body.target' }
+}
+
+function admitNow({ about, body }: Claim<'corrected'>, read: Read): Refusal | null {
+  if (body.now === 'void') return null
+  const { batch, reading } = body.now
+  const other =
+    batch !== null && batch !== about.id ? needsOpenBatch({ about: { type: 'batch', id: batch } }, read) : null
+  const begins = read('batch', batch ?? about.id)?.startedAt ?? -Infinity
+  if (body.now.at < begins) return { code: 'before it began', field: 'at', begins }
+  return other ?? admitReading(reading, read)
+}
+
+// A disposition is not amended here: the lead disposes again. A part is taken back where it was taken.
+function isCorrectable(batch: BatchState, target: string): boolean {
+  return batchFacts({ ...batch, parts: [] }).some(({ entry }) => entry === target)
+}

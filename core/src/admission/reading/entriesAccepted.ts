@@ -1,0 +1,48 @@
+import { id, list, object, oneOf, text } from '../../ground/field'
+import type { Id } from '../../ledger/subject'
+import type { Accepted } from '../../ledger/entry'
+import type { Fact } from '../../state/fact'
+import { batchFacts } from '../../state/batch'
+import { tapsOf } from '../../state/item'
+import type { Read } from '../../state/state'
+import { BY_THE_LEAD, type KindOf } from '../guard/kindOf'
+
+/**
+ * The lead lets entries count that were known too late or stood in doubt, all those of one outage in one act, with the
+ * reason. What was missed without them is at most "not proven" with them.
+ */
+export const entriesAccepted: KindOf<'entries-accepted'> = {
+  kind: 'entries-accepted',
+  v: 1,
+  about: 'kitchen',
+  ...BY_THE_LEAD,
+  parse(body) {
+    const { entries, reason } = object(body, ['entries', 'reason'])
+    return {
+      entries: list(entries, (field): Accepted => {
+        const { type, id: of, entry } = object(field, ['type', 'id', 'entry'])
+        return { type: oneOf(type, ['batch', 'item', 'unit'] as const), id: id(of), entry: id(entry) }
+      }),
+      reason: text(reason, 300),
+    }
+  },
+  touches: ({ body: { entries } }) => {
+    const seen = new Set<Id>()
+    return entries.filter(({ id: of }) => !seen.has(of) && seen.add(of)).map(({ type, id: of }) => ({ type, id: of }))
+  },
+  reads: ({ kitchen }) => [{ type: 'kitchen', id: kitchen }],
+  admit({ about, kitchen, body: { entries } }, read) {
+    if (about.id !== kitchen) return { code: 'not there', field: 'about.id', what: 'kitchen' }
+    const known = entries.length > 0 && entries.every((each) => idsOf(each, read).includes(each.entry))
+    return known ? null : { code: 'not there', field: 'body.entries', what: 'entry' }
+  },
+}
+
+function idsOf({ type, id: of }: Accepted, read: Read): Id[] {
+  const all = (facts: readonly Fact<unknown>[]) =>
+    facts.flatMap(({ entry, waiting }) => [entry, ...waiting.map((each) => each.entry)])
+  if (type === 'batch') return all(batchFacts(read('batch', of)))
+  if (type === 'unit') return read('unit', of)?.airs.map(({ entry }) => entry) ?? []
+  const item = read('item', of)
+  return item ? all(tapsOf(item)) : []
+}

@@ -1,0 +1,24 @@
+import { id, object, text } from '../../ground/field'
+import type { KindOf } from '../guard/kindOf'
+import { needsOpenBatch } from '../guard/openBatch'
+
+/** The lead lets a reading count that was entered long after it was taken, with the reason. The record says both. */
+export const readingAccepted: KindOf<'reading-accepted'> = {
+  kind: 'reading-accepted',
+  v: 1,
+  about: 'batch',
+  may: ['lead'],
+  signed: true,
+  parse(body) {
+    const { target, reason } = object(body, ['target', 'reason'])
+    return { target: id(target), reason: text(reason, 300) }
+  },
+  touches: ({ about }) => [about],
+  reads: () => [],
+  admit(claim, read) {
+    const refusal = needsOpenBatch(claim, read)
+    if (refusal) return refusal
+    const known = read('batch', claim.about.id)?.readings.some(({ entry }) => entry === claim.body.target)
+    return known ? null : { code: 'not there', field: 'body.target', what: 'entry' }
+  },
+}

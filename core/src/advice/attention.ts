@@ -1,0 +1,288 @@
+import { HOUR, MINUTE, type Instant } from '../ground/instant'
+import { dayOf } from '../ground/zone'
+import type { Action } from './cooling/action'
+import {
+  forecastOf,
+  rescuesFor,
+  type Forecast,
+  type ForecastWorld,
+  type GateForecast,
+  type Rescue,
+} from './cooling/forecast'
+import { isClosed, isPutAway, unanswered, wentOut, type BatchState } from '../state/batch'
+import { mixtureTrace } from '../judgement/evidence/evidence'
+import type { Finding } from '../judgement/finding'
+import { batchStanding, isBinding, isGate, rulingDate } from '../judgement/batch/judgeBatch'
+import { isReleased } from '../judgement/batch/disposition'
+import { READ_AGAIN } from '../judgement/doubt'
+import { firstMark } from '../judgement/timeline/marks'
+import { heatSince } from '../judgement/timeline/offHeat'
+import { READ_AGAIN_AFTER } from '../judgement/evidence/plausible'
+import { phaseOf } from '../judgement/timeline/phase'
+import { standing } from '../state/fact'
+
+/** What a batch asks of somebody, the most urgent kind first. */
+export type Attention =
+  /** Left as it is, it will likely miss a gate that is still open; `first` saves it if it is done by `by`. */
+  | { kind: 'rescue'; finding: Finding; by: Instant; gate: GateForecast; first: Action; all: Rescue[] }
+  /** It will likely miss, and nothing saves it any more: the lead decides, before the deadline or after. */
+  | { kind: 'lost'; finding: Finding; by: Instant; gate: GateForecast; all: Rescue[] }
+  /** Past its last day. */
+  | { kind: 'discard'; finding: Finding }
+  /** A reading is due; `at` may lie in the past or ahead. */
+  | { kind: 'read'; finding: Finding; at: Instant }
+  /** Everything is to be combined, it goes into the oven, or it is to come off the heat: `step` has to be marked. */
+  | { kind: 'mark'; step: string; edge: 'started' | 'combined' | 'done' }
+  /** Missed or not proven: the lead decides. */
+  | { kind: 'decide'; finding: Finding }
+  /** Last day today. */
+  | { kind: 'use today'; finding: Finding }
+  /** Hot, and to be served by then; what is left goes to discard. */
+  | { kind: 'serve'; finding: Finding; by: Instant }
+  | { kind: 'keep'; finding: Finding | null }
+  | { kind: 'held' }
+  | { kind: 'closed' }
+
+/** After the clock has started, the second look: from two readings on there is a forecast, ms. */
+const SECOND_LOOK = 30 * MINUTE
+/** A likely miss is said; a possible one only where the last moment is near. */
+const POSSIBLE_MISS = 0.2
+const NEAR = 15 * MINUTE
+/** Above this chance of a miss it is looked at more often. */
+const WATCHED_MISS = 0.1
+/** Looks that add something are at least so far apart, ms. */
+const LOOKS_APART = 10 * MINUTE
+/** While the start of the clock is not read yet, the next look is soon: a sharp start proves the most. */
+const SHARP_START = 5 * MINUTE
+const ON_THE_HEAT = MINUTE
+/** A reading that is overdue is asked for so long; then it is for the lead, ms. */
+const ASKED_FOR = 30 * MINUTE
+/** A last look this long before a gate leaves time to act. */
+const BEFORE_GATE = 10 * MINUTE
+
+/** What hands do at once: a hold stands beside it, and never in its place. */
+const HANDS: readonly Attention['kind'][] = ['rescue', 'lost', 'mark', 'serve']
+
+/** The one thing this batch asks for now. */
+export function attention(
+  batch: BatchState,
+  findings: readonly Finding[],
+  world: ForecastWorld,
+  now: Instant,
+): Attention {
+  if (isClosed(batch) || isPutAway(batch)) return { kind: 'closed' }
+  const date = rulingDate(findings)
+  if (date?.standing === 'missed') return { kind: 'discard', finding: date }
+  // Before a plate that went out, all else waits; what went in against what stood asks beside what hands must do.
+  const answer = unanswered(batch).length > 0 ? toAnswerFor(findings) : null
+  if (answer && wentOut(batch)) return { kind: 'decide', finding: answer }
+  if (isReleased(batch, findings)) return dated(date, world, now)
+  const asks = asked(batch, findings, date, world, now)
+  if (!isHeld(batch)) {
+    const calm = ['keep', 'use today'].includes(asks.kind)
+    return answer && calm ? { kind: 'decide', finding: answer } : asks
+  }
+  return HANDS.includes(asks.kind) || (asks.kind === 'read' && asks.at <= now) ? asks : { kind: 'held' }
+}
+
+/** What the lead answers for: a gate that is not proven, else whatever binds. */
+function toAnswerFor(findings: readonly Finding[]): Finding | null {
+  const binding = findings.filter(isBinding)
+  return binding.find((finding) => isGate(finding) && finding.standing !== 'proven') ?? binding[0] ?? null
+}
+
+/** Kept apart: by the lead, or by the recall of a lot that is in it. */
+export function isHeld({ disposition, recalls }: Pick<BatchState, 'disposition' | 'recalls'>): boolean {
+  return disposition?.value.decision === 'hold' || recalls.length > 0
+}
+
+function asked(
+  batch: BatchState,
+  findings: readonly Finding[],
+  date: Finding | null,
+  world: ForecastWorld,
+  now: Instant,
+): Attention {
+  const standing = batchStanding(findings)
+  const worst = findings.find((finding) => finding.standing === standing && isBinding(finding))
+  if (worst && standing === 'missed') return { kind: 'decide', finding: worst }
+  const again = readAgain(batch, findings)
+  if (again) return again
+  const open = findings.filter((finding) => finding.standing === 'open' && finding.check.limit.rule.kind === 'reach')
+  // Sent back on the heat it does not cool: its row is read first.
+  const reworks = findings.some(({ check, standing: of }) => check.limit.key === 'rework' && of === 'open')
+  const forecast = reworks ? null : forecastOf(batch, findings, world.means)
+  const rescue = forecast && toRescue(batch, forecast, world, now)
+  if (rescue) return rescue
+  const overdue = findings.find(
+    ({ overdue: late, deadline, because }) =>
+      late && because.code !== 'never read' && now <= (deadline ?? now) + ASKED_FOR,
+  )
+  if (overdue) return { kind: 'read', finding: overdue, at: overdue.deadline ?? now }
+
+  const waits = worst && standing === 'unproven' && isSilent(findings) ? null : beforeCooling(batch, findings, now)
+  if (waits) return waits
+  if (date && batch.method.cooling === 'none') {
+    if (worst && standing === 'unproven') return { kind: 'decide', finding: worst }
+    return { kind: 'serve', finding: date, by: date.deadline ?? now }
+  }
+  const due = open[0] && nextLook(batch, open, forecast, world, now)
+  if (due) return due
+  if (worst && standing === 'unproven') return { kind: 'decide', finding: worst }
+  return dated(date, world, now)
+}
+
+/** Nobody reads it any more: it is the lead's. */
+function isSilent(findings: readonly Finding[]): boolean {
+  return findings.some(({ because }) => because.code === 'never read')
+}
+
+/** The last reading was one that no pan makes, or a hot spot: it is read again, stirred, with the probe placed anew. */
+function readAgain(batch: BatchState, findings: readonly Finding[]): Attention | null {
+  const last = mixtureTrace(batch).at(-1)
+  const finding = findings.find((each) => each.standing === 'open' && isGate(each))
+  if (!last || !finding || !last.doubts.some((doubt) => READ_AGAIN.includes(doubt))) return null
+  return { kind: 'read', finding, at: last.at + READ_AGAIN_AFTER }
+}
+
+function dated(date: Finding | null, world: ForecastWorld, now: Instant): Attention {
+  const today = date?.because.code === 'in date' && date.because.lastDay === dayOf(now, world.zone)
+  return date && today ? { kind: 'use today', finding: date } : { kind: 'keep', finding: date }
+}
+
+/**
+ * The floor to cook to: of those still open the one that asks most, so that a stricter house line is not lost behind
+ * the printed one; once all are proven, the first.
+ */
+export function floorOf(findings: readonly Finding[]): Finding | null {
+  const floors = findings.filter(
+    ({ check }) =>
+      ['hold', 'equivalent'].includes(check.limit.rule.kind) &&
+      check.limit.force !== 'quality' &&
+      check.evidence.to !== null,
+  )
+  return (
+    floors.find(({ check }) => check.limit.key === 'rework') ??
+    floors.findLast(({ standing }) => standing !== 'proven') ??
+    floors[0] ??
+    null
+  )
+}
+
+/** The order of the Line: what needs hands first. Lower is more urgent; within a kind, the earlier instant. */
+export function urgency(asks: Attention, now: Instant): number {
+  const within = (rank: number, at: Instant) => rank + 0.5 + Math.atan((at - now) / HOUR) / Math.PI
+  switch (asks.kind) {
+    case 'rescue':
+    case 'lost':
+      return within(0, asks.by)
+    case 'discard':
+      return within(1, asks.finding.deadline ?? now)
+    case 'mark':
+      return within(2, now)
+    case 'read':
+      return within(2, asks.at)
+    case 'serve':
+      return within(2, asks.by)
+    case 'decide':
+      return within(3, asks.finding.deadline ?? now)
+    case 'use today':
+      return within(4, asks.finding.deadline ?? now)
+    case 'held':
+      return 5
+    case 'keep':
+      return within(6, asks.finding?.deadline ?? now)
+    case 'closed':
+      return 7
+  }
+}
+
+/** Said from the second reading on, and only where a miss is likely or the last moment is near. */
+function toRescue(batch: BatchState, forecast: Forecast, { means }: ForecastWorld, now: Instant): Attention | null {
+  if (!forecast.told) return null
+  for (const gate of forecast.gates) {
+    if (gate.deadline <= now || gate.miss < POSSIBLE_MISS) continue
+    const all = rescuesFor(batch, forecast, gate, means)
+    const [first] = all
+    const { finding } = gate
+    const left = first !== undefined && first.by > now
+    if (left && (gate.misses || first.by - now < NEAR))
+      return { kind: 'rescue', finding, by: first.by, gate, first: first.action, all }
+    if (!left && gate.misses) return { kind: 'lost', finding, by: gate.deadline, gate, all }
+  }
+  return null
+}
+
+/** Until the heat has ended, or what is made cold is together: the mark that is due, or a reading on the way to it. */
+function beforeCooling(batch: BatchState, findings: readonly Finding[], now: Instant): Attention | null {
+  const { next } = phaseOf(batch)
+  if (!next) return null
+  const { step } = next
+  if (next.edge === 'combined') return { kind: 'mark', step, edge: 'combined' }
+  const floor = floorOf(findings)
+  if (!floor) return { kind: 'mark', step, edge: 'done' }
+  const baking = floor.standing === 'open' && inTheOven(batch, step, floor, now)
+  if (baking) return baking
+  if (floor.standing === 'proven') {
+    const cooled = readAgainSince(batch)
+    return cooled === null ? { kind: 'mark', step, edge: 'done' } : { kind: 'read', finding: floor, at: cooled }
+  }
+  const last = mixtureTrace(batch)
+    .filter(({ at }) => at >= heatSince(batch))
+    .at(-1)
+  if (!last) return { kind: 'read', finding: floor, at: now }
+  return { kind: 'read', finding: floor, at: Math.min(floor.readBy ?? Infinity, last.at + ON_THE_HEAT) }
+}
+
+/** Before it is in the oven nothing is read; a validated bake goes by the clock from then on. null: it is read. */
+function inTheOven(batch: BatchState, step: string, floor: Finding, now: Instant): Attention | null {
+  const isBake = batch.method.steps.some(({ key, kind }) => key === step && kind === 'bake')
+  if (!isBake) return null
+  const began = firstMark({ step, edge: 'started' }, batch)
+  if (began === null && mixtureTrace(batch).length === 0) return { kind: 'mark', step, edge: 'started' }
+  const { bake } = floor.check
+  if (!bake || began === null) return null
+  const ready = began + bake.minutes * MINUTE
+  return ready > now ? { kind: 'read', finding: floor, at: ready } : { kind: 'mark', step, edge: 'done' }
+}
+
+/** Something cold went in on the heat after the last reading: one more is asked for, and the earlier proof stands. */
+function readAgainSince(batch: BatchState): Instant | null {
+  const last = mixtureTrace(batch).at(-1)
+  const added = standing(batch.additions).at(-1)
+  return last && added && added.at > last.at ? added.at : null
+}
+
+/** When the next reading of a cooling adds something: a sharp start, a second one, the gates; oftener where it may miss. */
+function nextLook(
+  batch: BatchState,
+  open: readonly Finding[],
+  forecast: Forecast | null,
+  { means }: ForecastWorld,
+  now: Instant,
+): Attention | null {
+  const trace = mixtureTrace(batch)
+  const last = trace.at(-1)
+  const finding = open[0]
+  if (!finding) return null
+  if (!last || finding.start === null) return { kind: 'read', finding, at: (last?.at ?? batch.startedAt) + SHARP_START }
+  const started = finding.start.latest
+  if (started === null) return { kind: 'read', finding, at: finding.start.earliest! + SHARP_START }
+  const second = trace.some(({ at }) => at > started) ? Infinity : started + SECOND_LOOK
+  const looks = (forecast?.gates ?? []).flatMap((gate) => [...gateLooks(gate), watched(gate)])
+  const deadlines = open.flatMap(({ deadline }) => (deadline === null ? [] : [deadline - BEFORE_GATE, deadline]))
+  const next = Math.min(...[second, ...looks, ...deadlines].filter((at) => at > last.at + MINUTE))
+  return { kind: 'read', finding, at: Number.isFinite(next) ? next : last.at + SECOND_LOOK }
+
+  /** Once it has most likely passed: one reading proves it. */
+  function gateLooks({ passing: { high }, deadline }: GateForecast): Instant[] {
+    return high !== null && high < deadline - BEFORE_GATE ? [Math.max(high, last!.at + LOOKS_APART)] : []
+  }
+
+  /** Where it may miss: half way to the last moment of what would still save it. */
+  function watched(gate: GateForecast): Instant {
+    if (!forecast || gate.miss < WATCHED_MISS) return Infinity
+    const by = rescuesFor(batch, forecast, gate, means).find((rescue) => rescue.by > now)?.by ?? gate.deadline
+    return Math.max(last!.at + LOOKS_APART, Math.min(last!.at + SECOND_LOOK, (last!.at + by) / 2))
+  }
+}

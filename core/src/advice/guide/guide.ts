@@ -1,0 +1,126 @@
+import { MINUTE, type Instant } from '../../ground/instant'
+import type { EggUse } from '../../recipe/egg/eggPlan'
+import { toSettle, unnamedUses, type PartLine } from '../../judgement/timeline/eggLedger'
+import type { Edge } from '../../rules/rule'
+import { heatPlan } from '../../recipe/method/heatPlan'
+import type { Instruction, Step, StepKind } from '../../recipe/method/method'
+import type { BatchState } from '../../state/batch'
+import { asksMerged } from '../../judgement/lineage/merged'
+import { lastMark } from '../../judgement/timeline/marks'
+import { instantOf } from '../../judgement/timeline/offHeat'
+import { cleaningDue, type CleaningWhy } from './cleaning'
+import { endEdge, endOf, nextHeat } from '../../judgement/timeline/stepEnds'
+import { washingDue } from './washing'
+import { warmUpOf, type WarmUp } from './warmUp'
+
+/** Where a step of a batch is. */
+export interface GuideStep extends Step {
+  /** 'passed': nobody ended it, and the batch has gone on. */
+  state: 'done' | 'passed' | 'now' | 'ahead'
+  began: Instant | null
+  ended: Instant | null
+  /** When its minutes are up, or when what waits is ready; null without a time or before it began. */
+  timer: Instant | null
+}
+
+/** Something that a batch asks of hands at this step, beside readings. */
+export type Todo =
+  | { kind: 'clean'; why: CleaningWhy; waits: boolean }
+  | { kind: 'warm-up'; warmUp: WarmUp }
+  | { kind: 'eggs'; uses: EggUse[] }
+  /** Fresh fruit, herbs, flowers: to be washed before they go in, keys of the catalogue. */
+  | { kind: 'wash'; step: string; ingredients: string[] }
+  | { kind: 'begin'; step: string; of: StepKind }
+  | { kind: 'end'; step: string; of: StepKind; edge: Edge }
+  | { kind: 'settle'; lines: PartLine[] }
+  /** Built of items: none went in yet. */
+  | { kind: 'parts' }
+  /** A part was poured warm on cold ones: what are they together? */
+  | { kind: 'merged' }
+  | { kind: 'place' }
+  | { kind: 'cover' }
+  | { kind: 'serve' }
+
+export interface Guide {
+  steps: GuideStep[]
+  now: GuideStep | null
+  /** What is asked, the first first. */
+  todos: Todo[]
+}
+
+/** Steps whose own time begins with a tap: it boils, it rests, it goes into the freezer. */
+const BEGUN: readonly StepKind[] = ['infuse', 'boil out', 'bake', 'brown', 'set', 'freeze']
+/** Steps that nothing ends but the batch itself. */
+const STAYS: readonly StepKind[] = ['cool', 'hold']
+const PARTS_ONLY: readonly StepKind[] = ['mise', 'eggs', 'infuse', 'heat dairy', 'whip']
+
+/** Where a batch is in its method, and what it asks at this step. */
+export function guideOf(batch: BatchState, now: Instant, told: Readonly<Record<string, Instruction>> = {}): Guide {
+  const { steps } = batch.method
+  const ends = steps.map(({ key }) => endOf(batch, key))
+  const reached = steps.reduce((last, { kind }, i) => (ends[i] !== null && !PARTS_ONLY.includes(kind) ? i : last), -1)
+  const at = steps.findIndex((_, i) => i > reached && ends[i] === null)
+  const guided = steps.map((step, i): GuideStep => {
+    const ended = ends[i] ?? null
+    const state = ended !== null ? 'done' : i === at ? 'now' : i < at || at < 0 ? 'passed' : 'ahead'
+    const began =
+      lastMark({ step: step.key, edge: 'started' }, batch) ?? (state === 'now' ? begunBefore(batch, ends, i) : null)
+    return { ...step, state, began, ended, timer: timerOf(step, batch, began, told[step.key]) }
+  })
+  const current = guided[at] ?? null
+  return { steps: guided, now: current, todos: todosOf(batch, current, now) }
+}
+
+/** A step of the hands begins when the one before it ended. */
+function begunBefore({ startedAt }: BatchState, ends: readonly (Instant | null)[], index: number): Instant {
+  return Math.max(startedAt, ...ends.slice(0, index).map((at) => at ?? startedAt))
+}
+
+function timerOf({ key, kind }: Step, batch: BatchState, began: Instant | null, told?: Instruction): Instant | null {
+  if (began === null || !told) return null
+  if (BEGUN.includes(kind) && lastMark({ step: key, edge: 'started' }, batch) === null) return null
+  const minutes = told.passiveMinutes?.least ?? told.activeMinutes
+  return minutes > 0 ? began + minutes * MINUTE : null
+}
+
+function todosOf(batch: BatchState, now: GuideStep | null, at: Instant): Todo[] {
+  const todos: Todo[] = []
+  const why = cleaningDue(batch, at)
+  if (why) todos.push({ kind: 'clean', why, waits: batch.terms.cleanFirst && why === 'raw to cooked' })
+  const warmUp = warmUpOf(batch, at)
+  if (warmUp?.long && !warmUp.noted) todos.push({ kind: 'warm-up', warmUp })
+  if (!now) return [...todos, ...settle(batch)]
+  // Its clock runs: what cools it comes before what is only written down.
+  todos.push(...coolsHow(batch, now))
+  const here = batch.method.steps.findIndex(({ key }) => key === now.key)
+  const due = unnamedUses(batch).filter(({ step }) => batch.method.steps.findIndex(({ key }) => key === step) <= here)
+  if (due.length) todos.push({ kind: 'eggs', uses: due })
+  if (now.kind === 'assemble' && batch.parts.every(({ void: gone }) => gone)) todos.push({ kind: 'parts' })
+  const unwashed = washingDue(batch, now.key, at)
+  if (unwashed.length) todos.push({ kind: 'wash', step: now.key, ingredients: unwashed })
+  if (asksMerged(batch)) todos.push({ kind: 'merged' })
+  const heatGoesOn = nextHeat(batch, now.key)
+  if (now.kind === 'serve at once') todos.push({ kind: 'serve' })
+  else if (heatGoesOn) todos.push({ kind: 'begin', step: heatGoesOn.key, of: heatGoesOn.kind })
+  else if (BEGUN.includes(now.kind) && lastMark({ step: now.key, edge: 'started' }, batch) === null)
+    todos.push({ kind: 'begin', step: now.key, of: now.kind })
+  else if (!STAYS.includes(now.kind))
+    todos.push({ kind: 'end', step: now.key, of: now.kind, edge: endEdge(batch, now.key) })
+  return [...todos, ...settle(batch)]
+}
+
+/** Once the eggs are in, what is left of them is kept or thrown away. */
+function settle(batch: BatchState): Todo[] {
+  const { combined } = heatPlan(batch.method)
+  const lines = toSettle(batch)
+  return lines.length && instantOf(combined, batch) !== null ? [{ kind: 'settle', lines }] : []
+}
+
+/** Where it cools and what is over it, each said once the step has begun. */
+function coolsHow({ placements, covers }: BatchState, { kind, began }: GuideStep): Todo[] {
+  if (kind !== 'cool') return []
+  const said = (facts: readonly { void: boolean; at: Instant }[]) =>
+    facts.some(({ void: gone, at }) => !gone && (began === null || at >= began))
+  const asks: Todo[] = [{ kind: 'place' }, { kind: 'cover' }]
+  return asks.filter(({ kind: asked }) => !said(asked === 'place' ? placements : covers))
+}

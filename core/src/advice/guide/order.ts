@@ -1,0 +1,40 @@
+import type { Edge } from '../../rules/rule'
+import { heatPlan } from '../../recipe/method/heatPlan'
+import type { StepKind } from '../../recipe/method/method'
+import type { BatchState } from '../../state/batch'
+import { endOf } from '../../judgement/timeline/stepEnds'
+
+/** Why a step cannot be marked without a word: something that matters comes first, or would be left out. */
+export type OutOfOrder =
+  { code: 'before'; step: string; kind: StepKind } | { code: 'left out'; step: string; kind: StepKind }
+
+/** Steps that the next ones rest on; all others may overlap and change places. */
+const MATTERS: readonly StepKind[] = ['temper', 'combine', 'cook', 'boil out', 'bake', 'reheat']
+const KILLS: readonly StepKind[] = ['cook', 'boil out', 'bake']
+/** Work on the parts, before anything is together: in whatever order. */
+const PREPARES: readonly StepKind[] = ['mise', 'eggs', 'infuse', 'heat dairy', 'whip']
+
+/**
+ * Whether marking a step now is out of order where that is not harmless: then a reason is asked for. Beginning a step
+ * never is; ending one is where an earlier step that matters has not ended; leaving out is where the step matters.
+ */
+export function outOfOrder(batch: BatchState, step: string, edge: Edge): OutOfOrder | null {
+  const { steps } = batch.method
+  const index = steps.findIndex(({ key }) => key === step)
+  const own = steps[index]
+  if (!own || edge === 'started') return null
+  if (edge === 'skipped') return matters(batch, own.key, own.kind) ? { code: 'left out', step, kind: own.kind } : null
+  if (PREPARES.includes(own.kind)) return null
+  const sameHeat = KILLS.includes(own.kind)
+  const before = steps
+    .slice(0, index)
+    .find(
+      ({ key, kind }) => matters(batch, key, kind) && !(sameHeat && KILLS.includes(kind)) && endOf(batch, key) === null,
+    )
+  return before ? { code: 'before', step: before.key, kind: before.kind } : null
+}
+
+/** The last heat matters even where it only warms dairy: the cooling clock hangs on it. */
+function matters({ method }: BatchState, key: string, kind: StepKind): boolean {
+  return MATTERS.includes(kind) || heatPlan(method).lastHeat?.step === key
+}

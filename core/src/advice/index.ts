@@ -1,0 +1,58 @@
+/**
+ * Advice: what hands should do next, and what can still be saved.
+ *
+ * `attention` the one thing a batch asks for · `guide` where it is in its method · `heating` when to call · `cooling` forecast and
+ * rescue · `round` alarms, rounds and handing over. Advice proves nothing and betters nothing.
+ *
+ * Imports: ground to judgement.
+ */
+export { attention, isHeld, floorOf, urgency, type Attention } from './attention'
+export { mayBeStirred, type Action } from './cooling/action'
+export {
+  afterwards,
+  forecastOf,
+  NO_MEANS,
+  prospectIn,
+  rescuesFor,
+  type Forecast,
+  type GateForecast,
+  type Means,
+  type Rescue,
+} from './cooling/forecast'
+export { fanOf, ifDone, outcomeFan, type FanPoint } from './cooling/fan'
+export { largestDepth, planMakesIt, plannedStages, tellingStage, type PlannedStage } from './cooling/planned'
+export {
+  litresOf,
+  nearestThatMakes,
+  outcomeOf,
+  stagesOf,
+  waysToCool,
+  type Choice,
+  type Load,
+  type Outcome,
+} from './cooling/choice'
+export { ICE_MELTS, unitTakes } from './cooling/ice'
+export {
+  isSure,
+  isTooClose,
+  isTooLate,
+  tryOut,
+  TRIED,
+  type Trial,
+  type TrialResult,
+  type TrialStage,
+} from './cooling/trial'
+export { coolingRecord } from './cooling/coolingRecord'
+export { learnedFrom, LEARN_FROM, likeness, type CoolingRecord, type Learned } from './cooling/learned'
+export { cleaningDue, type CleaningWhy } from './guide/cleaning'
+export { guideOf, type Guide, type GuideStep, type Todo } from './guide/guide'
+export { leading } from './guide/leading'
+export { outOfOrder, type OutOfOrder } from './guide/order'
+export { washingDue } from './guide/washing'
+export { WARM_UP_CUE, warmUpOf, type WarmUp } from './guide/warmUp'
+export { heatSignal, heldAt, leftOf, nextReading, risesSooner, type HeatSignal } from './heating/signal'
+export { offNow, OFF_BEFORE_CEILING, windowOf, type HeatEdge, type HeatWindow } from './heating/window'
+export { alarms, NOTHING_SOUNDED, type Sounded } from './round/alarms'
+export { unattendedGates, type Unattended } from './round/handover'
+export { dueRound, nextRound, ROUND_WITHIN } from './round/dueRound'
+export { isClosing, minutesOf, nextRoundAt, roundsOf, type Round } from './round/rounds'

@@ -1,0 +1,65 @@
+import { HOUR, MINUTE, type Instant } from '../../ground/instant'
+import { addDays, dayOf, offsetMinutes, startOfDay, type Day } from '../../ground/zone'
+import type { Practice } from '../../rules/practice'
+import type { UnitState } from '../../state/unit'
+
+/** A look at all units that the house asks for. */
+export interface Round {
+  at: Instant
+  /** Units that were looked at for it. */
+  read: string[]
+  /** Units nobody looked at; while it is due they may still be. */
+  left: string[]
+  state: 'due' | 'done' | 'missed'
+}
+
+/** A look counts for a round from an hour before it; three hours after it the round is missed, ms. */
+const EARLY = HOUR
+const LATE = 3 * HOUR
+
+/** The house's rounds of a day and the day before that have come, the latest last. */
+export function roundsOf(
+  units: readonly UnitState[],
+  { rounds }: Pick<Practice, 'rounds'>,
+  zone: string,
+  now: Instant,
+): Round[] {
+  const today = dayOf(now, zone)
+  return [addDays(today, -1), today]
+    .flatMap((day) => rounds.map((time) => timeOn(day, time, zone)))
+    .filter((at) => at - EARLY <= now)
+    .flatMap((at): Round[] => {
+      const looked = (unit: UnitState) => unit.airs.some((air) => air.at >= at - EARLY && air.at < at + LATE)
+      const asked = units.filter((unit) => unit.kind !== 'ambient shelf')
+      const read = asked.filter(looked).map(({ id }) => id)
+      const left = asked.filter((unit) => !looked(unit)).map(({ id }) => id)
+      const state = left.length === 0 ? 'done' : now < at + LATE ? 'due' : 'missed'
+      return asked.length === 0 || (at > now && state === 'due' && read.length === 0) ? [] : [{ at, read, left, state }]
+    })
+}
+
+/** When the next round is due. */
+export function nextRoundAt({ rounds }: Pick<Practice, 'rounds'>, zone: string, now: Instant): Instant | null {
+  const today = dayOf(now, zone)
+  const all = [today, addDays(today, 1)].flatMap((day) => rounds.map((time) => timeOn(day, time, zone)))
+  return all.find((at) => at > now) ?? null
+}
+
+/** When the kitchen's clock shows a time on a day, also where the clocks change that day; in their gap, as if it were none. */
+function timeOn(day: Day, time: string, zone: string): Instant {
+  const midnight = startOfDay(day, zone)
+  const at = midnight + minutesOf(time) * MINUTE
+  return at - (offsetMinutes(at, zone) - offsetMinutes(midnight, zone)) * MINUTE
+}
+
+/** Minutes after midnight of a time on the kitchen's clock, 'HH:MM'. RangeError for what is none. */
+export function minutesOf(time: string): number {
+  const [, hours, minutes] = /^([01]\d|2[0-3]):([0-5]\d)$/.exec(time) ?? []
+  if (hours === undefined || minutes === undefined) throw new RangeError(`time: ${time} is not a time, HH:MM`)
+  return Number(hours) * 60 + Number(minutes)
+}
+
+/** Whether the list of what ends at midnight is asked for: from the house's closing time to the end of the day. */
+export function isClosing({ closing }: Pick<Practice, 'closing'>, zone: string, now: Instant): boolean {
+  return now >= timeOn(dayOf(now, zone), closing, zone)
+}

@@ -1,0 +1,17 @@
+/**
+ * Ground: what every other floor stands on.
+ *
+ * Instants and calendar days in a zone, temperatures and what was typed, amounts, canonical JSON, and the reading of
+ * untrusted fields. Nothing here knows what a kitchen is.
+ *
+ * Imports: nothing of core.
+ */
+export * from './instant'
+export { addDays, dayOf, dayOfYear, daysBetween, offsetMinutes, parseDay, startOfDay, type Day } from './zone'
+export * from './temperature'
+export { parseTemperature, unitDoubt, type Neighbour, type Parsed } from './parseTemperature'
+export { canonical } from './canonical'
+export { FieldError, type FieldProblem } from './field'
+export { nextItemCode, nextSplitCode } from './itemCode'
+export { less, MEASURE_UNITS, type Measure, type MeasureUnit } from './measure'
+export { nextCode } from './nextCode'

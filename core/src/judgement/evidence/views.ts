@@ -1,0 +1,177 @@
+import type { Id } from '../../ledger/subject'
+import type { ReadingBody } from '../../ledger/entry'
+import type { BatchState } from '../../state/batch'
+import { isWaiting, standing, withoutAccepted, type Fact } from '../../state/fact'
+import { splitOf } from '../timeline/pans'
+import { unlikelyReadings } from './plausible'
+
+/**
+ * A batch as it may have been: beyond doubt, or with one more thing that is told and can only deny. Nothing in it is
+ * void, late or doubtful any more: it is judged as it stands.
+ */
+export interface View {
+  batch: BatchState
+  /** Readings that count here although physics forbids them. */
+  trusted: ReadonlySet<Id>
+}
+
+export interface Views {
+  /** Only what is beyond doubt: alone it can prove. */
+  sure: View
+  /** With one or more doubtful things: each can make it worse, none better. */
+  doubtful: View[]
+  /** With every doubtful reading: what would be proven if nothing were in doubt. The same as `sure` where nothing is. */
+  all: View
+  /** Without what only the lead's acceptance lets count: what was missed then stays at least not proven. null: nothing is. */
+  unaccepted: View | null
+}
+
+/**
+ * Every way to look at a batch that its entries leave open. The worst of them counts. A thing that can only deny is added
+ * to what is beyond doubt, alone and after those known before it: one more of them never betters what was found.
+ */
+export function viewsOf(batch: BatchState): Views {
+  const base = beyondDoubt(batch)
+  const unlikely = unlikelyReadings(base)
+  const sure: View = { batch: base, trusted: NONE }
+  const doubted = doubtedReadings(batch)
+  const told = [
+    ...doubted.map((fact) => ({ fact, trusted: fact.entry })),
+    ...base.readings.filter(({ entry }) => unlikely.has(entry)).map((fact) => ({ fact, trusted: fact.entry })),
+  ].sort((a, b) => a.fact.knownAt - b.fact.knownAt || a.fact.at - b.fact.at || (a.trusted < b.trusted ? -1 : 1))
+  const withReadings = (some: readonly (typeof told)[number][]): View => {
+    const extra = some.map(({ fact }) => fact).filter((fact) => doubted.includes(fact))
+    return {
+      batch: extra.length ? { ...base, readings: [...base.readings, ...extra] } : base,
+      trusted: new Set(some.map(({ trusted }) => trusted)),
+    }
+  }
+  const alone = told.map((each) => withReadings([each]))
+  const grown = told.slice(1).map((_, i) => withReadings(told.slice(0, i + 2)))
+  const changed = changesOf(batch).map((change): View => ({ batch: change(base), trusted: NONE }))
+  return {
+    sure,
+    doubtful: [...alone, ...grown, ...changed],
+    all: grown.at(-1) ?? alone[0] ?? sure,
+    unaccepted: hasAccepted(batch) ? { batch: beyondDoubt(lists(batch, unacceptedOf)), trusted: NONE } : null,
+  }
+}
+
+const NONE: ReadonlySet<Id> = new Set()
+
+type Lists = Pick<
+  BatchState,
+  | 'readings'
+  | 'marks'
+  | 'eggs'
+  | 'additions'
+  | 'covers'
+  | 'placements'
+  | 'stirrings'
+  | 'pourings'
+  | 'rewarmed'
+  | 'acidities'
+  | 'parts'
+>
+
+/** The lists that a standing rests on, each gone through. */
+function lists(batch: BatchState, change: <T>(facts: Fact<T>[]) => Fact<T>[]): BatchState {
+  const changed: Lists = {
+    readings: change(batch.readings),
+    marks: change(batch.marks),
+    eggs: change(batch.eggs),
+    additions: change(batch.additions),
+    covers: change(batch.covers),
+    placements: change(batch.placements),
+    stirrings: change(batch.stirrings),
+    pourings: change(batch.pourings),
+    rewarmed: change(batch.rewarmed),
+    acidities: change(batch.acidities),
+    parts: change(batch.parts),
+  }
+  return { ...batch, ...changed }
+}
+
+/** What counts by itself: no reading in doubt; all else from when the kitchen knew of it, where that was too late. */
+function beyondDoubt(batch: BatchState): BatchState {
+  if (isPlain(batch)) return batch
+  const splitAt = splitOf(batch)
+  const base = lists(batch, (facts) =>
+    facts.flatMap((fact) => (fact.void ? [] : [isWaiting(fact) ? { ...fact, at: fact.knownAt } : fact])),
+  )
+  return { ...base, readings: batch.readings.filter((fact) => !fact.void && !isDoubted(fact, splitAt)) }
+}
+
+/** As nearly always: nothing late, taken back or in doubt. */
+function isPlain(batch: BatchState): boolean {
+  const splitAt = splitOf(batch)
+  const { marks, eggs, additions, covers, placements, stirrings, pourings, rewarmed, acidities, parts } = batch
+  const others: Fact<unknown>[][] = [
+    marks,
+    eggs,
+    additions,
+    covers,
+    placements,
+    stirrings,
+    pourings,
+    rewarmed,
+    acidities,
+    parts,
+  ]
+  return (
+    batch.readings.every((fact) => !fact.void && !isDoubted(fact, splitAt)) &&
+    others.every((facts) => facts.every((fact) => !fact.void && !isWaiting(fact)))
+  )
+}
+
+function isDoubted(fact: Fact<ReadingBody>, splitAt: number): boolean {
+  const { instrument, portion } = fact.value
+  return instrument === null || isWaiting(fact) || (portion === undefined && fact.at >= splitAt)
+}
+
+/** Readings that can only deny. */
+function doubtedReadings(batch: BatchState): Fact<ReadingBody>[] {
+  const splitAt = splitOf(batch)
+  return batch.readings.filter((fact) => !fact.void && isDoubted(fact, splitAt))
+}
+
+/** What else was told too late, each as it says: a mark at its time, something taken back. */
+function changesOf(batch: BatchState): ((base: BatchState) => BatchState)[] {
+  const changes: ((base: BatchState) => BatchState)[] = []
+  const isReading = new Set(batch.readings.map(({ entry }) => entry))
+  for (const fact of standing(batch.readings)) {
+    for (const { now } of fact.waiting) {
+      if (now === 'void') continue
+      changes.push((base) => ({
+        ...base,
+        readings: [...base.readings.filter(({ entry }) => entry !== fact.entry), { ...fact, ...now }],
+      }))
+    }
+  }
+  lists(batch, (facts) => {
+    for (const fact of facts) {
+      if (fact.void) continue
+      if (isWaiting(fact) && !isReading.has(fact.entry))
+        changes.push((base) =>
+          lists(base, (some) => some.map((each) => (each.entry === fact.entry ? { ...each, at: fact.at } : each))),
+        )
+      if (fact.waiting.some(({ now }) => now === 'void'))
+        changes.push((base) => lists(base, (some) => some.filter(({ entry }) => entry !== fact.entry)))
+    }
+    return facts
+  })
+  return changes
+}
+
+function hasAccepted(batch: BatchState): boolean {
+  let found = false
+  lists(batch, (facts) => {
+    found ||= facts.some(({ accepted, amends }) => accepted !== null || amends.some((each) => each.accepted !== null))
+    return facts
+  })
+  return found
+}
+
+function unacceptedOf<T>(facts: Fact<T>[]): Fact<T>[] {
+  return facts.map((fact) => ({ ...withoutAccepted(fact), accepted: null }))
+}

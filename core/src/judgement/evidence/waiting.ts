@@ -1,0 +1,49 @@
+import type { Instant } from '../../ground/instant'
+import type { Id } from '../../ledger/subject'
+import type { Typed } from '../../ground/temperature'
+import type { BatchState } from '../../state/batch'
+import { isWaiting, standing, type Fact } from '../../state/fact'
+
+/** An entry about a batch that was known too late, and waits for the lead. */
+export interface WaitingEntry {
+  entry: Id
+  what: 'reading' | 'mark' | 'addition' | 'eggs' | 'place' | 'correction' | 'taken back' | 'other'
+  /** Of a reading, or of what a correction would put in its place. */
+  typed: Typed | null
+  at: Instant
+  knownAt: Instant
+}
+
+/** What was known too late about a batch, as it was told: late readings, marks and moves, and late corrections of them. */
+export function waitingIn(batch: BatchState): WaitingEntry[] {
+  const { readings, marks, additions, eggs, placements, pourings, stirrings, rewarmed, acidities } = batch
+  const others: Fact<unknown>[] = [...pourings, ...stirrings, ...rewarmed, ...acidities]
+  return [
+    ...of(readings, 'reading', ({ value }) => value.typed),
+    ...of(marks, 'mark'),
+    ...of(additions, 'addition'),
+    ...of(eggs, 'eggs'),
+    ...of(placements, 'place'),
+    ...of(others, 'other'),
+  ].sort((a, b) => a.at - b.at)
+}
+
+function of<T>(
+  facts: readonly Fact<T>[],
+  what: WaitingEntry['what'],
+  typedOf: (fact: { value: T }) => Typed | null = () => null,
+): WaitingEntry[] {
+  return standing(facts).flatMap((fact): WaitingEntry[] => [
+    ...(isWaiting(fact) ? [{ entry: fact.entry, what, typed: typedOf(fact), at: fact.at, knownAt: fact.knownAt }] : []),
+    ...fact.waiting.map(({ entry, now, madeAt }): WaitingEntry => {
+      const told = now === 'void' ? null : now
+      return {
+        entry,
+        what: told ? 'correction' : 'taken back',
+        typed: typedOf(told ?? fact),
+        at: told?.at ?? fact.at,
+        knownAt: madeAt,
+      }
+    }),
+  ])
+}

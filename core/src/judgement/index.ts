@@ -1,0 +1,81 @@
+/**
+ * Judgement: what the readings prove, and nothing more.
+ *
+ * `timeline` what happened to a batch in order: marks, legs, pans, off the heat · `evidence` which readings count, for and against ·
+ * `watch` follows one check through the readings · `find` turns a watch into a finding · `batch` the judge of a batch and what a
+ * decision may be · `keeping` dates, air, warmth and standing of what is held · `lineage` what went into what, and what bars it.
+ *
+ * Imports: ground to state.
+ */
+export { stillNeeds, type Because, type Finding, type Need, type Rung } from './finding'
+export type { Doubt } from './doubt'
+export { type World } from './world'
+export { holdsUntreatedFruit, isMoistened } from './batch/checksNow'
+export { shownBake, type ShownBake } from './batch/shownBake'
+export { judgeOf, nextChange, type Judge } from './batch/judge'
+export { batchStanding, isBinding, isGate, judgeBatch, rulingDate } from './batch/judgeBatch'
+export { worseThanRecorded } from './batch/worseThanRecorded'
+export { ASSESSMENT_LENGTH, decisionShut, isReleased, standingsOf, toAssess, type Shut } from './batch/disposition'
+export {
+  countsFor,
+  evidence,
+  doubtsIn,
+  LATE_MS,
+  mixtureTrace,
+  type Stream,
+  type Testimony,
+  type Witness,
+} from './evidence/evidence'
+export { waitingIn, type WaitingEntry } from './evidence/waiting'
+export { readingsOf } from './find/floor'
+export { ADVICES, type Advice, type AdviceKind } from './keeping/advice'
+export { asOf, airSpans, excursionsOf, isOutside, LOOKS_APART, type AirSpan, type Excursion } from './keeping/air'
+export { firstOfEachPart, itemWalls, wallsOf, type DateWall } from './keeping/dating'
+export { type HotCheck } from './keeping/hotHolding'
+export { type Reheating } from './keeping/reheating'
+export { thermalLag, type ThermalLag } from './keeping/thermalLag'
+export { exposureOf, type Exposure } from './keeping/exposure'
+export { type StoreUnit } from './keeping/air'
+export {
+  judging,
+  itemLevel,
+  itemStanding,
+  itemsIn,
+  itemUrgency,
+  ITEM_ASKS,
+  type ItemAsks,
+  type CourseStanding,
+  type ItemStanding,
+  type Store,
+} from './keeping/itemStanding'
+export { packageOf } from './keeping/package'
+export { isAllowed, receivingOf, type Receiving, type ReceivingReason } from './keeping/receiving'
+export { courseOf, type Course } from './keeping/course'
+export { fastBar, withLineage } from './lineage/lineageBars'
+export { leftOfLot, missedBy, parentsOfBatch, parentsOfItem, type Lineage, type LineageNode } from './lineage/lineage'
+export { asksMerged } from './lineage/merged'
+export { ancestorsOf, partOf, partShut, partUnfit, itemShut, type Ancestry, type PartShut } from './lineage/part'
+export { ancestorsOfItem, lineageBars, type Ancestors, type LineageBar } from './lineage/lineageBars'
+export { batchOf, datingOf, isCleared, passingOn, portionOf, roomTime, type PutAway } from './lineage/portion'
+export { itemCard, unitCard, type ItemCard, type UnitCard } from './lineage/card'
+export {
+  eggLedger,
+  isPooled,
+  leftOverOf,
+  lotTallies,
+  toSettle,
+  unnamedUses,
+  type LotTally,
+  type PartLine,
+} from './timeline/eggLedger'
+export { endEdge, endOf } from './timeline/stepEnds'
+export { beginsAt } from './timeline/beginsAt'
+export { settingsOf, type Setting } from './timeline/setting'
+export { pansOf, pansRead, slowestPan } from './timeline/pans'
+export { instantOf } from './timeline/offHeat'
+export { legOf } from './timeline/legs'
+export { rewarmings } from './timeline/rewarming'
+export { rawAfterReading, rawInsOf, reopens, type RawIn } from './timeline/rawIn'
+export { phaseOf, type Phase } from './timeline/phase'
+export { judgeHeat, type HeatStanding, type RowStanding } from './watch/judgeHeat'
+export { judgeCooling, type CoolingStanding } from './watch/judgeCooling'

@@ -1,0 +1,90 @@
+import type { Instant } from '../../ground/instant'
+import type { Id } from '../../ledger/subject'
+import type { MoveHow } from '../../ledger/storeEntries'
+import { celsiusOf } from '../../ground/temperature'
+import { eggOf, holdOf, isGone, releasedAt, wentOutOf, type ItemState } from '../../state/item'
+import { inOrder, isWaiting } from '../../state/fact'
+import type { Bounded } from '../../physics/trace/reading'
+import type { DateWall } from './dating'
+import type { Measure } from '../../ground/measure'
+
+/**
+ * What became of an item, in short: all that it is judged by at any hour and under any limits, and nothing else, so that
+ * a whole store is judged without reading what else was entered.
+ */
+export interface Course {
+  gone: boolean
+  /** Some of it went out against what stood, and the lead has not answered for that. */
+  wentOut: boolean
+  /** The date that rules; null: nothing dates it. */
+  wall: Pick<DateWall, 'lastDay' | 'until'> | null
+  ready: Instant | null
+  /** Which cold it is kept in; null: it needs none. */
+  kept: Kept
+  coldAt: Instant | null
+  carried: Bounded
+  /** A portion, or less than a kilogram: it follows what it stands in sooner. */
+  small: boolean
+  /** Only noted that it is best before a day: nothing else dates it. */
+  noted: boolean
+  /** Where it went, oldest first. */
+  moves: { at: Instant; unit: Id | null; how: MoveHow }[]
+  /** Readings of its core, oldest first; `by` a probe, or a number that somebody said. */
+  reads: { at: Instant; celsius: number; by: 'probe' | 'word' }[]
+  hold: 'held' | 'recalled' | null
+  /** When the lead last let it go on; null: never. */
+  released: Instant | null
+}
+
+export type Kept = 'cold' | 'shell eggs' | null
+
+/** @param walls its dates, the one that rules first */
+export function courseOf(item: ItemState, walls: readonly DateWall[]): Course {
+  const { ready, coldAt, carried } = item
+  const [wall] = walls
+  const hold = holdOf(item)
+  return {
+    gone: isGone(item),
+    wentOut: wentOutOf(item).length > 0,
+    wall: wall ? { lastDay: wall.lastDay, until: wall.until } : null,
+    ready,
+    kept: keptIn(item),
+    coldAt,
+    carried,
+    small: isSmall(item.measure),
+    noted: item.dating.bestBefore !== undefined,
+    moves: movesOf(item),
+    // Known too late, a reading is a word: it can deny.
+    reads: inOrder(item.readings).map((read) => ({
+      at: read.at,
+      celsius: celsiusOf(read.value.typed),
+      by: read.value.instrument === null || isWaiting(read) ? 'word' : 'probe',
+    })),
+    hold: hold ? (hold.value.recall ? 'recalled' : 'held') : null,
+    released: releasedAt(item),
+  }
+}
+
+const SMALL_GRAMS = 1000
+
+function isSmall({ value, unit }: Measure): boolean {
+  return (unit !== 'g' && unit !== 'ml') || value < SMALL_GRAMS
+}
+
+/**
+ * Where it went. A move that was known too late counts against it: out of the cold from when it is said to have been, and
+ * into the cold from when the kitchen knew.
+ */
+function movesOf({ moves }: Pick<ItemState, 'moves'>): Course['moves'] {
+  return inOrder(
+    moves.map((move) => (isWaiting(move) && !LEAVES.includes(move.value.how) ? { ...move, at: move.knownAt } : move)),
+  ).map(({ at, value: { unit, how } }) => ({ at, unit, how }))
+}
+
+const LEAVES: readonly MoveHow[] = ['out', 'serve', 'hot', 'thaw']
+
+/** Which cold an item is kept in: eggs in their shells have their own, what needs none has none. */
+export function keptIn(item: Pick<ItemState, 'facts' | 'ingredient' | 'what'>): Kept {
+  if (!item.facts.needsCold) return null
+  return item.what === 'package' && eggOf(item) === 'whole' && item.facts.heat === 'raw' ? 'shell eggs' : 'cold'
+}

@@ -1,0 +1,201 @@
+import { HOUR, MINUTE, type Instant } from '../../ground/instant'
+import { SAME_DEGREE } from '../../ground/temperature'
+import type { Id } from '../../ledger/subject'
+import type { MoveHow } from '../../ledger/storeEntries'
+import type { Bounded } from '../../physics/trace/reading'
+import { airSpans, isEverOutside, isQuiet, type StoreUnit } from './air'
+import type { Course } from './course'
+import { isCold, type Level } from '../../recipe/checks/unitKind'
+
+/** How long an item was above its cold limit, over its life. */
+export interface Exposure {
+  time: Bounded
+  /** Each unbroken time above it that is possible, oldest first. */
+  periods: { from: Instant; to: Instant; time: Bounded }[]
+  /** It may be above it now. */
+  now: boolean
+  /** Of the least, what the lead has answered for by letting it go on, ms: law counts it on, guidance does not ask again. */
+  answered: number
+  /** The last reading of its own core; null: none. */
+  read: { at: Instant; celsius: number } | null
+}
+
+interface Stretch {
+  from: Instant
+  to: Instant
+  /** Shares of it that count. */
+  least: number
+  likely: number
+  most: number
+}
+
+/**
+ * The bounded time above the cold limit, from when it was first cold. Out on the bench all of it counts: there nothing
+ * keeps it cold. In a unit the air counts at most and likely, never at least: food warms later than air. Two readings
+ * of its own above the limit prove the time between them; one at or under it, taken while the air was still warm, takes
+ * the warm time before it back. A night between two good looks is normal. Where the lead let it go on, what was only
+ * possible until then is answered; what was proven stays: no decision gives back time that a law counts.
+ * @param level its own cold limit, whatever unit it is in
+ */
+export function exposureOf(
+  course: Pick<Course, 'reads' | 'moves' | 'coldAt' | 'carried' | 'released' | 'small'>,
+  units: readonly StoreUnit[],
+  level: Level,
+  nightMs: number,
+  now: Instant,
+): Exposure {
+  const { moves, coldAt: chilled, released } = course
+  const reads = course.reads.filter(({ at }) => howAt(moves, at) !== 'hot')
+  const isWarm = (celsius: number) => celsius > level.celsius + SAME_DEGREE
+  const cold = reads.find(({ celsius, by }) => by === 'probe' && !isWarm(celsius))
+  const last = reads.at(-1)
+  const read = last ? { at: last.at, celsius: last.celsius } : null
+  const begins = Math.min(chilled ?? Infinity, cold?.at ?? Infinity)
+  const carried = released === null ? course.carried : provenOf(course.carried)
+  const answeredFor = released === null ? 0 : carried.least
+  const brought = carried.most > 0 ? [{ from: moves[0]?.at ?? now, to: moves[0]?.at ?? now, time: carried }] : []
+  // Never read cold: from when it was put away it may have been warm all the time. That asks, and discards nothing.
+  const unread = begins === Infinity
+  let stretches = staysOf(moves, unread ? -Infinity : begins, now).flatMap((stay) =>
+    stretchesOf(stay, units, level, nightMs).map((each) => (unread ? { ...each, least: 0, likely: 0 } : each)),
+  )
+  for (const { at, celsius, by } of reads) {
+    // A number that no probe stands behind can deny, not prove.
+    if (isWarm(celsius)) stretches = cut(stretches, at)
+    else if (by === 'probe')
+      stretches = coldAt(
+        cut(stretches, at),
+        at,
+        reads.filter((each) => isWarm(each.celsius)),
+        course.small,
+      )
+  }
+  for (const [i, { at, celsius }] of reads.entries()) {
+    const next = reads[i + 1]
+    if (next && isWarm(celsius) && isWarm(next.celsius)) stretches = proven(stretches, at, next.at)
+  }
+  let answered = answeredFor
+  if (released !== null) {
+    stretches = cut(stretches, released).filter(({ to, least }) => to > released || least > 0)
+    for (const { from, to, least } of stretches) if (to <= released) answered += least * (to - from)
+  }
+  const own = periodsOf(stretches)
+  // What a part brought counts as a period of its own: a law that allows one warm period has had it.
+  const periods = [...brought, ...own]
+  const time = own.reduce((sum, period) => plus(sum, period.time), carried)
+  const end = stretches.at(-1)
+  return { time, periods, now: end !== undefined && end.to === now && end.most > 0, answered, read }
+}
+
+/** How it was kept at an instant; undefined before its first move. */
+function howAt(moves: Course['moves'], at: Instant): MoveHow | undefined {
+  return moves.findLast((move) => move.at <= at)?.how
+}
+
+interface Stay {
+  from: Instant
+  to: Instant
+  unit: Id | null
+  frozen: boolean
+}
+
+/** Where it was, from when on. Before its first move nobody said: it counts as out. */
+function staysOf(moves: Course['moves'], begins: Instant, now: Instant): Stay[] {
+  return moves.flatMap(({ at, unit, how }, i): Stay[] => {
+    const from = Math.max(at, begins)
+    const to = Math.min(moves[i + 1]?.at ?? now, now)
+    return to > from ? [{ from, to, unit, frozen: how === 'freeze' }] : []
+  })
+}
+
+function stretchesOf(
+  { from, to, unit: id, frozen }: Stay,
+  units: readonly StoreUnit[],
+  level: Level,
+  nightMs: number,
+): Stretch[] {
+  const unit = id === null ? null : units.find((each) => each.id === id)
+  // Hard food waits out a night that nobody saw; a freezer that was read warmer than the cold limit is another matter.
+  if (frozen || unit?.kind === 'freezer')
+    return unit && isEverOutside(unit, level)
+      ? inAir(unit, level, from, to, nightMs).filter(({ likely }) => likely > 0)
+      : []
+  if (unit?.kind === 'hot well') return []
+  if (!unit || !isCold(unit.kind)) return [{ from, to, least: 1, likely: 1, most: 1 }]
+  return isQuiet(unit, level, from, to, nightMs) ? [] : inAir(unit, level, from, to, nightMs)
+}
+
+function inAir(unit: StoreUnit, level: Level, from: Instant, to: Instant, nightMs: number): Stretch[] {
+  return airSpans(unit, level, from, to, nightMs).flatMap(({ from: a, to: b, air, share }): Stretch[] =>
+    air === 'within' ? [] : [{ from: a, to: b, least: 0, likely: share, most: 1 }],
+  )
+}
+
+/** The same stretches, none lying across an instant. */
+function cut(stretches: readonly Stretch[], at: Instant): Stretch[] {
+  return stretches.flatMap((each) =>
+    each.from < at && at < each.to
+      ? [
+          { ...each, to: at },
+          { ...each, from: at },
+        ]
+      : [each],
+  )
+}
+
+/** How far food lags behind what it stands in, small and large: out in the open, and in a unit that is too warm, ms. House figures. */
+const LAG = { open: { small: 30 * MINUTE, large: HOUR }, unit: { small: 12 * HOUR, large: 12 * HOUR } }
+
+/**
+ * Cold to the core at an instant: the unbroken warm time that led up to it did not reach the core. It passes no reading of
+ * its own that was warm, and no time longer than food lags behind.
+ */
+function coldAt(
+  stretches: readonly Stretch[],
+  at: Instant,
+  warm: readonly { at: Instant }[],
+  small: boolean,
+): Stretch[] {
+  const lastWarm = Math.max(-Infinity, ...warm.filter((each) => each.at <= at).map((each) => each.at))
+  let back = at
+  const spared = new Set<Stretch>()
+  for (const each of [...stretches].reverse()) {
+    if (each.to !== back) continue
+    spared.add(each)
+    back = each.from
+  }
+  // A time that nobody saw, between two good looks, is no warm one: its cold core says what it was.
+  const warmed = [...spared].filter(({ likely }) => likely > 0)
+  const lag = warmed.some(({ least }) => least > 0) ? LAG.open : LAG.unit
+  const longest = at - Math.min(at, ...warmed.map(({ from }) => from))
+  if (back < lastWarm || longest > (small ? lag.small : lag.large)) return [...stretches]
+  return stretches.filter((each) => !spared.has(each))
+}
+
+/** Warm at both ends by its own readings: all of it. */
+function proven(stretches: readonly Stretch[], from: Instant, to: Instant): Stretch[] {
+  const rest = cut(cut(stretches, from), to).filter((each) => each.to <= from || each.from >= to)
+  return [...rest, { from, to, least: 1, likely: 1, most: 1 }].sort((a, b) => a.from - b.from)
+}
+
+function periodsOf(stretches: readonly Stretch[]): Exposure['periods'] {
+  const periods: Exposure['periods'] = []
+  for (const { from, to, least, likely, most } of stretches) {
+    const ms = to - from
+    const time = { least: ms * least, likely: ms * likely, most: ms * most }
+    const last = periods.at(-1)
+    if (last?.to === from) {
+      last.to = to
+      last.time = plus(last.time, time)
+    } else periods.push({ from, to, time })
+  }
+  return periods
+}
+
+function provenOf({ least }: Bounded): Bounded {
+  return { least, likely: least, most: least }
+}
+
+function plus(a: Bounded, b: Bounded): Bounded {
+  return { least: a.least + b.least, likely: a.likely + b.likely, most: a.most + b.most }
+}

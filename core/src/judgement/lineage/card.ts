@@ -1,0 +1,80 @@
+import type { Instant } from '../../ground/instant'
+import type { Day } from '../../ground/zone'
+import type { Id } from '../../ledger/subject'
+import type { HeatStatus } from '../../ledger/storeEntries'
+import type { Allergen } from '../../recipe/ingredient/ingredient'
+import type { DietClaim } from '../../recipe/method/facts'
+import { holdOf, isGone, itemLeft, placeOf, wentOutOf, type ItemState } from '../../state/item'
+import type { DateWall } from '../keeping/dating'
+import type { Measure } from '../../ground/measure'
+import type { HoldingKind } from '../../recipe/checks/unitKind'
+import { lastAir, type AirReading, type UnitState } from '../../state/unit'
+
+/** An item in short, as lists show it: facts only, nothing that depends on the time. */
+export interface ItemCard {
+  id: Id
+  code: string
+  name: string
+  what: ItemState['what']
+  made: Instant
+  left: Measure
+  gone: boolean
+  unit: Id | null
+  shelf: number | null
+  /** Out with time as its only control, or hot, since; null: neither. */
+  outSince: Instant | null
+  lastDay: Day | null
+  until: Instant | null
+  /** Frozen: the days that will be left; null otherwise. */
+  frozenDays: number | null
+  ruledBy: string
+  ready: Instant | null
+  held: boolean
+  heat: HeatStatus
+  advisory: boolean
+  allergens: Allergen[]
+  claims: DietClaim[]
+}
+
+/** @param walls its dates, the one that rules first */
+export function itemCard(item: ItemState, walls: readonly DateWall[]): ItemCard {
+  const { id, code, name, what, made, ready, facts } = item
+  const [wall] = walls
+  const place = placeOf(item)
+  const out = place && ['out', 'serve', 'hot'].includes(place.value.how) ? place.at : null
+  return {
+    id,
+    code,
+    name,
+    what,
+    made,
+    left: itemLeft(item),
+    gone: isGone(item) && wentOutOf(item).length === 0,
+    unit: place?.value.unit ?? null,
+    shelf: place?.value.shelf ?? null,
+    outSince: out,
+    lastDay: wall?.lastDay ?? null,
+    until: wall?.until ?? null,
+    frozenDays: wall?.daysLeft ?? null,
+    ruledBy: wall?.ruledBy ?? '',
+    ready,
+    held: holdOf(item) !== null,
+    heat: facts.heat,
+    advisory: facts.advisory,
+    allergens: facts.allergens,
+    claims: facts.claims,
+  }
+}
+
+/** A unit in short, with its last look. */
+export interface UnitCard {
+  id: Id
+  name: string
+  kind: HoldingKind
+  air: AirReading | null
+}
+
+export function unitCard(unit: UnitState): UnitCard {
+  const { id, name, kind } = unit
+  return { id, name, kind, air: lastAir(unit) }
+}

@@ -1,0 +1,85 @@
+import type { Instant } from '../../ground/instant'
+import { catalogue } from '../../recipe/ingredient/catalogue'
+import type { Id } from '../../ledger/subject'
+import type { Addition } from '../../ledger/entry'
+import type { BatchState } from '../../state/batch'
+import { standing, type Fact } from '../../state/fact'
+
+/** Something that has to be cooked with the rest, as it went in. */
+export interface RawIn {
+  entry: Id
+  step: string
+  at: Instant
+  knownAt: Instant
+  what: 'egg' | 'fruit' | 'part'
+}
+
+/** Raw egg or untreated frozen fruit: what is in the pot has not been through the heat any more. */
+export function reopens({ ingredient, state }: Pick<Addition, 'ingredient' | 'state'>): boolean {
+  return rawAs({ ingredient, state }) !== null
+}
+
+/** All that went in raw, by whatever entry and whatever step it names: shell egg, untreated fruit, a part that is raw. */
+export function rawInsOf({ eggs, additions, parts, alreadyIn, startedAt }: BatchState): RawIn[] {
+  const fromTheFirst = new Set(standing(alreadyIn).map(({ value }) => value.target))
+  const rawIn = ({ entry, at, knownAt }: Fact<unknown>, step: string, what: RawIn['what']): RawIn =>
+    fromTheFirst.has(entry)
+      ? { entry, step, at: startedAt, knownAt: startedAt, what }
+      : { entry, step, at, knownAt, what }
+  return [
+    ...standing(eggs)
+      .filter(({ value }) => value.form !== 'pasteurized')
+      .map((fact) => rawIn(fact, fact.value.step, 'egg')),
+    ...standing(additions).flatMap((fact) => {
+      const what = rawAs(fact.value)
+      return what ? [rawIn(fact, fact.value.step, what)] : []
+    }),
+    ...standing(parts)
+      .filter(({ value }) => value.part.facts.heat === 'raw')
+      .map((fact) => rawIn(fact, fact.value.step, 'part')),
+  ]
+}
+
+/** Of these what nothing is to heat, because the method and the rule set allow it so: it makes a raw dessert of it. */
+export function isRawOnPurpose({ terms: { eggs } }: Pick<BatchState, 'terms'>, { what, step }: RawIn): boolean {
+  return (
+    what !== 'fruit' &&
+    eggs.unheated === 'shell with advisory' &&
+    eggs.uses.some((use) => use.step === step && !use.heated)
+  )
+}
+
+/** Since when the floor has to be proven anew: after the last raw thing that went in. Long ago while nothing did. */
+export function reopenedAt(batch: BatchState): Instant {
+  return reopenings(batch).at(-1) ?? -Infinity
+}
+
+/**
+ * When what went in raw opened the floor anew, in order. By the time it tells of, and by when it was known: what is
+ * entered after a reading was not in the pot that was read, unless the lead says so.
+ */
+export function reopenings(batch: BatchState): Instant[] {
+  const read = batch.readings.filter(
+    ({ void: gone, value }) => !gone && value.of === 'mixture' && value.where === 'core',
+  )
+  const opened = rawInsOf(batch)
+    .filter((raw) => !isRawOnPurpose(batch, raw))
+    .map(({ at, knownAt }) => Math.max(at, ...read.filter((each) => each.knownAt < knownAt).map((each) => each.at + 1)))
+  return [...new Set(opened)].sort((a, b) => a - b)
+}
+
+function rawAs({ ingredient, state }: Pick<Addition, 'ingredient' | 'state'>): 'egg' | 'fruit' | null {
+  if (catalogue[ingredient]?.egg != null) return state === 'pasteurized lot' ? null : 'egg'
+  return state === 'frozen' ? 'fruit' : null
+}
+
+/** What went in raw after the mixture was read, as far as the kitchen knew: it opened the floor again, unless it was in from the first. */
+export function rawAfterReading(batch: BatchState): RawIn[] {
+  const first = Math.min(
+    Infinity,
+    ...standing(batch.readings)
+      .filter(({ value }) => value.of === 'mixture' && value.where === 'core')
+      .map(({ knownAt }) => knownAt),
+  )
+  return rawInsOf(batch).filter((raw) => !isRawOnPurpose(batch, raw) && raw.knownAt > first)
+}

@@ -1,0 +1,86 @@
+import type { Day } from '../../ground/zone'
+import { eggPlan, type EggPlan } from '../egg/eggPlan'
+import type { AcidityRule } from '../../rules/rule'
+import { foreseenChecks, limitsOf, NOTHING_FORESEEN, type Foreseen } from './checksFor'
+import type { Source } from '../../rules/source'
+import type { Force, LimitSet } from '../../rules/limit'
+import { permitted } from '../../rules/practice'
+import type { Composition } from '../../physics/material/properties'
+import { isWashed } from '../ingredient/produce'
+import { factsOf, unboiledFruit } from '../method/facts'
+import type { Method } from '../method/method'
+
+/** What of the house and of the order a batch is made under, beside its checks: fixed when it starts. */
+export interface Terms extends Foreseen {
+  /** The kitchen or this order serves highly susceptible people. */
+  susceptible: boolean
+  eggs: EggPlan
+  /** Fresh fruit, herbs and flowers that the method takes: told as washed before they go in. */
+  washed: { step: string; ingredient: string }[]
+  /** The method takes frozen fruit that nobody treated, and does not boil it. */
+  untreatedFruit: boolean
+  cleanFirst: boolean
+  warmMinutes: number
+  rewarmings: number
+  /** The table that says whether it needs temperature control; null where the rule set prints none. */
+  acidity: AcidityTable | null
+  /** What is to be cooled: all that goes in; null where the amounts do not say. */
+  product: { kilograms: number; composition: Composition } | null
+}
+
+export interface AcidityTable {
+  rows: AcidityRule['rows']
+  force: Force
+  source: Source
+}
+
+/**
+ * The terms of a batch of this method.
+ * @param factor how many times over it is made
+ * @param forSusceptible the order is for highly susceptible people, whatever the kitchen serves else
+ */
+export function termsOf(method: Method, factor: number, limits: LimitSet, forSusceptible: boolean, day: Day): Terms {
+  const { practice } = limits
+  const susceptible = practice.susceptible || forSusceptible
+  return {
+    susceptible,
+    eggs: eggPlan(method, factor, limits, susceptible, day),
+    washed: method.amounts.filter(isWashed).map(({ step, ingredient }) => ({ step, ingredient })),
+    untreatedFruit: unboiledFruit(method).length > 0,
+    cleanFirst: practice.cleanFirst,
+    warmMinutes: practice.warmMinutes,
+    rewarmings: practice.rewarmings,
+    acidity: acidityTable(limits, day),
+    product: productOf(method, factor),
+    ...foreseenChecks(method, limits, day),
+  }
+}
+
+/** What a batch of before terms were kept was made under: nothing was allowed that is not allowed to all. */
+export const FORMER_TERMS: Terms = {
+  susceptible: false,
+  eggs: { uses: [], heated: 'any', unheated: 'pasteurized', allows: null },
+  washed: [],
+  untreatedFruit: false,
+  cleanFirst: false,
+  warmMinutes: 30,
+  rewarmings: 0,
+  acidity: null,
+  product: null,
+  ...NOTHING_FORESEEN,
+}
+
+/** Components count by their grams, as if they were like the rest. */
+function productOf(method: Method, factor: number): Terms['product'] {
+  const { grams, composition } = factsOf(method, () => null)
+  const parts = method.components.reduce((sum, part) => sum + (part.grams ?? 0), 0)
+  return composition && { kilograms: Math.round(grams * factor + parts * factor) / 1000, composition }
+}
+
+function acidityTable(limits: LimitSet, day: Day): AcidityTable | null {
+  const packaged = permitted(limits.practice.permits.packagedAcidity, day)
+    ? limitsOf(limits, 'acidity-packaged', day)
+    : []
+  const [limit] = packaged.length ? packaged : limitsOf(limits, 'acidity', day)
+  return limit?.rule.kind === 'acidity' ? { rows: limit.rule.rows, force: limit.force, source: limit.source } : null
+}

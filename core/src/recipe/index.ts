@@ -1,0 +1,50 @@
+/**
+ * Recipe: ingredients, methods, and what a method will be held to before anything is made.
+ *
+ * `ingredient` the catalogue · `method` steps and amounts, heat plan, scaling, problems of a file · `egg` which egg may go in and
+ * how it is tempered · `checks` the limits that a method carries, the terms of a batch, and the problems that block it.
+ *
+ * Imports: ground, physics, rules.
+ */
+export { checksFor, limitsOf, type Check } from './checks/checksFor'
+export {
+  bakeOn,
+  NOTHING_SIGNED,
+  VALIDATED_CORE,
+  VALIDATING_BAKES,
+  type Signed,
+  type ValidatedBake,
+} from './checks/signed'
+export { blocking, problemsOf, type Problem, type ProblemCode } from './checks/problems'
+export { expectedSteps, gatesAt, type ExpectedStep } from './checks/expected'
+export { FORMER_TERMS, termsOf, type AcidityTable, type Terms } from './checks/terms'
+export { acidityResult, isChecked, METER_LINE, type AcidityMeasure, type AcidityResult } from './checks/acidity'
+export {
+  coldLevel,
+  HOLDING_KINDS,
+  isCold,
+  levelOf,
+  shellEggLevel,
+  type HoldingKind,
+  type Level,
+} from './checks/unitKind'
+export { temperParts, type TemperParts } from './egg/temperParts'
+export { eggPlan, mayUse, type EggPlan, type EggRule, type EggUse, type LotForm } from './egg/eggPlan'
+export { LADLE_STEP, largestLadle, onsetOf, temper, temperVerdict, type Pour, type TemperVerdict } from './egg/temper'
+export { catalogue, findIngredients } from './ingredient/catalogue'
+export * from './ingredient/ingredient'
+export { mixed } from './ingredient/mixed'
+export { gelatineFor, leavesFor, LEAVES, type LeafGrade } from './ingredient/gelatine'
+export { EGG_SIZES, eggGrams, type EggPart, type EggSize } from './ingredient/eggGrams'
+export { isFrozenFruit, isLookedAt, isWashed } from './ingredient/produce'
+export { BY_PRODUCT_DAYS } from './ingredient/byProduct'
+export { families, type Family } from './method/families'
+export * from './method/method'
+export { newMethod, NO_INSTRUCTION } from './method/newMethod'
+export { heatPlan, type HeatPlan } from './method/heatPlan'
+export { factsOf, ingredientOf, rawEggs, type DietClaim, type FindMethod, type MethodFacts } from './method/facts'
+export { METHOD_FILE, methodSchema } from './method/schema'
+export { methodFile, readMethodFile } from './method/methodFile'
+export { eggsIn, factorOf, scaled, type Target } from './method/scaling'
+export { differences, type Difference } from './method/difference'
+export { parseMethod } from './method/parseMethod'

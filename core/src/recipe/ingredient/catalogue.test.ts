@@ -1,0 +1,76 @@
+import { eggGrams, EGG_SIZES } from './eggGrams'
+import { boilingPoint } from '../../physics/heating/boilingPoint'
+import { catalogue, findIngredients } from './catalogue'
+import { gelatineFor, leavesFor } from './gelatine'
+
+/** Mass % once more, apart from the data: water, protein, fat, carbohydrate, ash. */
+const COMPOSITIONS: Record<string, [number, number, number, number, number]> = {
+  milk: [88.1, 3.2, 3.3, 4.7, 0.7],
+  'cream-36': [57.9, 2.8, 36, 2.8, 0.5],
+  egg: [76.1, 12.6, 9.5, 0.7, 1.1],
+  yolk: [52.3, 15.9, 26.5, 3.6, 1.7],
+  white: [87.6, 10.9, 0.2, 0.7, 0.6],
+  sugar: [0, 0, 0, 100, 0],
+  'dark-chocolate': [1.4, 7.8, 42.6, 45.9, 2.3],
+}
+
+describe('the catalogue', () => {
+  it('has compositions that are whole', () => {
+    for (const { key, composition } of Object.values(catalogue)) {
+      const { water, protein, fat, carbohydrate, fibre = 0, ash } = composition
+      const shares = [water, protein, fat, carbohydrate, fibre, ash]
+      expect(`${key} ${shares.reduce((a, b) => a + b, 0).toFixed(3)}`).toBe(`${key} 1.000`)
+      expect(Math.min(...shares)).toBeGreaterThanOrEqual(0)
+    }
+  })
+
+  it.each(Object.keys(COMPOSITIONS))('has %s as written down', (key) => {
+    const { water, protein, fat, carbohydrate, ash } = catalogue[key]!.composition
+    expect([water, protein, fat, carbohydrate, ash].map((share) => Math.round(share * 1e4) / 100)).toEqual(
+      COMPOSITIONS[key],
+    )
+  })
+
+  it('is found in by any name, on both sides of the Atlantic', () => {
+    const first = (text: string) => findIngredients(text)[0]?.key
+    expect([
+      first('corn starch'),
+      first('Heavy cream'),
+      first('gelatin sheet'),
+      first("confectioners'"),
+      first('isinglass'),
+    ]).toEqual(['corn-starch', 'cream-36', 'gelatine', 'icing-sugar', 'fish-gelatine'])
+    expect(findIngredients('plutonium')).toEqual([])
+  })
+
+  it('knows what a label has to know', () => {
+    expect(catalogue.gelatine).toMatchObject({ origin: 'land animal', bloom: 200 })
+    expect(catalogue['fish-gelatine']).toMatchObject({ origin: 'fish', allergens: ['fish'] })
+    expect(catalogue.spirit!.alcohol).toBeCloseTo(0.334, 3)
+    expect(catalogue.flour).toMatchObject({ starch: true, allergens: ['wheat', 'gluten'] })
+  })
+})
+
+describe('gelatine', () => {
+  it('sets as firmly by mass times bloom', () => {
+    expect(gelatineFor(10, 200, 250)).toBeCloseTo(8, 9)
+    expect(leavesFor(10, 200, 'gold')).toBe(5)
+    expect(leavesFor(10, 200, 'platinum')).toBe(5)
+    expect(() => gelatineFor(0, 200, 250)).toThrow(/grams: 0/)
+  })
+})
+
+describe('eggs', () => {
+  it('have the edible grams of their size, a third of it yolk', () => {
+    expect([eggGrams('whole'), eggGrams('yolk'), eggGrams('white')]).toEqual([50, 17, expect.closeTo(33, 9)])
+    expect(['US S', 'US M', 'US XL', 'US J'].map((size) => EGG_SIZES[size as 'US S'])).toEqual([38, 44, 56, 63])
+  })
+})
+
+describe('the boiling point', () => {
+  it('falls with altitude', () => {
+    expect(boilingPoint(0)).toBeCloseTo(100, 0)
+    expect(boilingPoint(1500)).toBeCloseTo(95, 0)
+    expect(() => boilingPoint(NaN)).toThrow(/altitudeMetres: NaN/)
+  })
+})

@@ -1,0 +1,32 @@
+import type { Composition } from '../../physics/material/properties'
+import type { EggPart } from './eggGrams'
+
+export type Allergen =
+  'milk' | 'egg' | 'wheat' | 'tree nuts' | 'peanut' | 'soy' | 'sesame' | 'fish' | 'sulphites' | 'gluten'
+
+/** Where it comes from, for diet claims. */
+export type Origin = 'plant' | 'milk' | 'egg' | 'honey' | 'land animal' | 'fish'
+
+/** What a method's ingredient is, as far as heat, labels and safety care. */
+export interface Ingredient {
+  key: string
+  /** As we say it, in British spelling. */
+  name: string
+  /** What others call it, on both sides of the Atlantic. */
+  synonyms: string[]
+  composition: Composition
+  allergens: Allergen[]
+  origin: Origin
+  /** Ethanol, share of the mass. */
+  alcohol: number
+  /** Spoils without temperature control. */
+  needsCold: boolean
+  /** What of an egg it is; eggs are raw unless the line says a pasteurized lot. */
+  egg: EggPart | null
+  /** Thickens only once boiled out. */
+  starch: boolean
+  /** Bloom strength, for gelatine; 0 for all else. */
+  bloom: number
+  /** Fruit, herbs and flowers as they come from the field. */
+  fresh?: true
+}

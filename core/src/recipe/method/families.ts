@@ -1,0 +1,174 @@
+import type { FamilyKey, Procedure, StepKind } from './method'
+import type { Degrees } from '../../ground/temperature'
+
+/** A kind of process with its own hazards: what it carries, and where it spoils as a dessert. */
+export interface Family {
+  key: FamilyKey
+  name: string
+  /** Its heat has to meet the egg rows. */
+  egg: boolean
+  /** Steps without which it cannot be that. */
+  needs: StepKind[]
+  /** Above this it spoils as a dessert: quality, never law. A house default. */
+  ceiling: Degrees | null
+  cooling: Procedure['cooling']
+  /** Crumb and dry pieces: a bake that the lead has validated closes its floor, and it may be kept dry, without cold. */
+  crumb: boolean
+  /** House keeping days to begin with. */
+  houseDays: number
+  /** What goes wrong in it. */
+  hazard: string
+}
+
+const family = (
+  key: FamilyKey,
+  name: string,
+  needs: StepKind[],
+  ceiling: Degrees | null,
+  cooling: Procedure['cooling'],
+  houseDays: number,
+  hazard: string,
+): Family => ({
+  key,
+  name,
+  egg: EGG.includes(key),
+  crumb: key === 'baked-crumb',
+  needs,
+  ceiling,
+  cooling,
+  houseDays,
+  hazard,
+})
+
+const EGG: FamilyKey[] = [
+  'starch-custard',
+  'poured-custard',
+  'churned-base',
+  'heated-nog',
+  'fruit-curd',
+  'yolk-foam',
+  'white-foam',
+  'baked-custard',
+  'baked-crumb',
+]
+const at = (c: number, f: number): Degrees => ({ c, f })
+const KEPT: StepKind[] = ['cool', 'hold']
+
+/** Every family that ships. Ceilings and days are house defaults; the rule set's maximum always wins. */
+export const families: Record<FamilyKey, Family> = Object.fromEntries(
+  [
+    family(
+      'starch-custard',
+      'Starch-set custard',
+      ['cook', 'boil out', ...KEPT],
+      null,
+      'stages',
+      3,
+      'Boil skipped, egg added after the last heat, thick and slow to cool',
+    ),
+    family(
+      'poured-custard',
+      'Poured custard',
+      ['cook', ...KEPT],
+      at(85, 185),
+      'stages',
+      3,
+      'One touch of the target and off: no hold; milk temperature credited to the mix',
+    ),
+    family(
+      'churned-base',
+      'Churned custard base',
+      ['cook', ...KEPT],
+      at(85, 185),
+      'stages',
+      3,
+      'Hot, lidded, deep; ageing overnight unwatched',
+    ),
+    family(
+      'heated-nog',
+      'Heated nog',
+      ['cook', ...KEPT],
+      at(82, 180),
+      'stages',
+      3,
+      'Spirit gets no credit; foam added raw',
+    ),
+    family(
+      'fruit-curd',
+      'Fruit curd',
+      ['cook', ...KEPT],
+      at(88, 190),
+      'stages',
+      5,
+      'Low heat for long; keeping time by folklore',
+    ),
+    family(
+      'yolk-foam',
+      'Yolk foam',
+      ['cook', 'hold'],
+      at(82, 180),
+      'stages',
+      2,
+      "The syrup's temperature is not the foam's",
+    ),
+    family('white-foam', 'White foam', ['whip', 'hold'], at(75, 167), 'ambient', 2, 'A browned top proves nothing'),
+    family('mousse', 'Mousse', ['fold', ...KEPT], null, 'ambient', 2, 'Raw egg that no step heats'),
+    family(
+      'gelatine-cream',
+      'Gelatine-set cream',
+      ['heat dairy', ...KEPT],
+      at(90, 194),
+      'stages',
+      3,
+      'Poured hot into many small moulds in one refrigerator',
+    ),
+    family(
+      'acid-cream',
+      'Acid-set cream',
+      ['heat dairy', ...KEPT],
+      null,
+      'stages',
+      3,
+      'Thickening taken for safety; pH not measured',
+    ),
+    family(
+      'fruit-jelly',
+      'Fruit jelly layer',
+      ['cook', ...KEPT],
+      null,
+      'stages',
+      3,
+      'Re-melted layers; untreated frozen berries',
+    ),
+    family(
+      'baked-custard',
+      'Baked custard',
+      ['bake'],
+      at(85, 185),
+      'stages',
+      3,
+      'Oven setting is not core temperature',
+    ),
+    family(
+      'baked-crumb',
+      'Baked crumb, dry pieces',
+      ['bake', 'hold'],
+      null,
+      'dry',
+      3,
+      'Raw in the middle; filled or soaked, it needs the cold again',
+    ),
+    family(
+      'enriched-custard',
+      'Enriched custard',
+      ['fold', ...KEPT],
+      null,
+      'ambient',
+      2,
+      'Room time while whipping and piping',
+    ),
+    family('assembly', 'Layered assembly', ['assemble', 'hold'], null, 'ambient', 2, 'Oldest part forgotten'),
+    family('whipped-cream', 'Whipped cream', ['whip', 'hold'], null, 'ambient', 2, 'Age unknown; piping bag warm'),
+    family('by-product', 'By-product', ['hold'], null, 'ambient', 2, 'Tub without date or heat status'),
+  ].map((each) => [each.key, each]),
+) as Record<FamilyKey, Family>

@@ -1,0 +1,35 @@
+/**
+ * State: what was entered, folded into one value a subject, with every amendment kept.
+ *
+ * `fact` one entry as it stands now · `batch`, `item`, `lot`, `unit`, `method`, `kitchen`, `vessel`, `instrument` the subjects ·
+ * `state` the fold of any subject, and `Read`, by which the floors above look at them.
+ * Facts only: nothing here depends on the time or says what is proven.
+ *
+ * Imports: ground to ledger.
+ */
+export { gramsTaken } from './gramsTaken'
+export { unanswered } from './batch'
+export { wentOutOf } from './item'
+export { lastAir, type AirReading, type Look, type UnitState } from './unit'
+export type { VesselState } from './vessel'
+export { isWaiting, type Acceptance, type Amendment, type Fact } from './fact'
+export { batchFacts, isClosed, isPutAway, NOTHING_YET, type BatchState } from './batch'
+export { measures, type InstrumentState } from './instrument'
+export {
+  eggOf,
+  frozenOf,
+  holdOf,
+  isGone,
+  itemLeft,
+  openedAt,
+  placeOf,
+  releasedAt,
+  tapsOf,
+  type ItemState,
+} from './item'
+export { inheritedOf } from './newItem'
+export { isMoreThanLeft, packagesOf } from './eggPackage'
+export { mayGoIn, type LotState } from './lot'
+export { decidesForLead, type KitchenState } from './kitchen'
+export { approvedOf, latestOf, type MethodState } from './method'
+export { apply, FOLD_VERSION, type LimitsState, type Read, type States } from './state'

@@ -1,0 +1,193 @@
+import { useEffect, useRef, useState, type CSSProperties } from 'react'
+import type { Unit } from '@logged-thermal/core'
+import { Key } from '../parts/Key'
+import { colourOf } from '../parts/temperatureScale'
+import { celsiusOfDegree, decades, degreesOf, inView, NOTHING, numberOf, withTenth, type Entered } from './degreeEntry'
+import './board.css'
+
+/** A limit's place on the board: the wedge pair stands before the first degree that is beyond it. */
+export interface BoardMark {
+  value: number
+  kind: 'reach' | 'be under'
+}
+
+interface Props {
+  unit: Unit
+  /** In the board's unit: the last reading, never a forecast. */
+  centre: number
+  marks: BoardMark[]
+  rows: number
+  disabled: boolean
+  ask: string
+  /** Where the probe, the time and the unit are changed. */
+  controls: React.ReactNode
+  onValue: (value: number) => void
+  /** A value is begun and not logged yet. */
+  onHalf?: (half: boolean) => void
+}
+
+/** Tap the degree, tap the tenth: logged. Or type it. The unit is always in sight. */
+export function DegreeBoard({ unit, centre, marks, rows, disabled, ask, controls, onValue, onHalf }: Props) {
+  const [entered, show] = useState<Entered>(NOTHING)
+  // Keys come faster than a render: what was typed is read from here.
+  const latest = useRef<Entered>(NOTHING)
+  const setEntered = (next: Entered) => {
+    latest.current = next
+    show(next)
+    onHalf?.(next.kind !== 'nothing')
+  }
+  const [wanted, setWanted] = useState<{ decade: number; unit: Unit } | null>(null)
+  const [wrong, setWrong] = useState<string | null>(null)
+  const view = inView(unit, wanted?.unit === unit ? wanted.decade : centre, rows)
+  const strip = useRef<HTMLDivElement>(null)
+  const board = useRef<HTMLElement>(null)
+  useEffect(() => {
+    const shown = strip.current?.querySelector('../bench/.in-view')
+    const box = strip.current
+    if (box && shown instanceof HTMLElement) box.scrollLeft = shown.offsetLeft - box.offsetLeft - box.clientWidth / 2
+  }, [unit, centre])
+
+  const clear = () => {
+    setEntered(NOTHING)
+    setWrong(null)
+  }
+  const log = (value: number) => {
+    clear()
+    setWanted(null)
+    onValue(value)
+  }
+  useEffect(() => {
+    const typed = (event: KeyboardEvent) => {
+      // A sheet over the board takes the keyboard with it.
+      if (board.current?.closest('[aria-hidden="true"]')) return
+      if (disabled || event.ctrlKey || event.metaKey || event.altKey || isInField(event.target)) return
+      const { key } = event
+      const text = latest.current.kind === 'typed' ? latest.current.text : ''
+      if (/^[\d.,-]$/.test(key) && text.length < 6) {
+        setEntered({ kind: 'typed', text: text + key })
+        setWrong(null)
+      } else if (key === 'Backspace') setEntered(text.length > 1 ? { kind: 'typed', text: text.slice(0, -1) } : NOTHING)
+      else if (key === 'Escape') clear()
+      else if (key === 'Enter' && text !== '') {
+        event.preventDefault()
+        const value = numberOf(text)
+        if (value === null) setWrong(`"${text}" is not a number. Type digits, as 71.4, then Enter.`)
+        else log(value)
+      } else if (/^[a-z]$/i.test(key)) setWrong(`"${key}" is no digit. Type digits, as 71.4, then Enter.`)
+    }
+    window.addEventListener('keydown', typed)
+    return () => window.removeEventListener('keydown', typed)
+  })
+  return (
+    <section ref={board} className="board" aria-label={`Degree board, °${unit}`}>
+      <div className="board-head">
+        <div className="board-controls">{controls}</div>
+        <output className="value" aria-label={`Value in °${unit}`}>
+          <small className="ask">{ask}</small>
+          <Shown entered={entered} unit={unit} />
+        </output>
+      </div>
+      {wrong && (
+        <p role="alert" className="board-wrong">
+          {wrong}
+        </p>
+      )}
+      <div className="board-strip" ref={strip} role="group" aria-label="Tens">
+        {decades(unit).map((decade) => (
+          <Key
+            key={decade}
+            className={view.includes(decade) ? 'in-view' : ''}
+            disabled={disabled}
+            aria-label={`${nameOf(decade)} in view`}
+            onClick={() => setWanted({ decade, unit })}
+          >
+            {nameOf(decade)}
+          </Key>
+        ))}
+      </div>
+      <div className="degrees">
+        {view.flatMap((decade) =>
+          degreesOf(decade).map(({ degree, minus }) => {
+            const chosen = entered.kind === 'degree' && entered.degree === degree && entered.minus === minus
+            const mark = minus
+              ? undefined
+              : marks.find(
+                  ({ value, kind }) => degree === (kind === 'reach' ? Math.ceil(value) - 1 : Math.floor(value)),
+                )
+            const colour = colourOf(celsiusOfDegree(degree, unit))
+            return (
+              <Key
+                key={`${minus ? '-' : ''}${degree}`}
+                className={`degree${chosen ? ' chosen' : ''}${degree >= 100 ? ' three' : ''}`}
+                style={{ '--degree': colour } as CSSProperties}
+                disabled={disabled}
+                aria-pressed={chosen}
+                onClick={() => setEntered({ kind: 'degree', degree, minus })}
+              >
+                {minus ? `-${Math.abs(degree)}` : degree}
+                {mark && <Wedges kind={mark.kind} />}
+              </Key>
+            )
+          }),
+        )}
+        {Array.from({ length: 10 }, (_, tenth) => (
+          <Key
+            key={`.${tenth}`}
+            className={`tenth${entered.kind === 'degree' ? ' asked' : ''}`}
+            disabled={disabled || entered.kind !== 'degree'}
+            onClick={() => entered.kind === 'degree' && log(withTenth(entered, tenth))}
+          >
+            .{tenth}
+          </Key>
+        ))}
+      </div>
+    </section>
+  )
+}
+
+function Shown({ entered, unit }: { entered: Entered; unit: Unit }) {
+  const slot = (asked: boolean) => <i className={`slot${asked ? ' wanted' : ''}`} />
+  switch (entered.kind) {
+    case 'nothing':
+      return (
+        <>
+          {slot(false)}
+          {slot(false)}.{slot(false)}°{unit}
+        </>
+      )
+    case 'degree':
+      return (
+        <>
+          {entered.minus ? '-' : ''}
+          {Math.abs(entered.degree)}.{slot(true)}°{unit}
+        </>
+      )
+    case 'typed':
+      return (
+        <>
+          {entered.text}°{unit}
+        </>
+      )
+  }
+}
+
+/** Points face in before a limit to be under; flats before one to reach. */
+function Wedges({ kind }: { kind: BoardMark['kind'] }) {
+  const [top, bottom] =
+    kind === 'be under' ? ['0,0 17,0 8.500,26', '0,76 17,76 8.500,50'] : ['8.500,0 17,26 0,26', '8.500,76 17,50 0,50']
+  return (
+    <svg className="gate-mark" viewBox="0 0 17 76" preserveAspectRatio="none" aria-hidden="true">
+      <polygon points={top} fill="var(--ink)" />
+      <polygon points={bottom} fill="var(--ink)" />
+    </svg>
+  )
+}
+
+function nameOf(decade: number): string {
+  if (decade >= 0) return `${decade}s`
+  return decade === -10 ? '-0s' : `-${-(decade + 10)}s`
+}
+
+function isInField(target: EventTarget | null): boolean {
+  return target instanceof HTMLElement && /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName)
+}

@@ -1,0 +1,100 @@
+import { lazy, Suspense, useEffect } from 'react'
+import { Navigate, Route, Routes } from 'react-router'
+import { Door } from '../door/Door'
+import { LineView } from '../line/LineView'
+import { StartBatch } from '../start/StartBatch'
+import { sentenceOf, useLineQuery, useShiftQuery } from '../app/api'
+import { useAlarms } from '../app/alarms'
+import { useLive } from '../app/live'
+import { Shell } from './Shell'
+import { useSender } from '../app/sender'
+import { useAppSelector } from '../app/store'
+
+const Bench = lazy(() => import('../bench/Bench').then(({ Bench: component }) => ({ default: component })))
+
+/** The door until this tablet belongs to a kitchen; then its views. A locked tablet still shows the Line. */
+export function App() {
+  const { data, error } = useShiftQuery()
+  const nightOrDay = useAppSelector(({ tablet }) => tablet.theme)
+  useEffect(() => {
+    document.documentElement.dataset.theme = nightOrDay
+  }, [nightOrDay])
+  if (error && !data) return <p className="whole">{sentenceOf(error)}</p>
+  if (!data) return <p className="whole muted">Opening the logbook …</p>
+  return data.shift ? <Kitchen /> : <Door />
+}
+
+const LimitsView = lazy(() =>
+  import('../limits/LimitsView').then(({ LimitsView: component }) => ({ default: component })),
+)
+
+const TemperView = lazy(() =>
+  import('../temper/TemperView').then(({ TemperView: component }) => ({ default: component })),
+)
+
+const CooldownView = lazy(() =>
+  import('../cooldown/CooldownView').then(({ CooldownView: component }) => ({ default: component })),
+)
+
+const RoundView = lazy(() => import('../round/RoundView').then(({ RoundView: component }) => ({ default: component })))
+const HandoverView = lazy(() =>
+  import('../handover/HandoverView').then(({ HandoverView: component }) => ({ default: component })),
+)
+
+const ColdStore = lazy(() => import('../store/ColdStore').then(({ ColdStore: component }) => ({ default: component })))
+const StockList = lazy(() => import('../store/StockList').then(({ StockList: component }) => ({ default: component })))
+const UnitRound = lazy(() => import('../store/UnitRound').then(({ UnitRound: component }) => ({ default: component })))
+const BinRound = lazy(() => import('../store/BinRound').then(({ BinRound: component }) => ({ default: component })))
+const ReceiveView = lazy(() =>
+  import('../store/ReceiveView').then(({ ReceiveView: component }) => ({ default: component })),
+)
+const ItemPage = lazy(() => import('../store/ItemPage').then(({ ItemPage: component }) => ({ default: component })))
+const LineageView = lazy(() =>
+  import('../store/LineageView').then(({ LineageView: component }) => ({ default: component })),
+)
+
+const MethodsView = lazy(() =>
+  import('../methods/MethodsView').then(({ MethodsView: component }) => ({ default: component })),
+)
+const MethodEditor = lazy(() =>
+  import('../methods/MethodEditor').then(({ MethodEditor: component }) => ({ default: component })),
+)
+const MethodCard = lazy(() =>
+  import('../methods/MethodCard').then(({ MethodCard: component }) => ({ default: component })),
+)
+
+function Kitchen() {
+  const { data, error } = useLineQuery()
+  useSender()
+  useLive()
+  useAlarms()
+  if (!data) return <p className="whole muted">{error ? sentenceOf(error) : 'Opening the logbook …'}</p>
+  return (
+    <Shell>
+      <Suspense fallback={<main className="view" aria-busy />}>
+        <Routes>
+          <Route path="/" element={<LineView />} />
+          <Route path="/start" element={<StartBatch />} />
+          <Route path="/bench/:id?" element={<Bench />} />
+          <Route path="/cooldown/:id?" element={<CooldownView />} />
+          <Route path="/store" element={<ColdStore />} />
+          <Route path="/store/list" element={<StockList />} />
+          <Route path="/store/round" element={<UnitRound />} />
+          <Route path="/store/bin" element={<BinRound />} />
+          <Route path="/store/receive" element={<ReceiveView />} />
+          <Route path="/store/item/:id" element={<ItemPage />} />
+          <Route path="/store/lineage/:type/:id" element={<LineageView />} />
+          <Route path="/round" element={<RoundView />} />
+          <Route path="/handover" element={<HandoverView />} />
+          <Route path="/temper" element={<TemperView />} />
+          <Route path="/limits" element={<LimitsView />} />
+          <Route path="/methods" element={<MethodsView />} />
+          <Route path="/methods/:id" element={<MethodEditor />} />
+          <Route path="/methods/:id/card" element={<MethodCard />} />
+          <Route path="/door" element={<Door />} />
+          <Route path="*" element={<Navigate to="/" replace />} />
+        </Routes>
+      </Suspense>
+    </Shell>
+  )
+}
