@@ -20,6 +20,12 @@ const transform = {
 const moduleNameMapper = {
   '^@logged-thermal/core$': '<rootDir>/../core/src/index.ts',
   '^@logged-thermal/wording$': '<rootDir>/../wording/src/index.ts',
+  '^@logged-thermal/repertoire$': '<rootDir>/../repertoire/src/index.ts',
+  '^@logged-thermal/server$': '<rootDir>/../server/src/index.ts',
+}
+const withPostgres = {
+  globalSetup: '<rootDir>/../server/src/test/startPostgres.mjs',
+  globalTeardown: '<rootDir>/../server/src/test/stopPostgres.mjs',
 }
 const project = (name, more = {}) => ({
   displayName: name,
@@ -35,10 +41,9 @@ module.exports = {
   projects: [
     project('core'),
     project('wording'),
-    project('server', {
-      globalSetup: '<rootDir>/src/test/startPostgres.mjs',
-      globalTeardown: '<rootDir>/src/test/stopPostgres.mjs',
-    }),
+    project('repertoire'),
+    project('server', withPostgres),
+    project('demo', withPostgres),
     project('web'),
   ],
 }

@@ -2,7 +2,7 @@
 import { spawn } from 'node:child_process'
 import { watch } from 'node:fs'
 import { join, resolve } from 'node:path'
-import { ensureBuilt, ensureInstalled } from './install.mjs'
+import { ensureBuilt, ensureInstalled, LIBRARIES } from './install.mjs'
 import { openCluster } from './postgres.mjs'
 import { ROOT, run, tell, Told } from './run.mjs'
 
@@ -17,13 +17,14 @@ async function dev() {
     ...process.env,
     ...(cluster ? { DATABASE_URL: cluster.appUrl, DATABASE_OWNER_URL: cluster.ownerUrl } : {}),
   }
-  if ((await run(process.execPath, ['server/dist/commands/prepare.js'], { env })) !== 0)
+  const prepare = (file) => run(process.execPath, [file], { env })
+  if ((await prepare('server/dist/commands/prepare.js')) !== 0 || (await prepare('demo/dist/fill.js')) !== 0)
     throw new Told('The database could not be prepared.')
 
   const children = [
     spawn(
       process.execPath,
-      ['node_modules/typescript7/bin/tsc', '-b', '--watch', '--preserveWatchOutput', 'core', 'wording', 'server'],
+      ['node_modules/typescript7/bin/tsc', '-b', '--watch', '--preserveWatchOutput', ...LIBRARIES],
       { cwd: ROOT, stdio: 'inherit' },
     ),
     spawn(process.execPath, ['node_modules/vite/bin/vite.js', 'web'], { cwd: ROOT, stdio: 'inherit' }),

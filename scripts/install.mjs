@@ -16,15 +16,18 @@ export async function ensureInstalled() {
   writeFileSync(mark, lock)
 }
 
+/** The parts that are built together, by one compiler. */
+export const LIBRARIES = ['core', 'wording', 'repertoire', 'server', 'demo', 'bench']
+
 const SOURCES = {
-  libraries: ['core/src', 'wording/src', 'server/src', 'tsconfig.base.json', 'package-lock.json'],
+  libraries: [...LIBRARIES.map((part) => `${part}/src`), 'tsconfig.base.json', 'package-lock.json'],
   web: ['core/src', 'wording/src', 'web/src', 'web/index.html', 'web/vite.config.ts', 'package-lock.json'],
 }
-const RESULTS = { libraries: 'server/dist/main.js', web: 'web/dist/index.html' }
+const RESULTS = { libraries: 'bench/dist/bench.js', web: 'web/dist/index.html' }
 
-/** Builds what is older than its sources: core, wording and server together, then the web application. */
+/** Builds what is older than its sources: all that runs in Node together, then the web application. */
 export async function ensureBuilt() {
-  await built('libraries', 'core and server', ['node_modules/typescript7/bin/tsc', '-b', 'core', 'wording', 'server'])
+  await built('libraries', 'core and server', ['node_modules/typescript7/bin/tsc', '-b', ...LIBRARIES])
   await built('web', 'the web application', ['node_modules/vite/bin/vite.js', 'build', 'web', '--logLevel', 'warn'])
 }
 

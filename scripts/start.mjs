@@ -48,7 +48,8 @@ async function start() {
       ['server/dist/commands/prepare.js', ...(options.empty ? ['--empty'] : [])],
       { env },
     )
-    if (prepared !== 0) throw new Told('The database could not be prepared: see above.')
+    const filled = prepared || options.empty ? 0 : await run(process.execPath, ['demo/dist/fill.js'], { env })
+    if (prepared !== 0 || filled !== 0) throw new Told('The database could not be prepared: see above.')
   } catch (error) {
     stopAll()
     throw error

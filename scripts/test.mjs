@@ -1,16 +1,16 @@
 // npm test: lint and types, Jest in every part, Playwright. Its last line counts everything: 'N passed, N failed'.
-// With names (core wording server web e2e lint) only those. --at 2027-03-28T01:30+01:00: as if it were then.
+// With names (core wording repertoire server demo web e2e lint) only those. --at 2027-03-28T01:30+01:00: as if it were then.
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { parseArgs } from 'node:util'
 import { aheadOf } from './at.mjs'
-import { ensureBuilt, ensureInstalled } from './install.mjs'
+import { ensureBuilt, ensureInstalled, LIBRARIES } from './install.mjs'
 import { installPackage } from './debian.mjs'
 import { ROOT, run, tell } from './run.mjs'
 
-const PARTS = ['core/src', 'wording/src', 'server/src', 'web/src']
-const JEST = ['core', 'wording', 'server', 'web']
+const PARTS = [...LIBRARIES, 'web'].map((part) => `${part}/src`)
+const JEST = ['core', 'wording', 'repertoire', 'server', 'demo', 'web']
 const ALL = ['lint', ...JEST, 'e2e']
 
 async function test(names) {
@@ -32,7 +32,7 @@ async function test(names) {
 async function lint() {
   const node = (...args) => run(process.execPath, args)
   const steps = [
-    ['types', () => node('node_modules/typescript7/bin/tsc', '-b', 'core', 'wording', 'server')],
+    ['types', () => node('node_modules/typescript7/bin/tsc', '-b', ...LIBRARIES)],
     ['types of web', () => node('node_modules/typescript7/bin/tsc', '-p', 'web')],
     ['types of tests', () => node('node_modules/typescript7/bin/tsc', '-p', 'tsconfig.eslint.json')],
     // No cache: a rule that knows types finds a fault in one file after a change in another.

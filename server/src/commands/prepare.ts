@@ -1,14 +1,14 @@
 import 'reflect-metadata'
 import { MikroORM } from '@mikro-orm/postgresql'
+import { clock, clockFrom } from '../clock/clock'
 import { configFrom } from '../config'
 import { grantTo } from '../database/grants'
-import { ormConfig } from '../ormConfig'
-import { DEMO_KITCHEN, DEMO_PEOPLE, firstLead, seedDemo, seedKitchen } from '../demo/seed'
+import { firstLead, seedKitchen } from '../kitchens/newKitchen'
 import { foldAnew } from '../ledger/foldAnew'
+import { ormConfig } from '../ormConfig'
 import { Kitchen } from '../people/kitchen.entity'
-import { clock, clockFrom } from '../clock/clock'
 
-/** Migrates, grants, and fills an empty database: with the demo, or with --empty a kitchen without batches. */
+/** Migrates and grants; with --empty an empty database gets a kitchen without batches. */
 async function prepare(): Promise<void> {
   clockFrom(process.env)
   const { databaseUrl, ownerUrl } = configFrom(process.env)
@@ -25,33 +25,18 @@ async function prepare(): Promise<void> {
   try {
     const folded = await foldAnew(orm.em.fork())
     if (folded > 0) console.log(`Folded the logbook anew for ${folded === 1 ? 'one kitchen' : `${folded} kitchens`}.`)
-    await fill(orm)
+    if (process.argv.includes('--empty')) await firstKitchen(orm)
   } finally {
     await orm.close()
   }
 }
 
-async function fill(orm: MikroORM): Promise<void> {
+async function firstKitchen(orm: MikroORM): Promise<void> {
+  if ((await orm.em.fork().count(Kitchen, {})) > 0) return
   const zone = process.env.LT_ZONE ?? Intl.DateTimeFormat().resolvedOptions().timeZone
-  const known = await orm.em.fork().find(Kitchen, {})
-  if (known.length === 0 && process.argv.includes('--empty')) {
-    const { name, people } = await seedKitchen(orm, {
-      name: 'This kitchen',
-      zone,
-      people: firstLead(),
-      now: clock.now(),
-    })
-    console.log(`${name} is new. Keep this, it is told only once:`)
-    for (const person of people) console.log(`  ${person.name}, PIN ${person.pin}`)
-    return
-  }
-  const demo =
-    known.length === 0
-      ? (await seedDemo(orm, zone, clock.now())).name
-      : known.find(({ name }) => name === DEMO_KITCHEN)?.name
-  if (!demo) return
-  console.log(`Demo kitchen: ${demo}`)
-  for (const { name, job, pin } of DEMO_PEOPLE) console.log(`  ${name.padEnd(12)} ${job.padEnd(18)} PIN ${pin}`)
+  const { name, people } = await seedKitchen(orm, { name: 'This kitchen', zone, people: firstLead(), now: clock.now() })
+  console.log(`${name} is new. Keep this, it is told only once:`)
+  for (const person of people) console.log(`  ${person.name}, PIN ${person.pin}`)
 }
 
 void prepare().catch((error: unknown) => {

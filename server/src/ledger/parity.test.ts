@@ -11,7 +11,7 @@ import {
   type SubjectType,
 } from '@logged-thermal/core'
 import { clock } from '../clock/clock'
-import { DEMO_PEOPLE } from '../demo/seed'
+import { PEOPLE } from '../test/people'
 import { openKitchen, type TestKitchen } from '../test/kitchen'
 import { storeOf } from '../test/storeKitchen'
 import { TABLES } from './statements'
@@ -58,7 +58,7 @@ async function inMemory(): Promise<MemoryKitchen> {
     id: kitchen.kitchenId,
     zone: 'UTC',
     ruleSet: 'us-food-code-2022',
-    people: DEMO_PEOPLE.map(({ key, role }) => ({ id: kitchen.person(key).id, role })),
+    people: PEOPLE.map(({ key, role }) => ({ id: kitchen.person(key).id, role })),
     now: clock.now(),
     sha256,
     from: {

@@ -20,8 +20,8 @@ import { createApp } from '../createApp'
 import { grantTo } from '../database/grants'
 import { KitchenScope } from '../database/kitchenScope'
 import { ormConfig } from '../ormConfig'
-import type { Seeded } from '../demo/seeded'
-import { DEMO_PEOPLE, seedKitchen } from '../demo/seed'
+import { type Seeded, seedKitchen } from '../kitchens/newKitchen'
+import { PEOPLE } from './people'
 import { clock, clockFrom } from '../clock/clock'
 import request from 'supertest'
 
@@ -77,7 +77,7 @@ export async function openKitchen(at?: Instant): Promise<TestKitchen> {
   const seeded = await seedKitchen(orm, {
     name: 'Test kitchen',
     zone: 'UTC',
-    people: DEMO_PEOPLE,
+    people: PEOPLE,
     now: clock.now() - 86_400_000,
   })
   const device = uuid()

@@ -18,8 +18,7 @@ import {
   type Kind,
   type SealedEntry,
 } from '@logged-thermal/core'
-import type { Seeded } from '../demo/seeded'
-import { sha256 } from '../ledger/sha256'
+import { type Seeded, sha256 } from '@logged-thermal/server'
 
 const MINUTE = 60_000
 /** Of a cooked batch, and of what is built of it. */

@@ -1,7 +1,4 @@
-import { MINUTE } from '../ground/instant'
-import { projectCooling } from '../physics/projection/projectCooling'
-import { simulateCooldown, type CooldownSetup } from '../physics/cooling/simulateCooldown'
-import type { Reading } from '../physics/trace/reading'
+import { MINUTE, projectCooling, simulateCooldown, type CooldownSetup, type Reading } from '@logged-thermal/core'
 
 /** A deep tub of custard, 6 h in three phases, with properties that follow its composition. */
 const SIX_HOURS: CooldownSetup = {

@@ -1,5 +1,4 @@
-import type { Seeded } from './seeded'
-import { randomInt } from 'node:crypto'
+import { append, type SeedPerson, seedKitchen, type Seeded, KitchenScope, claimMaker } from '@logged-thermal/server'
 import type { MikroORM } from '@mikro-orm/postgresql'
 import { v7 as uuid } from 'uuid'
 import {
@@ -7,8 +6,6 @@ import {
   dayOf,
   dayOfYear,
   eggGrams,
-  FOLD_VERSION,
-  GENESIS,
   heatPlan,
   heldTo,
   leftOverOf,
@@ -28,28 +25,12 @@ import {
   type Place,
   type Placement,
   type Pouring,
-  type Role,
   type Terms,
 } from '@logged-thermal/core'
-import { refusalSentence } from '@logged-thermal/wording'
-import { KitchenScope } from '../database/kitchenScope'
-import { Append } from '../ledger/append.service'
-import { Kitchen } from '../people/kitchen.entity'
-import { Person } from '../people/person.entity'
-import { hashPin } from '../people/pins.service'
-import { claimMaker } from './claims'
 import { ago, demoBatches, type DemoBatch } from './demoBatches'
 import { demoLimits } from './demoLimits'
 import { storeClaims } from './demoStore'
-import { starter, type Starter } from './starter'
-
-interface SeedPerson {
-  key: string
-  name: string
-  role: Role
-  job: string
-  pin: string
-}
+import type { Starter } from '@logged-thermal/repertoire'
 
 /** A kitchen of our own invention. */
 export const DEMO_KITCHEN = 'Fennimore Row pastry'
@@ -59,59 +40,6 @@ export const DEMO_PEOPLE: SeedPerson[] = [
   { key: 'noor', name: 'Noor Hallet', role: 'chef', job: 'pastry chef', pin: '6025' },
   { key: 'teo', name: 'Teo Brandt', role: 'cook', job: 'cook, induction 2', pin: '3394' },
 ]
-
-/** A kitchen with people, limits, methods and instruments, and nothing on the stove. */
-export async function seedKitchen(
-  orm: MikroORM,
-  { name, zone, people, now }: { name: string; zone: string; people: SeedPerson[]; now: Instant },
-): Promise<Seeded> {
-  const em = orm.em.fork()
-  const scope = new KitchenScope(em)
-  const begin = starter(now, zone)
-  const kitchenId = uuid()
-  await em.insert(Kitchen, {
-    id: kitchenId,
-    name,
-    zone,
-    unit: 'C',
-    limitsId: begin.limits.id,
-    foldVersion: FOLD_VERSION,
-  })
-  const hired = people.map((person) => ({ ...person, id: uuid() }))
-  const hashes = await Promise.all(hired.map(({ pin }) => hashPin(pin)))
-  await scope.inKitchen(kitchenId, async (inside) => {
-    const { seq, hash } = GENESIS
-    await inside.execute('insert into chain_head (kitchen_id, seq, hash) values (?, ?, ?)', [kitchenId, seq, hash])
-    const rows = hired.map(({ id, name: called, role, job }, i) => ({
-      kitchenId,
-      id,
-      name: called,
-      role,
-      job,
-      pinHash: hashes[i]!,
-    }))
-    await inside.insertMany(Person, rows)
-  })
-  const lead = hired.find(({ role }) => role === 'lead')!.id
-  const claim = claimMaker(kitchenId)
-  await append(scope, kitchenId, lead, [
-    claim('limits-set', begin.limits.id, now, lead, { set: begin.limits }),
-    claim('instrument-registered', begin.probe.id, now, lead, { code: begin.probe.code, kind: 'probe' }),
-    claim('instrument-registered', begin.infrared.id, now, lead, { code: begin.infrared.code, kind: 'infrared' }),
-    ...begin.vessels.map(({ id, vessel }) => claim('vessel-registered', id, now, lead, vessel)),
-    ...begin.units.map(({ id, unit }) => claim('unit-registered', id, now, lead, unit)),
-    ...begin.lots.map(({ id, lot }) => claim('lot-received', id, now, lead, lot)),
-    ...begin.methods.map((method) => claim('method-saved', method.id, now, lead, { method })),
-    ...begin.methods.map(({ id, version, components }) =>
-      claim('method-approved', id, now, lead, {
-        version,
-        limits: begin.limits.id,
-        components: components.map(({ method }) => method),
-      }),
-    ),
-  ])
-  return { kitchenId, name, people: hired, starter: begin }
-}
 
 /** The demo kitchen, with a batch at every stage of its life relative to `now`. */
 export async function seedDemo(orm: MikroORM, zone: string, now: Instant): Promise<Seeded> {
@@ -140,12 +68,6 @@ export function demoClaims(
   const made = batches.flatMap((batch) => batchClaims(seeded, limits, batch, zone, now, codes))
   const held = storeClaims(seeded, [seeded.starter.limits, limits], zone, now, codes)
   return [second, ...made, ...held].sort((a, b) => a.madeAt - b.madeAt)
-}
-
-/** Somebody to begin with in a kitchen without a demo; the PIN is told once. */
-export function firstLead(): SeedPerson[] {
-  const pin = String(randomInt(10_000)).padStart(4, '0')
-  return [{ key: 'lead', name: 'Food-safety lead', role: 'lead', job: 'food-safety lead', pin }]
 }
 
 function batchClaims(
@@ -299,19 +221,4 @@ function startBody(method: Method, limits: LimitSet, code: string, day: Day): Bo
     vessel: method.vessel,
     factor: 1,
   }
-}
-
-/** The same way in that people use; seeding alone says when it was recorded. */
-async function append(scope: KitchenScope, kitchenId: Id, lead: Id, claims: AnyClaim[]): Promise<void> {
-  const post = {
-    kitchenId,
-    postedBy: lead,
-    signedBy: lead,
-    clockAheadMs: 0,
-    claims,
-    recordedAt: ({ madeAt }: AnyClaim) => madeAt,
-  }
-  const outcomes = await new Append(scope).append(post)
-  const refused = outcomes.find(({ outcome }) => outcome === 'refused')
-  if (refused?.outcome === 'refused') throw new Error(`the demo was refused: ${refusalSentence(refused.refusal)}`)
 }

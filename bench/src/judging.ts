@@ -1,12 +1,17 @@
-import { checksFor, type Check } from '../recipe/checks/checksFor'
-import { limitSetOf } from '../rules/limitSet'
-import { ruleSets } from '../rules/sets/ruleSets'
-import type { Method } from '../recipe/method/method'
-import { newMethod } from '../recipe/method/newMethod'
-import { NOTHING_YET, type BatchState } from '../state/batch'
-import { FORMER_TERMS } from '../recipe/checks/terms'
-import type { Stream } from '../judgement/evidence/evidence'
-import { judgeOf, type Judge } from '../judgement/batch/judge'
+import {
+  checksFor,
+  type Check,
+  limitSetOf,
+  ruleSets,
+  type Method,
+  newMethod,
+  NOTHING_YET,
+  type BatchState,
+  FORMER_TERMS,
+  type Stream,
+  judgeOf,
+  type Judge,
+} from '@logged-thermal/core'
 
 /** Cooked for half an hour, cooled for six hours, held for the rest of a day, with the ripple of a real probe; °C. */
 export function dayLong(readings: number): Stream {

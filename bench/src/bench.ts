@@ -24,16 +24,23 @@ import {
   type Kind,
   type SealedEntry,
 } from '@logged-thermal/core'
-import { configFrom } from '../config'
-import { createApp } from '../createApp'
-import { KitchenScope } from '../database/kitchenScope'
-import type { Statement } from '../database/query'
-import type { Seeded } from '../demo/seeded'
-import { DEMO_PEOPLE, seedKitchen } from '../demo/seed'
-import { readAfter } from '../ledger/entries.service'
-import { rebuild } from '../ledger/rebuild'
-import { sha256 } from '../ledger/sha256'
-import { gather, lockHead, write, type Changed, type Gathered } from '../ledger/statements'
+import {
+  configFrom,
+  createApp,
+  KitchenScope,
+  type Statement,
+  type Seeded,
+  seedKitchen,
+  readAfter,
+  rebuild,
+  sha256,
+  gather,
+  lockHead,
+  write,
+  type Changed,
+  type Gathered,
+} from '@logged-thermal/server'
+import { DEMO_PEOPLE } from '@logged-thermal/demo'
 
 /** Ratios of what we do to the bare work under it, in one run: machines differ, ratios less. Prints a table. */
 async function bench(): Promise<void> {

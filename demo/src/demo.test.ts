@@ -1,11 +1,10 @@
 import fc from 'fast-check'
 import { v7 as uuid } from 'uuid'
 import { apply, attention, batchStanding, dayOf, judgeBatch, touches, type BatchState } from '@logged-thermal/core'
-import { openKitchen } from '../test/kitchen'
+import { openKitchen } from '../../server/src/test/kitchen'
 import { DEMO_PEOPLE, demoClaims, seedDemo } from './seed'
-import { starter } from './starter'
-import { clock } from '../clock/clock'
-import { worseBatches } from '../ledger/worseBatches'
+import { starter } from '@logged-thermal/repertoire'
+import { clock, worseBatches } from '@logged-thermal/server'
 
 const seeded = {
   kitchenId: uuid(),

@@ -28,11 +28,9 @@ import {
   type Method,
   type MoveHow,
 } from '@logged-thermal/core'
-import { Projections } from '../ledger/projections'
-import { claimMaker } from './claims'
+import { Projections, claimMaker, type Seeded } from '@logged-thermal/server'
 import { ago } from './demoBatches'
-import type { Seeded } from './seeded'
-import { receivedLot } from './starter'
+import { receivedLot } from '@logged-thermal/repertoire'
 
 const HOURS = 60
 const DAYS = 24 * HOURS

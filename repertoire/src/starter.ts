@@ -18,7 +18,7 @@ import {
   type RegisteredVessel,
   type Method,
 } from '@logged-thermal/core'
-import { repertoire } from '../repertoire/repertoire'
+import { repertoire } from './repertoire'
 
 /** What every kitchen begins with: a rule set, a few methods, one probe. */
 export interface Starter {

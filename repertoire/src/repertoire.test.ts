@@ -56,7 +56,7 @@ describe('the method file', () => {
   const valid = new Ajv({ allErrors: true }).compile(methodSchema)
 
   it('is described by the published schema, which is the one in docs', () => {
-    expect(JSON.parse(readFileSync(join(__dirname, '../../../docs/method.schema.json'), 'utf8'))).toEqual(methodSchema)
+    expect(JSON.parse(readFileSync(join(__dirname, '../../docs/method.schema.json'), 'utf8'))).toEqual(methodSchema)
     const file: unknown = JSON.parse(methodFile(methods))
     expect([valid(file), valid.errors]).toEqual([true, null])
     expect(valid({ format: 'logged-thermal method', version: 1, methods: [{ name: 'x' }] })).toBe(false)

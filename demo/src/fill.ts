@@ -1,0 +1,25 @@
+import 'reflect-metadata'
+import { MikroORM } from '@mikro-orm/postgresql'
+import { clock, clockFrom, configFrom, Kitchen, ormConfig } from '@logged-thermal/server'
+import { DEMO_KITCHEN, DEMO_PEOPLE, seedDemo } from './seed'
+
+/** Fills an empty database with the demo, and says who is there. A database with a kitchen of its own stays as it is. */
+async function fill(): Promise<void> {
+  clockFrom(process.env)
+  const orm = await MikroORM.init(ormConfig(configFrom(process.env).databaseUrl))
+  try {
+    const zone = process.env.LT_ZONE ?? Intl.DateTimeFormat().resolvedOptions().timeZone
+    const known = await orm.em.fork().find(Kitchen, {})
+    if (known.length === 0) await seedDemo(orm, zone, clock.now())
+    else if (!known.some(({ name }) => name === DEMO_KITCHEN)) return
+    console.log(`Demo kitchen: ${DEMO_KITCHEN}`)
+    for (const { name, job, pin } of DEMO_PEOPLE) console.log(`  ${name.padEnd(12)} ${job.padEnd(18)} PIN ${pin}`)
+  } finally {
+    await orm.close()
+  }
+}
+
+void fill().catch((error: unknown) => {
+  console.error(error instanceof Error ? error.message : error)
+  process.exitCode = 1
+})

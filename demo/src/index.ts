@@ -1,0 +1,2 @@
+/** Demo: a kitchen of our own invention, with a batch at every stage of its life and its cold units full. */
+export { DEMO_KITCHEN, DEMO_PEOPLE, demoClaims, seedDemo } from './seed'

@@ -1,0 +1,102 @@
+import { type AnyClaim, type Id, FOLD_VERSION, GENESIS, type Instant, type Role } from '@logged-thermal/core'
+import { refusalSentence } from '@logged-thermal/wording'
+import { KitchenScope } from '../database/kitchenScope'
+import { Append } from '../ledger/append.service'
+import { type Starter, starter } from '@logged-thermal/repertoire'
+import { randomInt } from 'node:crypto'
+import type { MikroORM } from '@mikro-orm/postgresql'
+import { v7 as uuid } from 'uuid'
+import { Kitchen } from '../people/kitchen.entity'
+import { Person } from '../people/person.entity'
+import { hashPin } from '../people/pins.service'
+import { claimMaker } from './claims'
+
+export interface SeedPerson {
+  key: string
+  name: string
+  role: Role
+  job: string
+  pin: string
+}
+
+/** A kitchen with people, limits, methods and instruments, and nothing on the stove. */
+export async function seedKitchen(
+  orm: MikroORM,
+  { name, zone, people, now }: { name: string; zone: string; people: SeedPerson[]; now: Instant },
+): Promise<Seeded> {
+  const em = orm.em.fork()
+  const scope = new KitchenScope(em)
+  const begin = starter(now, zone)
+  const kitchenId = uuid()
+  await em.insert(Kitchen, {
+    id: kitchenId,
+    name,
+    zone,
+    unit: 'C',
+    limitsId: begin.limits.id,
+    foldVersion: FOLD_VERSION,
+  })
+  const hired = people.map((person) => ({ ...person, id: uuid() }))
+  const hashes = await Promise.all(hired.map(({ pin }) => hashPin(pin)))
+  await scope.inKitchen(kitchenId, async (inside) => {
+    const { seq, hash } = GENESIS
+    await inside.execute('insert into chain_head (kitchen_id, seq, hash) values (?, ?, ?)', [kitchenId, seq, hash])
+    const rows = hired.map(({ id, name: called, role, job }, i) => ({
+      kitchenId,
+      id,
+      name: called,
+      role,
+      job,
+      pinHash: hashes[i]!,
+    }))
+    await inside.insertMany(Person, rows)
+  })
+  const lead = hired.find(({ role }) => role === 'lead')!.id
+  const claim = claimMaker(kitchenId)
+  await append(scope, kitchenId, lead, [
+    claim('limits-set', begin.limits.id, now, lead, { set: begin.limits }),
+    claim('instrument-registered', begin.probe.id, now, lead, { code: begin.probe.code, kind: 'probe' }),
+    claim('instrument-registered', begin.infrared.id, now, lead, { code: begin.infrared.code, kind: 'infrared' }),
+    ...begin.vessels.map(({ id, vessel }) => claim('vessel-registered', id, now, lead, vessel)),
+    ...begin.units.map(({ id, unit }) => claim('unit-registered', id, now, lead, unit)),
+    ...begin.lots.map(({ id, lot }) => claim('lot-received', id, now, lead, lot)),
+    ...begin.methods.map((method) => claim('method-saved', method.id, now, lead, { method })),
+    ...begin.methods.map(({ id, version, components }) =>
+      claim('method-approved', id, now, lead, {
+        version,
+        limits: begin.limits.id,
+        components: components.map(({ method }) => method),
+      }),
+    ),
+  ])
+  return { kitchenId, name, people: hired, starter: begin }
+}
+
+/** Somebody to begin with in a kitchen without a demo; the PIN is told once. */
+export function firstLead(): SeedPerson[] {
+  const pin = String(randomInt(10_000)).padStart(4, '0')
+  return [{ key: 'lead', name: 'Food-safety lead', role: 'lead', job: 'food-safety lead', pin }]
+}
+
+export interface Seeded {
+  kitchenId: Id
+  name: string
+  people: { id: Id; key: string; name: string; job: string; pin: string }[]
+  starter: Starter
+}
+
+/** The same way in that people use; seeding alone says when it was recorded. */
+export async function append(scope: KitchenScope, kitchenId: Id, lead: Id, claims: AnyClaim[]): Promise<void> {
+  const post = {
+    kitchenId,
+    postedBy: lead,
+    signedBy: lead,
+    clockAheadMs: 0,
+    claims,
+    recordedAt: ({ madeAt }: AnyClaim) => madeAt,
+  }
+  const outcomes = await new Append(scope).append(post)
+  const refused = outcomes.find(({ outcome }) => outcome === 'refused')
+  if (refused?.outcome === 'refused')
+    throw new Error(`the new kitchen was refused: ${refusalSentence(refused.refusal)}`)
+}
