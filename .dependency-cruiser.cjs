@@ -39,7 +39,11 @@ module.exports = {
     },
     ...floors('core', CORE),
     ...floors('web', WEB),
-    never('^core/', '^(wording|repertoire|server|demo|bench|web)/|^node_modules/(?!canonicalize)', 'core is pure and knows no other part'),
+    never(
+      '^core/',
+      '^(wording|repertoire|server|demo|bench|web)/|^node_modules/(?!canonicalize)',
+      'core is pure and knows no other part',
+    ),
     never('^wording/', '^(repertoire|server|demo|bench|web)/|^node_modules/', 'wording knows core only'),
     {
       name: 'core, wording and web run in a browser',

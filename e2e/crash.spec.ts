@@ -5,7 +5,7 @@ import { openShift, PINS, RunningKitchen } from './kitchen'
 interface Line {
   seq: number
   kitchen: { id: string }
-  batches: { id: string; method: { name: string }; readings: { entry: string }[] }[]
+  batches: { id: string; method: { name: string }; facts: { 'reading-taken': { entry: string }[] } }[]
   instruments: { id: string; kind: string }[]
 }
 
@@ -72,7 +72,7 @@ test('a crash between entries loses none that was acknowledged, and nothing stop
 
   await kitchen.startAgain()
   const after = await line()
-  const kept = new Set(after.batches.find(({ id }) => id === batch)!.readings.map(({ entry }) => entry))
+  const kept = new Set(after.batches.find(({ id }) => id === batch)!.facts['reading-taken'].map(({ entry }) => entry))
   expect(acknowledged.filter((id) => !kept.has(id))).toEqual([])
   expect(after.seq).toBeGreaterThanOrEqual(before + acknowledged.length)
 })

@@ -257,7 +257,7 @@ async function bareAppender(databaseUrl: string, kitchen: Seeded) {
   const appendClaim = async (claim: AnyClaim) => {
     await pg.query('begin')
     await pg.query(`select set_config('lt.kitchen', $1, true)`, [kitchenId])
-    const [head] = await query<{ seq: string; hash: string }>(lockHead(kitchenId))
+    const [head] = await query<{ seq: string; hash: string; core: number }>(lockHead(kitchenId))
     const rows = await query<Gathered>(gather(kitchenId, [claim], []))
     const known = rows.find(({ what }) => what === 'batch')?.content
     const state = known ? (JSON.parse(known) as BatchState) : null
@@ -270,11 +270,11 @@ async function bareAppender(databaseUrl: string, kitchen: Seeded) {
         id: claim.about.id,
         seq,
         state: apply.batch(claim.about.id, state, entry),
-        beside: null,
+        columns: { closed: false, put_away: false, barred: null },
         parents: null,
       },
     ]
-    await query(write(kitchenId, [{ canon, seal: entry.seal }], changed, entry.seal))
+    await query(write(kitchenId, [{ claim, canon, seal: entry.seal }], changed, entry.seal, Number(head!.core)))
     await pg.query('commit')
   }
   return {

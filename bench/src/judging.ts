@@ -70,7 +70,10 @@ export function batchOfTen(): BatchState {
     factor: 1,
     terms: FORMER_TERMS,
     ...NOTHING_YET,
-    marks: [mark('temper', 'combined', 60_000), mark('cook', 'done', 1_860_000)],
+    facts: {
+      ...NOTHING_YET.facts,
+      'step-marked': [mark('temper', 'combined', 60_000), mark('cook', 'done', 1_860_000)],
+    },
   }
 }
 

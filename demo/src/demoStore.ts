@@ -117,7 +117,7 @@ export function storeClaims(
     const method = methodOf(state.method.name)
     const code = nextItemCode(
       state.code,
-      state.portions.map(({ value }) => value.code),
+      state.facts.portioned.map(({ value }) => value.code),
     )
     const said = { code, as: 'portion' as const, measure, last, unit: unit(place), shelf }
     const id = uuid({ msecs: at })

@@ -10,6 +10,7 @@ import {
   heldTo,
   leftOverOf,
   nextCode,
+  NOTHING_YET,
   startOfDay,
   toSettle,
   type AnyClaim,
@@ -191,7 +192,7 @@ function leftOverClaims(
   const known = lots.map(({ id: lot, lot: { code: name, useBy } }) => ({ id: lot, code: name, useBy }))
   const spot = { unit: units.find(({ unit }) => unit.kind === 'fan refrigerator')!.id, shelf: 4 }
   const facts = eggs.map((made) => factOfClaim(made))
-  const batch = { id, code, eggs: facts, terms, leftOvers: [] }
+  const batch = { id, code, terms, facts: { ...NOTHING_YET.facts, 'eggs-taken': facts } }
   return toSettle(batch).flatMap(({ part, left }) => {
     const kept = leftOverOf(batch, part, left, 'kept', known, spot)
     return kept ? [claim('left-over', uuid({ msecs: at }), at, by, kept)] : []

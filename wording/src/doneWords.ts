@@ -64,25 +64,27 @@ export function deedsOf(batch: BatchState): Deed[] {
       return words === null ? [] : [{ entry, at, words }]
     })
   return [
-    ...of('step-marked', batch.marks),
-    ...of('eggs-taken', batch.eggs),
-    ...of('added', batch.additions),
-    ...of('cleaned', batch.cleanings),
-    ...of('washed', batch.washings),
-    ...of('covered', batch.covers),
-    ...of('placed', batch.placements),
-    ...of('stirred', batch.stirrings),
-    ...of('poured', batch.pourings),
-    ...of('cooling-planned', batch.plans),
-    ...of('rewarmed', batch.rewarmed),
-    ...of('acidity-measured', batch.acidities),
+    ...of('step-marked', batch.facts['step-marked']),
+    ...of('eggs-taken', batch.facts['eggs-taken']),
+    ...of('added', batch.facts.added),
+    ...of('cleaned', batch.facts.cleaned),
+    ...of('washed', batch.facts.washed),
+    ...of('covered', batch.facts.covered),
+    ...of('placed', batch.facts.placed),
+    ...of('stirred', batch.facts.stirred),
+    ...of('poured', batch.facts.poured),
+    ...of('cooling-planned', batch.facts['cooling-planned']),
+    ...of('rewarmed', batch.facts.rewarmed),
+    ...of('acidity-measured', batch.facts['acidity-measured']),
   ].sort((a, b) => a.at - b.at)
 }
 
 /** What was done to how it cools, in order. */
 export function coolingDeeds(batch: BatchState): Deed[] {
   const own = new Set(
-    [...batch.covers, ...batch.placements, ...batch.stirrings, ...batch.pourings].map(({ entry }) => entry),
+    [...batch.facts.covered, ...batch.facts.placed, ...batch.facts.stirred, ...batch.facts.poured].map(
+      ({ entry }) => entry,
+    ),
   )
   return deedsOf(batch).filter(({ entry }) => own.has(entry))
 }

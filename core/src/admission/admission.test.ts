@@ -144,9 +144,12 @@ describe('admitting a claim', () => {
     ...begun,
     id: ID,
     checks: [],
-    readings: [
-      { entry: OTHER, value: reading, waiting: [], amends: [], accepted: null, late: false, void: false, at: NOW },
-    ],
+    facts: {
+      ...begun.facts,
+      'reading-taken': [
+        { entry: OTHER, value: reading, waiting: [], amends: [], accepted: null, late: false, void: false, at: NOW },
+      ],
+    },
   } as unknown as BatchState
   const states: Record<string, unknown> = {
     [`batch ${ID}`]: batch,

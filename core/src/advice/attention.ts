@@ -249,7 +249,7 @@ function inTheOven(batch: BatchState, step: string, floor: Finding, now: Instant
 /** Something cold went in on the heat after the last reading: one more is asked for, and the earlier proof stands. */
 function readAgainSince(batch: BatchState): Instant | null {
   const last = mixtureTrace(batch).at(-1)
-  const added = standing(batch.additions).at(-1)
+  const added = standing(batch.facts.added).at(-1)
   return last && added && added.at > last.at ? added.at : null
 }
 

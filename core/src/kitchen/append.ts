@@ -67,7 +67,7 @@ export function append(claim: AnyClaim, poster: Poster, book: Book, sha256: Sha2
   const { id } = claim
   const there = book.known(id)
   if (there) {
-    return there.claim === canonical(claim)
+    return there.claim === canonical(raised(claim))
       ? { id, outcome: 'already there', seal: there.seal }
       : { id, outcome: 'refused', refusal: { code: 'id taken', field: 'id' } }
   }

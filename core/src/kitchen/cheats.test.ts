@@ -27,7 +27,9 @@ describe('a clock latches', () => {
     [
       'the mark undone',
       (story, batch) => {
-        const mark = story.kitchen.read('batch', batch)!.marks.find(({ value }) => value.step === 'cook')!
+        const mark = story.kitchen
+          .read('batch', batch)!
+          .facts['step-marked'].find(({ value }) => value.step === 'cook')!
         story.correct(batch, 155, mark.entry)
         story.read(batch, 157, 80)
       },
@@ -172,21 +174,21 @@ describe('when it was known', () => {
     [
       'a correction six hours later',
       (story, batch) => {
-        const { entry } = story.kitchen.read('batch', batch)!.readings.at(-1)!
+        const { entry } = story.kitchen.read('batch', batch)!.facts['reading-taken'].at(-1)!
         story.correct(batch, 500, entry, { at: at(150), reading: reading(20.4), batch: null })
       },
     ],
     [
       'a time moved within minutes',
       (story, batch) => {
-        const { entry } = story.kitchen.read('batch', batch)!.readings.at(-1)!
+        const { entry } = story.kitchen.read('batch', batch)!.facts['reading-taken'].at(-1)!
         story.correct(batch, 154, entry, { at: at(139), reading: reading(24), batch: null })
       },
     ],
     [
       'the bad reading voided',
       (story, batch) => {
-        const { entry } = story.kitchen.read('batch', batch)!.readings.at(-1)!
+        const { entry } = story.kitchen.read('batch', batch)!.facts['reading-taken'].at(-1)!
         story.correct(batch, 165, entry)
         story.read(batch, 138, 20, { after: 40 })
       },
@@ -194,7 +196,7 @@ describe('when it was known', () => {
     [
       'the void of another',
       (story, batch) => {
-        const { entry } = story.kitchen.read('batch', batch)!.readings.at(-1)!
+        const { entry } = story.kitchen.read('batch', batch)!.facts['reading-taken'].at(-1)!
         story.correct(batch, 152, entry, 'void', { by: OTHER })
       },
     ],
@@ -216,7 +218,9 @@ describe('when it was known', () => {
     expect(
       story.post('entries-accepted', story.kitchen.id, 200, { entries, reason: 'on paper' }, { by: COOK }).posted,
     ).toMatchObject({ ok: false, code: 'may not' })
-    const { entry } = story.kitchen.read('batch', batch)!.readings.find(({ at: when }) => when === at(150))!
+    const { entry } = story.kitchen
+      .read('batch', batch)!
+      .facts['reading-taken'].find(({ at: when }) => when === at(150))!
     const voided = story.correct(batch, 201, entry)
     story.enter(
       'entries-accepted',
@@ -240,10 +244,14 @@ describe('when it was known', () => {
     story.read(batch, 12, 80)
     const tap = story.mark(batch, 13, 'cook', 'done')
     story.correct(batch, 14, tap.id)
-    expect(story.kitchen.read('batch', batch)!.marks.find(({ entry }) => entry === tap.id)!.void).toBe(true)
+    expect(story.kitchen.read('batch', batch)!.facts['step-marked'].find(({ entry }) => entry === tap.id)!.void).toBe(
+      true,
+    )
     const kept = story.mark(batch, 15, 'cook', 'done')
     story.correct(batch, 20, kept.id)
-    expect(story.kitchen.read('batch', batch)!.marks.find(({ entry }) => entry === kept.id)!.void).toBe(false)
+    expect(story.kitchen.read('batch', batch)!.facts['step-marked'].find(({ entry }) => entry === kept.id)!.void).toBe(
+      false,
+    )
   })
 
   it('takes nothing from before the batch began', () => {
@@ -259,7 +267,9 @@ describe('when it was known', () => {
     const slip = story.read(batch, 100, 20)
     story.correct(batch, 101, slip)
     story.correct(batch, 102, slip, { at: at(100), reading: reading(19), batch: null })
-    expect(story.kitchen.read('batch', batch)!.readings.find(({ entry }) => entry === slip)!.void).toBe(true)
+    expect(story.kitchen.read('batch', batch)!.facts['reading-taken'].find(({ entry }) => entry === slip)!.void).toBe(
+      true,
+    )
   })
 })
 
@@ -268,7 +278,7 @@ describe('who entered it', () => {
     const story = new KitchenStory()
     const batch = story.begin('pot')
     expect(story.post('noted', batch, 1, { text: 'a', cue: null }, { by: OTHER, postedBy: COOK }).posted.ok).toBe(true)
-    expect(story.kitchen.read('batch', batch)!.notes[0]).toMatchObject({ by: OTHER, postedBy: COOK })
+    expect(story.kitchen.read('batch', batch)!.facts.noted[0]).toMatchObject({ by: OTHER, postedBy: COOK })
     const method = { ...custard, version: 2 }
     const save = (by: string, postedBy: string) =>
       story.post('method-saved', custard.id, 2, { method }, { by, postedBy }).posted

@@ -9,3 +9,4 @@
 export { append, parsedClaim, type Appended, type Book, type Poster, type ReadClaim } from './append'
 export { type ItemAsIs } from './judgedItem'
 export { openKitchen, type KitchenSetup, type MemoryKitchen, type Posted } from './memoryKitchen'
+export { columnsOf, parentsOf, type Columns } from './projection'

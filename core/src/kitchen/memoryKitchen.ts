@@ -83,7 +83,7 @@ export function openKitchen(setup: KitchenSetup): MemoryKitchen {
       const { claim } = JSON.parse(canon) as { claim: AnyClaim }
       kept.push({ ...entry, claim })
       book.head = entry.seal
-      known.set(claim.id, { claim: canonical(claim), seal: entry.seal })
+      known.set(claim.id, { claim: canonical(entry.claim), seal: entry.seal })
       for (const { type, id } of folded) {
         const fold = apply[type] as (id: Id, state: unknown, entry: SealedEntry) => unknown
         const state = fold(id, states.get(`${type} ${id}`) ?? null, entry)

@@ -88,7 +88,7 @@ function checkItem({ story: { kitchen }, now }: History, id: Id): void {
   if (wall?.until != null) for (const until of passed) expect(wall.until).toBeLessThanOrEqual(until)
   const born = item.moves[0]!.at
   // Of the same instant it may have gone in after: part of it back into its own pot.
-  const before = own.parts.filter((part) => !part.void && part.at < born)
+  const before = own.facts['part-used'].filter((part) => !part.void && part.at < born)
   for (const { value } of before)
     expect(item.dating.parts.some(({ name }) => name.endsWith(value.part.code))).toBe(true)
 }
@@ -96,11 +96,13 @@ function checkItem({ story: { kitchen }, now }: History, id: Id): void {
 /** Raw that went in and was not heated after is called raw in what is put away then. */
 function checkRaw({ story, now }: History, batch: Id): void {
   const state = story.kitchen.read('batch', batch)!
-  const yolk = state.additions.findLast(
+  const yolk = state.facts.added.findLast(
     ({ void: gone, value }) => !gone && value.ingredient === 'yolk' && value.state !== 'pasteurized lot',
   )
-  if (!yolk || state.alreadyIn.length > 0) return
-  const heated = state.readings.some(({ at: when, knownAt }) => when >= yolk.at && knownAt >= yolk.knownAt)
+  if (!yolk || state.facts['already-in'].length > 0) return
+  const heated = state.facts['reading-taken'].some(
+    ({ at: when, knownAt }) => when >= yolk.at && knownAt >= yolk.knownAt,
+  )
   if (!heated) expect(story.standing(batch, 'egg', now)).not.toBe('proven')
 }
 

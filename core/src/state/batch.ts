@@ -41,27 +41,8 @@ export interface BatchState {
   /** How many times over the method is made. */
   factor: number
   terms: Terms
-  marks: Fact<Bodies['step-marked']>[]
-  readings: Fact<ReadingBody>[]
-  deviations: Fact<Deviation>[]
-  churnings: Fact<Churning>[]
-  notes: Fact<Note>[]
-  eggs: Fact<EggsTaken>[]
-  leftOvers: Fact<LeftOver>[]
-  additions: Fact<Addition>[]
-  cleanings: Fact<{ step: string }>[]
-  washings: Fact<{ step: string }>[]
-  covers: Fact<{ cover: Cover }>[]
-  placements: Fact<Placement>[]
-  stirrings: Fact<Record<string, never>>[]
-  pourings: Fact<Pouring>[]
-  plans: Fact<CoolingPlan>[]
-  rewarmed: Fact<Bodies['rewarmed']>[]
-  acidities: Fact<AcidityMeasure>[]
-  /** Items that went in, each as it was then. */
-  parts: Fact<PartUsed>[]
-  /** What of it was put away as an item. */
-  portions: Fact<Portioned & { item: Id }>[]
+  /** What was entered about it, by kind, in the order of the entries. */
+  facts: { [K in keyof BatchFacts]: Fact<BatchFacts[K]>[] }
   /** Called back with lots that are in it: held until the last of that ends. */
   recalls: Fact<{ reason: string; lot: Id }>[]
   /** Set once what is served at once was served. */
@@ -70,37 +51,98 @@ export interface BatchState {
   disposition: Fact<Disposition> | null
   /** Each sends it through the heat once more; a new leg begins once its own row is proven. */
   reworks: Fact<Disposition>[]
-  /** What the lead said of raw egg or fruit: it was in from the first, only entered later. */
-  alreadyIn: Fact<{ target: Id; reason: string }>[]
 }
+
+/** What a kind of entry leaves on a batch as a fact. */
+export interface BatchFacts {
+  'step-marked': Bodies['step-marked']
+  'reading-taken': ReadingBody
+  'step-deviated': Deviation
+  churned: Churning
+  noted: Note
+  'eggs-taken': EggsTaken
+  'left-over': LeftOver
+  added: Addition
+  cleaned: { step: string }
+  washed: { step: string }
+  covered: { cover: Cover }
+  placed: Placement
+  stirred: Record<string, never>
+  poured: Pouring
+  'cooling-planned': CoolingPlan
+  rewarmed: Bodies['rewarmed']
+  'acidity-measured': AcidityMeasure
+  /** Items that went in, each as it was then. */
+  'part-used': PartUsed
+  /** What of it was put away as an item. */
+  portioned: Portioned & { item: Id }
+  /** What the lead said of raw egg or fruit: it was in from the first, only entered later. */
+  'already-in': Bodies['already-in']
+}
+
+type BatchFact = keyof BatchFacts
+
+/**
+ * What a correction may do to the facts of a kind: put other values in their place, take them back, or nothing; and until
+ * how long after the entry it counts by itself when its author makes it, ms.
+ */
+type Correctable = { by: 'other values' | 'void'; within: number } | null
+
+const VOID = { by: 'void', within: CORRECTED_WITHIN } as const
+
+/** Every kind of fact a batch has. A part is taken back where it was taken; what is put away or left over, by its item. */
+const FACTS: { [K in BatchFact]: Correctable } = {
+  'step-marked': { by: 'void', within: MARK_UNDONE_WITHIN },
+  'reading-taken': { by: 'other values', within: CORRECTED_WITHIN },
+  'step-deviated': VOID,
+  churned: VOID,
+  noted: VOID,
+  'eggs-taken': VOID,
+  'left-over': null,
+  added: VOID,
+  cleaned: VOID,
+  washed: VOID,
+  covered: VOID,
+  placed: VOID,
+  stirred: VOID,
+  poured: VOID,
+  'cooling-planned': VOID,
+  rewarmed: VOID,
+  'acidity-measured': VOID,
+  'part-used': null,
+  portioned: null,
+  'already-in': null,
+}
+
+const KINDS = Object.keys(FACTS) as BatchFact[]
 
 /** A batch about which nothing was entered since it began. */
 export const NOTHING_YET = {
-  marks: [],
-  readings: [],
-  deviations: [],
-  churnings: [],
-  notes: [],
-  eggs: [],
-  leftOvers: [],
-  additions: [],
-  cleanings: [],
-  washings: [],
-  covers: [],
-  placements: [],
-  stirrings: [],
-  pourings: [],
-  plans: [],
-  rewarmed: [],
-  acidities: [],
-  parts: [],
-  portions: [],
+  facts: noFacts(),
   recalls: [],
   served: null,
   disposition: null,
   reworks: [],
-  alreadyIn: [],
 } satisfies Partial<BatchState>
+
+function noFacts(): BatchState['facts'] {
+  return Object.fromEntries(KINDS.map((kind) => [kind, []])) as unknown as BatchState['facts']
+}
+
+/** The facts of every kind, each list gone through. A list that comes back the very same leaves its kind as it is. */
+export function eachKind(
+  { facts }: Pick<BatchState, 'facts'>,
+  change: <T>(facts: Fact<T>[], kind: BatchFact) => Fact<T>[],
+): BatchState['facts'] {
+  return Object.fromEntries(
+    KINDS.map((kind) => [kind, change<unknown>(facts[kind], kind)]),
+  ) as unknown as BatchState['facts']
+}
+
+/** The same with one more fact of a kind. */
+function withFact<K extends BatchFact>(state: BatchState, kind: K, fact: Fact<BatchFacts[K]>): BatchState {
+  return { ...state, facts: { ...state.facts, [kind]: [...state.facts[kind], fact] } }
+}
 
 /** Thrown away, or served at once: nothing more is entered about it. */
 export function isClosed({ disposition, served }: Pick<BatchState, 'disposition' | 'served'>): boolean {
@@ -115,24 +157,32 @@ export function wentOut({ disposition, served }: Pick<BatchState, 'disposition' 
 }
 
 /** What went in or out of it although something stood against that, of which the lead has not decided since. */
-export function unanswered({ disposition, served, eggs, additions, parts }: BatchState): Fact<unknown>[] {
-  const told: Fact<{ happened?: true }>[] = [...eggs, ...additions, ...parts, ...(served ? [served] : [])]
+export function unanswered({ disposition, served, facts }: BatchState): Fact<unknown>[] {
+  const went: Fact<{ happened?: true }>[] = [...facts['eggs-taken'], ...facts.added, ...facts['part-used']]
   const decided = disposition && !disposition.void ? disposition.knownAt : -Infinity
-  return told.filter(({ void: gone, value, knownAt: known }) => !gone && value.happened && known >= decided)
+  return [...went, ...(served ? [served] : [])].filter(
+    ({ void: gone, value, knownAt: known }) => !gone && value.happened && known >= decided,
+  )
 }
 
 /** All of it is put away: it goes on as items, and no longer stands on the Line. */
-export function isPutAway({ portions }: Pick<BatchState, 'portions'>): boolean {
-  return portions.some(({ void: gone, value }) => !gone && value.last)
+export function isPutAway({ facts }: Pick<BatchState, 'facts'>): boolean {
+  return facts.portioned.some(({ void: gone, value }) => !gone && value.last)
 }
 
-/** Every fact of a batch that may be corrected or accepted; none where there is no batch. */
+/** Every fact of a batch, kind by kind. */
+export function allFacts({ facts }: Pick<BatchState, 'facts'>): Fact<unknown>[] {
+  return KINDS.flatMap((kind): Fact<unknown>[] => facts[kind])
+}
+
+/** Every fact of a batch that may be corrected; none where there is no batch. */
+export function correctable(batch: BatchState | null): Fact<unknown>[] {
+  return batch ? KINDS.flatMap((kind): Fact<unknown>[] => (FACTS[kind] ? batch.facts[kind] : [])) : []
+}
+
+/** Every fact of a batch that may be accepted although it came late; none where there is no batch. */
 export function batchFacts(batch: BatchState | null): Fact<unknown>[] {
-  if (!batch) return []
-  const { readings, marks, deviations, churnings, notes, eggs, additions, cleanings, washings } = batch
-  const { covers, acidities, parts, placements, stirrings, pourings, plans, rewarmed } = batch
-  const done = [marks, deviations, churnings, notes, eggs, additions, cleanings, washings, acidities, parts]
-  return [readings, ...done, covers, placements, stirrings, pourings, plans, rewarmed].flat()
+  return batch ? [...correctable(batch), ...batch.facts['part-used']] : []
 }
 
 /** The batch after one more entry; null while it was never started. */
@@ -141,53 +191,12 @@ export function applyToBatch(id: Id, state: BatchState | null, entry: Entry): Ba
   if (claim.kind === 'batch-started') return state ?? started(claim)
   if (!state) return null
   switch (claim.kind) {
-    case 'reading-taken':
-      return { ...state, readings: [...state.readings, factOf(entry, claim.at, claim.body)] }
-    case 'step-marked':
-      return { ...state, marks: [...state.marks, factOf(entry, claim.at, claim.body)] }
-    case 'step-deviated':
-      return { ...state, deviations: [...state.deviations, factOf(entry, claim.at, claim.body)] }
-    case 'churned':
-      return { ...state, churnings: [...state.churnings, factOf(entry, claim.at, claim.body)] }
-    case 'noted':
-      return { ...state, notes: [...state.notes, factOf(entry, claim.at, claim.body)] }
-    case 'eggs-taken':
-      return { ...state, eggs: [...state.eggs, factOf(entry, claim.at, claim.body)] }
-    case 'left-over':
-      return { ...state, leftOvers: [...state.leftOvers, factOf(entry, claim.at, claim.body)] }
     case 'added':
-      return { ...state, additions: [...state.additions, factOf(entry, claim.at, asResolved(claim.body, entry))] }
-    case 'cleaned':
-      return { ...state, cleanings: [...state.cleanings, factOf(entry, claim.at, claim.body)] }
-    case 'washed':
-      return { ...state, washings: [...state.washings, factOf(entry, claim.at, claim.body)] }
-    case 'covered':
-      return { ...state, covers: [...state.covers, factOf(entry, claim.at, claim.body)] }
-    case 'placed':
-      return { ...state, placements: [...state.placements, factOf(entry, claim.at, claim.body)] }
-    case 'stirred':
-      return { ...state, stirrings: [...state.stirrings, factOf(entry, claim.at, claim.body)] }
-    case 'poured':
-      return { ...state, pourings: [...state.pourings, factOf(entry, claim.at, claim.body)] }
-    case 'rewarmed':
-      return { ...state, rewarmed: [...state.rewarmed, factOf(entry, claim.at, claim.body)] }
-    case 'cooling-planned':
-      return { ...state, plans: [...state.plans, factOf(entry, claim.at, claim.body)] }
-    case 'acidity-measured':
-      return { ...state, acidities: [...state.acidities, factOf(entry, claim.at, claim.body)] }
-    case 'part-used':
-      return { ...state, parts: [...state.parts, factOf(entry, claim.at, claim.body)] }
+      return withFact(state, 'added', factOf(entry, claim.at, asResolved(claim.body, entry)))
     case 'portioned':
-      return {
-        ...state,
-        portions: [...state.portions, factOf(entry, claim.at, { ...claim.body, item: claim.about.id })],
-      }
+      return withFact(state, 'portioned', factOf(entry, claim.at, { ...claim.body, item: claim.about.id }))
     case 'taken-back':
-      return {
-        ...state,
-        parts: struck(state.parts, claim.body.target),
-        portions: struck(state.portions, claim.body.target),
-      }
+      return { ...state, facts: eachKind(state, (facts, kind) => struck(facts, kind, claim.body.target)) }
     case 'recalled':
       // A drill marks nothing real.
       if (claim.body.drill) return state
@@ -204,8 +213,6 @@ export function applyToBatch(id: Id, state: BatchState | null, entry: Entry): Ba
       const reworks = claim.body.decision === 'rework' ? [...state.reworks, disposition] : state.reworks
       return { ...state, disposition, reworks }
     }
-    case 'already-in':
-      return { ...state, alreadyIn: [...state.alreadyIn, factOf(entry, claim.at, claim.body)] }
     case 'reading-accepted':
       return accepted(state, [claim.body.target], entry, claim.body.reason)
     case 'entries-accepted': {
@@ -220,8 +227,12 @@ export function applyToBatch(id: Id, state: BatchState | null, entry: Entry): Ba
     case 'corrected':
       return corrected(id, state, entry, claim)
     default:
-      return state
+      return isFact(claim.kind) ? withFact(state, claim.kind, factOf(entry, claim.at, claim.body as never)) : state
   }
+}
+
+function isFact(kind: string): kind is BatchFact {
+  return kind in FACTS
 }
 
 /** Egg is of a pasteurized lot, and frozen fruit treated, where the server found that lot; a word typed in a box is raw. */
@@ -233,7 +244,8 @@ function asResolved(body: Addition, { seal }: Entry): Addition {
   return body
 }
 
-function struck<T>(facts: Fact<T>[], target: Id): Fact<T>[] {
+function struck<T>(facts: Fact<T>[], kind: BatchFact, target: Id): Fact<T>[] {
+  if (kind !== 'part-used' && kind !== 'portioned') return facts
   return facts.map((fact) => (fact.entry === target ? { ...fact, void: true } : fact))
 }
 
@@ -247,35 +259,12 @@ function started({ about, at, by, body }: Claim<'batch-started'>): BatchState {
   }
 }
 
-/** The same batch with every list of facts gone through; what a correction or an acceptance may be about. */
-function eachList(state: BatchState, change: <T>(facts: Fact<T>[]) => Fact<T>[]): BatchState {
-  return {
-    ...state,
-    readings: change(state.readings),
-    marks: change(state.marks),
-    deviations: change(state.deviations),
-    churnings: change(state.churnings),
-    notes: change(state.notes),
-    eggs: change(state.eggs),
-    additions: change(state.additions),
-    cleanings: change(state.cleanings),
-    washings: change(state.washings),
-    covers: change(state.covers),
-    placements: change(state.placements),
-    stirrings: change(state.stirrings),
-    pourings: change(state.pourings),
-    plans: change(state.plans),
-    rewarmed: change(state.rewarmed),
-    acidities: change(state.acidities),
-    parts: change(state.parts),
-  }
-}
-
 function accepted(state: BatchState, targets: readonly Id[], { claim }: Entry, reason: string): BatchState {
   const acceptance: Acceptance = { entry: claim.id, by: claim.by, at: claim.at, reason }
-  return eachList(state, (facts) =>
-    facts.map((fact) => targets.reduce((one, target) => acceptedIn(one, target, acceptance), fact)),
+  const facts = eachKind(state, (list) =>
+    list.map((fact) => targets.reduce((one, target) => acceptedIn(one, target, acceptance), fact)),
   )
+  return { ...state, facts }
 }
 
 function corrected(id: Id, state: BatchState, entry: Entry, { about, body }: Claim<'corrected'>): BatchState {
@@ -284,18 +273,18 @@ function corrected(id: Id, state: BatchState, entry: Entry, { about, body }: Cla
   if (now !== 'void' && movedTo === id && about.id !== id) {
     // Told to be of this pot long after it was read: as a reading that was entered late.
     const late = entry.seal?.rules !== undefined && knownAt(entry) - now.at > CORRECTED_WITHIN
-    return { ...state, readings: [...state.readings, factOf(entry, now.at, now.reading, late || undefined)] }
+    return withFact(state, 'reading-taken', factOf(entry, now.at, now.reading, late || undefined))
   }
-  const voided = now === 'void' || movedTo !== null
-  const take = <T>(facts: Fact<T>[], value: Amended<T> = 'void', within = CORRECTED_WITHIN): Fact<T>[] =>
-    facts.map((fact) =>
-      fact.entry === target
-        ? amended(fact, entry, reason, voided ? 'void' : value, counts(fact, entry, voided ? 'void' : value, within))
-        : fact,
+  const facts = eachKind(state, <T>(list: Fact<T>[], kind: BatchFact) => {
+    const may = FACTS[kind]
+    if (!may) return list
+    const other = now !== 'void' && movedTo === null && may.by === 'other values'
+    const stands: Amended<T> = other ? { at: now.at, value: now.reading as T } : 'void'
+    return list.map((fact) =>
+      fact.entry === target ? amended(fact, entry, reason, stands, counts(fact, entry, stands, may.within)) : fact,
     )
-  const marks = take(state.marks, 'void', MARK_UNDONE_WITHIN)
-  const readings = take(state.readings, now === 'void' ? 'void' : { at: now.at, value: now.reading })
-  return { ...eachList({ ...state, marks: [], readings: [], parts: [] }, take), marks, readings, parts: state.parts }
+  })
+  return { ...state, facts }
 }
 
 /** Whether a correction counts by itself: its author's, at once, and not of the time. Before there were rules, any did. */

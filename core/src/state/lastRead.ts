@@ -3,7 +3,10 @@ import { celsiusOf } from '../ground/temperature'
 import type { BatchState } from './batch'
 
 /** The warmest that the mixture was last read, °C, by an instant: any probe, any pan; null where nobody read it. */
-export function lastRead({ readings }: Pick<BatchState, 'readings'>, by: Instant): number | null {
+export function lastRead(
+  { facts: { 'reading-taken': readings } }: Pick<BatchState, 'facts'>,
+  by: Instant,
+): number | null {
   const core = readings.filter(
     ({ void: gone, at, value }) => !gone && at <= by && value.of === 'mixture' && value.where === 'core',
   )

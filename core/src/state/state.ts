@@ -20,9 +20,6 @@ export interface LimitsState {
   signed: { by: Id; at: Instant }[]
 }
 
-/** The shape of what is folded: kept states of another version are folded anew from the chain. */
-export const FOLD_VERSION = 8
-
 /** What each type of subject folds to. */
 export interface States {
   kitchen: KitchenState

@@ -36,7 +36,7 @@ export const houseDeeds: Record<string, Act> = {
     const lot = history.lots[deed.pot]!
     const items = history.items.filter((id) => history.story.kitchen.read('item', id)?.from.some((of) => of.id === lot))
     const batches = history.pots.filter((id) =>
-      history.story.kitchen.read('batch', id)!.eggs.some(({ value }) => value.lot === lot),
+      history.story.kitchen.read('batch', id)!.facts['eggs-taken'].some(({ value }) => value.lot === lot),
     )
     const drill = deed.b < 0.3
     history.post('recalled', lot, deed, { items, batches, reason: 'the supplier called', drill })

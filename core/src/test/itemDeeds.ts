@@ -49,7 +49,7 @@ export const itemDeeds: Record<string, Act> = {
     const batch = history.batch(deed)
     const id = idOf(`left over ${history.items.length} ${history.now}`)
     const lots = history.lots.flatMap((lot) => history.story.kitchen.read('lot', lot) ?? [])
-    if (batch.eggs.length === 0) return
+    if (batch.facts['eggs-taken'].length === 0) return
     const body = leftOverOf(batch, 'white', 30, 'kept', lots, { unit: FRIDGE, shelf: 1 })
     if (body && history.post('left-over', id, deed, body)) history.items.push(id)
   },

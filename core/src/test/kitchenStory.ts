@@ -194,10 +194,10 @@ export class KitchenStory {
 
   putAway(batch: Id, minutes: number, more: Partial<PutAway> = {}, of: Method = custard): Id {
     const state = this.kitchen.read('batch', batch)!
-    const item = idOf(`item of ${batch} ${state.portions.length}`)
+    const item = idOf(`item of ${batch} ${state.facts.portioned.length}`)
     const code = nextItemCode(
       state.code.slice(0, 8),
-      state.portions.map(({ value }) => value.code),
+      state.facts.portioned.map(({ value }) => value.code),
     )
     const said: PutAway = {
       code,

@@ -1,3 +1,4 @@
+import type { BatchFacts } from '../state/batch'
 import type { Bodies } from '../ledger/entry'
 import { MINUTE } from '../ground/instant'
 import { at } from './traces'
@@ -31,7 +32,9 @@ const added =
 const corrected =
   (move: boolean): Act =>
   (history, deed) => {
-    const { readings } = history.batch(deed)
+    const {
+      facts: { 'reading-taken': readings },
+    } = history.batch(deed)
     const fact = readings[Math.floor(deed.b * readings.length)]
     if (!fact) return
     const when = move ? fact.at - 5 * MINUTE * (1 + deed.a) : fact.at
@@ -43,12 +46,12 @@ const corrected =
 
 /** Undo of any of what was done: in time it is a slip of the finger. */
 const undone =
-  (of: 'readings' | 'marks' | 'additions' | 'eggs' | 'placements' | 'pourings' | 'parts'): Act =>
+  (of: keyof BatchFacts): Act =>
   (history, deed) => {
-    const facts = history.batch(deed)[of]
+    const facts = history.batch(deed).facts[of]
     const fact = facts[Math.floor(deed.b * facts.length)]
     if (!fact) return
-    const within = of === 'marks' ? 2 : 10
+    const within = of === 'step-marked' ? 2 : 10
     const late = fact.by !== history.by(deed) || at(history.now) - fact.knownAt > within * MINUTE
     const undo = { target: fact.entry, reason: 'undo' as const, now: 'void' as const, item: null }
     history.post('corrected', history.pot(deed), deed, undo)
@@ -104,12 +107,12 @@ export const potDeeds: Record<string, Act> = {
     history.postLate('step-marked', history.pot(deed), deed, off, 16 + deed.b * 100)
     return 'proves nothing'
   },
-  void: undone('readings'),
-  'undo mark': undone('marks'),
-  'undo addition': undone('additions'),
-  'undo eggs': undone('eggs'),
-  'undo place': undone('placements'),
-  'undo pour': undone('pourings'),
+  void: undone('reading-taken'),
+  'undo mark': undone('step-marked'),
+  'undo addition': undone('added'),
+  'undo eggs': undone('eggs-taken'),
+  'undo place': undone('placed'),
+  'undo pour': undone('poured'),
   correct: corrected(false),
   'move time': corrected(true),
   yolk: added('yolk', 'as it is'),
@@ -193,17 +196,17 @@ export const potDeeds: Record<string, Act> = {
     if (deed.a < 0.2) history.dispose(history.pot(deed), 'discard')
   },
   accept: (history, deed) => {
-    const late = history.batch(deed).readings.find((each) => each.late && !each.accepted)
+    const late = history.batch(deed).facts['reading-taken'].find((each) => each.late && !each.accepted)
     if (!late) return
     const entries = [{ type: 'batch' as const, id: history.pot(deed), entry: late.entry }]
     history.decide('entries-accepted', history.story.kitchen.id, { entries, reason: 'on paper' })
   },
   'accept one': (history, deed) => {
-    const late = history.batch(deed).readings.find((each) => each.late && !each.accepted)
+    const late = history.batch(deed).facts['reading-taken'].find((each) => each.late && !each.accepted)
     if (late) history.decide('reading-accepted', history.pot(deed), { target: late.entry, reason: 'on paper' })
   },
   'already in': (history, deed) => {
-    const raw = history.batch(deed).additions.find(({ value }) => value.ingredient === 'yolk')
+    const raw = history.batch(deed).facts.added.find(({ value }) => value.ingredient === 'yolk')
     if (raw) history.decide('already-in', history.pot(deed), { target: raw.entry, reason: 'from the first' })
   },
 }

@@ -4,7 +4,6 @@ import { clock, clockFrom } from '../clock/clock'
 import { configFrom } from '../config'
 import { grantTo } from '../database/grants'
 import { firstLead, seedKitchen } from '../kitchens/newKitchen'
-import { foldAnew } from '../ledger/foldAnew'
 import { ormConfig } from '../ormConfig'
 import { Kitchen } from '../people/kitchen.entity'
 
@@ -23,8 +22,6 @@ async function prepare(): Promise<void> {
 
   const orm = await MikroORM.init(ormConfig(databaseUrl))
   try {
-    const folded = await foldAnew(orm.em.fork())
-    if (folded > 0) console.log(`Folded the logbook anew for ${folded === 1 ? 'one kitchen' : `${folded} kitchens`}.`)
     if (process.argv.includes('--empty')) await firstKitchen(orm)
   } finally {
     await orm.close()

@@ -122,7 +122,7 @@ it('keeps what the air of a unit was as something went into it, and not of anoth
   expect(await one(kitchen.claim('placed', id, placing))).toMatchObject({ outcome: 'accepted' })
   const { units, batches } = await line()
   expect(units.find((unit) => unit.id === walkIn!.id)!.airs.at(-1)!.celsius).toBeCloseTo(3.33, 2)
-  expect(batches.find((batch) => batch.id === id)!.placements).toHaveLength(1)
+  expect(batches.find((batch) => batch.id === id)!.facts.placed).toHaveLength(1)
   expect(await one(kitchen.claim('placed', id, { ...placing, place: 'blast chiller' }))).toMatchObject({
     code: 'other unit',
   })

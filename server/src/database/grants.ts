@@ -7,7 +7,7 @@ export async function grantTo(role: string, orm: MikroORM): Promise<void> {
     `grant usage on schema public to ${app}`,
     `grant select, insert on kitchen, person, shift, chain_head, entry to ${app}`,
     `grant update on person, shift, chain_head to ${app}`,
-    `grant update (fold_version) on kitchen to ${app}`,
+    `grant select, insert on fold_core, entry_subject to ${app}`,
     `grant select, insert, update, delete on kitchen_state, limit_set, method, instrument, batch, lot, item, vessel, unit, edge, feed to ${app}`,
   ]) {
     await orm.em.execute(statement)

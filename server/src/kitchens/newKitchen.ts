@@ -1,7 +1,8 @@
-import { type AnyClaim, type Id, FOLD_VERSION, GENESIS, type Instant, type Role } from '@logged-thermal/core'
+import { type AnyClaim, type Id, GENESIS, type Instant, type Role } from '@logged-thermal/core'
 import { refusalSentence } from '@logged-thermal/wording'
 import { KitchenScope } from '../database/kitchenScope'
 import { Append } from '../ledger/append.service'
+import { Refold } from '../ledger/refold'
 import { type Starter, starter } from '@logged-thermal/repertoire'
 import { randomInt } from 'node:crypto'
 import type { MikroORM } from '@mikro-orm/postgresql'
@@ -34,7 +35,6 @@ export async function seedKitchen(
     zone,
     unit: 'C',
     limitsId: begin.limits.id,
-    foldVersion: FOLD_VERSION,
   })
   const hired = people.map((person) => ({ ...person, id: uuid() }))
   const hashes = await Promise.all(hired.map(({ pin }) => hashPin(pin)))
@@ -95,7 +95,7 @@ export async function append(scope: KitchenScope, kitchenId: Id, lead: Id, claim
     claims,
     recordedAt: ({ madeAt }: AnyClaim) => madeAt,
   }
-  const outcomes = await new Append(scope).append(post)
+  const outcomes = await new Append(scope, new Refold(scope)).append(post)
   const refused = outcomes.find(({ outcome }) => outcome === 'refused')
   if (refused?.outcome === 'refused')
     throw new Error(`the new kitchen was refused: ${refusalSentence(refused.refusal)}`)

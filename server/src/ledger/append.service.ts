@@ -5,6 +5,7 @@ import {
   canonical,
   follows,
   parsedClaim,
+  raised,
   type AnyClaim,
   type Appended,
   type Book,
@@ -14,12 +15,16 @@ import {
   type ReadClaim,
   type Role,
   type Seal,
-  type SubjectType,
+  type States,
+  type Subject,
   type World,
 } from '@logged-thermal/core'
 import { KitchenScope } from '../database/kitchenScope'
 import { query } from '../database/query'
+import { Problem } from '../http/problem'
+import { foldCore } from './foldCore'
 import { Projections } from './projections'
+import { foldAnew, Refold } from './refold'
 import { sha256 } from './sha256'
 import { gather, gatherStates, lockHead, write, type Gathered, type Sealed } from './statements'
 import { clock } from '../clock/clock'
@@ -38,7 +43,10 @@ export interface Post {
 /** The one way into the logbook. */
 @Injectable()
 export class Append {
-  constructor(private readonly scope: KitchenScope) {}
+  constructor(
+    private readonly scope: KitchenScope,
+    private readonly refold: Refold,
+  ) {}
 
   /**
    * Appends what can be appended, in the order sent, in one transaction; each claim is answered by itself.
@@ -49,9 +57,13 @@ export class Append {
     const claims = parsed.flatMap((each) => ('claim' in each ? [each.claim] : []))
     if (claims.length === 0) return parsed.map((each) => refusedUnread(each as Unreadable))
 
+    await this.refold.subjects(post.kitchenId)
     return this.scope.inKitchen(post.kitchenId, async (em) => {
-      const { zone, limits, ...start } = await locked(em, post.kitchenId)
-      const { known, roles, projections } = await gathered(em, post, claims, zone)
+      const { zone, limits, core: keptBy, ...start } = await locked(em, post.kitchenId)
+      const core = await foldCore(em)
+      // Rows of newer code are read, never written over: until this server is the newer one too, another has to write.
+      if (keptBy > core) throw behindProblem()
+      const { known, roles, projections } = await gathered(em, post, claims, zone, core)
       const sealed: Sealed[] = []
       const book: Book = {
         zone,
@@ -62,9 +74,9 @@ export class Append {
         read: projections.read,
         keep(entry, canon, folded) {
           book.head = entry.seal
-          sealed.push({ canon, seal: entry.seal })
-          const { claim } = JSON.parse(canon) as { claim: AnyClaim }
-          known.set(claim.id, { claim: canonical(claim), seal: entry.seal })
+          const { claim, seal } = entry
+          sealed.push({ claim, canon, seal })
+          known.set(claim.id, { claim: canonical(claim), seal })
           projections.fold(folded, entry)
         },
       }
@@ -74,14 +86,14 @@ export class Append {
           outcomes.push(refusedUnread(each))
           continue
         }
-        await loadFollowing(em, each.claim, projections, { zone, limits })
+        await loadFollowing(em, each.claim, projections, { zone, limits }, core)
         const now = post.recordedAt?.(each.claim) ?? clock.now()
         const { kitchenId: kitchen, postedBy, clockAheadMs } = post
         const poster = { kitchen, postedBy, signedBy: post.signedBy, clockAheadMs, now }
         outcomes.push(append(each.claim, poster, book, sha256))
       }
       if (sealed.length > 0) {
-        await query(em, write(post.kitchenId, sealed, projections.changed(), book.head))
+        await query(em, write(post.kitchenId, sealed, projections.changed(), book.head, core))
       }
       return outcomes
     })
@@ -94,8 +106,14 @@ function refusedUnread({ id, refusal }: Unreadable): Appended {
   return { id, outcome: 'refused', refusal }
 }
 
-async function locked(em: SqlEntityManager, kitchenId: Id): Promise<ChainHead & { zone: string; limits: Id }> {
-  const [row] = await query<{ seq: string; hash: string; zone: string; limits: Id }>(em, lockHead(kitchenId))
+async function locked(
+  em: SqlEntityManager,
+  kitchenId: Id,
+): Promise<ChainHead & { core: number; zone: string; limits: Id }> {
+  const [row] = await query<{ seq: string; hash: string; core: number; zone: string; limits: Id }>(
+    em,
+    lockHead(kitchenId),
+  )
   if (!row) throw new RangeError(`kitchenId: ${kitchenId} has no logbook`)
   return { ...row, seq: Number(row.seq) }
 }
@@ -106,6 +124,7 @@ async function loadFollowing(
   claim: AnyClaim,
   projections: Projections,
   world: World,
+  core: number,
 ): Promise<void> {
   const asked = new Set<Id>()
   for (;;) {
@@ -115,25 +134,46 @@ async function loadFollowing(
     if (missing.length === 0) return
     // One that is not there is asked for once.
     for (const { type, id } of missing) asked.add(`${type} ${id}`)
-    for (const { what, id, content } of await query<Gathered>(em, gatherStates(claim.kitchen, missing)))
-      projections.load(what as SubjectType, id, JSON.parse(content!))
+    for (const row of await query<Gathered>(em, gatherStates(claim.kitchen, missing)))
+      await loadRow(em, claim.kitchen, row, projections, core)
   }
 }
 
-async function gathered(em: SqlEntityManager, post: Post, claims: readonly AnyClaim[], zone: string) {
+async function gathered(em: SqlEntityManager, post: Post, claims: readonly AnyClaim[], zone: string, core: number) {
   const known = new Map<Id, { claim: string; seal: Seal }>()
   const roles = new Map<Id, Role>()
   const projections = new Projections(zone)
-  for (const { what, id, word, content } of await query<Gathered>(
-    em,
-    gather(post.kitchenId, claims, [post.postedBy]),
-  )) {
+  for (const row of await query<Gathered>(em, gather(post.kitchenId, claims, [post.postedBy]))) {
+    const { what, id, word, content } = row
     if (what === 'author') roles.set(id, word as Role)
-    else if (what !== 'entry') projections.load(what, id, JSON.parse(content!))
+    else if (what !== 'entry') await loadRow(em, post.kitchenId, row, projections, core)
     else {
       const { claim, seal: unhashed } = JSON.parse(content!) as { claim: AnyClaim; seal: Omit<Seal, 'hash'> }
-      known.set(id, { claim: canonical(claim), seal: { ...unhashed, hash: word! } })
+      known.set(id, { claim: canonical(raised(claim)), seal: { ...unhashed, hash: word! } })
     }
   }
   return { known, roles, projections }
+}
+
+/** A state as this code has it: as it is stored, or folded anew where older code folded it. */
+async function loadRow(
+  em: SqlEntityManager,
+  kitchenId: Id,
+  { what, id, word, content }: Gathered,
+  projections: Projections,
+  core: number,
+): Promise<void> {
+  const subject = { type: what, id } as Subject
+  const foldedBy = Number(word)
+  if (foldedBy > core) throw behindProblem()
+  if (foldedBy < core) await foldAnew(em, kitchenId, subject, projections)
+  else projections.load(subject.type, id, JSON.parse(content!) as States[Subject['type']])
+}
+
+function behindProblem(): Problem {
+  return new Problem(
+    503,
+    'server behind',
+    'A newer version of this program keeps the records now. Send it again in a moment.',
+  )
 }

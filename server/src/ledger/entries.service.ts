@@ -31,6 +31,17 @@ export class Entries {
   }
 }
 
+/** All entries that changed a subject, in order; some that did not may be among them. */
+export async function entriesOf(em: SqlEntityManager, kitchenId: Id, subject: Id): Promise<SealedEntry[]> {
+  const rows = await query<Row>(em, {
+    sql: `select hash, canon from entry where kitchen_id = ? and seq in (
+        select seq from entry where kitchen_id = ? and about_id = ?
+        union select seq from entry_subject where kitchen_id = ? and subject_id = ?) order by seq`,
+    params: [kitchenId, kitchenId, subject, kitchenId, subject],
+  })
+  return rows.map(entryOf)
+}
+
 export async function readAfter(
   em: SqlEntityManager,
   kitchenId: Id,

@@ -1,8 +1,31 @@
-import { Global, Module } from '@nestjs/common'
+import { Global, Logger, Module, type OnApplicationBootstrap } from '@nestjs/common'
+import { APP_INTERCEPTOR } from '@nestjs/core'
+import { EntityManager } from '@mikro-orm/postgresql'
+import { Kitchen } from '../people/kitchen.entity'
 import { Append } from './append.service'
+import { CurrentStates } from './currentStates.interceptor'
 import { Entries } from './entries.service'
 import { EntriesController } from './entries.controller'
+import { Refold } from './refold'
 
 @Global()
-@Module({ controllers: [EntriesController], providers: [Append, Entries], exports: [Append, Entries] })
-export class LedgerModule {}
+@Module({
+  controllers: [EntriesController],
+  providers: [Append, Entries, Refold, { provide: APP_INTERCEPTOR, useClass: CurrentStates }],
+  exports: [Append, Entries, Refold],
+})
+export class LedgerModule implements OnApplicationBootstrap {
+  constructor(
+    private readonly em: EntityManager,
+    private readonly refold: Refold,
+  ) {}
+
+  /** What older code folded is folded anew beside the work. */
+  onApplicationBootstrap(): void {
+    void this.refoldAll().catch((error: unknown) => new Logger('Refold').error(error))
+  }
+
+  private async refoldAll(): Promise<void> {
+    for (const { id } of await this.em.fork().find(Kitchen, {})) await this.refold.whole(id)
+  }
+}

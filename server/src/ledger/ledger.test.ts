@@ -168,7 +168,8 @@ describe('posting entries', () => {
       kitchen.claim('corrected', wrong, { target: reading.id, reason: 'wrong pot', now, item: null }),
     ])
     const state = async (id: string) =>
-      ((await kitchen.get(`/api/batches/${id}`)).body as { batch: { readings: object[] } }).batch.readings
+      ((await kitchen.get(`/api/batches/${id}`)).body as { batch: { facts: { 'reading-taken': object[] } } }).batch
+        .facts['reading-taken']
     expect(await state(wrong)).toMatchObject([
       { void: true, amends: [{ reason: 'wrong pot', was: { typed: { value: 66.6 } } }] },
     ])

@@ -1,31 +1,23 @@
 import {
   apply,
-  courseOf,
-  itemCard,
-  itemWalls,
-  parentsOfBatch,
-  parentsOfItem,
+  columnsOf,
+  parentsOf,
   raised,
-  unitCard,
-  type BatchState,
   type Entry,
   type Id,
-  type ItemState,
-  type Look,
   type Read,
   type States,
   type Subject,
   type SubjectType,
-  type UnitState,
 } from '@logged-thermal/core'
-import type { Beside, Changed } from './statements'
+import type { Changed } from './statements'
 
 interface Kept {
   type: SubjectType
   id: Id
-  state: unknown
-  /** What it was made of as it was loaded. */
-  parents: string
+  state: States[SubjectType]
+  /** What it was made of as it was loaded; null: not known, it was folded anew. */
+  parents: string | null
   /** The last entry that changed it; null while it is as loaded. */
   seq: number | null
 }
@@ -37,8 +29,14 @@ export class Projections {
   /** @param zone of the kitchen: what is written beside a state has its days */
   constructor(private readonly zone: string) {}
 
-  load(type: SubjectType, id: Id, state: unknown): void {
+  /** As it was stored, by this code. */
+  load(type: SubjectType, id: Id, state: States[SubjectType]): void {
     this.kept.set(`${type} ${id}`, { type, id, state, parents: namesOf(parentsOf(type, state)), seq: null })
+  }
+
+  /** Folded anew from the chain: it is written with what changes. @param seq its last entry */
+  renew(type: SubjectType, id: Id, state: States[SubjectType], seq: number): void {
+    this.kept.set(`${type} ${id}`, { type, id, state, parents: null, seq })
   }
 
   has({ type, id }: Subject): boolean {
@@ -51,11 +49,12 @@ export class Projections {
   fold(subjects: readonly Subject[], entry: Entry): void {
     const today = { ...entry, claim: raised(entry.claim) }
     for (const { type, id } of subjects) {
-      const fold = apply[type] as (id: Id, state: unknown, entry: Entry) => unknown
+      const fold = apply[type] as (id: Id, state: unknown, entry: Entry) => States[SubjectType] | null
       const known = this.kept.get(`${type} ${id}`)
       const state = fold(id, known?.state ?? null, today)
       if (state === null) continue
-      this.kept.set(`${type} ${id}`, { type, id, state, parents: known?.parents ?? '', seq: entry.seal?.seq ?? null })
+      const parents = known ? known.parents : ''
+      this.kept.set(`${type} ${id}`, { type, id, state, parents, seq: entry.seal?.seq ?? null })
     }
   }
 
@@ -63,30 +62,10 @@ export class Projections {
     return [...this.kept.values()].flatMap(({ seq, type, id, state, parents }): Changed[] => {
       if (seq === null) return []
       const now = parentsOf(type, state)
-      const written = beside(type, state, this.zone)
-      return [{ seq, type, id, state, beside: written, parents: namesOf(now) === parents ? null : now }]
+      const columns = columnsOf(type, state, this.zone)
+      return [{ seq, type, id, state, columns, parents: namesOf(now) === parents ? null : now }]
     })
   }
-}
-
-/** What is asked for so often that it is written beside the state: an item in short, and what a unit's air was. */
-function beside(type: SubjectType, state: unknown, zone: string): Beside | null {
-  if (type === 'item') {
-    const item = state as ItemState
-    const walls = itemWalls(item, zone)
-    return { card: itemCard(item, walls), course: courseOf(item, walls) }
-  }
-  if (type === 'unit') {
-    const unit = state as UnitState
-    return { card: unitCard(unit), airs: unit.airs.map(({ at, celsius, noted }): Look => ({ at, celsius, noted })) }
-  }
-  return null
-}
-
-/** What a batch or an item was made of; nothing for what is made of nothing. */
-function parentsOf(type: SubjectType, state: unknown): Subject[] {
-  if (type === 'item') return parentsOfItem(state as ItemState)
-  return type === 'batch' ? parentsOfBatch(state as BatchState) : []
 }
 
 function namesOf(parents: readonly Subject[]): string {

@@ -1,10 +1,11 @@
 import type { SqlEntityManager } from '@mikro-orm/postgresql'
-import { touches, type Id, type SealedEntry, type SubjectType } from '@logged-thermal/core'
+import { raised, touches, type Id, type SealedEntry, type States, type SubjectType } from '@logged-thermal/core'
 import type { KitchenScope } from '../database/kitchenScope'
 import { query } from '../database/query'
 import { readAfter } from './entries.service'
+import { foldCore } from './foldCore'
 import { Projections } from './projections'
-import { gatherStates, saveEdges, saveStates, TABLES, type Gathered } from './statements'
+import { gatherStates, saveEdges, saveStates, saveSubjects, TABLES, type Gathered } from './statements'
 
 /** Entries folded at a time: memory holds the states that these touch, however long the logbook is. */
 const PIECE = 10_000
@@ -18,13 +19,19 @@ export function rebuild(scope: KitchenScope, kitchenId: Id): Promise<number> {
     })
     for (const table of [...Object.values(TABLES), 'edge'])
       await query(em, { sql: `delete from ${table} where kitchen_id = ?`, params: [kitchenId] })
+    const core = await foldCore(em)
     let seq = 0
     for (;;) {
       const entries = await readAfter(em, kitchenId, seq, PIECE)
-      await foldPiece(em, kitchenId, kitchen!.zone, entries, seq === 0)
+      await foldPiece(em, kitchenId, kitchen!.zone, entries, core, seq === 0)
       seq += entries.length
-      if (entries.length < PIECE) return seq
+      if (entries.length < PIECE) break
     }
+    await query(em, {
+      sql: 'update chain_head set core = ?, subjects_core = ? where kitchen_id = ?',
+      params: [core, core, kitchenId],
+    })
+    return seq
   })
 }
 
@@ -33,16 +40,22 @@ async function foldPiece(
   kitchenId: Id,
   zone: string,
   entries: readonly SealedEntry[],
+  core: number,
   first: boolean,
 ): Promise<void> {
   const projections = new Projections(zone)
-  const subjects = entries.flatMap(({ claim }) => touches(claim))
+  const known = entries.map(({ claim, seal }) => ({ claim: raised(claim), seal }))
+  const subjects = known.flatMap(({ claim }) => touches(claim))
   if (!first && subjects.length > 0) {
     for (const { what, id, content } of await query<Gathered>(em, gatherStates(kitchenId, subjects)))
-      projections.load(what as SubjectType, id, JSON.parse(content!))
+      projections.load(what as SubjectType, id, JSON.parse(content!) as States[SubjectType])
   }
-  for (const entry of entries) projections.fold(touches(entry.claim), entry)
+  for (const entry of known) projections.fold(touches(entry.claim), entry)
   const changed = projections.changed()
-  for (const statement of [...saveStates(kitchenId, changed), ...saveEdges(kitchenId, changed)])
+  for (const statement of [
+    ...saveStates(kitchenId, changed, core),
+    ...saveEdges(kitchenId, changed),
+    ...saveSubjects(kitchenId, known),
+  ])
     await query(em, statement)
 }

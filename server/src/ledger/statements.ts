@@ -1,17 +1,14 @@
 import {
   needs,
+  touches,
   type AnyClaim,
   type ChainHead,
+  type Columns,
   type Id,
-  type Course,
-  type ItemCard,
-  type Look,
   type Seal,
   type Subject,
   type SubjectType,
-  type UnitCard,
 } from '@logged-thermal/core'
-
 import type { Statement } from '../database/query'
 
 /** Which table keeps the folded state of which type of subject. */
@@ -33,7 +30,7 @@ export const TYPES = Object.keys(TABLES) as SubjectType[]
 export interface Gathered {
   what: 'entry' | 'author' | SubjectType
   id: Id
-  /** An entry's hash, an author's role. */
+  /** An entry's hash, an author's role, a state's core: by which code it was folded. */
   word: string | null
   /** An entry's canon, a subject's state. */
   content: string | null
@@ -41,7 +38,7 @@ export interface Gathered {
 
 /** Locks the kitchen's chain until the transaction ends. */
 export function lockHead(kitchenId: Id): Statement {
-  const sql = `select h.seq, h.hash, k.zone, k.limits_id as limits from chain_head h join kitchen k on k.id = h.kitchen_id
+  const sql = `select h.seq, h.hash, h.core, k.zone, k.limits_id as limits from chain_head h join kitchen k on k.id = h.kitchen_id
     where h.kitchen_id = ? for update of h`
   return { sql, params: [kitchenId] }
 }
@@ -73,7 +70,7 @@ function statesOf(subjects: readonly Subject[]) {
     part(
       type,
       TABLES[type],
-      'null',
+      'core',
       'state::text',
       subjects.filter((s) => s.type === type).map(({ id }) => id),
     ),
@@ -97,14 +94,22 @@ function part(what: string, table: string, word: string, content: string, ids: r
 
 /** An entry with the text that was hashed. */
 export interface Sealed {
+  claim: AnyClaim
   canon: string
   seal: Seal
 }
 
-/** Columns written beside the state of an item or a unit, ready to be handed on. */
-export type Beside = { card: ItemCard; course: Course } | { card: UnitCard; airs: Look[] }
-
-const BESIDE: Partial<Record<SubjectType, string[]>> = { item: ['card', 'course'], unit: ['card', 'airs'] }
+/** Columns that the table of a type of subject has beside the state, and how each is read from JSON. */
+const COLUMNS: Partial<Record<SubjectType, Partial<Record<keyof Columns, string>>>> = {
+  batch: {
+    closed: "(row ->> 'closed')::boolean",
+    put_away: "(row ->> 'put_away')::boolean",
+    barred: "row ->> 'barred'",
+  },
+  item: { card: "(row -> 'card')::json", course: "(row -> 'course')::json", barred: "row ->> 'barred'" },
+  lot: { barred: "row ->> 'barred'" },
+  unit: { card: "(row -> 'card')::json", airs: "(row -> 'airs')::json" },
+}
 
 /** A state that a fold has changed. */
 export interface Changed {
@@ -112,19 +117,27 @@ export interface Changed {
   id: Id
   seq: number
   state: unknown
-  beside: Beside | null
+  columns: Columns
   /** What it was made of, where that has changed. */
   parents: Subject[] | null
 }
 
-/** Entries, the states they changed and the new head in one statement; tells the listeners when it is committed. */
+/**
+ * Entries, the states they changed and the new head in one statement; tells the listeners when it is committed.
+ * @param core the number of the code that folded the states
+ */
 export function write(
   kitchenId: Id,
   sealed: readonly Sealed[],
   changed: readonly Changed[],
   head: ChainHead,
+  core: number,
 ): Statement {
-  const saves = [...saveStates(kitchenId, changed), ...saveEdges(kitchenId, changed)]
+  const saves = [
+    ...saveStates(kitchenId, changed, core),
+    ...saveEdges(kitchenId, changed),
+    ...saveSubjects(kitchenId, sealed),
+  ]
   const rows = JSON.stringify(sealed.map(({ canon, seal: { seq, hash } }) => [seq, hash, canon]))
   return {
     sql: `with added as (
@@ -138,19 +151,35 @@ export function write(
 }
 
 /** Writes states, in the order of their keys; one statement a table. */
-export function saveStates(kitchenId: Id, changed: readonly Changed[]): Statement[] {
+export function saveStates(kitchenId: Id, changed: readonly Changed[], core: number): Statement[] {
   return TYPES.flatMap((type): Statement[] => {
     const rows = changed.filter((each) => each.type === type).sort((a, b) => (a.id < b.id ? -1 : 1))
     if (rows.length === 0) return []
-    const own = BESIDE[type] ?? []
-    const sql = `insert into ${TABLES[type]} (kitchen_id, id, seq, state${own.map((name) => `, ${name}`).join('')})
-      select ?::uuid, (row ->> 'id')::uuid, (row ->> 'seq')::bigint, row -> 'state'${own.map((name) => `, (row -> '${name}')::json`).join('')}
+    const own = Object.entries(COLUMNS[type] ?? {})
+    const names = ['seq', 'core', 'state', ...own.map(([name]) => name)]
+    const sql = `insert into ${TABLES[type]} (kitchen_id, id, ${names.join(', ')})
+      select ?::uuid, (row ->> 'id')::uuid, (row ->> 'seq')::bigint, ?::integer, row -> 'state'${own.map(([, read]) => `, ${read}`).join('')}
       from jsonb_array_elements(?::jsonb) row
-      on conflict (kitchen_id, id) do update set
-      ${['seq', 'state', ...own].map((name) => `${name} = excluded.${name}`).join(', ')}`
-    const written = rows.map(({ id, seq, state, beside }) => ({ id, seq, state, ...beside }))
-    return [{ sql, params: [kitchenId, JSON.stringify(written)] }]
+      on conflict (kitchen_id, id) do update set ${names.map((name) => `${name} = excluded.${name}`).join(', ')}`
+    const written = rows.map(({ id, seq, state, columns }) => ({ id, seq, state, ...columns }))
+    return [{ sql, params: [kitchenId, core, JSON.stringify(written)] }]
   })
+}
+
+/** What each entry changes beside what it is about, so that all entries of a subject are found. */
+export function saveSubjects(
+  kitchenId: Id,
+  sealed: readonly { claim: AnyClaim; seal: { seq: number } }[],
+): Statement[] {
+  const rows = sealed.flatMap(({ claim, seal: { seq } }) =>
+    touches(claim)
+      .filter(({ id }) => id !== claim.about.id)
+      .map(({ id }) => [id, seq]),
+  )
+  if (rows.length === 0) return []
+  const sql = `insert into entry_subject (kitchen_id, subject_id, seq)
+    select ?::uuid, (row ->> 0)::uuid, (row ->> 1)::bigint from jsonb_array_elements(?::jsonb) row on conflict do nothing`
+  return [{ sql, params: [kitchenId, JSON.stringify(rows)] }]
 }
 
 /** What went into what, where that has changed. */

@@ -17,8 +17,4 @@ export class Kitchen {
 
   @Property({ type: 'uuid' })
   limitsId: string
-
-  /** Which version of core its kept states were folded by. */
-  @Property({ type: 'integer' })
-  foldVersion: number
 }

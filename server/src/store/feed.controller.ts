@@ -6,6 +6,7 @@ import ical from 'ical-generator'
 import { addDays, parseDay, type ItemCard, type UnitState } from '@logged-thermal/core'
 import { measureWords } from '@logged-thermal/wording'
 import { KitchenScope } from '../database/kitchenScope'
+import { Refold } from '../ledger/refold'
 import { query } from '../database/query'
 import { Problem } from '../http/problem'
 import { Kitchen } from '../people/kitchen.entity'
@@ -19,7 +20,10 @@ const NO_FEED = () => new Problem(404, 'not there', 'There is no calendar at thi
 @ApiTags('calendar')
 @Controller()
 export class FeedController {
-  constructor(private readonly scope: KitchenScope) {}
+  constructor(
+    private readonly scope: KitchenScope,
+    private readonly refold: Refold,
+  ) {}
 
   /** The address, made the first time it is asked for. */
   @Get('store/feed')
@@ -62,6 +66,7 @@ export class FeedController {
     @Res() response: Response,
   ) {
     const given = file.replace(/\.ics$/, '')
+    await this.refold.whole(kitchenId)
     const text = await this.scope.asOfOneMoment(kitchenId, async (em) => {
       const [row] = await query<{ secret: string }>(em, {
         sql: 'select secret from feed where kitchen_id = ?',

@@ -113,7 +113,7 @@ export function storeOf(kitchen: TestKitchen) {
     const when = ago(hoursAgo * HOUR)
     const code = nextItemCode(
       state.code,
-      state.portions.map(({ value }) => value.code),
+      state.facts.portioned.map(({ value }) => value.code),
     )
     const said = {
       code,

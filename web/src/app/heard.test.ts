@@ -1,9 +1,9 @@
 import { v7 as uuid } from 'uuid'
-import type { AnyClaim, BatchState, Seal, SealedEntry } from '@logged-thermal/core'
+import { NOTHING_YET, type AnyClaim, type BatchState, type Seal, type SealedEntry } from '@logged-thermal/core'
 import { entryHeard, heard, takeEntry } from './heard'
 import type { LineData } from './lineData'
 
-const batch = { id: uuid(), readings: [], marks: [], notes: [], disposition: null } as unknown as BatchState
+const batch = { id: uuid(), ...NOTHING_YET } as unknown as BatchState
 const line = { seq: 7, kitchen: { zone: 'UTC' }, batches: [batch], codes: [] } as unknown as LineData
 const entry = (seq: number): SealedEntry => ({
   claim: {
@@ -34,7 +34,7 @@ describe('what the stream tells', () => {
     expect(taken(entry(8), line)).toMatchObject([{ type: entryHeard.type }])
     expect(taken(entry(7), line)).toMatchObject([{ type: entryHeard.type }])
     const next = heard(line, entryHeard(entry(8)))!
-    expect([next.seq, next.batches[0]!.readings.length]).toEqual([8, 1])
+    expect([next.seq, next.batches[0]!.facts['reading-taken'].length]).toEqual([8, 1])
     expect(heard(next, entryHeard(entry(8)))).toBe(next)
   })
 

@@ -1,8 +1,8 @@
 import { v7 as uuid } from 'uuid'
-import type { AnyClaim, BatchState, Seal } from '@logged-thermal/core'
+import { NOTHING_YET, type AnyClaim, type BatchState, type Seal } from '@logged-thermal/core'
 import { foldLine, type LineData } from './lineData'
 
-const batch = { id: uuid(), readings: [], marks: [], notes: [], disposition: null } as unknown as BatchState
+const batch = { id: uuid(), ...NOTHING_YET } as unknown as BatchState
 const line: LineData = {
   now: 0,
   seq: 7,
@@ -33,7 +33,7 @@ const reading = (id: string): AnyClaim => ({
   body: { typed: { value: 60, unit: 'C' }, where: 'core', of: 'mixture', instrument: null },
 })
 const seal = (seq: number): Seal => ({ seq, recordedAt: 2, offsetMinutes: 0, postedBy: uuid(), prev: '', hash: '' })
-const readings = ({ batches }: LineData) => batches[0]!.readings.map(({ entry }) => entry)
+const readings = ({ batches }: LineData) => batches[0]!.facts['reading-taken'].map(({ entry }) => entry)
 
 describe('what is shown', () => {
   it('takes a recorded entry once', () => {

@@ -5,7 +5,7 @@ const fact = (code: string) => ({ value: { code } })
 const line = {
   kitchen: { zone: 'UTC' },
   codes: ['62-1', '62-2'],
-  batches: [{ id: 'batch', portions: [fact('62-1a'), fact('62-1b')] }],
+  batches: [{ id: 'batch', facts: { portioned: [fact('62-1a'), fact('62-1b')] } }],
   items: [{ id: 'item', code: '62-1a', splits: [fact('62-1a1')] }],
 } as unknown as Parameters<typeof renumbered>[1]
 const claim = (kind: string, about: string, body: object) =>

@@ -14,7 +14,7 @@ export function renumbered(
     }
     case 'portioned': {
       const { batch, batchCode, code } = claim.body
-      const portions = line.batches.find(({ id }) => id === batch)?.portions ?? []
+      const portions = line.batches.find(({ id }) => id === batch)?.facts.portioned ?? []
       const taken = [...new Set([...portions.map(({ value }) => value.code), code])]
       return { ...claim, id: uuid(), body: { ...claim.body, code: nextItemCode(batchCode, taken) } }
     }

@@ -29,7 +29,7 @@ export function AciditySheet({ batch, findings, open, onClose, reader, mayWrite 
     high: '',
   })
   const [wrong, setWrong] = useState<string | null>(null)
-  const last = batch.acidities.filter(({ void: gone }) => !gone).at(-1) ?? null
+  const last = batch.facts['acidity-measured'].filter(({ void: gone }) => !gone).at(-1) ?? null
   const finished = batchStanding(findings) === 'proven'
   const { acidity } = batch.terms
   const field = (key: Field, name: string) => (

@@ -99,7 +99,7 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
     })
     reading.forget()
   }
-  const lastRead = batch.readings.filter(({ void: gone }) => !gone).at(-1)
+  const lastRead = batch.facts['reading-taken'].filter(({ void: gone }) => !gone).at(-1)
   const window = useMemo(() => windowOf(batch, findings), [batch, findings])
   const centre = lastRead ? shownIn(celsiusOf(lastRead.value.typed), unit) : shownIn(window.floor ? 60 : 30, unit)
   const { cooking } = phase

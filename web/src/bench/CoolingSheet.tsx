@@ -24,8 +24,8 @@ export function CoolingSheet({ batch, onClose, onSheet }: Props) {
   const enter = useEnter()
   const line = useLine()
   const now = settingsOf(batch, 0).at(-1)!
-  const covered = batch.covers.some(({ void: gone }) => !gone)
-  const poured = batch.pourings.findLast(({ void: gone }) => !gone)?.value
+  const covered = batch.facts.covered.some(({ void: gone }) => !gone)
+  const poured = batch.facts.poured.findLast(({ void: gone }) => !gone)?.value
   const kinds = new Set(line?.units.map(({ kind }) => kind))
   const unit = line?.units.find(({ id }) => id === now.unit)
   // What the kitchen does not have is not offered.

@@ -70,7 +70,8 @@ export function PlaceSheet({ batch, others, kind, onClose, reader }: Props) {
 function ColdInside({ unit, batches }: { unit: string; batches: readonly JudgedBatch[] }) {
   const inside = batches.filter(
     ({ batch, findings }) =>
-      batch.placements.findLast(({ void: gone }) => !gone)?.value.unit === unit && batchStanding(findings) === 'proven',
+      batch.facts.placed.findLast(({ void: gone }) => !gone)?.value.unit === unit &&
+      batchStanding(findings) === 'proven',
   )
   if (inside.length === 0) return <p className="muted">Nothing finished and cold is known to stand in it.</p>
   return (

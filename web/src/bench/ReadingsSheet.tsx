@@ -42,7 +42,7 @@ export function ReadingsSheet({ open, onClose, batch, others, reader, mayWrite }
     >
       {!correcting && (
         <ul className="readings">
-          {[...batch.readings]
+          {[...batch.facts['reading-taken']]
             .sort((a, b) => b.at - a.at)
             .map((fact) => (
               <Row
@@ -52,7 +52,7 @@ export function ReadingsSheet({ open, onClose, batch, others, reader, mayWrite }
                 onCorrect={mayWrite && !fact.void ? () => setCorrecting({ fact, how: 'choose' }) : null}
               />
             ))}
-          {batch.readings.length === 0 && <li>Nothing read yet.</li>}
+          {batch.facts['reading-taken'].length === 0 && <li>Nothing read yet.</li>}
         </ul>
       )}
       {correcting?.how === 'choose' && (

@@ -101,7 +101,7 @@ function StepItem({
   const [said, setSaid] = useState<string | null>(null)
   const own = <T extends { step: string }>(facts: readonly Fact<T>[]) =>
     facts.filter(({ value, void: gone }) => !gone && value.step === step.key)
-  const marks = own(batch.marks)
+  const marks = own(batch.facts['step-marked'])
   const waits = (step.kind === 'freeze' || step.kind === 'set') && step.timer !== null
   return (
     <li className={step.state === 'now' ? 'now' : ''} aria-current={step.state === 'now' ? 'step' : undefined}>
@@ -120,14 +120,14 @@ function StepItem({
             </span>
           ))}
           {waits && `Ready ${dayName(dayOf(step.timer!, reader.zone))} ${clock(step.timer!, reader)}. `}
-          {own(batch.churnings).map(({ entry, value, at }) => (
+          {own(batch.facts.churned).map(({ entry, value, at }) => (
             <span key={entry}>
               {value.moment} {value.typed ? `${value.typed.value.toFixed(1)}°${value.typed.unit} ` : ''}
               {clock(at, reader)}.{' '}
             </span>
           ))}
         </p>
-        {own(batch.deviations).map(({ entry, value }) => (
+        {own(batch.facts['step-deviated']).map(({ entry, value }) => (
           <p key={entry}>
             <b>Otherwise:</b> {value.said}
           </p>

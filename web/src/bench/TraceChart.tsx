@@ -133,7 +133,7 @@ function heatFill(chart: Chart, trace: Trace, scale: TraceScale): CanvasGradient
 }
 
 function cuesOn(batch: BatchState): Cue[] {
-  const seen = batch.notes.flatMap(({ at, value, void: gone }) =>
+  const seen = batch.facts.noted.flatMap(({ at, value, void: gone }) =>
     value.cue && !gone ? [{ at, text: value.text }] : [],
   )
   return [...seen, ...coolingDeeds(batch).map(({ at, words }) => ({ at, text: words.split(',')[0]! }))].sort(

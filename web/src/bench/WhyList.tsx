@@ -60,7 +60,7 @@ export function WhyList({ batch, findings, reader, explained, onExplain }: Props
             </span>
           </li>
         ))}
-        {batch.notes
+        {batch.facts.noted
           .filter(({ void: gone }) => !gone)
           .map(({ entry, value, at }) => (
             <li key={entry} className="note">

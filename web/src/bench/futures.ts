@@ -40,7 +40,13 @@ export function futuresOf(
   const { posterior, gates } = forecast
   const minute = Math.floor(now / 60_000) * 60_000
   const readAt = asks.kind === 'read' && asks.at > now ? asks.at : null
-  const key = [minute, asks.kind, readAt, ...gates.map(({ deadline }) => deadline), batch.plans.length].join()
+  const key = [
+    minute,
+    asks.kind,
+    readAt,
+    ...gates.map(({ deadline }) => deadline),
+    batch.facts['cooling-planned'].length,
+  ].join()
   const known = kept.get(posterior)
   if (known?.key === key) return known.futures
   const end = Math.max(minute, ...gates.map(({ deadline }) => deadline))
@@ -60,6 +66,6 @@ export function futuresOf(
 
 /** The last plan, laid on the trace where the batch was poured or placed. */
 function plannedFan(batch: BatchState, until: number): FanPoint[] {
-  const plan = batch.plans.findLast(({ void: gone }) => !gone)
+  const plan = batch.facts['cooling-planned'].findLast(({ void: gone }) => !gone)
   return plan ? outcomeFan(batch, plan.value, until) : []
 }

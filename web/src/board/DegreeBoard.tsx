@@ -42,7 +42,7 @@ export function DegreeBoard({ unit, centre, marks, rows, disabled, ask, controls
   const strip = useRef<HTMLDivElement>(null)
   const board = useRef<HTMLElement>(null)
   useEffect(() => {
-    const shown = strip.current?.querySelector('../bench/.in-view')
+    const shown = strip.current?.querySelector('.in-view')
     const box = strip.current
     if (box && shown instanceof HTMLElement) box.scrollLeft = shown.offsetLeft - box.offsetLeft - box.clientWidth / 2
   }, [unit, centre])

@@ -50,7 +50,7 @@ export function CompareSets({ batches, inForce, zone, now, reader }: Props) {
       <label className="compare-pick">
         <span className="visually-hidden">Batch</span>
         <select value={batch.id} onChange={({ target }) => setBatchId(target.value)}>
-          {ordered.map(({ id, code, method, readings }) => (
+          {ordered.map(({ id, code, method, facts: { 'reading-taken': readings } }) => (
             <option key={id} value={id}>
               {method.name} {code}, {readings.length} readings
             </option>

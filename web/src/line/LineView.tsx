@@ -1,6 +1,6 @@
 import { Link, useNavigate } from 'react-router'
 import { type Reader, degrees, findingInShort, span, asksWords } from '@logged-thermal/wording'
-import { mixtureTrace, celsiusOf } from '@logged-thermal/core'
+import { mixtureTrace, celsiusOf, type Fact, type ReadingBody } from '@logged-thermal/core'
 import { Header } from '../app/Header'
 import { useHand, useJudged, useLine, type JudgedBatch } from '../app/kitchen'
 import { useNow } from '../app/now'
@@ -120,9 +120,9 @@ function Name({
   reader: Reader
   brief: boolean
 }) {
-  const last = batch.readings
+  const last = batch.facts['reading-taken']
     .filter(({ void: gone }) => !gone)
-    .reduce<(typeof batch.readings)[number] | null>((a, b) => (a && a.at > b.at ? a : b), null)
+    .reduce<Fact<ReadingBody> | null>((a, b) => (a && a.at > b.at ? a : b), null)
   const cooling = mixtureTrace(batch).length > 1
   return (
     <Link className="line-name" to={`/bench/${batch.id}`}>

@@ -224,7 +224,7 @@ function Here({
   const phase = phaseOf(batch)
   const reading = useReading(batch, phase.of, now, onLogged)
   const narrow = useMediaQuery('(max-width: 599px)')
-  const last = batch.readings.findLast(({ void: gone }) => !gone)
+  const last = batch.facts['reading-taken'].findLast(({ void: gone }) => !gone)
   return (
     <>
       <div className="round-board">

@@ -1,3 +1,4 @@
+import { NOTHING_YET } from '@logged-thermal/core'
 import type { JudgedBatch } from '../app/kitchen'
 import { stopsDue, walkOn } from './walk'
 
@@ -16,15 +17,8 @@ function asked(id: string, minutes: number, offHeat = true): JudgedBatch {
     startedAt: at(-60),
     method: { steps, cooling: 'stages', family: 'fruit-curd' },
     checks: [],
-    marks: offHeat ? [mark] : [],
-    readings: [],
-    reworks: [],
-    additions: [],
-    rewarmed: [],
-    eggs: [],
-    parts: [],
-    alreadyIn: [],
-    pourings: [],
+    ...NOTHING_YET,
+    facts: { ...NOTHING_YET.facts, 'step-marked': offHeat ? [mark] : [] },
   }
   return { batch, asks: { kind: 'read', at: at(minutes) } } as unknown as JudgedBatch
 }

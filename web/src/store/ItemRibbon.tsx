@@ -41,7 +41,7 @@ const HOUR = 3_600_000
 /** An item from the stove to the wall: its parts flow into it, each date stands as a wall, the ruling one full height. */
 export function ItemRibbon({ one: { item, standing }, batch, units, limits, now, reader }: Props) {
   const [pane, width] = useWidth<HTMLDivElement>(1280)
-  const parts = (batch?.parts ?? []).filter(({ void: gone }) => !gone)
+  const parts = (batch?.facts['part-used'] ?? []).filter(({ void: gone }) => !gone)
   const heat = batch ? mixtureTrace(batch) : []
   const begins = Math.max(
     now - 7 * 24 * HOUR,

@@ -45,7 +45,7 @@ export function PartsSheet({ batch, step, now, onClose, reader }: Props) {
   const one = stored.find(({ item }) => item.id === chosen)
   const wanted = (method?.components ?? []).map(({ name }) => name)
   const asked = batch.terms.eggs.uses.filter((use) => use.step === step).map(({ part }) => part)
-  const used = batch.parts.filter(({ void: gone }) => !gone)
+  const used = batch.facts['part-used'].filter(({ void: gone }) => !gone)
   const room = roomTime(batch, now).most
   const store = storeOfLine(line, now)
   if (!line || !store) return null

@@ -47,7 +47,7 @@ export function PutAwaySheet({ batch, now, onClose }: { batch: BatchState; now: 
     const said = {
       code: nextItemCode(
         batch.code,
-        batch.portions.map(({ value }) => value.code),
+        batch.facts.portioned.map(({ value }) => value.code),
       ),
       as,
       measure: { value, unit: measured },

@@ -19,7 +19,7 @@ export function TemperSheet({ batch, findings, open, onClose, reader }: Props) {
   const floor = floorOf(findings)
   const rule = floor?.check.limit.rule
   const rows = floor && rule?.kind === 'hold' ? rowsOf(rule, floor.check) : []
-  const milk = batch.readings.filter(({ void: gone, value }) => !gone && value.of !== 'mixture').at(-1)
+  const milk = batch.facts['reading-taken'].filter(({ void: gone, value }) => !gone && value.of !== 'mixture').at(-1)
   return (
     <Sheet open={open} onClose={onClose} title="Pour on the eggs, ladle by ladle">
       {parts ? (

@@ -38,7 +38,7 @@ export function judged(readings: [minutes: number, celsius: number][], now: numb
       ? [{ ...fact, entry: 'm2', at: at(12), value: { step: 'cook', edge: 'done' as const, reason: null } }]
       : []),
   ]
-  const made: BatchState['readings'] = readings.map(([minutes, celsius], i) => ({
+  const made: BatchState['facts']['reading-taken'] = readings.map(([minutes, celsius], i) => ({
     ...fact,
     entry: `r${i}`,
     at: at(minutes),
@@ -57,8 +57,7 @@ export function judged(readings: [minutes: number, celsius: number][], now: numb
     factor: 1,
     terms: FORMER_TERMS,
     ...NOTHING_YET,
-    marks,
-    readings: made,
+    facts: { ...NOTHING_YET.facts, 'step-marked': marks, 'reading-taken': made },
   }
   const findings = judgeBatch(batch, { zone: 'UTC' }, at(now))
   const asks = attention(batch, findings, { zone: 'UTC' }, at(now))

@@ -17,7 +17,9 @@ export const alreadyIn: KindOf<'already-in'> = {
   admit(claim, read) {
     const refusal = needsOpenBatch(claim, read)
     if (refusal) return refusal
-    const { eggs, additions, parts } = read('batch', claim.about.id)!
+    const {
+      facts: { 'eggs-taken': eggs, added: additions, 'part-used': parts },
+    } = read('batch', claim.about.id)!
     const known = [...eggs, ...additions, ...parts].some(
       ({ entry, void: gone }) => entry === claim.body.target && !gone,
     )

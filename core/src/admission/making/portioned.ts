@@ -46,7 +46,7 @@ export const portioned: KindOf<'portioned'> = {
     if (read('item', about.id)) return { code: 'already there', field: 'about.id', what: 'item' }
     const shut = needsOpenBatch({ about: { type: 'batch', id: body.batch } }, read)
     if (shut) return { ...shut, field: 'body.batch' } as typeof shut
-    if (read('batch', body.batch)!.portions.some(({ value }) => value.code === body.code))
+    if (read('batch', body.batch)!.facts.portioned.some(({ value }) => value.code === body.code))
       return { code: 'code taken', field: 'body.code', taken: body.code }
     if (body.unit !== null && !read('unit', body.unit)) return { code: 'not there', field: 'body.unit', what: 'unit' }
     const batch = read('batch', body.batch)!

@@ -1,7 +1,7 @@
 import type { Claim, CorrectionReason } from '../../ledger/entry'
 import { id, instant, object, oneOf } from '../../ground/field'
 import type { Refusal } from '../guard/refusal'
-import { batchFacts, type BatchState } from '../../state/batch'
+import { correctable, type BatchState } from '../../state/batch'
 import type { Read } from '../../state/state'
 import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { needsOpenBatch } from '../guard/openBatch'
@@ -48,9 +48,9 @@ const REASONS: readonly CorrectionReason[] = ['undo', 'mistyped', 'wrong pot', '
 function admitTarget({ about, body }: Claim<'corrected'>, read: Read): Refusal | null {
   const batch = read('batch', about.id)
   if (!batch || !isCorrectable(batch, body.target)) return { code: 'not there', field: 'body.target', what: 'entry' }
-  const eggs = batch.eggs.find(({ entry }) => entry === body.target)
+  const eggs = batch.facts['eggs-taken'].find(({ entry }) => entry === body.target)
   if ((eggs?.value.item ?? null) !== body.item) return { code: 'other lineage', field: 'body.item' }
-  const isReading = batch.readings.some(({ entry }) => entry === body.target)
+  const isReading = batch.facts['reading-taken'].some(({ entry }) => entry === body.target)
   return body.now === 'void' || isReading ? null : { code: 'not a reading', field: 'body.target' }
 }
 
@@ -66,5 +66,5 @@ function admitNow({ about, body }: Claim<'corrected'>, read: Read): Refusal | nu
 
 // A disposition is not amended here: the lead disposes again. A part is taken back where it was taken.
 function isCorrectable(batch: BatchState, target: string): boolean {
-  return batchFacts({ ...batch, parts: [] }).some(({ entry }) => entry === target)
+  return correctable(batch).some(({ entry }) => entry === target)
 }

@@ -18,7 +18,7 @@ export const readingAccepted: KindOf<'reading-accepted'> = {
   admit(claim, read) {
     const refusal = needsOpenBatch(claim, read)
     if (refusal) return refusal
-    const known = read('batch', claim.about.id)?.readings.some(({ entry }) => entry === claim.body.target)
+    const known = read('batch', claim.about.id)?.facts['reading-taken'].some(({ entry }) => entry === claim.body.target)
     return known ? null : { code: 'not there', field: 'body.target', what: 'entry' }
   },
 }

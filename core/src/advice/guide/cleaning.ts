@@ -13,11 +13,11 @@ const WITHIN = 60 * MINUTE
 /** Whether the one tick is due: after the heat of a mixture with raw egg, and after eggs were separated by hand. */
 export function cleaningDue(batch: BatchState, now: Instant): CleaningWhy | null {
   const { killed } = heatPlan(batch.method)
-  const cleaned = Math.max(-Infinity, ...standing(batch.cleanings).map(({ at }) => at))
+  const cleaned = Math.max(-Infinity, ...standing(batch.facts.cleaned).map(({ at }) => at))
   const cooked = killed ? instantOf(killed, batch) : null
-  const raw = batch.terms.eggs.uses.some(({ heated }) => heated) || standing(batch.eggs).length > 0
+  const raw = batch.terms.eggs.uses.some(({ heated }) => heated) || standing(batch.facts['eggs-taken']).length > 0
   if (cooked !== null && raw && cleaned < cooked && now <= cooked + WITHIN) return 'raw to cooked'
-  const separated = standing(batch.eggs)
+  const separated = standing(batch.facts['eggs-taken'])
     .filter(({ value }) => value.as === 'separated' && value.cracked !== null)
     .at(-1)
   return separated && cleaned < separated.at && now <= separated.at + WITHIN ? 'separated by hand' : null

@@ -95,7 +95,7 @@ function todosOf(batch: BatchState, now: GuideStep | null, at: Instant): Todo[] 
   const here = batch.method.steps.findIndex(({ key }) => key === now.key)
   const due = unnamedUses(batch).filter(({ step }) => batch.method.steps.findIndex(({ key }) => key === step) <= here)
   if (due.length) todos.push({ kind: 'eggs', uses: due })
-  if (now.kind === 'assemble' && batch.parts.every(({ void: gone }) => gone)) todos.push({ kind: 'parts' })
+  if (now.kind === 'assemble' && batch.facts['part-used'].every(({ void: gone }) => gone)) todos.push({ kind: 'parts' })
   const unwashed = washingDue(batch, now.key, at)
   if (unwashed.length) todos.push({ kind: 'wash', step: now.key, ingredients: unwashed })
   if (asksMerged(batch)) todos.push({ kind: 'merged' })
@@ -117,7 +117,7 @@ function settle(batch: BatchState): Todo[] {
 }
 
 /** Where it cools and what is over it, each said once the step has begun. */
-function coolsHow({ placements, covers }: BatchState, { kind, began }: GuideStep): Todo[] {
+function coolsHow({ facts: { placed: placements, covered: covers } }: BatchState, { kind, began }: GuideStep): Todo[] {
   if (kind !== 'cool') return []
   const said = (facts: readonly { void: boolean; at: Instant }[]) =>
     facts.some(({ void: gone, at }) => !gone && (began === null || at >= began))

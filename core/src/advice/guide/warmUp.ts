@@ -38,7 +38,7 @@ export function warmUpOf(batch: BatchState, now: Instant): WarmUp | null {
   const of: Of = joined === null ? partOf(batch) : 'mixture'
   const mostMs = warmMs(readingsOf(batch, of, from), from, now, joined !== null)
   const line = batch.terms.warmMinutes * MINUTE
-  const noted = batch.notes.some(({ void: gone, at, value }) => !gone && value.cue === WARM_UP_CUE && at >= from)
+  const noted = batch.facts.noted.some(({ void: gone, at, value }) => !gone && value.cue === WARM_UP_CUE && at >= from)
   return { of, mostMs, long: mostMs > line, noted }
 }
 
@@ -65,7 +65,7 @@ function partOf({ method }: BatchState): Of {
   return method.steps.find(({ kind }) => kind === 'infuse')?.measures ?? 'mixture'
 }
 
-function readingsOf({ readings }: BatchState, of: Of, from: Instant): Reading[] {
+function readingsOf({ facts: { 'reading-taken': readings } }: BatchState, of: Of, from: Instant): Reading[] {
   const name = of === 'mixture' ? null : of.part
   return readings
     .filter(({ void: gone, value, at }) => {

@@ -11,11 +11,11 @@ const WITHIN = 60 * MINUTE
  * @param step where the batch is; null once it has gone through all
  */
 export function washingDue(batch: BatchState, step: string | null, now: Instant): string[] {
-  const washed = standing(batch.washings)
+  const washed = standing(batch.facts.washed)
   const planned = batch.terms.washed
     .filter((each) => each.step === step && !washed.some(({ value }) => value.step === step))
     .map(({ ingredient }) => ingredient)
-  const added = standing(batch.additions)
+  const added = standing(batch.facts.added)
     .filter(({ at, value }) => isWashed(value) && now <= at + WITHIN && !washed.some((tick) => tick.at >= at - WITHIN))
     .map(({ value }) => value.ingredient)
   return [...new Set([...planned, ...added])]

@@ -16,7 +16,7 @@ const FORGOTTEN = 120 * MINUTE
 export const SAME_DEPTH = 0.001
 
 /** The oven as it stood at the end of a bake, told with its first mark; null where nobody said. */
-export function ovenOf(step: string, { marks }: BatchState): Typed | null {
+export function ovenOf(step: string, { facts: { 'step-marked': marks } }: BatchState): Typed | null {
   return lastBake(step, marks)?.value.oven ?? null
 }
 
@@ -29,7 +29,9 @@ export function orBaked(watch: CheckWatch, { bake }: Check, batch: BatchState): 
   const end = bakedAt(bake, batch)
   const began = firstMark({ step: bake.step, edge: 'started' }, batch)
   const isIn = (now: Instant) =>
-    began !== null && lastBake(bake.step, batch.marks) === null && now <= began + bake.minutes * MINUTE + FORGOTTEN
+    began !== null &&
+    lastBake(bake.step, batch.facts['step-marked']) === null &&
+    now <= began + bake.minutes * MINUTE + FORGOTTEN
   return {
     take: (trace, from, to) => watch.take(trace, from, to),
     provenAt: () => Math.min(watch.provenAt?.() ?? Infinity, end ?? Infinity),
@@ -48,8 +50,8 @@ export function orBaked(watch: CheckWatch, { bake }: Check, batch: BatchState): 
 /** When a bake ended as it was validated; null while it did not. */
 function bakedAt({ step, oven, minutes, depth }: HeldBake, batch: BatchState): Instant | null {
   const began = firstMark({ step, edge: 'started' }, batch)
-  const done = lastBake(step, batch.marks)
-  const told = standing(batch.marks).filter(({ value }) => value.step === step)
+  const done = lastBake(step, batch.facts['step-marked'])
+  const told = standing(batch.facts['step-marked']).filter(({ value }) => value.step === step)
   // Told late, or taken back late, it is the lead's to accept.
   if (told.some(isWaiting)) return null
   if (began === null || !done?.value.oven || reopenedAt(batch) > began) return null
@@ -58,12 +60,12 @@ function bakedAt({ step, oven, minutes, depth }: HeldBake, batch: BatchState): I
   return isDeeper(batch, depth) || isReadColder(batch, done.at) ? null : done.at
 }
 
-function isDeeper({ vessel, pourings }: BatchState, depth: number): boolean {
+function isDeeper({ vessel, facts: { poured: pourings } }: BatchState, depth: number): boolean {
   const most = depth + SAME_DEPTH
   return vessel.fillDepth > most || standing(pourings).some(({ value }) => value.depth > most)
 }
 
-function isReadColder({ readings }: BatchState, end: Instant): boolean {
+function isReadColder({ facts: { 'reading-taken': readings } }: BatchState, end: Instant): boolean {
   return standing(readings).some(
     ({ at, value }) =>
       value.of === 'mixture' &&
@@ -73,7 +75,7 @@ function isReadColder({ readings }: BatchState, end: Instant): boolean {
   )
 }
 
-function lastBake(step: string, marks: BatchState['marks']) {
+function lastBake(step: string, marks: BatchState['facts']['step-marked']) {
   return standing(marks)
     .filter(({ value }) => value.step === step && value.edge === 'done')
     .sort((a, b) => a.at - b.at)[0]

@@ -87,15 +87,15 @@ describe('a batch', () => {
     })
     expect(story.standing('cool-first')).toBe('missed')
     // Two hours on it waits for the lead: until then it only denies.
-    expect(story.batch.readings.find(({ entry }) => entry === target.id)!.amends).toEqual([])
-    const [waiting] = story.batch.readings.find(({ entry }) => entry === target.id)!.waiting
+    expect(story.batch.facts['reading-taken'].find(({ entry }) => entry === target.id)!.amends).toEqual([])
+    const [waiting] = story.batch.facts['reading-taken'].find(({ entry }) => entry === target.id)!.waiting
     story.enter('reading-accepted', 250, { target: waiting!.entry, reason: 'seen on the paper sheet' })
     expect(story.standing('cool-first')).toBe('missed')
-    const fact = story.batch.readings.find(({ entry }) => entry === target.id)!
+    const fact = story.batch.facts['reading-taken'].find(({ entry }) => entry === target.id)!
     expect(fact.amends).toMatchObject([{ reason: 'mistyped', wasAt: at(100), was: { typed: { value: 20 } } }])
     const again = story.read(252, 3)
     story.enter('corrected', 253, { target: again, reason: 'undo', now: 'void', item: null })
-    expect(story.batch.readings.find(({ entry }) => entry === again)).toMatchObject({ void: true })
+    expect(story.batch.facts['reading-taken'].find(({ entry }) => entry === again)).toMatchObject({ void: true })
   })
 
   it('asks first to combine, then to read, then to take it off the heat', () => {

@@ -32,15 +32,15 @@ export function isMoistened(batch: BatchState): boolean {
   // What was only entered after the oven went in after it, for all that anybody knows.
   const after = ({ at, knownAt }: Fact<unknown>) => end !== null && Math.max(at, knownAt) > end
   return (
-    standing(batch.additions).some((fact) => after(fact) && catalogue[fact.value.ingredient]?.needsCold !== false) ||
-    standing(batch.parts).some(({ value }) => value.part.facts.needsCold)
+    standing(batch.facts.added).some((fact) => after(fact) && catalogue[fact.value.ingredient]?.needsCold !== false) ||
+    standing(batch.facts['part-used']).some(({ value }) => value.part.facts.needsCold)
   )
 }
 
 /** Frozen fruit that nobody treated is in it, and its method has no boil for it. */
 export function holdsUntreatedFruit(batch: BatchState): boolean {
   const boiled = batch.checks.some(({ limit, evidence }) => limit.key === 'fruit-boil' && evidence.of === 'mixture')
-  const parts = standing(batch.parts).some(({ value }) => value.part.facts.untreatedFruit === true)
+  const parts = standing(batch.facts['part-used']).some(({ value }) => value.part.facts.untreatedFruit === true)
   return batch.terms.untreatedFruit || (!boiled && (parts || rawInsOf(batch).some(({ what }) => what === 'fruit')))
 }
 
@@ -107,7 +107,7 @@ function startOf(checks: readonly Check[]): number {
 
 function coreOf(batch: BatchState): Fact<ReadingBody>[] {
   const since = legStart(batch)
-  return standing(batch.readings).filter(
+  return standing(batch.facts['reading-taken']).filter(
     ({ at, value }) => value.of === 'mixture' && value.where === 'core' && at >= since,
   )
 }

@@ -87,8 +87,8 @@ describe('a reading entered late', () => {
     expect(story.finding('egg')).toMatchObject({ standing: 'unproven', doubts: ['late'] })
     story.enter('reading-accepted', 40, { target, reason: 'seen on the paper sheet' })
     expect(story.standing('egg')).toBe('proven')
-    expect(story.batch.readings[0]).toMatchObject({ accepted: { reason: 'seen on the paper sheet' } })
-    const low = { ...story.batch.readings[0]!.value, typed: { value: 62, unit: 'C' as const } }
+    expect(story.batch.facts['reading-taken'][0]).toMatchObject({ accepted: { reason: 'seen on the paper sheet' } })
+    const low = { ...story.batch.facts['reading-taken'][0]!.value, typed: { value: 62, unit: 'C' as const } }
     story.enter('corrected', 44, {
       target,
       reason: 'mistyped',
@@ -96,7 +96,7 @@ describe('a reading entered late', () => {
       item: null,
     })
     expect(story.standing('egg')).not.toBe('proven')
-    const reading = { ...story.batch.readings[0]!.value, typed: { value: 82, unit: 'C' as const } }
+    const reading = { ...story.batch.facts['reading-taken'][0]!.value, typed: { value: 82, unit: 'C' as const } }
     story.enter('corrected', 45, { target, reason: 'mistyped', now: { at: at(10), reading, batch: null }, item: null })
     expect(story.standing('egg')).not.toBe('proven')
   })

@@ -28,7 +28,7 @@ export function shownBake(batch: BatchState, zone: string, now: Instant): ShownB
   const { step } = core.check
   const began = firstMark({ step, edge: 'started' }, batch)
   const oven = ovenOf(step, batch)
-  const late = standing(batch.marks).some((mark) => mark.value.step === step && isWaiting(mark))
+  const late = standing(batch.facts['step-marked']).some((mark) => mark.value.step === step && isWaiting(mark))
   if (began === null || oven === null || late) return null
   const { id, code, startedAt, method, vessel } = batch
   const minutes = Math.max(0, read - began) / MINUTE

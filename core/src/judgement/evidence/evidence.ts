@@ -72,8 +72,8 @@ function handTrace(
   pan: string | undefined,
   isPassedOver: (entry: Id) => boolean,
 ): Trace {
-  const trace = new Trace(Math.max(16, batch.readings.length))
-  for (const { entry, at, void: gone, value } of batch.readings) {
+  const trace = new Trace(Math.max(16, batch.facts['reading-taken'].length))
+  for (const { entry, at, void: gone, value } of batch.facts['reading-taken']) {
     if (gone || !sameOf(value.of, of) || !where.includes(value.where)) continue
     if (value.portion !== undefined && value.portion !== pan) continue
     if (!isPassedOver(entry)) trace.put(at, celsiusOf(value.typed))
@@ -89,7 +89,7 @@ export interface Witness extends Reading {
 
 /** Readings of the mixture's core by hand, in time order, of one pan where it was split: the trace that is drawn. */
 export function mixtureTrace(batch: BatchState, pan: string | undefined = slowestPan(batch)): Witness[] {
-  const core = batch.readings
+  const core = batch.facts['reading-taken']
     .filter(({ void: gone, value }) => !gone && value.of === 'mixture' && value.where === 'core')
     .filter(({ value: { portion } }) => portion === undefined || portion === pan)
   const doubts = doubtsIn(batch)
@@ -115,7 +115,7 @@ export function doubtsIn(batch: BatchState): Map<Id, Doubt[]> {
   if (kept) return kept
   const splitAt = splitOf(batch)
   const found = new Map<Id, Doubt[]>()
-  const sure = batch.readings.filter((fact) => {
+  const sure = batch.facts['reading-taken'].filter((fact) => {
     if (fact.void) return false
     const doubts: Doubt[] = []
     if (fact.value.instrument === null) doubts.push('no instrument')
@@ -124,7 +124,7 @@ export function doubtsIn(batch: BatchState): Map<Id, Doubt[]> {
     if (doubts.length) found.set(fact.entry, doubts)
     return doubts.length === 0
   })
-  for (const [entry, why] of unlikelyReadings({ ...batch, readings: sure }))
+  for (const [entry, why] of unlikelyReadings({ ...batch, facts: { ...batch.facts, 'reading-taken': sure } }))
     found.set(entry, [...new Set(why.map((each) => DOUBT_OF[each]))])
   known.set(batch, found)
   return found

@@ -44,7 +44,9 @@ function cappedBy(before: Finding | null, finding: Finding): Finding {
 /** The doubts of the readings that would have proven it, and of what was entered late. */
 function doubtsAbout(batch: BatchState, { deciding }: Finding): Doubt[] {
   const doubts = doubtsIn(batch)
-  const own = batch.readings.filter(({ at }) => deciding.includes(at)).flatMap(({ entry }) => doubts.get(entry) ?? [])
+  const own = batch.facts['reading-taken']
+    .filter(({ at }) => deciding.includes(at))
+    .flatMap(({ entry }) => doubts.get(entry) ?? [])
   const found = own.length ? own : [...doubts.values()].flat()
   return [...new Set(found)]
 }

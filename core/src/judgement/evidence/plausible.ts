@@ -53,7 +53,7 @@ export function unlikelyReadings(batch: BatchState): ReadonlyMap<Id, Unlikely[]>
 const FOUND = new WeakMap<BatchState, ReadonlyMap<Id, Unlikely[]>>()
 
 function unlikelyOf(batch: BatchState): Map<Id, Unlikely[]> {
-  const core = standing(batch.readings)
+  const core = standing(batch.facts['reading-taken'])
     .filter(({ value }) => value.of === 'mixture' && value.where === 'core')
     .sort((a, b) => a.at - b.at || a.knownAt - b.knownAt || (a.entry < b.entry ? -1 : 1))
   const found = new Map<Id, Unlikely[]>()
@@ -140,7 +140,7 @@ function fastestFall(celsius: number, since: Instant, at: Instant, batch: BatchS
 
 /** Of all the ways it stood between two instants the one that cools the most: its air or water, °C, and time constant, s. */
 function fastestPlace(batch: BatchState, since: Instant, at: Instant): { surroundings: number; seconds: number } {
-  const moves = standing(batch.placements).filter((move) => move.at <= at)
+  const moves = standing(batch.facts.placed).filter((move) => move.at <= at)
   const before = moves.filter((move) => move.at <= since).sort((a, b) => b.at - a.at)[0]
   const during = moves.filter((move) => move.at > since)
   const places = [...(before ? [before] : []), ...during].map(({ value }) => value.place)
@@ -159,7 +159,7 @@ function coldestOf(place: Place): number {
 }
 
 function thinnestOf(batch: BatchState, since: Instant, at: Instant): number {
-  const poured = standing(batch.pourings).filter((pouring) => pouring.at <= at)
+  const poured = standing(batch.facts.poured).filter((pouring) => pouring.at <= at)
   const before = poured.filter((pouring) => pouring.at <= since).sort((a, b) => b.at - a.at)[0]
   if (!before) return THIN
   const during = poured.filter((pouring) => pouring.at > since)
@@ -182,19 +182,19 @@ function mixedIn(batch: BatchState, since: Instant, at: Instant): number {
   const whole = batch.terms.product?.kilograms ?? 0
   const shareOf = (grams: number | null) =>
     grams === null || whole <= 0 ? ADDED_SHARE : grams / 1000 / (grams / 1000 + whole)
-  const added = standing(batch.additions)
+  const added = standing(batch.facts.added)
     .filter(within)
     .reduce((sum, { value }) => sum + shareOf(value.grams), 0)
-  const parts = standing(batch.parts)
+  const parts = standing(batch.facts['part-used'])
     .filter(within)
     .reduce((sum, { value: { measure } }) => sum + shareOf(measure.unit === 'g' ? measure.value : null), 0)
-  const eggs = standing(batch.eggs).filter(within).length * ADDED_SHARE
-  const poured = standing(batch.pourings).filter(within).length * POURED_SHARE
+  const eggs = standing(batch.facts['eggs-taken']).filter(within).length * ADDED_SHARE
+  const poured = standing(batch.facts.poured).filter(within).length * POURED_SHARE
   return Math.min(0.95, added + parts + eggs + poured)
 }
 
 /** All was poured together between the two: what was read before was another thing. */
-function isTogether(since: Instant, at: Instant, { marks }: BatchState): boolean {
+function isTogether(since: Instant, at: Instant, { facts: { 'step-marked': marks } }: BatchState): boolean {
   return standing(marks).some((mark) => mark.value.edge === 'combined' && mark.at > since && mark.at <= at)
 }
 

@@ -1,6 +1,6 @@
 import type { Id } from '../../ledger/subject'
 import type { ReadingBody } from '../../ledger/entry'
-import type { BatchState } from '../../state/batch'
+import { allFacts, eachKind, type BatchState } from '../../state/batch'
 import { isWaiting, standing, withoutAccepted, type Fact } from '../../state/fact'
 import { splitOf } from '../timeline/pans'
 import { unlikelyReadings } from './plausible'
@@ -37,12 +37,16 @@ export function viewsOf(batch: BatchState): Views {
   const doubted = doubtedReadings(batch)
   const told = [
     ...doubted.map((fact) => ({ fact, trusted: fact.entry })),
-    ...base.readings.filter(({ entry }) => unlikely.has(entry)).map((fact) => ({ fact, trusted: fact.entry })),
+    ...base.facts['reading-taken']
+      .filter(({ entry }) => unlikely.has(entry))
+      .map((fact) => ({ fact, trusted: fact.entry })),
   ].sort((a, b) => a.fact.knownAt - b.fact.knownAt || a.fact.at - b.fact.at || (a.trusted < b.trusted ? -1 : 1))
   const withReadings = (some: readonly (typeof told)[number][]): View => {
     const extra = some.map(({ fact }) => fact).filter((fact) => doubted.includes(fact))
     return {
-      batch: extra.length ? { ...base, readings: [...base.readings, ...extra] } : base,
+      batch: extra.length
+        ? { ...base, facts: { ...base.facts, 'reading-taken': [...base.facts['reading-taken'], ...extra] } }
+        : base,
       trusted: new Set(some.map(({ trusted }) => trusted)),
     }
   }
@@ -53,74 +57,31 @@ export function viewsOf(batch: BatchState): Views {
     sure,
     doubtful: [...alone, ...grown, ...changed],
     all: grown.at(-1) ?? alone[0] ?? sure,
-    unaccepted: hasAccepted(batch) ? { batch: beyondDoubt(lists(batch, unacceptedOf)), trusted: NONE } : null,
+    unaccepted: hasAccepted(batch)
+      ? { batch: beyondDoubt({ ...batch, facts: eachKind(batch, unacceptedOf) }), trusted: NONE }
+      : null,
   }
 }
 
 const NONE: ReadonlySet<Id> = new Set()
 
-type Lists = Pick<
-  BatchState,
-  | 'readings'
-  | 'marks'
-  | 'eggs'
-  | 'additions'
-  | 'covers'
-  | 'placements'
-  | 'stirrings'
-  | 'pourings'
-  | 'rewarmed'
-  | 'acidities'
-  | 'parts'
->
-
-/** The lists that a standing rests on, each gone through. */
-function lists(batch: BatchState, change: <T>(facts: Fact<T>[]) => Fact<T>[]): BatchState {
-  const changed: Lists = {
-    readings: change(batch.readings),
-    marks: change(batch.marks),
-    eggs: change(batch.eggs),
-    additions: change(batch.additions),
-    covers: change(batch.covers),
-    placements: change(batch.placements),
-    stirrings: change(batch.stirrings),
-    pourings: change(batch.pourings),
-    rewarmed: change(batch.rewarmed),
-    acidities: change(batch.acidities),
-    parts: change(batch.parts),
-  }
-  return { ...batch, ...changed }
-}
-
 /** What counts by itself: no reading in doubt; all else from when the kitchen knew of it, where that was too late. */
 function beyondDoubt(batch: BatchState): BatchState {
   if (isPlain(batch)) return batch
   const splitAt = splitOf(batch)
-  const base = lists(batch, (facts) =>
-    facts.flatMap((fact) => (fact.void ? [] : [isWaiting(fact) ? { ...fact, at: fact.knownAt } : fact])),
+  const facts = eachKind(batch, (list) =>
+    list.flatMap((fact) => (fact.void ? [] : [isWaiting(fact) ? { ...fact, at: fact.knownAt } : fact])),
   )
-  return { ...base, readings: batch.readings.filter((fact) => !fact.void && !isDoubted(fact, splitAt)) }
+  const readings = batch.facts['reading-taken'].filter((fact) => !fact.void && !isDoubted(fact, splitAt))
+  return { ...batch, facts: { ...facts, 'reading-taken': readings } }
 }
 
 /** As nearly always: nothing late, taken back or in doubt. */
 function isPlain(batch: BatchState): boolean {
   const splitAt = splitOf(batch)
-  const { marks, eggs, additions, covers, placements, stirrings, pourings, rewarmed, acidities, parts } = batch
-  const others: Fact<unknown>[][] = [
-    marks,
-    eggs,
-    additions,
-    covers,
-    placements,
-    stirrings,
-    pourings,
-    rewarmed,
-    acidities,
-    parts,
-  ]
   return (
-    batch.readings.every((fact) => !fact.void && !isDoubted(fact, splitAt)) &&
-    others.every((facts) => facts.every((fact) => !fact.void && !isWaiting(fact)))
+    batch.facts['reading-taken'].every((fact) => !isDoubted(fact, splitAt)) &&
+    allFacts(batch).every((fact) => !fact.void && !isWaiting(fact))
   )
 }
 
@@ -132,44 +93,49 @@ function isDoubted(fact: Fact<ReadingBody>, splitAt: number): boolean {
 /** Readings that can only deny. */
 function doubtedReadings(batch: BatchState): Fact<ReadingBody>[] {
   const splitAt = splitOf(batch)
-  return batch.readings.filter((fact) => !fact.void && isDoubted(fact, splitAt))
+  return batch.facts['reading-taken'].filter((fact) => !fact.void && isDoubted(fact, splitAt))
 }
 
 /** What else was told too late, each as it says: a mark at its time, something taken back. */
 function changesOf(batch: BatchState): ((base: BatchState) => BatchState)[] {
   const changes: ((base: BatchState) => BatchState)[] = []
-  const isReading = new Set(batch.readings.map(({ entry }) => entry))
-  for (const fact of standing(batch.readings)) {
+  const isReading = new Set(batch.facts['reading-taken'].map(({ entry }) => entry))
+  for (const fact of standing(batch.facts['reading-taken'])) {
     for (const { now } of fact.waiting) {
       if (now === 'void') continue
       changes.push((base) => ({
         ...base,
-        readings: [...base.readings.filter(({ entry }) => entry !== fact.entry), { ...fact, ...now }],
+        facts: {
+          ...base.facts,
+          'reading-taken': [
+            ...base.facts['reading-taken'].filter(({ entry }) => entry !== fact.entry),
+            { ...fact, ...now },
+          ],
+        },
       }))
     }
   }
-  lists(batch, (facts) => {
-    for (const fact of facts) {
-      if (fact.void) continue
-      if (isWaiting(fact) && !isReading.has(fact.entry))
-        changes.push((base) =>
-          lists(base, (some) => some.map((each) => (each.entry === fact.entry ? { ...each, at: fact.at } : each))),
-        )
-      if (fact.waiting.some(({ now }) => now === 'void'))
-        changes.push((base) => lists(base, (some) => some.filter(({ entry }) => entry !== fact.entry)))
-    }
-    return facts
+  const without = (entry: Id) => (base: BatchState) => ({
+    ...base,
+    facts: eachKind(base, (list) => list.filter((each) => each.entry !== entry)),
   })
+  const asTold =
+    ({ entry, at }: Fact<unknown>) =>
+    (base: BatchState) => ({
+      ...base,
+      facts: eachKind(base, (list) => list.map((each) => (each.entry === entry ? { ...each, at } : each))),
+    })
+  for (const fact of standing(allFacts(batch))) {
+    if (isWaiting(fact) && !isReading.has(fact.entry)) changes.push(asTold(fact))
+    if (fact.waiting.some(({ now }) => now === 'void')) changes.push(without(fact.entry))
+  }
   return changes
 }
 
 function hasAccepted(batch: BatchState): boolean {
-  let found = false
-  lists(batch, (facts) => {
-    found ||= facts.some(({ accepted, amends }) => accepted !== null || amends.some((each) => each.accepted !== null))
-    return facts
-  })
-  return found
+  return allFacts(batch).some(
+    ({ accepted, amends }) => accepted !== null || amends.some((each) => each.accepted !== null),
+  )
 }
 
 function unacceptedOf<T>(facts: Fact<T>[]): Fact<T>[] {

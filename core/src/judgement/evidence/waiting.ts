@@ -16,7 +16,19 @@ export interface WaitingEntry {
 
 /** What was known too late about a batch, as it was told: late readings, marks and moves, and late corrections of them. */
 export function waitingIn(batch: BatchState): WaitingEntry[] {
-  const { readings, marks, additions, eggs, placements, pourings, stirrings, rewarmed, acidities } = batch
+  const {
+    facts: {
+      'reading-taken': readings,
+      'step-marked': marks,
+      added: additions,
+      'eggs-taken': eggs,
+      placed: placements,
+      poured: pourings,
+      stirred: stirrings,
+      rewarmed,
+      'acidity-measured': acidities,
+    },
+  } = batch
   const others: Fact<unknown>[] = [...pourings, ...stirrings, ...rewarmed, ...acidities]
   return [
     ...of(readings, 'reading', ({ value }) => value.typed),

@@ -27,8 +27,8 @@ function gramsNamed(use: EggUse, taken: readonly Fact<EggsTaken>[], kept: readon
  */
 export function findEggLot(check: Check, batch: BatchState, span: Span, together: boolean): Finding {
   const uses = batch.terms.eggs.uses.filter(({ heated }) => !heated)
-  const taken = standing(batch.eggs).filter(({ value }) => uses.some((use) => covers(value, use)))
-  const kept = standing(batch.parts).filter(({ value }) => uses.some((use) => coversAsPart(value, use)))
+  const taken = standing(batch.facts['eggs-taken']).filter(({ value }) => uses.some((use) => covers(value, use)))
+  const kept = standing(batch.facts['part-used']).filter(({ value }) => uses.some((use) => coversAsPart(value, use)))
   // By whatever entry, and at whatever step it says that it went in.
   const raw = rawInsOf(batch).filter((each) => each.what !== 'fruit' && !isRawOnPurpose(batch, each))
   if (raw.length) {

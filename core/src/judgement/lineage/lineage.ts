@@ -66,7 +66,9 @@ export function parentsOfItem({ from }: Pick<ItemState, 'from'>): Subject[] {
 }
 
 /** What went into a batch: lots of eggs, and items. */
-export function parentsOfBatch({ eggs, parts }: Pick<BatchState, 'eggs' | 'parts'>): Subject[] {
+export function parentsOfBatch({
+  facts: { 'eggs-taken': eggs, 'part-used': parts },
+}: Pick<BatchState, 'facts'>): Subject[] {
   return distinct([
     ...standing(eggs).map(({ value }): Subject => ({ type: 'lot', id: value.lot })),
     ...standing(parts).map(({ value }): Subject => ({ type: 'item', id: value.part.item })),

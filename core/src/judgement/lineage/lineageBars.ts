@@ -3,10 +3,11 @@ import type { Id, Subject } from '../../ledger/subject'
 import { heatPlan } from '../../recipe/method/heatPlan'
 import type { BatchState } from '../../state/batch'
 import { standing } from '../../state/fact'
-import { holdOf, isOfItsBatch, type ItemState } from '../../state/item'
+import { isOfItsBatch, type ItemState } from '../../state/item'
 import { mayGoIn, type LotState } from '../../state/lot'
 import type { Read } from '../../state/state'
 import type { CourseStanding, ItemAsks } from '../keeping/itemStanding'
+import { ownBarOfBatch, ownBarOfItem, ownBarOfLot } from './ownBar'
 import { isCleared, releaseBar } from './portion'
 
 /** Everything that something was made of, through every generation, as far as it was read. */
@@ -61,7 +62,7 @@ export function ancestorsOfItem(item: ItemState, read: Read): Ancestors {
   return found
 }
 
-function partsOfBatch({ eggs, parts }: BatchState): Subject[] {
+function partsOfBatch({ facts: { 'eggs-taken': eggs, 'part-used': parts } }: BatchState): Subject[] {
   return [
     ...standing(eggs).map(({ value }): Subject => ({ type: 'lot', id: value.lot })),
     ...standing(eggs).flatMap(({ value }): Subject[] => (value.item ? [{ type: 'item', id: value.item }] : [])),
@@ -84,13 +85,11 @@ export function lineageBars(
   const cooked = cookedAfter(batches)
   for (const batch of batches) {
     const bar = (why: LineageBar['why']) => bars.push({ type: 'batch', id: batch.id, code: batch.code, why })
-    const decision = batch.disposition?.void ? undefined : batch.disposition?.value.decision
+    const barred = ownBarOfBatch(batch)
     // Whites left over were never in the pot: what was made of it is proven with it.
     const isMadeOf =
       batch.id === own || items.some((part) => isOfItsBatch(part) && part.from.some(({ id }) => id === batch.id))
-    if (batch.recalls.length > 0) bar('recalled')
-    else if (decision === 'hold') bar('held')
-    else if (decision === 'discard' && isMadeOf) bar('discarded')
+    if (barred !== null && (barred !== 'discarded' || isMadeOf)) bar(barred)
     else if (isMadeOf && !isCleared(batch, zone, now)) {
       const missed = releaseBar(batch, zone, now)?.code === 'law missed'
       if (missed) bar('law missed')
@@ -98,28 +97,24 @@ export function lineageBars(
     }
   }
   for (const part of items) {
-    const bar = (why: LineageBar['why']) => bars.push({ type: 'item', id: part.id, code: part.code, why })
-    const hold = holdOf(part)
-    if (hold) bar(hold.value.recall === null ? 'held' : 'recalled')
-    else if (part.discarded && !part.discarded.void && SAYS_OF_ALL.includes(part.discarded.value.reason))
-      bar('discarded')
+    const why = ownBarOfItem(part)
+    if (why !== null) bars.push({ type: 'item', id: part.id, code: part.code, why })
   }
   for (const lot of lots) {
-    const recalled = lot.recall !== null && !lot.recall.value.drill
-    if (recalled) bars.push({ type: 'lot', id: lot.id, code: lot.code, why: 'recalled' })
-    else if (!mayGoIn(lot)) bars.push({ type: 'lot', id: lot.id, code: lot.code, why: 'lot not accepted' })
+    const why = ownBarOfLot(lot) ?? (mayGoIn(lot) ? null : 'lot not accepted')
+    if (why !== null) bars.push({ type: 'lot', id: lot.id, code: lot.code, why })
   }
   return bars
 }
-
-/** Thrown away for what it was, and not for where the rest of it had stood. */
-const SAYS_OF_ALL: readonly string[] = ['not proven', 'recalled', 'undated']
 
 /** Batches whose portions only went in raw, before a heat of what they went into: that heat is asked for its own proof. */
 function cookedAfter(batches: readonly BatchState[]): Set<Id> {
   const cooked = new Set<Id>()
   const uncooked = new Set<Id>()
-  for (const { method, parts } of batches) {
+  for (const {
+    method,
+    facts: { 'part-used': parts },
+  } of batches) {
     const { killed } = heatPlan(method)
     const at = (key: string) => method.steps.findIndex((step) => step.key === key)
     for (const { value } of standing(parts)) {

@@ -100,7 +100,7 @@ function datesOfPart({ code, name, lastDay, walls }: Part): Dating['parts'] {
  * @param proven whether every floor of the batch is proven, by readings
  */
 export function passingOn(
-  { parts, method }: Pick<BatchState, 'parts' | 'method'>,
+  { method, facts: { 'part-used': parts } }: Pick<BatchState, 'facts' | 'method'>,
   every: boolean,
   proven: boolean,
 ): Part[] {
@@ -139,7 +139,7 @@ function carriedInto(batch: BatchState, limits: LimitSet, zone: string, at: Inst
   const worst = (bound: keyof Bounded) =>
     Math.round(
       Math.max(room[bound], own[bound]) +
-        Math.max(0, ...standing(batch.parts).map(({ value }) => value.part.carried[bound])),
+        Math.max(0, ...standing(batch.facts['part-used']).map(({ value }) => value.part.carried[bound])),
     )
   return { least: worst('least'), likely: worst('likely'), most: worst('most') }
 }
@@ -163,7 +163,10 @@ function warmInBatch(batch: BatchState, limits: LimitSet, zone: string, at: Inst
 }
 
 /** Time out of the cold while it was put together: from its first part until it went into the cold, ms. */
-export function roomTime({ parts, placements, method }: BatchState, at: Instant): Bounded {
+export function roomTime(
+  { method, facts: { 'part-used': parts, placed: placements } }: BatchState,
+  at: Instant,
+): Bounded {
   const began = Math.min(...standing(parts).map((part) => part.at))
   if (method.cooling !== 'ambient' || began === Infinity) return { least: 0, likely: 0, most: 0 }
   const cold = placements.filter(({ void: gone, at: when, value }) => !gone && when >= began && isUnitKind(value.place))
@@ -173,9 +176,9 @@ export function roomTime({ parts, placements, method }: BatchState, at: Instant)
 
 function itemFactsOf(batch: BatchState, method: Method, limits: LimitSet, zone: string, at: Instant): ItemFacts {
   const own = factsOf(method, () => null)
-  const parts = standing(batch.parts).map(({ value }) => value.part)
+  const parts = standing(batch.facts['part-used']).map(({ value }) => value.part)
   const passed = passingOn(batch, limits.practice.partsPassOn === 'every part', isFloorProven(batch, zone, at))
-  const added = standing(batch.additions).flatMap(({ value }) => catalogue[value.ingredient]?.allergens ?? [])
+  const added = standing(batch.facts.added).flatMap(({ value }) => catalogue[value.ingredient]?.allergens ?? [])
   const named = (name: string) => parts.some((part) => part.name === name)
   const unknown = [...own.unknown.filter((name) => !named(name)), ...parts.flatMap(({ facts }) => facts.unknown)]
   // A component that went in is known by its item; one that did not leaves the claims open.
@@ -208,11 +211,11 @@ function ownHeat(batch: BatchState, zone: string, at: Instant): HeatStatus {
     return floors.every(({ standing: of }) => of === 'proven') ? 'cooked' : 'raw'
   }
   if (raw.length > 0) return 'raw'
-  const eggs = standing(batch.eggs)
+  const eggs = standing(batch.facts['eggs-taken'])
   if (eggs.length > 0) return 'pasteurized'
   // Egg that the method takes and nobody named is raw until somebody does.
   return batch.terms.eggs.uses.some(({ grams }) => grams > 0) &&
-    standing(batch.parts).every(({ value }) => value.part.egg === null)
+    standing(batch.facts['part-used']).every(({ value }) => value.part.egg === null)
     ? 'raw'
     : 'no heat asked'
 }

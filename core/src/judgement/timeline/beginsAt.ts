@@ -7,6 +7,6 @@ const WARM_KITCHEN = 25
 const OFF_THE_HEAT = 80
 
 /** How warm what is to be cooled is taken to be where nobody read it yet, °C; as it was last read where somebody did. */
-export function beginsAt(batch: Pick<BatchState, 'readings' | 'method'>, at: Instant): number {
+export function beginsAt(batch: Pick<BatchState, 'facts' | 'method'>, at: Instant): number {
   return lastRead(batch, at) ?? (batch.method.cooling === 'ambient' ? WARM_KITCHEN : OFF_THE_HEAT)
 }

@@ -14,7 +14,7 @@ export const CHILL_BEGINS = 30 * MINUTE
 export function chillStart(batch: BatchState, heat: StepMark): Instant | null {
   const off = instantOf(heat, batch)
   if (off === null) return null
-  const placed = batch.placements
+  const placed = batch.facts.placed
     .filter(({ void: gone, at, value }) => !gone && at >= off && placeFigures[value.place].surroundings.celsius < 10)
     .map(({ at }) => at)
   return Math.min(off + CHILL_BEGINS, ...placed)

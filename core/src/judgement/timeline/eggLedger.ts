@@ -32,7 +32,10 @@ const IN_THE_BOWL = 15
 const PARTS: readonly EggPart[] = ['whole', 'yolk', 'white']
 
 /** The separation ledger of a batch: a line for each part that was taken. */
-export function eggLedger({ eggs, terms, leftOvers }: Pick<BatchState, 'eggs' | 'terms' | 'leftOvers'>): PartLine[] {
+export function eggLedger({
+  terms,
+  facts: { 'eggs-taken': eggs, 'left-over': leftOvers },
+}: Pick<BatchState, 'facts' | 'terms'>): PartLine[] {
   const taken = standing(eggs).map(({ value }) => gramsTaken(value))
   return PARTS.flatMap((part) => {
     const has = sum(taken.map((each) => each[part]))
@@ -44,12 +47,12 @@ export function eggLedger({ eggs, terms, leftOvers }: Pick<BatchState, 'eggs' | 
 }
 
 /** What is still to be kept or thrown away. */
-export function toSettle(batch: Pick<BatchState, 'eggs' | 'terms' | 'leftOvers'>): PartLine[] {
+export function toSettle(batch: Pick<BatchState, 'facts' | 'terms'>): PartLine[] {
   return eggLedger(batch).filter(({ left }) => left >= IN_THE_BOWL)
 }
 
 /** Cracked and rejected, lot by lot. */
-export function lotTallies({ eggs }: Pick<BatchState, 'eggs'>): LotTally[] {
+export function lotTallies({ facts: { 'eggs-taken': eggs } }: Pick<BatchState, 'facts'>): LotTally[] {
   const tallies = new Map<Id, LotTally>()
   for (const { value, void: gone } of eggs) {
     if (gone) continue
@@ -61,16 +64,15 @@ export function lotTallies({ eggs }: Pick<BatchState, 'eggs'>): LotTally[] {
 }
 
 /** More than one shell egg lies in one bowl: a bad one is in all of it. */
-export function isPooled(batch: Pick<BatchState, 'eggs'>): boolean {
+export function isPooled(batch: Pick<BatchState, 'facts'>): boolean {
   return sum(lotTallies(batch).map(({ form, cracked }) => (form === 'shell' ? cracked : 0))) > 1
 }
 
 /** What the plan takes and no lot was named for yet, nor anything kept from before. */
 export function unnamedUses({
-  eggs,
-  parts,
   terms,
-}: Pick<BatchState, 'eggs' | 'parts' | 'terms'>): BatchState['terms']['eggs']['uses'] {
+  facts: { 'eggs-taken': eggs, 'part-used': parts },
+}: Pick<BatchState, 'facts' | 'terms'>): BatchState['terms']['eggs']['uses'] {
   const named = (use: EggUse) =>
     standing(eggs).some(({ value }) => covers(value, use)) ||
     standing(parts).some(({ value }) => coversAsPart(value, use))
@@ -89,14 +91,14 @@ export function covers(taken: EggsTaken, { step, part }: Pick<EggUse, 'step' | '
 
 /** A left-over of a batch with its lineage: since when it is open, from which lots, and as raw as the rawest of them. */
 export function leftOverOf(
-  batch: Pick<BatchState, 'id' | 'code' | 'eggs'>,
+  batch: Pick<BatchState, 'id' | 'code' | 'facts'>,
   part: EggPart,
   grams: number,
   then: LeftOver['then'],
   known: readonly Pick<LotState, 'id' | 'code' | 'useBy'>[],
   spot: Spot | null = null,
 ): LeftOver | null {
-  const from = batch.eggs.filter(({ void: gone, value }) => !gone && gramsTaken(value)[part] > 0)
+  const from = batch.facts['eggs-taken'].filter(({ void: gone, value }) => !gone && gramsTaken(value)[part] > 0)
   if (from.length === 0) return null
   const lots = [...new Set(from.map(({ value }) => value.lot))]
   return {

@@ -26,7 +26,7 @@ export function reworkProvenAt(batch: BatchState, since: Instant): Instant | nul
   const check = batch.checks.find(({ limit }) => limit.key === 'rework')
   if (!check || check.limit.rule.kind !== 'hold') return null
   const trace = new Trace()
-  for (const { at, value } of standing(batch.readings))
+  for (const { at, value } of standing(batch.facts['reading-taken']))
     if (at >= since && value.of === 'mixture' && value.where === 'core') trace.put(at, celsiusOf(value.typed))
   const watch = new HoldWatch(rowsOf(check.limit.rule, check), { from: since, to: Infinity })
   watch.take(trace, 0, trace.length)

@@ -10,7 +10,7 @@ const BACK_WITHIN = 10 * MINUTE
 /** When an edge of a step was first marked, of the marks that stand from an instant on; null while it was not. */
 export function firstMark(
   mark: Mark,
-  batch: Pick<BatchState, 'marks' | 'startedAt'>,
+  batch: Pick<BatchState, 'facts' | 'startedAt'>,
   since = -Infinity,
 ): Instant | null {
   if (mark === 'batch started') return batch.startedAt
@@ -18,7 +18,7 @@ export function firstMark(
 }
 
 /** The last one: of steps that are gone through again. */
-export function lastMark(mark: Mark, batch: Pick<BatchState, 'marks' | 'startedAt'>): Instant | null {
+export function lastMark(mark: Mark, batch: Pick<BatchState, 'facts' | 'startedAt'>): Instant | null {
   if (mark === 'batch started') return batch.startedAt
   return marksOf(mark, batch).at(-1) ?? null
 }
@@ -42,7 +42,12 @@ export function heatMark(mark: StepMark, batch: BatchState, hot: number, since: 
 }
 
 /** Whether it went back on the heat before it had left it: no reading under the line, and the last hot one not long ago. */
-export function isStillHot({ readings }: BatchState, hot: number, since: Instant, at: Instant): boolean {
+export function isStillHot(
+  { facts: { 'reading-taken': readings } }: BatchState,
+  hot: number,
+  since: Instant,
+  at: Instant,
+): boolean {
   const read = standing(readings).filter(
     (each) => each.value.of === 'mixture' && each.value.where === 'core' && each.at >= since && each.at <= at,
   )
@@ -51,7 +56,11 @@ export function isStillHot({ readings }: BatchState, hot: number, since: Instant
   return at - Math.max(since, ...read.map((each) => each.at)) <= BACK_WITHIN
 }
 
-function marksOf({ step, edge }: StepMark, { marks }: Pick<BatchState, 'marks'>, since = -Infinity): Instant[] {
+function marksOf(
+  { step, edge }: StepMark,
+  { facts: { 'step-marked': marks } }: Pick<BatchState, 'facts'>,
+  since = -Infinity,
+): Instant[] {
   return standing(marks)
     .filter(({ at, value }) => value.step === step && value.edge === edge && at >= since)
     .map(({ at }) => at)

@@ -20,7 +20,7 @@ export function instantOf(mark: Mark, batch: BatchState, since = legStart(batch)
   const hot = hotOf(mark, batch)
   const end = heatMark(mark, batch, hot, since)
   const pan = slowestPan(batch)
-  const upTo = standing(batch.readings)
+  const upTo = standing(batch.facts['reading-taken'])
     .filter(({ at, value }) => {
       const { of, where, portion } = value
       return (

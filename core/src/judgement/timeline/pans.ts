@@ -26,13 +26,13 @@ export function slowestPan(batch: BatchState): string | undefined {
 }
 
 /** Into how many pans it is split now; 1 while it is not. */
-export function pansOf({ pourings }: Pick<BatchState, 'pourings'>): number {
+export function pansOf({ facts: { poured: pourings } }: Pick<BatchState, 'facts'>): number {
   return pourings.findLast(({ void: gone }) => !gone)?.value.pans ?? 1
 }
 
 /** When it was split: by the entry, or by the first reading of a pan; never, while it was not. */
 export function splitOf(batch: BatchState): Instant {
-  const split = batch.pourings.find(({ void: gone, value }) => !gone && value.pans > 1)
+  const split = batch.facts.poured.find(({ void: gone, value }) => !gone && value.pans > 1)
   return Math.min(split?.at ?? Infinity, ...coreOfPans(batch).map(({ at }) => at))
 }
 
@@ -61,7 +61,7 @@ export function pansCounted(
   if (rule.kind !== 'reach' || rule.direction !== 'falling') return finding
   // As it stood when it passed: what it is poured into later proves nothing of before.
   const passed = finding.end?.latest ?? Infinity
-  const pouring = standing(batch.pourings)
+  const pouring = standing(batch.facts.poured)
     .filter(({ at }) => at <= passed)
     .sort((a, b) => a.at - b.at)
     .at(-1)
@@ -93,7 +93,7 @@ function panNamed(pan: string | undefined, pans: number): string | null {
 /** What a reading says that is of the slowest pan, where nobody gave that a number. */
 export const SLOWEST = 'slowest'
 
-function coreOfPans({ readings }: BatchState) {
+function coreOfPans({ facts: { 'reading-taken': readings } }: BatchState) {
   return readings.filter(
     ({ void: gone, value }) => !gone && value.of === 'mixture' && value.where === 'core' && value.portion !== undefined,
   )

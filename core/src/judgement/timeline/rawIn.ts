@@ -20,7 +20,10 @@ export function reopens({ ingredient, state }: Pick<Addition, 'ingredient' | 'st
 }
 
 /** All that went in raw, by whatever entry and whatever step it names: shell egg, untreated fruit, a part that is raw. */
-export function rawInsOf({ eggs, additions, parts, alreadyIn, startedAt }: BatchState): RawIn[] {
+export function rawInsOf({
+  startedAt,
+  facts: { 'eggs-taken': eggs, added: additions, 'part-used': parts, 'already-in': alreadyIn },
+}: BatchState): RawIn[] {
   const fromTheFirst = new Set(standing(alreadyIn).map(({ value }) => value.target))
   const rawIn = ({ entry, at, knownAt }: Fact<unknown>, step: string, what: RawIn['what']): RawIn =>
     fromTheFirst.has(entry)
@@ -59,7 +62,7 @@ export function reopenedAt(batch: BatchState): Instant {
  * entered after a reading was not in the pot that was read, unless the lead says so.
  */
 export function reopenings(batch: BatchState): Instant[] {
-  const read = batch.readings.filter(
+  const read = batch.facts['reading-taken'].filter(
     ({ void: gone, value }) => !gone && value.of === 'mixture' && value.where === 'core',
   )
   const opened = rawInsOf(batch)
@@ -77,7 +80,7 @@ function rawAs({ ingredient, state }: Pick<Addition, 'ingredient' | 'state'>): '
 export function rawAfterReading(batch: BatchState): RawIn[] {
   const first = Math.min(
     Infinity,
-    ...standing(batch.readings)
+    ...standing(batch.facts['reading-taken'])
       .filter(({ value }) => value.of === 'mixture' && value.where === 'core')
       .map(({ knownAt }) => knownAt),
   )

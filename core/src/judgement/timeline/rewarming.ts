@@ -6,12 +6,12 @@ import type { BatchState } from '../../state/batch'
 import { standing } from '../../state/fact'
 
 /** When it went into the warmth again, each time. */
-export function rewarmings({ rewarmed }: Pick<BatchState, 'rewarmed'>): Instant[] {
+export function rewarmings({ facts: { rewarmed } }: Pick<BatchState, 'facts'>): Instant[] {
   return standing(rewarmed).map(({ at }) => at)
 }
 
 /** The last time; long ago while it never was. */
-export function rewarmedAt(batch: Pick<BatchState, 'rewarmed'>): Instant {
+export function rewarmedAt(batch: Pick<BatchState, 'facts'>): Instant {
   return Math.max(-Infinity, ...rewarmings(batch))
 }
 
@@ -25,7 +25,7 @@ export function hotAgain(batch: BatchState): boolean {
   if (since === -Infinity) return false
   const hot = startsOf(batch.checks)
   const by = since + minutesBack(batch.checks) * MINUTE
-  return batch.readings.some(
+  return batch.facts['reading-taken'].some(
     ({ void: gone, at, value }) =>
       !gone &&
       at >= since &&

@@ -3,7 +3,7 @@ import type { Composition } from '../../physics/material/properties'
 import type { Cover } from '../../physics/cooling/faces'
 import type { Id } from '../../ledger/subject'
 import { celsiusOf } from '../../ground/temperature'
-import type { BatchState } from '../../state/batch'
+import type { BatchFacts, BatchState } from '../../state/batch'
 import { filledTo } from '../../physics/cooling/vessel'
 import type { Place } from '../../physics/cooling/place'
 import { roundProduct, type Product } from '../../physics/cooling/prospect'
@@ -34,10 +34,10 @@ export function settingsOf(batch: BatchState, cooledAt: Instant): Setting[] {
   const real = <T>(facts: readonly { at: Instant; value: T; void: boolean }[], change: Setting['change']) =>
     standing(facts).map(({ at, value }) => ({ at, value, change }))
   const changes = [
-    ...real(batch.placements, 'placed'),
-    ...real(batch.stirrings, 'stirred'),
-    ...real(batch.pourings, 'poured'),
-    ...real(batch.covers, 'covered'),
+    ...real(batch.facts.placed, 'placed'),
+    ...real(batch.facts.stirred, 'stirred'),
+    ...real(batch.facts.poured, 'poured'),
+    ...real(batch.facts.covered, 'covered'),
   ].sort((a, b) => a.at - b.at)
   const settings: Setting[] = [beginning(batch, cooledAt)]
   for (const { at, value, change } of changes) {
@@ -72,10 +72,7 @@ function beginning(batch: BatchState, from: Instant): Setting {
   }
 }
 
-function changed(
-  value: BatchState['placements' | 'stirrings' | 'pourings' | 'covers'][number]['value'],
-  product: Product,
-): Partial<Setting> {
+function changed(value: BatchFacts['placed' | 'stirred' | 'poured' | 'covered'], product: Product): Partial<Setting> {
   if ('place' in value)
     return { place: value.place, unit: value.unit, air: value.air === null ? null : celsiusOf(value.air) }
   if ('cover' in value) return { cover: value.cover }

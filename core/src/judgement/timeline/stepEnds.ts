@@ -7,7 +7,10 @@ import { lastMark } from './marks'
 import { heatEnded, heatSince } from './offHeat'
 
 /** The edge that ends a step: what joins the parts ends when they are together. */
-export function endEdge({ method, marks }: Pick<BatchState, 'method' | 'marks'>, step: string): Edge {
+export function endEdge(
+  { method, facts: { 'step-marked': marks } }: Pick<BatchState, 'method' | 'facts'>,
+  step: string,
+): Edge {
   const isMarked = marks.some(({ void: gone, value }) => !gone && value.step === step && value.edge === 'combined')
   const { combined, killed, assembled } = heatPlan(method)
   // A syrup is poured in: first all is together, then the foam is read, then it is made.

@@ -5,6 +5,7 @@ import { Migration0004Store } from './Migration0004Store'
 import { Migration0005Course } from './Migration0005Course'
 import { Migration0006WentOut } from './Migration0006WentOut'
 import { Migration0007Barred } from './Migration0007Barred'
+import { Migration0008FoldedBy } from './Migration0008FoldedBy'
 
 /** In order; a released one never changes. */
 export const migrations = [
@@ -15,4 +16,5 @@ export const migrations = [
   { name: 'Migration0005Course', class: Migration0005Course },
   { name: 'Migration0006WentOut', class: Migration0006WentOut },
   { name: 'Migration0007Barred', class: Migration0007Barred },
+  { name: 'Migration0008FoldedBy', class: Migration0008FoldedBy },
 ]

@@ -36,7 +36,7 @@ export function BeginCooling(props: SlabProps) {
     () => begun(batch, means, line?.vessels ?? [], minute * 60_000),
     [batch, means, line?.vessels, minute],
   )
-  const plan = batch.plans.findLast(({ void: gone }) => !gone)?.value
+  const plan = batch.facts['cooling-planned'].findLast(({ void: gone }) => !gone)?.value
   const goTo = (place: Place) => {
     if (isUnitKind(place)) onSheet({ place })
     else enter('placed', batch.id, { place, unit: null, air: null })
