@@ -27,7 +27,7 @@ export function parseClaim(raw: unknown): AnyClaim {
     madeAt: instant(bare(fields.madeAt)),
     by: id(bare(fields.by)),
     device: id(bare(fields.device)),
-    body: kind.parse(raisedBody(kind, bare(fields.body), whole(bare(fields.v), kind.raise ? 1 : kind.v, kind.v))),
+    body: kind.parse(raisedBody(kind, bare(fields.body), whole(bare(fields.v), kind.upcast ? 1 : kind.v, kind.v))),
     ...given('run', fields.run, id),
     ...given('runSeq', fields.runSeq, (field) => whole(field, 0, Number.MAX_SAFE_INTEGER)),
     ...given('monotonic', fields.monotonic, (field) => number(field, 0, Number.MAX_SAFE_INTEGER)),
@@ -44,8 +44,8 @@ function given<T>(name: string, field: Field, parse: (field: Field) => T): Recor
 
 function raisedBody(kind: KindOf<Kind>, body: Field, v: number): Field {
   const { value } = body
-  if (v === kind.v || !kind.raise || typeof value !== 'object' || value === null) return body
-  return { ...body, value: kind.raise(value as Record<string, unknown>, v) }
+  if (v === kind.v || !kind.upcast || typeof value !== 'object' || value === null) return body
+  return { ...body, value: kind.upcast(value as Record<string, unknown>, v) }
 }
 
 /** Who stands behind a claim, as the server knows it. */
@@ -81,7 +81,7 @@ export function admit(claim: AnyClaim, author: Author, read: Read): Refusal | nu
     return { code: 'ahead of clock', field: 'at', aheadMs, clockAheadMs: author.clockAheadMs }
   const begins = beginsAt(claim, read)
   if (begins !== null && claim.at < begins) return { code: 'before it began', field: 'at', begins }
-  return kind.admit(claim, read, { zone: author.zone, limits: author.limits, now: author.now })
+  return kind.refuse(claim, read, { zone: author.zone, limits: author.limits, now: author.now })
 }
 
 /**

@@ -6,7 +6,7 @@
  *
  * Imports: ground to advice.
  */
-export { follows, kinds, needs, raised, touches } from './kinds'
+export { follows, kinds, needs, upcast, touches } from './kinds'
 export { admit, AHEAD_ALLOWED, parseClaim, type Author } from './admission'
 export { REWARMED_HOW } from './cooling/rewarmed'
 export type { BakeNotShown, Refusal } from './guard/refusal'
@@ -14,3 +14,8 @@ export { type MoveShut } from './guard/refusal'
 export { moveShut } from './item/itemMoved'
 export { backOf, TAKEN_BACK_WITHIN } from './item/takenBack'
 export { heldTo, methodRef } from './making/batchStarted'
+export { apply, NOTHING_YET } from './fold'
+export type { Deviation } from './making/stepDeviated'
+export type { Churning } from './making/churned'
+export type { Note } from './making/noted'
+export type { Placement } from './cooling/placed'

@@ -2,7 +2,7 @@ import type { Instant } from '../ground/instant'
 import { offsetMinutes } from '../ground/zone'
 import { canonical } from '../ground/canonical'
 import { admit, parseClaim } from '../admission/admission'
-import { kindOf, raised, touches } from '../admission/kinds'
+import { kindOf, upcast, touches } from '../admission/kinds'
 import type { KindOf } from '../admission/guard/kindOf'
 import { seal, type ChainHead, type Sha256 } from '../ledger/chain'
 import type { Id, Role, Subject } from '../ledger/subject'
@@ -67,7 +67,7 @@ export function append(claim: AnyClaim, poster: Poster, book: Book, sha256: Sha2
   const { id } = claim
   const there = book.known(id)
   if (there) {
-    return there.claim === canonical(raised(claim))
+    return there.claim === canonical(upcast(claim))
       ? { id, outcome: 'already there', seal: there.seal }
       : { id, outcome: 'refused', refusal: { code: 'id taken', field: 'id' } }
   }
@@ -97,7 +97,7 @@ export function append(claim: AnyClaim, poster: Poster, book: Book, sha256: Sha2
     ...(resolved ? { resolved } : {}),
   }
   const { entry, canon } = seal(claim, book.head, stamp, sha256)
-  book.keep({ ...entry, claim: raised(claim) }, canon, touches(claim))
+  book.keep({ ...entry, claim: upcast(claim) }, canon, touches(claim))
   return { id, outcome: 'accepted', seal: entry.seal }
 }
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import type { Id } from '../ledger/subject'
 import { kinds } from '../admission/kinds'
-import { apply } from '../state/state'
+import { apply } from '../admission/fold'
 import type { BatchState } from '../state/batch'
 import { holdOf, isOfItsBatch } from '../state/item'
 import { itemWalls } from '../judgement/keeping/dating'

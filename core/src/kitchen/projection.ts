@@ -8,8 +8,8 @@ import { isClosed, isPutAway } from '../state/batch'
 import type { States } from '../state/state'
 import type { Look } from '../state/unit'
 
-export { apply } from '../state/state'
-export { raised, touches } from '../admission/kinds'
+export { apply } from '../admission/fold'
+export { upcast, touches } from '../admission/kinds'
 
 /**
  * What a database keeps beside the state of a subject because it is asked for so often: facts, nothing that depends on the

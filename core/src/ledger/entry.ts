@@ -1,35 +1,17 @@
-import type { Id, Hash, Subject, InstrumentKind } from './subject'
+import type { Id, Hash, Subject } from './subject'
 import type { Cover } from '../physics/cooling/faces'
 import type { Instant } from '../ground/instant'
 import type { Day } from '../ground/zone'
-import type { AcidityMeasure } from '../recipe/checks/acidity'
 import type { EggPart, EggSize } from '../recipe/ingredient/eggGrams'
 import type { LotForm } from '../recipe/egg/eggPlan'
-import type { Amount, Method, Of, Procedure, Vessel } from '../recipe/method/method'
-import type { Terms } from '../recipe/checks/terms'
+import type { Amount, Of, Procedure } from '../recipe/method/method'
 import type { Place } from '../physics/cooling/place'
-import type { Measure } from '../ground/measure'
-import type { Check } from '../recipe/checks/checksFor'
-import type { Force, LimitKey, LimitSet } from '../rules/limit'
-import type { SignedLine } from '../rules/signedLine'
-import type { Edge } from '../rules/rule'
-import type { ValidatedBake } from '../recipe/checks/signed'
-import type { RegisteredVessel, Vessel as PouredInto } from '../physics/cooling/vessel'
+import type { Force } from '../rules/limit'
+import type { Vessel as PouredInto } from '../physics/cooling/vessel'
 import type { Typed } from '../ground/temperature'
 import type { Where } from '../physics/trace/reading'
 import type { Standing } from './standing'
-import type {
-  ColdUnit,
-  UnitReading,
-  Spot,
-  Portioned,
-  Moved,
-  PartUsed,
-  ItemUse,
-  ItemSplit,
-  ItemDiscarded,
-  LotReceived,
-} from './storeEntries'
+import type { Spot } from './storeEntries'
 
 /** What the lead decides for a batch: hold and discard whatever the standings, release and rework where they allow it. */
 export type Decision = 'release' | 'hold' | 'rework' | 'discard'
@@ -40,25 +22,6 @@ export interface Disposition {
   reason: string
   findings: { check: string; force: Force; standing: Standing }[]
   core: string
-}
-
-/** What a cook did otherwise than the method says. */
-export interface Deviation {
-  step: string
-  said: string
-}
-
-/** A moment of churning, with its temperature where it was read. */
-export interface Churning {
-  step: string
-  moment: 'going in' | 'start' | 'end' | 'draw'
-  typed: Typed | null
-}
-
-/** A remark, or how it looks, sounds and moves. It moves no standing. */
-export interface Note {
-  text: string
-  cue: string | null
 }
 
 /** Eggs that went into a batch at a step: cracked from their shells, or poured from a carton. */
@@ -112,13 +75,6 @@ export interface Addition {
   happened?: true
 }
 
-/** Where it stands to cool, and what the unit's air was as it went in. */
-export interface Placement {
-  place: Place
-  unit: Id | null
-  air: Typed | null
-}
-
 /** Into what it was poured: pans alike, each filled so deep, m. */
 export interface Pouring {
   vessel: PouredInto & { id: Id }
@@ -149,84 +105,16 @@ export interface ReadingBody {
   portion?: string
 }
 
-/** The closed union of what can be entered, one line a kind; each kind's file says what it means. */
+/**
+ * The body of each kind of entry. Every kind declares its own in its own file, by declaration merging: here stand only those
+ * that facts themselves are made of, corrected and accepted by.
+ */
 export interface Bodies {
-  'limits-set': { set: LimitSet }
-  'method-saved': { method: Method }
-  'method-approved': { version: number; limits: Id; components: Id[] }
-  /** null: taken back, and the guidance holds again. */
-  'guidance-replaced': { limits: Id; limit: LimitKey; line: Omit<SignedLine, 'limit'> | null }
-  /** null: taken back, and it is read in the middle again. */
-  'bake-validated': { limits: Id; step: string; bake: Omit<ValidatedBake, 'step'> | null }
-  'instrument-registered': { code: string; kind: InstrumentKind }
-  'batch-started': {
-    code: string
-    method: MethodRef
-    limits: { id: Id; version: number }
-    checks: Check[]
-    vessel: Vessel
-    /** How many times over the method is made. */
-    factor: number
-    terms: Terms
-  }
-  /** `oven`: at the end of a bake, as it stood; with it the cue is said to have been seen. */
-  'step-marked': { step: string; edge: Edge; reason: string | null; oven?: Typed }
-  'step-deviated': Deviation
-  churned: Churning
   'reading-taken': ReadingBody
   /** `item`: the package that eggs taken back go back into; null for all else. */
   corrected: { target: Id; reason: CorrectionReason; now: Correction; item: Id | null }
-  noted: Note
   'reading-accepted': { target: Id; reason: string }
   'entries-accepted': { entries: Accepted[]; reason: string }
-  'already-in': { target: Id; reason: string }
-  disposed: Disposition
-  'lot-received': LotReceived
-  'eggs-taken': EggsTaken
-  'left-over': LeftOver
-  'item-discarded': ItemDiscarded
-  portioned: Portioned
-  'item-moved': Moved
-  'item-opened': Record<string, never>
-  'item-split': ItemSplit
-  'part-used': PartUsed
-  'item-used': ItemUse
-  'item-read': { typed: Typed; instrument: Id | null }
-  'item-held': { reason: string }
-  'item-released': { reason: string }
-  /** What the lead did about what went out of it against what stood. */
-  'went-out-answered': { reason: string }
-  'item-found': { code: string; name: string; measure: Measure } & Spot
-  'label-printed': { copies: number }
-  /** A mistaken tap, within minutes. `also`: the batch or item that it had changed too. */
-  'taken-back': { target: Id; also: Subject | null }
-  /** `item`: what is held of it, which goes on with it. */
-  'lot-decided': { verdict: 'accept' | 'refuse'; reason: string; item: Id | null }
-  recalled: { items: Id[]; batches: Id[]; reason: string; drill: boolean }
-  'recall-ended': { items: Id[]; batches: Id[]; reason: string }
-  'unit-read': UnitReading
-  'unit-skipped': { reason: string }
-  'air-taken-back': { target: Id }
-  added: Addition
-  /** Hands, cloth, sieve and spatula clean, probe wiped: at the boundary from raw to cooked. */
-  cleaned: { step: string }
-  /** Fresh fruit, herbs and flowers of that step, in running water. */
-  washed: { step: string }
-  covered: { cover: Cover }
-  placed: Placement
-  stirred: Record<string, never>
-  poured: Pouring
-  /** Proven and cold, it went into the warmth again. */
-  rewarmed: { how: 'melted again' | 'baked again' | 'warmed again' }
-  'cooling-planned': CoolingPlan
-  'vessel-registered': RegisteredVessel
-  'unit-registered': ColdUnit
-  /** asked null: nobody is there. */
-  'handed-over': { asked: Id | null; from: Instant; until: Instant }
-  delegated: { to: Id | null; until: Instant }
-  'acidity-measured': AcidityMeasure
-  /** Served at once; what was left went to discard. */
-  served: Served
 }
 
 /** An entry that was known too late, and of what it tells: a correction by its own id. */
@@ -239,8 +127,6 @@ export interface Served {
   discarded: number | null
   happened?: true
 }
-
-export type CorrectionReason = 'undo' | 'mistyped' | 'wrong pot' | 'touched the pan' | 'other'
 
 /** What stands instead: nothing, or other values; `batch` when the reading was another batch's. */
 export type Correction = 'void' | { at: Instant; reading: ReadingBody; batch: Id | null }
@@ -313,3 +199,5 @@ export interface SealedEntry {
   claim: AnyClaim
   seal: Seal
 }
+
+export type CorrectionReason = 'undo' | 'mistyped' | 'wrong pot' | 'touched the pan' | 'other'

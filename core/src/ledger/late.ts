@@ -1,31 +1,8 @@
 import { MINUTE, type Instant } from '../ground/instant'
-import type { Entry, Kind } from './entry'
+import type { Entry } from './entry'
 
 /** The rules of lateness that the server seals entries with today. */
 export const RULES = 1
-
-/**
- * How long after it happened an entry may become known and still better something, ms. Later than this it counts only
- * against the batch until the lead accepts it. House rules; kinds that better nothing have none.
- */
-const LATE_AFTER: Partial<Record<Kind, number>> = {
-  'reading-taken': 15 * MINUTE,
-  'item-read': 15 * MINUTE,
-  'step-marked': 15 * MINUTE,
-  added: 15 * MINUTE,
-  'eggs-taken': 15 * MINUTE,
-  rewarmed: 15 * MINUTE,
-  'acidity-measured': 15 * MINUTE,
-  'part-used': 30 * MINUTE,
-  placed: 30 * MINUTE,
-  poured: 30 * MINUTE,
-  stirred: 30 * MINUTE,
-  'item-moved': 30 * MINUTE,
-  'item-opened': 30 * MINUTE,
-  portioned: 30 * MINUTE,
-  'lot-received': 30 * MINUTE,
-  'unit-read': 30 * MINUTE,
-}
 
 /** A correction counts by itself when its author makes it within this of the entry; a mark is undone sooner, ms. */
 export const CORRECTED_WITHIN = 10 * MINUTE
@@ -40,9 +17,17 @@ export function knownAt({ claim, seal }: Entry): Instant {
   return seal?.rules === undefined ? claim.madeAt : seal.recordedAt
 }
 
+/**
+ * An entry with how long after it happened it may become known and still better something, ms. Later than this it counts
+ * only against the batch until the lead accepts it. House rules, given by its kind; Infinity: it betters nothing.
+ */
+export interface Known extends Entry {
+  lateAfter: number
+}
+
 /** Whether an entry became known so long after `at` that it betters nothing before the lead accepts it. */
-export function isEntryLate(entry: Entry, at: Instant): boolean {
-  const { claim, seal } = entry
+export function isEntryLate(entry: Known, at: Instant): boolean {
+  const { claim, seal, lateAfter } = entry
   if (seal && seal.rules === undefined) return claim.kind === 'reading-taken' && claim.madeAt - at > LATE_MS
-  return knownAt(entry) - at > (LATE_AFTER[claim.kind] ?? Infinity)
+  return knownAt(entry) - at > lateAfter
 }

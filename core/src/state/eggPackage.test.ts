@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { eggGrams } from '../recipe/ingredient/eggGrams'
 import type { AnyClaim, EggsTaken } from '../ledger/entry'
-import { applyToItem } from './foldItem'
+import { apply } from '../admission/fold'
 import { itemLeft, type ItemState } from './item'
 import { taken as takenOf } from '../test/eggMethods'
 import { itemOf } from '../test/shelf'
@@ -21,7 +21,7 @@ const tray = (value: number, id = 'tray', more: Partial<ItemState> = {}): ItemSt
   })
 const heard = (state: ItemState, id: string, kind: 'eggs-taken' | 'corrected', body: object) => {
   const claim = { kind, id, about: { type: 'batch', id: 'batch' }, at: at(1), madeAt: at(1), by: 'mina', body }
-  return applyToItem(state.id, state, { claim: claim as unknown as AnyClaim, seal: null })!
+  return apply.item(state.id, state, { claim: claim as unknown as AnyClaim, seal: null })!
 }
 
 describe('eggs out of their package', () => {

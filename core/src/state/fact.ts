@@ -1,7 +1,7 @@
 import type { Instant } from '../ground/instant'
 import type { Id } from '../ledger/subject'
 import type { Entry } from '../ledger/entry'
-import { isEntryLate, knownAt } from '../ledger/late'
+import { isEntryLate, knownAt, type Known } from '../ledger/late'
 
 /** Something that was entered, as it stands now, with every value it had before. */
 export interface Fact<T> {
@@ -51,7 +51,7 @@ export interface Amendment<T> {
 export type Amended<T> = { at: Instant; value: T } | 'void'
 
 /** @param late whether it is known too late; as the rules of its kind say, unless it is told */
-export function factOf<T>(entry: Entry, at: Instant, value: T, late = isEntryLate(entry, at)): Fact<T> {
+export function factOf<T>(entry: Known, at: Instant, value: T, late = isEntryLate(entry, at)): Fact<T> {
   const { claim, seal } = entry
   return {
     entry: claim.id,

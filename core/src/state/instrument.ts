@@ -1,5 +1,4 @@
 import type { Id, InstrumentKind } from '../ledger/subject'
-import type { Entry } from '../ledger/entry'
 import type { Where } from '../physics/trace/reading'
 
 export interface InstrumentState {
@@ -11,7 +10,3 @@ export interface InstrumentState {
 
 /** Where in the product an instrument of a kind can read. */
 export const measures: Record<InstrumentKind, Where> = { probe: 'core', infrared: 'surface', display: 'air' }
-
-export function applyToInstrument(id: Id, state: InstrumentState | null, { claim }: Entry): InstrumentState | null {
-  return claim.kind === 'instrument-registered' ? { id, ...claim.body } : state
-}

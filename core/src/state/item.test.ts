@@ -8,7 +8,7 @@ import { courseOf } from '../judgement/keeping/course'
 import { itemWalls } from '../judgement/keeping/dating'
 import { itemOf } from '../test/shelf'
 import { at } from '../test/traces'
-import { applyToItem } from './foldItem'
+import { apply } from '../admission/fold'
 import {
   frozenOf,
   holdOf,
@@ -35,7 +35,7 @@ function entry<K extends Kind>(kind: K, minutes: number, body: Bodies[K], about 
   }
   return { claim: claim as unknown as AnyClaim, seal: null }
 }
-const after = (state: ItemState, each: Entry) => applyToItem('item', state, each)!
+const after = (state: ItemState, each: Entry) => apply.item('item', state, each)!
 const takenBack = (state: ItemState, target: Id, minutes: number) =>
   after(state, entry('taken-back', minutes, { target, also: null }))
 

@@ -1,6 +1,6 @@
 import type { Instant } from '../ground/instant'
 import type { Id } from '../ledger/subject'
-import type { Bodies, Entry } from '../ledger/entry'
+import type { Bodies } from '../ledger/entry'
 
 /** What belongs to the kitchen as a whole. */
 export interface KitchenState {
@@ -13,23 +13,10 @@ export interface KitchenState {
 }
 
 /** Codes are said aloud, so they are short and come round again; this many are kept apart. */
-const KEPT_APART = 300
+export const KEPT_APART = 300
 
-const NOTHING: KitchenState = { codes: [], handover: null, delegate: null }
-
-export function applyToKitchen(state: KitchenState | null, { claim }: Entry): KitchenState | null {
-  const before = state ?? NOTHING
-  switch (claim.kind) {
-    case 'batch-started':
-      return { ...before, codes: [...before.codes, claim.body.code].slice(-KEPT_APART) }
-    case 'handed-over':
-      return { ...before, handover: claim.body }
-    case 'delegated':
-      return { ...before, delegate: claim.body }
-    default:
-      return state
-  }
-}
+/** A kitchen about which nothing was entered. */
+export const NEW_KITCHEN: KitchenState = { codes: [], handover: null, delegate: null }
 
 /** Whether a person may decide for the lead at an instant. */
 export function decidesForLead({ delegate }: Pick<KitchenState, 'delegate'>, person: Id, at: Instant): boolean {

@@ -2,14 +2,15 @@ import { createHash } from 'node:crypto'
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import type { Instant } from '../ground/instant'
-import { raised, touches } from '../admission/kinds'
+import { upcast, touches } from '../admission/kinds'
 import { verifyChain } from '../ledger/chain'
 import type { Id } from '../ledger/subject'
 import type { SealedEntry } from '../ledger/entry'
 import { limitsAt } from '../rules/limitSet'
 import type { BatchState } from '../state/batch'
 import type { ItemState } from '../state/item'
-import { apply, type LimitsState } from '../state/state'
+import { apply } from '../admission/fold'
+import type { LimitsState } from '../state/state'
 import type { UnitState } from '../state/unit'
 import { itemStanding } from '../judgement/keeping/itemStanding'
 import { batchStanding, judgeBatch, rulingDate } from '../judgement/batch/judgeBatch'
@@ -70,7 +71,7 @@ function golden(name: string): Golden {
 function opened(entries: readonly SealedEntry[]): Map<string, unknown> {
   const states = new Map<string, unknown>()
   for (const sealed of entries) {
-    const entry = { ...sealed, claim: raised(sealed.claim) }
+    const entry = { ...sealed, claim: upcast(sealed.claim) }
     for (const { type, id } of touches(entry.claim)) {
       const fold = apply[type] as (id: Id, state: unknown, entry: SealedEntry) => unknown
       states.set(`${type} ${id}`, fold(id, states.get(`${type} ${id}`) ?? null, entry))

@@ -6,7 +6,8 @@ import { limitSetOf } from '../rules/limitSet'
 import { ruleSets } from '../rules/sets/ruleSets'
 import type { Method } from '../recipe/method/method'
 import { newMethod } from '../recipe/method/newMethod'
-import { applyToBatch, type BatchState } from '../state/batch'
+import { apply } from '../admission/fold'
+import type { BatchState } from '../state/batch'
 import { attention } from '../advice/attention'
 import { standingsOf } from '../judgement/batch/disposition'
 import { judgeBatch } from '../judgement/batch/judgeBatch'
@@ -72,7 +73,7 @@ export class Story {
   }
 
   get batch(): BatchState {
-    return this.entries.reduce<BatchState | null>((state, entry) => applyToBatch('batch', state, entry), null)!
+    return this.entries.reduce<BatchState | null>((state, entry) => apply.batch('batch', state, entry), null)!
   }
 
   findings(now: number) {

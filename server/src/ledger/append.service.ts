@@ -5,7 +5,7 @@ import {
   canonical,
   follows,
   parsedClaim,
-  raised,
+  upcast,
   type AnyClaim,
   type Appended,
   type Book,
@@ -149,7 +149,7 @@ async function gathered(em: SqlEntityManager, post: Post, claims: readonly AnyCl
     else if (what !== 'entry') await loadRow(em, post.kitchenId, row, projections, core)
     else {
       const { claim, seal: unhashed } = JSON.parse(content!) as { claim: AnyClaim; seal: Omit<Seal, 'hash'> }
-      known.set(id, { claim: canonical(raised(claim)), seal: { ...unhashed, hash: word! } })
+      known.set(id, { claim: canonical(upcast(claim)), seal: { ...unhashed, hash: word! } })
     }
   }
   return { known, roles, projections }

@@ -2,7 +2,7 @@ import {
   apply,
   columnsOf,
   parentsOf,
-  raised,
+  upcast,
   type Entry,
   type Id,
   type Read,
@@ -47,7 +47,7 @@ export class Projections {
     (this.kept.get(`${type} ${id}`)?.state ?? null) as States[T] | null
 
   fold(subjects: readonly Subject[], entry: Entry): void {
-    const today = { ...entry, claim: raised(entry.claim) }
+    const today = { ...entry, claim: upcast(entry.claim) }
     for (const { type, id } of subjects) {
       const fold = apply[type] as (id: Id, state: unknown, entry: Entry) => States[SubjectType] | null
       const known = this.kept.get(`${type} ${id}`)

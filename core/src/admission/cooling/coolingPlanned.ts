@@ -1,9 +1,21 @@
+import type { Bodies } from '../../ledger/entry'
+import { asEntered, EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { PLACES } from '../../physics/cooling/place'
 import { COVERS } from '../../physics/cooling/faces'
 import { id, number, object, oneOf, whole } from '../../ground/field'
-import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { needsOpenBatch } from '../guard/openBatch'
 import { parseVesselFacts } from '../equipment/vesselRegistered'
+
+declare module '../../ledger/entry' {
+  interface Bodies {
+    'cooling-planned': CoolingPlan
+  }
+}
+declare module '../../state/batch' {
+  interface BatchFacts {
+    'cooling-planned': Bodies['cooling-planned']
+  }
+}
 
 /** How it is meant to cool. A plan proves nothing; it stands beside what is read. */
 export const coolingPlanned: KindOf<'cooling-planned'> = {
@@ -23,9 +35,10 @@ export const coolingPlanned: KindOf<'cooling-planned'> = {
       cover: oneOf(cover, COVERS),
     }
   },
-  touches: ({ about }) => [about],
+  writes: ({ about }) => [about],
   reads: ({ body }) => [{ type: 'vessel', id: body.vessel.id }],
-  admit: (claim, read) =>
+  refuse: (claim, read) =>
     needsOpenBatch(claim, read) ??
     (read('vessel', claim.body.vessel.id) ? null : { code: 'not there', field: 'body.vessel', what: 'vessel' }),
+  fact: asEntered,
 }

@@ -1,7 +1,23 @@
-import { isUnitKind, PLACES } from '../../physics/cooling/place'
+import type { Id } from '../../ledger/subject'
+import { type Place, isUnitKind, PLACES } from '../../physics/cooling/place'
+import type { Typed } from '../../ground/temperature'
+import type { Bodies } from '../../ledger/entry'
+import { withAir } from '../../state/unit'
+import { asEntered, EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
+import { MINUTE } from '../../ground/instant'
 import { id, object, oneOf, typedTemperature } from '../../ground/field'
-import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { needsOpenBatch } from '../guard/openBatch'
+
+declare module '../../ledger/entry' {
+  interface Bodies {
+    placed: Placement
+  }
+}
+declare module '../../state/batch' {
+  interface BatchFacts {
+    placed: Bodies['placed']
+  }
+}
 
 /** Where it stands to cool from now on: in a bath, on the counter, in a unit, whose air is read then. */
 export const placed: KindOf<'placed'> = {
@@ -18,9 +34,9 @@ export const placed: KindOf<'placed'> = {
       air: air.value === null ? null : typedTemperature(air),
     }
   },
-  touches: ({ about, body: { unit } }) => (unit === null ? [about] : [about, { type: 'unit', id: unit }]),
+  writes: ({ about, body: { unit } }) => (unit === null ? [about] : [about, { type: 'unit', id: unit }]),
   reads: () => [],
-  admit(claim, read) {
+  refuse(claim, read) {
     const { place, unit } = claim.body
     const shut = needsOpenBatch(claim, read)
     if (shut || unit === null) return shut
@@ -30,4 +46,19 @@ export const placed: KindOf<'placed'> = {
       ? null
       : { code: 'other unit', field: 'body.place', unit: known.name }
   },
+  lateAfter: 30 * MINUTE,
+  fact: asEntered,
+  folds: {
+    unit: (state, entry) => {
+      const { air } = entry.claim.body
+      return air === null ? state : withAir(state, entry, air, null)
+    },
+  },
+}
+
+/** Where it stands to cool, and what the unit's air was as it went in. */
+export interface Placement {
+  place: Place
+  unit: Id | null
+  air: Typed | null
 }

@@ -1,9 +1,22 @@
+import type { Bodies } from '../../ledger/entry'
+import { asEntered, EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
+import { MINUTE } from '../../ground/instant'
 import { id, number, object, text, whole } from '../../ground/field'
 import { lastRead } from '../../state/lastRead'
 import { fillRefusal } from '../../physics/cooling/vessel'
-import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { needsOpenBatch } from '../guard/openBatch'
 import { parseVesselFacts } from '../equipment/vesselRegistered'
+
+declare module '../../ledger/entry' {
+  interface Bodies {
+    poured: Pouring
+  }
+}
+declare module '../../state/batch' {
+  interface BatchFacts {
+    poured: Bodies['poured']
+  }
+}
 
 /** Poured into one vessel or split into several alike: each pan is a portion with a trace of its own from here on. */
 export const poured: KindOf<'poured'> = {
@@ -22,9 +35,9 @@ export const poured: KindOf<'poured'> = {
       ...(slowest.value === undefined ? {} : { slowest: text(slowest, 8) }),
     }
   },
-  touches: ({ about }) => [about],
+  writes: ({ about }) => [about],
   reads: ({ body }) => [{ type: 'vessel', id: body.vessel.id }],
-  admit(claim, read) {
+  refuse(claim, read) {
     const shut = needsOpenBatch(claim, read)
     if (shut) return shut
     const { pans, slowest } = claim.body
@@ -37,4 +50,6 @@ export const poured: KindOf<'poured'> = {
     const why = fillRefusal(vessel, lastRead(read('batch', claim.about.id)!, claim.at))
     return why === null ? null : { code: 'unrated vessel', field: 'body.vessel', vessel: vessel.name, why }
   },
+  lateAfter: 30 * MINUTE,
+  fact: asEntered,
 }

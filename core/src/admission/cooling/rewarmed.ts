@@ -1,8 +1,22 @@
+import type { Bodies } from '../../ledger/entry'
+import { asEntered, EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
+import { MINUTE } from '../../ground/instant'
 import { object, oneOf } from '../../ground/field'
 import { batchStanding, judgeBatch } from '../../judgement/batch/judgeBatch'
 import { rewarmings } from '../../judgement/timeline/rewarming'
-import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { needsOpenBatch } from '../guard/openBatch'
+
+declare module '../../ledger/entry' {
+  interface Bodies {
+    /** Proven and cold, it went into the warmth again. */
+    rewarmed: { how: 'melted again' | 'baked again' | 'warmed again' }
+  }
+}
+declare module '../../state/batch' {
+  interface BatchFacts {
+    rewarmed: Bodies['rewarmed']
+  }
+}
 
 export const REWARMED_HOW = ['melted again', 'baked again', 'warmed again'] as const
 
@@ -17,9 +31,9 @@ export const rewarmed: KindOf<'rewarmed'> = {
   may: EVERYONE_WHO_COOKS,
   signed: false,
   parse: (body) => ({ how: oneOf(object(body, ['how']).how, REWARMED_HOW) }),
-  touches: ({ about }) => [about],
+  writes: ({ about }) => [about],
   reads: () => [],
-  admit(claim, read, world) {
+  refuse(claim, read, world) {
     const shut = needsOpenBatch(claim, read)
     if (shut) return shut
     const batch = read('batch', claim.about.id)!
@@ -29,4 +43,6 @@ export const rewarmed: KindOf<'rewarmed'> = {
       ? null
       : { code: 'not proven to rewarm', field: 'about.id' }
   },
+  lateAfter: 15 * MINUTE,
+  fact: asEntered,
 }

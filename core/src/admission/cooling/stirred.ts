@@ -1,6 +1,19 @@
+import type { Bodies } from '../../ledger/entry'
+import { asEntered, EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
+import { MINUTE } from '../../ground/instant'
 import { object } from '../../ground/field'
-import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { needsOpenBatch } from '../guard/openBatch'
+
+declare module '../../ledger/entry' {
+  interface Bodies {
+    stirred: Record<string, never>
+  }
+}
+declare module '../../state/batch' {
+  interface BatchFacts {
+    stirred: Bodies['stirred']
+  }
+}
 
 /** Stirred through: what was warm in the middle is spread over the whole. */
 export const stirred: KindOf<'stirred'> = {
@@ -13,7 +26,9 @@ export const stirred: KindOf<'stirred'> = {
     object(body, [])
     return {}
   },
-  touches: ({ about }) => [about],
+  writes: ({ about }) => [about],
   reads: () => [],
-  admit: needsOpenBatch,
+  refuse: needsOpenBatch,
+  lateAfter: 30 * MINUTE,
+  fact: asEntered,
 }

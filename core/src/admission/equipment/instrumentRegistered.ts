@@ -1,5 +1,12 @@
+import type { InstrumentKind } from '../../ledger/subject'
 import { object, oneOf, text } from '../../ground/field'
 import type { KindOf } from '../guard/kindOf'
+
+declare module '../../ledger/entry' {
+  interface Bodies {
+    'instrument-registered': { code: string; kind: InstrumentKind }
+  }
+}
 
 /** A probe, infrared gun or display becomes one of the kitchen's. */
 export const instrumentRegistered: KindOf<'instrument-registered'> = {
@@ -12,8 +19,10 @@ export const instrumentRegistered: KindOf<'instrument-registered'> = {
     const { code, kind } = object(body, ['code', 'kind'])
     return { code: text(code, 12), kind: oneOf(kind, ['probe', 'infrared', 'display'] as const) }
   },
-  touches: ({ about }) => [about],
+  writes: ({ about }) => [about],
   reads: () => [],
-  admit: ({ about }, read) =>
+  refuse: ({ about }, read) =>
     read('instrument', about.id) ? { code: 'already there', field: 'about.id', what: 'instrument' } : null,
+  begins: { instrument: ({ claim: { body } }, id) => ({ id, ...body }) },
+  folds: { instrument: ({ id }, { claim: { body } }) => ({ id, ...body }) },
 }

@@ -1,6 +1,13 @@
+import type { ColdUnit } from '../../ledger/storeEntries'
 import { HOLDING_KINDS } from '../../recipe/checks/unitKind'
 import { number, object, oneOf, text, whole } from '../../ground/field'
 import type { KindOf } from '../guard/kindOf'
+
+declare module '../../ledger/entry' {
+  interface Bodies {
+    'unit-registered': ColdUnit
+  }
+}
 
 /** A cold unit becomes one of the kitchen's, or its facts are put right. */
 export const unitRegistered: KindOf<'unit-registered'> = {
@@ -9,7 +16,7 @@ export const unitRegistered: KindOf<'unit-registered'> = {
   about: 'unit',
   may: ['chef', 'lead'],
   signed: false,
-  raise: (body) => ({ ...body, shelves: 1, litres: null }),
+  upcast: (body) => ({ ...body, shelves: 1, litres: null }),
   parse(body) {
     const { name, kind, watts, shelves, litres } = object(body, ['name', 'kind', 'watts', 'shelves', 'litres'])
     return {
@@ -20,7 +27,9 @@ export const unitRegistered: KindOf<'unit-registered'> = {
       litres: litres.value === null ? null : number(litres, 1, 100_000),
     }
   },
-  touches: ({ about }) => [about],
+  writes: ({ about }) => [about],
   reads: () => [],
-  admit: () => null,
+  refuse: () => null,
+  begins: { unit: ({ claim: { body } }, id) => ({ id, airs: [], skips: [], ...body }) },
+  folds: { unit: ({ id, airs, skips }, { claim: { body } }) => ({ id, airs, skips, ...body }) },
 }

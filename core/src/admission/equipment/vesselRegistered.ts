@@ -1,7 +1,13 @@
+import type { RegisteredVessel, Inside, Vessel } from '../../physics/cooling/vessel'
 import { WALLS } from '../../physics/cooling/faces'
 import { flag, number, object, oneOf, text, type Field } from '../../ground/field'
-import type { Inside, Vessel } from '../../physics/cooling/vessel'
 import type { KindOf } from '../guard/kindOf'
+
+declare module '../../ledger/entry' {
+  interface Bodies {
+    'vessel-registered': RegisteredVessel
+  }
+}
 
 /** A vessel becomes one of the kitchen's, or is measured anew. */
 export const vesselRegistered: KindOf<'vessel-registered'> = {
@@ -14,9 +20,11 @@ export const vesselRegistered: KindOf<'vessel-registered'> = {
     const { name, inside, wall, food, hotFill } = object(body, ['name', 'inside', 'wall', 'food', 'hotFill'])
     return { ...parseVesselFacts({ name, inside, wall }), food: flag(food), hotFill: flag(hotFill) }
   },
-  touches: ({ about }) => [about],
+  writes: ({ about }) => [about],
   reads: () => [],
-  admit: () => null,
+  refuse: () => null,
+  begins: { vessel: ({ claim: { body } }, id) => ({ id, ...body }) },
+  folds: { vessel: ({ id }, { claim: { body } }) => ({ id, ...body }) },
 }
 
 export function parseVesselFacts({ name, inside, wall }: Record<'name' | 'inside' | 'wall', Field>): Vessel {

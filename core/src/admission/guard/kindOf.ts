@@ -1,20 +1,32 @@
-import type { Role, Subject, SubjectType } from '../../ledger/subject'
-import type { Bodies, Claim, Kind, Resolved } from '../../ledger/entry'
+import type { Id, Role, Subject, SubjectType } from '../../ledger/subject'
+import type { Seal, Bodies, Claim, Kind, Resolved } from '../../ledger/entry'
+import type { Known } from '../../ledger/late'
+import type { BatchFacts } from '../../state/batch'
+import type { NewItem } from '../../state/newItem'
+import type { States, Read } from '../../state/state'
 import type { Field } from '../../ground/field'
 import type { Refusal } from './refusal'
-import type { Read } from '../../state/state'
 import type { World } from '../../judgement/world'
 
 /** What only the lead enters, with their PIN, or whoever decides for the lead. */
 export const BY_THE_LEAD = { may: ['lead'], signed: true, delegable: true } as const
 
-/** All that is particular to one kind of entry. One file a kind. */
+/** An entry of one kind as it is folded: its body brought up to today's version. */
+export type EntryOf<K extends Kind> = Known & { claim: Claim<K> }
+
+/** What a kind makes of a subject that it is the first entry about; what the fold adds itself is left out. */
+export interface Begun extends Omit<States, 'batch' | 'item'> {
+  batch: Omit<States['batch'], 'facts'>
+  item: NewItem
+}
+
+/** All that is particular to one kind of entry. One file a kind, and one line in the register. */
 export interface KindOf<K extends Kind> {
   kind: K
   /** Version of the body. */
   v: number
   /** A body of an older version as this one; without it there is no older one. */
-  raise?(body: Record<string, unknown>, v: number): Record<string, unknown>
+  upcast?(body: Record<string, unknown>, v: number): Record<string, unknown>
   about: SubjectType
   /** Who may make it. */
   may: readonly Role[]
@@ -25,15 +37,29 @@ export interface KindOf<K extends Kind> {
   /** The body, checked field by field. Throws FieldError. */
   parse(body: Field): Bodies[K]
   /** The subjects whose state it changes. */
-  touches(claim: Claim<K>): Subject[]
-  /** Further subjects that `admit` looks at. */
+  writes(claim: Claim<K>): Subject[]
+  /** Further subjects that `refuse` looks at. */
   reads(claim: Claim<K>): Subject[]
   /** Still further ones that only come to light once those are read. */
-  follows?(claim: Claim<K>, read: Read, world: World): Subject[]
+  readsThen?(claim: Claim<K>, read: Read, world: World): Subject[]
   /** What the server finds out about it as it seals it; left out or null: nothing. */
   resolve?(claim: Claim<K>, read: Read, world: World): Resolved | null
   /** Why it cannot be taken as things stand, or null. */
-  admit(claim: Claim<K>, read: Read, world: World): Refusal | null
+  refuse(claim: Claim<K>, read: Read, world: World): Refusal | null
+  /**
+   * How long after it happened it may become known and still better something, ms; left out: it betters nothing. A house
+   * rule: later than this it waits for the lead.
+   */
+  lateAfter?: number
+  /** What of it stays on its batch as a fact of its kind; left out: nothing does. */
+  fact?: K extends keyof BatchFacts ? (claim: Claim<K>, seal: Seal | null) => BatchFacts[K] : never
+  /** The subjects that it is the first entry about, as they begin; null: it begins none. */
+  begins?: { [T in SubjectType]?: (entry: EntryOf<K>, id: Id) => Begun[T] | null }
+  /** How it changes a subject that is there, beside its fact. */
+  folds?: { [T in SubjectType]?: (state: States[T], entry: EntryOf<K>, id: Id) => States[T] }
 }
+
+/** The body itself is the fact. */
+export const asEntered = <B>({ body }: { body: B }): B => body
 
 export const EVERYONE_WHO_COOKS: readonly Role[] = ['cook', 'chef', 'lead']

@@ -1,3 +1,5 @@
+import type { Id } from '../../ledger/subject'
+import { type ValidatedBake, VALIDATING_BAKES } from '../../recipe/checks/signed'
 import { addDays, dayOf } from '../../ground/zone'
 import { MINUTE, type Instant } from '../../ground/instant'
 import { id, list, number, object, text, typedTemperature, whole, type Field } from '../../ground/field'
@@ -6,7 +8,6 @@ import { families } from '../../recipe/method/families'
 import { limitsAt } from '../../rules/limitSet'
 import { heatPlan } from '../../recipe/method/heatPlan'
 import type { Method } from '../../recipe/method/method'
-import { VALIDATING_BAKES, type ValidatedBake } from '../../recipe/checks/signed'
 import { celsiusOf, SAME_DEGREE } from '../../ground/temperature'
 import type { BatchState } from '../../state/batch'
 import { approvedOf } from '../../state/method'
@@ -14,6 +15,13 @@ import { SAME_DEPTH } from '../../judgement/batch/baked'
 import { shownBake } from '../../judgement/batch/shownBake'
 import type { KindOf } from '../guard/kindOf'
 import { parseDayField } from '../../rules/parseVariance'
+
+declare module '../../ledger/entry' {
+  interface Bodies {
+    /** null: taken back, and it is read in the middle again. */
+    'bake-validated': { limits: Id; step: string; bake: Omit<ValidatedBake, 'step'> | null }
+  }
+}
 
 /**
  * The lead signs that crumb or dry pieces of a method are heated through by oven, minutes and cue: after three bakes of
@@ -29,14 +37,14 @@ export const bakeValidated: KindOf<'bake-validated'> = {
     const { limits, step, bake } = object(body, ['limits', 'step', 'bake'])
     return { limits: id(limits), step: text(step, 40), bake: bake.value === null ? null : parseBake(bake) }
   },
-  touches: ({ about }) => [about],
+  writes: ({ about }) => [about],
   reads: ({ body: { limits, bake } }) => [
     { type: 'limits', id: limits },
     ...(bake && 'batches' in bake.shownBy
       ? bake.shownBy.batches.map((batch) => ({ type: 'batch' as const, id: batch }))
       : []),
   ],
-  admit({ about, at, body: { limits: of, step, bake } }, read, { zone }) {
+  refuse({ about, at, body: { limits: of, step, bake } }, read, { zone }) {
     const method = approvedOf(read('method', about.id))
     if (!method) return { code: 'not there', field: 'about.id', what: 'method' }
     if (bake === null) return null
@@ -58,6 +66,12 @@ export const bakeValidated: KindOf<'bake-validated'> = {
       if (refusal) return refusal
     }
     return null
+  },
+  folds: {
+    method: (state, { claim: { body } }) => ({
+      ...state,
+      signed: { ...state.signed, bake: body.bake && { step: body.step, ...body.bake } },
+    }),
   },
 }
 

@@ -1,12 +1,20 @@
+import { type SignedLine, movable, SIGNED_DAYS } from '../../rules/signedLine'
+import type { Id } from '../../ledger/subject'
+import type { LimitKey } from '../../rules/limit'
 import { addDays, dayOf } from '../../ground/zone'
 import { id, number, object, text } from '../../ground/field'
 import { checksFor } from '../../recipe/checks/checksFor'
-import type { LimitKey } from '../../rules/limit'
 import { limitsAt } from '../../rules/limitSet'
-import { movable, SIGNED_DAYS } from '../../rules/signedLine'
 import { approvedOf } from '../../state/method'
 import type { KindOf } from '../guard/kindOf'
 import { parseDayField } from '../../rules/parseVariance'
+
+declare module '../../ledger/entry' {
+  interface Bodies {
+    /** null: taken back, and the guidance holds again. */
+    'guidance-replaced': { limits: Id; limit: LimitKey; line: Omit<SignedLine, 'limit'> | null }
+  }
+}
 
 /**
  * For one method the lead signs a line of the house in place of a limit that is only guidance, so that nobody is asked at
@@ -29,9 +37,9 @@ export const guidanceReplaced: KindOf<'guidance-replaced'> = {
       line: { most: number(most, 0.1, 10_000), reason: text(reason, 300), validUntil: parseDayField(validUntil) },
     }
   },
-  touches: ({ about }) => [about],
+  writes: ({ about }) => [about],
   reads: ({ body: { limits } }) => [{ type: 'limits', id: limits }],
-  admit({ about, at, body: { limits: of, limit: key, line } }, read, { zone }) {
+  refuse({ about, at, body: { limits: of, limit: key, line } }, read, { zone }) {
     const method = approvedOf(read('method', about.id))
     if (!method) return { code: 'not there', field: 'about.id', what: 'method' }
     if (line === null) return null
@@ -53,5 +61,13 @@ export const guidanceReplaced: KindOf<'guidance-replaced'> = {
     return line.validUntil < day || line.validUntil > last
       ? { code: 'signed too long', field: 'body.line.validUntil', last }
       : null
+  },
+  folds: {
+    method: (state, { claim: { body } }) => {
+      const { limit, line } = body
+      const others = state.signed.lines.filter((each) => each.limit !== limit)
+      const lines = line ? [...others, { limit, ...line }] : others
+      return { ...state, signed: { ...state.signed, lines } }
+    },
   },
 }

@@ -1,6 +1,14 @@
-import { HOUR } from '../../ground/instant'
+import type { Id } from '../../ledger/subject'
+import { type Instant, HOUR } from '../../ground/instant'
 import { FieldError, id, instant, object } from '../../ground/field'
 import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
+
+declare module '../../ledger/entry' {
+  interface Bodies {
+    /** asked null: nobody is there. */
+    'handed-over': { asked: Id | null; from: Instant; until: Instant }
+  }
+}
 
 /** Who is asked for readings from an instant until another; nobody, where the kitchen is closed. */
 export const handedOver: KindOf<'handed-over'> = {
@@ -20,8 +28,9 @@ export const handedOver: KindOf<'handed-over'> = {
       throw new FieldError(until.path, { code: 'out of range', least: handover.from, most: handover.from + 72 * HOUR })
     return handover
   },
-  touches: ({ about }) => [about],
+  writes: ({ about }) => [about],
   reads: () => [],
-  admit: ({ about, kitchen }) =>
+  refuse: ({ about, kitchen }) =>
     about.id === kitchen ? null : { code: 'not there', field: 'about.id', what: 'kitchen' },
+  folds: { kitchen: (state, { claim: { body } }) => ({ ...state, handover: body }) },
 }

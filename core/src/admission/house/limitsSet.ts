@@ -1,12 +1,19 @@
+import type { LimitSet, HouseLine, Line } from '../../rules/limit'
+import type { LimitsState } from '../../state/state'
+import type { EntryOf, KindOf } from '../guard/kindOf'
 import { canonical } from '../../ground/canonical'
 import { FieldError, flag, id, instant, list, number, object, oneOf, text, whole, type Field } from '../../ground/field'
 import { isLooser, linesOf } from '../../rules/limitSet'
-import type { HouseLine, LimitSet, Line } from '../../rules/limit'
 import { PERMITS, PRACTICE, type Practice } from '../../rules/practice'
 import { ruleSets } from '../../rules/sets/ruleSets'
 import { parseVariance } from '../../rules/parseVariance'
-import type { KindOf } from '../guard/kindOf'
 import { parseRule } from '../../rules/parseRule'
+
+declare module '../../ledger/entry' {
+  interface Bodies {
+    'limits-set': { set: LimitSet }
+  }
+}
 
 /**
  * The lead puts a version of the limits in force: a rule set as we publish it, with the house's lines. A line that lets
@@ -19,16 +26,16 @@ export const limitsSet: KindOf<'limits-set'> = {
   may: ['lead'],
   signed: true,
   // A house that never said so does not warm again.
-  raise: ({ set, ...rest }) => {
+  upcast: ({ set, ...rest }) => {
     const former = set as { practice?: Partial<Practice> }
     return { ...rest, set: { ...former, practice: { ...PRACTICE, rewarmings: 0, ...former.practice } } }
   },
   parse(body) {
     return { set: parseSet(object(body, ['set']).set) }
   },
-  touches: ({ about }) => [about],
+  writes: ({ about }) => [about],
   reads: () => [],
-  admit({ about, at, body: { set } }, read) {
+  refuse({ about, at, body: { set } }, read) {
     const versions = read('limits', about.id)?.versions ?? []
     const last = versions.at(-1)
     if (set.version !== (last?.version ?? 0) + 1)
@@ -38,6 +45,8 @@ export const limitsSet: KindOf<'limits-set'> = {
     const looser = set.lines.find((line) => isLooser(line) && line.variance === null)
     return looser ? { code: 'looser', field: 'body.set.lines', line: looser.key } : null
   },
+  begins: { limits: (entry, id) => versionAdded({ id, versions: [], signed: [] }, entry) },
+  folds: { limits: versionAdded },
 }
 
 /** Limits are in force from now on, never from before: what was judged is judged, ms. */
@@ -140,4 +149,9 @@ function parseHouse(field: Field): HouseLine | null {
   if (field.value === null) return null
   const { rule, reason } = object(field, ['rule', 'reason'])
   return { rule: parseRule(rule), reason: text(reason, 300) }
+}
+
+function versionAdded(state: LimitsState, { claim: { by, at, body } }: EntryOf<'limits-set'>): LimitsState {
+  const { id, versions, signed } = state
+  return { id, versions: [...versions, body.set], signed: [...signed, { by, at }] }
 }

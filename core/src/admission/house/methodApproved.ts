@@ -1,3 +1,4 @@
+import type { Id } from '../../ledger/subject'
 import { dayOf } from '../../ground/zone'
 import { id, object, whole } from '../../ground/field'
 import { limitsAt } from '../../rules/limitSet'
@@ -6,6 +7,12 @@ import { limitsOf } from '../../recipe/checks/checksFor'
 import type { Limit } from '../../rules/limit'
 import type { DaysRule } from '../../rules/rule'
 import type { KindOf } from '../guard/kindOf'
+
+declare module '../../ledger/entry' {
+  interface Bodies {
+    'method-approved': { version: number; limits: Id; components: Id[] }
+  }
+}
 
 /** The lead puts a version of a method in force, once nothing in it blocks that is not justified in writing. */
 export const methodApproved: KindOf<'method-approved'> = {
@@ -24,12 +31,12 @@ export const methodApproved: KindOf<'method-approved'> = {
         : [],
     }
   },
-  touches: ({ about }) => [about],
+  writes: ({ about }) => [about],
   reads: ({ body: { limits, components } }) => [
     { type: 'limits', id: limits },
     ...components.map((method) => ({ type: 'method' as const, id: method })),
   ],
-  admit({ about, at, body }, read, { zone }) {
+  refuse({ about, at, body }, read, { zone }) {
     const state = read('method', about.id)
     const method = state?.versions.find(({ version }) => version === body.version)
     if (!state || !method) return { code: 'not there', field: 'body.version', what: 'method' }
@@ -45,5 +52,11 @@ export const methodApproved: KindOf<'method-approved'> = {
     const find = (other: string) => read('method', other)?.versions.at(-1) ?? null
     const [first] = blocking(problemsOf(method, limits, dayOf(at, zone), find), method)
     return first ? { code: 'method blocked', field: 'body.version', problem: first } : null
+  },
+  folds: {
+    method: (state, { claim: { by, at, body } }) => ({
+      ...state,
+      approved: [...state.approved, { version: body.version, by, at }],
+    }),
   },
 }

@@ -1,5 +1,7 @@
+import { type Moved, MOVES } from '../../ledger/storeEntries'
+import { factOf } from '../../state/fact'
+import { MINUTE } from '../../ground/instant'
 import type { MoveShut, Refusal } from '../guard/refusal'
-import { MOVES, type Moved } from '../../ledger/storeEntries'
 import { object, oneOf } from '../../ground/field'
 import { frozenOf, placeOf, type ItemState } from '../../state/item'
 import type { UnitState } from '../../state/unit'
@@ -8,6 +10,12 @@ import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { isRefusal, openItem } from '../guard/openItem'
 import { parseSpot } from '../guard/parseStore'
 import { aroundItem, needsUsable } from '../guard/storeOf'
+
+declare module '../../ledger/entry' {
+  interface Bodies {
+    'item-moved': Moved
+  }
+}
 
 /** An item goes somewhere else: to another unit, into the frost, out of it, to the bench, to the guests, into the hot well. */
 export const itemMoved: KindOf<'item-moved'> = {
@@ -20,10 +28,10 @@ export const itemMoved: KindOf<'item-moved'> = {
     const { how, unit, shelf } = object(body, ['how', 'unit', 'shelf'])
     return { how: oneOf(how, MOVES), ...parseSpot({ unit, shelf }) }
   },
-  touches: ({ about }) => [about],
+  writes: ({ about }) => [about],
   reads: ({ body: { unit } }) => (unit === null ? [] : [{ type: 'unit', id: unit }]),
-  follows: ({ about }, read, world) => aroundItem(read('item', about.id), read, world),
-  admit(claim, read, world) {
+  readsThen: ({ about }, read, world) => aroundItem(read('item', about.id), read, world),
+  refuse(claim, read, world) {
     const item = openItem(claim, read)
     if (isRefusal(item)) return item
     const { body, at } = claim
@@ -35,6 +43,10 @@ export const itemMoved: KindOf<'item-moved'> = {
     const usable = needsUsable(item, null, read, world, at)
     const intoCold = body.how === 'move' && usable?.code === 'item shut' && usable.why.code !== 'to discard'
     return intoCold || body.how === 'thaw' || isFrozen(item) ? onlyDate(usable) : usable
+  },
+  lateAfter: 30 * MINUTE,
+  folds: {
+    item: (state, entry) => ({ ...state, moves: [...state.moves, factOf(entry, entry.claim.at, entry.claim.body)] }),
   },
 }
 

@@ -1,8 +1,16 @@
+import { factOf } from '../../state/fact'
+import { MINUTE } from '../../ground/instant'
 import { object } from '../../ground/field'
 import { openedAt } from '../../state/item'
 import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { isRefusal, openItem } from '../guard/openItem'
 import { aroundItem, needsUsable } from '../guard/storeOf'
+
+declare module '../../ledger/entry' {
+  interface Bodies {
+    'item-opened': Record<string, never>
+  }
+}
 
 /** A package is opened: from that day on its opened days count. */
 export const itemOpened: KindOf<'item-opened'> = {
@@ -12,14 +20,18 @@ export const itemOpened: KindOf<'item-opened'> = {
   may: EVERYONE_WHO_COOKS,
   signed: false,
   parse: (body) => object(body, []),
-  touches: ({ about }) => [about],
+  writes: ({ about }) => [about],
   reads: () => [],
-  follows: ({ about }, read, world) => aroundItem(read('item', about.id), read, world),
-  admit(claim, read, world) {
+  readsThen: ({ about }, read, world) => aroundItem(read('item', about.id), read, world),
+  refuse(claim, read, world) {
     const item = openItem(claim, read)
     if (isRefusal(item)) return item
     if (item.what !== 'package' || openedAt(item) !== null)
       return { code: 'not to open', field: 'about.id', item: item.code }
     return needsUsable(item, null, read, world, claim.at)
+  },
+  lateAfter: 30 * MINUTE,
+  folds: {
+    item: (state, entry) => ({ ...state, opened: [...state.opened, factOf(entry, entry.claim.at, entry.claim.body)] }),
   },
 }

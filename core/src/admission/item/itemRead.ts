@@ -1,6 +1,16 @@
+import type { Typed } from '../../ground/temperature'
+import type { Id } from '../../ledger/subject'
+import { factOf } from '../../state/fact'
+import { MINUTE } from '../../ground/instant'
 import { id, object, typedTemperature } from '../../ground/field'
 import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { isRefusal, openItem } from '../guard/openItem'
+
+declare module '../../ledger/entry' {
+  interface Bodies {
+    'item-read': { typed: Typed; instrument: Id | null }
+  }
+}
 
 /** The temperature of an item itself, by a probe between or in the food: it decides where air only asks. */
 export const itemRead: KindOf<'item-read'> = {
@@ -13,9 +23,9 @@ export const itemRead: KindOf<'item-read'> = {
     const { typed, instrument } = object(body, ['typed', 'instrument'])
     return { typed: typedTemperature(typed), instrument: instrument.value === null ? null : id(instrument) }
   },
-  touches: ({ about }) => [about],
+  writes: ({ about }) => [about],
   reads: ({ body: { instrument } }) => (instrument === null ? [] : [{ type: 'instrument', id: instrument }]),
-  admit(claim, read) {
+  refuse(claim, read) {
     const item = openItem(claim, read)
     if (isRefusal(item)) return item
     const { instrument } = claim.body
@@ -23,5 +33,12 @@ export const itemRead: KindOf<'item-read'> = {
     const known = read('instrument', instrument)
     if (!known) return { code: 'not there', field: 'body.instrument', what: 'instrument' }
     return known.kind === 'probe' ? null : { code: 'cannot measure that', field: 'body.where', instrument: known.code }
+  },
+  lateAfter: 15 * MINUTE,
+  folds: {
+    item: (state, entry) => ({
+      ...state,
+      readings: [...state.readings, factOf(entry, entry.claim.at, entry.claim.body)],
+    }),
   },
 }

@@ -1,3 +1,4 @@
+import { withHold } from '../../state/itemChanges'
 import { object, text } from '../../ground/field'
 import { isOfItsBatch } from '../../state/item'
 import { itemStanding } from '../../judgement/keeping/itemStanding'
@@ -7,6 +8,12 @@ import { ASSESSMENT_LENGTH } from '../../judgement/batch/disposition'
 import { BY_THE_LEAD, type KindOf } from '../guard/kindOf'
 import { isRefusal, openItem } from '../guard/openItem'
 import { aroundItem, storeOf } from '../guard/storeOf'
+
+declare module '../../ledger/entry' {
+  interface Bodies {
+    'item-released': { reason: string }
+  }
+}
 
 /**
  * The lead looked at an item and lets it go on: held, not proven, or warm for a time that no law forbids. What is past
@@ -18,9 +25,9 @@ export const itemReleased: KindOf<'item-released'> = {
   about: 'item',
   ...BY_THE_LEAD,
   parse: (body) => ({ reason: text(object(body, ['reason']).reason, 300) }),
-  touches: ({ about }) => [about],
+  writes: ({ about }) => [about],
   reads: ({ kitchen }) => [{ type: 'kitchen', id: kitchen }],
-  follows: ({ about }, read, world) => aroundItem(read('item', about.id), read, world),
+  readsThen: ({ about }, read, world) => aroundItem(read('item', about.id), read, world),
   resolve({ about, at }, read, world) {
     const item = read('item', about.id)
     const around = item && storeOf(item, read, world, at)
@@ -28,7 +35,7 @@ export const itemReleased: KindOf<'item-released'> = {
     const bars = lineageBars(item!, around.ancestry.further, world.zone, at)
     return { answers: bars.map(({ type, id }) => `${type} ${id}`) }
   },
-  admit(claim, read, world) {
+  refuse(claim, read, world) {
     const item = openItem(claim, read)
     if (isRefusal(item)) return item
     const around = storeOf(item, read, world, claim.at)
@@ -51,5 +58,13 @@ export const itemReleased: KindOf<'item-released'> = {
         why: { code: 'lineage', what: fast.why, of: fast.code },
       }
     return claim.body.reason.trim().length < ASSESSMENT_LENGTH ? { code: 'reason short', field: 'body.reason' } : null
+  },
+  folds: {
+    item: (state, entry) => {
+      const { claim, seal } = entry
+      const answers = seal?.resolved?.answers
+      const hold = { held: false, reason: claim.body.reason, recall: null, ...(answers ? { answers } : {}) }
+      return withHold(state, entry, hold)
+    },
   },
 }

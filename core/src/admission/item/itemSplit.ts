@@ -1,8 +1,9 @@
+import type { ItemSplit, Inherited } from '../../ledger/storeEntries'
+import { splitOff, inheritedOf } from '../../state/newItem'
+import { factOf } from '../../state/fact'
 import { canonical } from '../../ground/canonical'
-import type { Inherited } from '../../ledger/storeEntries'
 import { id, object, text } from '../../ground/field'
 import { itemLeft } from '../../state/item'
-import { inheritedOf } from '../../state/newItem'
 import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { isRefusal, openItem } from '../guard/openItem'
 import { parseMeasure } from '../guard/parseStore'
@@ -12,11 +13,17 @@ function ofItsOwn(as: Inherited): Inherited {
   return { ...as, holds: as.holds.map((hold) => ({ ...hold, recall: null })) }
 }
 
+declare module '../../ledger/entry' {
+  interface Bodies {
+    'item-split': ItemSplit
+  }
+}
+
 /** Some of an item becomes one of its own: the same dates, the same history. */
 export const itemSplit: KindOf<'item-split'> = {
   kind: 'item-split',
   v: 2,
-  raise: (body) => ({ ...body, as: ofItsOwn(body.as as Inherited) }),
+  upcast: (body) => ({ ...body, as: ofItsOwn(body.as as Inherited) }),
   about: 'item',
   may: EVERYONE_WHO_COOKS,
   signed: false,
@@ -25,9 +32,9 @@ export const itemSplit: KindOf<'item-split'> = {
     // What it takes over needs no parsing: admit takes only the very one that core finds.
     return { into: id(into), code: text(code, 24), measure: parseMeasure(measure), as: as.value as Inherited }
   },
-  touches: ({ about, body: { into } }) => [about, { type: 'item', id: into }],
+  writes: ({ about, body: { into } }) => [about, { type: 'item', id: into }],
   reads: () => [],
-  admit(claim, read) {
+  refuse(claim, read) {
     const { into, code, measure, as } = claim.body
     const item = openItem(claim, read)
     if (isRefusal(item)) return item
@@ -40,5 +47,9 @@ export const itemSplit: KindOf<'item-split'> = {
     return canonical(inheritedOf(item, measure.value / item.measure.value)) === canonical(as)
       ? null
       : { code: 'other lineage', field: 'body' }
+  },
+  begins: { item: (entry) => splitOff(entry, entry.claim.body) },
+  folds: {
+    item: (state, entry) => ({ ...state, splits: [...state.splits, factOf(entry, entry.claim.at, entry.claim.body)] }),
   },
 }

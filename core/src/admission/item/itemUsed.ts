@@ -1,8 +1,17 @@
+import type { ItemUse } from '../../ledger/storeEntries'
+import { factOf } from '../../state/fact'
+import { openedBy } from '../../state/itemChanges'
 import { object, oneOf } from '../../ground/field'
 import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { isRefusal, madeItem, openItem } from '../guard/openItem'
 import { parseMeasure } from '../guard/parseStore'
 import { aroundItem, needsUsable } from '../guard/storeOf'
+
+declare module '../../ledger/entry' {
+  interface Bodies {
+    'item-used': ItemUse
+  }
+}
 
 /** Some of an item went to people. */
 export const itemUsed: KindOf<'item-used'> = {
@@ -19,13 +28,17 @@ export const itemUsed: KindOf<'item-used'> = {
       ...(happened.value === undefined ? {} : { happened: oneOf(happened, [true] as const) }),
     }
   },
-  touches: ({ about }) => [about],
+  writes: ({ about }) => [about],
   reads: () => [],
-  follows: ({ about }, read, world) => aroundItem(read('item', about.id), read, world),
-  admit(claim, read, world) {
+  readsThen: ({ about }, read, world) => aroundItem(read('item', about.id), read, world),
+  refuse(claim, read, world) {
     // As a plan it is refused; what has happened can always be entered, and betters nothing.
     const item = claim.body.happened ? madeItem(claim, read) : openItem(claim, read)
     if (isRefusal(item)) return item
     return claim.body.happened ? null : needsUsable(item, claim.body.measure, read, world, claim.at)
+  },
+  folds: {
+    item: (state, entry) =>
+      openedBy({ ...state, uses: [...state.uses, factOf(entry, entry.claim.at, entry.claim.body)] }, entry),
   },
 }

@@ -1,6 +1,12 @@
 import { object, whole } from '../../ground/field'
 import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 
+declare module '../../ledger/entry' {
+  interface Bodies {
+    'label-printed': { copies: number }
+  }
+}
+
 /** Labels of an item were printed: a label too many is a label on something else. */
 export const labelPrinted: KindOf<'label-printed'> = {
   kind: 'label-printed',
@@ -9,7 +15,8 @@ export const labelPrinted: KindOf<'label-printed'> = {
   may: EVERYONE_WHO_COOKS,
   signed: false,
   parse: (body) => ({ copies: whole(object(body, ['copies']).copies, 1, 500) }),
-  touches: ({ about }) => [about],
+  writes: ({ about }) => [about],
   reads: () => [],
-  admit: ({ about }, read) => (read('item', about.id) ? null : { code: 'not there', field: 'about.id', what: 'item' }),
+  refuse: ({ about }, read) => (read('item', about.id) ? null : { code: 'not there', field: 'about.id', what: 'item' }),
+  folds: { item: (state, { claim: { body } }) => ({ ...state, labels: state.labels + body.copies }) },
 }

@@ -1,10 +1,19 @@
+import type { Subject, Id, SubjectType } from '../../ledger/subject'
+import { struckInBatch } from '../../state/batchChanges'
+import { struckInItem } from '../../state/itemChanges'
 import { canonical } from '../../ground/canonical'
-import type { Id, Subject, SubjectType } from '../../ledger/subject'
 import { CORRECTED_WITHIN } from '../../ledger/late'
 import { id, object, oneOf, type Field } from '../../ground/field'
 import type { Fact } from '../../state/fact'
 import { tapsOf, type ItemState } from '../../state/item'
 import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
+
+declare module '../../ledger/entry' {
+  interface Bodies {
+    /** A mistaken tap, within minutes. `also`: the batch or item that it had changed too. */
+    'taken-back': { target: Id; also: Subject | null }
+  }
+}
 
 /** A mistaken tap on an item is taken back within this by who made it; after it the lead decides, ms. */
 export const TAKEN_BACK_WITHIN = CORRECTED_WITHIN
@@ -20,9 +29,9 @@ export const takenBack: KindOf<'taken-back'> = {
     const { target, also } = object(body, ['target', 'also'])
     return { target: id(target), also: also.value === null ? null : parseAlso(also) }
   },
-  touches: ({ about, body: { also } }) => (also ? [about, also] : [about]),
+  writes: ({ about, body: { also } }) => (also ? [about, also] : [about]),
   reads: () => [],
-  admit({ about, by, madeAt, body }, read, { now = madeAt }) {
+  refuse({ about, by, madeAt, body }, read, { now = madeAt }) {
     const item = read('item', about.id)
     if (!item) return { code: 'not there', field: 'about.id', what: 'item' }
     const tap = tapsOf(item).find(({ entry, void: gone }) => entry === body.target && !gone)
@@ -33,6 +42,10 @@ export const takenBack: KindOf<'taken-back'> = {
     return tap.by !== by || now - tap.knownAt > TAKEN_BACK_WITHIN
       ? { code: 'not taken back', field: 'body.target', why: 'late' }
       : null
+  },
+  folds: {
+    batch: (state, { claim: { body } }) => struckInBatch(state, body.target),
+    item: (state, { claim: { body } }) => struckInItem(state, body.target),
   },
 }
 

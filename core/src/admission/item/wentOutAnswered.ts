@@ -1,7 +1,15 @@
+import { factOf } from '../../state/fact'
 import { object, text } from '../../ground/field'
 import { wentOutOf } from '../../state/item'
 import { ASSESSMENT_LENGTH } from '../../judgement/batch/disposition'
 import { BY_THE_LEAD, type KindOf } from '../guard/kindOf'
+
+declare module '../../ledger/entry' {
+  interface Bodies {
+    /** What the lead did about what went out of it against what stood. */
+    'went-out-answered': { reason: string }
+  }
+}
 
 /**
  * The lead answers in writing for what went out of an item although something stood against it: what was done about it.
@@ -13,12 +21,18 @@ export const wentOutAnswered: KindOf<'went-out-answered'> = {
   about: 'item',
   ...BY_THE_LEAD,
   parse: (body) => ({ reason: text(object(body, ['reason']).reason, 300) }),
-  touches: ({ about }) => [about],
+  writes: ({ about }) => [about],
   reads: ({ kitchen }) => [{ type: 'kitchen', id: kitchen }],
-  admit({ about, body: { reason } }, read) {
+  refuse({ about, body: { reason } }, read) {
     const item = read('item', about.id)
     if (!item) return { code: 'not there', field: 'about.id', what: 'item' }
     if (wentOutOf(item).length === 0) return { code: 'nothing went out', field: 'about.id', item: item.code }
     return reason.trim().length < ASSESSMENT_LENGTH ? { code: 'reason short', field: 'body.reason' } : null
+  },
+  folds: {
+    item: (state, entry) => ({
+      ...state,
+      answers: [...state.answers, factOf(entry, entry.claim.at, entry.claim.body)],
+    }),
   },
 }

@@ -1,8 +1,11 @@
+import type { LotReceived, LotHeld } from '../../ledger/storeEntries'
+import { NO_ITEM, putIn } from '../../state/newItem'
+import { factOf } from '../../state/fact'
+import { MINUTE } from '../../ground/instant'
 import { dayOf } from '../../ground/zone'
 import { EGG_SIZES, type EggSize } from '../../recipe/ingredient/eggGrams'
 import { canonical } from '../../ground/canonical'
 import { catalogue } from '../../recipe/ingredient/catalogue'
-import type { LotHeld, LotReceived } from '../../ledger/storeEntries'
 import { FieldError, id, object, oneOf, text, typedTemperature, whole, type Field } from '../../ground/field'
 import { limitsAt } from '../../rules/limitSet'
 import { permitted } from '../../rules/practice'
@@ -13,6 +16,12 @@ import { parseMeasure, parseSpot } from '../guard/parseStore'
 import { parseCondition } from '../making/partUsed'
 import { parseDayField } from '../../rules/parseVariance'
 import { limitsNow } from '../guard/storeOf'
+
+declare module '../../ledger/entry' {
+  interface Bodies {
+    'lot-received': LotReceived
+  }
+}
 
 /**
  * A lot came in and was accepted, held for the lead, or refused at the door: never more than core allows. A pasteurized
@@ -25,7 +34,7 @@ export const lotReceived: KindOf<'lot-received'> = {
   may: EVERYONE_WHO_COOKS,
   signed: false,
   // Before receiving was judged a lot was what it said it was, and none was held as an item.
-  raise: (body) => ({
+  upcast: (body) => ({
     ...body,
     name: catalogue[String(body.ingredient)]?.name ?? String(body.ingredient),
     scheme: null,
@@ -68,13 +77,13 @@ export const lotReceived: KindOf<'lot-received'> = {
       throw new FieldError(fields.form.path, { code: 'missing' })
     return lot
   },
-  touches: ({ about, body: { held } }) => (held ? [about, { type: 'item', id: held.item }] : [about]),
+  writes: ({ about, body: { held } }) => (held ? [about, { type: 'item', id: held.item }] : [about]),
   reads: ({ body: { pasteurized, held } }) => [
     ...(pasteurized?.by === 'this kitchen' ? [{ type: 'limits' as const, id: pasteurized.limits }] : []),
     ...(held?.unit ? [{ type: 'unit' as const, id: held.unit }] : []),
   ],
-  follows: (_claim, _read, { limits }) => (limits === undefined ? [] : [{ type: 'limits', id: limits }]),
-  admit({ about, at, body }, read, world) {
+  readsThen: (_claim, _read, { limits }) => (limits === undefined ? [] : [{ type: 'limits', id: limits }]),
+  refuse({ about, at, body }, read, world) {
     const { pasteurized, held, verdict } = body
     if (read('lot', about.id)) return { code: 'already there', field: 'about.id', what: 'lot' }
     if (held && read('item', held.item)) return { code: 'already there', field: 'body.held', what: 'item' }
@@ -95,6 +104,41 @@ export const lotReceived: KindOf<'lot-received'> = {
     const { item, code, measure, cost, unit, shelf } = held
     const followed = { item, code, measure, cost, unit, shelf, ...packageOf(body, limits, day, at) }
     return canonical(followed) === canonical(held) ? null : { code: 'other lineage', field: 'body' }
+  },
+  lateAfter: 30 * MINUTE,
+  begins: {
+    lot: ({ claim: { at, by, body } }, id) => ({
+      id,
+      receivedAt: at,
+      receivedBy: by,
+      ...body,
+      decided: null,
+      recall: null,
+    }),
+    item: (entry) => {
+      const { at, by, about, body } = entry.claim
+      const { held, code, name, ingredient, verdict, why } = body
+      if (!held) return null
+      const { measure, cost, dating, facts } = held
+      const atTheDoor = { held: true, reason: why ?? 'held at the door', recall: null }
+      return {
+        ...NO_ITEM,
+        code: held.code,
+        name,
+        what: 'package',
+        from: [{ type: 'lot', id: about.id, code }],
+        made: at,
+        madeBy: by,
+        measure,
+        cost,
+        dating,
+        facts,
+        coldAt: at,
+        ingredient,
+        moves: putIn(entry, held),
+        holds: verdict === 'hold' ? [factOf(entry, at, atTheDoor)] : [],
+      }
+    },
   },
 }
 

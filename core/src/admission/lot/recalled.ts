@@ -1,10 +1,18 @@
-import { flag, id, list, object, text } from '../../ground/field'
 import type { Id, Subject } from '../../ledger/subject'
+import { factOf } from '../../state/fact'
+import { withHold } from '../../state/itemChanges'
+import { flag, id, list, object, text } from '../../ground/field'
 import { isRecalledBy } from '../../state/item'
 import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 
 /** As many as one recall holds at once. */
 const MOST = 20_000
+
+declare module '../../ledger/entry' {
+  interface Bodies {
+    recalled: { items: Id[]; batches: Id[]; reason: string; drill: boolean }
+  }
+}
 
 /** A lot is called back, or that is practised: all that is left of everything it went into is held at once. */
 export const recalled: KindOf<'recalled'> = {
@@ -22,9 +30,9 @@ export const recalled: KindOf<'recalled'> = {
       drill: flag(drill),
     }
   },
-  touches: ({ about, body }) => [about, ...heldBy(body)],
+  writes: ({ about, body }) => [about, ...heldBy(body)],
   reads: () => [],
-  admit({ about, body }, read) {
+  refuse({ about, body }, read) {
     const lot = read('lot', about.id)
     if (!lot) return { code: 'not there', field: 'about.id', what: 'lot' }
     const unknown = unknownOf(body, read)
@@ -38,6 +46,25 @@ export const recalled: KindOf<'recalled'> = {
       body.batches.every((batch) => read('batch', batch)!.recalls.some(({ value }) => value.lot === lot.id))
     return isHeld ? already : null
   },
+  // A drill marks nothing real.
+  folds: {
+    lot: (state, entry) => {
+      const { at, body } = entry.claim
+      const { reason, drill } = body
+      // Called back again for what was missed, it is the same recall; a drill that turns serious is another.
+      if (state.recall?.value.drill === drill) return state
+      return { ...state, recall: factOf(entry, at, { reason, drill }) }
+    },
+    item: (state, entry) => {
+      const { about, body } = entry.claim
+      return body.drill ? state : withHold(state, entry, { held: true, reason: body.reason, recall: about.id })
+    },
+    batch: (state, entry) => {
+      const { at, about, body } = entry.claim
+      if (body.drill) return state
+      return { ...state, recalls: [...state.recalls, factOf(entry, at, { reason: body.reason, lot: about.id })] }
+    },
+  },
 }
 
 export function heldBy({ items, batches }: { items: Id[]; batches: Id[] }): Subject[] {
@@ -50,7 +77,7 @@ export function heldBy({ items, batches }: { items: Id[]; batches: Id[] }): Subj
 /** Refused where it names what is not there. */
 export function unknownOf(
   { items, batches }: { items: Id[]; batches: Id[] },
-  read: Parameters<KindOf<'recalled'>['admit']>[1],
+  read: Parameters<KindOf<'recalled'>['refuse']>[1],
 ) {
   if (items.some((item) => !read('item', item)))
     return { code: 'not there' as const, field: 'body.items', what: 'item' as const }

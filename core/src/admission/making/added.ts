@@ -1,13 +1,26 @@
+import type { Bodies, Addition, Claim, Seal } from '../../ledger/entry'
+import { isFrozenFruit } from '../../recipe/ingredient/produce'
+import { MINUTE } from '../../ground/instant'
 import { mayUse } from '../../recipe/egg/eggPlan'
 import { catalogue } from '../../recipe/ingredient/catalogue'
 import { isId, number, object, oneOf, text } from '../../ground/field'
 import { heatPlan } from '../../recipe/method/heatPlan'
 import { dayOf, type Day } from '../../ground/zone'
-import type { Addition } from '../../ledger/entry'
 import { mayGoIn } from '../../state/lot'
 import type { Read } from '../../state/state'
 import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { atKnownStep, isRefusal } from '../guard/knownStep'
+
+declare module '../../ledger/entry' {
+  interface Bodies {
+    added: Addition
+  }
+}
+declare module '../../state/batch' {
+  interface BatchFacts {
+    added: Bodies['added']
+  }
+}
 
 /** Something went in on the heat or after it. Raw egg and untreated fruit open the cook check again. */
 export const added: KindOf<'added'> = {
@@ -28,14 +41,14 @@ export const added: KindOf<'added'> = {
       ...(happened.value === undefined ? {} : { happened: oneOf(happened, [true] as const) }),
     }
   },
-  touches: ({ about }) => [about],
+  writes: ({ about }) => [about],
   reads: ({ body: { lot } }) => (lot !== null && isId(lot) ? [{ type: 'lot', id: lot }] : []),
   resolve({ at, body }, read, { zone }) {
     if (catalogue[body.ingredient]?.egg != null)
       return { egg: isPasteurized(body, read, dayOf(at, zone)) ? 'pasteurized' : 'shell' }
     return isTreated(body, read) ? { treated: true } : null
   },
-  admit(claim, read, { zone }) {
+  refuse(claim, read, { zone }) {
     const { step, ingredient, state, lot } = claim.body
     const batch = atKnownStep(claim, step, read)
     if (isRefusal(batch)) return batch
@@ -51,6 +64,8 @@ export const added: KindOf<'added'> = {
     const why = terms.susceptible ? 'susceptible' : 'unheated'
     return { code: 'wrong egg', field: 'body.state', lot: lot ?? catalogue[ingredient]!.name, why }
   },
+  lateAfter: 15 * MINUTE,
+  fact: asResolved,
 }
 
 /** Frozen fruit is treated where its received lot says by what. */
@@ -64,4 +79,13 @@ function isPasteurized({ state, lot }: Addition, read: Read, day: Day): boolean 
   const known = state === 'pasteurized lot' && lot !== null && isId(lot) ? read('lot', lot) : null
   if (!known || known.form !== 'pasteurized' || !mayGoIn(known)) return false
   return known.useBy === null || known.dateKind === 'best-before' || day <= known.useBy
+}
+
+/** Egg is of a pasteurized lot, and frozen fruit treated, where the server found that lot; a word typed in a box is raw. */
+function asResolved({ body }: Claim<'added'>, seal: Seal | null): Addition {
+  if (seal === null || seal.rules === undefined) return body
+  if (body.state === 'pasteurized lot' && seal.resolved?.egg !== 'pasteurized') return { ...body, state: 'as it is' }
+  if (body.state === 'treated' && isFrozenFruit(body.ingredient) && !seal.resolved?.treated)
+    return { ...body, state: 'frozen' }
+  return body
 }

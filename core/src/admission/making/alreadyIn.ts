@@ -1,6 +1,20 @@
+import type { Id } from '../../ledger/subject'
+import type { Bodies } from '../../ledger/entry'
+import { asEntered, BY_THE_LEAD, type KindOf } from '../guard/kindOf'
 import { id, object, text } from '../../ground/field'
-import { BY_THE_LEAD, type KindOf } from '../guard/kindOf'
 import { needsOpenBatch } from '../guard/openBatch'
+
+declare module '../../ledger/entry' {
+  interface Bodies {
+    'already-in': { target: Id; reason: string }
+  }
+}
+declare module '../../state/batch' {
+  interface BatchFacts {
+    /** What the lead said of raw egg or fruit: it was in from the first, only entered later. */
+    'already-in': Bodies['already-in']
+  }
+}
 
 /** The lead says of raw egg, fruit or a part that was entered after the deciding reading: it was in the pot from the first. */
 export const alreadyIn: KindOf<'already-in'> = {
@@ -12,9 +26,9 @@ export const alreadyIn: KindOf<'already-in'> = {
     const { target, reason } = object(body, ['target', 'reason'])
     return { target: id(target), reason: text(reason, 300) }
   },
-  touches: ({ about }) => [about],
+  writes: ({ about }) => [about],
   reads: ({ kitchen }) => [{ type: 'kitchen', id: kitchen }],
-  admit(claim, read) {
+  refuse(claim, read) {
     const refusal = needsOpenBatch(claim, read)
     if (refusal) return refusal
     const {
@@ -25,4 +39,5 @@ export const alreadyIn: KindOf<'already-in'> = {
     )
     return known ? null : { code: 'not there', field: 'body.target', what: 'entry' }
   },
+  fact: asEntered,
 }

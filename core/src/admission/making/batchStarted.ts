@@ -1,17 +1,34 @@
+import type { MethodRef } from '../../ledger/entry'
+import type { Vessel, Method } from '../../recipe/method/method'
+import { type Check, checksFor } from '../../recipe/checks/checksFor'
+import { type Terms, FORMER_TERMS, termsOf } from '../../recipe/checks/terms'
+import type { Id } from '../../ledger/subject'
+import { KEPT_APART } from '../../state/kitchen'
 import { dayOf, type Day } from '../../ground/zone'
 import { canonical } from '../../ground/canonical'
-import type { MethodRef } from '../../ledger/entry'
 import { id, list, number, object, text, whole } from '../../ground/field'
-import { checksFor, type Check } from '../../recipe/checks/checksFor'
 import type { LimitSet } from '../../rules/limit'
 import { limitsAt } from '../../rules/limitSet'
-import type { Method } from '../../recipe/method/method'
-import { FORMER_TERMS, termsOf, type Terms } from '../../recipe/checks/terms'
 import { bakeOn, NOTHING_SIGNED, type Signed } from '../../recipe/checks/signed'
 import { withSignedLines } from '../../rules/signedLine'
 import { approvedOf } from '../../state/method'
 import { parseProcedure, parseVessel, PROCEDURE } from '../../recipe/method/parseMethod'
 import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
+
+declare module '../../ledger/entry' {
+  interface Bodies {
+    'batch-started': {
+      code: string
+      method: MethodRef
+      limits: { id: Id; version: number }
+      checks: Check[]
+      vessel: Vessel
+      /** How many times over the method is made. */
+      factor: number
+      terms: Terms
+    }
+  }
+}
 
 /** A batch begins, and what it is held to is fixed. */
 export const batchStarted: KindOf<'batch-started'> = {
@@ -20,7 +37,7 @@ export const batchStarted: KindOf<'batch-started'> = {
   about: 'batch',
   may: EVERYONE_WHO_COOKS,
   signed: false,
-  raise: (body) => ({ ...body, terms: { ...FORMER_TERMS, ...(body.terms as Partial<Terms> | undefined) } }),
+  upcast: (body) => ({ ...body, terms: { ...FORMER_TERMS, ...(body.terms as Partial<Terms> | undefined) } }),
   parse(body) {
     const fields = object(body, ['code', 'method', 'limits', 'checks', 'vessel', 'factor', 'terms'])
     const { code, method, limits, checks, vessel, factor, terms } = fields
@@ -37,12 +54,12 @@ export const batchStarted: KindOf<'batch-started'> = {
       terms: terms.value as Terms,
     }
   },
-  touches: ({ about, kitchen }) => [about, { type: 'kitchen', id: kitchen }],
+  writes: ({ about, kitchen }) => [about, { type: 'kitchen', id: kitchen }],
   reads: ({ body }) => [
     { type: 'method', id: body.method.id },
     { type: 'limits', id: body.limits.id },
   ],
-  admit({ about, at, body, kitchen }, read, { zone }) {
+  refuse({ about, at, body, kitchen }, read, { zone }) {
     if (read('batch', about.id)) return { code: 'already there', field: 'about.id', what: 'batch' }
     const method = approvedOf(read('method', body.method.id))
     if (!method) return { code: 'not there', field: 'body.method', what: 'method' }
@@ -60,6 +77,21 @@ export const batchStarted: KindOf<'batch-started'> = {
       return { code: 'code taken', field: 'body.code', taken: body.code }
     }
     return null
+  },
+  begins: {
+    batch: ({ claim: { about, at, by, body } }) => ({
+      id: about.id,
+      startedAt: at,
+      startedBy: by,
+      ...body,
+      recalls: [],
+      served: null,
+      disposition: null,
+      reworks: [],
+    }),
+  },
+  folds: {
+    kitchen: (state, { claim: { body } }) => ({ ...state, codes: [...state.codes, body.code].slice(-KEPT_APART) }),
   },
 }
 

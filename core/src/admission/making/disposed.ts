@@ -1,3 +1,4 @@
+import { factOf } from '../../state/fact'
 import { canonical } from '../../ground/canonical'
 import { list, object, oneOf, text } from '../../ground/field'
 import type { Force } from '../../rules/limit'
@@ -5,6 +6,12 @@ import { decisionShut, standingsOf } from '../../judgement/batch/disposition'
 import { judgeBatch } from '../../judgement/batch/judgeBatch'
 import type { Standing } from '../../ledger/standing'
 import { BY_THE_LEAD, type KindOf } from '../guard/kindOf'
+
+declare module '../../ledger/entry' {
+  interface Bodies {
+    disposed: Disposition
+  }
+}
 
 /**
  * The lead decides what becomes of a batch, with the standings that were on the screen. May be decided anew: the
@@ -31,9 +38,9 @@ export const disposed: KindOf<'disposed'> = {
       core: text(core, 20),
     }
   },
-  touches: ({ about }) => [about],
+  writes: ({ about }) => [about],
   reads: ({ kitchen }) => [{ type: 'kitchen', id: kitchen }],
-  admit({ about, at, body }, read, world) {
+  refuse({ about, at, body }, read, world) {
     const batch = read('batch', about.id)
     if (!batch) return { code: 'not there', field: 'about.id', what: 'batch' }
     const findings = judgeBatch(batch, world, at)
@@ -41,5 +48,12 @@ export const disposed: KindOf<'disposed'> = {
       return { code: 'changed since', field: 'body.findings' }
     const shut = decisionShut(body.decision, body.reason, batch, findings, at)
     return shut ? { code: 'decision shut', field: 'body.decision', decision: body.decision, why: shut } : null
+  },
+  folds: {
+    batch: (state, entry) => {
+      const disposition = factOf(entry, entry.claim.at, entry.claim.body)
+      const reworks = entry.claim.body.decision === 'rework' ? [...state.reworks, disposition] : state.reworks
+      return { ...state, disposition, reworks }
+    },
   },
 }

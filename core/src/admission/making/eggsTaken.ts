@@ -1,7 +1,13 @@
+import type { EggsTaken, Bodies, Claim } from '../../ledger/entry'
+import { factOf } from '../../state/fact'
+import { openedBy } from '../../state/itemChanges'
+import { outOfPackage } from '../../state/gramsTaken'
+import type { EggsOut } from '../../ledger/storeEntries'
+import { asEntered, EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
+import { MINUTE } from '../../ground/instant'
 import { EGG_SIZES, type EggPart, type EggSize } from '../../recipe/ingredient/eggGrams'
 import { mayUse } from '../../recipe/egg/eggPlan'
 import { dayOf } from '../../ground/zone'
-import type { Claim, EggsTaken } from '../../ledger/entry'
 import { FieldError, id, number, object, oneOf, text, whole, type Field } from '../../ground/field'
 import type { Refusal } from '../guard/refusal'
 import { heatPlan } from '../../recipe/method/heatPlan'
@@ -11,9 +17,19 @@ import { itemLeft } from '../../state/item'
 import type { Read } from '../../state/state'
 import { isMoreThanLeft, isPackageOf } from '../../state/eggPackage'
 import type { World } from '../../judgement/world'
-import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { atKnownStep, isRefusal } from '../guard/knownStep'
 import { aroundItem, needsUsable } from '../guard/storeOf'
+
+declare module '../../ledger/entry' {
+  interface Bodies {
+    'eggs-taken': EggsTaken
+  }
+}
+declare module '../../state/batch' {
+  interface BatchFacts {
+    'eggs-taken': Bodies['eggs-taken']
+  }
+}
 
 /** Eggs of a lot go into a batch. A shell lot is refused where only pasteurized egg may go in. */
 export const eggsTaken: KindOf<'eggs-taken'> = {
@@ -23,7 +39,7 @@ export const eggsTaken: KindOf<'eggs-taken'> = {
   may: EVERYONE_WHO_COOKS,
   signed: false,
   // Before a lot was held as an item they came out of none.
-  raise: (body) => ({ ...body, item: null }),
+  upcast: (body) => ({ ...body, item: null }),
   parse(body) {
     const names = [
       'step',
@@ -56,10 +72,10 @@ export const eggsTaken: KindOf<'eggs-taken'> = {
       throw new FieldError(cracked.path, { code: 'missing' })
     return taken
   },
-  touches: ({ about, body: { item } }) => (item ? [about, { type: 'item', id: item }] : [about]),
+  writes: ({ about, body: { item } }) => (item ? [about, { type: 'item', id: item }] : [about]),
   reads: ({ body: { lot } }) => [{ type: 'lot', id: lot }],
-  follows: ({ body: { item } }, read, world) => (item ? aroundItem(read('item', item), read, world) : []),
-  admit(claim, read, world) {
+  readsThen: ({ body: { item } }, read, world) => (item ? aroundItem(read('item', item), read, world) : []),
+  refuse(claim, read, world) {
     const { step, lot: lotId, form } = claim.body
     const batch = atKnownStep(claim, step, read)
     if (isRefusal(batch)) return batch
@@ -76,6 +92,17 @@ export const eggsTaken: KindOf<'eggs-taken'> = {
     // Eggs of a package that is held come out of it: leaving it out passes no hold.
     if (lot.held && claim.body.item === null) return { code: 'package needed', field: 'body.item', lot: lot.code }
     return wrongPackage(claim, read, world)
+  },
+  lateAfter: 15 * MINUTE,
+  fact: asEntered,
+  folds: {
+    item: (state, entry) => {
+      const { at, body } = entry.claim
+      const measure = outOfPackage(body, state.measure.unit)
+      const happened = body.happened ? { happened: body.happened } : {}
+      const out = measure && factOf<EggsOut>(entry, at, { measure, then: 'into a batch', ...happened })
+      return out ? openedBy({ ...state, uses: [...state.uses, out] }, entry) : state
+    },
   },
 }
 

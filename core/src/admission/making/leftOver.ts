@@ -1,10 +1,28 @@
+import type { LeftOver, Bodies, Claim } from '../../ledger/entry'
+import { BY_PRODUCT_DAYS } from '../../recipe/ingredient/byProduct'
+import type { EggPart } from '../../recipe/ingredient/eggGrams'
+import type { Known } from '../../ledger/late'
+import type { HeatStatus } from '../../ledger/storeEntries'
+import { factOf } from '../../state/fact'
+import { NO_ITEM, putIn, type NewItem } from '../../state/newItem'
+import { asEntered, EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { canonical } from '../../ground/canonical'
 import { eggLedger, leftOverOf } from '../../judgement/timeline/eggLedger'
 import type { Day } from '../../ground/zone'
 import { id, instant, list, number, object, oneOf, text, type Field } from '../../ground/field'
 import { parseSpot } from '../guard/parseStore'
 import { parseDayField } from '../../rules/parseVariance'
-import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
+
+declare module '../../ledger/entry' {
+  interface Bodies {
+    'left-over': LeftOver
+  }
+}
+declare module '../../state/batch' {
+  interface BatchFacts {
+    'left-over': Bodies['left-over']
+  }
+}
 
 /** What a batch's eggs left over is kept as an item of its own, or thrown away; its lineage is the batch's. */
 export const leftOver: KindOf<'left-over'> = {
@@ -13,7 +31,7 @@ export const leftOver: KindOf<'left-over'> = {
   about: 'item',
   may: EVERYONE_WHO_COOKS,
   signed: false,
-  raise: (body) => ({ ...body, useBys: [], spot: null }),
+  upcast: (body) => ({ ...body, useBys: [], spot: null }),
   parse(body) {
     const names = ['batch', 'code', 'part', 'grams', 'then', 'made', 'lots', 'heat', 'useBys', 'spot'] as const
     const { batch, code, part, grams, then, made, lots, heat, useBys, spot } = object(body, names)
@@ -30,12 +48,12 @@ export const leftOver: KindOf<'left-over'> = {
       spot: spot.value === null ? null : parseSpot(object(spot, ['unit', 'shelf'])),
     }
   },
-  touches: ({ about, body: { batch } }) => [about, { type: 'batch', id: batch }],
+  writes: ({ about, body: { batch } }) => [about, { type: 'batch', id: batch }],
   reads: ({ body: { lots, spot } }) => [
     ...lots.map((lot) => ({ type: 'lot' as const, id: lot })),
     ...(spot?.unit ? [{ type: 'unit' as const, id: spot.unit }] : []),
   ],
-  admit({ about, body }, read) {
+  refuse({ about, body }, read) {
     if (read('item', about.id)) return { code: 'already there', field: 'about.id', what: 'item' }
     const batch = read('batch', body.batch)
     if (!batch) return { code: 'not there', field: 'body.batch', what: 'batch' }
@@ -48,9 +66,57 @@ export const leftOver: KindOf<'left-over'> = {
     const most = left * 1.25 + 30
     return body.grams > most ? { code: 'more than is left', field: 'body.grams', left: Math.round(left) } : null
   },
+  fact: asEntered,
+  begins: { item: (entry) => leftOverItem(entry, entry.claim) },
 }
 
 function parseUseBy(field: Field): { name: string; lastDay: Day } {
   const { name, lastDay } = object(field, ['name', 'lastDay'])
   return { name: text(name, 40), lastDay: parseDayField(lastDay) }
+}
+
+const PART_NAME: Record<EggPart, string> = { whole: 'Whole egg', yolk: 'Yolks', white: 'Whites' }
+const HEAT_OF: Record<LeftOver['heat'], HeatStatus> = { shell: 'raw', pasteurized: 'pasteurized' }
+
+function leftOverItem(entry: Known, { at, by, body }: Claim<'left-over'>): NewItem {
+  const { batch, code, part, grams, made, lots, heat, then, spot, useBys } = body
+  const measure = { value: grams, unit: 'g' as const }
+  const days = {
+    what: 'days' as const,
+    count: BY_PRODUCT_DAYS[part],
+    from: null,
+    force: 'house' as const,
+    source: {
+      document: 'House default',
+      section: `${PART_NAME[part].toLowerCase()} left over`,
+      edition: '1',
+      confidence: 'medium' as const,
+    },
+  }
+  return {
+    ...NO_ITEM,
+    code: `${code}${part[0]}`,
+    name: PART_NAME[part],
+    what: 'by-product',
+    from: [{ type: 'batch', id: batch, code }, ...lots.map((lot) => ({ type: 'lot' as const, id: lot, code: '' }))],
+    made,
+    madeBy: by,
+    measure,
+    dating: { prepared: made, keeps: [days], useBy: null, parts: useBys },
+    facts: {
+      allergens: ['egg'],
+      claims: ['vegetarian', 'without gluten', 'without nuts', 'without alcohol'],
+      advisory: false,
+      heat: HEAT_OF[heat],
+      needsCold: true,
+      unknown: [],
+    },
+    coldAt: at,
+    ingredient: part === 'whole' ? 'egg' : part,
+    moves: putIn(entry, spot),
+    discarded:
+      then === 'discarded'
+        ? factOf(entry, at, { reason: 'not kept' as const, note: null, measure, grams, cost: null })
+        : null,
+  }
 }

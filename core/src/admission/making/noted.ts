@@ -1,6 +1,18 @@
+import type { Bodies } from '../../ledger/entry'
+import { asEntered, EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { object, text } from '../../ground/field'
-import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { needsOpenBatch } from '../guard/openBatch'
+
+declare module '../../ledger/entry' {
+  interface Bodies {
+    noted: Note
+  }
+}
+declare module '../../state/batch' {
+  interface BatchFacts {
+    noted: Bodies['noted']
+  }
+}
 
 /** A remark about a batch, or a cue: how it looks, sounds and moves. It moves no standing. */
 export const noted: KindOf<'noted'> = {
@@ -13,7 +25,14 @@ export const noted: KindOf<'noted'> = {
     const { text: words, cue } = object(body, ['text', 'cue'])
     return { text: text(words, 500), cue: cue.value === null ? null : text(cue, 40) }
   },
-  touches: ({ about }) => [about],
+  writes: ({ about }) => [about],
   reads: () => [],
-  admit: needsOpenBatch,
+  refuse: needsOpenBatch,
+  fact: asEntered,
+}
+
+/** A remark, or how it looks, sounds and moves. It moves no standing. */
+export interface Note {
+  text: string
+  cue: string | null
 }

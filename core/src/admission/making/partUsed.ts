@@ -1,15 +1,30 @@
+import type { PartUsed, Part } from '../../ledger/storeEntries'
+import type { Bodies } from '../../ledger/entry'
+import { factOf } from '../../state/fact'
+import { openedBy } from '../../state/itemChanges'
+import { asEntered, EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
+import { MINUTE } from '../../ground/instant'
 import { canonical } from '../../ground/canonical'
-import type { Part } from '../../ledger/storeEntries'
 import { flag, id, object, oneOf, text, typedTemperature, type Field } from '../../ground/field'
 import { itemStanding } from '../../judgement/keeping/itemStanding'
 import { partOf, partShut } from '../../judgement/lineage/part'
-import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { isRefusal, madeItem, openItem } from '../guard/openItem'
 import { atKnownStep } from '../guard/knownStep'
 import { parseMeasure } from '../guard/parseStore'
 import { aroundItem, storeOf } from '../guard/storeOf'
 
 const NO_TIME = { least: 0, likely: 0, most: 0 }
+
+declare module '../../ledger/entry' {
+  interface Bodies {
+    'part-used': PartUsed
+  }
+}
+declare module '../../state/batch' {
+  interface BatchFacts {
+    'part-used': Bodies['part-used']
+  }
+}
 
 /** Some of an item goes into a batch: proven, in date, cold enough by a reading, and what the step may take. */
 export const partUsed: KindOf<'part-used'> = {
@@ -19,7 +34,7 @@ export const partUsed: KindOf<'part-used'> = {
   may: EVERYONE_WHO_COOKS,
   signed: false,
   // At first no part of the egg came from the store, and nothing was said of the time that a part had been warm.
-  raise: (body) => ({ ...body, part: { egg: null, carried: NO_TIME, ...(body.part as Partial<Part>) } }),
+  upcast: (body) => ({ ...body, part: { egg: null, carried: NO_TIME, ...(body.part as Partial<Part>) } }),
   parse(body) {
     const names = ['batch', 'step', 'measure', 'typed', 'instrument', 'warm', 'condition', 'part', 'happened'] as const
     const { batch, step, measure, typed, instrument, warm, condition, part, happened } = object(body, names)
@@ -36,10 +51,10 @@ export const partUsed: KindOf<'part-used'> = {
       ...(happened.value === undefined ? {} : { happened: oneOf(happened, [true] as const) }),
     }
   },
-  touches: ({ about, body: { batch } }) => [about, { type: 'batch', id: batch }],
+  writes: ({ about, body: { batch } }) => [about, { type: 'batch', id: batch }],
   reads: ({ body: { instrument } }) => [{ type: 'instrument', id: instrument }],
-  follows: ({ about }, read, world) => aroundItem(read('item', about.id), read, world),
-  admit(claim, read, world) {
+  readsThen: ({ about }, read, world) => aroundItem(read('item', about.id), read, world),
+  refuse(claim, read, world) {
     const { body, at } = claim
     // As a plan it is refused; what is in already can always be entered, and betters nothing.
     const item = body.happened ? madeItem(claim, read) : openItem(claim, read)
@@ -57,6 +72,12 @@ export const partUsed: KindOf<'part-used'> = {
     return canonical(partOf(item, exposure.time, world.zone)) === canonical(body.part)
       ? null
       : { code: 'other lineage', field: 'body' }
+  },
+  lateAfter: 30 * MINUTE,
+  fact: asEntered,
+  folds: {
+    item: (state, entry) =>
+      openedBy({ ...state, parts: [...state.parts, factOf(entry, entry.claim.at, entry.claim.body)] }, entry),
   },
 }
 

@@ -1,4 +1,7 @@
 import type { Portioned } from '../../ledger/storeEntries'
+import type { Id } from '../../ledger/subject'
+import { NO_ITEM, putIn } from '../../state/newItem'
+import { MINUTE } from '../../ground/instant'
 import { canonical } from '../../ground/canonical'
 import { flag, id, object, oneOf, text } from '../../ground/field'
 import { methodRef } from './batchStarted'
@@ -7,6 +10,17 @@ import { needsOpenBatch } from '../guard/openBatch'
 import { parseMeasure, parseSpot } from '../guard/parseStore'
 import { limitsNow } from '../guard/storeOf'
 import { isCleared, portionOf } from '../../judgement/lineage/portion'
+
+declare module '../../ledger/entry' {
+  interface Bodies {
+    portioned: Portioned
+  }
+}
+declare module '../../state/batch' {
+  interface BatchFacts {
+    portioned: Portioned & { item: Id }
+  }
+}
 
 /** Some of a batch is put away as an item of its own, with the dates, allergens and heat that follow from the batch. */
 export const portioned: KindOf<'portioned'> = {
@@ -36,13 +50,13 @@ export const portioned: KindOf<'portioned'> = {
       ...follows,
     }
   },
-  touches: ({ about, body: { batch } }) => [about, { type: 'batch', id: batch }],
+  writes: ({ about, body: { batch } }) => [about, { type: 'batch', id: batch }],
   reads: ({ body: { method, unit } }) => [
     { type: 'method', id: method },
     ...(unit === null ? [] : [{ type: 'unit' as const, id: unit }]),
   ],
-  follows: (_claim, _read, { limits }) => (limits === undefined ? [] : [{ type: 'limits', id: limits }]),
-  admit({ about, at, body }, read, world) {
+  readsThen: (_claim, _read, { limits }) => (limits === undefined ? [] : [{ type: 'limits', id: limits }]),
+  refuse({ about, at, body }, read, world) {
     if (read('item', about.id)) return { code: 'already there', field: 'about.id', what: 'item' }
     const shut = needsOpenBatch({ about: { type: 'batch', id: body.batch } }, read)
     if (shut) return { ...shut, field: 'body.batch' } as typeof shut
@@ -61,5 +75,29 @@ export const portioned: KindOf<'portioned'> = {
     return body.last && !isCleared(batch, world.zone, at)
       ? { code: 'not proven to leave', field: 'body.last', batch: batch.code }
       : null
+  },
+  lateAfter: 30 * MINUTE,
+  fact: ({ about, body }) => ({ ...body, item: about.id }),
+  begins: {
+    item: (entry) => {
+      const { by, body } = entry.claim
+      const { batch, batchCode, code, name, as, measure, dating, facts, ready, coldAt, carried } = body
+      return {
+        ...NO_ITEM,
+        code,
+        name,
+        what: as === 'portion' ? 'portion' : 'by-product',
+        from: [{ type: 'batch', id: batch, code: batchCode }],
+        made: dating.prepared,
+        madeBy: by,
+        measure,
+        dating,
+        facts,
+        ready,
+        coldAt,
+        carried,
+        moves: putIn(entry, body),
+      }
+    },
   },
 }

@@ -1,7 +1,15 @@
+import { factOf } from '../../state/fact'
 import { object, oneOf, whole } from '../../ground/field'
 import { isCleared } from '../../judgement/lineage/portion'
 import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { needsOpenBatch } from '../guard/openBatch'
+
+declare module '../../ledger/entry' {
+  interface Bodies {
+    /** Served at once; what was left went to discard. */
+    served: Served
+  }
+}
 
 /** What is served at once went out; what was left went to discard. Only of a method that is not kept. */
 export const served: KindOf<'served'> = {
@@ -17,9 +25,9 @@ export const served: KindOf<'served'> = {
       ...(happened.value === undefined ? {} : { happened: oneOf(happened, [true] as const) }),
     }
   },
-  touches: ({ about }) => [about],
+  writes: ({ about }) => [about],
   reads: () => [],
-  admit(claim, read, { zone }) {
+  refuse(claim, read, { zone }) {
     const refusal = needsOpenBatch(claim, read)
     if (refusal) return refusal
     const batch = read('batch', claim.about.id)!
@@ -28,4 +36,5 @@ export const served: KindOf<'served'> = {
     if (claim.body.happened || isCleared(batch, zone, claim.at)) return null
     return { code: 'not proven to serve', field: 'about.id', batch: batch.code }
   },
+  folds: { batch: (state, entry) => ({ ...state, served: factOf(entry, entry.claim.at, entry.claim.body) }) },
 }

@@ -1,6 +1,18 @@
+import type { Bodies } from '../../ledger/entry'
+import { asEntered, EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { object, text } from '../../ground/field'
-import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { atKnownStep, isRefusal } from '../guard/knownStep'
+
+declare module '../../ledger/entry' {
+  interface Bodies {
+    'step-deviated': Deviation
+  }
+}
+declare module '../../state/batch' {
+  interface BatchFacts {
+    'step-deviated': Bodies['step-deviated']
+  }
+}
 
 /** A cook did it otherwise than the method says: kept with the batch, the method stays. */
 export const stepDeviated: KindOf<'step-deviated'> = {
@@ -13,10 +25,17 @@ export const stepDeviated: KindOf<'step-deviated'> = {
     const { step, said } = object(body, ['step', 'said'])
     return { step: text(step, 40), said: text(said, 300) }
   },
-  touches: ({ about }) => [about],
+  writes: ({ about }) => [about],
   reads: () => [],
-  admit(claim, read) {
+  refuse(claim, read) {
     const found = atKnownStep(claim, claim.body.step, read)
     return isRefusal(found) ? found : null
   },
+  fact: asEntered,
+}
+
+/** What a cook did otherwise than the method says. */
+export interface Deviation {
+  step: string
+  said: string
 }

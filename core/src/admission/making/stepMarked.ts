@@ -1,14 +1,28 @@
-import type { Instant } from '../../ground/instant'
+import type { Edge } from '../../rules/rule'
+import type { Typed } from '../../ground/temperature'
+import type { Bodies } from '../../ledger/entry'
+import { asEntered, EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
+import { MINUTE, type Instant } from '../../ground/instant'
 import { cleaningDue } from '../../advice/guide/cleaning'
 import { outOfOrder } from '../../advice/guide/order'
 import { object, oneOf, text, typedTemperature } from '../../ground/field'
-import type { Edge } from '../../rules/rule'
 import { heatPlan } from '../../recipe/method/heatPlan'
 import type { BatchState } from '../../state/batch'
 import { firstMark, heatMark, isStillHot } from '../../judgement/timeline/marks'
 import { heatSince, hotOf } from '../../judgement/timeline/offHeat'
-import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { atKnownStep, isRefusal } from '../guard/knownStep'
+
+declare module '../../ledger/entry' {
+  interface Bodies {
+    /** `oven`: at the end of a bake, as it stood; with it the cue is said to have been seen. */
+    'step-marked': { step: string; edge: Edge; reason: string | null; oven?: Typed }
+  }
+}
+declare module '../../state/batch' {
+  interface BatchFacts {
+    'step-marked': Bodies['step-marked']
+  }
+}
 
 /** A step began, was combined, ended or was left out; with a reason where the order matters and is another. */
 export const stepMarked: KindOf<'step-marked'> = {
@@ -17,7 +31,7 @@ export const stepMarked: KindOf<'step-marked'> = {
   about: 'batch',
   may: EVERYONE_WHO_COOKS,
   signed: false,
-  raise: (body) => ({ reason: null, ...body }),
+  upcast: (body) => ({ reason: null, ...body }),
   parse(body) {
     const { step, edge, reason, oven } = object(body, ['step', 'edge', 'reason', 'oven'])
     return {
@@ -27,9 +41,9 @@ export const stepMarked: KindOf<'step-marked'> = {
       ...(oven.value === undefined ? {} : { oven: typedTemperature(oven) }),
     }
   },
-  touches: ({ about }) => [about],
+  writes: ({ about }) => [about],
   reads: () => [],
-  admit(claim, read) {
+  refuse(claim, read) {
     const { step, edge, reason } = claim.body
     const batch = atKnownStep(claim, step, read)
     if (isRefusal(batch)) return batch
@@ -39,6 +53,8 @@ export const stepMarked: KindOf<'step-marked'> = {
     if (why) return { code: 'out of order', field: 'body.reason', why }
     return waitsForCleaning(batch, step, edge, claim.at) ? { code: 'clean first', field: 'body.step' } : null
   },
+  lateAfter: 15 * MINUTE,
+  fact: asEntered,
 }
 
 /**

@@ -1,21 +1,22 @@
-import { object, text } from '../../ground/field'
-import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
+import { object, text, type Field } from '../../ground/field'
+import type { Claim } from '../../ledger/entry'
+import type { Read } from '../../state/state'
+import { EVERYONE_WHO_COOKS } from '../guard/kindOf'
 import { atKnownStep, isRefusal } from '../guard/knownStep'
 
+type Tick = Claim<'cleaned' | 'washed'>
+
 /** A tick of a batch: whoever cooks says of a step that something was done, in one tap. */
-export function tickOf<K extends 'cleaned' | 'washed'>(kind: K): KindOf<K> {
-  return {
-    kind,
-    v: 1,
-    about: 'batch',
-    may: EVERYONE_WHO_COOKS,
-    signed: false,
-    parse: (body) => ({ step: text(object(body, ['step']).step, 40) }),
-    touches: ({ about }) => [about],
-    reads: () => [],
-    admit({ about, body }, read) {
-      const found = atKnownStep({ about }, body.step, read)
-      return isRefusal(found) ? found : null
-    },
-  }
-}
+export const tick = {
+  v: 1,
+  about: 'batch',
+  may: EVERYONE_WHO_COOKS,
+  signed: false,
+  parse: (body: Field) => ({ step: text(object(body, ['step']).step, 40) }),
+  writes: ({ about }: Tick) => [about],
+  reads: () => [],
+  refuse({ about, body }: Tick, read: Read) {
+    const found = atKnownStep({ about }, body.step, read)
+    return isRefusal(found) ? found : null
+  },
+} as const

@@ -1,6 +1,20 @@
+import type { Bodies } from '../../ledger/entry'
+import type { AcidityMeasure } from '../../recipe/checks/acidity'
+import { asEntered, EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
+import { MINUTE } from '../../ground/instant'
 import { list, number, object, text } from '../../ground/field'
-import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { needsOpenBatch } from '../guard/openBatch'
+
+declare module '../../ledger/entry' {
+  interface Bodies {
+    'acidity-measured': AcidityMeasure
+  }
+}
+declare module '../../state/batch' {
+  interface BatchFacts {
+    'acidity-measured': Bodies['acidity-measured']
+  }
+}
 
 /** pH, and water activity where it is known, of a finished and cooled batch. It closes no check of cooking. */
 export const acidityMeasured: KindOf<'acidity-measured'> = {
@@ -28,7 +42,9 @@ export const acidityMeasured: KindOf<'acidity-measured'> = {
       ),
     }
   },
-  touches: ({ about }) => [about],
+  writes: ({ about }) => [about],
   reads: () => [],
-  admit: needsOpenBatch,
+  refuse: needsOpenBatch,
+  lateAfter: 15 * MINUTE,
+  fact: asEntered,
 }

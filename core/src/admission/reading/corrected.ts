@@ -1,7 +1,9 @@
-import type { Claim, CorrectionReason } from '../../ledger/entry'
+import type { CorrectionReason, Claim } from '../../ledger/entry'
+import { correctedInBatch, correctable } from '../../state/batchChanges'
+import { struckInItem } from '../../state/itemChanges'
 import { id, instant, object, oneOf } from '../../ground/field'
 import type { Refusal } from '../guard/refusal'
-import { correctable, type BatchState } from '../../state/batch'
+import type { BatchState } from '../../state/batch'
 import type { Read } from '../../state/state'
 import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { needsOpenBatch } from '../guard/openBatch'
@@ -14,7 +16,7 @@ export const corrected: KindOf<'corrected'> = {
   about: 'batch',
   may: EVERYONE_WHO_COOKS,
   signed: false,
-  raise: (body) => ({ ...body, item: null }),
+  upcast: (body) => ({ ...body, item: null }),
   parse(body) {
     const { target, reason, now, item } = object(body, ['target', 'reason', 'now', 'item'])
     const amends = {
@@ -29,7 +31,7 @@ export const corrected: KindOf<'corrected'> = {
       now: { at: instant(at), reading: parseReading(reading), batch: batch.value === null ? null : id(batch) },
     }
   },
-  touches: ({ about, body }) => {
+  writes: ({ about, body }) => {
     const movedTo = body.now === 'void' ? null : body.now.batch
     return [
       about,
@@ -38,9 +40,10 @@ export const corrected: KindOf<'corrected'> = {
     ]
   },
   reads: ({ body }) => (body.now === 'void' ? [] : instrumentOf(body.now.reading)),
-  admit(claim, read) {
+  refuse(claim, read) {
     return needsOpenBatch(claim, read) ?? admitTarget(claim, read) ?? admitNow(claim, read)
   },
+  folds: { batch: correctedInBatch, item: (state, { claim: { body } }) => struckInItem(state, body.target) },
 }
 
 const REASONS: readonly CorrectionReason[] = ['undo', 'mistyped', 'wrong pot', 'touched the pan', 'other']

@@ -1,11 +1,13 @@
+import { acceptedInBatch, batchFacts } from '../../state/batchChanges'
+import { acceptedInItem } from '../../state/itemChanges'
+import { acceptedAir } from '../../state/unit'
+import { type EntryOf, BY_THE_LEAD, type KindOf } from '../guard/kindOf'
 import { id, list, object, oneOf, text } from '../../ground/field'
 import type { Id } from '../../ledger/subject'
 import type { Accepted } from '../../ledger/entry'
 import type { Fact } from '../../state/fact'
-import { batchFacts } from '../../state/batch'
 import { tapsOf } from '../../state/item'
 import type { Read } from '../../state/state'
-import { BY_THE_LEAD, type KindOf } from '../guard/kindOf'
 
 /**
  * The lead lets entries count that were known too late or stood in doubt, all those of one outage in one act, with the
@@ -26,15 +28,23 @@ export const entriesAccepted: KindOf<'entries-accepted'> = {
       reason: text(reason, 300),
     }
   },
-  touches: ({ body: { entries } }) => {
+  writes: ({ body: { entries } }) => {
     const seen = new Set<Id>()
     return entries.filter(({ id: of }) => !seen.has(of) && seen.add(of)).map(({ type, id: of }) => ({ type, id: of }))
   },
   reads: ({ kitchen }) => [{ type: 'kitchen', id: kitchen }],
-  admit({ about, kitchen, body: { entries } }, read) {
+  refuse({ about, kitchen, body: { entries } }, read) {
     if (about.id !== kitchen) return { code: 'not there', field: 'about.id', what: 'kitchen' }
     const known = entries.length > 0 && entries.every((each) => idsOf(each, read).includes(each.entry))
     return known ? null : { code: 'not there', field: 'body.entries', what: 'entry' }
+  },
+  folds: {
+    batch: (state, entry, id) => acceptedInBatch(state, targetsIn('batch', id, entry), entry),
+    item: (state, entry, id) => acceptedInItem(state, targetsIn('item', id, entry), entry),
+    unit: (state, entry, id) => {
+      const targets = targetsIn('unit', id, entry)
+      return { ...state, airs: state.airs.map((air) => (targets.includes(air.entry) ? acceptedAir(air) : air)) }
+    },
   },
 }
 
@@ -45,4 +55,8 @@ function idsOf({ type, id: of }: Accepted, read: Read): Id[] {
   if (type === 'unit') return read('unit', of)?.airs.map(({ entry }) => entry) ?? []
   const item = read('item', of)
   return item ? all(tapsOf(item)) : []
+}
+
+function targetsIn(type: Accepted['type'], id: Id, { claim }: EntryOf<'entries-accepted'>): Id[] {
+  return claim.body.entries.filter((each) => each.type === type && each.id === id).map(({ entry }) => entry)
 }

@@ -1,3 +1,4 @@
+import { acceptedInBatch } from '../../state/batchChanges'
 import { id, object, text } from '../../ground/field'
 import type { KindOf } from '../guard/kindOf'
 import { needsOpenBatch } from '../guard/openBatch'
@@ -13,12 +14,13 @@ export const readingAccepted: KindOf<'reading-accepted'> = {
     const { target, reason } = object(body, ['target', 'reason'])
     return { target: id(target), reason: text(reason, 300) }
   },
-  touches: ({ about }) => [about],
+  writes: ({ about }) => [about],
   reads: () => [],
-  admit(claim, read) {
+  refuse(claim, read) {
     const refusal = needsOpenBatch(claim, read)
     if (refusal) return refusal
     const known = read('batch', claim.about.id)?.facts['reading-taken'].some(({ entry }) => entry === claim.body.target)
     return known ? null : { code: 'not there', field: 'body.target', what: 'entry' }
   },
+  folds: { batch: (state, entry) => acceptedInBatch(state, [entry.claim.body.target], entry) },
 }

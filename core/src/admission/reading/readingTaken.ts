@@ -1,9 +1,10 @@
+import { asEntered, EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
+import { MINUTE } from '../../ground/instant'
 import type { ReadingBody } from '../../ledger/entry'
 import { id, object, oneOf, text, typedTemperature, type Field } from '../../ground/field'
 import type { Refusal } from '../guard/refusal'
 import { measures } from '../../state/instrument'
 import type { Read } from '../../state/state'
-import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { parseOf } from '../../recipe/method/parseMethod'
 import { needsOpenBatch } from '../guard/openBatch'
 
@@ -15,9 +16,11 @@ export const readingTaken: KindOf<'reading-taken'> = {
   may: EVERYONE_WHO_COOKS,
   signed: false,
   parse: parseReading,
-  touches: ({ about }) => [about],
+  writes: ({ about }) => [about],
   reads: ({ body }) => instrumentOf(body),
-  admit: (claim, read) => needsOpenBatch(claim, read) ?? admitReading(claim.body, read),
+  refuse: (claim, read) => needsOpenBatch(claim, read) ?? admitReading(claim.body, read),
+  lateAfter: 15 * MINUTE,
+  fact: asEntered,
 }
 
 export function parseReading(body: Field): ReadingBody {

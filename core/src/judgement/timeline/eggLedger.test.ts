@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import type { AnyClaim, EggsTaken } from '../../ledger/entry'
 import { wallsOf } from '../keeping/dating'
-import { newItem } from '../../state/newItem'
+import { apply } from '../../admission/fold'
 import { Story } from '../../test/story'
 import { at } from '../../test/traces'
 import { gramsTaken } from '../../state/gramsTaken'
@@ -90,7 +90,7 @@ describe('the separation ledger', () => {
     const lastDay = (part: 'white' | 'yolk', useBy: string | null, id = LOT) => {
       const body = leftOverOf(batch, part, 60, 'kept', [{ id, code: 'T-1', useBy }])!
       const claim = { kind: 'left-over', id: 'e', about: { type: 'item', id: 'i' }, at: at(1), by: 'mina', body }
-      const item = newItem('i', { claim: claim as unknown as AnyClaim, seal: null })!
+      const item = apply.item('i', null, { claim: claim as unknown as AnyClaim, seal: null })!
       return wallsOf(item.dating, null, [], 'UTC')[0]
     }
     expect(lastDay('white', null)).toMatchObject({ lastDay: '2027-03-06' })

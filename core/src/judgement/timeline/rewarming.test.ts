@@ -13,7 +13,7 @@ function warmedAgain(): Story {
   return story
 }
 const admitted = (story: Story, minutes: number) =>
-  rewarmed.admit(
+  rewarmed.refuse(
     { about: { type: 'batch', id: 'batch' }, at: at(minutes), body: again } as Claim<'rewarmed'>,
     ((type: string) => (type === 'batch' ? story.batch : null)) as Read,
     world,

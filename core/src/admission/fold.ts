@@ -1,0 +1,72 @@
+import type { AnyClaim, Entry, Kind } from '../ledger/entry'
+import type { Known } from '../ledger/late'
+import type { Id, SubjectType } from '../ledger/subject'
+import { withFact, type BatchFact, type BatchState } from '../state/batch'
+import { factOf } from '../state/fact'
+import type { ItemState } from '../state/item'
+import { NEW_KITCHEN } from '../state/kitchen'
+import type { NewItem } from '../state/newItem'
+import type { States } from '../state/state'
+import type { Begun, KindOf } from './guard/kindOf'
+import { kindOf, kinds } from './kinds'
+
+/**
+ * The fold: the state of a subject after one more entry that changes it; null while nothing began it. Entries are folded
+ * in chain order, then those still on the tablet; the order matters only between amendments of one entry. What an entry
+ * does is its kind's to say; a fact of its kind is added here.
+ */
+export const apply: { [T in SubjectType]: (id: Id, state: States[T] | null, entry: Entry) => States[T] | null } = {
+  kitchen: (id, state, entry) => foldOne('kitchen', id, state ?? NEW_KITCHEN, entry),
+  limits: (id, state, entry) => foldOne('limits', id, state, entry),
+  method: (id, state, entry) => foldOne('method', id, state, entry),
+  batch: (id, state, entry) => foldOne('batch', id, state, entry),
+  instrument: (id, state, entry) => foldOne('instrument', id, state, entry),
+  lot: (id, state, entry) => foldOne('lot', id, state, entry),
+  item: (id, state, entry) => foldOne('item', id, state, entry),
+  vessel: (id, state, entry) => foldOne('vessel', id, state, entry),
+  unit: (id, state, entry) => foldOne('unit', id, state, entry),
+}
+
+function foldOne<T extends SubjectType>(type: T, id: Id, state: States[T] | null, entry: Entry): States[T] | null {
+  const kind: KindOf<Kind> = kindOf<Kind>(entry.claim)
+  const known: Known = { ...entry, lateAfter: kind.lateAfter ?? Infinity }
+  if (state === null) {
+    const begun = kind.begins?.[type]?.(known, id) ?? null
+    return begun && complete(type, id, begun, entry.claim)
+  }
+  const changed = kind.folds?.[type]?.(state, known, id) ?? state
+  return type === 'batch' && kind.fact ? (withOwnFact(changed as BatchState, kind, known) as States[T]) : changed
+}
+
+/** What the fold adds to a subject that has just begun: no facts yet; by which entry it came to be. */
+function complete<T extends SubjectType>(type: T, id: Id, begun: Begun[T], claim: AnyClaim): States[T]
+function complete(type: SubjectType, id: Id, begun: Begun[SubjectType], claim: AnyClaim): States[SubjectType] {
+  if (type === 'batch') return { ...(begun as Begun['batch']), facts: noFacts() }
+  if (type === 'item') {
+    const item: ItemState = { ...(begun as NewItem), id, born: claim.id, bornAs: claim.kind, undone: false }
+    return item
+  }
+  return begun as States[SubjectType]
+}
+
+/** A fact of a kind that is not told of this batch at all, as a reading that was moved here, is its own fold's to add. */
+function withOwnFact(batch: BatchState, { kind, fact }: KindOf<Kind>, known: Known): BatchState {
+  const { claim, seal } = known
+  const value = (fact as (claim: AnyClaim, seal: Entry['seal']) => never)(claim, seal)
+  return withFact(batch, kind as BatchFact, factOf(known, claim.at, value))
+}
+
+/** The facts of a batch about which nothing was entered since it began: no fact of any kind that leaves one. */
+export function noFacts(): BatchState['facts'] {
+  const told = Object.values(kinds).filter(({ fact }) => fact !== undefined)
+  return Object.fromEntries(told.map(({ kind }) => [kind, []])) as unknown as BatchState['facts']
+}
+
+/** A batch about which nothing was entered since it began. */
+export const NOTHING_YET = {
+  facts: noFacts(),
+  recalls: [],
+  served: null,
+  disposition: null,
+  reworks: [],
+} satisfies Partial<BatchState>
