@@ -32,7 +32,6 @@ const refusals: { [C in Refusal['code']]: [Extract<Refusal, { code: C }>, ...nam
   'already there': [{ code: 'already there', field: 'about.id', what: 'lot' }, 'lot'],
   'code taken': [{ code: 'code taken', field: 'body.code', taken: '62-1a' }, '62-1a'],
   'batch closed': [{ code: 'batch closed', field: 'about.id', batch: '62-1' }, '62-1'],
-  'other checks': [{ code: 'other checks', field: 'body.checks' }],
   'cannot measure that': [{ code: 'cannot measure that', field: 'body.where', instrument: 'IR1' }, 'IR1'],
   'not a reading': [{ code: 'not a reading', field: 'body.target' }],
   'older version': [{ code: 'older version', field: 'body', current: 4 }, '4'],

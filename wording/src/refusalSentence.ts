@@ -39,8 +39,6 @@ export function refusalSentence(refusal: Refusal): string {
       return `${refusal.taken} is taken by another. Take the next number.`
     case 'batch closed':
       return `${refusal.batch} was thrown away: nothing more is entered about it.`
-    case 'other checks':
-      return 'The checks sent are not those of the method and the limits in force. Start it again.'
     case 'cannot measure that':
       return `${refusal.instrument} does not read there: only a probe reads a core.`
     case 'not a reading':

@@ -6,7 +6,7 @@
  *
  * Imports: ground to advice.
  */
-export { follows, kinds, needs, upcast, touches } from './kinds'
+export { follows, kinds, needs, asFolded, upcast, touches } from './kinds'
 export { admit, AHEAD_ALLOWED, parseClaim, type Author } from './admission'
 export { REWARMED_HOW } from './cooling/rewarmed'
 export type { BakeNotShown, Refusal } from './guard/refusal'

@@ -1,4 +1,5 @@
-import type { AnyClaim, Claim, Kind } from '../ledger/entry'
+import { canonical } from '../ground/canonical'
+import type { AnyClaim, Claim, Entry, Kind } from '../ledger/entry'
 import type { Subject } from '../ledger/subject'
 import type { Read } from '../state/state'
 import type { World } from '../judgement/world'
@@ -25,6 +26,21 @@ export function upcast(claim: AnyClaim): AnyClaim {
   if (claim.v === kind.v || !kind.upcast) return claim
   const body = kind.upcast(claim.body as unknown as Record<string, unknown>, claim.v)
   return { ...claim, v: kind.v, body } as unknown as AnyClaim
+}
+
+/** An entry as it is folded: what core worked out of its body in place of what was sent, brought up to today's version. */
+export function asFolded<E extends Entry>(entry: E): E {
+  const own = entry.seal?.resolved?.body
+  const claim = own ? ({ ...entry.claim, body: { ...entry.claim.body, ...own } } as AnyClaim) : entry.claim
+  return { ...entry, claim: upcast(claim) }
+}
+
+/** What core works out of a claim's body where what was sent is another; null: nothing is. */
+export function differencesOf(claim: AnyClaim, read: Read, world: World): Record<string, unknown> | null {
+  const own = kindOf<Kind>(claim).derive?.(claim, read, world) ?? {}
+  const sent = claim.body as unknown as Record<string, unknown>
+  const others = Object.entries(own).filter(([name, value]) => canonical(value) !== canonical(sent[name] ?? null))
+  return others.length > 0 ? Object.fromEntries(others) : null
 }
 
 /** The subjects whose state a claim changes. */

@@ -2,11 +2,11 @@ import type { Instant } from '../ground/instant'
 import { offsetMinutes } from '../ground/zone'
 import { canonical } from '../ground/canonical'
 import { admit, parseClaim } from '../admission/admission'
-import { kindOf, upcast, touches } from '../admission/kinds'
+import { asFolded, differencesOf, kindOf, touches, upcast } from '../admission/kinds'
 import type { KindOf } from '../admission/guard/kindOf'
 import { seal, type ChainHead, type Sha256 } from '../ledger/chain'
 import type { Id, Role, Subject } from '../ledger/subject'
-import type { AnyClaim, Kind, Seal, SealedEntry } from '../ledger/entry'
+import type { AnyClaim, Kind, Resolved, Seal, SealedEntry } from '../ledger/entry'
 import { RULES } from '../ledger/late'
 import { FieldError } from '../ground/field'
 import type { Refusal } from '../admission/guard/refusal'
@@ -97,11 +97,13 @@ export function append(claim: AnyClaim, poster: Poster, book: Book, sha256: Sha2
     ...(resolved ? { resolved } : {}),
   }
   const { entry, canon } = seal(claim, book.head, stamp, sha256)
-  book.keep({ ...entry, claim: upcast(claim) }, canon, touches(claim))
+  book.keep(asFolded(entry), canon, touches(claim))
   return { id, outcome: 'accepted', seal: entry.seal }
 }
 
-function resolvedOf(claim: AnyClaim, read: Read, world: World) {
+function resolvedOf(claim: AnyClaim, read: Read, world: World): Resolved | null {
   const kind: KindOf<Kind> = kindOf<Kind>(claim)
-  return kind.resolve?.(claim, read, world) ?? null
+  const found = kind.resolve?.(claim, read, world) ?? null
+  const body = differencesOf(claim, read, world)
+  return body ? { ...found, body } : found
 }

@@ -5,7 +5,7 @@ import { canonical } from '../ground/canonical'
 import { GENESIS, type ChainHead, type Sha256 } from '../ledger/chain'
 import type { Hash, Id, InstrumentKind, Role, SubjectType } from '../ledger/subject'
 import type { AnyClaim, Kind, Seal, SealedEntry } from '../ledger/entry'
-import { kinds } from '../admission/kinds'
+import { kinds, upcast } from '../admission/kinds'
 import type { HouseLine, LimitKey, LimitSet } from '../rules/limit'
 import { limitsAt as versionAt, limitSetOf } from '../rules/limitSet'
 import { PRACTICE, type Practice } from '../rules/practice'
@@ -84,7 +84,7 @@ export function openKitchen(setup: KitchenSetup): MemoryKitchen {
       const { claim } = JSON.parse(canon) as { claim: AnyClaim }
       kept.push({ ...entry, claim })
       book.head = entry.seal
-      known.set(claim.id, { claim: canonical(entry.claim), seal: entry.seal })
+      known.set(claim.id, { claim: canonical(upcast(claim)), seal: entry.seal })
       for (const { type, id } of folded) {
         const fold = apply[type] as (id: Id, state: unknown, entry: SealedEntry) => unknown
         const state = fold(id, states.get(`${type} ${id}`) ?? null, entry)

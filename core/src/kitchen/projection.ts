@@ -9,7 +9,7 @@ import type { States } from '../state/state'
 import type { Look } from '../state/unit'
 
 export { apply } from '../admission/fold'
-export { upcast, touches } from '../admission/kinds'
+export { asFolded, touches, upcast } from '../admission/kinds'
 
 /**
  * What a database keeps beside the state of a subject because it is asked for so often: facts, nothing that depends on the

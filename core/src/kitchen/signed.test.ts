@@ -90,8 +90,12 @@ describe('a line signed in place of guidance', () => {
     sign(story, line)
     const signed = story.kitchen.read('method', custard.id)!.signed
     sign(story, null, -10)
-    const begun = story.post('batch-started', idOf('b'), 0, story.begun('b', 0, custard, signed)).posted
-    expect(begun).toMatchObject({ ok: false, code: 'other checks' })
+    const begun = story.begun('b', 0, custard, signed)
+    expect(story.post('batch-started', idOf('b'), 0, begun).posted).toMatchObject({ ok: true })
+    // What was signed no longer is: the batch is held to the guidance.
+    const held = story.kitchen.read('batch', idOf('b'))!
+    expect(held.checks).not.toEqual(begun.checks)
+    expect(held.checks).toEqual(story.begun('c', 0, custard).checks)
   })
 })
 

@@ -60,6 +60,8 @@ export interface LeftOver {
   useBys: { name: string; lastDay: Day }[]
   /** Where it is kept; null: not said. */
   spot: Spot | null
+  /** Calendar days it may be kept, the day it was opened being day 1. */
+  keepDays: number
 }
 
 /** Something that went in after the kill, or into the pot on the heat. */
@@ -181,6 +183,8 @@ export interface Seal {
 
 /** What only the server can say of an entry, because it looks at what is on its shelves. */
 export interface Resolved {
+  /** Fields of the body that core works out, where what was sent was another: these count. */
+  body?: Record<string, unknown>
   /** Egg that went in: pasteurized only out of a received lot that is. */
   egg?: LotForm
   /** Frozen fruit that went in is of a received lot that its supplier treated. */

@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto'
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import type { Instant } from '../ground/instant'
-import { upcast, touches } from '../admission/kinds'
+import { asFolded, touches } from '../admission/kinds'
 import { verifyChain } from '../ledger/chain'
 import type { Id } from '../ledger/subject'
 import type { SealedEntry } from '../ledger/entry'
@@ -71,7 +71,7 @@ function golden(name: string): Golden {
 function opened(entries: readonly SealedEntry[]): Map<string, unknown> {
   const states = new Map<string, unknown>()
   for (const sealed of entries) {
-    const entry = { ...sealed, claim: upcast(sealed.claim) }
+    const entry = asFolded(sealed)
     for (const { type, id } of touches(entry.claim)) {
       const fold = apply[type] as (id: Id, state: unknown, entry: SealedEntry) => unknown
       states.set(`${type} ${id}`, fold(id, states.get(`${type} ${id}`) ?? null, entry))

@@ -1,8 +1,8 @@
 import { createRequire } from 'node:module'
 import { Resvg } from '@resvg/resvg-js'
+import { FONT, type Size } from './labelArt'
 import PDFDocument from 'pdfkit'
 import svgToPdf from 'svg-to-pdfkit'
-import { FONT, type Size } from './labelArt'
 
 /** Papers that labels come on. A roll has a page a label; a sheet has many. mm. */
 export const PAPERS = {

@@ -74,9 +74,9 @@ export class Append {
         read: projections.read,
         keep(entry, canon, folded) {
           book.head = entry.seal
-          const { claim, seal } = entry
-          sealed.push({ claim, canon, seal })
-          known.set(claim.id, { claim: canonical(claim), seal })
+          const { claim } = JSON.parse(canon) as { claim: AnyClaim }
+          sealed.push({ claim: entry.claim, canon, seal: entry.seal })
+          known.set(claim.id, { claim: canonical(upcast(claim)), seal: entry.seal })
           projections.fold(folded, entry)
         },
       }

@@ -63,7 +63,6 @@ const STATUS: Record<Refusal['code'], number> = {
   'already there': 409,
   'code taken': 409,
   'batch closed': 409,
-  'other checks': 422,
   'cannot measure that': 422,
   'not a reading': 422,
   'older version': 409,

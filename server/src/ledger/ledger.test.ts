@@ -15,7 +15,7 @@ interface Result {
   code?: string
   field?: string
   sentence?: string
-  seal?: { seq: number }
+  seal?: { seq: number; resolved?: object }
 }
 
 let kitchen: TestKitchen
@@ -99,7 +99,7 @@ describe('posting entries', () => {
     })
   })
 
-  it('refuses a batch that is not there, a code taken, other checks than core resolves, and a stranger', async () => {
+  it('refuses a batch that is not there, a code taken and a stranger; other checks than core resolves are neither refused nor believed', async () => {
     await startedBatch('a-5')
     const weaker = kitchen.start('a-6')
     const body = { ...(weaker.body as { checks: unknown[] }) }
@@ -112,7 +112,16 @@ describe('posting entries', () => {
         { ...kitchen.start('a-7'), by: uuid() },
       ]),
     )
-    expect(answers.map(({ code }) => code)).toEqual(['not there', 'code taken', 'other checks', 'not on the list'])
+    expect(answers.map(({ code, outcome }) => code ?? outcome)).toEqual([
+      'not there',
+      'code taken',
+      'accepted',
+      'not on the list',
+    ])
+    const { checks } = kitchen.start('a-8').body as { checks: unknown[] }
+    expect(answers[2]!.seal?.resolved).toEqual({ body: { checks } })
+    const { batch } = (await kitchen.get(`/api/batches/${weaker.about.id}`)).body as { batch: { checks: unknown[] } }
+    expect(batch.checks).toEqual(checks)
   })
 
   it("asks for the lead's PIN where only the lead may", async () => {

@@ -2,7 +2,6 @@ import {
   apply,
   columnsOf,
   parentsOf,
-  upcast,
   type Entry,
   type Id,
   type Read,
@@ -46,12 +45,12 @@ export class Projections {
   readonly read: Read = <T extends SubjectType>(type: T, id: Id) =>
     (this.kept.get(`${type} ${id}`)?.state ?? null) as States[T] | null
 
+  /** @param entry as it is folded: `asFolded` */
   fold(subjects: readonly Subject[], entry: Entry): void {
-    const today = { ...entry, claim: upcast(entry.claim) }
     for (const { type, id } of subjects) {
       const fold = apply[type] as (id: Id, state: unknown, entry: Entry) => States[SubjectType] | null
       const known = this.kept.get(`${type} ${id}`)
-      const state = fold(id, known?.state ?? null, today)
+      const state = fold(id, known?.state ?? null, entry)
       if (state === null) continue
       const parents = known ? known.parents : ''
       this.kept.set(`${type} ${id}`, { type, id, state, parents, seq: entry.seal?.seq ?? null })

@@ -1,5 +1,5 @@
 import type { SqlEntityManager } from '@mikro-orm/postgresql'
-import { upcast, touches, type Id, type SealedEntry, type States, type SubjectType } from '@logged-thermal/core'
+import { asFolded, touches, type Id, type SealedEntry, type States, type SubjectType } from '@logged-thermal/core'
 import type { KitchenScope } from '../database/kitchenScope'
 import { query } from '../database/query'
 import { readAfter } from './entries.service'
@@ -44,7 +44,7 @@ async function foldPiece(
   first: boolean,
 ): Promise<void> {
   const projections = new Projections(zone)
-  const known = entries.map(({ claim, seal }) => ({ claim: upcast(claim), seal }))
+  const known = entries.map(asFolded)
   const subjects = known.flatMap(({ claim }) => touches(claim))
   if (!first && subjects.length > 0) {
     for (const { what, id, content } of await query<Gathered>(em, gatherStates(kitchenId, subjects)))

@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common'
 import type { SqlEntityManager } from '@mikro-orm/postgresql'
-import { upcast, touches, type Id, type Subject, type SubjectType } from '@logged-thermal/core'
+import { asFolded, touches, type Id, type Subject, type SubjectType } from '@logged-thermal/core'
 import { KitchenScope } from '../database/kitchenScope'
 import { query } from '../database/query'
 import { entriesOf, readAfter } from './entries.service'
@@ -53,7 +53,7 @@ async function findSubjects(scope: KitchenScope, kitchenId: Id): Promise<void> {
   for (let read = ENTRIES; read === ENTRIES; seq += read) {
     read = await scope.inKitchen(kitchenId, async (em) => {
       const entries = await readAfter(em, kitchenId, seq, ENTRIES)
-      const known = entries.map(({ claim, seal }) => ({ claim: upcast(claim), seal }))
+      const known = entries.map(asFolded)
       for (const statement of saveSubjects(kitchenId, known)) await query(em, statement)
       return entries.length
     })
@@ -103,11 +103,11 @@ export async function foldAnew(
 ): Promise<void> {
   const own = new Projections('UTC')
   let last = 0
-  for (const { claim, seal } of await entriesOf(em, kitchenId, id)) {
-    const entry = { claim: upcast(claim), seal }
+  for (const sealed of await entriesOf(em, kitchenId, id)) {
+    const entry = asFolded(sealed)
     const subjects = touches(entry.claim).filter((each) => each.type === type && each.id === id)
     own.fold(subjects, entry)
-    if (subjects.length > 0) last = seal.seq
+    if (subjects.length > 0) last = entry.seal.seq
   }
   const state = own.read(type, id)
   if (state !== null) projections.renew(type, id, state, last)

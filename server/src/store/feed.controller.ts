@@ -2,7 +2,6 @@ import { randomBytes, timingSafeEqual } from 'node:crypto'
 import { Controller, Get, Param, ParseUUIDPipe, Post, Res } from '@nestjs/common'
 import { ApiTags } from '@nestjs/swagger'
 import type { Response } from 'express'
-import ical from 'ical-generator'
 import { addDays, parseDay, type ItemCard, type UnitState } from '@logged-thermal/core'
 import { measureWords } from '@logged-thermal/wording'
 import { KitchenScope } from '../database/kitchenScope'
@@ -13,6 +12,7 @@ import { Kitchen } from '../people/kitchen.entity'
 import { Person } from '../people/person.entity'
 import { Needs, OfShift } from '../people/shift.guard'
 import type { Shift } from '../people/shifts.service'
+import ical from 'ical-generator'
 
 const NO_FEED = () => new Problem(404, 'not there', 'There is no calendar at this address.', 'secret')
 

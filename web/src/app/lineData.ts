@@ -1,6 +1,6 @@
 import {
   apply,
-  upcast,
+  asFolded,
   touches,
   type BatchState,
   type Entry,
@@ -53,7 +53,7 @@ export function foldLine(line: LineData, entry: Entry): LineData {
   const seq = entry.seal?.seq ?? line.seq
   if (entry.seal && seq <= line.seq) return line
   let next: LineData = { ...line, seq }
-  const today = { ...entry, claim: upcast(entry.claim) }
+  const today = asFolded(entry)
   for (const { type, id } of touches(entry.claim)) {
     switch (type) {
       case 'batch':

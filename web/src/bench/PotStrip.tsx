@@ -1,8 +1,7 @@
 import { useNavigate } from 'react-router'
 import { urgency } from '@logged-thermal/core'
-import type { Reader } from '@logged-thermal/wording'
+import { type Reader, asksWords } from '@logged-thermal/wording'
 import type { JudgedBatch } from '../app/kitchen'
-import { asksWords } from '@logged-thermal/wording'
 import { Key } from '../parts/Key'
 
 /** More than these are on the Line. */

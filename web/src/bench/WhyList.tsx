@@ -1,5 +1,5 @@
 import { useEffect, useRef } from 'react'
-import { type BatchState, type Finding } from '@logged-thermal/core'
+import type { BatchState, Finding } from '@logged-thermal/core'
 import {
   checkTitle,
   clock,

@@ -19,6 +19,7 @@ import {
   limitDegreesOf,
   passingSentence,
   type Reader,
+  asksWords,
 } from '@logged-thermal/wording'
 import { sentenceOf, usePostSignedMutation } from '../app/api'
 import { useClaim, useEnter } from '../app/enter'
@@ -27,7 +28,6 @@ import { useHand, useJudged, useLine, useMeans, type JudgedBatch } from '../app/
 import type { LineData } from '../app/lineData'
 import { useNow } from '../app/now'
 import { PinPad } from '../door/PinPad'
-import { asksWords } from '@logged-thermal/wording'
 import { Key } from '../parts/Key'
 import { Sheet } from '../parts/Sheet'
 import './handover.css'

@@ -1,5 +1,4 @@
-import type { LimitKey, LimitSet, Line, Limit } from '@logged-thermal/core'
-import { isLooser, ruleSets } from '@logged-thermal/core'
+import { type LimitKey, type LimitSet, type Line, type Limit, isLooser, ruleSets } from '@logged-thermal/core'
 import { limitCells, lineName, sourceOf, type Reader } from '@logged-thermal/wording'
 import { LimitPicture } from './LimitPicture'
 

@@ -1,6 +1,5 @@
-import { limitChanges, type LimitChange, type LimitSet, type LimitsState } from '@logged-thermal/core'
+import { limitChanges, type LimitChange, type LimitSet, type LimitsState, dayOf } from '@logged-thermal/core'
 import { clock, dayName, lineName, ruleWords, type Reader, practiceSentence } from '@logged-thermal/wording'
-import { dayOf } from '@logged-thermal/core'
 import type { PersonOnList } from '../app/lineData'
 import { Key } from '../parts/Key'
 

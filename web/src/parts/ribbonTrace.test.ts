@@ -1,5 +1,4 @@
 import { ribbonTrace } from './ribbonTrace'
-
 import { at, cooling, judged } from '../test/judgedBatch'
 
 const ribbon = ({ batch, findings, forecast }: ReturnType<typeof judged>, now: number) =>

@@ -42,6 +42,11 @@ export interface KindOf<K extends Kind> {
   reads(claim: Claim<K>): Subject[]
   /** Still further ones that only come to light once those are read. */
   readsThen?(claim: Claim<K>, read: Read, world: World): Subject[]
+  /**
+   * What of its body only core can work out: checks, terms, dates, what is inherited. What was sent is not taken for it:
+   * where it differs, ours is sealed beside it and counts. Called once nothing refuses it; left out: nothing is.
+   */
+  derive?(claim: Claim<K>, read: Read, world: World): Partial<Bodies[K]>
   /** What the server finds out about it as it seals it; left out or null: nothing. */
   resolve?(claim: Claim<K>, read: Read, world: World): Resolved | null
   /** Why it cannot be taken as things stand, or null. */

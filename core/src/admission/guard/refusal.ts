@@ -34,7 +34,6 @@ export type Refusal =
   | { code: 'already there'; field: string; what: 'batch' | 'instrument' | 'lot' | 'item' }
   | { code: 'code taken'; field: 'body.code'; taken: string }
   | { code: 'batch closed'; field: 'about.id'; batch: string }
-  | { code: 'other checks'; field: 'body.checks' }
   | { code: 'cannot measure that'; field: 'body.where'; instrument: string }
   | { code: 'not a reading'; field: 'body.target' }
   | { code: 'older version'; field: 'body'; current: number }

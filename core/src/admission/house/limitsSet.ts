@@ -1,10 +1,11 @@
+import { FORMER_PRACTICE } from '../../rules/formerPractice'
 import type { LimitSet, HouseLine, Line } from '../../rules/limit'
 import type { LimitsState } from '../../state/state'
 import type { EntryOf, KindOf } from '../guard/kindOf'
 import { canonical } from '../../ground/canonical'
 import { FieldError, flag, id, instant, list, number, object, oneOf, text, whole, type Field } from '../../ground/field'
 import { isLooser, linesOf } from '../../rules/limitSet'
-import { PERMITS, PRACTICE, type Practice } from '../../rules/practice'
+import { PERMITS, type Practice } from '../../rules/practice'
 import { ruleSets } from '../../rules/sets/ruleSets'
 import { parseVariance } from '../../rules/parseVariance'
 import { parseRule } from '../../rules/parseRule'
@@ -25,10 +26,9 @@ export const limitsSet: KindOf<'limits-set'> = {
   about: 'limits',
   may: ['lead'],
   signed: true,
-  // A house that never said so does not warm again.
   upcast: ({ set, ...rest }) => {
     const former = set as { practice?: Partial<Practice> }
-    return { ...rest, set: { ...former, practice: { ...PRACTICE, rewarmings: 0, ...former.practice } } }
+    return { ...rest, set: { ...former, practice: { ...FORMER_PRACTICE, ...former.practice } } }
   },
   parse(body) {
     return { set: parseSet(object(body, ['set']).set) }

@@ -1,7 +1,6 @@
 import type { ItemSplit, Inherited } from '../../ledger/storeEntries'
 import { splitOff, inheritedOf } from '../../state/newItem'
 import { factOf } from '../../state/fact'
-import { canonical } from '../../ground/canonical'
 import { id, object, text } from '../../ground/field'
 import { itemLeft } from '../../state/item'
 import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
@@ -35,7 +34,7 @@ export const itemSplit: KindOf<'item-split'> = {
   writes: ({ about, body: { into } }) => [about, { type: 'item', id: into }],
   reads: () => [],
   refuse(claim, read) {
-    const { into, code, measure, as } = claim.body
+    const { into, code, measure } = claim.body
     const item = openItem(claim, read)
     if (isRefusal(item)) return item
     if (read('item', into)) return { code: 'already there', field: 'body.into', what: 'item' }
@@ -44,9 +43,11 @@ export const itemSplit: KindOf<'item-split'> = {
     const left = itemLeft(item)
     if (measure.unit !== left.unit || measure.value >= left.value)
       return { code: 'item shut', field: 'body.measure', item: item.code, why: { code: 'more than is left', left } }
-    return canonical(inheritedOf(item, measure.value / item.measure.value)) === canonical(as)
-      ? null
-      : { code: 'other lineage', field: 'body' }
+    return null
+  },
+  derive({ about, body: { measure } }, read) {
+    const item = read('item', about.id)!
+    return { as: inheritedOf(item, measure.value / item.measure.value) }
   },
   begins: { item: (entry) => splitOff(entry, entry.claim.body) },
   folds: {

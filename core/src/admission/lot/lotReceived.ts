@@ -4,7 +4,6 @@ import { factOf } from '../../state/fact'
 import { MINUTE } from '../../ground/instant'
 import { dayOf } from '../../ground/zone'
 import { EGG_SIZES, type EggSize } from '../../recipe/ingredient/eggGrams'
-import { canonical } from '../../ground/canonical'
 import { catalogue } from '../../recipe/ingredient/catalogue'
 import { FieldError, id, object, oneOf, text, typedTemperature, whole, type Field } from '../../ground/field'
 import { limitsAt } from '../../rules/limitSet'
@@ -36,7 +35,7 @@ export const lotReceived: KindOf<'lot-received'> = {
   // Before receiving was judged a lot was what it said it was, and none was held as an item.
   upcast: (body) => ({
     ...body,
-    name: catalogue[String(body.ingredient)]?.name ?? String(body.ingredient),
+    name: FORMER_NAMES[String(body.ingredient)] ?? String(body.ingredient),
     scheme: null,
     treatment: null,
     received: null,
@@ -100,10 +99,11 @@ export const lotReceived: KindOf<'lot-received'> = {
     const found = receivingOf(body, limits, day, limits.practice.susceptible)
     const [why] = found.reasons
     if (why && !isAllowed(verdict, found)) return { code: 'received otherwise', field: 'body.verdict', why }
-    if (!held) return null
-    const { item, code, measure, cost, unit, shelf } = held
-    const followed = { item, code, measure, cost, unit, shelf, ...packageOf(body, limits, day, at) }
-    return canonical(followed) === canonical(held) ? null : { code: 'other lineage', field: 'body' }
+    return null
+  },
+  derive({ at, body }, read, world) {
+    const limits = limitsNow(world, read, at)
+    return limits && body.held ? { held: { ...body.held, ...packageOf(body, limits, dayOf(at, world.zone), at) } } : {}
   },
   lateAfter: 30 * MINUTE,
   begins: {
@@ -178,3 +178,6 @@ function parseHeld(field: Field): LotHeld {
     facts: facts.value as LotHeld['facts'],
   }
 }
+
+/** What egg was called before a lot had a name of its own; it never changes. */
+const FORMER_NAMES: Record<string, string> = { egg: 'Whole egg', yolk: 'Yolk', white: 'Egg white' }

@@ -5,7 +5,6 @@ import { type Terms, FORMER_TERMS, termsOf } from '../../recipe/checks/terms'
 import type { Id } from '../../ledger/subject'
 import { KEPT_APART } from '../../state/kitchen'
 import { dayOf, type Day } from '../../ground/zone'
-import { canonical } from '../../ground/canonical'
 import { id, list, number, object, text, whole } from '../../ground/field'
 import type { LimitSet } from '../../rules/limit'
 import { limitsAt } from '../../rules/limitSet'
@@ -47,7 +46,7 @@ export const batchStarted: KindOf<'batch-started'> = {
       code: text(code, 12),
       method: { id: id(m.id), ...parseProcedure(m) },
       limits: { id: id(l.id), version: whole(l.version, 1, 1e6) },
-      // Neither their shape nor that of the terms needs parsing: admit takes only the very ones that core resolves.
+      // Neither their shape nor that of the terms needs parsing: what core derives is taken and not these.
       checks: list(checks, ({ value }) => value as Check),
       vessel: parseVessel(vessel),
       factor: number(factor, 0.01, 1000),
@@ -59,7 +58,7 @@ export const batchStarted: KindOf<'batch-started'> = {
     { type: 'method', id: body.method.id },
     { type: 'limits', id: body.limits.id },
   ],
-  refuse({ about, at, body, kitchen }, read, { zone }) {
+  refuse({ about, at, body, kitchen }, read) {
     if (read('batch', about.id)) return { code: 'already there', field: 'about.id', what: 'batch' }
     const method = approvedOf(read('method', body.method.id))
     if (!method) return { code: 'not there', field: 'body.method', what: 'method' }
@@ -67,16 +66,16 @@ export const batchStarted: KindOf<'batch-started'> = {
     if (!limits) return { code: 'not there', field: 'body.limits', what: 'limits' }
     if (method.version !== body.method.version) return { code: 'older version', field: 'body', current: method.version }
     if (limits.version !== body.limits.version) return { code: 'older version', field: 'body', current: limits.version }
-    const signed = read('method', body.method.id)?.signed ?? NOTHING_SIGNED
-    const resolved = heldTo(method, body.factor, limits, isForSusceptible(body.terms), dayOf(at, zone), signed)
-    const { method: ref, checks, terms } = body
-    if (canonical(resolved) !== canonical({ method: ref, checks, terms: terms ?? null })) {
-      return { code: 'other checks', field: 'body.checks' }
-    }
     if (read('kitchen', kitchen)?.codes.includes(body.code)) {
       return { code: 'code taken', field: 'body.code', taken: body.code }
     }
     return null
+  },
+  derive({ at, body }, read, { zone }) {
+    const state = read('method', body.method.id)
+    const limits = limitsAt(read('limits', body.limits.id)!.versions, at)!
+    const signed = state?.signed ?? NOTHING_SIGNED
+    return heldTo(approvedOf(state)!, body.factor, limits, isForSusceptible(body.terms), dayOf(at, zone), signed)
   },
   begins: {
     batch: ({ claim: { about, at, by, body } }) => ({

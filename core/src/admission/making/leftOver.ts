@@ -1,15 +1,15 @@
+import type { BatchState } from '../../state/batch'
+import type { Read } from '../../state/state'
 import type { LeftOver, Bodies, Claim } from '../../ledger/entry'
-import { BY_PRODUCT_DAYS } from '../../recipe/ingredient/byProduct'
 import type { EggPart } from '../../recipe/ingredient/eggGrams'
 import type { Known } from '../../ledger/late'
 import type { HeatStatus } from '../../ledger/storeEntries'
 import { factOf } from '../../state/fact'
 import { NO_ITEM, putIn, type NewItem } from '../../state/newItem'
 import { asEntered, EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
-import { canonical } from '../../ground/canonical'
 import { eggLedger, leftOverOf } from '../../judgement/timeline/eggLedger'
 import type { Day } from '../../ground/zone'
-import { id, instant, list, number, object, oneOf, text, type Field } from '../../ground/field'
+import { id, instant, list, number, object, oneOf, text, whole, type Field } from '../../ground/field'
 import { parseSpot } from '../guard/parseStore'
 import { parseDayField } from '../../rules/parseVariance'
 
@@ -27,14 +27,30 @@ declare module '../../state/batch' {
 /** What a batch's eggs left over is kept as an item of its own, or thrown away; its lineage is the batch's. */
 export const leftOver: KindOf<'left-over'> = {
   kind: 'left-over',
-  v: 2,
+  v: 3,
   about: 'item',
   may: EVERYONE_WHO_COOKS,
   signed: false,
-  upcast: (body) => ({ ...body, useBys: [], spot: null }),
+  upcast: (body, v) => ({
+    ...body,
+    ...(v === 1 ? { useBys: [], spot: null } : {}),
+    keepDays: FORMER_DAYS[body.part as EggPart],
+  }),
   parse(body) {
-    const names = ['batch', 'code', 'part', 'grams', 'then', 'made', 'lots', 'heat', 'useBys', 'spot'] as const
-    const { batch, code, part, grams, then, made, lots, heat, useBys, spot } = object(body, names)
+    const names = [
+      'batch',
+      'code',
+      'part',
+      'grams',
+      'then',
+      'made',
+      'lots',
+      'heat',
+      'useBys',
+      'spot',
+      'keepDays',
+    ] as const
+    const { batch, code, part, grams, then, made, lots, heat, useBys, spot, keepDays } = object(body, names)
     return {
       batch: id(batch),
       code: text(code, 12),
@@ -46,6 +62,7 @@ export const leftOver: KindOf<'left-over'> = {
       heat: oneOf(heat, ['shell', 'pasteurized'] as const),
       useBys: list(useBys, parseUseBy, 40),
       spot: spot.value === null ? null : parseSpot(object(spot, ['unit', 'shelf'])),
+      keepDays: whole(keepDays, 1, 30),
     }
   },
   writes: ({ about, body: { batch } }) => [about, { type: 'batch', id: batch }],
@@ -57,15 +74,14 @@ export const leftOver: KindOf<'left-over'> = {
     if (read('item', about.id)) return { code: 'already there', field: 'about.id', what: 'item' }
     const batch = read('batch', body.batch)
     if (!batch) return { code: 'not there', field: 'body.batch', what: 'batch' }
-    const lots = body.lots.flatMap((lot) => read('lot', lot) ?? [])
     if (body.spot?.unit && !read('unit', body.spot.unit)) return { code: 'not there', field: 'body.spot', what: 'unit' }
-    const lineage = leftOverOf(batch, body.part, body.grams, body.then, lots, body.spot)
-    if (!lineage || canonical(lineage) !== canonical(body)) return { code: 'other lineage', field: 'body' }
+    if (!lineageOf(batch, body, read)) return { code: 'other lineage', field: 'body' }
     const left = eggLedger(batch).find(({ part }) => part === body.part)?.left ?? 0
     // A scale and a count never agree to the gram.
     const most = left * 1.25 + 30
     return body.grams > most ? { code: 'more than is left', field: 'body.grams', left: Math.round(left) } : null
   },
+  derive: ({ body }, read) => lineageOf(read('batch', body.batch)!, body, read)!,
   fact: asEntered,
   begins: { item: (entry) => leftOverItem(entry, entry.claim) },
 }
@@ -75,15 +91,18 @@ function parseUseBy(field: Field): { name: string; lastDay: Day } {
   return { name: text(name, 40), lastDay: parseDayField(lastDay) }
 }
 
+/** As long as each was kept before the entry said so; it never changes. */
+const FORMER_DAYS: Record<EggPart, number> = { whole: 2, yolk: 2, white: 4 }
+
 const PART_NAME: Record<EggPart, string> = { whole: 'Whole egg', yolk: 'Yolks', white: 'Whites' }
 const HEAT_OF: Record<LeftOver['heat'], HeatStatus> = { shell: 'raw', pasteurized: 'pasteurized' }
 
 function leftOverItem(entry: Known, { at, by, body }: Claim<'left-over'>): NewItem {
-  const { batch, code, part, grams, made, lots, heat, then, spot, useBys } = body
+  const { batch, code, part, grams, made, lots, heat, then, spot, useBys, keepDays } = body
   const measure = { value: grams, unit: 'g' as const }
   const days = {
     what: 'days' as const,
-    count: BY_PRODUCT_DAYS[part],
+    count: keepDays,
     from: null,
     force: 'house' as const,
     source: {
@@ -119,4 +138,10 @@ function leftOverItem(entry: Known, { at, by, body }: Claim<'left-over'>): NewIt
         ? factOf(entry, at, { reason: 'not kept' as const, note: null, measure, grams, cost: null })
         : null,
   }
+}
+
+/** What it is of, from which lots and until when, as the batch's own entries say; null: no such egg went in. */
+function lineageOf(batch: BatchState, { part, grams, then, lots, spot }: LeftOver, read: Read): LeftOver | null {
+  const known = lots.flatMap((lot) => read('lot', lot) ?? [])
+  return leftOverOf(batch, part, grams, then, known, spot)
 }

@@ -4,7 +4,6 @@ import { factOf } from '../../state/fact'
 import { openedBy } from '../../state/itemChanges'
 import { asEntered, EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { MINUTE } from '../../ground/instant'
-import { canonical } from '../../ground/canonical'
 import { flag, id, object, oneOf, text, typedTemperature, type Field } from '../../ground/field'
 import { itemStanding } from '../../judgement/keeping/itemStanding'
 import { partOf, partShut } from '../../judgement/lineage/part'
@@ -68,10 +67,12 @@ export const partUsed: KindOf<'part-used'> = {
     if (!around) return { code: 'not there', field: 'kitchen', what: 'limits' }
     const why = body.happened ? null : partShut(item, into, body, around.ancestry, around.store, at)
     if (why) return { code: 'item shut', field: 'about.id', item: item.code, why }
-    const { exposure } = itemStanding(item, around.store, at)
-    return canonical(partOf(item, exposure.time, world.zone)) === canonical(body.part)
-      ? null
-      : { code: 'other lineage', field: 'body' }
+    return null
+  },
+  derive({ about, at }, read, world) {
+    const item = read('item', about.id)!
+    const { exposure } = itemStanding(item, storeOf(item, read, world, at)!.store, at)
+    return { part: partOf(item, exposure.time, world.zone) }
   },
   lateAfter: 30 * MINUTE,
   fact: asEntered,

@@ -1,3 +1,6 @@
+import type { BatchState } from '../../state/batch'
+import type { Read } from '../../state/state'
+import type { Method } from '../../recipe/method/method'
 import type { Portioned } from '../../ledger/storeEntries'
 import type { Id } from '../../ledger/subject'
 import { NO_ITEM, putIn } from '../../state/newItem'
@@ -64,17 +67,15 @@ export const portioned: KindOf<'portioned'> = {
       return { code: 'code taken', field: 'body.code', taken: body.code }
     if (body.unit !== null && !read('unit', body.unit)) return { code: 'not there', field: 'body.unit', what: 'unit' }
     const batch = read('batch', body.batch)!
-    const made = read('method', body.method)?.versions.find(
-      (method) => method.version === batch.method.version && canonical(methodRef(method)) === canonical(batch.method),
-    )
-    if (!made) return { code: 'not there', field: 'body.method', what: 'method' }
-    const limits = limitsNow(world, read, at)
-    if (!limits) return { code: 'not there', field: 'kitchen', what: 'limits' }
-    if (canonical(portionOf(batch, made, body, limits, world.zone, at)) !== canonical(body))
-      return { code: 'other lineage', field: 'body' }
+    if (!madeBy(batch, body, read)) return { code: 'not there', field: 'body.method', what: 'method' }
+    if (!limitsNow(world, read, at)) return { code: 'not there', field: 'kitchen', what: 'limits' }
     return body.last && !isCleared(batch, world.zone, at)
       ? { code: 'not proven to leave', field: 'body.last', batch: batch.code }
       : null
+  },
+  derive({ at, body }, read, world) {
+    const batch = read('batch', body.batch)!
+    return portionOf(batch, madeBy(batch, body, read)!, body, limitsNow(world, read, at)!, world.zone, at)
   },
   lateAfter: 30 * MINUTE,
   fact: ({ about, body }) => ({ ...body, item: about.id }),
@@ -100,4 +101,10 @@ export const portioned: KindOf<'portioned'> = {
       }
     },
   },
+}
+
+/** The very version of the method that the batch was made by. */
+function madeBy({ method: ref }: BatchState, { method: id }: Portioned, read: Read): Method | undefined {
+  const versions = read('method', id)?.versions
+  return versions?.find((method) => method.version === ref.version && canonical(methodRef(method)) === canonical(ref))
 }

@@ -70,6 +70,7 @@ describe('the separation ledger', () => {
       heat: 'shell',
       useBys: [],
       spot: null,
+      keepDays: 4,
     })
     expect(toSettle(story(taken({ cracked: 20, grams: { yolk: 350, white: 10 } })).batch)).toEqual([])
   })

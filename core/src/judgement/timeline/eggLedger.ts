@@ -1,3 +1,4 @@
+import { BY_PRODUCT_DAYS } from '../../recipe/ingredient/byProduct'
 import { gramsTaken } from '../../state/gramsTaken'
 import type { Instant } from '../../ground/instant'
 import type { Id } from '../../ledger/subject'
@@ -114,6 +115,7 @@ export function leftOverOf(
       return lot?.useBy ? [{ name: lot.code, lastDay: lot.useBy }] : []
     }),
     spot,
+    keepDays: BY_PRODUCT_DAYS[part],
     heat: from.every(({ value }) => value.form === 'pasteurized') ? 'pasteurized' : 'shell',
   }
 }

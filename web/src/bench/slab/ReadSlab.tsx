@@ -1,6 +1,5 @@
 import type { ReactNode } from 'react'
-import { checkTitle, findingSentence, groundsSentence, passingSentence } from '@logged-thermal/wording'
-import { asksWords } from '@logged-thermal/wording'
+import { checkTitle, findingSentence, groundsSentence, passingSentence, asksWords } from '@logged-thermal/wording'
 import { Also } from './Also'
 import type { SlabProps } from './slabProps'
 
