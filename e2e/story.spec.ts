@@ -235,3 +235,25 @@ test('nothing that an accessibility check finds, by day and by night, on a table
   }
   await page.context().close()
 })
+
+test('a tablet behind the server sends what it has, waits until nobody is at it, then loads the new program', async ({
+  browser,
+}) => {
+  const page = await person(browser, 'Mina Osk')
+  await page.locator('.line-name', { hasText: 'Bay-leaf' }).click()
+  await page.getByRole('region', { name: /Degree board/ }).waitFor()
+  // As if another build had been put on the server since; the reading is on its way while that is heard.
+  await page.route('**/api/entries', async (route: Route) => {
+    const response = await route.fetch()
+    await route.fulfill({ response, headers: { ...response.headers(), 'lt-build': 'another' } })
+  })
+  let loads = 0
+  page.on('load', () => loads++)
+  await page.keyboard.type('31.4')
+  await page.keyboard.press('Enter')
+  await expect(standing(page, 'cool-first').locator('.sentence')).toContainText('31.4°')
+  expect(loads).toBe(0)
+  await expect.poll(() => loads, { timeout: 20_000 }).toBe(1)
+  await expect(standing(page, 'cool-first').locator('.sentence')).toContainText('31.4°')
+  await page.context().close()
+})

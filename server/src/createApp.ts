@@ -67,6 +67,12 @@ function securityHeaders(tls: boolean) {
 function serveWeb(app: NestExpressApplication, root: string): void {
   const page = join(root, 'index.html')
   if (!existsSync(page)) throw new Error(`no built web application in ${root}`)
+  const [, build] = /name="lt-build" content="(\w+)"/.exec(readFileSync(page, 'utf8')) ?? []
+  // With every answer: a tablet that runs another build sends what it has and loads this one.
+  app.use((_: Request, response: Response, next: NextFunction) => {
+    if (build) response.set('Lt-Build', build)
+    next()
+  })
   app.use('/assets', express.static(join(root, 'assets'), { immutable: true, maxAge: '365d', fallthrough: false }))
   app.use(express.static(root, { index: false, maxAge: 0 }))
   app.use((request: Request, response: Response, next: NextFunction) => {

@@ -21,6 +21,7 @@ import type {
   ShownBake,
   Standing,
 } from '@logged-thermal/core'
+import { isOfOtherBuild, otherBuildServed } from './build'
 import { clockTold, type ClockTold } from './clock'
 import type { LineData, PersonOnList } from './lineData'
 
@@ -74,6 +75,7 @@ const timed: BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryError, objec
 ) => {
   const askedAt = Date.now()
   const answer = await fetched(args, asking, extra)
+  if (isOfOtherBuild(answer.meta?.response?.headers)) asking.dispatch(otherBuildServed())
   return { ...answer, meta: { askedAt, heardAt: Date.now() } }
 }
 

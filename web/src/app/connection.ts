@@ -1,4 +1,5 @@
 import { createSlice } from '@reduxjs/toolkit'
+import { otherBuildServed } from './build'
 import { clockTold, followed } from './clock'
 import { entryHeard } from './heard'
 
@@ -8,9 +9,11 @@ export interface Connection {
   there: boolean
   /** The kitchen's clock is ahead of this tablet's by this much, ms: learned from every answer. */
   offsetMs: number
+  /** The server serves another build of this program than this page is. */
+  behind: boolean
 }
 
-const initialState: Connection = { there: true, offsetMs: 0 }
+const initialState: Connection = { there: true, offsetMs: 0, behind: false }
 
 export const connection = createSlice({
   name: 'connection',
@@ -27,6 +30,9 @@ export const connection = createSlice({
     builder
       .addCase(entryHeard, (state) => {
         state.there = true
+      })
+      .addCase(otherBuildServed, (state) => {
+        state.behind = true
       })
       .addCase(clockTold, (state, { payload }) => {
         state.offsetMs = followed(state.offsetMs, payload)

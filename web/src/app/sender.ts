@@ -1,6 +1,7 @@
 import { useEffect } from 'react'
 import { useStore } from 'react-redux'
 import { api, type PostResult } from './api'
+import { isOfOtherBuild, otherBuildServed } from './build'
 import { clockTold } from './clock'
 import { connection } from './connection'
 import { outbox, type Waiting } from './outbox'
@@ -66,6 +67,7 @@ async function send(store: Store): Promise<boolean> {
       headers: { 'Content-Type': 'application/json' },
       body: JSON.stringify({ sentAt, entries }),
     })
+    if (isOfOtherBuild(response.headers)) store.dispatch(otherBuildServed())
     if (response.status === 401) store.dispatch(api.util.invalidateTags(['shift']))
     if (!response.ok) throw new Error(String(response.status))
     const { now, results } = (await response.json()) as { now: number; results: PostResult[] }

@@ -6,6 +6,7 @@ import { StartBatch } from '../start/StartBatch'
 import { sentenceOf, useLineQuery, useShiftQuery } from '../app/api'
 import { useAlarms } from '../app/alarms'
 import { useLive } from '../app/live'
+import { useReload } from '../app/reload'
 import { Shell } from './Shell'
 import { useSender } from '../app/sender'
 import { useAppSelector } from '../app/store'
@@ -66,6 +67,7 @@ const MethodCard = lazy(() =>
 function Kitchen() {
   const { data, error } = useLineQuery()
   useSender()
+  useReload()
   useLive()
   useAlarms()
   if (!data) return <p className="whole muted">{error ? sentenceOf(error) : 'Opening the logbook …'}</p>
