@@ -42,7 +42,7 @@ it('says when a gate is passed, how far that may be out, and when it is due', ()
   expect(passingSentence(gate({ median: null, low: null, high: null }), reader)).toBe(
     'does not pass 21° where it stands, due 14:20',
   )
-  expect(passingSentence(gate(), { ...reader, unit: 'F' })).toContain('69.8°')
+  expect(passingSentence(gate(), { ...reader, unit: 'F' })).toContain('passes 70°')
 })
 
 it('never promises: a plan is about so long, too close, or misses', () => {

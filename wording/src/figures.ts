@@ -1,6 +1,7 @@
 import {
   inUnit,
   offsetMinutes,
+  printedFahrenheit,
   roundAgainst,
   type CodeUnit,
   type Degrees,
@@ -24,16 +25,22 @@ export function aboutDegrees(celsius: number, { unit }: Reader): string {
   return `${Math.ceil(inUnit(celsius, unit) - 1e-9)}°`
 }
 
-/** A limit: the printed figure where the reader's unit is the code's, otherwise the code's figure exactly, rounded against. */
+/**
+ * A limit. In °F it is always the figure that its document prints; in °C too, but for a limit that is compared in °F: that
+ * one exactly, rounded against the kitchen.
+ */
 export function limitDegrees(printed: Degrees, code: CodeUnit, { unit }: Reader, sense: 'reach' | 'under'): string {
-  if (code === unit || code === 'stricter') return `${unit === 'C' ? printed.c : printed.f}°`
-  const exact = unit === 'C' ? ((printed.f - 32) * 5) / 9 : (printed.c * 9) / 5 + 32
-  return `${roundUp(exact, sense)}°`
+  if (unit === 'F') return `${printed.f}°`
+  return code === 'F' ? `${roundUp(((printed.f - 32) * 5) / 9, sense)}°` : `${printed.c}°`
 }
 
-/** A limit that is kept in °C alone, without a needless tenth: '68°'. Rounded up, against the kitchen. */
+/**
+ * A limit by what it is compared as, °C, without a needless tenth: '68°'. In °F as documents print it, else rounded up,
+ * against the kitchen.
+ */
 export function limitDegreesOf(celsius: number, { unit }: Reader): string {
-  return `${roundUp(inUnit(celsius, unit), 'reach')}°`
+  const printed = unit === 'F' ? printedFahrenheit(celsius) : null
+  return `${printed ?? roundUp(inUnit(celsius, unit), 'reach')}°`
 }
 
 /** '14:44' on the kitchen's wall. */

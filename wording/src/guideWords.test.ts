@@ -77,7 +77,7 @@ it('says everything the Bench asks in whole sentences, and never that it is safe
       freezerAir: -12,
       permits: { heatedEggs: null, susceptiblePlan: null, packagedAcidity: null },
     }),
-    ...refusals.map(refusalSentence),
+    ...refusals.map((refusal) => refusalSentence(refusal, { unit: 'C', zone: 'UTC' })),
   ]
   for (const sentence of said) {
     expect(sentence).toMatch(/^\S.*\.$/)

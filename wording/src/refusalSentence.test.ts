@@ -146,11 +146,13 @@ function expectSentence(said: string): void {
   expect(said).not.toMatch(/\bsafe\b/i)
 }
 
+const READER = { unit: 'C' as const, zone: 'UTC' }
+
 describe('what was not taken', () => {
   it.each(Object.values(refusals).map((each) => [each[0].code, each] as const))(
     '%s is said in a sentence that names what it is about',
     (_code, [refusal, ...named]) => {
-      const said = refusalSentence(refusal)
+      const said = refusalSentence(refusal, READER)
       expectSentence(said)
       for (const name of named) expect(said).toContain(name)
     },
@@ -158,18 +160,18 @@ describe('what was not taken', () => {
 
   it('says of a clock that is ahead whether it is the tablet’s or the time that was chosen', () => {
     const ahead = (clockAheadMs: number) =>
-      refusalSentence({ code: 'ahead of clock', field: 'at', aheadMs: 30_000, clockAheadMs })
+      refusalSentence({ code: 'ahead of clock', field: 'at', aheadMs: 30_000, clockAheadMs }, READER)
     expect(ahead(0)).toBe("That time is 30 s ahead of the kitchen's clock. Was it just now?")
     expect(ahead(90_000)).toContain("and so is this tablet's clock")
   })
 
   it('says of eggs, vessels and warming what the house or the rule stands on', () => {
-    const egg = refusalSentence({ code: 'wrong egg', field: 'body.lot', lot: 'T-1', why: 'unheated' })
+    const egg = refusalSentence({ code: 'wrong egg', field: 'body.lot', lot: 'T-1', why: 'unheated' }, READER)
     expect(egg).toContain('no step heats this egg')
     expect(
-      refusalSentence({ code: 'unrated vessel', field: 'body.vessel', vessel: 'Tub', why: 'not for food' }),
+      refusalSentence({ code: 'unrated vessel', field: 'body.vessel', vessel: 'Tub', why: 'not for food' }, READER),
     ).toContain('not rated for food')
-    const warmed = (most: number) => refusalSentence({ code: 'rewarmed enough', field: 'about.id', most })
+    const warmed = (most: number) => refusalSentence({ code: 'rewarmed enough', field: 'about.id', most }, READER)
     expect([0, 1].map(warmed)).toEqual([
       'This house warms nothing again. Make it new.',
       'It was warmed again once, as often as this house allows. Make it new.',
@@ -216,4 +218,14 @@ describe('what is the matter with a method', () => {
     for (const code of codes) expectSentence(said(code).replace(/^"/, 'A'))
     expect(said('sugar slows the kill', { percent: 55 })).toContain('55 %')
   })
+})
+
+it('is read in the unit and on the clock of whoever reads it', () => {
+  const begins = Date.UTC(2027, 2, 3, 8, 5)
+  const early = (zone: string) => refusalSentence({ code: 'before it began', field: 'at', begins }, { unit: 'C', zone })
+  expect(early('UTC')).toContain('it began at 08:05')
+  expect(early('Asia/Kathmandu')).toContain('it began at 13:50')
+  const shown = { code: 'bake not shown', field: 'body.bake.shownBy', batch: '62-1', why: 'not read' } as const
+  expect(refusalSentence(shown, READER)).toContain('no probe read 90°C')
+  expect(refusalSentence(shown, { unit: 'F', zone: 'UTC' })).toContain('no probe read 194°F')
 })

@@ -1,13 +1,20 @@
-import { ASSESSMENT_LENGTH, type BakeNotShown, type FieldProblem, type Refusal, type Shut } from '@logged-thermal/core'
+import {
+  VALIDATED_CORE,
+  ASSESSMENT_LENGTH,
+  type BakeNotShown,
+  type FieldProblem,
+  type Refusal,
+  type Shut,
+} from '@logged-thermal/core'
 import { centimetres } from './coolingWords'
-import { dayName } from './figures'
+import { clock, dayName, limitDegreesOf, type Reader } from './figures'
 import { orderSentence } from './guideWords'
 import { lineName } from './limitWords'
 import { problemSentence } from './methodWords'
 import { moveShutSentence, partShutSentence, receivingSentence } from './storeWords'
 
-/** Why an entry was not taken, as one sentence that says what to do. */
-export function refusalSentence(refusal: Refusal): string {
+/** Why an entry was not taken, as one sentence that says what to do, to whoever reads it. */
+export function refusalSentence(refusal: Refusal, reader: Reader): string {
   switch (refusal.code) {
     case 'bad field':
       return fieldSentence(refusal.field, refusal.problem)
@@ -28,9 +35,9 @@ export function refusalSentence(refusal: Refusal): string {
     case 'sign yourself':
       return 'Whose shift it is may not enter this for somebody else. That person signs it with their PIN.'
     case 'before it began':
-      return 'That time is before it began. Nothing happened to it before.'
+      return `That time is before it began at ${clock(refusal.begins, reader)}. Nothing happened to it before.`
     case 'marked already':
-      return 'That is marked already, and the first mark counts. A mistaken one can be undone for two minutes.'
+      return `That is marked already at ${clock(refusal.at, reader)}, and the first mark counts. A mistaken one can be undone for two minutes.`
     case 'not there':
       return `This kitchen has no such ${refusal.what}.`
     case 'already there':
@@ -48,7 +55,7 @@ export function refusalSentence(refusal: Refusal): string {
     case 'looser':
       return `"${lineName(refusal.line)}" would be looser than the rule set. It needs a written variance: authority, reference, reason and last day.`
     case 'method blocked':
-      return `This version cannot be put in force: ${problemSentence(refusal.problem, { unit: 'C', zone: 'UTC' })}`
+      return `This version cannot be put in force: ${problemSentence(refusal.problem, reader)}`
     case 'out of order':
       return orderSentence(refusal.why)
     case 'clean first':
@@ -90,7 +97,7 @@ export function refusalSentence(refusal: Refusal): string {
     case 'item gone':
       return 'It is in the bin already.'
     case 'item shut':
-      return `${refusal.item}: ${partShutSentence(refusal.why)}`
+      return `${refusal.item}: ${partShutSentence(refusal.why, reader)}`
     case 'move shut':
       return `${refusal.item}: ${moveShutSentence(refusal.why)}`
     case 'not to open':
@@ -114,7 +121,7 @@ export function refusalSentence(refusal: Refusal): string {
     case 'lot not accepted':
       return `${refusal.lot} is held or called back: the lead decides first.`
     case 'received otherwise':
-      return receivingSentence(refusal.why)
+      return receivingSentence(refusal.why, reader)
     case 'keeps too long':
       return `${refusal.days} days is longer than ${refusal.limit.rule.days}, the most that ${refusal.limit.source.document}, ${refusal.limit.source.section}, allows. Day 1 is the day it is made.`
     case 'not guidance':
@@ -126,7 +133,7 @@ export function refusalSentence(refusal: Refusal): string {
     case 'bakes wanting':
       return 'Three different bakes are needed, or a written study.'
     case 'bake not shown':
-      return `${refusal.batch} does not show it: ${BAKE_NOT_SHOWN[refusal.why]}.`
+      return `${refusal.batch} does not show it: ${bakeNotShown(refusal.why, reader)}.`
     case 'kept, not served':
       return 'This method is cooled and kept: the lead releases or discards it.'
     case 'backdated':
@@ -199,12 +206,20 @@ export function fieldSentence(field: string, problem: FieldProblem): string {
   }
 }
 
-const BAKE_NOT_SHOWN: Record<BakeNotShown, string> = {
-  'other method': 'it is of another version of the method, or too long ago',
-  shallower: 'it was filled less deep',
-  'not read': 'no probe read 90 °C in the middle, or into, out of and heat of the oven were not told',
-  'hotter oven': 'its oven was hotter',
-  longer: 'it was longer in the oven before it was read at 90 °C',
+function bakeNotShown(why: BakeNotShown, reader: Reader): string {
+  const core = `${limitDegreesOf(VALIDATED_CORE.c, reader)}${reader.unit}`
+  switch (why) {
+    case 'other method':
+      return 'it is of another version of the method, or too long ago'
+    case 'shallower':
+      return 'it was filled less deep'
+    case 'not read':
+      return `no probe read ${core} in the middle, or into, out of and heat of the oven were not told`
+    case 'hotter oven':
+      return 'its oven was hotter'
+    case 'longer':
+      return `it was longer in the oven before it was read at ${core}`
+  }
 }
 
 function minutes(ms: number): string {

@@ -41,20 +41,22 @@ const received: { [C in ReceivingReason['code']]: [Extract<ReceivingReason, { co
   'not looked at': [{ code: 'not looked at' }, 'good, or not'],
 }
 
+const READER = { unit: 'C' as const, zone: 'UTC' }
+
 it.each(Object.values(parts))('what may not go in says what helps: %o', (why, named) => {
-  expect(partShutSentence(why)).toContain(named)
-  expect(partShutSentence(why)).toMatch(/\.$/)
+  expect(partShutSentence(why, READER)).toContain(named)
+  expect(partShutSentence(why, READER)).toMatch(/\.$/)
 })
 
 it.each(Object.values(received))('what is wrong at the door says hold or refuse, and by what: %o', (why, named) => {
-  expect(receivingSentence(why)).toContain(named)
+  expect(receivingSentence(why, READER)).toContain(named)
 })
 
 it('says the figures of a reason in the unit of whoever reads it', () => {
   const reader = { unit: 'F' as const, zone: 'UTC' }
   expect(receivingSentence({ code: 'too warm', celsius: 9.5, level }, reader)).toContain('At 49.1° it is over 41.0°')
-  expect(partShutSentence({ code: 'asks first', asks: 'lead decides' })).toContain('The lead decides first')
-  expect(partShutSentence({ code: 'to discard', why: 'past its day' })).toBe('its time is up. Bin it.')
+  expect(partShutSentence({ code: 'asks first', asks: 'lead decides' }, READER)).toContain('The lead decides first')
+  expect(partShutSentence({ code: 'to discard', why: 'past its day' }, READER)).toBe('its time is up. Bin it.')
 })
 
 it('says of every move that is shut what would be right', () => {

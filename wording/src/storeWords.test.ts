@@ -133,7 +133,7 @@ describe('the words of the cold store', () => {
   })
 
   it('say why something may not go in, and what would help', () => {
-    const said = (why: PartShut) => partShutSentence(why)
+    const said = (why: PartShut) => partShutSentence(why, reader)
     expect(said({ code: 'too warm', celsius: 9.44, level: 5 })).toBe(
       'at 9.5° it is over 5°. Chill it first, or say that it is poured warm.',
     )

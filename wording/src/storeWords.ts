@@ -306,7 +306,7 @@ export function barSentence({ code, why }: Pick<LineageBar, 'code' | 'why'>): st
 }
 
 /** Why some of an item may not go there, and what to do. */
-export function partShutSentence(why: PartShut, reader: Reader = { unit: 'C', zone: 'UTC' }): string {
+export function partShutSentence(why: PartShut, reader: Reader): string {
   switch (why.code) {
     case 'to discard':
       return why.why === 'undated' ? 'it has no date. Bin it.' : 'its time is up. Bin it.'
@@ -360,7 +360,7 @@ export function moveShutSentence(why: MoveShut): string {
 }
 
 /** What is the matter with a lot at the door. */
-export function receivingSentence(why: ReceivingReason, reader: Reader = { unit: 'C', zone: 'UTC' }): string {
+export function receivingSentence(why: ReceivingReason, reader: Reader): string {
   switch (why.code) {
     case 'too warm':
       return `At ${degrees(why.celsius, reader, 'under')} it is over ${degrees(why.level.celsius, reader, 'reach')}: refuse it. ${why.level.limit.source.document}, ${why.level.limit.source.section}.`

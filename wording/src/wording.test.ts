@@ -1,5 +1,5 @@
 import { checksFor, limitSetOf, newMethod, ruleSets, type Method } from '@logged-thermal/core'
-import { clock, dayName, degrees, limitDegrees, span } from './figures'
+import { clock, dayName, degrees, limitDegrees, limitDegreesOf, span } from './figures'
 import { limitTitle, sourceLine } from './limitWords'
 import { refusalSentence } from './refusalSentence'
 
@@ -13,11 +13,27 @@ describe('figures', () => {
     expect(degrees(68.4, celsius)).toBe('68.4°')
   })
 
-  it('prints the figure of the code, and the stricter tenth where the reader has the other unit', () => {
+  it('prints the figure of the document in °F, and in °C the stricter tenth of what is compared in °F', () => {
     expect(limitDegrees({ c: 68, f: 155 }, 'F', fahrenheit, 'reach')).toBe('155°')
     expect(limitDegrees({ c: 68, f: 155 }, 'F', celsius, 'reach')).toBe('68.4°')
     expect(limitDegrees({ c: 21, f: 70 }, 'F', celsius, 'under')).toBe('21.1°')
-    expect(limitDegrees({ c: 21, f: 70 }, 'C', fahrenheit, 'under')).toBe('69.8°')
+    expect(limitDegrees({ c: 21, f: 70 }, 'C', fahrenheit, 'under')).toBe('70°')
+    expect([68, 57, 21, 5].map((printed) => limitDegreesOf(printed, fahrenheit))).toEqual([
+      '155°',
+      '135°',
+      '70°',
+      '41°',
+    ])
+    expect([68, 57, 21, 5].map((printed) => limitDegreesOf(printed, celsius))).toEqual(['68°', '57°', '21°', '5°'])
+    // As a kitchen of °F compares them.
+    expect([155, 135, 70, 41].map((f) => limitDegreesOf(((f - 32) * 5) / 9, fahrenheit))).toEqual([
+      '155°',
+      '135°',
+      '70°',
+      '41°',
+    ])
+    // No document prints it: a guard of the house.
+    expect(limitDegreesOf(68.5, fahrenheit)).toBe('155.3°')
   })
 
   it('tells time on the wall of the kitchen', () => {
@@ -49,12 +65,15 @@ describe('sentences', () => {
 
   it('never says what the program may not say', () => {
     const refusals = [
-      refusalSentence({ code: 'ahead of clock', field: 'at', aheadMs: 240_000, clockAheadMs: 240_000 }),
-      refusalSentence({
-        code: 'bad field',
-        field: 'body.typed.value',
-        problem: { code: 'not a temperature', typed: '900 °C' },
-      }),
+      refusalSentence({ code: 'ahead of clock', field: 'at', aheadMs: 240_000, clockAheadMs: 240_000 }, celsius),
+      refusalSentence(
+        {
+          code: 'bad field',
+          field: 'body.typed.value',
+          problem: { code: 'not a temperature', typed: '900 °C' },
+        },
+        celsius,
+      ),
     ]
     expect(refusals[0]).toBe(
       "That time is 4 min ahead of the kitchen's clock, and so is this tablet's clock. Was it just now?",

@@ -19,3 +19,4 @@ export { movable, SIGNED_DAYS, type Movable, type SignedLine } from './signedLin
 export { discardDay, type DatedItem, type DiscardDay } from './discardDay'
 export { coolingStages, heatRows, nameIn, ruleSets } from './sets/ruleSets'
 export { schedules } from './sets/schedules'
+export { printedFahrenheit } from './sets/printedFahrenheit'

@@ -1,7 +1,9 @@
 import { Body, Controller, HttpCode, Post } from '@nestjs/common'
 import { ApiOperation, ApiTags } from '@nestjs/swagger'
-import type { Appended, Refusal } from '@logged-thermal/core'
-import { refusalSentence } from '@logged-thermal/wording'
+import { EntityManager } from '@mikro-orm/postgresql'
+import type { Appended, Id, Refusal } from '@logged-thermal/core'
+import { refusalSentence, type Reader } from '@logged-thermal/wording'
+import { Kitchen } from '../people/kitchen.entity'
 import { Pins } from '../people/pins.service'
 import { Needs, OfShift } from '../people/shift.guard'
 import type { Shift } from '../people/shifts.service'
@@ -15,6 +17,7 @@ export class EntriesController {
   constructor(
     private readonly append: Append,
     private readonly pins: Pins,
+    private readonly em: EntityManager,
   ) {}
 
   /** Appends entries to the kitchen's logbook. Posting the same entry again changes nothing. */
@@ -31,12 +34,19 @@ export class EntriesController {
     if (signer && pin) await this.pins.require(kitchenId, signer, pin)
     const post = { kitchenId, postedBy, signedBy, clockAheadMs: sentAt - arrived, claims: entries }
     const outcomes = await this.append.append(post)
-    return { now: clock.now(), results: outcomes.map(answer) }
+    const reader = outcomes.some(({ outcome }) => outcome === 'refused') ? await this.readerIn(kitchenId) : null
+    return { now: clock.now(), results: outcomes.map((outcome) => answer(outcome, reader)) }
+  }
+
+  /** As people of this kitchen read figures. */
+  private async readerIn(id: Id): Promise<Reader> {
+    const { unit, zone } = await this.em.fork().findOneOrFail(Kitchen, { id })
+    return { unit, zone }
   }
 }
 
-function answer(outcome: Appended) {
-  if (outcome.outcome !== 'refused') return outcome
+function answer(outcome: Appended, reader: Reader | null) {
+  if (outcome.outcome !== 'refused' || reader === null) return outcome
   const { id, refusal } = outcome
   return {
     id,
@@ -44,7 +54,7 @@ function answer(outcome: Appended) {
     status: STATUS[refusal.code],
     code: refusal.code,
     field: refusal.field,
-    sentence: refusalSentence(refusal),
+    sentence: refusalSentence(refusal, reader),
   }
 }
 

@@ -78,7 +78,14 @@ export function BenchSheets(props: Props) {
         />
       )}
       {sheet === 'eggs' && (
-        <EggsSheet batch={batch} open onClose={close} onKept={() => onSheet('parts')} mayWrite={mayWrite} />
+        <EggsSheet
+          batch={batch}
+          open
+          onClose={close}
+          onKept={() => onSheet('parts')}
+          mayWrite={mayWrite}
+          reader={reader}
+        />
       )}
       {sheet === 'temper' && <TemperSheet batch={batch} findings={findings} open onClose={close} reader={reader} />}
       {sheet === 'add' && <AddSheet batch={batch} step={addAt} open onClose={close} />}

@@ -9,7 +9,7 @@ import {
   type LotState,
   type Terms,
 } from '@logged-thermal/core'
-import { eggRuleSentence, grams, partWord, stepName } from '@logged-thermal/wording'
+import { eggRuleSentence, grams, partWord, stepName, type Reader } from '@logged-thermal/wording'
 import { useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
 import { Key } from '../parts/Key'
@@ -31,10 +31,11 @@ interface Props {
   /** To what is kept from before, in the cold store. */
   onKept: () => void
   mayWrite: boolean
+  reader: Reader
 }
 
 /** The eggs of a batch: which lot, how many good and rejected, what of them is left. */
-export function EggsSheet({ batch, open, onClose, onKept, mayWrite }: Props) {
+export function EggsSheet({ batch, open, onClose, onKept, mayWrite, reader }: Props) {
   const line = useLine()
   const now = useNow(60_000)
   const steps = stepsWithEggs(batch)
@@ -99,7 +100,7 @@ export function EggsSheet({ batch, open, onClose, onKept, mayWrite }: Props) {
             <TakeFrom
               key={`${chosen.id} ${at}`}
               lot={chosen}
-              item={line ? eggPackage(line, chosen.id, now).item : null}
+              item={line ? eggPackage(line, chosen.id, reader, now).item : null}
               step={at}
               uses={uses}
               batch={batch}

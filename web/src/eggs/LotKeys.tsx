@@ -29,7 +29,7 @@ export function LotKeys({ lots, rule, chosen, onChoose, children }: Props) {
         const shut = past
           ? `was to be used by ${dayName(useBy)}`
           : mayUse(rule, form)
-            ? (lotShut(lot) ?? (line && eggPackage(line, id, now).shut))
+            ? (lotShut(lot) ?? (line && eggPackage(line, id, reader, now).shut))
             : 'not pasteurized: not here'
         return (
           <Key

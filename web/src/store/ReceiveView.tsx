@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
-import { dayName, receivingSentence } from '@logged-thermal/wording'
+import { dayName, receivingSentence, type Reader } from '@logged-thermal/wording'
 import { dayOf, limitsAt, mayGoIn, receivingOf, type LotState } from '@logged-thermal/core'
 import { Header } from '../app/Header'
 import { useHand, useLine } from '../app/kitchen'
@@ -50,7 +50,7 @@ export function ReceiveView() {
                 .sort((a, b) => b.receivedAt - a.receivedAt)
                 .slice(0, 40)
                 .map((lot) => (
-                  <Lot key={lot.id} lot={lot} now={now} zone={reader.zone} limits={line?.limits?.versions ?? []} />
+                  <Lot key={lot.id} lot={lot} now={now} reader={reader} limits={line?.limits?.versions ?? []} />
                 ))}
             </ul>
           </section>
@@ -63,14 +63,15 @@ export function ReceiveView() {
 function Lot({
   lot,
   now,
-  zone,
+  reader,
   limits,
 }: {
   lot: LotState
   now: number
-  zone: string
+  reader: Reader
   limits: Parameters<typeof limitsAt>[0]
 }) {
+  const { zone } = reader
   const [deciding, setDeciding] = useState<'accept' | 'refuse' | null>(null)
   const set = limitsAt(limits, lot.receivedAt)
   const reasons = set ? receivingOf(lot, set, dayOf(lot.receivedAt, zone), set.practice.susceptible).reasons : []
@@ -89,7 +90,7 @@ function Lot({
       </Link>
       {waits && (
         <>
-          <p className="muted">{reasons.map((reason) => receivingSentence(reason)).join(' ')}</p>
+          <p className="muted">{reasons.map((reason) => receivingSentence(reason, reader)).join(' ')}</p>
           <span className="receive-keys">
             <Key onClick={() => setDeciding('accept')}>Accept</Key>
             <Key look="outlined" onClick={() => setDeciding('refuse')}>
