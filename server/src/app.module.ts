@@ -10,6 +10,7 @@ import { LedgerModule } from './ledger/ledger.module'
 import { LineController } from './line/line.controller'
 import { LabelsController } from './labels/labels.controller'
 import { LiveModule } from './live/live.module'
+import { MetricsModule } from './metrics/metrics.module'
 import { MethodsController } from './methods/methods.controller'
 import { PeopleModule } from './people/people.module'
 import { FeedController } from './store/feed.controller'
@@ -19,7 +20,7 @@ import { StoreController } from './store/store.controller'
 
 @Module({})
 export class AppModule {
-  static for({ databaseUrl, logLevel }: Config): DynamicModule {
+  static for({ databaseUrl, pool, logLevel, metricsToken }: Config): DynamicModule {
     return {
       module: AppModule,
       imports: [
@@ -31,10 +32,11 @@ export class AppModule {
             redact: ['req.headers.cookie', 'res.headers["set-cookie"]', 'req.headers.authorization'],
           },
         }),
-        MikroOrmModule.forRoot({ ...ormConfig(databaseUrl), registerRequestContext: false }),
+        MikroOrmModule.forRoot({ ...ormConfig(databaseUrl, pool), registerRequestContext: false }),
         PeopleModule,
         LedgerModule,
         LiveModule.for(databaseUrl),
+        MetricsModule.for(metricsToken),
       ],
       providers: [HeldStore],
       controllers: [

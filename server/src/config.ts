@@ -1,9 +1,14 @@
+import 'reflect-metadata'
+import { plainToInstance } from 'class-transformer'
+import { IsIn, IsInt, IsOptional, Matches, Max, Min, MinLength, ValidateIf, validateSync } from 'class-validator'
+
 /** What the server is told by its environment. The start command sets all of it. */
 export interface Config {
   /** The role that serves: it owns nothing. */
   databaseUrl: string
   /** The role that migrates and owns; the same as the other where the database has a single role. */
   ownerUrl: string
+  pool: Pool
   host: string
   port: number
   /** Paths of a PEM certificate and key; null serves plain HTTP. */
@@ -11,20 +16,108 @@ export interface Config {
   /** The built web application; null serves the API alone. */
   webRoot: string | null
   logLevel: string
+  /** Whoever sends it as a bearer token reads /metrics from anywhere; null: from this machine alone. */
+  metricsToken: string | null
 }
 
-/** Reads the environment. Throws an Error that names the missing variable. */
+/** How the database is used. */
+export interface Pool {
+  /** Connections at a time. */
+  most: number
+  /** A statement that takes longer is given up, ms. */
+  statementMs: number
+  /** Who waits longer for a connection is told that the server is busy, ms. */
+  acquireMs: number
+}
+
+export const USUAL_POOL: Pool = { most: 10, statementMs: 60_000, acquireMs: 30_000 }
+
+const LEVELS = ['fatal', 'error', 'warn', 'info', 'debug', 'trace', 'silent']
+
+const whole = (least: number, most: number) => (target: object, name: string) => {
+  const message = ({ value }: { value: unknown }) =>
+    `${name} is "${asWritten(value)}": it has to be a whole number from ${least} to ${most}.`
+  IsOptional()(target, name)
+  IsInt({ message })(target, name)
+  Min(least, { message })(target, name)
+  Max(most, { message })(target, name)
+}
+
+class Environment {
+  @Matches(/^postgres(ql)?:\/\//, {
+    message: 'DATABASE_URL is not set: the address of the PostgreSQL database, postgresql://…',
+  })
+  DATABASE_URL: string
+
+  @IsOptional()
+  @Matches(/^postgres(ql)?:\/\//, { message: 'DATABASE_OWNER_URL is no address of a database: postgresql://…' })
+  DATABASE_OWNER_URL?: string
+
+  @whole(0, 65_535)
+  LT_PORT?: number
+
+  @whole(1, 500)
+  LT_POOL?: number
+
+  @whole(100, 3_600_000)
+  LT_STATEMENT_MS?: number
+
+  @whole(100, 600_000)
+  LT_ACQUIRE_MS?: number
+
+  @IsOptional()
+  @IsIn(LEVELS, { message: `LT_LOG_LEVEL has to be one of: ${LEVELS.join(', ')}.` })
+  LT_LOG_LEVEL?: string
+
+  // One without the other serves plain HTTP where TLS was asked for.
+  @ValidateIf(({ LT_KEY }: Environment) => LT_KEY !== undefined)
+  @MinLength(1, { message: 'LT_KEY is set and LT_CERT is not: TLS needs both.' })
+  LT_CERT?: string
+
+  @ValidateIf(({ LT_CERT }: Environment) => LT_CERT !== undefined)
+  @MinLength(1, { message: 'LT_CERT is set and LT_KEY is not: TLS needs both.' })
+  LT_KEY?: string
+
+  @IsOptional()
+  @MinLength(16, { message: 'LT_METRICS_TOKEN has to have 16 characters or more.' })
+  LT_METRICS_TOKEN?: string
+
+  LT_HOST?: string
+  LT_WEB_ROOT?: string
+}
+
+const NUMBERS = ['LT_PORT', 'LT_POOL', 'LT_STATEMENT_MS', 'LT_ACQUIRE_MS']
+
+/** Reads the environment. Throws an Error with one sentence for each fault. */
 export function configFrom(env: NodeJS.ProcessEnv): Config {
-  const databaseUrl = env.DATABASE_URL
-  if (!databaseUrl) throw new Error('DATABASE_URL is not set: the address of the PostgreSQL database, postgresql://…')
-  const { LT_CERT: cert, LT_KEY: key } = env
+  const given = Object.entries(env).filter(([, value]) => value !== undefined && value !== '')
+  const read = given.map(([name, value]) => [name, NUMBERS.includes(name) ? numberOr(value!) : value])
+  const said = plainToInstance(Environment, Object.fromEntries(read))
+  const faults = validateSync(said).flatMap(({ constraints }) => Object.values(constraints ?? {}).slice(0, 1))
+  if (faults.length > 0) throw new Error(faults.join('\n'))
+  const { LT_CERT: cert, LT_KEY: key } = said
   return {
-    databaseUrl,
-    ownerUrl: env.DATABASE_OWNER_URL || databaseUrl,
-    host: env.LT_HOST || '127.0.0.1',
-    port: Number(env.LT_PORT || 4310),
+    databaseUrl: said.DATABASE_URL,
+    ownerUrl: said.DATABASE_OWNER_URL ?? said.DATABASE_URL,
+    pool: {
+      most: said.LT_POOL ?? USUAL_POOL.most,
+      statementMs: said.LT_STATEMENT_MS ?? USUAL_POOL.statementMs,
+      acquireMs: said.LT_ACQUIRE_MS ?? USUAL_POOL.acquireMs,
+    },
+    host: said.LT_HOST ?? '127.0.0.1',
+    port: said.LT_PORT ?? 4310,
     tls: cert && key ? { cert, key } : null,
-    webRoot: env.LT_WEB_ROOT || null,
-    logLevel: env.LT_LOG_LEVEL || 'info',
+    webRoot: said.LT_WEB_ROOT ?? null,
+    logLevel: said.LT_LOG_LEVEL ?? 'info',
+    metricsToken: said.LT_METRICS_TOKEN ?? null,
   }
+}
+
+/** The number that a text is; the text itself where it is none, so that the fault can name it. */
+function numberOr(text: string): number | string {
+  return text.trim() !== '' && Number.isFinite(Number(text)) ? Number(text) : text
+}
+
+function asWritten(value: unknown): string {
+  return typeof value === 'string' || typeof value === 'number' ? String(value) : ''
 }

@@ -30,7 +30,7 @@ export async function createApp(config: Config): Promise<NestExpressApplication>
   app.use(compression())
   app.use(cookieParser())
   app.useBodyParser('json', { limit: '1mb' })
-  app.setGlobalPrefix('api', { exclude: ['health/live', 'health/ready'] })
+  app.setGlobalPrefix('api', { exclude: ['health/live', 'health/ready', 'metrics'] })
   app.useGlobalPipes(validation)
   app.useGlobalFilters(new ProblemFilter())
   const document = new DocumentBuilder().setTitle('Logged Thermal').setVersion('1').build()
@@ -76,7 +76,7 @@ function serveWeb(app: NestExpressApplication, root: string): void {
   app.use('/assets', express.static(join(root, 'assets'), { immutable: true, maxAge: '365d', fallthrough: false }))
   app.use(express.static(root, { index: false, maxAge: 0 }))
   app.use((request: Request, response: Response, next: NextFunction) => {
-    const ours = /^\/(api|health)(\/|$)/.test(request.path)
+    const ours = /^\/(api|health|metrics)(\/|$)/.test(request.path)
     if (ours || !['GET', 'HEAD'].includes(request.method)) next()
     else response.sendFile(page, { cacheControl: false, headers: { 'Cache-Control': 'no-cache' } })
   })

@@ -1,9 +1,11 @@
 import { Controller, Get } from '@nestjs/common'
 import { EntityManager } from '@mikro-orm/postgresql'
+import { Needs } from '../people/shift.guard'
 import { ApiTags } from '@nestjs/swagger'
 
 @ApiTags('health')
 @Controller('health')
+@Needs('nothing')
 export class HealthController {
   constructor(private readonly em: EntityManager) {}
 

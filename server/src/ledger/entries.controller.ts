@@ -3,6 +3,7 @@ import { ApiOperation, ApiTags } from '@nestjs/swagger'
 import { EntityManager } from '@mikro-orm/postgresql'
 import type { Appended, Id, Refusal } from '@logged-thermal/core'
 import { refusalSentence, type Reader } from '@logged-thermal/wording'
+import { Metrics } from '../metrics/metrics'
 import { Kitchen } from '../people/kitchen.entity'
 import { Pins } from '../people/pins.service'
 import { Needs, OfShift } from '../people/shift.guard'
@@ -18,6 +19,7 @@ export class EntriesController {
     private readonly append: Append,
     private readonly pins: Pins,
     private readonly em: EntityManager,
+    private readonly metrics: Metrics,
   ) {}
 
   /** Appends entries to the kitchen's logbook. Posting the same entry again changes nothing. */
@@ -34,6 +36,10 @@ export class EntriesController {
     if (signer && pin) await this.pins.require(kitchenId, signer, pin)
     const post = { kitchenId, postedBy, signedBy, clockAheadMs: sentAt - arrived, claims: entries }
     const outcomes = await this.append.append(post)
+    for (const each of outcomes) {
+      this.metrics.entries.inc({ outcome: each.outcome })
+      if (each.outcome === 'refused') this.metrics.refusals.inc({ code: each.refusal.code })
+    }
     const reader = outcomes.some(({ outcome }) => outcome === 'refused') ? await this.readerIn(kitchenId) : null
     return { now: clock.now(), results: outcomes.map((outcome) => answer(outcome, reader)) }
   }

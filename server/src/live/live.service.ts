@@ -2,6 +2,7 @@ import { Injectable, Logger, OnApplicationBootstrap } from '@nestjs/common'
 import { Observable, Subscriber } from 'rxjs'
 import type { Id, SealedEntry } from '@logged-thermal/core'
 import { Entries } from '../ledger/entries.service'
+import { Metrics } from '../metrics/metrics'
 import { Listener } from './listener'
 
 const PIECE = 500
@@ -22,7 +23,11 @@ export class Live implements OnApplicationBootstrap {
   constructor(
     private readonly listener: Listener,
     private readonly entries: Entries,
-  ) {}
+    metrics: Metrics,
+  ) {
+    const streams = () => [...this.watchers.values()].reduce((sum, those) => sum + those.size, 0)
+    metrics.gauge('lt_live_streams', 'Tablets that watch.', streams)
+  }
 
   onApplicationBootstrap(): void {
     this.listener.heard.subscribe((kitchen) => {

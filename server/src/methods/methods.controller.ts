@@ -16,6 +16,7 @@ export class MethodsController {
   constructor(private readonly scope: KitchenScope) {}
 
   /** The JSON Schema of the file in which methods are exchanged. */
+  @Needs('nothing')
   @Get('schema.json')
   @Header('Content-Type', 'application/schema+json')
   schema() {

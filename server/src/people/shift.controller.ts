@@ -1,11 +1,8 @@
+import { DoorRepository, type DoorOfKitchen } from './door.repository'
 import { Body, Controller, Get, HttpCode, Post, Req, Res } from '@nestjs/common'
-import { EntityManager } from '@mikro-orm/postgresql'
 import { ApiTags } from '@nestjs/swagger'
 import type { Request, Response } from 'express'
-import { KitchenScope } from '../database/kitchenScope'
-import { Kitchen } from './kitchen.entity'
 import { OpenShiftDto } from './openShift.dto'
-import { Person } from './person.entity'
 import { cookieOf, Needs, SHIFT_COOKIE } from './shift.guard'
 import { Shifts } from './shifts.service'
 
@@ -15,30 +12,19 @@ const COOKIE_DAYS = 90
 @Controller()
 export class ShiftController {
   constructor(
-    private readonly em: EntityManager,
-    private readonly scope: KitchenScope,
+    private readonly names: DoorRepository,
     private readonly shifts: Shifts,
   ) {}
 
   /** The names on the door: who can open a shift in which kitchen. */
+  @Needs('nothing')
   @Get('door')
-  async door() {
-    const kitchens = await this.em.fork().find(Kitchen, {}, { orderBy: { name: 'asc' } })
-    return Promise.all(
-      kitchens.map(async ({ id, name }) => {
-        const people = await this.scope.inKitchen(id, (em) =>
-          em.find(Person, { kitchenId: id }, { orderBy: { name: 'asc' } }),
-        )
-        return {
-          id,
-          name,
-          people: people.map(({ id: person, name: called, role, job }) => ({ id: person, name: called, role, job })),
-        }
-      }),
-    )
+  door(): Promise<DoorOfKitchen[]> {
+    return this.names.read()
   }
 
   /** The shift of this tablet: null while it belongs to no kitchen. */
+  @Needs('nothing')
   @Get('shift')
   async current(@Req() request: Request) {
     const cookie = cookieOf(request)
@@ -47,6 +33,7 @@ export class ShiftController {
   }
 
   /** Opens a shift with name and PIN. */
+  @Needs('nothing')
   @Post('shift')
   @HttpCode(200)
   async open(

@@ -14,8 +14,13 @@ export function cookieOf(request: Request): string | null {
   return cookie ?? null
 }
 
-/** 'read' needs a tablet that belongs to a kitchen; 'write' needs its shift to be open. Without it, anybody. */
-export const Needs = (access: 'read' | 'write') => SetMetadata('access', access)
+/**
+ * Who may call a route: 'read' needs a tablet that belongs to a kitchen, 'write' that its shift is open; 'nothing' is open
+ * to anybody. A route that does not say is closed.
+ */
+export const Needs = (access: Access) => SetMetadata('access', access)
+
+type Access = 'nothing' | 'read' | 'write'
 
 /** The shift of the request; only on routes that need one. */
 export const OfShift = createParamDecorator((_: unknown, context: ExecutionContext): Shift => {
@@ -32,11 +37,12 @@ export class ShiftGuard implements CanActivate {
   ) {}
 
   async canActivate(context: ExecutionContext): Promise<boolean> {
-    const access = this.reflector.getAllAndOverride<'read' | 'write' | undefined>('access', [
+    const access = this.reflector.getAllAndOverride<Access | undefined>('access', [
       context.getHandler(),
       context.getClass(),
     ])
-    if (!access) return true
+    if (!access) throw new Problem(403, 'closed', 'Nobody may ask for this.')
+    if (access === 'nothing') return true
     const request = context.switchToHttp().getRequest<WithShift>()
     const cookie = cookieOf(request)
     const shift = cookie ? await this.shifts.find(cookie) : null

@@ -59,6 +59,7 @@ export class FeedController {
     })
   }
 
+  @Needs('nothing')
   @Get('calendar/:kitchen/:file')
   async calendar(
     @Param('kitchen', new ParseUUIDPipe({ exceptionFactory: NO_FEED })) kitchenId: string,

@@ -6,6 +6,7 @@ import { Migration0005Course } from './Migration0005Course'
 import { Migration0006WentOut } from './Migration0006WentOut'
 import { Migration0007Barred } from './Migration0007Barred'
 import { Migration0008FoldedBy } from './Migration0008FoldedBy'
+import { Migration0009Door } from './Migration0009Door'
 
 /** In order; a released one never changes. */
 export const migrations = [
@@ -17,4 +18,5 @@ export const migrations = [
   { name: 'Migration0006WentOut', class: Migration0006WentOut },
   { name: 'Migration0007Barred', class: Migration0007Barred },
   { name: 'Migration0008FoldedBy', class: Migration0008FoldedBy },
+  { name: 'Migration0009Door', class: Migration0009Door },
 ]
