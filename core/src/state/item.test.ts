@@ -9,6 +9,7 @@ import { itemWalls } from '../judgement/keeping/dating'
 import { itemOf } from '../test/shelf'
 import { at } from '../test/traces'
 import { apply } from '../admission/fold'
+import { moved, readOf } from '../test/shelf'
 import {
   frozenOf,
   holdOf,
@@ -165,5 +166,16 @@ describe('an item after taps', () => {
     expect(tapsOf(item).filter(({ entry: id }) => id === moved.claim.id)).toMatchObject([{ void: true }])
     expect(placeOf(item)).toMatchObject({ at: at(0) })
     expect(at(1) - at(0)).toBe(MINUTE)
+  })
+})
+
+describe('what goes into the frost', () => {
+  const frozen = (readings: [minutes: number, celsius: number][]) =>
+    frozenOf({ moves: [moved(0, 'freeze', 'freezer')], readings: readings.map(([when, value]) => readOf(when, value)) })
+
+  it('may be on its way for twelve hours; read soft after that it has thawed', () => {
+    expect(frozen([[12 * 60, 1]])).toEqual([{ from: at(12 * 60) }])
+    expect(frozen([[12 * 60 + 1, 1]])).toEqual([{ from: at(0), to: at(12 * 60 + 1) }])
+    expect(frozen([[20 * 60, -1]])).toEqual([{ from: at(0) }])
   })
 })

@@ -4,6 +4,7 @@ import { itemOf, moved, readOf, unitOf } from '../../test/shelf'
 import { limitsFrom } from '../../test/story'
 import { at } from '../../test/traces'
 import type { MoveHow } from '../../ledger/storeEntries'
+import { placeFigures } from '../../physics/cooling/place'
 import { courseOf } from './course'
 import type { Measure } from '../../ground/measure'
 import { thermalLag } from './thermalLag'
@@ -57,6 +58,16 @@ describe('thermal lag', () => {
     const lumped = tau * Math.log((9 - 3) / (9 - level.celsius))
     expect((latest - at(60)) / 1000 / lumped).toBeGreaterThan(0.9)
     expect((latest - at(60)) / 1000 / lumped).toBeLessThan(1.2)
+  })
+
+  it('begins as early as the most that air takes from a flat tray lets it', () => {
+    // 20 kg, 2 cm flat: its rim is nothing. Half its height warms from each side, in the core somewhat later than as one.
+    const { most, likely } = placeFigures.refrigerator.coefficient
+    const lumped = (h: number) => ((1065 * 3530 * 0.01) / h) * Math.log((9 - 3) / (9 - level.celsius))
+    const seconds = (lag({ left: kilograms(20) })!.earliest - at(0)) / 1000
+    expect(seconds / lumped(most)).toBeGreaterThan(1)
+    expect(seconds / lumped(most)).toBeLessThan(1.4)
+    expect(seconds / lumped(likely)).toBeLessThan(1)
   })
 
   it('is longer the more there is, and shorter the warmer the air and the more it moves', () => {

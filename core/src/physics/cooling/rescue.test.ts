@@ -96,6 +96,19 @@ it('names a last moment: a minute before it the pot is saved, 20 minutes after i
   expect(tried.filter(({ after }) => after).length / tried.length).toBeLessThan(0.5)
 })
 
+it('names the very last moment: sure then, and a minute later no more', () => {
+  const dice = chance(99)
+  const found = Array.from({ length: 40 }, () => doomed(dice)).flatMap((one) => {
+    const last = one && lastMoment(one.posterior, one.then, one.gate, one.now)
+    return one && last !== null ? [{ ...one, last }] : []
+  })
+  expect(found.length).toBeGreaterThan(15)
+  for (const { posterior, then, gate, last } of found) {
+    expect(makesIt(posterior, then, gate, last)).toBeGreaterThanOrEqual(0.95)
+    expect(makesIt(posterior, then, gate, last + MINUTE)).toBeLessThan(0.95)
+  }
+})
+
 it('is less likely to make it the later it is done', () => {
   const product: Product = {
     shape: { kind: 'cylinder', radius: 0.12, height: 0.05 },
