@@ -16,14 +16,19 @@ const ALL = ['lint', ...JEST, 'e2e']
 async function test(names) {
   await ensureInstalled()
   const total = { passed: 0, failed: 0 }
-  const add = (part) => {
+  const times = []
+  const add = async (name, run) => {
+    const began = Date.now()
+    const part = await run()
     total.passed += part.passed
     total.failed += part.failed
+    times.push(`${name} ${Math.round((Date.now() - began) / 1000)} s`)
   }
-  if (names.includes('lint')) add(await lint())
+  if (names.includes('lint')) await add('types and lint', lint)
   const units = JEST.filter((name) => names.includes(name))
-  if (units.length) add(await jest(units))
-  if (names.includes('e2e')) add(await e2e())
+  if (units.length) await add('jest', () => jest(units))
+  if (names.includes('e2e')) await add('in the browser', e2e)
+  console.log(times.join(', '))
   console.log(`${total.passed} passed, ${total.failed} failed`)
   process.exitCode = total.failed === 0 ? 0 : 1
 }

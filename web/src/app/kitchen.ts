@@ -12,6 +12,7 @@ import {
   type Forecast,
   type Means,
   type Judge,
+  type Instant,
   type InstrumentState,
   type Standing,
   type Unit,
@@ -72,23 +73,44 @@ function judgeFor(batch: BatchState, zone: string): Judge {
   return known
 }
 
+/** What was found of a batch, and until when that holds. */
+interface Found {
+  means: Means
+  from: Instant
+  until: Instant
+  one: JudgedBatch
+}
+
+const found = new WeakMap<BatchState, Found>()
+
+/** What a batch asks for may change by time alone in ways that nobody foretells: it is looked at anew after this, ms. */
+const LOOKED_AT_AGAIN = 10_000
+
+/**
+ * A batch as it stands at an instant: the very same object until an entry changes the batch, or time alone a finding or
+ * what it asks for.
+ */
+export function judgedAt(batch: BatchState, zone: string, means: Means, now: Instant): JudgedBatch {
+  const known = found.get(batch)
+  if (known && known.means === means && now >= known.from && now < known.until) return known.one
+  const judge = judgeFor(batch, zone)
+  const findings = judge.findings(now)
+  const asks = attention(batch, findings, { zone, means }, now)
+  const forecast = forecastOf(batch, findings, means)
+  const one = { batch, findings, standing: batchStanding(findings), asks, forecast }
+  const changes = [judge.nextAt(), 'at' in asks ? asks.at : null, 'by' in asks ? asks.by : null]
+  const next = changes.filter((at): at is Instant => at !== null && at > now)
+  found.set(batch, { means, from: now, until: Math.min(now + LOOKED_AT_AGAIN, ...next), one })
+  return one
+}
+
 /** Every batch that is not thrown away, the most urgent first. */
 export function useJudged(line: LineData | null, now: number): JudgedBatch[] {
   const means = useMeans(line)
   return useMemo(() => {
     if (!line) return []
-    const world = { zone: line.kitchen.zone, means }
     return line.batches
-      .map((batch): JudgedBatch => {
-        const findings = judgeFor(batch, line.kitchen.zone).findings(now)
-        return {
-          batch,
-          findings,
-          standing: batchStanding(findings),
-          asks: attention(batch, findings, world, now),
-          forecast: forecastOf(batch, findings, means),
-        }
-      })
+      .map((batch) => judgedAt(batch, line.kitchen.zone, means, now))
       .filter(({ asks }) => asks.kind !== 'closed')
       .sort((a, b) => urgency(a.asks, now) - urgency(b.asks, now))
   }, [line, means, now])
