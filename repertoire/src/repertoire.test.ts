@@ -6,6 +6,8 @@ import {
   checksFor,
   FAMILY_KEYS,
   FieldError,
+  heldTo,
+  judged,
   limitSetOf,
   methodFile,
   methodSchema,
@@ -102,5 +104,18 @@ describe('the method file', () => {
 
   it('is refused when it is no JSON', () => {
     expect(() => readMethodFile('{')).toThrow(FieldError)
+  })
+})
+
+describe('a limit that is printed and judged nowhere', () => {
+  it('is in no check of any method under any rule set; what is in one says that it is judged', () => {
+    const inChecks = new Set(
+      limits.flatMap((set) =>
+        methods.flatMap((method) => heldTo(method, 1, set, true, '2027-03-03').checks.map(({ limit }) => limit.key)),
+      ),
+    )
+    expect([...inChecks].filter((key) => !judged[key])).toEqual([])
+    const printed = new Set(Object.values(ruleSets).flatMap((set) => set.limits.map(({ key }) => key)))
+    expect([...printed].filter((key) => !judged[key])).toContain('time-control-cold')
   })
 })

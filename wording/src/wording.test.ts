@@ -32,6 +32,8 @@ describe('figures', () => {
       '70°',
       '41°',
     ])
+    // Where one document prints both figures, another's conversion does not stand in for it.
+    expect([63, 60, 74].map((printed) => limitDegreesOf(printed, fahrenheit))).toEqual(['145°', '140°', '165°'])
     // No document prints it: a guard of the house.
     expect(limitDegreesOf(68.5, fahrenheit)).toBe('155.3°')
   })

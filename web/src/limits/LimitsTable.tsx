@@ -1,4 +1,4 @@
-import { type LimitKey, type LimitSet, type Line, type Limit, isLooser, ruleSets } from '@logged-thermal/core'
+import { judged, type LimitKey, type LimitSet, type Line, type Limit, isLooser, ruleSets } from '@logged-thermal/core'
 import { limitCells, lineName, sourceOf, type Reader } from '@logged-thermal/wording'
 import { LimitPicture } from './LimitPicture'
 
@@ -95,6 +95,7 @@ function Row({
         </button>
         <small>
           {limit.origin === set.ruleSet.key ? limit.source.section : sourceOf(limit)} · {limit.source.confidence}
+          {!judged[line.key] && ' · for people to keep: not judged here'}
         </small>
       </th>
       {plain ? (

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { isJudged, isLooser, type LimitSet, type Line } from '@logged-thermal/core'
+import { judged, isJudged, isLooser, type LimitSet, type Line } from '@logged-thermal/core'
 import { forceWord, lineName, ruleWords, sourceOf, type Reader } from '@logged-thermal/wording'
 import { Key } from '../parts/Key'
 import { HouseLineForm } from './HouseLineForm'
@@ -17,7 +17,7 @@ interface Props {
 export function LineDetail({ line, set, reader, onChange, onClose }: Props) {
   const [editing, setEditing] = useState(false)
   const { house, variance, published } = line
-  const judged = published.some(({ rule }) => isJudged(rule))
+  const decided = judged[line.key] && published.some(({ rule }) => isJudged(rule))
   if (editing && onChange) {
     return (
       <HouseLineForm
@@ -47,6 +47,12 @@ export function LineDetail({ line, set, reader, onChange, onClose }: Props) {
           </p>
         </div>
       ))}
+      {!judged[line.key] && (
+        <p>
+          <strong>Printed for people to keep.</strong> This program judges nothing by it: no reading proves it, and none
+          denies it.
+        </p>
+      )}
       <p className="muted">A starting point: check it against the edition in force where you are.</p>
       <h3 className="title">House line</h3>
       {house ? (
@@ -64,9 +70,9 @@ export function LineDetail({ line, set, reader, onChange, onClose }: Props) {
           )}
         </div>
       ) : (
-        <p>{judged ? 'None: what is printed holds.' : 'Not a limit that readings decide.'}</p>
+        <p>{decided ? 'None: what is printed holds.' : 'Not a limit that readings decide.'}</p>
       )}
-      {judged && onChange && (
+      {decided && onChange && (
         <div className="limits-keys">
           <Key look="primary" onClick={() => setEditing(true)}>
             {house ? 'Change the house line' : 'Set a house line'}
