@@ -1,6 +1,6 @@
 import type { Attention } from '@logged-thermal/core'
 import { actionWord } from './coolingWords'
-import { clock, limitDegreesOf, span, type Reader } from './figures'
+import { clock, largeSpan, limitDegreesOf, type Reader } from './figures'
 import { checkTitle } from './findingWords'
 
 /** What a batch asks for: verb first, clock time second, reason last; and the number that matters. */
@@ -15,7 +15,7 @@ export interface AsksWords {
 export function asksWords(asks: Attention, now: number, reader: Reader): AsksWords | null {
   switch (asks.kind) {
     case 'rescue': {
-      const [number, unit] = minutes(asks.by - now)
+      const [number, unit] = largeSpan(asks.by - now)
       return {
         action: actionWord(asks.first),
         reason: `before ${clock(asks.by, reader)} or it misses ${limitDegreesOf(asks.gate.level, reader)}`,
@@ -24,7 +24,7 @@ export function asksWords(asks: Attention, now: number, reader: Reader): AsksWor
       }
     }
     case 'lost': {
-      const [number, unit] = minutes(asks.by - now)
+      const [number, unit] = largeSpan(asks.by - now)
       return {
         action: 'Lead: rework or bin',
         reason: `nothing left saves ${checkTitle(asks.finding, reader)}`,
@@ -34,11 +34,11 @@ export function asksWords(asks: Attention, now: number, reader: Reader): AsksWor
     }
     case 'read': {
       if (asks.finding.check.bake && asks.at > now) {
-        const [number, unit] = minutes(asks.at - now)
+        const [number, unit] = largeSpan(asks.at - now)
         return { action: `Out of the oven at ${clock(asks.at, reader)}`, reason: 'a validated bake', number, unit }
       }
       const late = now - asks.at
-      const [number, unit] = minutes(Math.abs(late))
+      const [number, unit] = largeSpan(Math.abs(late))
       if (late >= 60_000)
         return { action: 'Read now', reason: `was due ${clock(asks.at, reader)}`, number, unit: `${unit} late` }
       return {
@@ -55,7 +55,7 @@ export function asksWords(asks: Attention, now: number, reader: Reader): AsksWor
         ? { action: 'Combine all', reason: 'then read the mixture', number: '', unit: '' }
         : { action: 'Take it off the heat', reason: 'the floor is proven', number: '', unit: '' }
     case 'serve': {
-      const [number, unit] = minutes(asks.by - now)
+      const [number, unit] = largeSpan(asks.by - now)
       return { action: 'Serve it', reason: `by ${clock(asks.by, reader)}, the rest to discard`, number, unit }
     }
     case 'discard':
@@ -68,10 +68,4 @@ export function asksWords(asks: Attention, now: number, reader: Reader): AsksWor
     case 'closed':
       return null
   }
-}
-
-/** '13' and 'min', '4' and 'h', '20' and 's'. */
-function minutes(ms: number): [string, string] {
-  const [number, unit] = span(Math.max(0, ms)).split(' ')
-  return [number ?? '0', unit ?? 's']
 }

@@ -70,6 +70,12 @@ export function span(ms: number): string {
   return `${Math.round(hours / 24)} days`
 }
 
+/** The same as a large number with its unit: '39' and 'min', '1:49' and 'h', '2' and 'days'. */
+export function largeSpan(ms: number): [number: string, unit: string] {
+  const [first, unit, minutes] = span(Math.max(0, ms)).split(' ')
+  return minutes === undefined ? [first!, unit!] : [`${first}:${minutes.padStart(2, '0')}`, unit!]
+}
+
 const WEEKDAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat']
 const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec']
 

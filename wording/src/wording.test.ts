@@ -1,5 +1,5 @@
 import { checksFor, limitSetOf, newMethod, ruleSets, type Method } from '@logged-thermal/core'
-import { clock, dayName, degrees, limitDegrees, limitDegreesOf, span } from './figures'
+import { clock, dayName, degrees, largeSpan, limitDegrees, limitDegreesOf, span } from './figures'
 import { limitTitle, sourceLine } from './limitWords'
 import { refusalSentence } from './refusalSentence'
 
@@ -42,6 +42,12 @@ describe('figures', () => {
     expect(clock(Date.UTC(2027, 6, 1, 13, 44), celsius)).toBe('14:44')
     expect(dayName('2027-03-05')).toBe('Fri 5 Mar')
     expect([17_000, 240_000, 12_120_000].map(span)).toEqual(['17 s', '4 min', '3 h 22 min'])
+    expect([17_000, 240_000, 6_540_000, 10_800_000].map(largeSpan)).toEqual([
+      ['17', 's'],
+      ['4', 'min'],
+      ['1:49', 'h'],
+      ['3', 'h'],
+    ])
   })
 })
 

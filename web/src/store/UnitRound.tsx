@@ -83,7 +83,8 @@ export function UnitRound() {
           {here ? (
             <>
               <strong>
-                Round: {countWord(units.length - waiting.length)} of {countWord(units.length)} read.
+                Round: {units.length === waiting.length ? 'none' : countWord(units.length - waiting.length)} of{' '}
+                {countWord(units.length)} read.
               </strong>{' '}
               {here.name} is next.
             </>

@@ -1,5 +1,14 @@
 import { isUnitKind, type Action, type Rescue } from '@logged-thermal/core'
-import { actionDone, actionWord, clock, leftAsItIs, limitDegreesOf, lostSentence, span } from '@logged-thermal/wording'
+import {
+  actionDone,
+  actionWord,
+  clock,
+  leftAsItIs,
+  limitDegreesOf,
+  lostSentence,
+  span,
+  largeSpan,
+} from '@logged-thermal/wording'
 import { useEnter } from '../../app/enter'
 import { Key } from '../../parts/Key'
 import type { BenchSheet } from '../benchSheet'
@@ -11,7 +20,7 @@ export function RescueSlab(props: SlabProps) {
   const act = useAct(props)
   const { asks } = one
   if (asks.kind !== 'rescue') return null
-  const [number, unit] = span(Math.max(0, asks.by - now)).split(' ')
+  const [number, unit] = largeSpan(asks.by - now)
   return (
     <>
       <section className="slab rescue" aria-label="Do this now">

@@ -23,12 +23,12 @@ import {
   grams,
   partWord,
   readAgainWords,
-  span,
   stepName,
   targetSentence,
   throughWords,
   WARM_UP_REASONS,
   warmUpSentence,
+  largeSpan,
 } from '@logged-thermal/wording'
 import { useEnter } from '../../app/enter'
 import { asSentence } from '../../methods/sentence'
@@ -219,7 +219,7 @@ function stepWords(
       boiling !== null
         ? [String(Math.ceil(boiling.inMs / 1000)), 's to the next reading']
         : left !== null && left > 0
-          ? ([...span(left).split(' ').slice(0, 2)] as [string, string])
+          ? largeSpan(left)
           : undefined,
     why: joins
       ? 'Then read the mixture: readings until now are of the parts, and prove nothing about it.'
@@ -277,7 +277,7 @@ function bakedWords(
     enter('step-marked', batch.id, { step: todo.step, edge: 'done', reason: null, ...(oven ? { oven } : {}) })
   return {
     title: left > 0 ? 'Leave it in the oven' : bake ? `Out when it is ${bake.cue}` : 'Read the middle, then out',
-    count: left > 0 ? (span(left).split(' ').slice(0, 2) as [string, string]) : undefined,
+    count: left > 0 ? largeSpan(left) : undefined,
     why: bake
       ? `${bakeShownWords(bake, reader)}. Sooner, cooler or deeper it is another bake: read the middle.`
       : `Three bakes read at ${throughWords(reader)} in the middle, and the lead may validate this one.`,
