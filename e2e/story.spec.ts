@@ -81,7 +81,9 @@ test('a batch from the stove to its discard date, seen from a second tablet, and
   await expect(standing(cook, 'egg')).toContainText('3-401.11(A)(2)')
   await expect(cook.locator('.banner')).toContainText('Rye-malt custard')
   await expect(standing(other, 'egg')).toHaveAttribute('data-standing', 'proven')
+  const marked = cook.waitForResponse('**/api/entries')
   await cook.getByRole('button', { name: 'Off the heat' }).click()
+  await marked
 
   // Typed on a keyboard: the two gates. A late answer does not move this tablet's clock: readings keep their order.
   const typed = async (number: string) => {

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
-import { followed, maybeAhead } from './clock'
+import { clockTold, followed, isOvertaken, maybeAhead } from './clock'
+import { connection } from './connection'
 
 const leg = fc.integer({ min: 0, max: 20_000 })
 const instant = fc.integer({ min: 1_700_000_000_000, max: 2_000_000_000_000 })
@@ -44,5 +45,34 @@ describe("the kitchen's clock", () => {
 
   it('is not read off an answer during which this tablet was set back', () => {
     expect(followed(7, { askedAt: 5000, serverNow: 5100, heardAt: 1000 })).toBe(7)
+  })
+})
+
+describe('an answer that comes after the clock was set on', () => {
+  const minutes = (n: number) => n * 60_000
+  // Asked and answered before; on its way while the server's clock goes on by twenty minutes and a beat tells so.
+  const late = { askedAt: 1000, serverNow: 1100, heardAt: 3000 }
+  const beat = { askedAt: null, serverNow: 2000 + minutes(20), heardAt: 2000 }
+
+  it('was overtaken, and does not set it back', () => {
+    expect(isOvertaken(late, beat)).toBe(true)
+    const after = [beat, late].reduce(
+      (state, told) => connection.reducer(state, clockTold(told)),
+      connection.reducer(undefined, { type: 'begin' }),
+    )
+    expect(after.offsetMs).toBe(minutes(20))
+  })
+
+  it('counts where it was asked since, or the server tells no earlier time', () => {
+    expect(isOvertaken({ ...late, askedAt: 2000 }, beat)).toBe(false)
+    expect(isOvertaken({ ...late, serverNow: beat.serverNow }, beat)).toBe(false)
+    expect(isOvertaken(late, null)).toBe(false)
+    // Set back in earnest, it is followed with the next question.
+    const back = { askedAt: 4000, serverNow: 4050, heardAt: 4100 }
+    const state = [beat, back].reduce(
+      (before, told) => connection.reducer(before, clockTold(told)),
+      connection.reducer(undefined, { type: 'begin' }),
+    )
+    expect(state.offsetMs).toBe(50)
   })
 })

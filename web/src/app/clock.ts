@@ -22,6 +22,14 @@ export function followed(offsetMs: number, { askedAt, serverNow, heardAt }: Cloc
 }
 
 /**
+ * Whether an answer was overtaken: the server has told a later time since it was asked. It says nothing any more, least of
+ * all that the clock stood lower, where the server's was set on in between.
+ */
+export function isOvertaken({ askedAt, serverNow }: ClockTold, last: ClockTold | null): boolean {
+  return askedAt !== null && last !== null && askedAt < last.heardAt && serverNow < last.serverNow
+}
+
+/**
  * Whether what the server told by itself is so long ago, by this tablet's clock, that it may be ahead: only an answer
  * to a question tells that from a message that was late.
  */
