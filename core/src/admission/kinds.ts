@@ -39,7 +39,10 @@ export function asFolded<E extends Entry>(entry: E): E {
 export function differencesOf(claim: AnyClaim, read: Read, world: World): Record<string, unknown> | null {
   const own = kindOf<Kind>(claim).derive?.(claim, read, world) ?? {}
   const sent = claim.body as unknown as Record<string, unknown>
-  const others = Object.entries(own).filter(([name, value]) => canonical(value) !== canonical(sent[name] ?? null))
+  // What was left out differs too, also where ours is null: "not yet cold" is no silence.
+  const isOther = ([name, value]: [string, unknown]) =>
+    sent[name] === undefined || canonical(value) !== canonical(sent[name])
+  const others = Object.entries(own).filter(isOther)
   return others.length > 0 ? Object.fromEntries(others) : null
 }
 

@@ -1,6 +1,7 @@
 import { DAY, MINUTE } from '../ground/instant'
 import { standingsOf } from '../judgement/batch/disposition'
-import { COOK, custard, idOf, KitchenStory, LEAD, OTHER } from '../test/kitchenStory'
+import { portionOf } from '../judgement/lineage/portion'
+import { COOK, custard, FRIDGE, idOf, KitchenStory, LEAD, OTHER } from '../test/kitchenStory'
 import { at } from '../test/traces'
 
 /** The edges of what may still be done, each to the minute: what no example in the middle would notice. */
@@ -65,4 +66,18 @@ it('keeps the codes of the last 300 batches apart, and lets an older one come ro
   expect(again('62-300', 'next')).toMatchObject({ ok: true })
   expect(again('62-0', 'round')).toMatchObject({ ok: true })
   expect(again('62-2', 'still taken')).toMatchObject({ ok: false, code: 'code taken' })
+})
+
+it('takes what only core works out from core, also where the tablet leaves it out', () => {
+  const story = new KitchenStory()
+  const batch = story.cooked()
+  const limits = story.kitchen.limitsAt(at(30))
+  const said = { code: 'c-1a', as: 'portion' as const, last: false, unit: FRIDGE, shelf: 1 }
+  const put = { ...said, measure: { value: 500, unit: 'g' as const } }
+  const body = portionOf(story.kitchen.read('batch', batch)!, custard, put, limits, 'UTC', at(30))
+  expect(body.coldAt).toBeNull()
+  const { coldAt: _cold, carried: _warm, ...silent } = body
+  const item = idOf('silent')
+  expect(story.post('portioned', item, 30, silent as typeof body).posted).toMatchObject({ ok: true })
+  expect(story.kitchen.read('item', item)).toMatchObject({ coldAt: null, carried: body.carried })
 })
