@@ -15,10 +15,8 @@ import type { Finding } from '../judgement/finding'
 import { batchStanding, isBinding, isGate, rulingDate } from '../judgement/batch/judgeBatch'
 import { isReleased } from '../judgement/batch/disposition'
 import { READ_AGAIN } from '../judgement/doubt'
-import { firstMark } from '../judgement/timeline/marks'
-import { heatSince } from '../judgement/timeline/offHeat'
+import { timelineOf } from '../judgement/timeline/timeline'
 import { READ_AGAIN_AFTER } from '../judgement/evidence/plausible'
-import { phaseOf } from '../judgement/timeline/phase'
 import { standing } from '../state/fact'
 
 /** What a batch asks of somebody, the most urgent kind first. */
@@ -215,7 +213,7 @@ function toRescue(batch: BatchState, forecast: Forecast, { means }: ForecastWorl
 
 /** Until the heat has ended, or what is made cold is together: the mark that is due, or a reading on the way to it. */
 function beforeCooling(batch: BatchState, findings: readonly Finding[], now: Instant): Attention | null {
-  const { next } = phaseOf(batch)
+  const { next } = timelineOf(batch).phase
   if (!next) return null
   const { step } = next
   if (next.edge === 'combined') return { kind: 'mark', step, edge: 'combined' }
@@ -228,7 +226,7 @@ function beforeCooling(batch: BatchState, findings: readonly Finding[], now: Ins
     return cooled === null ? { kind: 'mark', step, edge: 'done' } : { kind: 'read', finding: floor, at: cooled }
   }
   const last = mixtureTrace(batch)
-    .filter(({ at }) => at >= heatSince(batch))
+    .filter(({ at }) => at >= timelineOf(batch).heatSince)
     .at(-1)
   if (!last) return { kind: 'read', finding: floor, at: now }
   return { kind: 'read', finding: floor, at: Math.min(floor.readBy ?? Infinity, last.at + ON_THE_HEAT) }
@@ -238,7 +236,7 @@ function beforeCooling(batch: BatchState, findings: readonly Finding[], now: Ins
 function inTheOven(batch: BatchState, step: string, floor: Finding, now: Instant): Attention | null {
   const isBake = batch.method.steps.some(({ key, kind }) => key === step && kind === 'bake')
   if (!isBake) return null
-  const began = firstMark({ step, edge: 'started' }, batch)
+  const began = timelineOf(batch).marks.first({ step, edge: 'started' })
   if (began === null && mixtureTrace(batch).length === 0) return { kind: 'mark', step, edge: 'started' }
   const { bake } = floor.check
   if (!bake || began === null) return null

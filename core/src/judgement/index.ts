@@ -1,7 +1,7 @@
 /**
  * Judgement: what the readings prove, and nothing more.
  *
- * `timeline` what happened to a batch in order: marks, legs, pans, off the heat · `evidence` which readings count, for and against ·
+ * `timeline` what happened to a batch in order, as one value: marks, readings, pans, what went in raw, legs, heats, phase · `evidence` which readings count, for and against ·
  * `watch` follows one check through the readings · `find` turns a watch into a finding · `batch` the judge of a batch and what a
  * decision may be · `keeping` dates, air, warmth and standing of what is held · `lineage` what went into what, and what bars it.
  *
@@ -67,15 +67,10 @@ export {
   unnamedUses,
   type LotTally,
   type PartLine,
-} from './timeline/eggLedger'
-export { endEdge, endOf } from './timeline/stepEnds'
-export { beginsAt } from './timeline/beginsAt'
-export { settingsOf, type Setting } from './timeline/setting'
-export { pansOf, pansRead, slowestPan } from './timeline/pans'
-export { instantOf } from './timeline/offHeat'
-export { legOf } from './timeline/legs'
-export { rewarmings } from './timeline/rewarming'
-export { rawAfterReading, rawInsOf, reopens, type RawIn } from './timeline/rawIn'
-export { phaseOf, type Phase } from './timeline/phase'
+} from './eggs/eggLedger'
+export { timelineOf, type Timeline } from './timeline/timeline'
+export { type Setting } from './timeline/setting'
+export { reopens, type RawIn } from './timeline/rawIn'
+export { type Phase } from './timeline/phase'
 export { judgeHeat, type HeatStanding, type RowStanding } from './watch/judgeHeat'
 export { judgeCooling, type CoolingStanding } from './watch/judgeCooling'

@@ -6,7 +6,7 @@ import {
   guideOf,
   heatSignal,
   outOfOrder,
-  phaseOf,
+  timelineOf,
   windowOf,
   type Claim,
   type Edge,
@@ -80,7 +80,7 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
   const { batch, findings, standing } = one
   const { reader, open } = useHand(useLine())
   const enter = useEnter()
-  const phase = phaseOf(batch)
+  const phase = timelineOf(batch).phase
   const narrow = useMediaQuery('(max-width: 599px)')
   const reading = useReading(batch, phase.of, now)
   const { unit, logged } = reading

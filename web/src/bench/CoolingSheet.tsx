@@ -1,4 +1,4 @@
-import { isUnitKind, PLACES, settingsOf, type BatchState, type Cover, type Place } from '@logged-thermal/core'
+import { isUnitKind, PLACES, timelineOf, type BatchState, type Cover, type Place } from '@logged-thermal/core'
 import { coverWord, placeWord, pouredWords } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { useLine } from '../app/kitchen'
@@ -23,7 +23,7 @@ interface Props {
 export function CoolingSheet({ batch, onClose, onSheet }: Props) {
   const enter = useEnter()
   const line = useLine()
-  const now = settingsOf(batch, 0).at(-1)!
+  const now = timelineOf(batch).setting
   const covered = batch.facts.covered.some(({ void: gone }) => !gone)
   const poured = batch.facts.poured.findLast(({ void: gone }) => !gone)?.value
   const kinds = new Set(line?.units.map(({ kind }) => kind))

@@ -1,11 +1,10 @@
 import { useMemo, useState } from 'react'
 import {
-  beginsAt,
   litresOf,
   outcomeOf,
   pansFor,
-  settingsOf,
   stagesOf,
+  timelineOf,
   type BatchState,
   type Load,
   type Outcome,
@@ -42,7 +41,7 @@ export function PourSheet({ batch, pans: asked, now, onClose, reader }: Props) {
   const [slowest, setSlowest] = useState<string | null>(null)
   const load = loadOf(batch, now)
   const choices = useMemo(() => outcomes(batch, load, vessels, pans), [batch, load, vessels, pans])
-  const setting = settingsOf(batch, 0).at(-1)!
+  const setting = timelineOf(batch).setting
   const pour = ({ choice, depth }: Outcome) => {
     const { id, name, inside, wall } = choice.vessel
     enter('poured', batch.id, {
@@ -106,13 +105,13 @@ export function PourSheet({ batch, pans: asked, now, onClose, reader }: Props) {
 /** What there is to pour, as warm as it was last read. */
 function loadOf(batch: BatchState, now: number): Load | null {
   const { product } = batch.terms
-  return product && { ...product, celsius: beginsAt(batch, now) }
+  return product && { ...product, celsius: timelineOf(batch).warmth(now) }
 }
 
 function outcomes(batch: BatchState, load: Load | null, vessels: readonly VesselState[], pans: number): Outcome[] {
   if (!load) return []
   const stages = stagesOf(batch.checks)
-  const { place, cover } = settingsOf(batch, 0).at(-1)!
+  const { place, cover } = timelineOf(batch).setting
   return vessels
     .map((vessel) => outcomeOf(load, { vessel, pans, place: place ?? 'ice bath', cover }, stages))
     .filter(({ choice }) => pans > 1 || pansFor(litresOf(load), choice.vessel.inside, 1) <= MOST)

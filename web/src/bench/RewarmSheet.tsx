@@ -1,4 +1,4 @@
-import { rewarmings, REWARMED_HOW, type BatchState } from '@logged-thermal/core'
+import { REWARMED_HOW, timelineOf, type BatchState } from '@logged-thermal/core'
 import { useEnter } from '../app/enter'
 import { Key } from '../parts/Key'
 import { Sheet } from '../parts/Sheet'
@@ -12,7 +12,7 @@ const SAID: Record<(typeof REWARMED_HOW)[number], [name: string, why: string]> =
 /** A set jelly melted, a tart baked once more: the oldest date stays, and the way back to the cold is judged anew. */
 export function RewarmSheet({ batch, onClose }: { batch: BatchState; onClose: () => void }) {
   const enter = useEnter()
-  const left = batch.terms.rewarmings - rewarmings(batch).length
+  const left = batch.terms.rewarmings - timelineOf(batch).warmings.all.length
   return (
     <Sheet open onClose={onClose} title="Into the warmth again">
       <p>

@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import {
   dayOf,
-  endEdge,
+  timelineOf,
   type BatchState,
   type Churning,
   type Edge,
@@ -152,7 +152,7 @@ function StepItem({
                 {moment}
               </Key>
             ))}
-          {(['started', endEdge(batch, step.key), 'skipped'] as const).map((edge) => (
+          {(['started', timelineOf(batch).endEdge(step.key), 'skipped'] as const).map((edge) => (
             <Key
               key={edge}
               look={edge === 'skipped' ? 'outlined' : 'plain'}

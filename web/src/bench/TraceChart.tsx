@@ -12,16 +12,7 @@ import {
 } from 'chart.js'
 import { useMemo } from 'react'
 import { Line } from 'react-chartjs-2'
-import {
-  floorOf,
-  instantOf,
-  mixtureTrace,
-  pansRead,
-  slowestPan,
-  type BatchState,
-  type Finding,
-  type HeatWindow,
-} from '@logged-thermal/core'
+import { floorOf, mixtureTrace, timelineOf, type BatchState, type Finding, type HeatWindow } from '@logged-thermal/core'
 import { clock, coolingDeeds, degrees, type Reader } from '@logged-thermal/wording'
 import type { Futures } from './futures'
 import { colourOf } from '../parts/temperatureScale'
@@ -105,17 +96,15 @@ export function TraceChart({ batch, findings, now, reader, explained, heat, futu
 }
 
 function otherPans(batch: BatchState): Marks['pans'] {
-  const slowest = slowestPan(batch)
-  return pansRead(batch)
-    .filter((pan) => pan !== slowest)
-    .map((pan) => ({ pan, trace: mixtureTrace(batch, pan) }))
+  const { read, slowest } = timelineOf(batch).pans
+  return read.filter((pan) => pan !== slowest).map((pan) => ({ pan, trace: mixtureTrace(batch, pan) }))
 }
 
 /** Since when it cools: the end of its heat, or when it was put together cold; null before. */
 function cooledFrom(batch: BatchState, floor: Finding | null): number | null {
-  if (floor?.check.evidence.to) return instantOf(floor.check.evidence.to, batch)
+  if (floor?.check.evidence.to) return timelineOf(batch).at(floor.check.evidence.to)
   const cooling = batch.checks.find(({ limit }) => limit.rule.kind === 'reach' || limit.rule.kind === 'stay')
-  return cooling ? instantOf(cooling.evidence.from, batch) : batch.startedAt
+  return cooling ? timelineOf(batch).at(cooling.evidence.from) : batch.startedAt
 }
 
 function heatFill(chart: Chart, trace: Trace, scale: TraceScale): CanvasGradient | string {

@@ -3,8 +3,7 @@ import {
   celsiusOf,
   measures,
   mixtureTrace,
-  pansOf,
-  slowestPan,
+  timelineOf,
   unitDoubt,
   type BatchState,
   type Claim,
@@ -54,9 +53,9 @@ export function useReading(
   const [wrong, setWrong] = useState<string | null>(null)
   const [asked, setAsked] = useState<{ typed: Typed; other: Unit } | null>(null)
   const unit = unitOnce ?? reader.unit
-  const pans = pansOf(batch)
+  const { count: pans, slowest } = timelineOf(batch).pans
   // The slowest is asked for; before any was read, the one in the middle of the stack.
-  const pan = pans > 1 ? (panOnce ?? slowestPan(batch) ?? String(Math.ceil(pans / 2))) : null
+  const pan = pans > 1 ? (panOnce ?? slowest ?? String(Math.ceil(pans / 2))) : null
 
   const log = (typed: Typed) => {
     setAsked(null)

@@ -2,9 +2,9 @@ import {
   approvedOf,
   dayOf,
   heldTo,
-  beginsAt,
   limitsAt,
   stagesOf,
+  timelineOf,
   type BatchState,
   type CoolingStage,
   type Load,
@@ -28,7 +28,7 @@ const STILL_WARM = 25
 const OFF_THE_HEAT = 80
 
 export function sourcesIn(line: LineData, now: number): Source[] {
-  const warmth = (batch: BatchState) => beginsAt(batch, now)
+  const warmth = (batch: BatchState) => timelineOf(batch).warmth(now)
   const batches = line.batches.filter(
     (batch) => batch.method.cooling !== 'none' && batch.disposition === null && warmth(batch) > STILL_WARM,
   )
@@ -48,7 +48,7 @@ export function idOf(source: Source): string {
 export function sourced(source: Source, line: LineData, now: number): Sourced | null {
   if (source.kind === 'batch') {
     const { checks, terms } = source.batch
-    const celsius = Math.max(beginsAt(source.batch, now), 25)
+    const celsius = Math.max(timelineOf(source.batch).warmth(now), 25)
     return terms.product && { load: { ...terms.product, celsius }, stages: stagesOf(checks) }
   }
   const limits = limitsAt(line.limits?.versions ?? [], now)

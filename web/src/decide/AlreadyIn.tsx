@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { rawAfterReading, type BatchState, type RawIn } from '@logged-thermal/core'
+import { timelineOf, type BatchState, type RawIn } from '@logged-thermal/core'
 import { clock, type Reader } from '@logged-thermal/wording'
 import { SignedSheet } from '../door/SignedSheet'
 import { Key } from '../parts/Key'
@@ -12,7 +12,7 @@ const LEAST = 10
 /** What went in raw after the mixture was read opened the floor again. Where it was only entered late, the lead says so. */
 export function AlreadyIn({ batch, reader }: { batch: BatchState; reader: Reader }) {
   const [signing, setSigning] = useState<RawIn | null>(null)
-  const after = rawAfterReading(batch)
+  const after = timelineOf(batch).rawAfterReading
   if (after.length === 0) return null
   return (
     <div className="late-reading">

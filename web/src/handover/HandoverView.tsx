@@ -4,8 +4,8 @@ import {
   addDays,
   dayOf,
   HOUR,
-  phaseOf,
   startOfDay,
+  timelineOf,
   unattendedGates,
   type Id,
   type Instant,
@@ -153,7 +153,7 @@ function Running({ one: { batch, asks, forecast }, now, reader }: { one: JudgedB
       <strong>{batch.method.name}</strong> <span className="muted">{batch.code}</span>
       <p>
         {words ? `${words.action}, ${words.reason}.` : 'The lead decides.'}
-        {phaseOf(batch).cooking ? ' On the heat.' : ''}
+        {timelineOf(batch).phase.cooking ? ' On the heat.' : ''}
       </p>
       {forecast?.told &&
         forecast.gates.map((gate) => <p key={gate.finding.check.key}>As it goes {passingSentence(gate, reader)}.</p>)}

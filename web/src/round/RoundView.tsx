@@ -1,16 +1,7 @@
 import useMediaQuery from '@mui/material/useMediaQuery'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
-import {
-  celsiusOf,
-  nextRound,
-  phaseOf,
-  settingsOf,
-  type Claim,
-  type Id,
-  type Instant,
-  type Typed,
-} from '@logged-thermal/core'
+import { celsiusOf, nextRound, timelineOf, type Claim, type Id, type Instant, type Typed } from '@logged-thermal/core'
 import {
   centimetres,
   checkTitle,
@@ -199,7 +190,7 @@ function Stop({
 
 /** Where it stands and where the probe goes: the middle cools last. */
 function whereWords(batch: JudgedBatch['batch']): string {
-  const { place, product } = settingsOf(batch, 0).at(-1)!
+  const { place, product } = timelineOf(batch).setting
   const depth = product.shape.height
   return `${place ? placeWord[place] : batch.vessel.name}; probe in the middle, ${centimetres(depth / 2)} down`
 }
@@ -221,7 +212,7 @@ function Here({
 }) {
   const { batch, findings } = one
   const { open } = useHand(useLine())
-  const phase = phaseOf(batch)
+  const phase = timelineOf(batch).phase
   const reading = useReading(batch, phase.of, now, onLogged)
   const narrow = useMediaQuery('(max-width: 599px)')
   const last = batch.facts['reading-taken'].findLast(({ void: gone }) => !gone)

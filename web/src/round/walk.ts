@@ -1,4 +1,4 @@
-import { dueRound, phaseOf, type Id, type Instant } from '@logged-thermal/core'
+import { dueRound, timelineOf, type Id, type Instant } from '@logged-thermal/core'
 import type { JudgedBatch } from '../app/kitchen'
 
 /** A pan of the walk: when it was due, and what was read of it. */
@@ -10,7 +10,7 @@ export interface Stop {
 /** The pans off the heat that are asked for now, the first due first. One on the heat is no walk: somebody stands at it. */
 export function stopsDue(judged: readonly JudgedBatch[], now: Instant): Stop[] {
   const reads = judged.flatMap((one) =>
-    one.asks.kind === 'read' && !phaseOf(one.batch).cooking ? [{ one, at: one.asks.at }] : [],
+    one.asks.kind === 'read' && !timelineOf(one.batch).phase.cooking ? [{ one, at: one.asks.at }] : [],
   )
   return dueRound(reads, now).map(({ one, at }) => ({ one, due: at }))
 }

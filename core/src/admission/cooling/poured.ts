@@ -2,7 +2,7 @@ import type { Bodies } from '../../ledger/entry'
 import { asEntered, EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { MINUTE } from '../../ground/instant'
 import { id, number, object, text, whole } from '../../ground/field'
-import { lastRead } from '../../state/lastRead'
+import { timelineOf } from '../../judgement/timeline/timeline'
 import { fillRefusal } from '../../physics/cooling/vessel'
 import { needsOpenBatch } from '../guard/openBatch'
 import { parseVesselFacts } from '../equipment/vesselRegistered'
@@ -47,7 +47,7 @@ export const poured: KindOf<'poured'> = {
     if (!vessel) return { code: 'not there', field: 'body.vessel', what: 'vessel' }
     if (claim.body.depth > vessel.inside.height)
       return { code: 'over the rim', field: 'body.depth', vessel: vessel.name, height: vessel.inside.height }
-    const why = fillRefusal(vessel, lastRead(read('batch', claim.about.id)!, claim.at))
+    const why = fillRefusal(vessel, timelineOf(read('batch', claim.about.id)!).lastRead(claim.at))
     return why === null ? null : { code: 'unrated vessel', field: 'body.vessel', vessel: vessel.name, why }
   },
   lateAfter: 30 * MINUTE,

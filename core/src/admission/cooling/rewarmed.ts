@@ -3,7 +3,7 @@ import { asEntered, EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { MINUTE } from '../../ground/instant'
 import { object, oneOf } from '../../ground/field'
 import { batchStanding, judgeBatch } from '../../judgement/batch/judgeBatch'
-import { rewarmings } from '../../judgement/timeline/rewarming'
+import { timelineOf } from '../../judgement/timeline/timeline'
 import { needsOpenBatch } from '../guard/openBatch'
 
 declare module '../../ledger/entry' {
@@ -38,7 +38,7 @@ export const rewarmed: KindOf<'rewarmed'> = {
     if (shut) return shut
     const batch = read('batch', claim.about.id)!
     const { rewarmings: most } = batch.terms
-    if (rewarmings(batch).length >= most) return { code: 'rewarmed enough', field: 'about.id', most }
+    if (timelineOf(batch).warmings.all.length >= most) return { code: 'rewarmed enough', field: 'about.id', most }
     return batchStanding(judgeBatch(batch, world, claim.at)) === 'proven'
       ? null
       : { code: 'not proven to rewarm', field: 'about.id' }

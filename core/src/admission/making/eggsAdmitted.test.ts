@@ -8,7 +8,7 @@ import { PRACTICE } from '../../rules/practice'
 import type { Read } from '../../state/state'
 import { Story } from '../../test/story'
 import { TEN } from '../../test/traces'
-import { leftOverOf } from '../../judgement/timeline/eggLedger'
+import { leftOverOf } from '../../judgement/eggs/eggLedger'
 import { custard, held, limits, LOT, mousse, taken } from '../../test/eggMethods'
 
 describe('admitting eggs, lots and what is left', () => {

@@ -8,8 +8,8 @@ import { outOfOrder } from '../../advice/guide/order'
 import { object, oneOf, text, typedTemperature } from '../../ground/field'
 import { heatPlan } from '../../recipe/method/heatPlan'
 import type { BatchState } from '../../state/batch'
-import { firstMark, heatMark, isStillHot } from '../../judgement/timeline/marks'
-import { heatSince, hotOf } from '../../judgement/timeline/offHeat'
+import { heatMark, hotOf, isStillHot } from '../../judgement/timeline/heat'
+import { timelineOf } from '../../judgement/timeline/timeline'
 import { atKnownStep, isRefusal } from '../guard/knownStep'
 
 declare module '../../ledger/entry' {
@@ -64,13 +64,14 @@ export const stepMarked: KindOf<'step-marked'> = {
 function markedAlready(batch: BatchState, step: string, edge: Edge, at: Instant): Instant | null {
   const { killed, lastHeat } = heatPlan(batch.method)
   const heat = [killed, lastHeat].find((mark) => mark?.step === step)
-  const since = heat ? heatSince(batch) : -Infinity
-  const first = firstMark({ step, edge }, batch, since)
+  const timeline = timelineOf(batch)
+  const since = heat ? timeline.heatSince : -Infinity
+  const first = timeline.marks.first({ step, edge }, since)
   if (first === null || !heat) return first
-  const hot = hotOf(heat, batch)
-  const end = heatMark(heat, batch, hot, since)
+  const hot = hotOf(step, batch.checks)
+  const end = heatMark(timeline, heat, hot, since)
   if (edge === 'done') return end === Infinity ? null : end
-  return edge === 'started' && end < at && isStillHot(batch, hot, end, at) ? null : first
+  return edge === 'started' && end < at && isStillHot(timeline.core, hot, end, at) ? null : first
 }
 
 /** The house lets nothing after the heat go on before the tick; beginning to work on parts may. */

@@ -2,11 +2,10 @@ import { MINUTE } from '../../ground/instant'
 import type { BatchState } from '../../state/batch'
 import { mixtureTrace } from '../../judgement/evidence/evidence'
 import type { Finding } from '../../judgement/finding'
-import { instantOf } from '../../judgement/timeline/offHeat'
+import { timelineOf } from '../../judgement/timeline/timeline'
 import { likeness, type CoolingRecord } from './learned'
 import { NO_MEANS, prospectIn } from './forecast'
 import { ANY_SCALE, posteriorOf, scaleOf } from '../../physics/projection/posterior'
-import { settingsOf } from '../../judgement/timeline/setting'
 
 const LEAST_READINGS = 3
 /** A time constant that is known no better teaches nothing, of its logarithm. */
@@ -24,10 +23,11 @@ export function coolingRecord(batch: BatchState, findings: readonly Finding[]): 
   )
   const [first] = gates
   if (!first || gates.some(({ standing, doubts }) => standing !== 'proven' || doubts.length > 0)) return null
-  const cooledAt = instantOf(first.check.evidence.from, batch)
+  const timeline = timelineOf(batch)
+  const cooledAt = timeline.at(first.check.evidence.from)
   if (cooledAt === null) return null
   const until = Math.max(...gates.map(({ end }) => end?.latest ?? Infinity))
-  const settings = settingsOf(batch, cooledAt).filter(({ from }) => from < until)
+  const settings = timeline.settings(cooledAt).filter(({ from }) => from < until)
   const last = settings.at(-1)!
   const key = likeness(last)
   if (key === null || last.from > cooledAt + SET_UP || last.change === 'stirred') return null

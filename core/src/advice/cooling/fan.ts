@@ -1,9 +1,8 @@
 import { MINUTE, type Instant } from '../../ground/instant'
 import type { CoolingPlan } from '../../ledger/entry'
 import type { BatchState } from '../../state/batch'
-import { lastRead } from '../../state/lastRead'
 import { filledTo } from '../../physics/cooling/vessel'
-import { instantOf } from '../../judgement/timeline/offHeat'
+import { timelineOf } from '../../judgement/timeline/timeline'
 import type { Action } from './action'
 import { afterwards, prospectIn, settledSince, type Forecast, type Means } from './forecast'
 import { expectedAt, posteriorOf, type Posterior } from '../../physics/projection/posterior'
@@ -43,8 +42,9 @@ export function ifDone({ setting, posterior }: Forecast, action: Action, at: Ins
 /** How a plan would have gone from when its batch came off the heat; empty before that, or where nothing says what it holds. */
 export function outcomeFan(batch: BatchState, plan: CoolingPlan, until: Instant): FanPoint[] {
   const gate = batch.checks.find(({ limit: { rule } }) => rule.kind === 'reach' && rule.direction === 'falling')
-  const from = gate ? instantOf(gate.evidence.from, batch) : null
-  const celsius = from === null ? null : lastRead(batch, from)
+  const timeline = timelineOf(batch)
+  const from = gate ? timeline.at(gate.evidence.from) : null
+  const celsius = from === null ? null : timeline.lastRead(from)
   const { product: load } = batch.terms
   if (from === null || celsius === null || !load) return []
   const { vessel, depth, place, cover } = plan

@@ -4,7 +4,7 @@ import { stageOf } from '../../rules/compared'
 import type { BatchState } from '../../state/batch'
 import { mixtureTrace } from '../../judgement/evidence/evidence'
 import type { Finding } from '../../judgement/finding'
-import { cooledSince } from '../../judgement/timeline/offHeat'
+import { timelineOf } from '../../judgement/timeline/timeline'
 import { actionsFor, type Action } from './action'
 import { facesIn } from '../../physics/cooling/faces'
 import { likeness, type Learned } from './learned'
@@ -21,7 +21,7 @@ import {
 import { missProbability, passingOf, type Passing } from '../../physics/projection/projectCooling'
 import { prospectOf, prospectOfAnything, type Prospect } from '../../physics/cooling/prospect'
 import { lastMoment } from '../../physics/cooling/rescue'
-import { settingsOf, type Setting } from '../../judgement/timeline/setting'
+import type { Setting } from '../../judgement/timeline/setting'
 
 /** What the kitchen has and has learned, for forecasts. */
 export interface Means {
@@ -88,7 +88,7 @@ export function forecastOf(batch: BatchState, findings: readonly Finding[], mean
     ({ standing, check: { limit } }) =>
       standing === 'open' && limit.rule.kind === 'reach' && limit.rule.direction === 'falling',
   )
-  const cooledAt = open[0] ? cooledSince(open[0].check, batch) : null
+  const cooledAt = open[0] ? timelineOf(batch).cooledSince(open[0].check) : null
   if (cooledAt === null) return null
   const cooled = cooledOf(batch, cooledAt, means)
   if (!cooled) return null
@@ -154,7 +154,7 @@ function cooledOf(batch: BatchState, cooledAt: Instant, means: Means): Cooled | 
 
 function cooling(batch: BatchState, cooledAt: Instant, means: Means): Cooled | null {
   const trace = mixtureTrace(batch).filter(({ at }) => at >= cooledAt)
-  const settings = settingsOf(batch, cooledAt)
+  const settings = timelineOf(batch).settings(cooledAt)
   let before: { setting: Setting; posterior: Posterior } | null = null
   let batches = 0
   for (const [i, setting] of settings.entries()) {

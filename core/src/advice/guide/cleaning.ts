@@ -2,7 +2,7 @@ import { MINUTE, type Instant } from '../../ground/instant'
 import type { BatchState } from '../../state/batch'
 import { standing } from '../../state/fact'
 import { heatPlan } from '../../recipe/method/heatPlan'
-import { instantOf } from '../../judgement/timeline/offHeat'
+import { timelineOf } from '../../judgement/timeline/timeline'
 
 /** Why hands, cloth, sieve and spatula are to be clean and the probe wiped, now. */
 export type CleaningWhy = 'raw to cooked' | 'separated by hand'
@@ -14,7 +14,7 @@ const WITHIN = 60 * MINUTE
 export function cleaningDue(batch: BatchState, now: Instant): CleaningWhy | null {
   const { killed } = heatPlan(batch.method)
   const cleaned = Math.max(-Infinity, ...standing(batch.facts.cleaned).map(({ at }) => at))
-  const cooked = killed ? instantOf(killed, batch) : null
+  const cooked = killed ? timelineOf(batch).at(killed) : null
   const raw = batch.terms.eggs.uses.some(({ heated }) => heated) || standing(batch.facts['eggs-taken']).length > 0
   if (cooked !== null && raw && cleaned < cooked && now <= cooked + WITHIN) return 'raw to cooked'
   const separated = standing(batch.facts['eggs-taken'])

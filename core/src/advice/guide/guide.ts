@@ -1,15 +1,14 @@
 import { MINUTE, type Instant } from '../../ground/instant'
 import type { EggUse } from '../../recipe/egg/eggPlan'
-import { toSettle, unnamedUses, type PartLine } from '../../judgement/timeline/eggLedger'
+import { toSettle, unnamedUses, type PartLine } from '../../judgement/eggs/eggLedger'
 import type { Edge } from '../../rules/rule'
 import { heatPlan } from '../../recipe/method/heatPlan'
 import type { Instruction, Step, StepKind } from '../../recipe/method/method'
 import type { BatchState } from '../../state/batch'
 import { asksMerged } from '../../judgement/lineage/merged'
-import { lastMark } from '../../judgement/timeline/marks'
-import { instantOf } from '../../judgement/timeline/offHeat'
+import { timelineOf } from '../../judgement/timeline/timeline'
 import { cleaningDue, type CleaningWhy } from './cleaning'
-import { endEdge, endOf, nextHeat } from '../../judgement/timeline/stepEnds'
+import { nextHeat } from '../../judgement/timeline/stepEnds'
 import { washingDue } from './washing'
 import { warmUpOf, type WarmUp } from './warmUp'
 
@@ -57,14 +56,15 @@ const PARTS_ONLY: readonly StepKind[] = ['mise', 'eggs', 'infuse', 'heat dairy',
 /** Where a batch is in its method, and what it asks at this step. */
 export function guideOf(batch: BatchState, now: Instant, told: Readonly<Record<string, Instruction>> = {}): Guide {
   const { steps } = batch.method
-  const ends = steps.map(({ key }) => endOf(batch, key))
+  const timeline = timelineOf(batch)
+  const ends = steps.map(({ key }) => timeline.stepEnded(key))
   const reached = steps.reduce((last, { kind }, i) => (ends[i] !== null && !PARTS_ONLY.includes(kind) ? i : last), -1)
   const at = steps.findIndex((_, i) => i > reached && ends[i] === null)
   const guided = steps.map((step, i): GuideStep => {
     const ended = ends[i] ?? null
     const state = ended !== null ? 'done' : i === at ? 'now' : i < at || at < 0 ? 'passed' : 'ahead'
     const began =
-      lastMark({ step: step.key, edge: 'started' }, batch) ?? (state === 'now' ? begunBefore(batch, ends, i) : null)
+      timeline.marks.last({ step: step.key, edge: 'started' }) ?? (state === 'now' ? begunBefore(batch, ends, i) : null)
     return { ...step, state, began, ended, timer: timerOf(step, batch, began, told[step.key]) }
   })
   const current = guided[at] ?? null
@@ -78,7 +78,7 @@ function begunBefore({ startedAt }: BatchState, ends: readonly (Instant | null)[
 
 function timerOf({ key, kind }: Step, batch: BatchState, began: Instant | null, told?: Instruction): Instant | null {
   if (began === null || !told) return null
-  if (BEGUN.includes(kind) && lastMark({ step: key, edge: 'started' }, batch) === null) return null
+  if (BEGUN.includes(kind) && timelineOf(batch).marks.last({ step: key, edge: 'started' }) === null) return null
   const minutes = told.passiveMinutes?.least ?? told.activeMinutes
   return minutes > 0 ? began + minutes * MINUTE : null
 }
@@ -99,13 +99,14 @@ function todosOf(batch: BatchState, now: GuideStep | null, at: Instant): Todo[] 
   const unwashed = washingDue(batch, now.key, at)
   if (unwashed.length) todos.push({ kind: 'wash', step: now.key, ingredients: unwashed })
   if (asksMerged(batch)) todos.push({ kind: 'merged' })
-  const heatGoesOn = nextHeat(batch, now.key)
+  const timeline = timelineOf(batch)
+  const heatGoesOn = nextHeat(batch.method, now.key)
   if (now.kind === 'serve at once') todos.push({ kind: 'serve' })
   else if (heatGoesOn) todos.push({ kind: 'begin', step: heatGoesOn.key, of: heatGoesOn.kind })
-  else if (BEGUN.includes(now.kind) && lastMark({ step: now.key, edge: 'started' }, batch) === null)
+  else if (BEGUN.includes(now.kind) && timeline.marks.last({ step: now.key, edge: 'started' }) === null)
     todos.push({ kind: 'begin', step: now.key, of: now.kind })
   else if (!STAYS.includes(now.kind))
-    todos.push({ kind: 'end', step: now.key, of: now.kind, edge: endEdge(batch, now.key) })
+    todos.push({ kind: 'end', step: now.key, of: now.kind, edge: timeline.endEdge(now.key) })
   return [...todos, ...settle(batch)]
 }
 
@@ -113,7 +114,7 @@ function todosOf(batch: BatchState, now: GuideStep | null, at: Instant): Todo[] 
 function settle(batch: BatchState): Todo[] {
   const { combined } = heatPlan(batch.method)
   const lines = toSettle(batch)
-  return lines.length && instantOf(combined, batch) !== null ? [{ kind: 'settle', lines }] : []
+  return lines.length && timelineOf(batch).at(combined) !== null ? [{ kind: 'settle', lines }] : []
 }
 
 /** Where it cools and what is over it, each said once the step has begun. */

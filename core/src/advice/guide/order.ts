@@ -2,7 +2,7 @@ import type { Edge } from '../../rules/rule'
 import { heatPlan } from '../../recipe/method/heatPlan'
 import type { StepKind } from '../../recipe/method/method'
 import type { BatchState } from '../../state/batch'
-import { endOf } from '../../judgement/timeline/stepEnds'
+import { timelineOf } from '../../judgement/timeline/timeline'
 
 /** Why a step cannot be marked without a word: something that matters comes first, or would be left out. */
 export type OutOfOrder =
@@ -29,7 +29,8 @@ export function outOfOrder(batch: BatchState, step: string, edge: Edge): OutOfOr
   const before = steps
     .slice(0, index)
     .find(
-      ({ key, kind }) => matters(batch, key, kind) && !(sameHeat && KILLS.includes(kind)) && endOf(batch, key) === null,
+      ({ key, kind }) =>
+        matters(batch, key, kind) && !(sameHeat && KILLS.includes(kind)) && timelineOf(batch).stepEnded(key) === null,
     )
   return before ? { code: 'before', step: before.key, kind: before.kind } : null
 }

@@ -5,8 +5,7 @@ import { celsiusOf } from '../../ground/temperature'
 import type { BatchState } from '../../state/batch'
 import type { Reading } from '../../physics/trace/reading'
 import { timeInBand } from '../../physics/trace/timeInBand'
-import { lastMark } from '../../judgement/timeline/marks'
-import { heatEnded, heatSince, instantOf } from '../../judgement/timeline/offHeat'
+import { timelineOf } from '../../judgement/timeline/timeline'
 
 /** How long something may have stood between cold and hot before its floor, at most. */
 export interface WarmUp {
@@ -31,9 +30,10 @@ export const WARM_UP_CUE = 'warm-up'
  */
 export function warmUpOf(batch: BatchState, now: Instant): WarmUp | null {
   const { combined, killed } = heatPlan(batch.method)
-  if (!killed || heatEnded(killed, batch) !== null) return null
-  const joined = instantOf(combined, batch)
-  const from = joined === null ? infusingSince(batch) : Math.max(joined, heatSince(batch))
+  const timeline = timelineOf(batch)
+  if (!killed || timeline.heatEnded(killed) !== null) return null
+  const joined = timeline.at(combined)
+  const from = joined === null ? infusingSince(batch) : Math.max(joined, timeline.heatSince)
   if (from === null) return null
   const of: Of = joined === null ? partOf(batch) : 'mixture'
   const mostMs = warmMs(readingsOf(batch, of, from), from, now, joined !== null)
@@ -57,8 +57,9 @@ function warmMs(readings: readonly Reading[], from: Instant, now: Instant, until
 function infusingSince(batch: BatchState): Instant | null {
   const step = batch.method.steps.find(({ kind }) => kind === 'infuse')
   if (!step) return null
-  if (lastMark({ step: step.key, edge: 'done' }, batch) !== null) return null
-  return lastMark({ step: step.key, edge: 'started' }, batch)
+  const { marks } = timelineOf(batch)
+  if (marks.last({ step: step.key, edge: 'done' }) !== null) return null
+  return marks.last({ step: step.key, edge: 'started' })
 }
 
 function partOf({ method }: BatchState): Of {

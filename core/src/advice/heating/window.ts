@@ -6,8 +6,7 @@ import type { Bracket } from '../../physics/trace/reading'
 import { floorOf } from '../attention'
 import { mixtureTrace } from '../../judgement/evidence/evidence'
 import type { Finding } from '../../judgement/finding'
-import { firstMark } from '../../judgement/timeline/marks'
-import { heatSince } from '../../judgement/timeline/offHeat'
+import { timelineOf } from '../../judgement/timeline/timeline'
 import { reachesAt, riseOf, type Rise } from '../../physics/heating/rise'
 
 /** The band to stay in while something is on the heat: floor below, ceiling above, and when each comes as it goes. */
@@ -36,7 +35,8 @@ export function windowOf(batch: BatchState, findings: readonly Finding[]): HeatW
   const ceiling =
     findings.find(({ check }) => check.limit.rule.kind === 'stay' && check.limit.force === 'quality') ?? null
   const from = floor?.check.evidence.from ?? 'batch started'
-  const since = Math.max(heatSince(batch), firstMark(from, batch) ?? -Infinity)
+  const { heatSince, marks } = timelineOf(batch)
+  const since = Math.max(heatSince, marks.first(from) ?? -Infinity)
   const rise = riseOf(mixtureTrace(batch), since)
   const aim = floor && aimOf(floor.check.limit.rule, floor.check)
   return {

@@ -5,8 +5,8 @@ import { celsiusOf, SAME_DEGREE, type Typed } from '../../ground/temperature'
 import type { BatchState } from '../../state/batch'
 import { isWaiting, standing } from '../../state/fact'
 import type { CheckWatch } from '../find/checkWatch'
-import { firstMark } from '../timeline/marks'
-import { reopenedAt } from '../timeline/rawIn'
+import type { CoreReading } from '../timeline/core'
+import { timelineOf } from '../timeline/timeline'
 
 /** Read in the middle so near to its end, colder than what validated it, it was another bake, ms. */
 const NEAR_THE_END = 2 * MINUTE
@@ -27,7 +27,7 @@ export function ovenOf(step: string, { facts: { 'step-marked': marks } }: BatchS
 export function orBaked(watch: CheckWatch, { bake }: Check, batch: BatchState): CheckWatch {
   if (!bake) return watch
   const end = bakedAt(bake, batch)
-  const began = firstMark({ step: bake.step, edge: 'started' }, batch)
+  const began = timelineOf(batch).marks.first({ step: bake.step, edge: 'started' })
   const isIn = (now: Instant) =>
     began !== null &&
     lastBake(bake.step, batch.facts['step-marked']) === null &&
@@ -49,15 +49,16 @@ export function orBaked(watch: CheckWatch, { bake }: Check, batch: BatchState): 
 
 /** When a bake ended as it was validated; null while it did not. */
 function bakedAt({ step, oven, minutes, depth }: HeldBake, batch: BatchState): Instant | null {
-  const began = firstMark({ step, edge: 'started' }, batch)
+  const { marks, reopenedAt, core } = timelineOf(batch)
+  const began = marks.first({ step, edge: 'started' })
   const done = lastBake(step, batch.facts['step-marked'])
   const told = standing(batch.facts['step-marked']).filter(({ value }) => value.step === step)
   // Told late, or taken back late, it is the lead's to accept.
   if (told.some(isWaiting)) return null
-  if (began === null || !done?.value.oven || reopenedAt(batch) > began) return null
+  if (began === null || !done?.value.oven || reopenedAt > began) return null
   if (done.at - began < minutes * MINUTE) return null
   if (celsiusOf(done.value.oven) < celsiusOf(oven) - SAME_DEGREE) return null
-  return isDeeper(batch, depth) || isReadColder(batch, done.at) ? null : done.at
+  return isDeeper(batch, depth) || isReadColder(core, done.at) ? null : done.at
 }
 
 function isDeeper({ vessel, facts: { poured: pourings } }: BatchState, depth: number): boolean {
@@ -65,14 +66,8 @@ function isDeeper({ vessel, facts: { poured: pourings } }: BatchState, depth: nu
   return vessel.fillDepth > most || standing(pourings).some(({ value }) => value.depth > most)
 }
 
-function isReadColder({ facts: { 'reading-taken': readings } }: BatchState, end: Instant): boolean {
-  return standing(readings).some(
-    ({ at, value }) =>
-      value.of === 'mixture' &&
-      value.where === 'core' &&
-      Math.abs(at - end) <= NEAR_THE_END &&
-      celsiusOf(value.typed) < VALIDATED_CORE.c - SAME_DEGREE,
-  )
+function isReadColder(core: readonly CoreReading[], end: Instant): boolean {
+  return core.some(({ at, celsius }) => Math.abs(at - end) <= NEAR_THE_END && celsius < VALIDATED_CORE.c - SAME_DEGREE)
 }
 
 function lastBake(step: string, marks: BatchState['facts']['step-marked']) {

@@ -5,7 +5,7 @@ import { Story, wellMade, world } from '../../test/story'
 import { at } from '../../test/traces'
 import { nextChange } from './judge'
 import { batchStanding, judgeBatch, rulingDate } from './judgeBatch'
-import { phaseOf } from '../timeline/phase'
+import { timelineOf } from '../timeline/timeline'
 
 describe('a batch', () => {
   it('is proven when its floor and both gates are, and has the date of its house days', () => {
@@ -105,9 +105,9 @@ describe('a batch', () => {
     expect(story.asks(6)).toMatchObject({ kind: 'read', at: at(6) })
     story.read(7, 80)
     expect(story.asks(8)).toMatchObject({ kind: 'mark', edge: 'done' })
-    expect(phaseOf(story.batch).step).toBe('cook')
+    expect(timelineOf(story.batch).phase.step).toBe('cook')
     story.offHeat(9)
-    expect(phaseOf(story.batch)).toMatchObject({ step: 'cool', next: null })
+    expect(timelineOf(story.batch).phase).toMatchObject({ step: 'cool', next: null })
   })
 
   it('says by itself when time alone changes a finding', () => {

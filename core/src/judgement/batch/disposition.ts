@@ -3,7 +3,7 @@ import type { Decision, Disposition } from '../../ledger/entry'
 import { isClosed, unanswered, type BatchState } from '../../state/batch'
 import type { Finding } from '../finding'
 import { isGate } from './judgeBatch'
-import { legOf } from '../timeline/legs'
+import { timelineOf } from '../timeline/timeline'
 import { isWorse } from '../../ledger/standing'
 
 /** Why a decision cannot be made. Wording makes the sentence. */
@@ -95,7 +95,7 @@ function assessmentShut(reason: string, findings: readonly Finding[]): Shut | nu
 /** Once, while the first gate's time is not up, and only where the rule set in force knows it. */
 function reworkShut(batch: BatchState, findings: readonly Finding[], at: Instant): Shut | null {
   if (!batch.checks.some(({ limit }) => limit.key === 'rework')) return { code: 'no rework here' }
-  if (legOf(batch) > 1) return { code: 'reworked already' }
+  if (timelineOf(batch).leg.number > 1) return { code: 'reworked already' }
   const gates = findings.filter(({ check }) => check.limit.rule.kind === 'reach')
   if (!gates.some(({ standing }) => standing !== 'proven')) return { code: 'nothing to rework' }
   const [first] = gates

@@ -4,7 +4,7 @@ import type { BatchState } from '../../state/batch'
 import { isWaiting, standing } from '../../state/fact'
 import { ovenOf } from './baked'
 import { judgeBatch } from './judgeBatch'
-import { firstMark } from '../timeline/marks'
+import { timelineOf } from '../timeline/timeline'
 
 /** What a bake shows of a method's version: in an oven of that heat its middle was read at 90 °C after so long. */
 export interface ShownBake {
@@ -26,7 +26,7 @@ export function shownBake(batch: BatchState, zone: string, now: Instant): ShownB
   const read = core?.standing === 'proven' ? core.deciding.at(-1) : undefined
   if (!core || read === undefined) return null
   const { step } = core.check
-  const began = firstMark({ step, edge: 'started' }, batch)
+  const began = timelineOf(batch).marks.first({ step, edge: 'started' })
   const oven = ovenOf(step, batch)
   const late = standing(batch.facts['step-marked']).some((mark) => mark.value.step === step && isWaiting(mark))
   if (began === null || oven === null || late) return null

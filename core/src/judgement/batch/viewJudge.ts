@@ -3,11 +3,9 @@ import type { Id } from '../../ledger/subject'
 import type { Check } from '../../recipe/checks/checksFor'
 import type { BatchState } from '../../state/batch'
 import { comparedAs } from '../../ground/temperature'
-import { standing } from '../../state/fact'
 import type { Trace } from '../../physics/trace/trace'
 import { checksNow } from './checksNow'
 import { orBaked } from './baked'
-import { chillStart } from '../timeline/chillStart'
 import { evidence, isFloor, type Stream, type Testimony } from '../evidence/evidence'
 import { findingOf, type CheckWatch, type Span } from '../find/checkWatch'
 import { watchCooling, type CoolingCheckWatch } from '../find/cooling'
@@ -19,13 +17,11 @@ import { findDays, findHours } from '../find/keeping'
 import { watchStay } from '../find/stay'
 import type { Finding } from '../finding'
 import type { World } from '../world'
-import { legOf, legStart } from '../timeline/legs'
-import { firstMark, heatMark } from '../timeline/marks'
+import { heatMark, hotOf } from '../timeline/heat'
 import { unlikelyReadings } from '../evidence/plausible'
-import { hotOf, instantOf } from '../timeline/offHeat'
-import { pansCounted } from '../timeline/pans'
-import { rawInsOf, reopenedAt, reopenings } from '../timeline/rawIn'
-import { hotAgain, isOfRewarming, rewarmedAt } from '../timeline/rewarming'
+import { pansCounted } from './pansCounted'
+import { timelineOf } from '../timeline/timeline'
+import { isOfRewarming } from '../timeline/warmings'
 import { isWorse, worst } from '../../ledger/standing'
 import type { View } from '../evidence/views'
 import type { Heat } from '../watch/watch'
@@ -64,7 +60,7 @@ export class ViewJudge {
       const finding = track.find(check, now)
       return finding ? [{ finding, pan: track.pan }] : []
     })
-    return pansCounted(worst(found.map(({ finding }) => finding)), found, this.view.batch, now)
+    return pansCounted(worst(found.map(({ finding }) => finding)), found, timelineOf(this.view.batch).pans, now)
   }
 
   /** Checks that ask for the same readings share a trace. */
@@ -173,7 +169,7 @@ function watchFor(
       return unread((now) => findHours(check, rule, span, hoursFrom(check, batch), zone, now))
     case 'egg lot':
       return unread(() =>
-        findEggLot(check, batch, span, instantOf(check.evidence.to ?? 'batch started', batch) !== null),
+        findEggLot(check, batch, span, timelineOf(batch).at(check.evidence.to ?? 'batch started') !== null),
       )
     case 'no number':
       // A rule set without a number for a check that the method carries: a house line is needed, and it does not pass.
@@ -191,14 +187,15 @@ interface Reopening {
 /** Each time that something raw opened a floor again that was on its way. */
 function reopeningsOf(check: Check, batch: BatchState, earlier: ReadonlyMap<Check, CheckWatch>): Reopening[] {
   const { of, from, to } = check.evidence
-  const began = firstMark(from, batch)
+  const { marks, reopenings, leg } = timelineOf(batch)
+  const began = marks.first(from)
   if (of !== 'mixture' || began === null || to === null || to === 'batch started' || to.edge !== 'done') return []
   const first = Math.max(began, reworkedAt(check, batch))
-  const opened = reopenings(batch).filter((at) => at > first)
+  const opened = reopenings.filter((at) => at > first)
   return opened.map((at, i) => {
     const begins = opened[i - 1] ?? first
     const heat = heatFrom(to.step, batch, begins, earlier)
-    const span = { leg: legOf(batch), since: batch.startedAt, begun: true }
+    const span = { leg: leg.number, since: batch.startedAt, begun: true }
     return {
       at,
       until: {
@@ -239,17 +236,18 @@ function reopenedFloor(anew: CheckWatch, opened: readonly Reopening[], floor: (s
 /** When the clock of a check starts that an event starts. */
 function eventOf(check: Check, batch: BatchState): Instant | null {
   const { from } = check.evidence
-  if (isOfRewarming(check)) return rewarmedAt(batch)
-  if (check.limit.key === 'chill-total' && from !== 'batch started') return chillStart(batch, from)
-  return firstMark(from, batch)
+  const timeline = timelineOf(batch)
+  if (isOfRewarming(check)) return timeline.warmings.last
+  if (check.limit.key === 'chill-total' && from !== 'batch started') return timeline.chillStart(from)
+  return timeline.marks.first(from)
 }
 
 /** The raw class counts from combining; where nobody said that it was, from what went in raw first. */
 function hoursFrom({ limit, evidence: { from } }: Check, batch: BatchState): Instant | null {
-  const marked = limit.key === 'raw-class' ? firstMark(from, batch) : instantOf(from, batch)
-  if (marked !== null || limit.key !== 'raw-class') return marked
-  const raw = rawInsOf(batch).map(({ at }) => at)
-  return raw.length ? Math.min(...raw) : null
+  const timeline = timelineOf(batch)
+  if (limit.key !== 'raw-class') return timeline.at(from)
+  const raw = timeline.raw.map(({ at }) => at)
+  return timeline.marks.first(from) ?? (raw.length ? Math.min(...raw) : null)
 }
 
 /** The watch of the stage that this one follows: of the same origin. */
@@ -276,45 +274,49 @@ function unread(find: CheckWatch['find']): CheckWatch {
 /** Between which marks a check looks, and which heat begins or ends it. */
 function spanOf(check: Check, batch: BatchState, earlier: ReadonlyMap<Check, CheckWatch>): Span {
   const { from, to } = check.evidence
-  const leg = legOf(batch)
+  const timeline = timelineOf(batch)
+  const { marks, warmings } = timeline
+  const { number: leg, from: legFrom } = timeline.leg
   const since = batch.startedAt
   const afterHeat = from !== 'batch started' && from.edge === 'done'
-  const warmed = hotAgain(batch) ? -Infinity : rewarmedAt(batch)
+  const warmed = warmings.hot ? -Infinity : warmings.last
   // Warmed and not hot: what was proven of its cooling stays, and the way back to the cold is judged anew.
   const anew = isOfRewarming(check) || check.limit.rule.kind === 'stay'
   if (warmed > -Infinity && to === null && check.limit.rule.kind !== 'exposure') {
-    const heat = afterHeat ? heatFrom(from.step, batch, legStart(batch), earlier) : null
+    const heat = afterHeat ? heatFrom(from.step, batch, legFrom, earlier) : null
     return anew
       ? { leg, since, window: { from: warmed, to: Infinity }, heat: null, begun: true }
-      : { leg, since, window: { from: legStart(batch), to: warmed - 1 }, heat, begun: true }
+      : { leg, since, window: { from: legFrom, to: warmed - 1 }, heat, begun: true }
   }
   if (to !== null && to !== 'batch started' && to.edge === 'done') {
     // A floor: from when all is together, and anew from what went in raw since; of a rework from the decision on.
     const reworked = reworkedAt(check, batch)
     const begins = Math.max(
-      firstMark(from, batch) ?? Infinity,
-      check.evidence.of === 'mixture' ? reopenedAt(batch) : -Infinity,
+      marks.first(from) ?? Infinity,
+      check.evidence.of === 'mixture' ? timeline.reopenedAt : -Infinity,
       reworked,
     )
     const heat = begins === Infinity ? null : heatFrom(to.step, batch, begins, earlier)
-    const onItsWay = Math.max(firstMark(from, batch) ?? since, reworked === Infinity ? since : reworked)
+    const onItsWay = Math.max(marks.first(from) ?? since, reworked === Infinity ? since : reworked)
     const window = { from: begins, to: heat?.mark ?? Infinity }
     return { leg, since: onItsWay, window, heat, begun: begins !== Infinity }
   }
-  const begins = afterHeat ? legStart(batch) : (firstMark(from, batch) ?? Infinity)
-  const ends = to === null ? Infinity : (firstMark(to, batch) ?? Infinity)
-  const heat = afterHeat ? heatFrom(from.step, batch, legStart(batch), earlier) : null
+  const begins = afterHeat ? legFrom : (marks.first(from) ?? Infinity)
+  const ends = to === null ? Infinity : (marks.first(to) ?? Infinity)
+  const heat = afterHeat ? heatFrom(from.step, batch, legFrom, earlier) : null
   return { leg, since, window: { from: begins, to: ends }, heat, begun: begins !== Infinity }
 }
 
 /** From when the row of a rework counts: its decision, and never while there is none. Every other row: from its own marks. */
 function reworkedAt({ limit }: Check, batch: BatchState): Instant {
-  return limit.key === 'rework' ? (standing(batch.reworks).at(-1)?.at ?? Infinity) : -Infinity
+  if (limit.key !== 'rework') return -Infinity
+  const { reworkedAt: decided } = timelineOf(batch).leg
+  return decided === -Infinity ? Infinity : decided
 }
 
 function heatFrom(step: string, batch: BatchState, since: Instant, earlier: ReadonlyMap<Check, CheckWatch>): Heat {
   const mark = { step, edge: 'done' as const }
-  const hot = hotOf(mark, batch)
+  const hot = hotOf(step, batch.checks)
   const floors = [...earlier].filter(
     ([
       {
@@ -325,5 +327,5 @@ function heatFrom(step: string, batch: BatchState, since: Instant, earlier: Read
     ]) => watch.provenAt && limit.force !== 'quality' && limit.key !== 'rework' && of === 'mixture' && to !== null,
   )
   const floored = floors.length ? () => Math.max(...floors.map(([, watch]) => watch.provenAt!())) : null
-  return { hot, mark: heatMark(mark, batch, hot, since), floored }
+  return { hot, mark: heatMark(timelineOf(batch), mark, hot, since), floored }
 }

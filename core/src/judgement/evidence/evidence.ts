@@ -2,7 +2,7 @@ import type { Id } from '../../ledger/subject'
 import type { ReadingBody } from '../../ledger/entry'
 import type { Check } from '../../recipe/checks/checksFor'
 import type { Of } from '../../recipe/method/method'
-import { pansRead, slowestPan, splitOf } from '../timeline/pans'
+import { timelineOf } from '../timeline/timeline'
 import { celsiusOf } from '../../ground/temperature'
 import type { BatchState } from '../../state/batch'
 import { isWaiting } from '../../state/fact'
@@ -39,17 +39,16 @@ export interface Testimony {
 export function evidence(check: Check, { batch, trusted }: View, streams: readonly Stream[] = []): Testimony[] {
   const { of, where } = check.evidence
   const placed = streams.filter((stream) => sameOf(stream.of, of) && where.includes(stream.where))
-  const pans = pansRead(batch)
+  const { read: pans, slowest } = timelineOf(batch).pans
   const unlikely = sameOf(of, 'mixture') ? unlikelyReadings(batch) : NONE
   const byHand = (pan: string | undefined) =>
     handTrace(check, batch, pan, (entry) => passesOver(check, unlikely.get(entry), trusted.has(entry)))
   if (placed.length === 0)
     return (pans.length ? pans : [undefined]).map((pan) => ({ instrument: null, pan, trace: byHand(pan) }))
   return placed.map(({ instrument, at, celsius }) => {
-    const pan = slowestPan(batch)
-    const trace = byHand(pan)
+    const trace = byHand(slowest)
     trace.putAll(at, celsius)
-    return { instrument, pan, trace }
+    return { instrument, pan: slowest, trace }
   })
 }
 
@@ -88,7 +87,7 @@ export interface Witness extends Reading {
 }
 
 /** Readings of the mixture's core by hand, in time order, of one pan where it was split: the trace that is drawn. */
-export function mixtureTrace(batch: BatchState, pan: string | undefined = slowestPan(batch)): Witness[] {
+export function mixtureTrace(batch: BatchState, pan: string | undefined = timelineOf(batch).pans.slowest): Witness[] {
   const core = batch.facts['reading-taken']
     .filter(({ void: gone, value }) => !gone && value.of === 'mixture' && value.where === 'core')
     .filter(({ value: { portion } }) => portion === undefined || portion === pan)
@@ -113,7 +112,7 @@ const known = new WeakMap<BatchState, Map<Id, Doubt[]>>()
 export function doubtsIn(batch: BatchState): Map<Id, Doubt[]> {
   const kept = known.get(batch)
   if (kept) return kept
-  const splitAt = splitOf(batch)
+  const { splitAt } = timelineOf(batch).pans
   const found = new Map<Id, Doubt[]>()
   const sure = batch.facts['reading-taken'].filter((fact) => {
     if (fact.void) return false

@@ -2,7 +2,7 @@ import type { Id } from '../../ledger/subject'
 import type { ReadingBody } from '../../ledger/entry'
 import { allFacts, eachKind, type BatchState } from '../../state/batch'
 import { isWaiting, standing, withoutAccepted, type Fact } from '../../state/fact'
-import { splitOf } from '../timeline/pans'
+import { timelineOf } from '../timeline/timeline'
 import { unlikelyReadings } from './plausible'
 
 /**
@@ -68,7 +68,7 @@ const NONE: ReadonlySet<Id> = new Set()
 /** What counts by itself: no reading in doubt; all else from when the kitchen knew of it, where that was too late. */
 function beyondDoubt(batch: BatchState): BatchState {
   if (isPlain(batch)) return batch
-  const splitAt = splitOf(batch)
+  const { splitAt } = timelineOf(batch).pans
   const facts = eachKind(batch, (list) =>
     list.flatMap((fact) => (fact.void ? [] : [isWaiting(fact) ? { ...fact, at: fact.knownAt } : fact])),
   )
@@ -78,7 +78,7 @@ function beyondDoubt(batch: BatchState): BatchState {
 
 /** As nearly always: nothing late, taken back or in doubt. */
 function isPlain(batch: BatchState): boolean {
-  const splitAt = splitOf(batch)
+  const { splitAt } = timelineOf(batch).pans
   return (
     batch.facts['reading-taken'].every((fact) => !isDoubted(fact, splitAt)) &&
     allFacts(batch).every((fact) => !fact.void && !isWaiting(fact))
@@ -92,7 +92,7 @@ function isDoubted(fact: Fact<ReadingBody>, splitAt: number): boolean {
 
 /** Readings that can only deny. */
 function doubtedReadings(batch: BatchState): Fact<ReadingBody>[] {
-  const splitAt = splitOf(batch)
+  const { splitAt } = timelineOf(batch).pans
   return batch.facts['reading-taken'].filter((fact) => !fact.void && isDoubted(fact, splitAt))
 }
 

@@ -1,13 +1,13 @@
 import type { EggUse } from '../../recipe/egg/eggPlan'
 import { gramsTaken } from '../../state/gramsTaken'
-import { covers, coversAsPart } from '../timeline/eggLedger'
+import { covers, coversAsPart } from '../eggs/eggLedger'
 import type { EggsTaken } from '../../ledger/entry'
 import type { PartUsed } from '../../ledger/storeEntries'
 import type { Check } from '../../recipe/checks/checksFor'
 import type { BatchState } from '../../state/batch'
 import { standing, type Fact } from '../../state/fact'
 import type { Finding } from '../finding'
-import { isRawOnPurpose, rawInsOf } from '../timeline/rawIn'
+import { timelineOf } from '../timeline/timeline'
 import { findingOf, type Span } from './checkWatch'
 
 /** Of what the method takes so much is named at least: a scale and a count never agree to the gram. */
@@ -30,7 +30,7 @@ export function findEggLot(check: Check, batch: BatchState, span: Span, together
   const taken = standing(batch.facts['eggs-taken']).filter(({ value }) => uses.some((use) => covers(value, use)))
   const kept = standing(batch.facts['part-used']).filter(({ value }) => uses.some((use) => coversAsPart(value, use)))
   // By whatever entry, and at whatever step it says that it went in.
-  const raw = rawInsOf(batch).filter((each) => each.what !== 'fruit' && !isRawOnPurpose(batch, each))
+  const raw = timelineOf(batch).raw.filter(({ what, onPurpose }) => what !== 'fruit' && !onPurpose)
   if (raw.length) {
     const because = { code: 'shell egg used' as const, at: raw[0]!.at }
     return findingOf(check, span, { standing: 'missed', because, deciding: raw.map(({ at }) => at) })

@@ -1,12 +1,9 @@
 import type { BatchState } from '../../state/batch'
+import { timelineOf } from '../timeline/timeline'
 
-/** Parts poured warm on cold ones of which the merged temperature was not read yet. */
-export function asksMerged(batch: Pick<BatchState, 'facts'>): boolean {
+/** Whether parts were poured warm on cold ones and nobody has read yet how warm they are together. */
+export function asksMerged(batch: BatchState): boolean {
   const warm = batch.facts['part-used'].filter(({ void: gone, value }) => !gone && value.warm).map(({ at }) => at)
-  if (warm.length === 0) return false
-  const last = Math.max(...warm)
-  const read = batch.facts['reading-taken'].some(
-    ({ void: gone, at, value }) => !gone && at >= last && value.of === 'mixture' && value.where === 'core',
-  )
-  return !read
+  const last = Math.max(-Infinity, ...warm)
+  return warm.length > 0 && timelineOf(batch).core.every(({ at }) => at < last)
 }

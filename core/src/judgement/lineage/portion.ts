@@ -16,11 +16,9 @@ import { addInterval } from '../../physics/trace/timeInBand'
 import { mixtureTrace } from '../evidence/evidence'
 import { holdsUntreatedFruit, isMoistened } from '../batch/checksNow'
 import { isReleased, releaseShut, type Shut } from '../batch/disposition'
-import { isRawOnPurpose, rawInsOf } from '../timeline/rawIn'
+import { timelineOf } from '../timeline/timeline'
 import type { Finding } from '../finding'
 import { batchStanding, judgeBatch } from '../batch/judgeBatch'
-import { firstMark } from '../timeline/marks'
-import { instantOf } from '../timeline/offHeat'
 import type { Dating, Keep } from '../../ledger/dating'
 import type { Measure } from '../../ground/measure'
 import { coldLevel } from '../../recipe/checks/unitKind'
@@ -65,7 +63,7 @@ export function portionOf(
 /** What dates a batch's items: the checks it was started with, and the parts that pass theirs on. */
 export function datingOf(batch: BatchState, limits: Pick<LimitSet, 'practice'>, zone: string, at: Instant): Dating {
   const proven = isFloorProven(batch, zone, at)
-  const raw = rawInsOf(batch)
+  const { raw, marks } = timelineOf(batch)
   // What went in raw and is not proven to be cooked counts the hours of the raw class, whatever its method said.
   const isRaw = raw.some(({ what }) => what !== 'fruit') && !proven
   const has = batch.checks.some(({ limit }) => limit.key === 'raw-class')
@@ -79,7 +77,7 @@ export function datingOf(batch: BatchState, limits: Pick<LimitSet, 'practice'>, 
     const { rule, force, source } = limit
     if (rule.kind === 'days') return [{ what: 'days', count: rule.days, from: null, force, source }]
     if (rule.kind !== 'hours' || limit.key === 'serve-by') return []
-    const from = firstMark(evidence.from, batch) ?? (raw.length ? Math.min(...raw.map((each) => each.at)) : null)
+    const from = marks.first(evidence.from) ?? (raw.length ? Math.min(...raw.map((each) => each.at)) : null)
     return [{ what: 'hours', count: rule.hours, from, force, source }]
   })
   const parts = passingOn(batch, limits.practice.partsPassOn === 'every part', proven)
@@ -187,7 +185,7 @@ function itemFactsOf(batch: BatchState, method: Method, limits: LimitSet, zone: 
     ? []
     : parts.reduce<DietClaim[]>((left, { facts }) => left.filter((claim) => facts.claims.includes(claim)), ofMethod)
   const heat = worstHeat([ownHeat(batch, zone, at), ...passed.map(({ facts }) => facts.heat)])
-  const egg = rawInsOf(batch).some(({ what }) => what === 'egg') || batch.terms.eggs.uses.length > 0
+  const egg = timelineOf(batch).raw.some(({ what }) => what === 'egg') || batch.terms.eggs.uses.length > 0
   return {
     allergens: [...new Set([...own.allergens, ...added, ...parts.flatMap(({ facts }) => facts.allergens)])].sort(),
     claims: added.length ? [] : claims,
@@ -202,8 +200,8 @@ function itemFactsOf(batch: BatchState, method: Method, limits: LimitSet, zone: 
 
 /** What heat did to it, by what is proven: a release is no proof. */
 function ownHeat(batch: BatchState, zone: string, at: Instant): HeatStatus {
-  const raw = rawInsOf(batch)
-  if (raw.some((each) => isRawOnPurpose(batch, each))) return 'raw'
+  const { raw } = timelineOf(batch)
+  if (raw.some(({ onPurpose }) => onPurpose)) return 'raw'
   const { killed } = heatPlan(batch.method)
   if (killed) {
     const floors = floorsOf(batch, zone, at)
@@ -229,7 +227,7 @@ function worstHeat(all: HeatStatus[]): HeatStatus {
 /** Set or aged: when the least that its method gives it to stand has passed. Quality, not safety. */
 function readyAt(batch: BatchState, method: Method): Instant | null {
   const { lastHeat, assembled } = heatPlan(batch.method)
-  const begins = instantOf(method.cooling === 'stages' && lastHeat ? lastHeat : assembled, batch)
+  const begins = timelineOf(batch).at(method.cooling === 'stages' && lastHeat ? lastHeat : assembled)
   const minutes = method.steps
     .filter(({ kind }) => kind === 'set' || kind === 'cool')
     .reduce((sum, { key }) => sum + (method.instructions[key]?.passiveMinutes?.least ?? 0), 0)
@@ -239,7 +237,7 @@ function readyAt(batch: BatchState, method: Method): Instant | null {
 function firstCold(batch: BatchState, limits: LimitSet, zone: string, at: Instant): Instant | null {
   const level = coldLevel(limits, dayOf(at, zone))
   const { lastHeat, assembled } = heatPlan(batch.method)
-  const since = instantOf(batch.method.cooling === 'stages' && lastHeat ? lastHeat : assembled, batch)
+  const since = timelineOf(batch).at(batch.method.cooling === 'stages' && lastHeat ? lastHeat : assembled)
   if (!level || since === null) return null
   const cold = mixtureTrace(batch).find((read) => read.at >= since && read.at <= at && read.celsius <= level.celsius)
   return cold?.at ?? null

@@ -4,6 +4,7 @@ import type { Id } from '../../ledger/subject'
 import type { Addition } from '../../ledger/entry'
 import type { BatchState } from '../../state/batch'
 import { standing, type Fact } from '../../state/fact'
+import type { CoreReading } from './core'
 
 /** Something that has to be cooked with the rest, as it went in. */
 export interface RawIn {
@@ -12,6 +13,8 @@ export interface RawIn {
   at: Instant
   knownAt: Instant
   what: 'egg' | 'fruit' | 'part'
+  /** Nothing is to heat it, because the method and the rule set allow it so: it makes a raw dessert of it. */
+  onPurpose: boolean
 }
 
 /** Raw egg or untreated frozen fruit: what is in the pot has not been through the heat any more. */
@@ -22,13 +25,16 @@ export function reopens({ ingredient, state }: Pick<Addition, 'ingredient' | 'st
 /** All that went in raw, by whatever entry and whatever step it names: shell egg, untreated fruit, a part that is raw. */
 export function rawInsOf({
   startedAt,
+  terms,
   facts: { 'eggs-taken': eggs, added: additions, 'part-used': parts, 'already-in': alreadyIn },
-}: BatchState): RawIn[] {
+}: Pick<BatchState, 'startedAt' | 'terms' | 'facts'>): RawIn[] {
   const fromTheFirst = new Set(standing(alreadyIn).map(({ value }) => value.target))
-  const rawIn = ({ entry, at, knownAt }: Fact<unknown>, step: string, what: RawIn['what']): RawIn =>
-    fromTheFirst.has(entry)
-      ? { entry, step, at: startedAt, knownAt: startedAt, what }
-      : { entry, step, at, knownAt, what }
+  const rawIn = ({ entry, at, knownAt }: Fact<unknown>, step: string, what: RawIn['what']): RawIn => {
+    const onPurpose = what !== 'fruit' && isMeantRaw(terms, step)
+    return fromTheFirst.has(entry)
+      ? { entry, step, at: startedAt, knownAt: startedAt, what, onPurpose }
+      : { entry, step, at, knownAt, what, onPurpose }
+  }
   return [
     ...standing(eggs)
       .filter(({ value }) => value.form !== 'pasteurized')
@@ -43,46 +49,28 @@ export function rawInsOf({
   ]
 }
 
-/** Of these what nothing is to heat, because the method and the rule set allow it so: it makes a raw dessert of it. */
-export function isRawOnPurpose({ terms: { eggs } }: Pick<BatchState, 'terms'>, { what, step }: RawIn): boolean {
-  return (
-    what !== 'fruit' &&
-    eggs.unheated === 'shell with advisory' &&
-    eggs.uses.some((use) => use.step === step && !use.heated)
-  )
-}
-
-/** Since when the floor has to be proven anew: after the last raw thing that went in. Long ago while nothing did. */
-export function reopenedAt(batch: BatchState): Instant {
-  return reopenings(batch).at(-1) ?? -Infinity
-}
-
 /**
  * When what went in raw opened the floor anew, in order. By the time it tells of, and by when it was known: what is
  * entered after a reading was not in the pot that was read, unless the lead says so.
  */
-export function reopenings(batch: BatchState): Instant[] {
-  const read = batch.facts['reading-taken'].filter(
-    ({ void: gone, value }) => !gone && value.of === 'mixture' && value.where === 'core',
-  )
-  const opened = rawInsOf(batch)
-    .filter((raw) => !isRawOnPurpose(batch, raw))
-    .map(({ at, knownAt }) => Math.max(at, ...read.filter((each) => each.knownAt < knownAt).map((each) => each.at + 1)))
+export function reopeningsOf(raw: readonly RawIn[], core: readonly CoreReading[]): Instant[] {
+  const opened = raw
+    .filter(({ onPurpose }) => !onPurpose)
+    .map(({ at, knownAt }) => Math.max(at, ...core.filter((each) => each.knownAt < knownAt).map((each) => each.at + 1)))
   return [...new Set(opened)].sort((a, b) => a - b)
+}
+
+/** Of these what went in after the mixture was read, as far as the kitchen knew: it opened the floor again, unless it was in from the first. */
+export function rawAfterReading(raw: readonly RawIn[], core: readonly CoreReading[]): RawIn[] {
+  const first = Math.min(Infinity, ...core.map(({ knownAt }) => knownAt))
+  return raw.filter(({ onPurpose, knownAt }) => !onPurpose && knownAt > first)
+}
+
+function isMeantRaw({ eggs }: BatchState['terms'], step: string): boolean {
+  return eggs.unheated === 'shell with advisory' && eggs.uses.some((use) => use.step === step && !use.heated)
 }
 
 function rawAs({ ingredient, state }: Pick<Addition, 'ingredient' | 'state'>): 'egg' | 'fruit' | null {
   if (catalogue[ingredient]?.egg != null) return state === 'pasteurized lot' ? null : 'egg'
   return state === 'frozen' ? 'fruit' : null
-}
-
-/** What went in raw after the mixture was read, as far as the kitchen knew: it opened the floor again, unless it was in from the first. */
-export function rawAfterReading(batch: BatchState): RawIn[] {
-  const first = Math.min(
-    Infinity,
-    ...standing(batch.facts['reading-taken'])
-      .filter(({ value }) => value.of === 'mixture' && value.where === 'core')
-      .map(({ knownAt }) => knownAt),
-  )
-  return rawInsOf(batch).filter((raw) => !isRawOnPurpose(batch, raw) && raw.knownAt > first)
 }

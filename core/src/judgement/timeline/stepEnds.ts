@@ -3,15 +3,12 @@ import type { Edge } from '../../rules/rule'
 import { heatPlan } from '../../recipe/method/heatPlan'
 import type { Step, StepKind } from '../../recipe/method/method'
 import type { BatchState } from '../../state/batch'
-import { lastMark } from './marks'
-import { heatEnded, heatSince } from './offHeat'
+import type { Marks } from './marks'
+import type { HeatTimes } from './heat'
 
 /** The edge that ends a step: what joins the parts ends when they are together. */
-export function endEdge(
-  { method, facts: { 'step-marked': marks } }: Pick<BatchState, 'method' | 'facts'>,
-  step: string,
-): Edge {
-  const isMarked = marks.some(({ void: gone, value }) => !gone && value.step === step && value.edge === 'combined')
+export function endEdge(method: BatchState['method'], marks: Marks, step: string): Edge {
+  const isMarked = marks.first({ step, edge: 'combined' }) !== null
   const { combined, killed, assembled } = heatPlan(method)
   // A syrup is poured in: first all is together, then the foam is read, then it is made.
   const poured = combined !== 'batch started' && combined.step === step && killed?.step === step
@@ -24,32 +21,30 @@ export function endEdge(
 const HEATS: readonly StepKind[] = ['cook', 'boil out', 'bake']
 
 /** When a step ended, by its marks or, for the last heat, by what was read; null while it goes on or never began. */
-export function endOf(batch: BatchState, step: string): Instant | null {
-  const next = nextHeat(batch, step)
-  const begun = next && since(batch, lastMark({ step: next.key, edge: 'started' }, batch))
+export function endOf(method: BatchState['method'], times: HeatTimes, step: string): Instant | null {
+  const { marks, heatSince } = times
+  const since = (at: Instant | null) => (at !== null && at >= heatSince ? at : null)
+  const next = nextHeat(method, step)
+  const begun = next && since(marks.last({ step: next.key, edge: 'started' }))
   if (begun) return begun
-  const { killed, lastHeat } = heatPlan(batch.method)
+  const { killed, lastHeat } = heatPlan(method)
   const heat = [killed, lastHeat].find((mark) => mark?.step === step)
-  if (heat) return heatEnded(heat, batch) ?? since(batch, lastMark({ step, edge: 'skipped' }, batch))
-  const ends = (['done', 'combined', 'skipped'] as const).map((edge) => lastMark({ step, edge }, batch))
+  if (heat) return times.heatEnded(heat) ?? since(marks.last({ step, edge: 'skipped' }))
+  const ends = (['done', 'combined', 'skipped'] as const).map((edge) => marks.last({ step, edge }))
   const ended = Math.max(-Infinity, ...ends.map((at) => at ?? -Infinity))
   if (ended === -Infinity) return null
-  return isAfterHeat(batch, step) ? since(batch, ended) : ended
-}
-
-/** From the heat of the mixture on: when that begins anew, so does all that follows. */
-function isAfterHeat({ method: { steps } }: BatchState, step: string): boolean {
-  const heat = steps.findIndex(({ kind, measures }) => HEATS.includes(kind) && measures === 'mixture')
-  return heat >= 0 && steps.findIndex(({ key }) => key === step) >= heat
+  return isAfterHeat(method, step) ? since(ended) : ended
 }
 
 /** The step that goes on with the heat of this one, without a break; null where none does. */
-export function nextHeat({ method: { steps } }: Pick<BatchState, 'method'>, step: string): Step | null {
+export function nextHeat({ steps }: BatchState['method'], step: string): Step | null {
   const at = steps.findIndex(({ key }) => key === step)
   const [own, next] = [steps[at], steps[at + 1]]
   return own && next && HEATS.includes(own.kind) && HEATS.includes(next.kind) ? next : null
 }
 
-function since(batch: BatchState, at: Instant | null): Instant | null {
-  return at !== null && at >= heatSince(batch) ? at : null
+/** From the heat of the mixture on: when that begins anew, so does all that follows. */
+function isAfterHeat({ steps }: BatchState['method'], step: string): boolean {
+  const heat = steps.findIndex(({ kind, measures }) => HEATS.includes(kind) && measures === 'mixture')
+  return heat >= 0 && steps.findIndex(({ key }) => key === step) >= heat
 }

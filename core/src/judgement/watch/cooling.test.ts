@@ -3,7 +3,6 @@ import { lnExcess } from '../../physics/conduction/response'
 import { afterwards, forecastOf, NO_MEANS, prospectIn, rescuesFor } from '../../advice/cooling/forecast'
 import { LEARN_FROM, learnedFrom, likeness } from '../../advice/cooling/learned'
 import type { Place } from '../../physics/cooling/place'
-import { settingsOf } from '../timeline/setting'
 import type { Bodies } from '../../ledger/entry'
 import { chance } from '../../test/coolings'
 import { alarms, NOTHING_SOUNDED } from '../../advice/round/alarms'
@@ -11,7 +10,7 @@ import { dueRound } from '../../advice/round/dueRound'
 import { limitsFrom, method, Story, world } from '../../test/story'
 import { at } from '../../test/traces'
 import { attention, type Attention } from '../../advice/attention'
-import { slowestPan } from '../timeline/pans'
+import { timelineOf } from '../timeline/timeline'
 
 const TUB = { id: 'tub', name: 'tub', inside: { kind: 'round', diameter: 0.3, height: 0.2 }, wall: 'plastic' } as const
 const CUP = { ...TUB, id: 'cup', name: 'cup', inside: { kind: 'round', diameter: 0.07, height: 0.08 } } as const
@@ -214,7 +213,7 @@ describe('a split batch', () => {
     story.enter('poured', 25, pour(0.04, 3, TRAY))
     story.read(60, 30, { portion: '1' })
     story.read(61, 38, { portion: '2' })
-    expect(slowestPan(story.batch)).toBe('2')
+    expect(timelineOf(story.batch).pans.slowest).toBe('2')
     story.read(110, 20, { portion: '1' })
     expect(story.standing('cool-first', 111)).toBe('open')
     story.read(112, 20.5, { portion: '2' })
@@ -281,7 +280,7 @@ describe('what the kitchen has learned', () => {
   it('takes the place of what is reckoned, and the forecast says on how many it rests', () => {
     const story = cooling('ice bath')
     story.read(20, 70)
-    const setting = settingsOf(story.batch, at(12)).at(-1)!
+    const setting = timelineOf(story.batch).settings(at(12)).at(-1)!
     const key = likeness(setting)!
     const learned = learnedFrom(Array.from({ length: 7 }, () => ({ key, tauMinutes: 33 })))
     const { prospect, batches } = prospectIn(setting, undefined, { places: [], learned })
@@ -302,7 +301,9 @@ it('asks 25 batches of a busy Saturday for readings in rounds, and rings for non
     story.enter('poured', begun + 3, pour(depth, 1, TRAY))
     story.enter('placed', begun + 4, into('stirred ice bath'))
     // How it really cools: as reckoned, but for the range of its coefficients.
-    const [setting] = settingsOf(story.batch, at(begun + 3)).slice(-1)
+    const [setting] = timelineOf(story.batch)
+      .settings(at(begun + 3))
+      .slice(-1)
     const { prospect } = prospectIn(
       afterwards(setting!, { kind: 'ice bath', place: 'stirred ice bath', depth, pans: 1 }),
       undefined,

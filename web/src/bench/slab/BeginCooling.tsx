@@ -1,13 +1,12 @@
 import { useMemo } from 'react'
 import {
   isUnitKind,
-  beginsAt,
   mayBeStirred,
   nearestThatMakes,
   PLACES,
-  settingsOf,
   stagesOf,
   tellingStage,
+  timelineOf,
   waysToCool,
   type BatchState,
   type Means,
@@ -125,8 +124,8 @@ function Nearest({
 const NOT_ASKED: Place[] = ['counter', 'freezer']
 
 function begun(batch: BatchState, means: Means, vessels: Parameters<typeof nearestThatMakes>[3], at: number) {
-  const { product, cover } = settingsOf(batch, 0).at(-1)!
-  const celsius = beginsAt(batch, at)
+  const { product, cover } = timelineOf(batch).setting
+  const celsius = timelineOf(batch).warmth(at)
   const stages = stagesOf(batch.checks)
   const offered = PLACES.filter(
     (place) =>
