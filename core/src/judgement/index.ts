@@ -1,16 +1,17 @@
 /**
  * Judgement: what the readings prove, and nothing more.
  *
- * `timeline` what happened to a batch in order, as one value: marks, readings, pans, what went in raw, legs, heats, phase · `evidence` which readings count, for and against ·
- * `watch` follows one check through the readings · `find` turns a watch into a finding · `batch` the judge of a batch and what a
- * decision may be · `keeping` dates, air, warmth and standing of what is held · `lineage` what went into what, and what bars it.
+ * `timeline` what happened to a batch in order, as one value · `evidence` which readings count, for and against · `watch` follows
+ * one check through the readings · `find` turns a watch into a finding · `dates` when something ends · `warmth` time above the
+ * cold limit, and what the air of a unit says of it · `eggs` which egg may go in, and what of it is left · `batch` the judge of a
+ * batch and what a decision may be · `keeping` the standing of what is held · `lineage` what went into what, and what bars it.
  *
  * Imports: ground to state.
  */
 export { stillNeeds, type Because, type Finding, type Need, type Rung } from './finding'
 export type { Doubt } from './doubt'
 export { type World } from './world'
-export { holdsUntreatedFruit, isMoistened } from './batch/checksNow'
+export { holdsUntreatedFruit, isMoistened } from './timeline/contents'
 export { shownBake, type ShownBake } from './batch/shownBake'
 export { judgeOf, nextChange, type Judge } from './batch/judge'
 export { batchStanding, isBinding, isGate, judgeBatch, rulingDate } from './batch/judgeBatch'
@@ -29,13 +30,13 @@ export {
 export { waitingIn, type WaitingEntry } from './evidence/waiting'
 export { readingsOf } from './find/floor'
 export { ADVICES, type Advice, type AdviceKind } from './keeping/advice'
-export { asOf, airSpans, excursionsOf, isOutside, LOOKS_APART, type AirSpan, type Excursion } from './keeping/air'
-export { firstOfEachPart, itemWalls, wallsOf, type DateWall } from './keeping/dating'
+export { asOf, airSpans, excursionsOf, isOutside, LOOKS_APART, type AirSpan, type Excursion } from './warmth/air'
+export { firstOfEachPart, itemWalls, wallsOf, type DateWall } from './dates/walls'
 export { type HotCheck } from './keeping/hotHolding'
 export { type Reheating } from './keeping/reheating'
 export { thermalLag, type ThermalLag } from './keeping/thermalLag'
-export { exposureOf, type Exposure } from './keeping/exposure'
-export { type StoreUnit } from './keeping/air'
+export { exposureOf, type Exposure } from './warmth/exposure'
+export { type StoreUnit } from './warmth/air'
 export {
   judging,
   itemLevel,
@@ -48,7 +49,7 @@ export {
   type ItemStanding,
   type Store,
 } from './keeping/itemStanding'
-export { packageOf } from './keeping/package'
+export { packageOf } from './dates/ofPackage'
 export { isAllowed, receivingOf, type Receiving, type ReceivingReason } from './keeping/receiving'
 export { courseOf, type Course } from './keeping/course'
 export { fastBar, withLineage } from './lineage/lineageBars'
@@ -56,7 +57,13 @@ export { leftOfLot, missedBy, parentsOfBatch, parentsOfItem, type Lineage, type 
 export { asksMerged } from './lineage/merged'
 export { ancestorsOf, partOf, partShut, partUnfit, itemShut, type Ancestry, type PartShut } from './lineage/part'
 export { ancestorsOfItem, lineageBars, type Ancestors, type LineageBar } from './lineage/lineageBars'
-export { batchOf, datingOf, isCleared, passingOn, portionOf, roomTime, type PutAway } from './lineage/portion'
+export { batchOf, isCleared } from './lineage/cleared'
+export { portionOf, type PutAway } from './lineage/portion'
+export { roomTime } from './warmth/ofBatch'
+export { isPastUseBy, useByOf } from './dates/useBy'
+export { datingOfLeftOver } from './dates/ofLeftOver'
+export { discardDay, type DatedItem, type DiscardDay } from './dates/discardDay'
+export { eggRuleAt, isTreatedLot, lotShut, wrongEgg, type LotShut, type WrongEgg } from './eggs/mayGoIn'
 export { itemCard, unitCard, type ItemCard, type UnitCard } from './lineage/card'
 export {
   eggLedger,

@@ -2,7 +2,7 @@ import { itemCard, unitCard, type ItemCard, type UnitCard } from '../judgement/l
 import { parentsOfBatch, parentsOfItem } from '../judgement/lineage/lineage'
 import { ownBarOfBatch, ownBarOfItem, ownBarOfLot, type OwnBar } from '../judgement/lineage/ownBar'
 import { courseOf, type Course } from '../judgement/keeping/course'
-import { itemWalls } from '../judgement/keeping/dating'
+import { itemWalls } from '../judgement/dates/walls'
 import type { Subject, SubjectType } from '../ledger/subject'
 import { isClosed, isPutAway } from '../state/batch'
 import type { States } from '../state/state'

@@ -2,8 +2,7 @@
  * Rules: what rule sets print, as data with their sources, and what a kitchen makes of them.
  *
  * `rule` what can be required · `limit` one printed limit · `sets` each published set as printed · `implies` which of two is
- * stricter · `houseLine` and `limitSet` the kitchen's own version of them · `practice` how the house works beside its limits ·
- * `discardDay` how calendar days are counted.
+ * stricter · `houseLine` and `limitSet` the kitchen's own version of them · `practice` how the house works beside its limits.
  *
  * Imports: ground, physics.
  */
@@ -16,7 +15,6 @@ export { inForce, isLooser, limitSetOf, limitsAt, linesOf } from './limitSet'
 export { implies } from './implies'
 export { comparedWithPrinted, degreesTyped, limitChanges, templateOf, type LimitChange } from './houseLine'
 export { movable, SIGNED_DAYS, type Movable, type SignedLine } from './signedLine'
-export { discardDay, type DatedItem, type DiscardDay } from './discardDay'
 export { coolingStages, heatRows, nameIn, ruleSets } from './sets/ruleSets'
 export { schedules } from './sets/schedules'
 export { printedFahrenheit } from './sets/printedFahrenheit'

@@ -3,7 +3,7 @@ import {
   catalogue,
   findIngredients,
   isFrozenFruit,
-  mayGoIn,
+  isTreatedLot,
   reopens,
   type Amount,
   type BatchState,
@@ -51,9 +51,7 @@ export function AddSheet({ batch, step, open, onClose }: Props) {
   const pasteurized = eggLots(line?.lots ?? [])
     .map((each) => each.lot)
     .filter(({ form, ingredient }) => form === 'pasteurized' && ingredient === chosen)
-  const treated = (line?.lots ?? []).filter(
-    (each) => each.ingredient === chosen && each.treatment !== null && mayGoIn(each),
-  )
+  const treated = (line?.lots ?? []).filter((each) => chosen !== null && isTreatedLot(each, chosen))
   const close = () => {
     setChosen(null)
     setState('as it is')

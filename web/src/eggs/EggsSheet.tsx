@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import {
   eggOf,
+  eggRuleAt,
   isGone,
   toSettle,
   unnamedUses,
@@ -47,7 +48,7 @@ export function EggsSheet({ batch, open, onClose, onKept, mayWrite, reader }: Pr
   const uses = batch.terms.eggs.uses.filter((use) => use.step === at)
   const chosen = eggLots(line?.lots ?? []).find((each) => each.lot.id === lot)?.lot ?? null
   const heated = uses.every((use) => use.heated)
-  const rule = heated ? batch.terms.eggs.heated : batch.terms.eggs.unheated
+  const rule = at === undefined ? batch.terms.eggs.heated : eggRuleAt(batch, at)
   const left = toSettle(batch)
   const parts = uses.map(({ part }) => part)
   const kept = (line?.items ?? []).filter(

@@ -5,7 +5,7 @@ import { useHand, useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
 import { Key } from '../parts/Key'
 import { eggPackage } from './eggPackage'
-import { lotShut, type LotOfEgg } from './eggLots'
+import { lotShutWord, type LotOfEgg } from './eggLots'
 
 interface Props {
   lots: readonly LotOfEgg[]
@@ -24,13 +24,10 @@ export function LotKeys({ lots, rule, chosen, onChoose, children }: Props) {
   return (
     <div className="lot-keys" role="group" aria-label="Which lot">
       {lots.map((lot) => {
-        const { id, code, ingredient, form, useBy, dateKind } = lot
-        const past = useBy !== null && dateKind !== 'best-before' && today > useBy
-        const shut = past
-          ? `was to be used by ${dayName(useBy)}`
-          : mayUse(rule, form)
-            ? (lotShut(lot) ?? (line && eggPackage(line, id, reader, now).shut))
-            : 'not pasteurized: not here'
+        const { id, code, ingredient, form, useBy } = lot
+        const shut =
+          lotShutWord(lot, today) ??
+          (mayUse(rule, form) ? line && eggPackage(line, id, reader, now).shut : 'not pasteurized: not here')
         return (
           <Key
             key={id}

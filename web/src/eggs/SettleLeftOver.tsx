@@ -1,9 +1,9 @@
 import { useState } from 'react'
 import { v7 as uuid } from 'uuid'
 import {
-  BY_PRODUCT_DAYS,
-  discardDay,
+  datingOfLeftOver,
   leftOverOf,
+  wallsOf,
   type BatchState,
   type LeftOver,
   type PartLine,
@@ -34,12 +34,7 @@ export function SettleLeftOver({
   const spot = cold === null ? null : { unit: cold, shelf: 1 }
   const kept = leftOverOf(batch, part, mass, 'kept', line?.lots ?? [], spot)
   if (!kept) return null
-  const { lastDay } = discardDay({
-    prepared: kept.made,
-    zone: reader.zone,
-    keepDays: BY_PRODUCT_DAYS[part],
-    components: kept.useBys,
-  })
+  const lastDay = wallsOf(datingOfLeftOver(kept), null, [], reader.zone)[0]?.lastDay
   const settle = (then: LeftOver['then']) => enter('left-over', uuid(), { ...kept, then })
   if (weighing)
     return (

@@ -1,5 +1,5 @@
 import type { LotState } from '@logged-thermal/core'
-import { eggLots, lotShut } from './eggLots'
+import { eggLots, lotShutWord } from './eggLots'
 
 const lot = (id: string, more: Partial<LotState> = {}) =>
   ({
@@ -30,12 +30,16 @@ describe('lots of egg to choose from', () => {
     ])
   })
 
-  it('say why one may not be taken: a recall before anything the lead decided', () => {
+  it('say why one may not be taken on a day: a recall that is no drill, what the lead decided, its use-by', () => {
     const decided = { value: { verdict: 'accept' } } as unknown as LotState['decided']
-    const recall = { value: { reason: 'x', drill: true } } as unknown as LotState['recall']
-    expect(lotShut(lot('a'))).toBeNull()
-    expect(lotShut(lot('a', { verdict: 'hold' }))).toBe('held: the lead decides')
-    expect(lotShut(lot('a', { verdict: 'hold', decided }))).toBeNull()
-    expect(lotShut(lot('a', { decided, recall }))).toBe('called back')
+    const recall = (drill: boolean) => ({ value: { reason: 'x', drill } }) as unknown as LotState['recall']
+    const word = (more: Partial<LotState>) => lotShutWord(lot('a', { useBy: '2027-03-05', ...more }), '2027-03-06')
+    expect(word({ useBy: null })).toBeNull()
+    expect(word({ dateKind: 'best-before' })).toBeNull()
+    expect(word({})).toMatch(/^was to be used by /)
+    expect(word({ verdict: 'hold' })).toBe('held: the lead decides')
+    expect(word({ useBy: null, verdict: 'hold', decided })).toBeNull()
+    expect(word({ useBy: null, decided, recall: recall(false) })).toBe('called back')
+    expect(word({ useBy: null, decided, recall: recall(true) })).toBeNull()
   })
 })

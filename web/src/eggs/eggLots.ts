@@ -1,4 +1,5 @@
-import { catalogue, mayGoIn, type EggPart, type LotForm, type LotState } from '@logged-thermal/core'
+import { catalogue, lotShut, type Day, type EggPart, type LotForm, type LotState } from '@logged-thermal/core'
+import { dayName } from '@logged-thermal/wording'
 
 /** A lot that is egg: in the shell or pasteurized. */
 export type LotOfEgg = LotState & { ingredient: string; form: LotForm }
@@ -21,8 +22,16 @@ export function eggLots(lots: readonly LotState[]): EggLot[] {
     .sort((a, b) => b.lot.receivedAt - a.lot.receivedAt)
 }
 
-/** Why a lot may not be taken, whatever it is for; null when it may. */
-export function lotShut(lot: LotState): string | null {
-  if (lot.recall) return 'called back'
-  return mayGoIn(lot) ? null : 'held: the lead decides'
+/** Why a lot may not be taken on a day, whatever it is for; null when it may. */
+export function lotShutWord(lot: LotState, day: Day): string | null {
+  switch (lotShut(lot, day)) {
+    case 'called back':
+      return 'called back'
+    case 'not accepted':
+      return 'held: the lead decides'
+    case 'past its day':
+      return `was to be used by ${dayName(lot.useBy!)}`
+    case null:
+      return null
+  }
 }

@@ -1,15 +1,14 @@
 import type { Bodies, Addition, Claim, Seal } from '../../ledger/entry'
 import { isFrozenFruit } from '../../recipe/ingredient/produce'
 import { MINUTE } from '../../ground/instant'
-import { mayUse } from '../../recipe/egg/eggPlan'
 import { catalogue } from '../../recipe/ingredient/catalogue'
 import { isId, number, object, oneOf, text } from '../../ground/field'
-import { heatPlan } from '../../recipe/method/heatPlan'
 import { dayOf, type Day } from '../../ground/zone'
-import { mayGoIn } from '../../state/lot'
 import type { Read } from '../../state/state'
 import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { atKnownStep, isRefusal } from '../guard/knownStep'
+import { eggRuleOfAddition, isPasteurizedLot, isTreatedLot, wrongEgg } from '../../judgement/eggs/mayGoIn'
+import type { LotState } from '../../state/lot'
 
 declare module '../../ledger/entry' {
   interface Bodies {
@@ -58,11 +57,8 @@ export const added: KindOf<'added'> = {
     if (state === 'pasteurized lot' && lot === null) return { code: 'lot needed', field: 'body.lot' }
     // A word typed in a box is no lot: such an egg is raw.
     if (isPasteurized(claim.body, read, dayOf(claim.at, zone))) return null
-    const { terms, method } = batch
-    const rule = heatPlan(method).killed ? terms.eggs.heated : terms.eggs.unheated
-    if (mayUse(rule, 'shell')) return null
-    const why = terms.susceptible ? 'susceptible' : 'unheated'
-    return { code: 'wrong egg', field: 'body.state', lot: lot ?? catalogue[ingredient]!.name, why }
+    const why = wrongEgg(batch, eggRuleOfAddition(batch), 'shell')
+    return why && { code: 'wrong egg', field: 'body.state', lot: lot ?? catalogue[ingredient]!.name, why }
   },
   lateAfter: 15 * MINUTE,
   fact: asResolved,
@@ -70,15 +66,16 @@ export const added: KindOf<'added'> = {
 
 /** Frozen fruit is treated where its received lot says by what. */
 function isTreated({ state, lot, ingredient }: Addition, read: Read): boolean {
-  const known = state === 'treated' && lot !== null && isId(lot) ? read('lot', lot) : null
-  return known !== null && known.ingredient === ingredient && known.treatment !== null && mayGoIn(known)
+  return state === 'treated' && isTreatedLot(lotNamed(lot, read), ingredient)
 }
 
 /** Pasteurized is a received lot of that form, accepted and in date. */
 function isPasteurized({ state, lot }: Addition, read: Read, day: Day): boolean {
-  const known = state === 'pasteurized lot' && lot !== null && isId(lot) ? read('lot', lot) : null
-  if (!known || known.form !== 'pasteurized' || !mayGoIn(known)) return false
-  return known.useBy === null || known.dateKind === 'best-before' || day <= known.useBy
+  return state === 'pasteurized lot' && isPasteurizedLot(lotNamed(lot, read), day)
+}
+
+function lotNamed(lot: string | null, read: Read): LotState | null {
+  return lot !== null && isId(lot) ? read('lot', lot) : null
 }
 
 /** Egg is of a pasteurized lot, and frozen fruit treated, where the server found that lot; a word typed in a box is raw. */

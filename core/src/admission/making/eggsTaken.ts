@@ -6,19 +6,17 @@ import type { EggsOut } from '../../ledger/storeEntries'
 import { asEntered, EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { MINUTE } from '../../ground/instant'
 import { EGG_SIZES, type EggPart, type EggSize } from '../../recipe/ingredient/eggGrams'
-import { mayUse } from '../../recipe/egg/eggPlan'
 import { dayOf } from '../../ground/zone'
 import { FieldError, id, number, object, oneOf, text, whole, type Field } from '../../ground/field'
 import type { Refusal } from '../guard/refusal'
-import { heatPlan } from '../../recipe/method/heatPlan'
-import type { BatchState } from '../../state/batch'
-import { mayGoIn } from '../../state/lot'
 import { itemLeft } from '../../state/item'
 import type { Read } from '../../state/state'
 import { isMoreThanLeft, isPackageOf } from '../../state/eggPackage'
 import type { World } from '../../judgement/world'
 import { atKnownStep, isRefusal } from '../guard/knownStep'
 import { aroundItem, needsUsable } from '../guard/storeOf'
+import { useByOf } from '../../judgement/dates/useBy'
+import { eggRuleAt, lotShut, wrongEgg } from '../../judgement/eggs/mayGoIn'
 
 declare module '../../ledger/entry' {
   interface Bodies {
@@ -84,11 +82,12 @@ export const eggsTaken: KindOf<'eggs-taken'> = {
     if (lot.form !== form) return { code: 'other lot', field: 'body.form', lot: lot.code }
     // As a plan it is refused; what is in already can always be entered, and betters nothing.
     if (claim.body.happened) return otherPackage(claim, read)
-    if (!mayGoIn(lot)) return { code: 'lot not accepted', field: 'body.lot', lot: lot.code }
-    if (lot.useBy !== null && lot.dateKind !== 'best-before' && dayOf(claim.at, world.zone) > lot.useBy)
-      return { code: 'lot past its day', field: 'body.lot', lot: lot.code, useBy: lot.useBy }
-    const wrong = wrongLot(batch, step, form, lot.code)
-    if (wrong) return wrong
+    const shut = lotShut(lot, dayOf(claim.at, world.zone))
+    if (shut === 'past its day')
+      return { code: 'lot past its day', field: 'body.lot', lot: lot.code, useBy: useByOf(lot)! }
+    if (shut) return { code: 'lot not accepted', field: 'body.lot', lot: lot.code }
+    const why = wrongEgg(batch, eggRuleAt(batch, step), form)
+    if (why) return { code: 'wrong egg', field: 'body.lot', lot: lot.code, why }
     // Eggs of a package that is held come out of it: leaving it out passes no hold.
     if (lot.held && claim.body.item === null) return { code: 'package needed', field: 'body.item', lot: lot.code }
     return wrongPackage(claim, read, world)
@@ -123,17 +122,6 @@ function otherPackage({ body }: Claim<'eggs-taken'>, read: Read): Refusal | null
   const item = read('item', body.item)
   if (!item) return { code: 'not there', field: 'body.item', what: 'item' }
   return isPackageOf(body.lot, item) ? null : { code: 'other lineage', field: 'body.item' }
-}
-
-/** Why eggs of that form may not go in at this step; null when they may. */
-function wrongLot({ method, terms }: BatchState, step: string, form: EggsTaken['form'], lot: string): Refusal | null {
-  const { killed } = heatPlan(method)
-  const at = (key: string) => method.steps.findIndex((each) => each.key === key)
-  const use = terms.eggs.uses.find((each) => each.step === step)
-  const heated = use?.heated ?? (killed !== null && at(step) <= at(killed.step))
-  const rule = heated ? terms.eggs.heated : terms.eggs.unheated
-  if (mayUse(rule, form)) return null
-  return { code: 'wrong egg', field: 'body.lot', lot, why: terms.susceptible ? 'susceptible' : 'unheated' }
 }
 
 function parseGrams(field: Field): EggsTaken['grams'] {

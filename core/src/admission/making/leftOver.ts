@@ -12,6 +12,7 @@ import type { Day } from '../../ground/zone'
 import { id, instant, list, number, object, oneOf, text, whole, type Field } from '../../ground/field'
 import { parseSpot } from '../guard/parseStore'
 import { parseDayField } from '../../rules/parseVariance'
+import { datingOfLeftOver } from '../../judgement/dates/ofLeftOver'
 
 declare module '../../ledger/entry' {
   interface Bodies {
@@ -98,20 +99,8 @@ const PART_NAME: Record<EggPart, string> = { whole: 'Whole egg', yolk: 'Yolks', 
 const HEAT_OF: Record<LeftOver['heat'], HeatStatus> = { shell: 'raw', pasteurized: 'pasteurized' }
 
 function leftOverItem(entry: Known, { at, by, body }: Claim<'left-over'>): NewItem {
-  const { batch, code, part, grams, made, lots, heat, then, spot, useBys, keepDays } = body
+  const { batch, code, part, grams, made, lots, heat, then, spot } = body
   const measure = { value: grams, unit: 'g' as const }
-  const days = {
-    what: 'days' as const,
-    count: keepDays,
-    from: null,
-    force: 'house' as const,
-    source: {
-      document: 'House default',
-      section: `${PART_NAME[part].toLowerCase()} left over`,
-      edition: '1',
-      confidence: 'medium' as const,
-    },
-  }
   return {
     ...NO_ITEM,
     code: `${code}${part[0]}`,
@@ -121,7 +110,7 @@ function leftOverItem(entry: Known, { at, by, body }: Claim<'left-over'>): NewIt
     made,
     madeBy: by,
     measure,
-    dating: { prepared: made, keeps: [days], useBy: null, parts: useBys },
+    dating: datingOfLeftOver(body),
     facts: {
       allergens: ['egg'],
       claims: ['vegetarian', 'without gluten', 'without nuts', 'without alcohol'],

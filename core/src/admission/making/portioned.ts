@@ -12,7 +12,8 @@ import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { needsOpenBatch } from '../guard/openBatch'
 import { parseMeasure, parseSpot } from '../guard/parseStore'
 import { limitsNow } from '../guard/storeOf'
-import { isCleared, portionOf } from '../../judgement/lineage/portion'
+import { isCleared } from '../../judgement/lineage/cleared'
+import { portionOf } from '../../judgement/lineage/portion'
 
 declare module '../../ledger/entry' {
   interface Bodies {

@@ -1,6 +1,6 @@
 import { factOf } from '../../state/fact'
 import { object, oneOf, whole } from '../../ground/field'
-import { isCleared } from '../../judgement/lineage/portion'
+import { isCleared } from '../../judgement/lineage/cleared'
 import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { needsOpenBatch } from '../guard/openBatch'
 

@@ -1,11 +1,10 @@
 import { MINUTE } from '../../ground/instant'
-import { catalogue } from '../../recipe/ingredient/catalogue'
 import type { Check } from '../../recipe/checks/checksFor'
 import { heatPlan } from '../../recipe/method/heatPlan'
 import { SAME_DEGREE } from '../../ground/temperature'
 import type { BatchState } from '../../state/batch'
-import { standing, type Fact } from '../../state/fact'
 import { hotOf, hottestStart } from '../timeline/heat'
+import { holdsUntreatedFruit, isMoistened } from '../timeline/contents'
 import { timelineOf } from '../timeline/timeline'
 import { isOfRewarming } from '../timeline/warmings'
 
@@ -20,27 +19,6 @@ export function checksNow(batch: BatchState): Check[] {
     (check) => (check.limit.key !== 'rework' || leg.number > 1) && (!isOfRewarming(check) || warmed),
   )
   return withFruit(batch, withMoist(batch, withRaw(batch, byWarmth(batch, own))))
-}
-
-/** Kept dry until something went in that needs the cold: after the heat by whatever entry, and a filling at any time. */
-export function isMoistened(batch: BatchState): boolean {
-  const { killed } = heatPlan(batch.method)
-  const end = killed && timelineOf(batch).marks.first(killed)
-  // What was only entered after the oven went in after it, for all that anybody knows.
-  const after = ({ at, knownAt }: Fact<unknown>) => end !== null && Math.max(at, knownAt) > end
-  return (
-    standing(batch.facts.added).some((fact) => after(fact) && catalogue[fact.value.ingredient]?.needsCold !== false) ||
-    standing(batch.facts['part-used']).some(({ value }) => value.part.facts.needsCold)
-  )
-}
-
-/** Frozen fruit that nobody treated is in it, and its method has no boil for it. */
-export function holdsUntreatedFruit(batch: BatchState): boolean {
-  const boiled = batch.checks.some(({ limit, evidence }) => limit.key === 'fruit-boil' && evidence.of === 'mixture')
-  const parts = standing(batch.facts['part-used']).some(({ value }) => value.part.facts.untreatedFruit === true)
-  return (
-    batch.terms.untreatedFruit || (!boiled && (parts || timelineOf(batch).raw.some(({ what }) => what === 'fruit')))
-  )
 }
 
 function withFruit(batch: BatchState, checks: Check[]): Check[] {

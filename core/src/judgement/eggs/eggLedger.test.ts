@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import type { AnyClaim, EggsTaken } from '../../ledger/entry'
-import { wallsOf } from '../keeping/dating'
+import { wallsOf } from '../dates/walls'
 import { apply } from '../../admission/fold'
 import { Story } from '../../test/story'
 import { at } from '../../test/traces'
@@ -88,8 +88,12 @@ describe('the separation ledger', () => {
 
   it('dates a left-over by its part and by its lots', () => {
     const { batch } = story(taken())
-    const lastDay = (part: 'white' | 'yolk', useBy: string | null, id = LOT) => {
-      const body = leftOverOf(batch, part, 60, 'kept', [{ id, code: 'T-1', useBy }])!
+    const lastDay = (
+      part: 'white' | 'yolk',
+      useBy: string | null,
+      of: { id?: string; dateKind?: 'best-before' } = {},
+    ) => {
+      const body = leftOverOf(batch, part, 60, 'kept', [{ id: LOT, code: 'T-1', useBy, ...of }])!
       const claim = { kind: 'left-over', id: 'e', about: { type: 'item', id: 'i' }, at: at(1), by: 'mina', body }
       const item = apply.item('i', null, { claim: claim as unknown as AnyClaim, seal: null })!
       return wallsOf(item.dating, null, [], 'UTC')[0]
@@ -97,6 +101,8 @@ describe('the separation ledger', () => {
     expect(lastDay('white', null)).toMatchObject({ lastDay: '2027-03-06' })
     expect(lastDay('yolk', null)).toMatchObject({ lastDay: '2027-03-04' })
     expect(lastDay('white', '2027-03-05')).toMatchObject({ lastDay: '2027-03-05', ruledBy: 'T-1' })
-    expect(lastDay('white', '2027-03-05', 'other')).toMatchObject({ lastDay: '2027-03-06' })
+    expect(lastDay('white', '2027-03-05', { id: 'other' })).toMatchObject({ lastDay: '2027-03-06' })
+    // A best-before is noted, and binds nothing.
+    expect(lastDay('white', '2027-03-05', { dateKind: 'best-before' })).toMatchObject({ lastDay: '2027-03-06' })
   })
 })

@@ -9,6 +9,7 @@ import type { LotState } from '../../state/lot'
 import type { EggPart } from '../../recipe/ingredient/eggGrams'
 import type { EggUse, LotForm } from '../../recipe/egg/eggPlan'
 import { standing } from '../../state/fact'
+import { useByOf } from '../dates/useBy'
 
 /** What of one part of the egg was taken, what the method uses, and what is left to be kept or thrown away. Grams. */
 export interface PartLine {
@@ -96,7 +97,7 @@ export function leftOverOf(
   part: EggPart,
   grams: number,
   then: LeftOver['then'],
-  known: readonly Pick<LotState, 'id' | 'code' | 'useBy'>[],
+  known: readonly Pick<LotState, 'id' | 'code' | 'useBy' | 'dateKind'>[],
   spot: Spot | null = null,
 ): LeftOver | null {
   const from = batch.facts['eggs-taken'].filter(({ void: gone, value }) => !gone && gramsTaken(value)[part] > 0)
@@ -112,7 +113,8 @@ export function leftOverOf(
     lots,
     useBys: lots.flatMap((id) => {
       const lot = known.find((each) => each.id === id)
-      return lot?.useBy ? [{ name: lot.code, lastDay: lot.useBy }] : []
+      const lastDay = lot ? useByOf(lot) : null
+      return lot && lastDay !== null ? [{ name: lot.code, lastDay }] : []
     }),
     spot,
     keepDays: BY_PRODUCT_DAYS[part],

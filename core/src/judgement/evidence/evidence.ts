@@ -87,10 +87,13 @@ export interface Witness extends Reading {
 }
 
 /** Readings of the mixture's core by hand, in time order, of one pan where it was split: the trace that is drawn. */
-export function mixtureTrace(batch: BatchState, pan: string | undefined = timelineOf(batch).pans.slowest): Witness[] {
-  const core = batch.facts['reading-taken']
-    .filter(({ void: gone, value }) => !gone && value.of === 'mixture' && value.where === 'core')
-    .filter(({ value: { portion } }) => portion === undefined || portion === pan)
+export function mixtureTrace(batch: BatchState, pan?: string): Witness[] {
+  const own = new Set(
+    timelineOf(batch)
+      .coreOf(pan)
+      .map(({ entry }) => entry),
+  )
+  const core = batch.facts['reading-taken'].filter(({ entry }) => own.has(entry))
   const doubts = doubtsIn(batch)
   return core
     .map(({ entry, at, value }) => ({

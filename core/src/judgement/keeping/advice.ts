@@ -4,7 +4,7 @@ import { limitsOf } from '../../recipe/checks/checksFor'
 import type { Source } from '../../rules/source'
 import type { Limit, LimitSet } from '../../rules/limit'
 import type { Bounded } from '../../physics/trace/reading'
-import type { Exposure } from './exposure'
+import type { Exposure } from '../warmth/exposure'
 
 /** What the time above the cold limit asks for, the gravest last. */
 export const ADVICES = ['nothing', 'chill again', 'use now', 'read it', 'lead decides', 'discard'] as const

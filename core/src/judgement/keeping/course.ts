@@ -1,18 +1,17 @@
 import type { Instant } from '../../ground/instant'
-import type { Id } from '../../ledger/subject'
 import type { MoveHow } from '../../ledger/storeEntries'
 import { celsiusOf } from '../../ground/temperature'
 import { eggOf, holdOf, isGone, releasedAt, wentOutOf, type ItemState } from '../../state/item'
 import { inOrder, isWaiting } from '../../state/fact'
-import type { Bounded } from '../../physics/trace/reading'
-import type { DateWall } from './dating'
+import type { Journey } from '../warmth/exposure'
+import type { DateWall } from '../dates/walls'
 import type { Measure } from '../../ground/measure'
 
 /**
  * What became of an item, in short: all that it is judged by at any hour and under any limits, and nothing else, so that
  * a whole store is judged without reading what else was entered.
  */
-export interface Course {
+export interface Course extends Journey {
   gone: boolean
   /** Some of it went out against what stood, and the lead has not answered for that. */
   wentOut: boolean
@@ -21,19 +20,9 @@ export interface Course {
   ready: Instant | null
   /** Which cold it is kept in; null: it needs none. */
   kept: Kept
-  coldAt: Instant | null
-  carried: Bounded
-  /** A portion, or less than a kilogram: it follows what it stands in sooner. */
-  small: boolean
   /** Only noted that it is best before a day: nothing else dates it. */
   noted: boolean
-  /** Where it went, oldest first. */
-  moves: { at: Instant; unit: Id | null; how: MoveHow }[]
-  /** Readings of its core, oldest first; `by` a probe, or a number that somebody said. */
-  reads: { at: Instant; celsius: number; by: 'probe' | 'word' }[]
   hold: 'held' | 'recalled' | null
-  /** When the lead last let it go on; null: never. */
-  released: Instant | null
 }
 
 export type Kept = 'cold' | 'shell eggs' | null

@@ -1,6 +1,6 @@
 import { HOUR, MINUTE, type Instant } from '../../ground/instant'
 import type { Practice } from '../../rules/practice'
-import { isOutside, type StoreUnit } from './air'
+import { isOutside, type StoreUnit } from '../warmth/air'
 import type { Course } from './course'
 import { reheatingOf, type ReheatLines, type Reheating } from './reheating'
 import type { Level } from '../../recipe/checks/unitKind'

@@ -7,7 +7,7 @@ import { SAME_DEGREE } from '../../ground/temperature'
 import { judgeHeat } from '../watch/judgeHeat'
 import { provingGap } from '../watch/holdWatch'
 import type { Course } from './course'
-import type { StoreUnit } from './air'
+import type { StoreUnit } from '../warmth/air'
 import { isCold } from '../../recipe/checks/unitKind'
 
 /** How the way from the cold into the hot well stands: food that was cold goes through the heat first. */

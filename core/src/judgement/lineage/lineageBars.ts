@@ -8,7 +8,7 @@ import { mayGoIn, type LotState } from '../../state/lot'
 import type { Read } from '../../state/state'
 import type { CourseStanding, ItemAsks } from '../keeping/itemStanding'
 import { ownBarOfBatch, ownBarOfItem, ownBarOfLot } from './ownBar'
-import { isCleared, releaseBar } from './portion'
+import { isCleared, releaseBar } from './cleared'
 
 /** Everything that something was made of, through every generation, as far as it was read. */
 export interface Ancestors {

@@ -1,10 +1,9 @@
 import type { Instant } from '../../ground/instant'
 import { dayOf } from '../../ground/zone'
-import { mayUse } from '../../recipe/egg/eggPlan'
+import { isBeforeKill, wrongEgg } from '../eggs/mayGoIn'
 import type { Id } from '../../ledger/subject'
 import type { PassedWall } from '../../ledger/dating'
 import type { Part, PartUsed } from '../../ledger/storeEntries'
-import { heatPlan } from '../../recipe/method/heatPlan'
 import { celsiusOf, SAME_DEGREE } from '../../ground/temperature'
 import type { BatchState } from '../../state/batch'
 import { eggOf, holdOf, isOfItsBatch, itemLeft, placeOf, releasedAt, type ItemState } from '../../state/item'
@@ -12,9 +11,9 @@ import { mayGoIn, type LotState } from '../../state/lot'
 import { itemLevel, itemStanding, type ItemStanding, type Store } from '../keeping/itemStanding'
 import type { Bounded } from '../../physics/trace/reading'
 import type { Measure } from '../../ground/measure'
-import { isCleared, releaseBar } from './portion'
+import { isCleared, releaseBar } from './cleared'
 import { isFrozenFruit, isLookedAt } from '../../recipe/ingredient/produce'
-import { itemWalls, type DateWall } from '../keeping/dating'
+import { itemWalls, type DateWall } from '../dates/walls'
 import { lineageBars, type Ancestors, type LineageBar } from './lineageBars'
 
 /** Why an item may not go where somebody wants it; every one can be put right, or is the lead's to decide. */
@@ -79,7 +78,8 @@ export function partUnfit(
   if (how === 'serve' || how === 'hot') return { code: 'out for good' }
   const heated = isBeforeKill(into, step)
   const rule = heated ? into.terms.eggs.heated : into.terms.eggs.unheated
-  if (eggOf(item) !== null && item.facts.heat === 'raw' && !mayUse(rule, 'shell')) return { code: 'raw egg unheated' }
+  if (eggOf(item) !== null && item.facts.heat === 'raw' && wrongEgg(into, rule, 'shell'))
+    return { code: 'raw egg unheated' }
   const untreated = isFrozenFruit(item.ingredient) && ancestry.lots.some(({ treatment }) => treatment === null)
   return untreated && !heated ? { code: 'fruit not treated' } : null
 }
@@ -173,10 +173,4 @@ function passedWall({ keep, lastDay, until, kind: passed, ruledBy }: DateWall): 
 export function ancestorsOf({ from }: Pick<ItemState, 'from'>): { batches: Id[]; lots: Id[] } {
   const of = (type: string) => from.filter((origin) => origin.type === type).map(({ id }) => id)
   return { batches: of('batch'), lots: of('lot') }
-}
-
-function isBeforeKill({ method }: BatchState, step: string): boolean {
-  const { killed } = heatPlan(method)
-  const at = (key: string) => method.steps.findIndex((each) => each.key === key)
-  return killed !== null && at(step) <= at(killed.step)
 }

@@ -7,7 +7,9 @@ import { limitsFrom, method, Story, wellMade } from '../../test/story'
 import { at } from '../../test/traces'
 import { asksMerged } from './merged'
 import { partOf, partShut, partUnfit } from './part'
-import { datingOf, isCleared, portionOf, releaseBar, roomTime } from './portion'
+import { roomTime } from '../warmth/ofBatch'
+import { isCleared, releaseBar } from './cleared'
+import { portionOf } from './portion'
 
 const us = limitsFrom('us-food-code-2022')
 const facts = (more: Partial<ItemFacts> = {}): ItemFacts => ({
@@ -107,7 +109,7 @@ describe('what a batch becomes', () => {
     story.enter('part-used', 4, before)
     story.enter('part-used', 200, part('cool', '2027-03-05'))
     const days = (of: Story, limits = us) =>
-      datingOf(of.batch, limits, 'UTC', at(300)).parts.map(({ lastDay }) => lastDay)
+      portionOf(of.batch, method, said, limits, 'UTC', at(300)).dating.parts.map(({ lastDay }) => lastDay)
     expect(days(story)).toEqual(['2027-03-05'])
     // What was ready to eat keeps its date, however often it is baked again; and a release proves nothing.
     const baked = wellMade()
@@ -120,8 +122,8 @@ describe('what a batch becomes', () => {
     released.offHeat(12)
     released.decide(14, 'release', 'read by two, in writing, as an assessment')
     expect(days(released)).toEqual(['2027-03-04'])
-    const strict = { practice: { ...us.practice, partsPassOn: 'every part' as const } }
-    expect(datingOf(story.batch, strict, 'UTC', at(300)).parts).toHaveLength(2)
+    const strict = { ...us, practice: { ...us.practice, partsPassOn: 'every part' as const } }
+    expect(days(story, strict)).toHaveLength(2)
   })
 
   it('is cooked once its floor is proven, knows when it was first cold, and an unknown part takes its claims', () => {

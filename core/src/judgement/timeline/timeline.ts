@@ -50,6 +50,11 @@ export class Timeline {
     this.leg = legOf(batch, this.core, this.warmings)
   }
 
+  /** What was read of one pan, and before it was split; of the slowest where none is named. */
+  coreOf(pan: string | undefined = this.pans.slowest): CoreReading[] {
+    return this.core.filter((each) => each.pan === undefined || each.pan === pan)
+  }
+
   /** Since when the floor has to be proven anew: after the last raw thing that went in; -Infinity while nothing did. */
   get reopenedAt(): Instant {
     return this.reopenings.at(-1) ?? -Infinity

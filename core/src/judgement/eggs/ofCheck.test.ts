@@ -3,7 +3,7 @@ import type { HeatStatus, PartUsed } from '../../ledger/storeEntries'
 import { batchStanding } from '../batch/judgeBatch'
 import { Story } from '../../test/story'
 import { at } from '../../test/traces'
-import { unnamedUses } from '../eggs/eggLedger'
+import { unnamedUses } from './eggLedger'
 import { custard, limits, mousse, taken } from '../../test/eggMethods'
 
 describe('egg that no step heats is proven by its lot', () => {

@@ -7,6 +7,7 @@ import type { LimitSet } from '../../rules/limit'
 import { practiceSource } from '../../rules/practice'
 import type { DietClaim } from '../../recipe/method/facts'
 import type { Keep } from '../../ledger/dating'
+import { useByOf } from './useBy'
 
 /** What a package is held by: its maker's use-by, and the opened days once it is opened. */
 export function packageOf(
@@ -31,8 +32,7 @@ export function packageOf(
   const noted = lot.dateKind === 'best-before' && lot.useBy !== null ? { bestBefore: lot.useBy } : {}
   const { frozenUseBy, freezerAir } = limits.practice
   const frozen = frozenUseBy !== null && freezerAir <= HARD_FROZEN ? { frozenDays: frozenUseBy } : {}
-  const useBy = lot.dateKind === 'best-before' ? null : lot.useBy
-  return { dating: { prepared: at, keeps, useBy, parts: [], ...noted, ...frozen }, facts }
+  return { dating: { prepared: at, keeps, useBy: useByOf(lot), parts: [], ...noted, ...frozen }, facts }
 }
 
 /** Food is frozen before its use-by only where the house keeps its freezers at this or under, °C. */

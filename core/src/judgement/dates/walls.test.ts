@@ -4,8 +4,8 @@ import { addDays, startOfDay } from '../../ground/zone'
 import { itemOf, storeOf } from '../../test/shelf'
 import { at } from '../../test/traces'
 import type { Dating, Keep } from '../../ledger/dating'
-import { wallsOf } from './dating'
-import { itemStanding } from './itemStanding'
+import { wallsOf } from './walls'
+import { itemStanding } from '../keeping/itemStanding'
 
 describe('the dates of an item', () => {
   const source = { document: 'x', section: '', edition: '', confidence: 'high' as const }

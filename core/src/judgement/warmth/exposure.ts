@@ -4,8 +4,21 @@ import type { Id } from '../../ledger/subject'
 import type { MoveHow } from '../../ledger/storeEntries'
 import type { Bounded } from '../../physics/trace/reading'
 import { airSpans, isEverOutside, isQuiet, type StoreUnit } from './air'
-import type { Course } from './course'
 import { isCold, type Level } from '../../recipe/checks/unitKind'
+
+/** Where an item was and how warm: all that its time in the warmth is reckoned from. */
+export interface Journey {
+  coldAt: Instant | null
+  carried: Bounded
+  /** A portion, or less than a kilogram: it follows what it stands in sooner. */
+  small: boolean
+  /** Where it went, oldest first. */
+  moves: readonly { at: Instant; unit: Id | null; how: MoveHow }[]
+  /** Readings of its core, oldest first; `by` a probe, or a number that somebody said. */
+  reads: readonly { at: Instant; celsius: number; by: 'probe' | 'word' }[]
+  /** When the lead last let it go on; null: never. */
+  released: Instant | null
+}
 
 /** How long an item was above its cold limit, over its life. */
 export interface Exposure {
@@ -38,20 +51,20 @@ interface Stretch {
  * @param level its own cold limit, whatever unit it is in
  */
 export function exposureOf(
-  course: Pick<Course, 'reads' | 'moves' | 'coldAt' | 'carried' | 'released' | 'small'>,
+  journey: Journey,
   units: readonly StoreUnit[],
   level: Level,
   nightMs: number,
   now: Instant,
 ): Exposure {
-  const { moves, coldAt: chilled, released } = course
-  const reads = course.reads.filter(({ at }) => howAt(moves, at) !== 'hot')
+  const { moves, coldAt: chilled, released } = journey
+  const reads = journey.reads.filter(({ at }) => howAt(moves, at) !== 'hot')
   const isWarm = (celsius: number) => celsius > level.celsius + SAME_DEGREE
   const cold = reads.find(({ celsius, by }) => by === 'probe' && !isWarm(celsius))
   const last = reads.at(-1)
   const read = last ? { at: last.at, celsius: last.celsius } : null
   const begins = Math.min(chilled ?? Infinity, cold?.at ?? Infinity)
-  const carried = released === null ? course.carried : provenOf(course.carried)
+  const carried = released === null ? journey.carried : provenOf(journey.carried)
   const answeredFor = released === null ? 0 : carried.least
   const brought = carried.most > 0 ? [{ from: moves[0]?.at ?? now, to: moves[0]?.at ?? now, time: carried }] : []
   // Never read cold: from when it was put away it may have been warm all the time. That asks, and discards nothing.
@@ -67,7 +80,7 @@ export function exposureOf(
         cut(stretches, at),
         at,
         reads.filter((each) => isWarm(each.celsius)),
-        course.small,
+        journey.small,
       )
   }
   for (const [i, { at, celsius }] of reads.entries()) {
@@ -88,7 +101,7 @@ export function exposureOf(
 }
 
 /** How it was kept at an instant; undefined before its first move. */
-function howAt(moves: Course['moves'], at: Instant): MoveHow | undefined {
+function howAt(moves: Journey['moves'], at: Instant): MoveHow | undefined {
   return moves.findLast((move) => move.at <= at)?.how
 }
 
@@ -100,7 +113,7 @@ interface Stay {
 }
 
 /** Where it was, from when on. Before its first move nobody said: it counts as out. */
-function staysOf(moves: Course['moves'], begins: Instant, now: Instant): Stay[] {
+function staysOf(moves: Journey['moves'], begins: Instant, now: Instant): Stay[] {
   return moves.flatMap(({ at, unit, how }, i): Stay[] => {
     const from = Math.max(at, begins)
     const to = Math.min(moves[i + 1]?.at ?? now, now)

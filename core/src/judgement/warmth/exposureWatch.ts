@@ -3,12 +3,14 @@ import { SAME_DEGREE } from '../../ground/temperature'
 import { addInterval } from '../../physics/trace/timeInBand'
 import type { Bounded } from '../../physics/trace/reading'
 import type { Trace } from '../../physics/trace/trace'
-import { Follower, type Heat, type Window } from './watch'
+import { Follower, type Heat, type Window } from '../watch/watch'
 
 /** What is known of the time in a band, ms, counted from the first reading at or under it. */
 export interface Exposed {
   counted: boolean
   time: Bounded
+  /** Of the most, since it was last read in the band; 0 where it was read cold. */
+  sinceMs: number
   last: { at: Instant; celsius: number } | null
 }
 
@@ -63,8 +65,11 @@ export class ExposureWatch extends Follower {
     this.last = celsius
   }
 
-  exposed(): Exposed {
+  /** As it is at an instant: since the last reading it may have been as warm as that was. */
+  exposed(now: Instant): Exposed {
     const { counted, sum, lastAt, last } = this
-    return { counted, time: { ...sum }, last: lastAt === -Infinity ? null : { at: lastAt, celsius: last } }
+    const read = lastAt === -Infinity ? null : { at: lastAt, celsius: last }
+    const sinceMs = counted && read && last > this.low + SAME_DEGREE ? Math.max(0, now - lastAt) : 0
+    return { counted, time: { ...sum, most: sum.most + sinceMs }, sinceMs, last: read }
   }
 }

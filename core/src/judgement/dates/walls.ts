@@ -2,7 +2,7 @@ import type { Dating, Keep, PassedWall } from '../../ledger/dating'
 import { DAY, HOUR, type Instant } from '../../ground/instant'
 import { dayOf, type Day } from '../../ground/zone'
 import { frozenOf, openedAt, type ItemState } from '../../state/item'
-import { discardDay, type DiscardDay } from '../../rules/discardDay'
+import { discardDay, type DiscardDay } from './discardDay'
 
 /** One date that an item may not be kept past. */
 export interface DateWall extends DiscardDay {

@@ -2,9 +2,9 @@ import type { Instant } from '../../ground/instant'
 import { dayOf, daysBetween } from '../../ground/zone'
 import type { Check } from '../../recipe/checks/checksFor'
 import type { DaysRule, HoursRule } from '../../rules/rule'
-import { discardDay } from '../../rules/discardDay'
+import { discardDay } from './discardDay'
 import type { Finding } from '../finding'
-import { findingOf, type Span } from './checkWatch'
+import { findingOf, type Span } from '../find/checkWatch'
 
 /** How long a batch may still be kept. The day of preparation is day 1; it is usable to the end of the last. */
 export function findDays(

@@ -2,10 +2,10 @@ import { MINUTE } from '../../ground/instant'
 import type { Check } from '../../recipe/checks/checksFor'
 import type { ExposureRule } from '../../rules/rule'
 import { comparedAs } from '../../ground/temperature'
-import { ExposureWatch } from '../watch/exposureWatch'
+import { ExposureWatch } from './exposureWatch'
 import type { Finding } from '../finding'
 import type { Standing } from '../../ledger/standing'
-import { findingOf, type CheckWatch, type Span } from './checkWatch'
+import { findingOf, type CheckWatch, type Span } from '../find/checkWatch'
 
 /** How the time in a band stands. To be discarded, the least that is proven has to exceed it; doubt asks for a reading. */
 export function watchExposure(check: Check, rule: ExposureRule, span: Span): CheckWatch {
@@ -16,21 +16,19 @@ export function watchExposure(check: Check, rule: ExposureRule, span: Span): Che
   return {
     take: (trace, from, to) => watch.take(trace, from, to),
     find(now): Finding {
-      const { counted, time, last } = watch.exposed()
-      const sinceMs = counted && last && last.celsius > low ? Math.max(0, now - last.at) : 0
-      const most = time.most + sinceMs
+      const { counted, time, sinceMs, last } = watch.exposed(now)
       const standing: Standing =
-        time.least >= discard * MINUTE ? 'missed' : most >= discard * MINUTE ? 'unproven' : 'open'
+        time.least >= discard * MINUTE ? 'missed' : time.most >= discard * MINUTE ? 'unproven' : 'open'
       const reached = rule.bands.filter(({ fromMinutes }) => time.least >= fromMinutes * MINUTE).at(-1)
       return findingOf(check, span, {
         standing,
         overdue: standing === 'unproven' && sinceMs > 0,
         because: counted
-          ? { code: 'exposed', time: { ...time, most }, then: reached?.then ?? 'use or chill' }
+          ? { code: 'exposed', time, then: reached?.then ?? 'use or chill' }
           : { code: 'not there to stay' },
         need: { code: 'under now', celsius: low },
         deciding: last ? [last.at] : [],
-        nextAt: standing === 'open' && sinceMs > 0 ? now + (discard * MINUTE - most) : null,
+        nextAt: standing === 'open' && sinceMs > 0 ? now + (discard * MINUTE - time.most) : null,
       })
     },
   }

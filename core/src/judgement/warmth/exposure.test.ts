@@ -3,7 +3,7 @@ import { HOUR } from '../../ground/instant'
 import { itemOf, letGo, minutes, moved, readOf, unitOf } from '../../test/shelf'
 import { limitsFrom } from '../../test/story'
 import { at } from '../../test/traces'
-import { courseOf } from './course'
+import { courseOf } from '../keeping/course'
 import { exposureOf } from './exposure'
 import { coldLevel } from '../../recipe/checks/unitKind'
 

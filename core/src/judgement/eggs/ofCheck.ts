@@ -1,6 +1,6 @@
 import type { EggUse } from '../../recipe/egg/eggPlan'
 import { gramsTaken } from '../../state/gramsTaken'
-import { covers, coversAsPart } from '../eggs/eggLedger'
+import { covers, coversAsPart } from './eggLedger'
 import type { EggsTaken } from '../../ledger/entry'
 import type { PartUsed } from '../../ledger/storeEntries'
 import type { Check } from '../../recipe/checks/checksFor'
@@ -8,7 +8,7 @@ import type { BatchState } from '../../state/batch'
 import { standing, type Fact } from '../../state/fact'
 import type { Finding } from '../finding'
 import { timelineOf } from '../timeline/timeline'
-import { findingOf, type Span } from './checkWatch'
+import { findingOf, type Span } from '../find/checkWatch'
 
 /** Of what the method takes so much is named at least: a scale and a count never agree to the gram. */
 const ENOUGH = 0.9

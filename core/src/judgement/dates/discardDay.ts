@@ -1,5 +1,5 @@
-import { type Instant, HOUR } from '../ground/instant'
-import { addDays, dayOf, daysBetween, parseDay, startOfDay, type Day } from '../ground/zone'
+import { type Instant, HOUR } from '../../ground/instant'
+import { addDays, dayOf, daysBetween, parseDay, startOfDay, type Day } from '../../ground/zone'
 
 export interface DatedItem {
   prepared: Instant

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { addDays, dayOf, startOfDay } from '../ground/zone'
+import { addDays, dayOf, startOfDay } from '../../ground/zone'
 import { discardDay } from './discardDay'
 
 const zone = 'Europe/London'

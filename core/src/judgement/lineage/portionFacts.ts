@@ -1,0 +1,84 @@
+import type { HeatStatus, ItemFacts, Part } from '../../ledger/storeEntries'
+import { catalogue } from '../../recipe/ingredient/catalogue'
+import { factsOf, type DietClaim } from '../../recipe/method/facts'
+import { heatPlan } from '../../recipe/method/heatPlan'
+import type { Method } from '../../recipe/method/method'
+import type { BatchState } from '../../state/batch'
+import { standing } from '../../state/fact'
+import { holdsUntreatedFruit, isMoistened } from '../timeline/contents'
+import { timelineOf } from '../timeline/timeline'
+
+/** How the floors of a batch stand that its heat is held to; 'none' where it has none. A release proves nothing. */
+export type Floors = 'proven' | 'not proven' | 'none'
+
+/**
+ * The parts whose date, heat and advisory pass on: all but those that went in before a floor that is proven, and were not
+ * ready to eat. No heat makes what was ready younger.
+ * @param every the house lets every part pass on
+ */
+export function passingOn(
+  { method, facts: { 'part-used': parts } }: Pick<BatchState, 'facts' | 'method'>,
+  every: boolean,
+  floors: Floors,
+): Part[] {
+  const { killed } = heatPlan(method)
+  const at = (key: string) => method.steps.findIndex((step) => step.key === key)
+  return standing(parts)
+    .filter(
+      ({ value }) => every || isReady(value.part) || floors !== 'proven' || !killed || at(value.step) > at(killed.step),
+    )
+    .map(({ value }) => value.part)
+}
+
+/** The allergens of all that is in an item of a batch, what may be claimed of it, and what heat did to it. */
+export function portionFacts(batch: BatchState, method: Method, passedOn: readonly Part[], floors: Floors): ItemFacts {
+  const own = factsOf(method, () => null)
+  const parts = standing(batch.facts['part-used']).map(({ value }) => value.part)
+  const added = standing(batch.facts.added).flatMap(({ value }) => catalogue[value.ingredient]?.allergens ?? [])
+  const named = (name: string) => parts.some((part) => part.name === name)
+  const unknown = [...own.unknown.filter((name) => !named(name)), ...parts.flatMap(({ facts }) => facts.unknown)]
+  // A component that went in is known by its item; one that did not leaves the claims open.
+  const ofMethod = own.unknown.length ? factsOf({ ...method, components: [] }, () => null).claims : own.claims
+  const claims = unknown.length
+    ? []
+    : parts.reduce<DietClaim[]>((left, { facts }) => left.filter((claim) => facts.claims.includes(claim)), ofMethod)
+  const heat = worstHeat([ownHeat(batch, floors), ...passedOn.map(({ facts }) => facts.heat)])
+  const egg = timelineOf(batch).raw.some(({ what }) => what === 'egg') || batch.terms.eggs.uses.length > 0
+  return {
+    allergens: [...new Set([...own.allergens, ...added, ...parts.flatMap(({ facts }) => facts.allergens)])].sort(),
+    claims: added.length ? [] : claims,
+    // The word to the guest is for raw or undercooked egg, never for fruit.
+    advisory: (heat === 'raw' && egg) || passedOn.some(({ facts }) => facts.advisory),
+    ...(holdsUntreatedFruit(batch) ? { untreatedFruit: true as const } : {}),
+    heat,
+    needsCold: batch.method.cooling !== 'dry' || isMoistened(batch) || heat === 'raw',
+    unknown,
+  }
+}
+
+function isReady({ ready, facts }: Part): boolean {
+  return ready ?? facts.heat === 'cooked'
+}
+
+/** What heat did to it, by what is proven. */
+function ownHeat(batch: BatchState, floors: Floors): HeatStatus {
+  const { raw } = timelineOf(batch)
+  if (raw.some(({ onPurpose }) => onPurpose)) return 'raw'
+  if (heatPlan(batch.method).killed) {
+    if (floors === 'none') return raw.length ? 'raw' : 'no heat asked'
+    return floors === 'proven' ? 'cooked' : 'raw'
+  }
+  if (raw.length > 0) return 'raw'
+  if (standing(batch.facts['eggs-taken']).length > 0) return 'pasteurized'
+  // Egg that the method takes and nobody named is raw until somebody does.
+  return batch.terms.eggs.uses.some(({ grams }) => grams > 0) &&
+    standing(batch.facts['part-used']).every(({ value }) => value.part.egg === null)
+    ? 'raw'
+    : 'no heat asked'
+}
+
+const WORST_FIRST: HeatStatus[] = ['raw', 'no heat asked', 'pasteurized', 'cooked']
+
+function worstHeat(all: HeatStatus[]): HeatStatus {
+  return WORST_FIRST.find((each) => all.includes(each)) ?? 'raw'
+}
