@@ -4,7 +4,7 @@ const CORE = ['ground', 'physics', 'rules', 'recipe', 'ledger', 'state', 'judgem
 const WEB = [
   'parts',
   'app',
-  'door|board',
+  'login|board',
   'methods|temper|eggs|store|decide|round|start|limits|cooldown|handover',
   'bench|line',
   'shell',
@@ -51,9 +51,9 @@ module.exports = {
       from: { path: '^(core|wording|web)/src/' },
       to: { dependencyTypes: ['core'] },
     },
-    never('^repertoire/', '^(wording|server|demo|bench|web)/', 'repertoire knows core only'),
-    never('^server/', '^(demo|bench|web)/', 'server does not know web, the demo or the benchmarks'),
-    never('^web/', '^(repertoire|server|demo|bench)/', 'web does not know server'),
+    never('^repertoire/', '^(wording|server|demo|benchmarks|web)/', 'repertoire knows core only'),
+    never('^server/', '^(demo|benchmarks|web)/', 'server does not know web, the demo or the benchmarks'),
+    never('^web/', '^(repertoire|server|demo|benchmarks)/', 'web does not know server'),
     { name: 'no import that leads nowhere', severity: 'error', from: {}, to: { couldNotResolve: true } },
   ],
   options: {

@@ -18,12 +18,12 @@ test.beforeEach(async () => {
 test.afterEach(() => kitchen.close())
 
 async function signedIn(request: APIRequestContext) {
-  const [door] = (await (await request.get(`${kitchen.url}/api/door`)).json()) as {
+  const [login] = (await (await request.get(`${kitchen.url}/api/login`)).json()) as {
     id: string
     people: { id: string; name: string }[]
   }[]
-  const person = door!.people.find(({ name }) => name === 'Mina Osk')!.id
-  const shift = { kitchen: door!.id, person, pin: PINS['Mina Osk'], device: randomUUID() }
+  const person = login!.people.find(({ name }) => name === 'Mina Osk')!.id
+  const shift = { kitchen: login!.id, person, pin: PINS['Mina Osk'], device: randomUUID() }
   expect((await request.post(`${kitchen.url}/api/shift`, { data: shift })).ok()).toBe(true)
   const line = async () => (await (await request.get(`${kitchen.url}/api/line`)).json()) as Line
   const { batches, instruments } = await line()
@@ -35,7 +35,7 @@ async function signedIn(request: APIRequestContext) {
     const about = { type: 'batch', id: batch }
     return {
       id: randomUUID(),
-      kitchen: door!.id,
+      kitchen: login!.id,
       kind: 'reading-taken',
       v: 1,
       about,

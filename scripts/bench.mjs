@@ -24,8 +24,8 @@ async function bench() {
   }
   try {
     output(process.execPath, ['server/dist/commands/prepare.js', '--empty'], { env })
-    if (!storeAlone) process.exitCode = await run(process.execPath, ['bench/dist/bench.js'], { env })
-    const stored = await run(process.execPath, ['--max-old-space-size=3072', 'bench/dist/storeBench.js'], {
+    if (!storeAlone) process.exitCode = await run(process.execPath, ['benchmarks/dist/benchmarks.js'], { env })
+    const stored = await run(process.execPath, ['--max-old-space-size=3072', 'benchmarks/dist/store.js'], {
       env,
     })
     process.exitCode ||= stored
@@ -36,9 +36,9 @@ async function bench() {
 
 /** Judging a day of readings, one more reading, and what a judge holds: the core alone. */
 function benchCore() {
-  const { benchJudging, judgeHolding } = createRequire(import.meta.url)('../bench/dist/judging.js')
+  const { benchJudging, judgeHolding } = createRequire(import.meta.url)('../benchmarks/dist/judging.js')
   const { checks, wholeMs, bareMs, addAt1000, addAt86400 } = benchJudging(() => performance.now())
-  const { benchCooling } = createRequire(import.meta.url)('../bench/dist/cooling.js')
+  const { benchCooling } = createRequire(import.meta.url)('../benchmarks/dist/cooling.js')
   const row = (name, value, most, more) =>
     console.log(
       `${name.padEnd(52)} ${value.toFixed(2).padStart(9)}   at most ${String(most).padEnd(6)} ${value <= most ? 'ok' : 'MISSED'}   ${more}`,

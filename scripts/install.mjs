@@ -17,13 +17,13 @@ export async function ensureInstalled() {
 }
 
 /** The parts that are built together, by one compiler. */
-export const LIBRARIES = ['core', 'wording', 'repertoire', 'server', 'demo', 'bench']
+export const LIBRARIES = ['core', 'wording', 'repertoire', 'server', 'demo', 'benchmarks']
 
 const SOURCES = {
   libraries: [...LIBRARIES.map((part) => `${part}/src`), 'tsconfig.base.json', 'package-lock.json'],
   web: ['core/src', 'wording/src', 'web/src', 'web/index.html', 'web/vite.config.ts', 'package-lock.json'],
 }
-const RESULTS = { libraries: 'bench/dist/bench.js', web: 'web/dist/index.html' }
+const RESULTS = { libraries: 'benchmarks/dist/benchmarks.js', web: 'web/dist/index.html' }
 
 /** Builds what is older than its sources: all that runs in Node together, then the web application. */
 export async function ensureBuilt() {

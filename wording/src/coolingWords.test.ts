@@ -14,7 +14,7 @@ import {
   pouredWords,
 } from './coolingWords'
 
-const reader = { unit: 'C' as const, zone: 'UTC' }
+const reader = { scale: 'C' as const, zone: 'UTC', locale: 'en-GB' as const }
 const at = (hours: number, minutes: number) => Date.UTC(2027, 2, 3, hours, minutes)
 const passing = (more: Partial<Passing>): Passing => ({
   level: 21,
@@ -42,7 +42,7 @@ it('says when a gate is passed, how far that may be out, and when it is due', ()
   expect(passingSentence(gate({ median: null, low: null, high: null }), reader)).toBe(
     'does not pass 21° where it stands, due 14:20',
   )
-  expect(passingSentence(gate(), { ...reader, unit: 'F' })).toContain('passes 70°')
+  expect(passingSentence(gate(), { ...reader, scale: 'F' })).toContain('passes 70°')
 })
 
 it('never promises: a plan is about so long, too close, or misses', () => {
@@ -72,7 +72,7 @@ it('names an action with its depth and its pans', () => {
 it('says what a gate will see if nobody acts, and on what that rests', () => {
   const seen = { ...gate(), atDeadline: 26.7 }
   expect(leftAsItIs(seen, reader)).toBe('Left as it is, about 27° at 14:20. Limit 21°.')
-  expect(leftAsItIs({ ...seen, atDeadline: 22 }, { ...reader, unit: 'F' })).toContain('about 72° at')
+  expect(leftAsItIs({ ...seen, atDeadline: 22 }, { ...reader, scale: 'F' })).toContain('about 72° at')
   const rests = (batches: number, place: string | null, guessed: boolean) =>
     groundsSentence({ batches, setting: { place, product: guessed ? { guessed: true } : {} } } as unknown as Forecast)
   expect(rests(4, 'counter', false)).toBe('From 4 earlier coolings alike in this kitchen.')

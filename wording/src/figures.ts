@@ -4,43 +4,56 @@ import {
   printedFahrenheit,
   roundAgainst,
   type CodeUnit,
+  type Day,
   type Degrees,
   type Instant,
-  type Unit,
+  type Level,
+  type TemperatureScale,
 } from '@logged-thermal/core'
 
-/** How a person reads figures: unit, time zone. */
+/** Languages that there are words in, BCP 47. */
+export type Locale = 'en-GB'
+
+/** How a person reads: in which temperature scale, by which wall clock, in which language. Every sentence is made for one. */
 export interface Reader {
-  unit: Unit
+  scale: TemperatureScale
+  /** IANA zone. */
   zone: string
+  locale: Locale
 }
 
 /** A reading to tenths, rounded against the kitchen: '68.4°'. */
-export function degrees(celsius: number, { unit }: Reader, sense: 'reach' | 'under' = 'reach'): string {
-  return `${roundAgainst(inUnit(celsius, unit), sense).toFixed(1)}°`
+export function degrees(celsius: number, { scale }: Reader, sense: 'reach' | 'under' = 'reach'): string {
+  return `${roundAgainst(inUnit(celsius, scale), sense).toFixed(1)}°`
 }
 
 /** A forecast of what has to come under something, in whole degrees: rounded up, against the kitchen. */
-export function aboutDegrees(celsius: number, { unit }: Reader): string {
-  return `${Math.ceil(inUnit(celsius, unit) - 1e-9)}°`
+export function aboutDegrees(celsius: number, { scale }: Reader): string {
+  return `${Math.ceil(inUnit(celsius, scale) - 1e-9)}°`
 }
 
 /**
  * A limit. In °F it is always the figure that its document prints; in °C too, but for a limit that is compared in °F: that
  * one exactly, rounded against the kitchen.
  */
-export function limitDegrees(printed: Degrees, code: CodeUnit, { unit }: Reader, sense: 'reach' | 'under'): string {
-  if (unit === 'F') return `${printed.f}°`
+export function limitDegrees(printed: Degrees, code: CodeUnit, { scale }: Reader, sense: 'reach' | 'under'): string {
+  if (scale === 'F') return `${printed.f}°`
   return code === 'F' ? `${roundUp(((printed.f - 32) * 5) / 9, sense)}°` : `${printed.c}°`
 }
 
 /**
- * A limit by what it is compared as, °C, without a needless tenth: '68°'. In °F as documents print it, else rounded up,
- * against the kitchen.
+ * A limit by what it is compared as, °C, without a needless tenth: '68°'. In °F as documents print it, else rounded against
+ * the kitchen: up where it has to be reached, down where it is to be stayed under.
  */
-export function limitDegreesOf(celsius: number, { unit }: Reader): string {
-  const printed = unit === 'F' ? printedFahrenheit(celsius) : null
-  return `${printed ?? roundUp(inUnit(celsius, unit), 'reach')}°`
+export function limitDegreesOf(celsius: number, { scale }: Reader, sense: 'reach' | 'under' = 'reach'): string {
+  const printed = scale === 'F' ? printedFahrenheit(celsius) : null
+  return `${printed ?? roundUp(inUnit(celsius, scale), sense)}°`
+}
+
+/** The level that the air of a unit, or what is held in it, keeps to, as its limit prints it. */
+export function levelDegrees({ side, celsius, limit: { rule } }: Level, reader: Reader): string {
+  const code = celsius === rule.level.c ? 'C' : 'F'
+  return limitDegrees(rule.level, code, reader, side === 'under' ? 'under' : 'reach')
 }
 
 /** '14:44' on the kitchen's wall. */
@@ -54,9 +67,22 @@ export function clockWithSeconds(instant: Instant, { zone }: Reader): string {
 }
 
 /** A day: 'Sun 12 Oct'. */
-export function dayName(day: string): string {
-  const date = new Date(`${day}T12:00:00Z`)
-  return `${WEEKDAYS[date.getUTCDay()]} ${date.getUTCDate()} ${MONTHS[date.getUTCMonth()]}`
+export function dayName(day: Day, reader: Reader): string {
+  return `${weekdayName(day, reader)} ${shortDate(day, reader)}`
+}
+
+/** 'Sun'. */
+export function weekdayName(day: Day, { locale }: Reader): string {
+  return onCalendar(day, locale, { weekday: 'short' })
+}
+
+/** '12 Oct'. */
+export function shortDate(day: Day, { locale }: Reader): string {
+  return onCalendar(day, locale, { day: 'numeric', month: 'short' })
+}
+
+function onCalendar(day: Day, locale: Locale, shown: Intl.DateTimeFormatOptions): string {
+  return new Intl.DateTimeFormat(locale, { ...shown, timeZone: 'UTC' }).format(new Date(`${day}T12:00:00Z`))
 }
 
 /** A length of time, said shortly: '17 s', '4 min', '3 h 22 min', '2 days'. */
@@ -75,9 +101,6 @@ export function largeSpan(ms: number): [number: string, unit: string] {
   const [first, unit, minutes] = span(Math.max(0, ms)).split(' ')
   return minutes === undefined ? [first!, unit!] : [`${first}:${minutes.padStart(2, '0')}`, unit!]
 }
-
-const WEEKDAYS = ['Sun', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat']
-const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec']
 
 /** 'one' to 'nine', then figures. */
 export function countWord(count: number): string {

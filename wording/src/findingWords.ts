@@ -1,5 +1,15 @@
 import { stageOf, type Doubt, type Finding, type Standing } from '@logged-thermal/core'
-import { clock, clockWithSeconds, dayName, degrees, limitDegrees, minutesSpan, span, type Reader } from './figures'
+import {
+  clock,
+  clockWithSeconds,
+  dayName,
+  degrees,
+  limitDegrees,
+  limitDegreesOf,
+  minutesSpan,
+  span,
+  type Reader,
+} from './figures'
 import { bakeWords, gateName, held, limitTitle, lineName } from './limitWords'
 
 /** What a check asks as it stands: the row that closed it, the clock time that is known: '68° for 17 s', '21° by 15:02'. */
@@ -12,7 +22,7 @@ export function checkTitle({ check, deadline, because }: Finding, reader: Reader
   if (rule.kind === 'reach' && deadline !== null) {
     return `${limitDegrees(rule.to, check.unit, reader, 'under')} by ${clock(deadline, reader)}`
   }
-  if (rule.kind === 'days' && 'lastDay' in because) return `Bin at the end of ${dayName(because.lastDay)}`
+  if (rule.kind === 'days' && 'lastDay' in because) return `Bin at the end of ${dayName(because.lastDay, reader)}`
   if (rule.kind === 'no number') return lineName(check.limit.key)
   return limitTitle(check, reader)
 }
@@ -40,7 +50,7 @@ export function findingSentence({ check, because, deadline }: Finding, reader: R
       return `Came off the heat too soon. Highest read ${degrees(because.highest, reader)}.`
     case 'closed unread':
       return because.unread
-        ? `${degrees(because.unread.row.celsius, reader, 'under')} ${held(because.unread.row.seconds)}: ${span(because.unread.ms)} unread between; at most ${span(because.unread.atMostMs)} counts.`
+        ? `${limitDegreesOf(because.unread.row.celsius, reader)} ${held(because.unread.row.seconds)}: ${span(because.unread.ms)} unread between; at most ${span(because.unread.atMostMs)} counts.`
         : `Came off the heat without a reading that proves it. Highest read ${degrees(because.highest, reader)}.`
     case 'never read':
       if (check.limit.force === 'quality') return 'Not read in its core.'
@@ -100,7 +110,7 @@ export function findingSentence({ check, because, deadline }: Finding, reader: R
     case 'in date':
       return `Day ${because.day} of ${because.days}.`
     case 'out of date':
-      return `Its last day was ${dayName(because.lastDay)}, day ${because.days}.`
+      return `Its last day was ${dayName(because.lastDay, reader)}, day ${because.days}.`
     case 'in time to use':
       return `Usable until ${clock(because.until, reader)}, ${span(because.hours * 3_600_000)} from when it was combined.`
     case 'past its hours':

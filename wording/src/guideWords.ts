@@ -76,24 +76,24 @@ export function cleaningWords(why: CleaningWhy): { action: string; reason: strin
     : { action: 'Wash your hands', reason: 'Separated by hand: shell and white are on them, and on the bowl.' }
 }
 
-export function warmUpSentence({ of, mostMs, long, noted }: WarmUp, warmMinutes: number, { unit }: Reader): string {
+export function warmUpSentence({ of, mostMs, long, noted }: WarmUp, warmMinutes: number, { scale }: Reader): string {
   const what = of === 'mixture' ? 'The mixture' : `The ${of.part}`
-  return `${what} was between ${unit === 'C' ? '5 and 57' : '41 and 135'}° for up to ${span(mostMs)}${long ? `, past the house line of ${warmMinutes} min${noted ? '' : '. Note why'}` : ''}.`
+  return `${what} was between ${scale === 'C' ? '5 and 57' : '41 and 135'}° for up to ${span(mostMs)}${long ? `, past the house line of ${warmMinutes} min${noted ? '' : '. Note why'}` : ''}.`
 }
 
 /** The reasons a cook taps for it. */
 export const WARM_UP_REASONS = ['A slow flame', 'It was set aside', 'It rested on purpose']
 
 /** How fast it rises, and when the floor and the ceiling come as it goes. */
-export function riseSentence({ likely }: Rise, { unit }: Reader): string {
-  const perMinute = unit === 'C' ? likely : likely * 1.8
+export function riseSentence({ likely }: Rise, { scale }: Reader): string {
+  const perMinute = scale === 'C' ? likely : likely * 1.8
   return `Rising ${perMinute.toFixed(1)}° a minute.`
 }
 
 /** Where the method aims at a step; nothing where it does not say. */
-export function targetSentence(target: Instruction['target'], { unit }: Reader): string {
+export function targetSentence(target: Instruction['target'], { scale }: Reader): string {
   if (!target) return ''
-  return unit === 'C' ? `Aim for ${target.from.c} to ${target.to.c}°.` : `Aim for ${target.from.f} to ${target.to.f}°.`
+  return scale === 'C' ? `Aim for ${target.from.c} to ${target.to.c}°.` : `Aim for ${target.from.f} to ${target.to.f}°.`
 }
 
 /** 'about 40 s', 'about 3 min', 'about now'. */
@@ -109,7 +109,7 @@ export function temperSentence({ combined, lowest, short }: TemperVerdict, reade
   if (!lowest) return `${at} No floor is set here.`
   const row = `${limitDegreesOf(lowest.celsius, reader)}${lowest.seconds > 0 ? ` for ${span(lowest.seconds * 1000)}` : ''}`
   return short > 0
-    ? `${at} This is not a kill step: the lowest row asks ${row}, ${(reader.unit === 'C' ? short : short * 1.8).toFixed(1)}° more. Cook it, and read the mixture.`
+    ? `${at} This is not a kill step: the lowest row asks ${row}, ${(reader.scale === 'C' ? short : short * 1.8).toFixed(1)}° more. Cook it, and read the mixture.`
     : `${at} Reckoned it reaches ${row}, but no reckoning is a kill step: only a reading of the mixture proves it.`
 }
 

@@ -1,4 +1,4 @@
-import type { Degrees, Rule, Unit } from '@logged-thermal/core'
+import type { Degrees, Rule, TemperatureScale } from '@logged-thermal/core'
 import { ruleWords } from './limitWords'
 import { span, type Reader } from './figures'
 
@@ -13,11 +13,11 @@ export interface LimitCells {
 
 /** Of a floor the shortest hold stands for all its rows; the number of the others is in `words`. */
 export function limitCells(rule: Rule, reader: Reader): LimitCells {
-  const pair = (text: (degrees: Degrees, unit: Unit) => string, ...all: Degrees[]) => ({
+  const pair = (text: (degrees: Degrees, scale: TemperatureScale) => string, ...all: Degrees[]) => ({
     celsius: all.map((each) => text(each, 'C')).join(' to '),
     fahrenheit: all.map((each) => text(each, 'F')).join(' to '),
   })
-  const plain = (each: Degrees, unit: Unit) => `${figure(unit === 'C' ? each.c : each.f)}°`
+  const plain = (each: Degrees, scale: TemperatureScale) => `${figure(scale === 'C' ? each.c : each.f)}°`
   const minutes = (count: number) => span(count * 60_000)
   switch (rule.kind) {
     case 'hold': {

@@ -1,7 +1,7 @@
 import { isJudged, ruleSets, type Rule } from '@logged-thermal/core'
 import { forceWord, lineName, ruleWords, sourceOf } from './limitWords'
 
-const readers = (['C', 'F'] as const).map((unit) => ({ unit, zone: 'UTC' }))
+const readers = (['C', 'F'] as const).map((unit) => ({ scale: unit, zone: 'UTC', locale: 'en-GB' as const }))
 const printed = Object.values(ruleSets).flatMap((set) =>
   set.limits.map((limit) => [set.key, limit.key, limit] as const),
 )

@@ -52,7 +52,7 @@ export function ruleWords(rule: Rule, unit: CodeUnit, reader: Reader): string {
     case 'condition':
       return rule.months ? `${CONDITIONS[rule.needs]}, ${rule.months} months` : CONDITIONS[rule.needs]
     case 'tolerance':
-      return `Right to ${reader.unit === 'C' ? `${rule.within.c} °C` : `${Math.round(rule.within.f * 10) / 10} °F`} either way`
+      return `Right to ${reader.scale === 'C' ? `${rule.within.c} °C` : `${Math.round(rule.within.f * 10) / 10} °F`} either way`
     case 'acidity':
       return rule.rows.map(acidityRow).join('; ')
   }
@@ -81,8 +81,8 @@ export function ovenWords(oven: Typed, reader: Reader): string {
 }
 
 /** How hot the middle of a bake is read to validate it, in the reader's unit: '90 °C'. */
-export function throughWords({ unit }: Reader): string {
-  return unit === 'C' ? `${VALIDATED_CORE.c} °C` : `${VALIDATED_CORE.f} °F`
+export function throughWords({ scale }: Reader): string {
+  return scale === 'C' ? `${VALIDATED_CORE.c} °C` : `${VALIDATED_CORE.f} °F`
 }
 
 /** What showed that such a bake heats the middle through. */
@@ -91,7 +91,7 @@ export function bakeShownWords({ shownBy, validUntil }: ValidatedBake, reader: R
     'study' in shownBy
       ? `by a study: ${shownBy.study}`
       : `by ${shownBy.batches.length} bakes read at ${throughWords(reader)}`
-  return `Validated ${by}; holds until ${dayName(validUntil)}`
+  return `Validated ${by}; holds until ${dayName(validUntil, reader)}`
 }
 
 /** What a line of the limits is about. */

@@ -1,5 +1,5 @@
 import type { Finding } from '@logged-thermal/core'
-import { clock, degrees, span, type Reader } from './figures'
+import { clock, limitDegreesOf, span, type Reader } from './figures'
 import { held } from './limitWords'
 
 /** What reading proves it, or would have; null where none can. */
@@ -9,21 +9,21 @@ export function needSentence({ need, standing, because }: Finding, reader: Reade
     case 'hold': {
       const rows = need.rows.map(({ row, everyMs }) =>
         row.seconds === 0
-          ? `one reading of ${degrees(row.celsius, reader, 'under')}`
-          : `${degrees(row.celsius, reader, 'under')} ${held(row.seconds)}, read at least every ${span(everyMs)}`,
+          ? `one reading of ${limitDegreesOf(row.celsius, reader)}`
+          : `${limitDegreesOf(row.celsius, reader)} ${held(row.seconds)}, read at least every ${span(everyMs)}`,
       )
       return `${standing === 'open' ? 'Proves it' : 'Would have proven it'}: ${rows.join('; or ')}.`
     }
     case 'under': {
-      const reading = `a reading at or under ${degrees(need.celsius, reader, 'reach')} by ${clock(need.by, reader)}`
+      const reading = `a reading at or under ${limitDegreesOf(need.celsius, reader, 'under')} by ${clock(need.by, reader)}`
       if (standing === 'open') return `Proves it: ${reading}.`
       return because.code === 'doubtful'
         ? `Would have proven it: ${reading}, with a probe and entered in time.`
         : `Would have proven it: ${reading}.`
     }
     case 'start':
-      return `Would have proven the start: a reading at or over ${degrees(need.celsius, reader, 'under')} as it began to cool.`
+      return `Would have proven the start: a reading at or over ${limitDegreesOf(need.celsius, reader)} as it began to cool.`
     case 'under now':
-      return `Counts from a reading at or under ${degrees(need.celsius, reader, 'reach')}.`
+      return `Counts from a reading at or under ${limitDegreesOf(need.celsius, reader, 'under')}.`
   }
 }

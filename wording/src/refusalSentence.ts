@@ -63,7 +63,7 @@ export function refusalSentence(refusal: Refusal, reader: Reader): string {
     case 'other lot':
       return `${refusal.lot} came in another way than was said. Choose the lot again.`
     case 'lot past its day':
-      return `${refusal.lot} was to be used by ${dayName(refusal.useBy)}. Take another lot.`
+      return `${refusal.lot} was to be used by ${dayName(refusal.useBy, reader)}. Take another lot.`
     case 'wrong egg':
       return refusal.why === 'susceptible'
         ? `${refusal.lot} is not a pasteurized lot, and this is for highly susceptible people. Take a pasteurized lot.`
@@ -127,7 +127,7 @@ export function refusalSentence(refusal: Refusal, reader: Reader): string {
     case 'not guidance':
       return 'Only a limit that is guidance gives way to a line of the house. Law needs a written variance, and a floor is a floor.'
     case 'signed too long':
-      return `It is signed until ${dayName(refusal.last)} at the latest, then looked at again.`
+      return `It is signed until ${dayName(refusal.last, reader)} at the latest, then looked at again.`
     case 'not crumb':
       return 'Only crumb and dry pieces close on a validated bake: a custard, a soufflé and a browned foam are read in the middle.'
     case 'bakes wanting':
@@ -207,7 +207,7 @@ export function fieldSentence(field: string, problem: FieldProblem): string {
 }
 
 function bakeNotShown(why: BakeNotShown, reader: Reader): string {
-  const core = `${limitDegreesOf(VALIDATED_CORE.c, reader)}${reader.unit}`
+  const core = `${limitDegreesOf(VALIDATED_CORE.c, reader)}${reader.scale}`
   switch (why) {
     case 'other method':
       return 'it is of another version of the method, or too long ago'

@@ -1,11 +1,14 @@
-import type { MoveShut, PartShut, ReceivingReason } from '@logged-thermal/core'
+import type { Degrees, Level, MoveShut, PartShut, ReceivingReason } from '@logged-thermal/core'
 import { moveShutSentence, partShutSentence, receivingSentence } from './storeWords'
 
-const level = {
-  side: 'under' as const,
-  celsius: 5,
-  limit: { source: { document: 'Food code', section: '3-202.11', edition: '2022', confidence: 'high' } } as never,
-}
+const source = { document: 'Food code', section: '3-202.11', edition: '2022', confidence: 'high' } as const
+/** What is received under a level, as the limit prints it. */
+const received = (level: Degrees): Level => ({
+  side: 'under',
+  celsius: level.c,
+  limit: { source, rule: { kind: 'stay', side: 'under', level, grace: null } } as Level['limit'],
+})
+const level = received({ c: 5, f: 41 })
 
 /** One of every reason there is, with what its sentence has to name: a new one does not compile without. */
 const parts: { [C in PartShut['code']]: [Extract<PartShut, { code: C }>, string] } = {
@@ -25,13 +28,13 @@ const parts: { [C in PartShut['code']]: [Extract<PartShut, { code: C }>, string]
   'more than is left': [{ code: 'more than is left', left: { value: 900, unit: 'g' } }, '900 g'],
 }
 
-const received: { [C in ReceivingReason['code']]: [Extract<ReceivingReason, { code: C }>, string] } = {
-  'too warm': [{ code: 'too warm', celsius: 9.5, level }, 'At 9.5° it is over 5.0°: refuse it. Food code, 3-202.11.'],
+const reasons: { [C in ReceivingReason['code']]: [Extract<ReceivingReason, { code: C }>, string] } = {
+  'too warm': [{ code: 'too warm', celsius: 9.5, level }, 'At 9.5° it is over 5°: refuse it. Food code, 3-202.11.'],
   'milk by its law': [
-    { code: 'milk by its law', celsius: 6.2, level, own: { ...level, celsius: 7 } },
-    'At 6.2° it is over 5.0°. Milk may come up to 7.0° where a law of its own sets that: hold it',
+    { code: 'milk by its law', celsius: 6.2, level, own: received({ c: 7, f: 45 }) },
+    'At 6.2° it is over 5°. Milk may come up to 7° where a law of its own sets that: hold it',
   ],
-  'not read': [{ code: 'not read', level }, '5.0° or under'],
+  'not read': [{ code: 'not read', level }, '5° or under'],
   'past its best': [{ code: 'past its best', bestBefore: '2027-03-05' }, 'Fri 5 Mar'],
   'past its day': [{ code: 'past its day', useBy: '2027-03-05' }, 'Fri 5 Mar: refuse it'],
   'no use-by': [{ code: 'no use-by' }, 'hold it until the lead dates it'],
@@ -41,20 +44,20 @@ const received: { [C in ReceivingReason['code']]: [Extract<ReceivingReason, { co
   'not looked at': [{ code: 'not looked at' }, 'good, or not'],
 }
 
-const READER = { unit: 'C' as const, zone: 'UTC' }
+const READER = { scale: 'C' as const, zone: 'UTC', locale: 'en-GB' as const }
 
 it.each(Object.values(parts))('what may not go in says what helps: %o', (why, named) => {
   expect(partShutSentence(why, READER)).toContain(named)
   expect(partShutSentence(why, READER)).toMatch(/\.$/)
 })
 
-it.each(Object.values(received))('what is wrong at the door says hold or refuse, and by what: %o', (why, named) => {
+it.each(Object.values(reasons))('what is wrong at the door says hold or refuse, and by what: %o', (why, named) => {
   expect(receivingSentence(why, READER)).toContain(named)
 })
 
 it('says the figures of a reason in the unit of whoever reads it', () => {
-  const reader = { unit: 'F' as const, zone: 'UTC' }
-  expect(receivingSentence({ code: 'too warm', celsius: 9.5, level }, reader)).toContain('At 49.1° it is over 41.0°')
+  const reader = { scale: 'F' as const, zone: 'UTC', locale: 'en-GB' as const }
+  expect(receivingSentence({ code: 'too warm', celsius: 9.5, level }, reader)).toContain('At 49.1° it is over 41°')
   expect(partShutSentence({ code: 'asks first', asks: 'lead decides' }, READER)).toContain('The lead decides first')
   expect(partShutSentence({ code: 'to discard', why: 'past its day' }, READER)).toBe('its time is up. Bin it.')
 })

@@ -1,4 +1,4 @@
-import type { HotCheck, ItemStanding, ItemState, PartShut } from '@logged-thermal/core'
+import type { Degrees, HotCheck, ItemStanding, ItemState, Level, PartShut } from '@logged-thermal/core'
 import {
   discardReasonOf,
   itemSentence,
@@ -13,7 +13,13 @@ import {
 } from './storeWords'
 
 const HOUR = 3_600_000
-const reader = { unit: 'C' as const, zone: 'UTC' }
+/** A level as its limit prints it. */
+const levelAt = (side: Level['side'], level: Degrees): Level => ({
+  side,
+  celsius: level.c,
+  limit: { rule: { kind: 'stay', side, level, grace: null } } as Level['limit'],
+})
+const reader = { scale: 'C' as const, zone: 'UTC', locale: 'en-GB' as const }
 const source = { document: 'Food Code', section: '3-501.17', edition: '2022', confidence: 'high' as const }
 const keep = { what: 'days' as const, count: 3, from: null, force: 'house' as const, source }
 const standing = (more: Partial<ItemStanding> = {}): ItemStanding => ({
@@ -72,7 +78,7 @@ describe('the words of the cold store', () => {
   })
 
   it('say of what is held hot what it read, what it has to be, and what comes of it', () => {
-    const level = { side: 'over' as const, celsius: 57, limit: null as never }
+    const level = levelAt('over', { c: 57, f: 135 })
     const read = { at: 2 * HOUR, celsius: 51.6 }
     const said = (
       asks: HotCheck['asks'],
@@ -82,15 +88,15 @@ describe('the words of the cold store', () => {
     ) =>
       itemSentence(item, standing({ why: 'hot holding', hot: { asks, level, read, by, reheating } }), {
         ...reader,
-        unit,
+        scale: unit,
       })
-    expect(said('read it')).toBe('Read its core: held hot it stays at 57.0° or over.')
+    expect(said('read it')).toBe('Read its core: held hot it stays at 57° or over.')
     expect(said('lead decides')).toBe(
-      'Read at 51.6° at 02:00, under 57.0°. The lead decides: through the heat again at once, or into the bin.',
+      'Read at 51.6° at 02:00, under 57°. The lead decides: through the heat again at once, or into the bin.',
     )
     expect(said('use now', 4 * HOUR)).toContain('Use it before 04:00, once, or bin it.')
     expect(said('discard', 4 * HOUR, 'F')).toBe(
-      'Read at 124.8° at 02:00, under 134.6°. The one period under it is over. Bin it.',
+      'Read at 124.8° at 02:00, under 135°. The one period under it is over. Bin it.',
     )
     const reheating = {
       rows: [{ celsius: 74, seconds: 15 }],
@@ -100,17 +106,17 @@ describe('the words of the cold store', () => {
       limit: null as never,
     }
     expect(said('reheat', 4 * HOUR, 'C', reheating)).toBe(
-      'It was cold: heat it to 74.0° for 15 s, by two readings, before 04:00, then hold it hot.',
+      'It was cold: heat it to 74° for 15 s, by two readings, before 04:00, then hold it hot.',
     )
     expect(said('reheat', null, 'F', { ...reheating, rows: [{ celsius: 63, seconds: 0 }] })).toBe(
-      'It was cold: heat it to 145.4°, then hold it hot.',
+      'It was cold: heat it to 145°, then hold it hot.',
     )
     const again = { from: 2 * HOUR + 15_000, to: 2 * HOUR + 30_000 }
     expect(said('reheat', 4 * HOUR, 'C', { ...reheating, again })).toBe(
       'Hot enough: keep it so and read it again from 02:00:15 to 02:00:30.',
     )
     expect(said('lead decides', null, 'C', reheating)).toBe(
-      'It was cold and was not read at 74.0° for 15 s, by two readings, in time. The lead decides.',
+      'It was cold and was not read at 74° for 15 s, by two readings, in time. The lead decides.',
     )
     expect(discardReasonOf(standing({ asks: 'discard', why: 'hot holding' }))).toBe('time up')
   })
@@ -123,12 +129,12 @@ describe('the words of the cold store', () => {
 
   it('say how far food lags behind the air, and that it proves nothing', () => {
     const lag = { air: 9, from: 3, grams: 1200, assumed: false, earliest: 2 * HOUR, latest: 7 * HOUR }
-    expect(lagSentence(lag, 5, reader)).toBe(
-      'Thermal lag, which proves nothing: the core of 1.2 kg at 3.0°, left in 9.0°, passes 5.0° between about 02:00 and 07:00.',
+    expect(lagSentence(lag, levelAt('under', { c: 5, f: 41 }), reader)).toBe(
+      'Thermal lag, which proves nothing: the core of 1.2 kg at 3.0°, left in 9.0°, passes 5° between about 02:00 and 07:00.',
     )
     const night = { ...lag, grams: 100, assumed: true, latest: 26 * HOUR }
-    expect(lagSentence(night, 5, { ...reader, unit: 'F' })).toBe(
-      'Thermal lag, which proves nothing: the core of each, taken as 100 g, at 37.4°, left in 48.2°, passes 41.0° between about 02:00 and 02:00 Fri 2 Jan.',
+    expect(lagSentence(night, levelAt('under', { c: 5, f: 41 }), { ...reader, scale: 'F' })).toBe(
+      'Thermal lag, which proves nothing: the core of each, taken as 100 g, at 37.4°, left in 48.2°, passes 41° between about 02:00 and 02:00 Fri 2 Jan.',
     )
   })
 
@@ -137,7 +143,7 @@ describe('the words of the cold store', () => {
     expect(said({ code: 'too warm', celsius: 9.44, level: 5 })).toBe(
       'at 9.5° it is over 5°. Chill it first, or say that it is poured warm.',
     )
-    expect(partShutSentence({ code: 'too warm', celsius: 9.44, level: 5 }, { ...reader, unit: 'F' })).toContain(
+    expect(partShutSentence({ code: 'too warm', celsius: 9.44, level: 5 }, { ...reader, scale: 'F' })).toContain(
       'at 49.0° it is over 41°',
     )
     expect(said({ code: 'not proven', batch: '62-1' })).toContain('62-1 is not proven and not released')

@@ -22,8 +22,9 @@ import {
   type MoveShut,
   type PartShut,
   type ReceivingReason,
+  type Level,
 } from '@logged-thermal/core'
-import { clock, clockWithSeconds, dayName, degrees, limitDegreesOf, span, type Reader } from './figures'
+import { clock, clockWithSeconds, dayName, degrees, levelDegrees, limitDegreesOf, span, type Reader } from './figures'
 
 export const holdingWord: Record<HoldingKind, string> = {
   refrigerator: 'Refrigerator',
@@ -136,7 +137,7 @@ export function itemSentence(item: ItemState, standing: ItemStanding, reader: Re
     case 'undated':
       return 'Nobody knows its date: it goes to discard.'
     case 'past its day':
-      return `Ran out ${wall?.keep?.what === 'hours' && wall.until ? `at ${clock(wall.until, reader)}` : 'at the end of'} ${dayName(wall?.lastDay ?? '')}. ${setBy(standing)}.`
+      return `Ran out ${wall?.keep?.what === 'hours' && wall.until ? `at ${clock(wall.until, reader)}` : 'at the end of'} ${dayName(wall?.lastDay ?? '', reader)}. ${setBy(standing)}.`
     case 'time up':
       return timeUp
         ? `Out since ${clock(timeUp.since, reader)}: its time without cold ended at ${clock(timeUp.at, reader)}.`
@@ -173,14 +174,14 @@ function wentOutSentence(item: ItemState, reader: Reader): string {
   const out = wentOutOf(item).map(({ at, value }) => {
     const { measure } = value
     const where = 'part' in value ? 'into a batch' : 'then' in value ? String(value.then) : 'out'
-    return `${measureWords(measure)} ${where} at ${clock(at, reader)} ${dayName(dayOf(at, reader.zone))}`
+    return `${measureWords(measure)} ${where} at ${clock(at, reader)} ${dayName(dayOf(at, reader.zone), reader)}`
   })
   return `It went out against a hold or a limit: ${out.join('; ')}. The lead answers for it.`
 }
 
 /** How hot it was read, and what the hot line asks. */
 function hotSentence({ asks, level, read, by, reheating }: HotCheck, reader: Reader): string {
-  const line = degrees(level.celsius, reader, 'reach')
+  const line = levelDegrees(level, reader)
   const was = read
     ? `Read at ${degrees(read.celsius, reader, 'reach')} at ${clock(read.at, reader)}, under ${line}.`
     : ''
@@ -206,23 +207,24 @@ function hotSentence({ asks, level, read, by, reheating }: HotCheck, reader: Rea
   }
 }
 
-/** '74.0° for 15 s, by two readings,', '63.0°'. */
+/** '74° for 15 s, by two readings,', '63°'. */
 function reheatWords({ rows }: Reheating, reader: Reader): string {
   const [row] = rows
   if (!row) return ''
   const held = row.seconds === 0 ? '' : ` for ${span(row.seconds * 1000)}, by two readings,`
-  return `${degrees(row.celsius, reader, 'reach')}${held}`
+  return `${limitDegreesOf(row.celsius, reader)}${held}`
 }
 
 /** How far food lags behind the air, said so that nobody takes it for a proof. */
 export function lagSentence(
   { air, from, grams, assumed, earliest, latest }: ThermalLag,
-  level: number,
+  level: Level,
   reader: Reader,
 ): string {
-  const [was, is, line] = [from, air, level].map((celsius) => degrees(celsius, reader, 'under'))
+  const [was, is] = [from, air].map((celsius) => degrees(celsius, reader, 'under'))
+  const line = levelDegrees(level, reader)
   const days = [earliest, latest].map((at) => dayOf(at, reader.zone))
-  const until = days[0] === days[1] ? clock(latest, reader) : `${clock(latest, reader)} ${dayName(days[1]!)}`
+  const until = days[0] === days[1] ? clock(latest, reader) : `${clock(latest, reader)} ${dayName(days[1]!, reader)}`
   const weighed = measureWords({ value: Math.round(grams), unit: 'g' })
   const mass = assumed ? `each, taken as ${weighed},` : weighed
   return `Thermal lag, which proves nothing: the core of ${mass} at ${was}, left in ${is}, passes ${line} between about ${clock(earliest, reader)} and ${until}.`
@@ -325,7 +327,7 @@ export function partShutSentence(why: PartShut, reader: Reader): string {
     case 'lineage':
       return `${why.of}, which it was made of, is ${LINEAGE[why.what]}. The lead decides first.`
     case 'too warm':
-      return `at ${degrees(why.celsius, reader, 'under')} it is over ${limitDegreesOf(why.level, reader)}. Chill it first, or say that it is poured warm.`
+      return `at ${degrees(why.celsius, reader, 'under')} it is over ${limitDegreesOf(why.level, reader, 'under')}. Chill it first, or say that it is poured warm.`
     case 'out for good':
       return 'it went out to the guests or into the hot well: it is served from there.'
     case 'raw egg unheated':
@@ -363,15 +365,15 @@ export function moveShutSentence(why: MoveShut): string {
 export function receivingSentence(why: ReceivingReason, reader: Reader): string {
   switch (why.code) {
     case 'too warm':
-      return `At ${degrees(why.celsius, reader, 'under')} it is over ${degrees(why.level.celsius, reader, 'reach')}: refuse it. ${why.level.limit.source.document}, ${why.level.limit.source.section}.`
+      return `At ${degrees(why.celsius, reader, 'under')} it is over ${levelDegrees(why.level, reader)}: refuse it. ${why.level.limit.source.document}, ${why.level.limit.source.section}.`
     case 'milk by its law':
-      return `At ${degrees(why.celsius, reader, 'under')} it is over ${degrees(why.level.celsius, reader, 'reach')}. Milk may come up to ${degrees(why.own.celsius, reader, 'reach')} where a law of its own sets that: hold it, the lead knows. ${why.own.limit.source.document}, ${why.own.limit.source.section}.`
+      return `At ${degrees(why.celsius, reader, 'under')} it is over ${levelDegrees(why.level, reader)}. Milk may come up to ${levelDegrees(why.own, reader)} where a law of its own sets that: hold it, the lead knows. ${why.own.limit.source.document}, ${why.own.limit.source.section}.`
     case 'not read':
-      return `Its temperature was not read: hold it, or read it. ${degrees(why.level.celsius, reader, 'reach')} or under.`
+      return `Its temperature was not read: hold it, or read it. ${levelDegrees(why.level, reader)} or under.`
     case 'past its best':
-      return `Best before ${dayName(why.bestBefore)} is past: how good it is, not whether it may be used. Look at it.`
+      return `Best before ${dayName(why.bestBefore, reader)} is past: how good it is, not whether it may be used. Look at it.`
     case 'past its day':
-      return `Its use-by was ${dayName(why.useBy)}: refuse it.`
+      return `Its use-by was ${dayName(why.useBy, reader)}: refuse it.`
     case 'no use-by':
       return 'No use-by stands on it: hold it until the lead dates it.'
     case 'no scheme':

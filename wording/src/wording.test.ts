@@ -3,8 +3,8 @@ import { clock, dayName, degrees, largeSpan, limitDegrees, limitDegreesOf, span 
 import { limitTitle, sourceLine } from './limitWords'
 import { refusalSentence } from './refusalSentence'
 
-const celsius = { unit: 'C' as const, zone: 'Europe/London' }
-const fahrenheit = { ...celsius, unit: 'F' as const }
+const celsius = { scale: 'C' as const, zone: 'Europe/London', locale: 'en-GB' as const }
+const fahrenheit = { ...celsius, scale: 'F' as const }
 
 describe('figures', () => {
   it('rounds a temperature to reach down and one to stay under up', () => {
@@ -40,7 +40,7 @@ describe('figures', () => {
 
   it('tells time on the wall of the kitchen', () => {
     expect(clock(Date.UTC(2027, 6, 1, 13, 44), celsius)).toBe('14:44')
-    expect(dayName('2027-03-05')).toBe('Fri 5 Mar')
+    expect(dayName('2027-03-05', celsius)).toBe('Fri 5 Mar')
     expect([17_000, 240_000, 12_120_000].map(span)).toEqual(['17 s', '4 min', '3 h 22 min'])
     expect([17_000, 240_000, 6_540_000, 10_800_000].map(largeSpan)).toEqual([
       ['17', 's'],

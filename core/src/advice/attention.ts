@@ -17,7 +17,7 @@ import { isReleased } from '../judgement/batch/disposition'
 import { READ_AGAIN } from '../judgement/doubt'
 import { timelineOf } from '../judgement/timeline/timeline'
 import { READ_AGAIN_AFTER } from '../judgement/evidence/plausible'
-import { standing } from '../state/fact'
+import { valid } from '../state/fact'
 
 /** What a batch asks of somebody, the most urgent kind first. */
 export type Attention =
@@ -247,7 +247,7 @@ function inTheOven(batch: BatchState, step: string, floor: Finding, now: Instant
 /** Something cold went in on the heat after the last reading: one more is asked for, and the earlier proof stands. */
 function readAgainSince(batch: BatchState): Instant | null {
   const last = mixtureTrace(batch).at(-1)
-  const added = standing(batch.facts.added).at(-1)
+  const added = valid(batch.facts.added).at(-1)
   return last && added && added.at > last.at ? added.at : null
 }
 

@@ -49,7 +49,7 @@ export function object<N extends string>(field: Field, names: readonly N[]): Rec
   return fields
 }
 
-/** Text without control zero or half a surrogate pair, trimmed, not empty. */
+/** Text just as it came: not blank, of `longest` characters at most, without U+0000 or half a surrogate pair. */
 export function text({ path, value }: Field, longest = 500): string {
   if (value === undefined || value === null || value === '') throw new FieldError(path, { code: 'missing' })
   if (typeof value !== 'string' || value.length > longest || hasBadCharacter(value)) {

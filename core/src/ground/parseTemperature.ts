@@ -1,4 +1,4 @@
-import { celsiusOf, type Typed, type Unit } from './temperature'
+import { celsiusOf, type Typed, type TemperatureScale } from './temperature'
 
 /** What was made of a temperature as text. */
 export type Parsed =
@@ -12,7 +12,7 @@ export function parseTemperature(text: string): Parsed {
   const match = /^\s*(-?\d+(?:[.,]\d+)?)\s*°?\s*([cf])?\s*$/i.exec(text)
   if (!match) return { ok: false, problem: 'not a temperature' }
   const value = Number(match[1]!.replace(',', '.'))
-  const unit = match[2]?.toUpperCase() as Unit | undefined
+  const unit = match[2]?.toUpperCase() as TemperatureScale | undefined
   if (!unit) return { ok: false, problem: 'no unit', value }
   const typed = { value, unit }
   return isKitchen(typed, EVERY_KITCHEN) ? { ok: true, typed } : { ok: false, problem: 'not a temperature' }
@@ -28,7 +28,7 @@ export interface Neighbour {
  * The other unit, when what was typed is plausible only in that: 165 on a °C board is no pan, in °F it is; 68 on a °F
  * board seconds after 66 °C is not 20 °C. null when there is nothing to ask.
  */
-export function unitDoubt(typed: Typed, last: Neighbour | null): Unit | null {
+export function unitDoubt(typed: Typed, last: Neighbour | null): TemperatureScale | null {
   const other: Typed = { value: typed.value, unit: typed.unit === 'C' ? 'F' : 'C' }
   if (!isKitchen(typed, PAN)) return isKitchen(other, PAN) ? other.unit : null
   if (!last || last.agoMs > SOON_MS || !isKitchen(other, PAN)) return null

@@ -1,5 +1,5 @@
 /** The unit a temperature was typed or is shown in. Inside, every temperature is °C. */
-export type Unit = 'C' | 'F'
+export type TemperatureScale = 'C' | 'F'
 
 /** A limit as its document prints it: both figures, which are seldom equal (135 °F is 57.22 °C, printed 57). */
 export interface Degrees {
@@ -8,12 +8,12 @@ export interface Degrees {
 }
 
 /** Which printed figure is compared: one of the two, or the stricter of both. */
-export type CodeUnit = Unit | 'stricter'
+export type CodeUnit = TemperatureScale | 'stricter'
 
 /** A temperature exactly as a person typed it. */
 export interface Typed {
   value: number
-  unit: Unit
+  unit: TemperatureScale
 }
 
 /** Colder or hotter than this no kitchen instrument reads, °C. */
@@ -42,7 +42,7 @@ export function celsiusOf(typed: Typed): number {
 }
 
 /** °C in the unit asked for. */
-export function inUnit(celsius: number, unit: Unit): number {
+export function inUnit(celsius: number, unit: TemperatureScale): number {
   return unit === 'C' ? celsius : toFahrenheit(celsius)
 }
 

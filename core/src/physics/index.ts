@@ -25,7 +25,7 @@ export {
   simulateCooldown,
   type Cooldown,
   type CooldownSetup,
-  type Phase as CooldownPhase,
+  type CooldownPhase as CooldownPhase,
 } from './cooling/simulateCooldown'
 export { reachesAt, riseOf, type Rise } from './heating/rise'
 export { boilingPoint } from './heating/boilingPoint'

@@ -2,7 +2,7 @@ import type { Instant } from '../ground/instant'
 import type { Id } from '../ledger/subject'
 import type { Disposition, MethodRef, ReadingBody, Served } from '../ledger/entry'
 import type { Check } from '../recipe/checks/checksFor'
-import type { Vessel } from '../recipe/method/method'
+import type { FilledVessel } from '../recipe/method/method'
 import type { Terms } from '../recipe/checks/terms'
 import type { Fact } from './fact'
 
@@ -15,7 +15,7 @@ export interface BatchState {
   method: MethodRef
   limits: { id: Id; version: number }
   checks: Check[]
-  vessel: Vessel
+  vessel: FilledVessel
   /** How many times over the method is made. */
   factor: number
   terms: Terms

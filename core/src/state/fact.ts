@@ -71,13 +71,13 @@ export function factOf<T>(entry: Known, at: Instant, value: T, late = isEntryLat
 }
 
 /** Those that were not taken back. */
-export function standing<T extends { void: boolean }>(facts: readonly T[]): T[] {
+export function valid<T extends { void: boolean }>(facts: readonly T[]): T[] {
   return facts.filter(({ void: gone }) => !gone)
 }
 
 /** Those that were not taken back, by the time they tell of; of one time, the one entered later comes later. */
 export function inOrder<T extends { void: boolean; at: Instant }>(facts: readonly T[]): T[] {
-  return standing(facts).sort((a, b) => a.at - b.at)
+  return valid(facts).sort((a, b) => a.at - b.at)
 }
 
 /** Whether it waits for the lead: known too late and not accepted. */

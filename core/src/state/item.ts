@@ -8,7 +8,7 @@ import { celsiusOf, type Typed } from '../ground/temperature'
 import type { Dating } from '../ledger/dating'
 import { less, type Measure } from '../ground/measure'
 import type { Bounded } from '../physics/trace/reading'
-import { inOrder, standing, type Fact } from './fact'
+import { inOrder, valid, type Fact } from './fact'
 
 /** Something that is held: some of a batch, a package, a by-product, a find. What was entered about it, no more. */
 export interface ItemState {
@@ -72,9 +72,9 @@ export function isOfItsBatch({ what, ingredient }: Pick<ItemState, 'what' | 'ing
 
 /** What went out of it, or into something, although something stood against that, and the lead has not answered for. */
 export function wentOutOf({ uses, parts, answers }: ItemState): Fact<{ measure: Measure; happened?: true }>[] {
-  const answered = Math.max(-Infinity, ...standing(answers).map(({ knownAt }) => knownAt))
+  const answered = Math.max(-Infinity, ...valid(answers).map(({ knownAt }) => knownAt))
   const out: Fact<{ measure: Measure; happened?: true }>[] = [...uses, ...parts]
-  return standing(out).filter(({ value, knownAt }) => value.happened && knownAt >= answered)
+  return valid(out).filter(({ value, knownAt }) => value.happened && knownAt >= answered)
 }
 
 /** How much of it is left. */
@@ -83,7 +83,7 @@ export function itemLeft({ measure, splits, parts, uses, discarded, undone }: It
   const gone: Fact<{ measure: Measure }>[] = [...splits, ...parts, ...uses]
   return less(
     measure,
-    standing(gone).map(({ value }) => value.measure),
+    valid(gone).map(({ value }) => value.measure),
   )
 }
 
@@ -110,8 +110,8 @@ export function frozenOf({
 }: Pick<ItemState, 'moves' | 'readings'>): { from: Instant; to?: Instant }[] {
   const spans: { from: Instant; to?: Instant }[] = []
   for (const { at, how, soft } of [
-    ...standing(moves).map(({ at, value }) => ({ at, how: value.how, soft: false })),
-    ...standing(readings).map(({ at, value }) => ({ at, how: null, soft: celsiusOf(value.typed) > 0 })),
+    ...valid(moves).map(({ at, value }) => ({ at, how: value.how, soft: false })),
+    ...valid(readings).map(({ at, value }) => ({ at, how: null, soft: celsiusOf(value.typed) > 0 })),
   ].sort((a, b) => a.at - b.at)) {
     const last = spans.at(-1)
     const frozen = last !== undefined && last.to === undefined
@@ -125,25 +125,25 @@ export function frozenOf({
 
 /** When its package was opened; null while it is closed. */
 export function openedAt({ opened }: Pick<ItemState, 'opened'>): Instant | null {
-  const at = standing(opened).map((fact) => fact.at)
+  const at = valid(opened).map((fact) => fact.at)
   return at.length ? Math.min(...at) : null
 }
 
 /** The hold that stands, a recall before the kitchen's own; null where none does. */
 export function holdOf({ holds }: Pick<ItemState, 'holds'>): Fact<Hold> | null {
-  const last = new Map(standing(holds).map((hold) => [hold.value.recall, hold]))
+  const last = new Map(valid(holds).map((hold) => [hold.value.recall, hold]))
   const held = [...last.values()].filter(({ value }) => value.held)
   return held.find(({ value }) => value.recall !== null) ?? held[0] ?? null
 }
 
 /** Whether the recall of a lot holds it. */
 export function isRecalledBy({ holds }: Pick<ItemState, 'holds'>, lot: Id): boolean {
-  return standing(holds).findLast(({ value }) => value.recall === lot)?.value.held ?? false
+  return valid(holds).findLast(({ value }) => value.recall === lot)?.value.held ?? false
 }
 
 /** When the lead last looked at it and let it go on, whatever was the matter; null: never. The end of a recall is none. */
 export function releasedAt({ holds }: Pick<ItemState, 'holds'>): Instant | null {
-  return standing(holds).findLast(({ value }) => !value.held && value.recall === null)?.at ?? null
+  return valid(holds).findLast(({ value }) => !value.held && value.recall === null)?.at ?? null
 }
 
 /** Eggs in their shells: they have a cold of their own, and nothing is opened by taking some. */

@@ -1,7 +1,7 @@
 import type { Instant } from '../ground/instant'
 import type { Known } from '../ledger/late'
 import type { Inherited, ItemSplit, Moved, Spot } from '../ledger/storeEntries'
-import { factOf, isWaiting, standing, type Fact } from './fact'
+import { factOf, isWaiting, valid, type Fact } from './fact'
 import type { ItemState } from './item'
 
 /** An item as its kind of entry makes it; who made it is added by the fold. */
@@ -79,10 +79,10 @@ export function inheritedOf(parent: ItemState, share: number): Inherited {
     coldAt,
     carried,
     ingredient,
-    moves: standing(parent.moves).map((move) => ({ at: move.at, ...move.value, ...lateness(move) })),
-    opened: standing(parent.opened).map(({ at }) => at),
-    readings: standing(parent.readings).map((read) => ({ at: read.at, ...read.value, ...lateness(read) })),
-    holds: standing(parent.holds).map(({ at, value }) => ({ at, ...value })),
+    moves: valid(parent.moves).map((move) => ({ at: move.at, ...move.value, ...lateness(move) })),
+    opened: valid(parent.opened).map(({ at }) => at),
+    readings: valid(parent.readings).map((read) => ({ at: read.at, ...read.value, ...lateness(read) })),
+    holds: valid(parent.holds).map(({ at, value }) => ({ at, ...value })),
   }
 }
 

@@ -98,5 +98,7 @@ export async function append(scope: KitchenScope, kitchenId: Id, lead: Id, claim
   const outcomes = await new Append(scope, new Refold(scope)).append(post)
   const refused = outcomes.find(({ outcome }) => outcome === 'refused')
   if (refused?.outcome === 'refused')
-    throw new Error(`the new kitchen was refused: ${refusalSentence(refused.refusal, { unit: 'C', zone: 'UTC' })}`)
+    throw new Error(
+      `the new kitchen was refused: ${refusalSentence(refused.refusal, { scale: 'C', zone: 'UTC', locale: 'en-GB' })}`,
+    )
 }

@@ -1,6 +1,6 @@
 import { create } from 'qrcode'
-import { dayOf, itemWalls, type ItemState } from '@logged-thermal/core'
-import { clock, dayName, heatStatusWord, measureWords, type Reader } from '@logged-thermal/wording'
+import { dayOf, itemWalls, type ItemState, type Level } from '@logged-thermal/core'
+import { clock, dayName, heatStatusWord, levelDegrees, measureWords, type Reader } from '@logged-thermal/wording'
 
 /** What stands on a label beside the item itself. */
 export interface LabelFacts {
@@ -31,9 +31,11 @@ export function labelArt(facts: LabelFacts, { width, height }: Size): string {
   const bar = Math.round(h * 0.3)
   const code = Math.min(h - bar - 36, Math.round(w * 0.27))
   const room = w - code - 66
-  const made = `${item.code} · made ${dayName(dayOf(item.made, reader.zone))} ${clock(item.made, reader)} · ${initials}`
+  const made = `${item.code} · made ${dayName(dayOf(item.made, reader.zone), reader)} ${clock(item.made, reader)} · ${initials}`
   const ready =
-    item.ready === null ? '' : `ready ${dayName(dayOf(item.ready, reader.zone))} ${clock(item.ready, reader)} · `
+    item.ready === null
+      ? ''
+      : `ready ${dayName(dayOf(item.ready, reader.zone), reader)} ${clock(item.ready, reader)} · `
   const allergens = item.facts.allergens.length ? item.facts.allergens.join(', ') : 'no named allergen'
   const unknown = item.facts.unknown.length ? ` · unknown: ${item.facts.unknown.join(', ')}` : ''
   const letters = (size: number, bold: boolean) => Math.floor(room / (size * (bold ? BOLD_LETTER : LETTER)))
@@ -69,20 +71,19 @@ ${line(date.text, 24, h - bar * 0.17, date.size, true, '#fff')}
 }
 
 /** 'bin at the end of' and the day in words and figures; a frozen one says how many days are left. */
-function dateOf(item: ItemState, { zone }: Reader): { small: string; big: string } {
+function dateOf(item: ItemState, reader: Reader): { small: string; big: string } {
+  const { zone } = reader
   const [wall] = itemWalls(item, zone)
   if (!wall) return { small: 'no date:', big: 'DISCARD' }
   if (wall.lastDay === null) return { small: 'frozen, once thawed', big: `${wall.daysLeft} days` }
   return wall.keep?.what === 'hours' && wall.until !== null
-    ? { small: 'bin at', big: `${clock(wall.until, { unit: 'C', zone })} ${dayName(dayOf(wall.until, zone))}` }
-    : { small: 'bin at the end of', big: `${dayName(wall.lastDay)} ${wall.lastDay.slice(0, 4)}` }
+    ? { small: 'bin at', big: `${clock(wall.until, reader)} ${dayName(dayOf(wall.until, zone), reader)}` }
+    : { small: 'bin at the end of', big: `${dayName(wall.lastDay, reader)} ${wall.lastDay.slice(0, 4)}` }
 }
 
 /** How cold it is kept, for the label. */
-export function storageWords(celsius: number | null, { unit }: Reader): string {
-  if (celsius === null) return 'keep dry'
-  const shown = unit === 'C' ? celsius : (celsius * 9) / 5 + 32
-  return `keep at ${Math.round(shown * 10) / 10} °${unit} or under`
+export function storageWords(level: Level | null, reader: Reader): string {
+  return level === null ? 'keep dry' : `keep at ${levelDegrees(level, reader)}${reader.scale} or under`
 }
 
 function squares(address: string, size: number): string {

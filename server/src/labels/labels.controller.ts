@@ -10,6 +10,7 @@ import { query } from '../database/query'
 import { KitchenScope } from '../database/kitchenScope'
 import { Problem } from '../http/problem'
 import { Kitchen } from '../people/kitchen.entity'
+import { readerOf } from '../people/reader'
 import { Person } from '../people/person.entity'
 import { Needs, OfShift } from '../people/shift.guard'
 import type { Shift } from '../people/shifts.service'
@@ -100,12 +101,12 @@ async function factsOf(
   const people = await em.find(Person, { kitchenId })
   const now = clock.now()
   const { limits } = await held.judgedBy(em, kitchenId, now)
-  const reader = { unit: kitchen.unit, zone: kitchen.zone }
+  const reader = readerOf(kitchen)
   return items.map((item) => ({
     item,
     address: `${request.protocol}://${request.get('host') ?? 'localhost'}/store/item/${item.id}`,
     initials: initialsOf(people.find(({ id }) => id === item.madeBy)?.name ?? ''),
-    storage: storageWords(itemLevel(item, limits, dayOf(now, kitchen.zone))?.celsius ?? null, reader),
+    storage: storageWords(itemLevel(item, limits, dayOf(now, kitchen.zone)), reader),
     advisory: ADVISORY,
     fruitNote: FRUIT_NOTE,
     reader,

@@ -1,10 +1,11 @@
 import { Body, Controller, HttpCode, Post } from '@nestjs/common'
 import { ApiOperation, ApiTags } from '@nestjs/swagger'
 import { EntityManager } from '@mikro-orm/postgresql'
-import type { Appended, Id, Refusal } from '@logged-thermal/core'
+import type { Appended, Id, Refusal, TemperatureScale } from '@logged-thermal/core'
 import { refusalSentence, type Reader } from '@logged-thermal/wording'
 import { Metrics } from '../metrics/metrics'
 import { Kitchen } from '../people/kitchen.entity'
+import { readerOf } from '../people/reader'
 import { Pins } from '../people/pins.service'
 import { Needs, OfShift } from '../people/shift.guard'
 import type { Shift } from '../people/shifts.service'
@@ -29,7 +30,7 @@ export class EntriesController {
   @ApiOperation({
     summary: 'Each entry is answered: accepted, already there, or refused with a code, a field and a sentence.',
   })
-  async post(@OfShift() shift: Shift, @Body() { sentAt, entries, signer, pin }: PostEntriesDto) {
+  async post(@OfShift() shift: Shift, @Body() { sentAt, entries, signer, pin, scale }: PostEntriesDto) {
     const arrived = clock.now()
     const { kitchenId, personId: postedBy } = shift
     const signedBy = signer && pin ? signer : null
@@ -40,14 +41,15 @@ export class EntriesController {
       this.metrics.entries.inc({ outcome: each.outcome })
       if (each.outcome === 'refused') this.metrics.refusals.inc({ code: each.refusal.code })
     }
-    const reader = outcomes.some(({ outcome }) => outcome === 'refused') ? await this.readerIn(kitchenId) : null
+    const isRefused = outcomes.some(({ outcome }) => outcome === 'refused')
+    const reader = isRefused ? await this.readerIn(kitchenId, scale) : null
     return { now: clock.now(), results: outcomes.map((outcome) => answer(outcome, reader)) }
   }
 
-  /** As people of this kitchen read figures. */
-  private async readerIn(id: Id): Promise<Reader> {
-    const { unit, zone } = await this.em.fork().findOneOrFail(Kitchen, { id })
-    return { unit, zone }
+  /** Who reads the refusals: as the tablet says, else as people of this kitchen read figures. */
+  private async readerIn(id: Id, scale: TemperatureScale | undefined): Promise<Reader> {
+    const reader = readerOf(await this.em.fork().findOneOrFail(Kitchen, { id }))
+    return { ...reader, scale: scale ?? reader.scale }
   }
 }
 

@@ -1,5 +1,6 @@
 import { ApiProperty, ApiPropertyOptional } from '@nestjs/swagger'
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsInt, IsOptional, IsUUID, Matches } from 'class-validator'
+import type { TemperatureScale } from '@logged-thermal/core'
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsInt, IsOptional, IsUUID, Matches } from 'class-validator'
 
 export const MOST_ENTRIES = 500
 
@@ -24,4 +25,12 @@ export class PostEntriesDto {
   @IsOptional()
   @Matches(/^\d{4}$/, { message: 'A PIN has four digits.' })
   pin?: string
+
+  @ApiPropertyOptional({
+    enum: ['C', 'F'],
+    description: 'In which scale refusals are read; as the kitchen reads, if left out',
+  })
+  @IsOptional()
+  @IsIn(['C', 'F'], { message: '"scale" has to be C or F.' })
+  scale?: TemperatureScale
 }

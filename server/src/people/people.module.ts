@@ -1,7 +1,7 @@
 import { Global, Module } from '@nestjs/common'
 import { APP_GUARD } from '@nestjs/core'
 import { KitchenScope } from '../database/kitchenScope'
-import { DoorRepository } from './door.repository'
+import { LoginRepository } from './login.repository'
 import { Pins } from './pins.service'
 import { ShiftController } from './shift.controller'
 import { ShiftGuard } from './shift.guard'
@@ -10,7 +10,7 @@ import { Shifts } from './shifts.service'
 @Global()
 @Module({
   controllers: [ShiftController],
-  providers: [DoorRepository, KitchenScope, Pins, Shifts, { provide: APP_GUARD, useClass: ShiftGuard }],
+  providers: [LoginRepository, KitchenScope, Pins, Shifts, { provide: APP_GUARD, useClass: ShiftGuard }],
   exports: [KitchenScope, Pins, Shifts],
 })
 export class PeopleModule {}

@@ -11,7 +11,7 @@ const bare = () => request(kitchen.app.getHttpServer())
 
 /** What anybody may ask for: who works here, their own shift, a calendar whose address is its secret, the file's schema. */
 const OPEN = [
-  'get /api/door',
+  'get /api/login',
   'get /api/shift',
   'post /api/shift',
   'get /api/calendar/{kitchen}/{file}',
@@ -43,8 +43,8 @@ it('tells its figures to this machine: entries, refusals, requests, the pool, th
   for (const name of ['lt_pool_used', 'lt_live_streams 0', 'nodejs_eventloop_lag_seconds']) expect(text).toContain(name)
 })
 
-it('names a kitchen with those who work in it on the door', async () => {
-  const doors = (await bare().get('/api/door')).body as { id: string; people: { name: string }[] }[]
+it('names a kitchen with those who work in it for the login', async () => {
+  const doors = (await bare().get('/api/login')).body as { id: string; people: { name: string }[] }[]
   const own = doors.find(({ id }) => id === kitchen.kitchenId)!
   expect(own.people.map(({ name }) => name)).toEqual(['Ilse Varrow', 'Mina Osk', 'Noor Hallet', 'Teo Brandt'])
 })

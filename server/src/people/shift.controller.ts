@@ -1,4 +1,4 @@
-import { DoorRepository, type DoorOfKitchen } from './door.repository'
+import { LoginRepository, type LoginKitchen } from './login.repository'
 import { Body, Controller, Get, HttpCode, Post, Req, Res } from '@nestjs/common'
 import { ApiTags } from '@nestjs/swagger'
 import type { Request, Response } from 'express'
@@ -12,14 +12,14 @@ const COOKIE_DAYS = 90
 @Controller()
 export class ShiftController {
   constructor(
-    private readonly names: DoorRepository,
+    private readonly names: LoginRepository,
     private readonly shifts: Shifts,
   ) {}
 
-  /** The names on the door: who can open a shift in which kitchen. */
+  /** Who can open a shift in which kitchen. */
   @Needs('nothing')
-  @Get('door')
-  door(): Promise<DoorOfKitchen[]> {
+  @Get('login')
+  login(): Promise<LoginKitchen[]> {
     return this.names.read()
   }
 

@@ -40,8 +40,8 @@ describe('a shift', () => {
     const [cookie] = opened.headers['set-cookie'] as unknown as string[]
     expect(cookie).toMatch(/HttpOnly/)
     expect(cookie).toMatch(/SameSite=Strict/)
-    const door = await http().get('/api/door')
-    expect(JSON.stringify(door.body)).not.toMatch(/argon2|pin/i)
+    const login = await http().get('/api/login')
+    expect(JSON.stringify(login.body)).not.toMatch(/argon2|pin/i)
   })
 
   it('still shows the Line when locked, and takes nothing', async () => {
@@ -58,7 +58,7 @@ describe('a shift', () => {
   })
 })
 
-describe('the door', () => {
+describe('the login', () => {
   it('sends a strict content policy and describes its API', async () => {
     const { headers } = await http().get('/health/live').expect(200)
     expect(headers['content-security-policy']).toContain("default-src 'self'")

@@ -1,4 +1,5 @@
 import { holdOf, leftOfLot, missedBy, releasedAt, type EggsTaken, type Lineage } from '@logged-thermal/core'
+import { v7 as uuid } from 'uuid'
 import { openKitchen, type TestKitchen } from '../test/kitchen'
 import { storeOf } from '../test/storeKitchen'
 
@@ -23,6 +24,16 @@ describe('a lot', () => {
     expect((await store.receive(store.arrived({ ...warm, verdict: 'refuse' }))).result.outcome).toBe('accepted')
     expect((await store.receive(store.arrived({ received: null }))).result.outcome).toBe('refused')
     expect((await store.receive(store.arrived())).result.outcome).toBe('accepted')
+  })
+
+  it("is refused in the scale that the tablet reads, and in the kitchen's where it says none", async () => {
+    const warm = { received: { typed: { value: 9.5, unit: 'C' as const }, instrument: null }, held: null }
+    const refusedIn = async (more: object) => {
+      const claim = kitchen.claim('lot-received', uuid(), { ...store.arrived(), ...warm })
+      return ((await kitchen.post([claim], more)).body as { results: { sentence: string }[] }).results[0]!.sentence
+    }
+    expect(await refusedIn({ scale: 'F' })).toContain('49.1° it is over 45°')
+    expect(await refusedIn({})).toContain('9.5° it is over 7')
   })
 
   it('is held as an item, which the lead accepts or not', async () => {

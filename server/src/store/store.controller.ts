@@ -11,6 +11,7 @@ import { query } from '../database/query'
 import { Needs, OfShift } from '../people/shift.guard'
 import type { Shift } from '../people/shifts.service'
 import { Kitchen } from '../people/kitchen.entity'
+import { readerOf } from '../people/reader'
 import { barredItems } from './barred'
 import { discardTotals, dueToday } from './discards'
 import { HeldStore } from './heldStore'
@@ -133,10 +134,11 @@ export class StoreController {
   @Header('Content-Disposition', 'attachment; filename="stock.csv"')
   stock(@OfShift() { kitchenId }: Shift) {
     return this.scope.asOfOneMoment(kitchenId, async (em) => {
-      const { zone, unit } = await em.findOneOrFail(Kitchen, { id: kitchenId })
+      const kitchen = await em.findOneOrFail(Kitchen, { id: kitchenId })
+      const { zone } = kitchen
       const items = (await this.held.items(em, kitchenId)).map(({ card }) => JSON.parse(card) as ItemCard)
       const units = await this.held.units(em, kitchenId)
-      const reader = { zone, unit }
+      const reader = readerOf(kitchen)
       const nameOf = (id: string | null) => units.find((each) => each.id === id)?.name ?? 'out'
       const lines = items.map((card) => ({
         code: card.code,
@@ -146,7 +148,7 @@ export class StoreController {
         shelf: card.shelf ?? '',
         made: `${dayOf(card.made, zone)} ${timeOfDay(card.made, reader)}`,
         'last day': card.lastDay ?? (card.frozenDays === null ? '' : `frozen, ${card.frozenDays} days left`),
-        weekday: card.lastDay ? dayName(card.lastDay) : '',
+        weekday: card.lastDay ? dayName(card.lastDay, reader) : '',
         'set by': card.ruledBy,
         heat: heatStatusWord[card.heat],
         allergens: card.allergens.join(' '),

@@ -20,6 +20,7 @@ import type {
   SealedEntry,
   ShownBake,
   Standing,
+  TemperatureScale,
 } from '@logged-thermal/core'
 import { isOfOtherBuild, otherBuildServed } from './build'
 import { clockTold, type ClockTold } from './clock'
@@ -37,7 +38,8 @@ export interface ShiftNow {
   shift: { kitchen: Id; person: Id; open: boolean } | null
 }
 
-export interface Door {
+/** A kitchen with those who may open a shift in it. */
+export interface LoginKitchen {
   id: Id
   name: string
   people: PersonOnList[]
@@ -61,6 +63,14 @@ export interface DiscardTotal {
   items: number
   grams: number
   cost: number
+}
+
+/** An entry with who signs it, and the scale in which a refusal is read. */
+export interface SignedPost {
+  claim: AnyClaim
+  signer: Id
+  pin: string
+  scale: TemperatureScale
 }
 
 const fetched = fetchBaseQuery({ baseUrl: '/api', timeout: 10_000 })
@@ -94,7 +104,7 @@ export const api = createApi({
   baseQuery: timed,
   tagTypes: ['shift', 'line', 'feed'],
   endpoints: (build) => ({
-    door: build.query<Door[], void>({ query: () => 'door' }),
+    login: build.query<LoginKitchen[], void>({ query: () => 'login' }),
     shift: build.query<ShiftNow, void>({ query: () => 'shift', providesTags: ['shift'] }),
     openShift: build.mutation<ShiftNow, { kitchen: Id; person: Id; pin: string; device: Id }>({
       query: (body) => ({ url: 'shift', method: 'POST', body }),
@@ -141,11 +151,11 @@ export const api = createApi({
       invalidatesTags: ['feed'],
     }),
     /** What only the lead may do: sent at once with the lead's PIN, never kept for later. */
-    postSigned: build.mutation<{ results: PostResult[] }, { claim: AnyClaim; signer: Id; pin: string }>({
-      query: ({ claim, signer, pin }) => ({
+    postSigned: build.mutation<{ results: PostResult[] }, SignedPost>({
+      query: ({ claim, signer, pin, scale }) => ({
         url: 'entries',
         method: 'POST',
-        body: { sentAt: claim.madeAt, entries: [claim], signer, pin },
+        body: { sentAt: claim.madeAt, entries: [claim], signer, pin, scale },
       }),
     }),
   }),
@@ -154,7 +164,7 @@ export const api = createApi({
 export const {
   useBakesQuery,
   useBarredQuery,
-  useDoorQuery,
+  useLoginQuery,
   useShiftQuery,
   useOpenShiftMutation,
   useLockShiftMutation,

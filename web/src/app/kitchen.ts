@@ -15,7 +15,7 @@ import {
   type Instant,
   type InstrumentState,
   type Standing,
-  type Unit,
+  type TemperatureScale,
 } from '@logged-thermal/core'
 import type { Reader } from '@logged-thermal/wording'
 import { useLearnedQuery, useShiftQuery } from './api'
@@ -132,11 +132,11 @@ export function useHand(line: LineData | null): Hand {
   const person = line?.people.find(({ id }) => id === (tablet.person ?? shift?.person)) ?? null
   const first = line?.instruments.find(({ kind }) => kind === 'probe') ?? null
   const { instrument } = tablet
-  const unit: Unit = (person && tablet.units[person.id]) || (line?.kitchen.unit ?? 'C')
+  const scale: TemperatureScale = (person && tablet.units[person.id]) || (line?.kitchen.unit ?? 'C')
   return {
     person,
     instrument: instrument === 'first' ? first : (line?.instruments.find(({ id }) => id === instrument.id) ?? null),
-    reader: { unit, zone: line?.kitchen.zone ?? 'UTC' },
+    reader: { scale, zone: line?.kitchen.zone ?? 'UTC', locale: 'en-GB' },
     open: shift?.open ?? false,
   }
 }

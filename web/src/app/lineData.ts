@@ -13,7 +13,7 @@ import {
   type LimitsState,
   type MethodState,
   type Role,
-  type Unit,
+  type TemperatureScale,
   type UnitState,
   type VesselState,
 } from '@logged-thermal/core'
@@ -29,7 +29,7 @@ export interface PersonOnList {
 export interface LineData {
   now: Instant
   seq: number
-  kitchen: { id: Id; name: string; zone: string; unit: Unit }
+  kitchen: { id: Id; name: string; zone: string; unit: TemperatureScale }
   people: PersonOnList[]
   codes: string[]
   handover: KitchenState['handover']

@@ -11,7 +11,10 @@ export interface Waiting {
   refusal: { code: string; sentence: string } | null
 }
 
-/** What was entered here, in order. Nothing leaves it before the server has it, or somebody throws it away. */
+/**
+ * What was entered here and has not come back with the Line, in the order of entering. An entry goes once the Line has it, or
+ * when somebody corrects or drops one that was refused. It is in the page's memory: what is unsent when that closes is lost.
+ */
 export const outbox = createSlice({
   name: 'outbox',
   initialState: [] as Waiting[],

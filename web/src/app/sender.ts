@@ -61,11 +61,14 @@ async function send(store: Store): Promise<boolean> {
   sending = true
   try {
     const askedAt = Date.now()
-    const sentAt = askedAt + store.getState().connection.offsetMs
+    const { connection: clock, tablet } = store.getState()
+    const sentAt = askedAt + clock.offsetMs
+    // Refusals come back as whoever entered the first of them reads.
+    const scale = tablet.units[entries[0]!.by]
     const response = await fetch('/api/entries', {
       method: 'POST',
       headers: { 'Content-Type': 'application/json' },
-      body: JSON.stringify({ sentAt, entries }),
+      body: JSON.stringify({ sentAt, entries, scale }),
     })
     if (isOfOtherBuild(response.headers)) store.dispatch(otherBuildServed())
     if (response.status === 401) store.dispatch(api.util.invalidateTags(['shift']))

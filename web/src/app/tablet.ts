@@ -1,6 +1,6 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
 import { v7 as uuid } from 'uuid'
-import type { Id, Unit } from '@logged-thermal/core'
+import type { Id, TemperatureScale } from '@logged-thermal/core'
 
 /** What this tablet remembers by itself. */
 export interface Tablet {
@@ -10,7 +10,7 @@ export interface Tablet {
   /** The instrument in hand: it stays until changed. id null: none, which proves nothing. 'first' until somebody chose. */
   instrument: { id: Id | null } | 'first'
   /** Units chosen by people who read the other one. */
-  units: Record<Id, Unit>
+  units: Record<Id, TemperatureScale>
   theme: 'day' | 'night'
   /** How loud it says that a floor or a ceiling is reached. */
   loudness: Loudness
@@ -39,7 +39,7 @@ export const tablet = createSlice({
     instrumentTaken: (state, { payload }: PayloadAction<Id | null>) => {
       state.instrument = { id: payload }
     },
-    unitChosen: (state, { payload: { person, unit } }: PayloadAction<{ person: Id; unit: Unit }>) => {
+    unitChosen: (state, { payload: { person, unit } }: PayloadAction<{ person: Id; unit: TemperatureScale }>) => {
       state.units[person] = unit
     },
     loudnessTurned: (state) => {

@@ -83,7 +83,7 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
   const phase = timelineOf(batch).phase
   const narrow = useMediaQuery('(max-width: 599px)')
   const reading = useReading(batch, phase.of, now)
-  const { unit, logged } = reading
+  const { scale, logged } = reading
   const [sheet, setSheet] = useState<BenchSheet | null>(null)
   const [explained, setExplained] = useState<string | null>(null)
   const undo = (target: Id) => {
@@ -101,7 +101,7 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
   }
   const lastRead = batch.facts['reading-taken'].filter(({ void: gone }) => !gone).at(-1)
   const window = useMemo(() => windowOf(batch, findings), [batch, findings])
-  const centre = lastRead ? shownIn(celsiusOf(lastRead.value.typed), unit) : shownIn(window.floor ? 60 : 30, unit)
+  const centre = lastRead ? shownIn(celsiusOf(lastRead.value.typed), scale) : shownIn(window.floor ? 60 : 30, scale)
   const { cooking } = phase
   const guide = guideOf(batch, now, useInstructions(batch))
   const onHeat = cooking && phase.of === 'mixture'
@@ -146,9 +146,9 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
             />
           </div>
           <DegreeBoard
-            unit={unit}
+            scale={scale}
             centre={centre}
-            marks={boardMarks(findings, phase, unit)}
+            marks={boardMarks(findings, phase, scale)}
             rows={narrow ? 2 : 3}
             disabled={!open}
             ask={askOf(phase.of, reading.pan)}
@@ -228,7 +228,7 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
         onMark={mark}
         now={now}
         reader={reader}
-        unit={unit}
+        scale={scale}
         awake={awake}
         mayWrite={open}
       />

@@ -1,4 +1,4 @@
-import type { Edge, Finding, BatchState, Guide, Unit } from '@logged-thermal/core'
+import type { Edge, Finding, BatchState, Guide, TemperatureScale } from '@logged-thermal/core'
 import type { Reader } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import type { JudgedBatch } from '../app/kitchen'
@@ -31,14 +31,14 @@ interface Props {
   onMark: (step: string, edge: Edge, reason?: string) => void
   now: number
   reader: Reader
-  unit: Unit
+  scale: TemperatureScale
   awake: boolean
   mayWrite: boolean
 }
 
 /** Every sheet of the Bench, one at a time; none costs anything while it is closed. */
 export function BenchSheets(props: Props) {
-  const { batch, others, findings, guide, sheet, onSheet, onMark, now, reader, unit, awake, mayWrite } = props
+  const { batch, others, findings, guide, sheet, onSheet, onMark, now, reader, scale, awake, mayWrite } = props
   const enter = useEnter()
   const close = () => onSheet(null)
   const addAt = guide.now?.key ?? batch.method.steps.at(-1)?.key ?? ''
@@ -62,7 +62,7 @@ export function BenchSheets(props: Props) {
           onClose={close}
           onMark={onMark}
           reader={reader}
-          unit={unit}
+          scale={scale}
           mayWrite={mayWrite}
         />
       )}

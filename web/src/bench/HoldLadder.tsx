@@ -1,5 +1,5 @@
 import { readingsOf, stillNeeds, type Finding } from '@logged-thermal/core'
-import { degrees, minutesSpan, span, type Reader } from '@logged-thermal/wording'
+import { degrees, limitDegreesOf, minutesSpan, span, type Reader } from '@logged-thermal/wording'
 import './ladder.css'
 
 const FULL_MS = 180_000
@@ -28,7 +28,7 @@ export function HoldLadder({ floor, now, reader }: { floor: Finding; now: number
       <ol>
         {[...rows].reverse().map(({ level, seconds, left, readings, held }, i) => (
           <li key={i} className={held ? 'held' : ''}>
-            <strong>{level === undefined ? '–' : degrees(level, reader, 'under').replace(/\.0°$/, '°')}</strong>
+            <strong>{level === undefined ? '–' : limitDegreesOf(level, reader)}</strong>
             <span className="ladder-bar" aria-hidden="true">
               <i style={{ width: `${Math.max(3, (100 * (held ? (left ?? 0) : seconds * 1000)) / FULL_MS)}%` }} />
             </span>

@@ -45,11 +45,11 @@ export function PlaceSheet({ batch, others, kind, onClose, reader }: Props) {
           <NumberPad
             key={unit.id}
             name="Air of the unit"
-            unit={`°${reader.unit}`}
+            unit={`°${reader.scale}`}
             decimals={1}
             signed
             take="It is in, air read"
-            onTake={(value) => put({ value, unit: reader.unit })}
+            onTake={(value) => put({ value, unit: reader.scale })}
           />
         )}
         <section>

@@ -66,7 +66,7 @@ export function ReadingsSheet({ open, onClose, batch, others, reader, mayWrite }
       )}
       {correcting?.how === 'mistyped' && (
         <DegreeBoard
-          unit={correcting.fact.value.typed.unit}
+          scale={correcting.fact.value.typed.unit}
           centre={correcting.fact.value.typed.value}
           marks={[]}
           rows={3}

@@ -9,7 +9,7 @@ import {
   type Guide,
   type GuideStep,
   type Instruction,
-  type Unit,
+  type TemperatureScale,
 } from '@logged-thermal/core'
 import { clock, dayName, stepName, type Reader } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
@@ -29,12 +29,12 @@ interface Props {
   onClose: () => void
   onMark: (step: string, edge: Edge) => void
   reader: Reader
-  unit: Unit
+  scale: TemperatureScale
   mayWrite: boolean
 }
 
 /** The steps of a batch as its method says them: begun, done, done otherwise; churning moments, and when it is hard. */
-export function StepsSheet({ batch, guide, open, onClose, onMark, reader, unit, mayWrite }: Props) {
+export function StepsSheet({ batch, guide, open, onClose, onMark, reader, scale, mayWrite }: Props) {
   const enter = useEnter()
   const told = useInstructions(batch)
   const [churning, setChurning] = useState<{ step: string; moment: Churning['moment'] } | null>(null)
@@ -42,15 +42,15 @@ export function StepsSheet({ batch, guide, open, onClose, onMark, reader, unit, 
     return (
       <Sheet open={open} onClose={() => setChurning(null)} title={`Churning, ${churning.moment}: how cold?`}>
         <DegreeBoard
-          unit={unit}
-          centre={unit === 'C' ? 0 : 32}
+          scale={scale}
+          centre={scale === 'C' ? 0 : 32}
           marks={[]}
           rows={3}
           disabled={!mayWrite}
           ask="at this moment"
           controls={null}
           onValue={(value) => {
-            enter('churned', batch.id, { ...churning, typed: { value, unit } })
+            enter('churned', batch.id, { ...churning, typed: { value, unit: scale } })
             setChurning(null)
           }}
         />
@@ -119,7 +119,7 @@ function StepItem({
               {value.reason ? `, ${value.reason}` : ''}.{' '}
             </span>
           ))}
-          {waits && `Ready ${dayName(dayOf(step.timer!, reader.zone))} ${clock(step.timer!, reader)}. `}
+          {waits && `Ready ${dayName(dayOf(step.timer!, reader.zone), reader)} ${clock(step.timer!, reader)}. `}
           {own(batch.facts.churned).map(({ entry, value, at }) => (
             <span key={entry}>
               {value.moment} {value.typed ? `${value.typed.value.toFixed(1)}°${value.typed.unit} ` : ''}

@@ -40,7 +40,7 @@ export function BoardControls(props: Props) {
   )
 }
 
-function Controls({ reading: { minutesAgo, setMinutesAgo, unit, setUnit, pan, pans, setPan } }: Props) {
+function Controls({ reading: { minutesAgo, setMinutesAgo, scale, setUnit, pan, pans, setPan } }: Props) {
   const line = useLine()
   const { instrument } = useHand(line)
   const dispatch = useAppDispatch()
@@ -58,10 +58,10 @@ function Controls({ reading: { minutesAgo, setMinutesAgo, unit, setUnit, pan, pa
         {minutesAgo === 0 ? 'taken now' : `${minutesAgo} min ago`}
       </Key>
       <Key
-        aria-label={`This reading in °${unit === 'C' ? 'F' : 'C'}`}
-        onClick={() => setUnit(unit === 'C' ? 'F' : 'C')}
+        aria-label={`This reading in °${scale === 'C' ? 'F' : 'C'}`}
+        onClick={() => setUnit(scale === 'C' ? 'F' : 'C')}
       >
-        °{unit}
+        °{scale}
       </Key>
       {pan !== null && (
         <Key aria-label="The next pan" onClick={() => setPan(String((Number(pan) % pans) + 1))}>

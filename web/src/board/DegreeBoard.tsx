@@ -1,5 +1,5 @@
 import { useEffect, useRef, useState, type CSSProperties } from 'react'
-import type { Unit } from '@logged-thermal/core'
+import type { TemperatureScale } from '@logged-thermal/core'
 import { Key } from '../parts/Key'
 import { colourOf } from '../parts/temperatureScale'
 import { celsiusOfDegree, decades, degreesOf, inView, NOTHING, numberOf, withTenth, type Entered } from './degreeEntry'
@@ -12,7 +12,7 @@ export interface BoardMark {
 }
 
 interface Props {
-  unit: Unit
+  scale: TemperatureScale
   /** In the board's unit: the last reading, never a forecast. */
   centre: number
   marks: BoardMark[]
@@ -27,7 +27,7 @@ interface Props {
 }
 
 /** Tap the degree, tap the tenth: logged. Or type it. The unit is always in sight. */
-export function DegreeBoard({ unit, centre, marks, rows, disabled, ask, controls, onValue, onHalf }: Props) {
+export function DegreeBoard({ scale, centre, marks, rows, disabled, ask, controls, onValue, onHalf }: Props) {
   const [entered, show] = useState<Entered>(NOTHING)
   // Keys come faster than a render: what was typed is read from here.
   const latest = useRef<Entered>(NOTHING)
@@ -36,16 +36,16 @@ export function DegreeBoard({ unit, centre, marks, rows, disabled, ask, controls
     show(next)
     onHalf?.(next.kind !== 'nothing')
   }
-  const [wanted, setWanted] = useState<{ decade: number; unit: Unit } | null>(null)
+  const [wanted, setWanted] = useState<{ decade: number; scale: TemperatureScale } | null>(null)
   const [wrong, setWrong] = useState<string | null>(null)
-  const view = inView(unit, wanted?.unit === unit ? wanted.decade : centre, rows)
+  const view = inView(scale, wanted?.scale === scale ? wanted.decade : centre, rows)
   const strip = useRef<HTMLDivElement>(null)
   const board = useRef<HTMLElement>(null)
   useEffect(() => {
     const shown = strip.current?.querySelector('.in-view')
     const box = strip.current
     if (box && shown instanceof HTMLElement) box.scrollLeft = shown.offsetLeft - box.offsetLeft - box.clientWidth / 2
-  }, [unit, centre])
+  }, [scale, centre])
 
   const clear = () => {
     setEntered(NOTHING)
@@ -79,12 +79,12 @@ export function DegreeBoard({ unit, centre, marks, rows, disabled, ask, controls
     return () => window.removeEventListener('keydown', typed)
   })
   return (
-    <section ref={board} className="board" aria-label={`Degree board, °${unit}`}>
+    <section ref={board} className="board" aria-label={`Degree board, °${scale}`}>
       <div className="board-head">
         <div className="board-controls">{controls}</div>
-        <output className="value" aria-label={`Value in °${unit}`}>
+        <output className="value" aria-label={`Value in °${scale}`}>
           <small className="ask">{ask}</small>
-          <Shown entered={entered} unit={unit} />
+          <Shown entered={entered} scale={scale} />
         </output>
       </div>
       {wrong && (
@@ -93,13 +93,13 @@ export function DegreeBoard({ unit, centre, marks, rows, disabled, ask, controls
         </p>
       )}
       <div className="board-strip" ref={strip} role="group" aria-label="Tens">
-        {decades(unit).map((decade) => (
+        {decades(scale).map((decade) => (
           <Key
             key={decade}
             className={view.includes(decade) ? 'in-view' : ''}
             disabled={disabled}
             aria-label={`${nameOf(decade)} in view`}
-            onClick={() => setWanted({ decade, unit })}
+            onClick={() => setWanted({ decade, scale })}
           >
             {nameOf(decade)}
           </Key>
@@ -114,7 +114,7 @@ export function DegreeBoard({ unit, centre, marks, rows, disabled, ask, controls
               : marks.find(
                   ({ value, kind }) => degree === (kind === 'reach' ? Math.ceil(value) - 1 : Math.floor(value)),
                 )
-            const colour = colourOf(celsiusOfDegree(degree, unit))
+            const colour = colourOf(celsiusOfDegree(degree, scale))
             return (
               <Key
                 key={`${minus ? '-' : ''}${degree}`}
@@ -145,27 +145,27 @@ export function DegreeBoard({ unit, centre, marks, rows, disabled, ask, controls
   )
 }
 
-function Shown({ entered, unit }: { entered: Entered; unit: Unit }) {
+function Shown({ entered, scale }: { entered: Entered; scale: TemperatureScale }) {
   const slot = (asked: boolean) => <i className={`slot${asked ? ' wanted' : ''}`} />
   switch (entered.kind) {
     case 'nothing':
       return (
         <>
           {slot(false)}
-          {slot(false)}.{slot(false)}°{unit}
+          {slot(false)}.{slot(false)}°{scale}
         </>
       )
     case 'degree':
       return (
         <>
           {entered.minus ? '-' : ''}
-          {Math.abs(entered.degree)}.{slot(true)}°{unit}
+          {Math.abs(entered.degree)}.{slot(true)}°{scale}
         </>
       )
     case 'typed':
       return (
         <>
-          {entered.text}°{unit}
+          {entered.text}°{scale}
         </>
       )
   }

@@ -1,4 +1,4 @@
-import type { Typed, Unit } from '@logged-thermal/core'
+import type { Typed, TemperatureScale } from '@logged-thermal/core'
 import { Key } from '../parts/Key'
 
 /** A number that is plausible only in the other unit: asked once, never blocked. */
@@ -9,25 +9,25 @@ export function UnitQuestion({
   onAgain,
 }: {
   typed: Typed
-  other: Unit
+  other: TemperatureScale
   onAnswer: (typed: Typed) => void
   onAgain: () => void
 }) {
-  const { value, unit } = typed
+  const { value, unit: scale } = typed
   return (
     <div className="refused" role="alert">
       <strong>
         {value}: °{other}?
       </strong>
       <p>
-        Not logged yet. {value} °{unit} is nothing this pan does.
+        Not logged yet. {value} °{scale} is nothing this pan does.
       </p>
       <div className="keys">
         <Key look="primary" onClick={() => onAnswer({ value, unit: other })}>
           {value} °{other}
         </Key>
         <Key look="outlined" onClick={() => onAnswer(typed)}>
-          {value} °{unit} is right
+          {value} °{scale} is right
         </Key>
         <Key look="outlined" onClick={onAgain}>
           Read again

@@ -1,4 +1,4 @@
-import { toCelsius, toFahrenheit, type Unit } from '@logged-thermal/core'
+import { toCelsius, toFahrenheit, type TemperatureScale } from '@logged-thermal/core'
 
 /** What has been tapped or typed of a temperature so far. */
 export type Entered =
@@ -11,14 +11,14 @@ export type Entered =
 export const NOTHING: Entered = { kind: 'nothing' }
 
 /** The decades a board offers: the lowest tens of each row, hottest last. */
-export function decades(unit: Unit): number[] {
-  const [least, most] = unit === 'C' ? [-30, 120] : [-20, 250]
+export function decades(scale: TemperatureScale): number[] {
+  const [least, most] = scale === 'C' ? [-30, 120] : [-20, 250]
   return Array.from({ length: (most - least) / 10 + 1 }, (_, i) => least + i * 10)
 }
 
 /** The three decades in view, hottest on top, centred on a value. */
-export function inView(unit: Unit, centre: number, rows: number): number[] {
-  const all = decades(unit)
+export function inView(scale: TemperatureScale, centre: number, rows: number): number[] {
+  const all = decades(scale)
   const own = Math.floor(centre / 10) * 10
   const index = Math.max(0, all.indexOf(own))
   const from = Math.max(0, Math.min(all.length - rows, index - Math.floor((rows - 1) / 2)))
@@ -45,10 +45,10 @@ export function numberOf(text: string): number | null {
 }
 
 /** A degree in °C, for its colour. */
-export function celsiusOfDegree(degree: number, unit: Unit): number {
-  return unit === 'C' ? degree : toCelsius(degree)
+export function celsiusOfDegree(degree: number, scale: TemperatureScale): number {
+  return scale === 'C' ? degree : toCelsius(degree)
 }
 
-export function shownIn(celsius: number, unit: Unit): number {
-  return unit === 'C' ? celsius : toFahrenheit(celsius)
+export function shownIn(celsius: number, scale: TemperatureScale): number {
+  return scale === 'C' ? celsius : toFahrenheit(celsius)
 }

@@ -9,7 +9,7 @@ import {
   type Claim,
   type Of,
   type Typed,
-  type Unit,
+  type TemperatureScale,
   type Where,
 } from '@logged-thermal/core'
 import { fieldSentence } from '@logged-thermal/wording'
@@ -18,9 +18,9 @@ import { useHand, useLine } from '../app/kitchen'
 
 /** A reading that is being taken of a batch: in which unit, when, of which pan; and what became of it. */
 export interface ReadingHand {
-  unit: Unit
+  scale: TemperatureScale
   /** For one reading only: a probe that shows the other unit. */
-  setUnit: (unit: Unit) => void
+  setUnit: (scale: TemperatureScale) => void
   minutesAgo: number
   setMinutesAgo: (minutes: number) => void
   /** Which pan of a split batch; null where it is not split. */
@@ -28,7 +28,7 @@ export interface ReadingHand {
   pans: number
   setPan: (pan: string) => void
   /** Typed, and plausible only in the other unit: waits for an answer, is not logged. */
-  asked: { typed: Typed; other: Unit } | null
+  asked: { typed: Typed; other: TemperatureScale } | null
   askAgain: () => void
   take: (value: number) => void
   log: (typed: Typed) => void
@@ -47,12 +47,12 @@ export function useReading(
   const { instrument, reader } = useHand(useLine())
   const enter = useEnter()
   const [minutesAgo, setMinutesAgo] = useState(0)
-  const [unitOnce, setUnit] = useState<Unit | null>(null)
+  const [unitOnce, setUnit] = useState<TemperatureScale | null>(null)
   const [panOnce, setPan] = useState<string | null>(null)
   const [logged, setLogged] = useState<Claim<'reading-taken'> | null>(null)
   const [wrong, setWrong] = useState<string | null>(null)
-  const [asked, setAsked] = useState<{ typed: Typed; other: Unit } | null>(null)
-  const unit = unitOnce ?? reader.unit
+  const [asked, setAsked] = useState<{ typed: Typed; other: TemperatureScale } | null>(null)
+  const scale = unitOnce ?? reader.scale
   const { count: pans, slowest } = timelineOf(batch).pans
   // The slowest is asked for; before any was read, the one in the middle of the stack.
   const pan = pans > 1 ? (panOnce ?? slowest ?? String(Math.ceil(pans / 2))) : null
@@ -82,14 +82,14 @@ export function useReading(
     onLogged?.(claim as Claim<'reading-taken'>)
   }
   const take = (value: number) => {
-    const typed = { value, unit }
+    const typed = { value, unit: scale }
     const last = mixtureTrace(batch).at(-1)
     const other = unitDoubt(typed, last ? { celsius: last.celsius, agoMs: now - last.at } : null)
     if (other) setAsked({ typed, other })
     else log(typed)
   }
   return {
-    unit,
+    scale,
     setUnit,
     minutesAgo,
     setMinutesAgo,

@@ -43,7 +43,7 @@ export function CurvesChart({ results, names, chosen, stages, reader }: Props) {
   return (
     <div className="curves">
       <Line
-        key={`${names.join()}${reader.unit}${chosen}${results.length}`}
+        key={`${names.join()}${reader.scale}${chosen}${results.length}`}
         aria-label={`Cooling curves of ${names.join(', ')}`}
         data={data}
         plugins={[marks]}

@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { timelineOf, type BatchState, type RawIn } from '@logged-thermal/core'
 import { clock, type Reader } from '@logged-thermal/wording'
-import { SignedSheet } from '../door/SignedSheet'
+import { SignedSheet } from '../login/SignedSheet'
 import { Key } from '../parts/Key'
 import './decide.css'
 

@@ -26,7 +26,7 @@ export function LotKeys({ lots, rule, chosen, onChoose, children }: Props) {
       {lots.map((lot) => {
         const { id, code, ingredient, form, useBy } = lot
         const shut =
-          lotShutWord(lot, today) ??
+          lotShutWord(lot, today, reader) ??
           (mayUse(rule, form) ? line && eggPackage(line, id, reader, now).shut : 'not pasteurized: not here')
         return (
           <Key
@@ -39,7 +39,7 @@ export function LotKeys({ lots, rule, chosen, onChoose, children }: Props) {
             {code}
             <small>
               {form === 'shell' ? 'shell eggs' : `pasteurized ${catalogue[ingredient]!.name.toLowerCase()}`}
-              {shut ? `, ${shut}` : useBy === null ? '' : `, use by ${dayName(useBy)}`}
+              {shut ? `, ${shut}` : useBy === null ? '' : `, use by ${dayName(useBy, reader)}`}
             </small>
           </Key>
         )

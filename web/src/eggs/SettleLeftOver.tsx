@@ -55,7 +55,8 @@ export function SettleLeftOver({
         <strong>
           {grams(mass)} {partWord[part]} left
         </strong>{' '}
-        {kept.heat === 'shell' ? 'raw' : 'pasteurized'}, keeps to the end of {lastDay ? dayName(lastDay) : 'today'}.
+        {kept.heat === 'shell' ? 'raw' : 'pasteurized'}, keeps to the end of{' '}
+        {lastDay ? dayName(lastDay, reader) : 'today'}.
       </p>
       <div>
         <Key disabled={!mayWrite} onClick={() => settle('kept')}>

@@ -1,4 +1,5 @@
 import type { LotState } from '@logged-thermal/core'
+import { reader } from '../test/judgedBatch'
 import { eggLots, lotShutWord } from './eggLots'
 
 const lot = (id: string, more: Partial<LotState> = {}) =>
@@ -33,7 +34,8 @@ describe('lots of egg to choose from', () => {
   it('say why one may not be taken on a day: a recall that is no drill, what the lead decided, its use-by', () => {
     const decided = { value: { verdict: 'accept' } } as unknown as LotState['decided']
     const recall = (drill: boolean) => ({ value: { reason: 'x', drill } }) as unknown as LotState['recall']
-    const word = (more: Partial<LotState>) => lotShutWord(lot('a', { useBy: '2027-03-05', ...more }), '2027-03-06')
+    const word = (more: Partial<LotState>) =>
+      lotShutWord(lot('a', { useBy: '2027-03-05', ...more }), '2027-03-06', reader)
     expect(word({ useBy: null })).toBeNull()
     expect(word({ dateKind: 'best-before' })).toBeNull()
     expect(word({})).toMatch(/^was to be used by /)

@@ -1,5 +1,5 @@
 import { catalogue, lotShut, type Day, type EggPart, type LotForm, type LotState } from '@logged-thermal/core'
-import { dayName } from '@logged-thermal/wording'
+import { dayName, type Reader } from '@logged-thermal/wording'
 
 /** A lot that is egg: in the shell or pasteurized. */
 export type LotOfEgg = LotState & { ingredient: string; form: LotForm }
@@ -23,14 +23,14 @@ export function eggLots(lots: readonly LotState[]): EggLot[] {
 }
 
 /** Why a lot may not be taken on a day, whatever it is for; null when it may. */
-export function lotShutWord(lot: LotState, day: Day): string | null {
+export function lotShutWord(lot: LotState, day: Day, reader: Reader): string | null {
   switch (lotShut(lot, day)) {
     case 'called back':
       return 'called back'
     case 'not accepted':
       return 'held: the lead decides'
     case 'past its day':
-      return `was to be used by ${dayName(lot.useBy!)}`
+      return `was to be used by ${dayName(lot.useBy!, reader)}`
     case null:
       return null
   }

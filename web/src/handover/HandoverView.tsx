@@ -27,7 +27,7 @@ import { Header } from '../app/Header'
 import { useHand, useJudged, useLine, useMeans, type JudgedBatch } from '../app/kitchen'
 import type { LineData } from '../app/lineData'
 import { useNow } from '../app/now'
-import { PinPad } from '../door/PinPad'
+import { PinPad } from '../login/PinPad'
 import { Key } from '../parts/Key'
 import { Sheet } from '../parts/Sheet'
 import './handover.css'
@@ -113,7 +113,7 @@ export function HandoverView() {
             </label>
           </div>
           <p className="muted">
-            Until {clock(until, reader)} on {dayName(dayOf(until, reader.zone))}.
+            Until {clock(until, reader)} on {dayName(dayOf(until, reader.zone), reader)}.
           </p>
           <Key look="primary" disabled={!open} onClick={handOver}>
             Hand over
@@ -205,7 +205,7 @@ function Delegate({
   const end = instantAt(until, now, reader)
   const sign = async (pin: string) => {
     const made = claim('delegated', line.kitchen.id, { to, until: Math.round(end) }, { by: person.id })
-    const result = await post({ claim: made, signer: person.id, pin })
+    const result = await post({ claim: made, signer: person.id, pin, scale: reader.scale })
     if (result.error) return setRefusal(sentenceOf(result.error))
     const [answer] = result.data.results
     if (answer?.outcome === 'refused') return setRefusal(answer.sentence)
@@ -234,7 +234,7 @@ function Delegate({
           </label>
           <p className="muted">
             They sign with their own PIN, and the record says that they stood in for you. Until {clock(end, reader)} on{' '}
-            {dayName(dayOf(end, reader.zone))}.
+            {dayName(dayOf(end, reader.zone), reader)}.
           </p>
         </section>
         <PinPad name={person.name} busy={isLoading} sentence={refusal} onPin={(pin) => void sign(pin)} />

@@ -45,9 +45,13 @@ export function ChangeSet({
       </div>
       <h3 className="title">Which printed figure decides</h3>
       <div className="set-keys three">
-        {(['C', 'F', 'stricter'] as const).map((unit) => (
-          <Key key={unit} look={unit === draft.unit ? 'primary' : 'plain'} onClick={() => onChange({ ...draft, unit })}>
-            {unit === 'stricter' ? 'Stricter of the two' : `°${unit}`}
+        {(['C', 'F', 'stricter'] as const).map((scale) => (
+          <Key
+            key={scale}
+            look={scale === draft.unit ? 'primary' : 'plain'}
+            onClick={() => onChange({ ...draft, unit: scale })}
+          >
+            {scale === 'stricter' ? 'Stricter of the two' : `°${scale}`}
           </Key>
         ))}
       </div>

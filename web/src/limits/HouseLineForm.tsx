@@ -8,7 +8,7 @@ import {
   type Degrees,
   type Line,
   type Rule,
-  type Unit,
+  type TemperatureScale,
   type Variance,
 } from '@logged-thermal/core'
 import { lineName } from '@logged-thermal/wording'
@@ -174,9 +174,9 @@ function DegreesField({
             ? `${parsed.value}: °C or °F?`
             : `"${text}" is no temperature. Write 70 °C or 158 °F.`}
           {parsed.problem === 'no unit' &&
-            (['C', 'F'] as Unit[]).map((unit) => (
-              <Key key={unit} onClick={() => read(`${parsed.value} °${unit}`)}>
-                °{unit}
+            (['C', 'F'] as TemperatureScale[]).map((scale) => (
+              <Key key={scale} onClick={() => read(`${parsed.value} °${scale}`)}>
+                °{scale}
               </Key>
             ))}
         </span>

@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { PERMITS, type LimitSet, type Permits, type Practice, type Variance } from '@logged-thermal/core'
 import { dayName, permitWord } from '@logged-thermal/wording'
+import { useHand, useLine } from '../app/kitchen'
 import { Key } from '../parts/Key'
 import { VarianceFields, varianceProblem } from './VarianceFields'
 
@@ -25,6 +26,7 @@ interface Props {
 /** How the house works beside its limits, and what it holds a written permission for. */
 export function PracticePanel({ draft, onChange, onClose }: Props) {
   const { practice } = draft
+  const { reader } = useHand(useLine())
   const [writing, setWriting] = useState<keyof Permits | null>(null)
   const change = (part: Partial<Practice>) => onChange?.({ ...draft, practice: { ...practice, ...part } })
   const permit = (key: keyof Permits, variance: Variance | null) =>
@@ -146,7 +148,7 @@ export function PracticePanel({ draft, onChange, onClose }: Props) {
             <strong>{permitWord[key].name}</strong>
             <p>
               {held
-                ? `${held.authority}, ${held.reference}: ${held.reason}. To the end of ${dayName(held.validUntil)}.`
+                ? `${held.authority}, ${held.reference}: ${held.reason}. To the end of ${dayName(held.validUntil, reader)}.`
                 : permitWord[key].without}
             </p>
             {onChange && (

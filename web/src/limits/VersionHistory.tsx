@@ -39,7 +39,7 @@ export function VersionHistory({
             </strong>
             <p>
               {set.ruleSet.name}, judged in {set.unit === 'stricter' ? 'the stricter of both units' : `°${set.unit}`},
-              from {dayName(dayOf(set.from, reader.zone))} {clock(set.from, reader)}. Signed by{' '}
+              from {dayName(dayOf(set.from, reader.zone), reader)} {clock(set.from, reader)}. Signed by{' '}
               {people.find(({ id }) => id === signed?.by)?.name ?? 'somebody'}.
             </p>
             {before &&

@@ -1,6 +1,7 @@
 import { itemLeft } from '@logged-thermal/core'
-import { asksWord, dayName, heatStatusWord, measureWords } from '@logged-thermal/wording'
+import { asksWord, dayName, heatStatusWord, measureWords, type Reader } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
+import { useHand } from '../app/kitchen'
 import type { LineData } from '../app/lineData'
 import { Key } from '../parts/Key'
 import { discardOf, useStored, type StoredItem } from '../store/useStore'
@@ -14,6 +15,7 @@ interface Props {
 /** What batches left over and is kept: what it is, how it is, and its last day. The next to be thrown away first. */
 export function KeptAside({ line, now, open }: Props) {
   const enter = useEnter()
+  const { reader } = useHand(line)
   const kept = useStored(line, now).filter(({ item }) => item.what === 'by-product')
   if (kept.length === 0) return null
   const isOver = ({ standing: { asks } }: StoredItem) => asks === 'discard'
@@ -25,7 +27,7 @@ export function KeptAside({ line, now, open }: Props) {
           <li key={one.item.id} className={isOver(one) ? 'over' : ''}>
             <span>
               {isOver(one) && <strong>{asksWord.discard}. </strong>}
-              {keptWords(one)}
+              {keptWords(one, reader)}
             </span>
             <Key
               look={isOver(one) ? 'primary' : 'outlined'}
@@ -42,11 +44,11 @@ export function KeptAside({ line, now, open }: Props) {
 }
 
 /** '560 g whites of 330-2, raw, bin at the end of today'. */
-function keptWords({ item, standing }: StoredItem): string {
+function keptWords({ item, standing }: StoredItem, reader: Reader): string {
   const of = item.from.find(({ type }) => type === 'batch')?.code ?? item.code
   const what = `${measureWords(itemLeft(item))} ${item.name.toLowerCase()} of ${of}, ${heatStatusWord[item.facts.heat]}`
   const [wall] = standing.walls
   if (!wall?.lastDay) return what
-  if (standing.asks === 'discard') return `${what}. Its last day was ${dayName(wall.lastDay)}`
-  return `${what}, bin at the end of ${standing.daysLeft === 1 ? 'today' : dayName(wall.lastDay)}`
+  if (standing.asks === 'discard') return `${what}. Its last day was ${dayName(wall.lastDay, reader)}`
+  return `${what}, bin at the end of ${standing.daysLeft === 1 ? 'today' : dayName(wall.lastDay, reader)}`
 }

@@ -1,7 +1,7 @@
 import type { LimitSet, Method, Problem } from '@logged-thermal/core'
 import { problemSentence, type Reader } from '@logged-thermal/wording'
-import { PinPad } from '../door/PinPad'
-import { useLeadSigns } from '../door/useLeadSigns'
+import { PinPad } from '../login/PinPad'
+import { useLeadSigns } from '../login/useLeadSigns'
 import { Sheet } from '../parts/Sheet'
 
 /** The lead puts a version in force: shut, and saying why, while something in it blocks. */

@@ -43,7 +43,7 @@ export function BakeForm({
     null,
   )
   const longest = Math.ceil(Math.max(0, ...chosen.map((each) => each.minutes)))
-  const typed = oven === '' ? (hottest?.oven ?? null) : ovenTyped(oven, reader.unit)
+  const typed = oven === '' ? (hottest?.oven ?? null) : ovenTyped(oven, reader.scale)
   const said = minutes === '' ? longest : Number(minutes.replace(',', '.'))
   const problem =
     chosen.length < VALIDATING_BAKES && study.trim() === ''
@@ -80,8 +80,8 @@ export function BakeForm({
             >
               {bake.code}
               <small>
-                {dayName(dayOf(bake.startedAt, reader.zone))} {clock(bake.startedAt, reader)}: {throughWords(reader)}{' '}
-                after {Math.ceil(bake.minutes)} min at {ovenWords(bake.oven, reader)}
+                {dayName(dayOf(bake.startedAt, reader.zone), reader)} {clock(bake.startedAt, reader)}:{' '}
+                {throughWords(reader)} after {Math.ceil(bake.minutes)} min at {ovenWords(bake.oven, reader)}
               </small>
             </Key>
           ))}
@@ -98,7 +98,7 @@ export function BakeForm({
         </label>
         <div className="field-row">
           <label className="form-field">
-            Oven, °{reader.unit}
+            Oven, °{reader.scale}
             <input
               inputMode="decimal"
               value={oven}
@@ -125,7 +125,7 @@ export function BakeForm({
             onChange={({ target }) => setCue(target.value)}
           />
         </label>
-        <p role="status">{problem ?? `Holds until ${dayName(last)}. No cooler, sooner or deeper than that.`}</p>
+        <p role="status">{problem ?? `Holds until ${dayName(last, reader)}. No cooler, sooner or deeper than that.`}</p>
         <div className="limits-keys">
           <Key look={problem ? 'shut' : 'primary'} disabled={problem !== null} onClick={done}>
             Sign it
@@ -136,7 +136,7 @@ export function BakeForm({
   )
 }
 
-function ovenTyped(text: string, unit: 'C' | 'F') {
+function ovenTyped(text: string, scale: 'C' | 'F') {
   const value = Number(text.replace(',', '.'))
-  return Number.isFinite(value) && value >= 40 && value <= 800 ? { value, unit } : null
+  return Number.isFinite(value) && value >= 40 && value <= 800 ? { value, unit: scale } : null
 }

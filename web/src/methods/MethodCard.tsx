@@ -77,7 +77,7 @@ export function MethodCard() {
                   {oven ? ` Oven at ${oven.value} °${oven.unit}.` : ''}
                   {gatesAt(step.key, checks).map((check) => (
                     <span className="card-check" key={check.key}>
-                      {limitTitle(check, reader)}, °{reader.unit} ({sourceLine(check)})
+                      {limitTitle(check, reader)}, °{reader.scale} ({sourceLine(check)})
                     </span>
                   ))}
                 </li>

@@ -22,8 +22,8 @@ import {
   sourceLine,
   type Reader,
 } from '@logged-thermal/wording'
-import { PinPad } from '../door/PinPad'
-import { useLeadSigns } from '../door/useLeadSigns'
+import { PinPad } from '../login/PinPad'
+import { useLeadSigns } from '../login/useLeadSigns'
 import { Key } from '../parts/Key'
 import { Sheet } from '../parts/Sheet'
 import { BakeForm } from './BakeForm'
@@ -176,7 +176,7 @@ export function SignedForMethod({
         )}
         <p className="muted">
           Batches that have begun keep what they began under. What is signed ends by itself: a line by{' '}
-          {dayName(addDays(day, 90))} at the latest.
+          {dayName(addDays(day, 90), reader)} at the latest.
         </p>
       </div>
     </Sheet>

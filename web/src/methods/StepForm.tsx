@@ -9,7 +9,7 @@ import {
   type Step,
   type StepKind,
   type Typed,
-  type Unit,
+  type TemperatureScale,
 } from '@logged-thermal/core'
 import { stepName } from '@logged-thermal/wording'
 import { Key } from '../parts/Key'
@@ -146,9 +146,9 @@ function TemperatureOf({ name, value, onValue }: { name: string; value: string; 
             {parsed.problem === 'no unit' ? `${parsed.value}: °C or °F?` : `"${value}" is no temperature.`}
           </span>
           {parsed.problem === 'no unit' &&
-            (['C', 'F'] as Unit[]).map((unit) => (
-              <Key key={unit} onClick={() => onValue(`${parsed.value} °${unit}`)}>
-                °{unit}
+            (['C', 'F'] as TemperatureScale[]).map((scale) => (
+              <Key key={scale} onClick={() => onValue(`${parsed.value} °${scale}`)}>
+                °{scale}
               </Key>
             ))}
         </span>

@@ -35,7 +35,7 @@ export function VersionDifference({
       {saved && (
         <p className="muted">
           Saved by {people.find(({ id }) => id === saved.by)?.name ?? 'somebody'},{' '}
-          {dayName(dayOf(saved.at, reader.zone))} {clock(saved.at, reader)}.
+          {dayName(dayOf(saved.at, reader.zone), reader)} {clock(saved.at, reader)}.
         </p>
       )}
       <table className="methods-table">

@@ -1,6 +1,6 @@
 import { useId, useMemo } from 'react'
 import type { Attention, BatchState, FanPoint, Finding, Forecast } from '@logged-thermal/core'
-import { aboutDegrees, dayName, gateName, checkTitle, type Reader } from '@logged-thermal/wording'
+import { aboutDegrees, weekdayName, gateName, checkTitle, type Reader } from '@logged-thermal/wording'
 import { GateWedges, type GateSize } from './GateWedges'
 import { GlyphShape } from './Glyph'
 import type { Lens } from './lens'
@@ -241,7 +241,7 @@ function Labels({
     gate,
   }))
   if (date && 'lastDay' in date.because && wall !== null) {
-    const text = `bin ${dayName(date.because.lastDay).slice(0, 3)}`
+    const text = `bin ${weekdayName(date.because.lastDay, reader)}`
     labels.push({ key: 'wall', x: Math.min(lens.width - 20, lens.x(wall)) - width(text) - 10, text, gate: null })
   }
   return (

@@ -220,9 +220,9 @@ function Here({
     <>
       <div className="round-board">
         <DegreeBoard
-          unit={reading.unit}
-          centre={shownIn(last ? celsiusOf(last.value.typed) : 30, reading.unit)}
-          marks={boardMarks(findings, phase, reading.unit)}
+          scale={reading.scale}
+          centre={shownIn(last ? celsiusOf(last.value.typed) : 30, reading.scale)}
+          marks={boardMarks(findings, phase, reading.scale)}
           rows={narrow ? 2 : 3}
           disabled={!open}
           ask={`of ${batch.method.name}${reading.pan === null ? '' : `, pan ${reading.pan}`}`}

@@ -1,6 +1,6 @@
 import { lazy, Suspense, useEffect } from 'react'
 import { Navigate, Route, Routes } from 'react-router'
-import { Door } from '../door/Door'
+import { Login } from '../login/Login'
 import { LineView } from '../line/LineView'
 import { StartBatch } from '../start/StartBatch'
 import { sentenceOf, useLineQuery, useShiftQuery } from '../app/api'
@@ -13,7 +13,7 @@ import { useAppSelector } from '../app/store'
 
 const Bench = lazy(() => import('../bench/Bench').then(({ Bench: component }) => ({ default: component })))
 
-/** The door until this tablet belongs to a kitchen; then its views. A locked tablet still shows the Line. */
+/** The login until this tablet belongs to a kitchen; then its views. A locked tablet still shows the Line. */
 export function App() {
   const { data, error } = useShiftQuery()
   const nightOrDay = useAppSelector(({ tablet }) => tablet.theme)
@@ -22,7 +22,7 @@ export function App() {
   }, [nightOrDay])
   if (error && !data) return <p className="whole">{sentenceOf(error)}</p>
   if (!data) return <p className="whole muted">Opening the logbook …</p>
-  return data.shift ? <Kitchen /> : <Door />
+  return data.shift ? <Kitchen /> : <Login />
 }
 
 const LimitsView = lazy(() =>
@@ -93,7 +93,7 @@ function Kitchen() {
           <Route path="/methods" element={<MethodsView />} />
           <Route path="/methods/:id" element={<MethodEditor />} />
           <Route path="/methods/:id/card" element={<MethodCard />} />
-          <Route path="/door" element={<Door />} />
+          <Route path="/login" element={<Login />} />
           <Route path="*" element={<Navigate to="/" replace />} />
         </Routes>
       </Suspense>

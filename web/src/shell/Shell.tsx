@@ -1,7 +1,7 @@
 import ButtonBase from '@mui/material/ButtonBase'
 import type { ReactNode } from 'react'
 import { NavLink, useNavigate } from 'react-router'
-import { SignSheet } from '../door/SignSheet'
+import { SignSheet } from '../login/SignSheet'
 import { useLockShiftMutation } from '../app/api'
 import { useHand, useLine } from '../app/kitchen'
 import { useAppDispatch, useAppSelector } from '../app/store'
@@ -25,7 +25,7 @@ function Nav() {
   const night = useAppSelector(({ tablet: { theme } }) => theme === 'night')
   const { person, reader, open } = useHand(useLine())
   const [lock] = useLockShiftMutation()
-  const other = reader.unit === 'C' ? 'F' : 'C'
+  const other = reader.scale === 'C' ? 'F' : 'C'
   return (
     <nav className="nav" aria-label="Views">
       <img className="mark" src="/icon.svg" alt="" />
@@ -48,14 +48,14 @@ function Nav() {
           aria-label={`Show °${other}`}
           onClick={() => dispatch(tablet.actions.unitChosen({ person: person.id, unit: other }))}
         >
-          in °{reader.unit}
+          in °{reader.scale}
         </ButtonBase>
       )}
       <ButtonBase onClick={() => dispatch(tablet.actions.themeSwitched())}>{night ? 'Day' : 'Night'}</ButtonBase>
       {open ? (
         <ButtonBase onClick={() => void lock()}>Lock</ButtonBase>
       ) : (
-        <ButtonBase onClick={() => void navigate('/door')}>Open shift</ButtonBase>
+        <ButtonBase onClick={() => void navigate('/login')}>Open shift</ButtonBase>
       )}
     </nav>
   )

@@ -1,6 +1,6 @@
 import { Link } from 'react-router'
 import { dayOf, levelOf, placeOf, type LimitSet, type UnitState } from '@logged-thermal/core'
-import { asksWord, degrees, leftWords, sourceOf, type Reader } from '@logged-thermal/wording'
+import { asksWord, leftWords, levelDegrees, sourceOf, type Reader } from '@logged-thermal/wording'
 import type { StoredItem } from './useStore'
 
 interface Props {
@@ -23,7 +23,7 @@ export function Inside({ unit, stored, limits, now, reader }: Props) {
         {unit.shelves === 1 ? '1 shelf' : `${unit.shelves} shelves`}
         {unit.litres === null ? '' : `, ${unit.litres} litres`}.{' '}
         {level
-          ? `Air ${degrees(level.celsius, reader, level.side === 'under' ? 'under' : 'reach')} or ${level.side}: ${sourceOf(level.limit)}.`
+          ? `Air ${levelDegrees(level, reader)} or ${level.side}: ${sourceOf(level.limit)}.`
           : 'No limit for its air.'}
       </p>
       <ol>

@@ -168,13 +168,13 @@ export function ItemActions({
               <p>{instrument ? `By ${instrument.code}.` : 'Without a probe it proves nothing, and can still deny.'}</p>
               <NumberPad
                 name="Core"
-                unit={`°${reader.unit}`}
+                unit={`°${reader.scale}`}
                 decimals={1}
                 signed
                 take="Log it"
                 onTake={(value) => {
                   enter('item-read', item.id, {
-                    typed: { value, unit: reader.unit },
+                    typed: { value, unit: reader.scale },
                     instrument: instrument?.id ?? null,
                   })
                   setAsking(null)

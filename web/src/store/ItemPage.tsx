@@ -99,7 +99,7 @@ export function ItemPage() {
 
 function facts({ item }: StoredItem, reader: Reader): string {
   const place = placeOf(item)
-  return `${heatStatusWord[item.facts.heat]}${place ? `, there since ${clock(place.at, reader)} ${dayName(dayOf(place.at, reader.zone))}` : ''}`
+  return `${heatStatusWord[item.facts.heat]}${place ? `, there since ${clock(place.at, reader)} ${dayName(dayOf(place.at, reader.zone), reader)}` : ''}`
 }
 
 function ItemSentence({ one: { item, standing, bar }, reader }: { one: StoredItem; reader: Reader }) {
@@ -131,7 +131,7 @@ function Lag({
 }) {
   const level = itemLevel(item, limits, dayOf(now, reader.zone))
   const lag = useMemo(() => level && thermalLag(courseOf(item, []), itemLeft(item), units, level), [item, units, level])
-  return lag && level ? <p className="muted item-note">{lagSentence(lag, level.celsius, reader)}</p> : null
+  return lag && level ? <p className="muted item-note">{lagSentence(lag, level, reader)}</p> : null
 }
 
 /** Every date it has, the one that rules first, with who says so. */
@@ -150,7 +150,7 @@ function Walls({
   return (
     <section aria-label="What rules the date">
       <h2 className="title item-head">
-        What rules the date <small>day 1 = made, {dayName(dayOf(item.made, reader.zone))}</small>
+        What rules the date <small>day 1 = made, {dayName(dayOf(item.made, reader.zone), reader)}</small>
       </h2>
       <ul className="walls">
         {firstOfEachPart(standing.walls).map((wall, i) => (
@@ -170,8 +170,8 @@ function Walls({
               {wall.lastDay === null
                 ? `${wall.daysLeft} days once thawed`
                 : wall.keep?.what === 'hours' && wall.until !== null
-                  ? `${clock(wall.until, reader)} ${dayName(wall.lastDay)}`
-                  : `end of ${dayName(wall.lastDay)}`}
+                  ? `${clock(wall.until, reader)} ${dayName(wall.lastDay, reader)}`
+                  : `end of ${dayName(wall.lastDay, reader)}`}
             </time>
           </li>
         ))}

@@ -106,7 +106,7 @@ export function ItemRibbon({ one: { item, standing }, batch, units, limits, now,
             </text>
             <text x="18" y={middle + 15} className="lane-text soft">
               {item.what === 'package' ? 'received' : item.what === 'find' ? 'found' : 'made'}{' '}
-              {dayName(dayOf(item.made, reader.zone))} {clock(item.made, reader)}
+              {dayName(dayOf(item.made, reader.zone), reader)} {clock(item.made, reader)}
             </text>
           </>
         )}
@@ -212,7 +212,7 @@ function DayRules({ from, to, lens, reader }: { from: number; to: number; lens: 
             <line x1={x} x2={x} y1="0" y2={HEIGHT - 24} stroke="var(--glass2)" />
             {clear && x < lens.width - 60 && (
               <text x={x + 5} y={HEIGHT - 7} className="lane-text soft">
-                {dayName(dayOf(at, reader.zone))}
+                {dayName(dayOf(at, reader.zone), reader)}
               </text>
             )}
           </g>

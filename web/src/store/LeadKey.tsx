@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { ASSESSMENT_LENGTH, wentOutOf, type ItemState } from '@logged-thermal/core'
 import { Key } from '../parts/Key'
-import { SignedSheet } from '../door/SignedSheet'
+import { SignedSheet } from '../login/SignedSheet'
 
 /** The lead lets an item go on, in writing and with a PIN. */
 export function LeadKey({ item, disabled }: { item: ItemState; disabled: boolean }) {

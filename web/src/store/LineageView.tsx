@@ -9,7 +9,7 @@ import { useHand, useLine } from '../app/kitchen'
 import { Key } from '../parts/Key'
 import { Sheet } from '../parts/Sheet'
 import { lineageGraph } from './lineageLayout'
-import { SignedSheet } from '../door/SignedSheet'
+import { SignedSheet } from '../login/SignedSheet'
 import { StoreNav } from './StoreNav'
 import './item.css'
 import './store.css'
@@ -215,7 +215,7 @@ function GraphPane({ data, reader }: { data: Lineage; reader: Reader }) {
               <strong>
                 {nodes.length} × {name}
               </strong>
-              <small>{dayName(dayOf(only!.at, reader.zone))}; tap to see each</small>
+              <small>{dayName(dayOf(only!.at, reader.zone), reader)}; tap to see each</small>
             </button>
           ) : (
             <Link
@@ -284,7 +284,7 @@ function LineageTable({
               {node.type} {node.code}
             </td>
             <td>
-              {dayName(dayOf(node.at, reader.zone))} {clock(node.at, reader)}
+              {dayName(dayOf(node.at, reader.zone), reader)} {clock(node.at, reader)}
             </td>
             <td>{node.card && !node.card.gone ? measureWords(node.card.left) : ''}</td>
             <td>{where(node)}</td>

@@ -188,12 +188,12 @@ function Use({
         ) : (
           <NumberPad
             name="Its core"
-            unit={`°${reader.unit}`}
+            unit={`°${reader.scale}`}
             decimals={1}
             signed
             take="That is it"
             disabled={!open || !probe}
-            onTake={(value) => setTyped({ value, unit: reader.unit })}
+            onTake={(value) => setTyped({ value, unit: reader.scale })}
           />
         )}
         {isLookedAt(item.ingredient) && (

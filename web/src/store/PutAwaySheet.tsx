@@ -137,7 +137,7 @@ export function PutAwaySheet({ batch, now, onClose }: { batch: BatchState; now: 
           )}
           {wall?.lastDay && (
             <p>
-              Bin at the end of <strong>{dayName(wall.lastDay)}</strong>:{' '}
+              Bin at the end of <strong>{dayName(wall.lastDay, reader)}</strong>:{' '}
               {wall.keep ? keepWords(wall.keep) : wall.ruledBy}.{' '}
               {preview.facts.allergens.length ? `Holds ${preview.facts.allergens.join(', ')}.` : ''}
             </p>

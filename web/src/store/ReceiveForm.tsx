@@ -81,7 +81,7 @@ export function ReceiveForm({ only, onDone }: { only?: 'eggs'; onDone: (lot: str
   const ingredient = how === 'shell' ? 'egg' : how !== 'other' ? holds : written.name.trim() && found ? found.key : null
   const food = ingredient === null ? null : catalogue[ingredient]!
   const degrees = numberIn(written.degrees)
-  const typed: Typed | null = degrees === null ? null : { value: degrees, unit: reader.unit }
+  const typed: Typed | null = degrees === null ? null : { value: degrees, unit: reader.scale }
   const looksAt = isLookedAt(ingredient)
   const lot = {
     code: written.code.trim(),
@@ -182,7 +182,7 @@ export function ReceiveForm({ only, onDone }: { only?: 'eggs'; onDone: (lot: str
         {field('code', 'Lot, as written on it')}
         {field('supplier', 'From')}
         {field('useBy', dateKind === 'use-by' ? 'Use by' : 'Best before', { type: 'date' })}
-        {field('degrees', `Read at the door, °${reader.unit}`, { mode: 'decimal' })}
+        {field('degrees', `Read at the door, °${reader.scale}`, { mode: 'decimal' })}
         {field('amount', how === 'shell' ? 'How many eggs' : 'How much, g', { mode: 'decimal' })}
         {field('cost', 'Cost of all, if known', { mode: 'decimal' })}
         {how === 'shell' && (

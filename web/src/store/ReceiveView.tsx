@@ -7,7 +7,7 @@ import { useHand, useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
 import { Key } from '../parts/Key'
 import { ReceiveForm } from './ReceiveForm'
-import { SignedSheet } from '../door/SignedSheet'
+import { SignedSheet } from '../login/SignedSheet'
 import { StoreNav } from './StoreNav'
 import './item.css'
 import './bin.css'
@@ -83,8 +83,8 @@ function Lot({
           {lot.name} {lot.code}
         </strong>
         <small>
-          {lot.supplier}, came {dayName(dayOf(Math.min(now, lot.receivedAt), zone))}
-          {lot.useBy ? `, use by ${dayName(lot.useBy)}` : ''}.{' '}
+          {lot.supplier}, came {dayName(dayOf(Math.min(now, lot.receivedAt), zone), reader)}
+          {lot.useBy ? `, use by ${dayName(lot.useBy, reader)}` : ''}.{' '}
           {lot.recall ? 'Called back.' : mayGoIn(lot) ? '' : waits ? 'Held.' : 'Sent back.'}
         </small>
       </Link>

@@ -22,6 +22,7 @@ type Sort = keyof typeof SORTS
 export function StockList() {
   const now = useNow(10_000)
   const line = useLine()
+  const { reader } = useHand(line)
   const stored = useStored(line, now)
   const [text, setText] = useState('')
   const [without, setWithout] = useState<Allergen[]>([])
@@ -130,7 +131,7 @@ export function StockList() {
                   <td>{measureWords(itemLeft(item))}</td>
                   <td>{whereIs(item, units)}</td>
                   <td>
-                    {standing.walls[0]?.lastDay ? dayName(standing.walls[0].lastDay) : asksWord[standing.asks]}
+                    {standing.walls[0]?.lastDay ? dayName(standing.walls[0].lastDay, reader) : asksWord[standing.asks]}
                     {standing.asks === 'discard' && <strong> bin it now</strong>}
                   </td>
                   <td>{setBy(standing)}</td>

@@ -1,5 +1,5 @@
 import { dayOf, itemLevel, type LimitSet, type UnitState } from '@logged-thermal/core'
-import { asksWord, dayName, degrees, span, type Reader } from '@logged-thermal/wording'
+import { asksWord, dayName, degrees, shortDate, span, type Reader } from '@logged-thermal/wording'
 import type { Lens } from '../parts/lens'
 import { ColdRibbon, DiscardWall } from './ColdRibbon'
 import { storeTrace } from './storeTrace'
@@ -88,7 +88,7 @@ export function StoreLane({ one: { item, standing }, units, limits, now, lens, h
         className={`lane-text ${over ? 'flare' : ''}`}
       >
         {frozen
-          ? `date clock stopped ${dayName(dayOf(frozen.at, reader.zone)).slice(4)}`
+          ? `date clock stopped ${shortDate(dayOf(frozen.at, reader.zone), reader)}`
           : over && until !== null
             ? `${span(now - until)} past its time`
             : wall === undefined
@@ -104,6 +104,6 @@ function described(name: string, { asks, until, walls }: StoredItem['standing'],
   const end =
     until === null
       ? 'no wall'
-      : `discard wall ${wall?.lastDay ? dayName(wall.lastDay) : dayName(dayOf(until, reader.zone))}`
+      : `discard wall ${wall?.lastDay ? dayName(wall.lastDay, reader) : dayName(dayOf(until, reader.zone), reader)}`
   return `${name}: ${asksWord[asks]}, ${end}`
 }

@@ -16,7 +16,7 @@ import {
   type UnitReading,
   type UnitState,
 } from '@logged-thermal/core'
-import { clock, countWord, degrees, fieldSentence, span, type Reader } from '@logged-thermal/wording'
+import { clock, countWord, degrees, fieldSentence, levelDegrees, span, type Reader } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { Header } from '../app/Header'
 import { useHand, useLine } from '../app/kitchen'
@@ -61,11 +61,11 @@ export function UnitRound() {
   const next = nextRoundAt(limits.practice, reader.zone, now)
   const take = (value: number) => {
     if (!here) return
-    const typed = { value, unit: reader.unit }
+    const typed = { value, unit: reader.scale }
     try {
       celsiusOf(typed)
     } catch {
-      setWrong(fieldSentence('value', { code: 'not a temperature', typed: `${value} °${reader.unit}` }))
+      setWrong(fieldSentence('value', { code: 'not a temperature', typed: `${value} °${reader.scale}` }))
       return
     }
     const why: UnitReading['noted'] = noted === 'as it is' ? null : noted
@@ -115,13 +115,13 @@ export function UnitRound() {
           <div className="round-board">
             <DegreeBoard
               key={here.id}
-              unit={reader.unit}
-              centre={shownIn(here.airs.at(-1)?.celsius ?? level?.celsius ?? 4, reader.unit)}
+              scale={reader.scale}
+              centre={shownIn(here.airs.at(-1)?.celsius ?? level?.celsius ?? 4, reader.scale)}
               marks={
                 level
                   ? [
                       {
-                        value: shownIn(level.celsius, reader.unit),
+                        value: shownIn(level.celsius, reader.scale),
                         kind: level.side === 'under' ? 'be under' : 'reach',
                       },
                     ]
@@ -239,7 +239,7 @@ function Stop({
     <li className={here ? 'here' : ''} aria-current={here ? 'step' : undefined} data-unit={unit.name}>
       <button type="button" className="unit-name" onClick={onChoose}>
         <strong>{unit.name}</strong>
-        <small>{level ? `${degrees(level.celsius, reader, 'reach')} or ${level.side}` : ''}</small>
+        <small>{level ? `${levelDegrees(level, reader)} or ${level.side}` : ''}</small>
       </button>
       <AirLane unit={unit} limits={limits} now={now} reader={reader} width={290} height={44} />
       <div className="round-says">

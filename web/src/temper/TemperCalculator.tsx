@@ -9,7 +9,7 @@ import {
   toCelsius,
   type HoldRow,
   type TemperParts,
-  type Unit,
+  type TemperatureScale,
 } from '@logged-thermal/core'
 import { degrees, grams, limitDegreesOf, temperSentence, type Reader } from '@logged-thermal/wording'
 import { colourOf } from '../parts/temperatureScale'
@@ -31,20 +31,20 @@ const MOST_LADLES = 12
 
 /** What each ladle does to the eggs, the largest that is kind to them, and what all of it comes to. */
 export function TemperCalculator({ parts, hotCelsius, rows, reader }: Props) {
-  const { unit } = reader
-  const [eggsAt, setEggsAt] = useState(() => shown(EGGS_AT, unit))
-  const [hotAt, setHotAt] = useState(() => shown(hotCelsius ?? HOT_AT, unit))
+  const { scale } = reader
+  const [eggsAt, setEggsAt] = useState(() => shown(EGGS_AT, scale))
+  const [hotAt, setHotAt] = useState(() => shown(hotCelsius ?? HOT_AT, scale))
   const [ladles, setLadles] = useState(4)
-  const egg = celsiusIn(eggsAt, unit)
-  const hot = celsiusIn(hotAt, unit)
+  const egg = celsiusIn(eggsAt, scale)
+  const hot = celsiusIn(hotAt, scale)
   const fields = (
     <div className="temper-fields">
       <label className="form-field">
-        Eggs at, °{unit}
+        Eggs at, °{scale}
         <input inputMode="decimal" value={eggsAt} onChange={({ target }) => setEggsAt(target.value)} />
       </label>
       <label className="form-field">
-        Hot liquid at, °{unit}
+        Hot liquid at, °{scale}
         <input inputMode="decimal" value={hotAt} onChange={({ target }) => setHotAt(target.value)} />
       </label>
       <div className="temper-ladles" role="group" aria-label="How many ladles">
@@ -63,7 +63,7 @@ export function TemperCalculator({ parts, hotCelsius, rows, reader }: Props) {
       <div className="temper">
         {fields}
         <p role="alert">
-          Both temperatures are needed, in °{unit}, as 18 or 82.5: from {shown(-5, unit)} to {shown(120, unit)}.
+          Both temperatures are needed, in °{scale}, as 18 or 82.5: from {shown(-5, scale)} to {shown(120, scale)}.
         </p>
       </div>
     )
@@ -83,7 +83,7 @@ export function TemperCalculator({ parts, hotCelsius, rows, reader }: Props) {
         <p className="temper-largest">
           First ladle at most <strong>{grams(largest * 1000)}</strong>
           <small>
-            it raises the eggs by no more than {unit === 'C' ? LADLE_STEP : LADLE_STEP * 1.8}°
+            it raises the eggs by no more than {scale === 'C' ? LADLE_STEP : LADLE_STEP * 1.8}°
             {onset === null ? '' : `, and stays under ${limitDegreesOf(onset, reader)}, where they begin to set`}
           </small>
         </p>
@@ -116,14 +116,14 @@ export function TemperCalculator({ parts, hotCelsius, rows, reader }: Props) {
   )
 }
 
-function shown(celsius: number, unit: Unit): string {
-  return String(Math.round(inUnit(celsius, unit) * 10) / 10)
+function shown(celsius: number, scale: TemperatureScale): string {
+  return String(Math.round(inUnit(celsius, scale) * 10) / 10)
 }
 
 /** What was typed, as °C; null for what is no number, or no temperature of a kitchen's eggs and milk. */
-function celsiusIn(text: string, unit: Unit): number | null {
+function celsiusIn(text: string, scale: TemperatureScale): number | null {
   const value = Number(text.trim().replace(',', '.'))
   if (text.trim() === '' || !Number.isFinite(value)) return null
-  const celsius = unit === 'C' ? value : value > -100 && value < 700 ? toCelsius(value) : 999
+  const celsius = scale === 'C' ? value : value > -100 && value < 700 ? toCelsius(value) : 999
   return celsius >= -5 && celsius <= 120 ? celsius : null
 }

@@ -32,7 +32,7 @@ export function limitsNow({ limits }: World, read: Read, at: Instant): LimitSet 
   return limits === undefined ? null : limitsAt(read('limits', limits)?.versions ?? [], at)
 }
 
-/** What an item is judged by, as far as it was read; a refusal where the kitchen has no limits. */
+/** What an item is judged by, as far as it was read; null where the kitchen has no limits. */
 export function storeOf(
   item: ItemState,
   read: Read,

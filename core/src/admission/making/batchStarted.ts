@@ -1,5 +1,5 @@
 import type { MethodRef } from '../../ledger/entry'
-import type { Vessel, Method } from '../../recipe/method/method'
+import type { FilledVessel, Method } from '../../recipe/method/method'
 import { type Check, checksFor } from '../../recipe/checks/checksFor'
 import { type Terms, FORMER_TERMS, termsOf } from '../../recipe/checks/terms'
 import type { Id } from '../../ledger/subject'
@@ -21,7 +21,7 @@ declare module '../../ledger/entry' {
       method: MethodRef
       limits: { id: Id; version: number }
       checks: Check[]
-      vessel: Vessel
+      vessel: FilledVessel
       /** How many times over the method is made. */
       factor: number
       terms: Terms

@@ -6,7 +6,12 @@ import { litresOf, type Load } from './choice'
 import type { Shape } from '../../physics/conduction/grid'
 import { iceMelted } from './ice'
 import { placeFigures, type Place } from '../../physics/cooling/place'
-import { simulateCooldown, type Cooldown, type CooldownSetup, type Phase } from '../../physics/cooling/simulateCooldown'
+import {
+  simulateCooldown,
+  type Cooldown,
+  type CooldownSetup,
+  type CooldownPhase,
+} from '../../physics/cooling/simulateCooldown'
 
 /** A way to cool that is tried before anything is poured. */
 export interface Trial {
@@ -96,7 +101,7 @@ function setupOf(
   depth: number,
   bound: 'least' | 'likely' | 'most',
 ): CooldownSetup {
-  const phase = (where: Place, minutes: number): Phase => {
+  const phase = (where: Place, minutes: number): CooldownPhase => {
     const { surroundings, stirEveryMinutes } = placeFigures[where]
     return {
       minutes,

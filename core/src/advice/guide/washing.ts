@@ -1,7 +1,7 @@
 import { MINUTE, type Instant } from '../../ground/instant'
 import { isWashed } from '../../recipe/ingredient/produce'
 import type { BatchState } from '../../state/batch'
-import { standing } from '../../state/fact'
+import { valid } from '../../state/fact'
 
 /** Longer after it went in nobody can say any more that it was washed. */
 const WITHIN = 60 * MINUTE
@@ -11,11 +11,11 @@ const WITHIN = 60 * MINUTE
  * @param step where the batch is; null once it has gone through all
  */
 export function washingDue(batch: BatchState, step: string | null, now: Instant): string[] {
-  const washed = standing(batch.facts.washed)
+  const washed = valid(batch.facts.washed)
   const planned = batch.terms.washed
     .filter((each) => each.step === step && !washed.some(({ value }) => value.step === step))
     .map(({ ingredient }) => ingredient)
-  const added = standing(batch.facts.added)
+  const added = valid(batch.facts.added)
     .filter(({ at, value }) => isWashed(value) && now <= at + WITHIN && !washed.some((tick) => tick.at >= at - WITHIN))
     .map(({ value }) => value.ingredient)
   return [...new Set([...planned, ...added])]

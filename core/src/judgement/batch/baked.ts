@@ -3,7 +3,7 @@ import type { Check } from '../../recipe/checks/checksFor'
 import { VALIDATED_CORE, type HeldBake } from '../../recipe/checks/signed'
 import { celsiusOf, SAME_DEGREE, type Typed } from '../../ground/temperature'
 import type { BatchState } from '../../state/batch'
-import { isWaiting, standing } from '../../state/fact'
+import { isWaiting, valid } from '../../state/fact'
 import type { CheckWatch } from '../find/checkWatch'
 import type { CoreReading } from '../timeline/core'
 import { timelineOf } from '../timeline/timeline'
@@ -52,7 +52,7 @@ function bakedAt({ step, oven, minutes, depth }: HeldBake, batch: BatchState): I
   const { marks, reopenedAt, core } = timelineOf(batch)
   const began = marks.first({ step, edge: 'started' })
   const done = lastBake(step, batch.facts['step-marked'])
-  const told = standing(batch.facts['step-marked']).filter(({ value }) => value.step === step)
+  const told = valid(batch.facts['step-marked']).filter(({ value }) => value.step === step)
   // Told late, or taken back late, it is the lead's to accept.
   if (told.some(isWaiting)) return null
   if (began === null || !done?.value.oven || reopenedAt > began) return null
@@ -63,7 +63,7 @@ function bakedAt({ step, oven, minutes, depth }: HeldBake, batch: BatchState): I
 
 function isDeeper({ vessel, facts: { poured: pourings } }: BatchState, depth: number): boolean {
   const most = depth + SAME_DEPTH
-  return vessel.fillDepth > most || standing(pourings).some(({ value }) => value.depth > most)
+  return vessel.fillDepth > most || valid(pourings).some(({ value }) => value.depth > most)
 }
 
 function isReadColder(core: readonly CoreReading[], end: Instant): boolean {
@@ -71,7 +71,7 @@ function isReadColder(core: readonly CoreReading[], end: Instant): boolean {
 }
 
 function lastBake(step: string, marks: BatchState['facts']['step-marked']) {
-  return standing(marks)
+  return valid(marks)
     .filter(({ value }) => value.step === step && value.edge === 'done')
     .sort((a, b) => a.at - b.at)[0]
 }

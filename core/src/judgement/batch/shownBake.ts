@@ -1,7 +1,7 @@
 import { MINUTE, type Instant } from '../../ground/instant'
 import type { Typed } from '../../ground/temperature'
 import type { BatchState } from '../../state/batch'
-import { isWaiting, standing } from '../../state/fact'
+import { isWaiting, valid } from '../../state/fact'
 import { ovenOf } from './baked'
 import { judgeBatch } from './judgeBatch'
 import { timelineOf } from '../timeline/timeline'
@@ -28,7 +28,7 @@ export function shownBake(batch: BatchState, zone: string, now: Instant): ShownB
   const { step } = core.check
   const began = timelineOf(batch).marks.first({ step, edge: 'started' })
   const oven = ovenOf(step, batch)
-  const late = standing(batch.facts['step-marked']).some((mark) => mark.value.step === step && isWaiting(mark))
+  const late = valid(batch.facts['step-marked']).some((mark) => mark.value.step === step && isWaiting(mark))
   if (began === null || oven === null || late) return null
   const { id, code, startedAt, method, vessel } = batch
   const minutes = Math.max(0, read - began) / MINUTE

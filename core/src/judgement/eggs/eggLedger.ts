@@ -8,7 +8,7 @@ import type { BatchState } from '../../state/batch'
 import type { LotState } from '../../state/lot'
 import type { EggPart } from '../../recipe/ingredient/eggGrams'
 import type { EggUse, LotForm } from '../../recipe/egg/eggPlan'
-import { standing } from '../../state/fact'
+import { valid } from '../../state/fact'
 import { useByOf } from '../dates/useBy'
 
 /** What of one part of the egg was taken, what the method uses, and what is left to be kept or thrown away. Grams. */
@@ -38,7 +38,7 @@ export function eggLedger({
   terms,
   facts: { 'eggs-taken': eggs, 'left-over': leftOvers },
 }: Pick<BatchState, 'facts' | 'terms'>): PartLine[] {
-  const taken = standing(eggs).map(({ value }) => gramsTaken(value))
+  const taken = valid(eggs).map(({ value }) => gramsTaken(value))
   return PARTS.flatMap((part) => {
     const has = sum(taken.map((each) => each[part]))
     if (has === 0) return []
@@ -76,8 +76,7 @@ export function unnamedUses({
   facts: { 'eggs-taken': eggs, 'part-used': parts },
 }: Pick<BatchState, 'facts' | 'terms'>): BatchState['terms']['eggs']['uses'] {
   const named = (use: EggUse) =>
-    standing(eggs).some(({ value }) => covers(value, use)) ||
-    standing(parts).some(({ value }) => coversAsPart(value, use))
+    valid(eggs).some(({ value }) => covers(value, use)) || valid(parts).some(({ value }) => coversAsPart(value, use))
   return terms.eggs.uses.filter((use) => !named(use))
 }
 

@@ -5,7 +5,7 @@ import type { EggsTaken } from '../../ledger/entry'
 import type { PartUsed } from '../../ledger/storeEntries'
 import type { Check } from '../../recipe/checks/checksFor'
 import type { BatchState } from '../../state/batch'
-import { standing, type Fact } from '../../state/fact'
+import { valid, type Fact } from '../../state/fact'
 import type { Finding } from '../finding'
 import { timelineOf } from '../timeline/timeline'
 import { findingOf, type Span } from '../find/checkWatch'
@@ -27,8 +27,8 @@ function gramsNamed(use: EggUse, taken: readonly Fact<EggsTaken>[], kept: readon
  */
 export function findEggLot(check: Check, batch: BatchState, span: Span, together: boolean): Finding {
   const uses = batch.terms.eggs.uses.filter(({ heated }) => !heated)
-  const taken = standing(batch.facts['eggs-taken']).filter(({ value }) => uses.some((use) => covers(value, use)))
-  const kept = standing(batch.facts['part-used']).filter(({ value }) => uses.some((use) => coversAsPart(value, use)))
+  const taken = valid(batch.facts['eggs-taken']).filter(({ value }) => uses.some((use) => covers(value, use)))
+  const kept = valid(batch.facts['part-used']).filter(({ value }) => uses.some((use) => coversAsPart(value, use)))
   // By whatever entry, and at whatever step it says that it went in.
   const raw = timelineOf(batch).raw.filter(({ what, onPurpose }) => what !== 'fruit' && !onPurpose)
   if (raw.length) {

@@ -5,7 +5,7 @@ import type { Pouring, ReadingBody } from '../../ledger/entry'
 import { unitDoubt } from '../../ground/parseTemperature'
 import { celsiusOf } from '../../ground/temperature'
 import type { BatchState } from '../../state/batch'
-import { standing, type Fact } from '../../state/fact'
+import { valid, type Fact } from '../../state/fact'
 
 /** The version of these figures: a standing says by which it was found. */
 export const PLAUSIBLE = 1
@@ -53,7 +53,7 @@ export function unlikelyReadings(batch: BatchState): ReadonlyMap<Id, Unlikely[]>
 const FOUND = new WeakMap<BatchState, ReadonlyMap<Id, Unlikely[]>>()
 
 function unlikelyOf(batch: BatchState): Map<Id, Unlikely[]> {
-  const core = standing(batch.facts['reading-taken'])
+  const core = valid(batch.facts['reading-taken'])
     .filter(({ value }) => value.of === 'mixture' && value.where === 'core')
     .sort((a, b) => a.at - b.at || a.knownAt - b.knownAt || (a.entry < b.entry ? -1 : 1))
   const found = new Map<Id, Unlikely[]>()
@@ -140,7 +140,7 @@ function fastestFall(celsius: number, since: Instant, at: Instant, batch: BatchS
 
 /** Of all the ways it stood between two instants the one that cools the most: its air or water, °C, and time constant, s. */
 function fastestPlace(batch: BatchState, since: Instant, at: Instant): { surroundings: number; seconds: number } {
-  const moves = standing(batch.facts.placed).filter((move) => move.at <= at)
+  const moves = valid(batch.facts.placed).filter((move) => move.at <= at)
   const before = moves.filter((move) => move.at <= since).sort((a, b) => b.at - a.at)[0]
   const during = moves.filter((move) => move.at > since)
   const places = [...(before ? [before] : []), ...during].map(({ value }) => value.place)
@@ -159,7 +159,7 @@ function coldestOf(place: Place): number {
 }
 
 function thinnestOf(batch: BatchState, since: Instant, at: Instant): number {
-  const poured = standing(batch.facts.poured).filter((pouring) => pouring.at <= at)
+  const poured = valid(batch.facts.poured).filter((pouring) => pouring.at <= at)
   const before = poured.filter((pouring) => pouring.at <= since).sort((a, b) => b.at - a.at)[0]
   if (!before) return THIN
   const during = poured.filter((pouring) => pouring.at > since)
@@ -182,20 +182,20 @@ function mixedIn(batch: BatchState, since: Instant, at: Instant): number {
   const whole = batch.terms.product?.kilograms ?? 0
   const shareOf = (grams: number | null) =>
     grams === null || whole <= 0 ? ADDED_SHARE : grams / 1000 / (grams / 1000 + whole)
-  const added = standing(batch.facts.added)
+  const added = valid(batch.facts.added)
     .filter(within)
     .reduce((sum, { value }) => sum + shareOf(value.grams), 0)
-  const parts = standing(batch.facts['part-used'])
+  const parts = valid(batch.facts['part-used'])
     .filter(within)
     .reduce((sum, { value: { measure } }) => sum + shareOf(measure.unit === 'g' ? measure.value : null), 0)
-  const eggs = standing(batch.facts['eggs-taken']).filter(within).length * ADDED_SHARE
-  const poured = standing(batch.facts.poured).filter(within).length * POURED_SHARE
+  const eggs = valid(batch.facts['eggs-taken']).filter(within).length * ADDED_SHARE
+  const poured = valid(batch.facts.poured).filter(within).length * POURED_SHARE
   return Math.min(0.95, added + parts + eggs + poured)
 }
 
 /** All was poured together between the two: what was read before was another thing. */
 function isTogether(since: Instant, at: Instant, { facts: { 'step-marked': marks } }: BatchState): boolean {
-  return standing(marks).some((mark) => mark.value.edge === 'combined' && mark.at > since && mark.at <= at)
+  return valid(marks).some((mark) => mark.value.edge === 'combined' && mark.at > since && mark.at <= at)
 }
 
 /** A lower bound of exp(−seconds/constant): (1 − x/64)^64. */

@@ -1,7 +1,7 @@
 import type { Id } from '../../ledger/subject'
 import type { ReadingBody } from '../../ledger/entry'
 import { allFacts, eachKind, type BatchState } from '../../state/batch'
-import { isWaiting, standing, withoutAccepted, type Fact } from '../../state/fact'
+import { isWaiting, valid, withoutAccepted, type Fact } from '../../state/fact'
 import { timelineOf } from '../timeline/timeline'
 import { unlikelyReadings } from './plausible'
 
@@ -100,7 +100,7 @@ function doubtedReadings(batch: BatchState): Fact<ReadingBody>[] {
 function changesOf(batch: BatchState): ((base: BatchState) => BatchState)[] {
   const changes: ((base: BatchState) => BatchState)[] = []
   const isReading = new Set(batch.facts['reading-taken'].map(({ entry }) => entry))
-  for (const fact of standing(batch.facts['reading-taken'])) {
+  for (const fact of valid(batch.facts['reading-taken'])) {
     for (const { now } of fact.waiting) {
       if (now === 'void') continue
       changes.push((base) => ({
@@ -125,7 +125,7 @@ function changesOf(batch: BatchState): ((base: BatchState) => BatchState)[] {
       ...base,
       facts: eachKind(base, (list) => list.map((each) => (each.entry === entry ? { ...each, at } : each))),
     })
-  for (const fact of standing(allFacts(batch))) {
+  for (const fact of valid(allFacts(batch))) {
     if (isWaiting(fact) && !isReading.has(fact.entry)) changes.push(asTold(fact))
     if (fact.waiting.some(({ now }) => now === 'void')) changes.push(without(fact.entry))
   }

@@ -2,7 +2,7 @@ import type { Instant } from '../../ground/instant'
 import type { Id } from '../../ledger/subject'
 import type { Typed } from '../../ground/temperature'
 import type { BatchState } from '../../state/batch'
-import { isWaiting, standing, type Fact } from '../../state/fact'
+import { isWaiting, valid, type Fact } from '../../state/fact'
 
 /** An entry about a batch that was known too late, and waits for the lead. */
 export interface WaitingEntry {
@@ -45,7 +45,7 @@ function of<T>(
   what: WaitingEntry['what'],
   typedOf: (fact: { value: T }) => Typed | null = () => null,
 ): WaitingEntry[] {
-  return standing(facts).flatMap((fact): WaitingEntry[] => [
+  return valid(facts).flatMap((fact): WaitingEntry[] => [
     ...(isWaiting(fact) ? [{ entry: fact.entry, what, typed: typedOf(fact), at: fact.at, knownAt: fact.knownAt }] : []),
     ...fact.waiting.map(({ entry, now, madeAt }): WaitingEntry => {
       const told = now === 'void' ? null : now

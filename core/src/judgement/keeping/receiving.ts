@@ -44,7 +44,7 @@ const MILK = ['milk', 'skimmed-milk', 'buttermilk', 'cream-18', 'cream-36', 'cre
 /**
  * What a kitchen may do with a lot at the door, under its limits on that day. Too warm or past its day is refused; what
  * is not known is held for the lead.
- * @param frozen it came frozen
+ * @param susceptible whether the kitchen serves highly susceptible people
  */
 export function receivingOf(lot: Arriving, limits: LimitSet, day: Day, susceptible: boolean): Receiving {
   const level = receivingLevel(lot, limits, day)

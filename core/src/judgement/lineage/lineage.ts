@@ -2,7 +2,7 @@ import type { Instant } from '../../ground/instant'
 import type { Id, Subject, SubjectType } from '../../ledger/subject'
 import type { ItemCard } from './card'
 import type { BatchState } from '../../state/batch'
-import { standing } from '../../state/fact'
+import { valid } from '../../state/fact'
 import { isRecalledBy, type ItemState } from '../../state/item'
 
 /** Something in a lineage: a lot, a batch or an item, with what stands on it. */
@@ -70,8 +70,8 @@ export function parentsOfBatch({
   facts: { 'eggs-taken': eggs, 'part-used': parts },
 }: Pick<BatchState, 'facts'>): Subject[] {
   return distinct([
-    ...standing(eggs).map(({ value }): Subject => ({ type: 'lot', id: value.lot })),
-    ...standing(parts).map(({ value }): Subject => ({ type: 'item', id: value.part.item })),
+    ...valid(eggs).map(({ value }): Subject => ({ type: 'lot', id: value.lot })),
+    ...valid(parts).map(({ value }): Subject => ({ type: 'item', id: value.part.item })),
   ])
 }
 

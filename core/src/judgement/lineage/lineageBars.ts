@@ -2,7 +2,7 @@ import type { Instant } from '../../ground/instant'
 import type { Id, Subject } from '../../ledger/subject'
 import { heatPlan } from '../../recipe/method/heatPlan'
 import type { BatchState } from '../../state/batch'
-import { standing } from '../../state/fact'
+import { valid } from '../../state/fact'
 import { isOfItsBatch, type ItemState } from '../../state/item'
 import { mayGoIn, type LotState } from '../../state/lot'
 import type { Read } from '../../state/state'
@@ -64,9 +64,9 @@ export function ancestorsOfItem(item: ItemState, read: Read): Ancestors {
 
 function partsOfBatch({ facts: { 'eggs-taken': eggs, 'part-used': parts } }: BatchState): Subject[] {
   return [
-    ...standing(eggs).map(({ value }): Subject => ({ type: 'lot', id: value.lot })),
-    ...standing(eggs).flatMap(({ value }): Subject[] => (value.item ? [{ type: 'item', id: value.item }] : [])),
-    ...standing(parts).map(({ value }): Subject => ({ type: 'item', id: value.part.item })),
+    ...valid(eggs).map(({ value }): Subject => ({ type: 'lot', id: value.lot })),
+    ...valid(eggs).flatMap(({ value }): Subject[] => (value.item ? [{ type: 'item', id: value.item }] : [])),
+    ...valid(parts).map(({ value }): Subject => ({ type: 'item', id: value.part.item })),
   ]
 }
 
@@ -117,7 +117,7 @@ function cookedAfter(batches: readonly BatchState[]): Set<Id> {
   } of batches) {
     const { killed } = heatPlan(method)
     const at = (key: string) => method.steps.findIndex((step) => step.key === key)
-    for (const { value } of standing(parts)) {
+    for (const { value } of valid(parts)) {
       const raw = value.part.facts.heat === 'raw' && killed !== null && at(value.step) <= at(killed.step)
       const of = value.part.from ?? []
       for (const id of of) (raw ? cooked : uncooked).add(id)

@@ -4,7 +4,7 @@ import { factsOf, type DietClaim } from '../../recipe/method/facts'
 import { heatPlan } from '../../recipe/method/heatPlan'
 import type { Method } from '../../recipe/method/method'
 import type { BatchState } from '../../state/batch'
-import { standing } from '../../state/fact'
+import { valid } from '../../state/fact'
 import { holdsUntreatedFruit, isMoistened } from '../timeline/contents'
 import { timelineOf } from '../timeline/timeline'
 
@@ -23,7 +23,7 @@ export function passingOn(
 ): Part[] {
   const { killed } = heatPlan(method)
   const at = (key: string) => method.steps.findIndex((step) => step.key === key)
-  return standing(parts)
+  return valid(parts)
     .filter(
       ({ value }) => every || isReady(value.part) || floors !== 'proven' || !killed || at(value.step) > at(killed.step),
     )
@@ -33,8 +33,8 @@ export function passingOn(
 /** The allergens of all that is in an item of a batch, what may be claimed of it, and what heat did to it. */
 export function portionFacts(batch: BatchState, method: Method, passedOn: readonly Part[], floors: Floors): ItemFacts {
   const own = factsOf(method, () => null)
-  const parts = standing(batch.facts['part-used']).map(({ value }) => value.part)
-  const added = standing(batch.facts.added).flatMap(({ value }) => catalogue[value.ingredient]?.allergens ?? [])
+  const parts = valid(batch.facts['part-used']).map(({ value }) => value.part)
+  const added = valid(batch.facts.added).flatMap(({ value }) => catalogue[value.ingredient]?.allergens ?? [])
   const named = (name: string) => parts.some((part) => part.name === name)
   const unknown = [...own.unknown.filter((name) => !named(name)), ...parts.flatMap(({ facts }) => facts.unknown)]
   // A component that went in is known by its item; one that did not leaves the claims open.
@@ -69,10 +69,10 @@ function ownHeat(batch: BatchState, floors: Floors): HeatStatus {
     return floors === 'proven' ? 'cooked' : 'raw'
   }
   if (raw.length > 0) return 'raw'
-  if (standing(batch.facts['eggs-taken']).length > 0) return 'pasteurized'
+  if (valid(batch.facts['eggs-taken']).length > 0) return 'pasteurized'
   // Egg that the method takes and nobody named is raw until somebody does.
   return batch.terms.eggs.uses.some(({ grams }) => grams > 0) &&
-    standing(batch.facts['part-used']).every(({ value }) => value.part.egg === null)
+    valid(batch.facts['part-used']).every(({ value }) => value.part.egg === null)
     ? 'raw'
     : 'no heat asked'
 }

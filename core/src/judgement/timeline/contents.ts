@@ -1,7 +1,7 @@
 import { catalogue } from '../../recipe/ingredient/catalogue'
 import { heatPlan } from '../../recipe/method/heatPlan'
 import type { BatchState } from '../../state/batch'
-import { standing, type Fact } from '../../state/fact'
+import { valid, type Fact } from '../../state/fact'
 import { timelineOf } from './timeline'
 
 /** Kept dry until something went in that needs the cold: after the heat by whatever entry, and a filling at any time. */
@@ -11,15 +11,15 @@ export function isMoistened(batch: BatchState): boolean {
   // What was only entered after the oven went in after it, for all that anybody knows.
   const after = ({ at, knownAt }: Fact<unknown>) => end !== null && Math.max(at, knownAt) > end
   return (
-    standing(batch.facts.added).some((fact) => after(fact) && catalogue[fact.value.ingredient]?.needsCold !== false) ||
-    standing(batch.facts['part-used']).some(({ value }) => value.part.facts.needsCold)
+    valid(batch.facts.added).some((fact) => after(fact) && catalogue[fact.value.ingredient]?.needsCold !== false) ||
+    valid(batch.facts['part-used']).some(({ value }) => value.part.facts.needsCold)
   )
 }
 
 /** Frozen fruit that nobody treated is in it, and its method has no boil for it. */
 export function holdsUntreatedFruit(batch: BatchState): boolean {
   const boiled = batch.checks.some(({ limit, evidence }) => limit.key === 'fruit-boil' && evidence.of === 'mixture')
-  const parts = standing(batch.facts['part-used']).some(({ value }) => value.part.facts.untreatedFruit === true)
+  const parts = valid(batch.facts['part-used']).some(({ value }) => value.part.facts.untreatedFruit === true)
   return (
     batch.terms.untreatedFruit || (!boiled && (parts || timelineOf(batch).raw.some(({ what }) => what === 'fruit')))
   )

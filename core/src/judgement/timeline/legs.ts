@@ -2,7 +2,7 @@ import type { Instant } from '../../ground/instant'
 import { Trace } from '../../physics/trace/trace'
 import { rowsOf } from '../../rules/compared'
 import type { BatchState } from '../../state/batch'
-import { standing } from '../../state/fact'
+import { valid } from '../../state/fact'
 import { HoldWatch } from '../watch/holdWatch'
 import type { CoreReading } from './core'
 import type { Warmings } from './warmings'
@@ -21,7 +21,7 @@ export interface Leg {
 }
 
 export function legOf(batch: BatchState, core: readonly CoreReading[], warmings: Warmings): Leg {
-  const reworks = standing(batch.reworks)
+  const reworks = valid(batch.reworks)
   const proven = reworks.findLast(({ at }) => isReworkProven(batch, core, at))?.at ?? -Infinity
   return {
     number: 1 + reworks.length,

@@ -3,7 +3,7 @@ import { catalogue } from '../../recipe/ingredient/catalogue'
 import type { Id } from '../../ledger/subject'
 import type { Addition } from '../../ledger/entry'
 import type { BatchState } from '../../state/batch'
-import { standing, type Fact } from '../../state/fact'
+import { valid, type Fact } from '../../state/fact'
 import type { CoreReading } from './core'
 
 /** Something that has to be cooked with the rest, as it went in. */
@@ -28,7 +28,7 @@ export function rawInsOf({
   terms,
   facts: { 'eggs-taken': eggs, added: additions, 'part-used': parts, 'already-in': alreadyIn },
 }: Pick<BatchState, 'startedAt' | 'terms' | 'facts'>): RawIn[] {
-  const fromTheFirst = new Set(standing(alreadyIn).map(({ value }) => value.target))
+  const fromTheFirst = new Set(valid(alreadyIn).map(({ value }) => value.target))
   const rawIn = ({ entry, at, knownAt }: Fact<unknown>, step: string, what: RawIn['what']): RawIn => {
     const onPurpose = what !== 'fruit' && isMeantRaw(terms, step)
     return fromTheFirst.has(entry)
@@ -36,14 +36,14 @@ export function rawInsOf({
       : { entry, step, at, knownAt, what, onPurpose }
   }
   return [
-    ...standing(eggs)
+    ...valid(eggs)
       .filter(({ value }) => value.form !== 'pasteurized')
       .map((fact) => rawIn(fact, fact.value.step, 'egg')),
-    ...standing(additions).flatMap((fact) => {
+    ...valid(additions).flatMap((fact) => {
       const what = rawAs(fact.value)
       return what ? [rawIn(fact, fact.value.step, what)] : []
     }),
-    ...standing(parts)
+    ...valid(parts)
       .filter(({ value }) => value.part.facts.heat === 'raw')
       .map((fact) => rawIn(fact, fact.value.step, 'part')),
   ]

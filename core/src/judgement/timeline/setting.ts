@@ -7,7 +7,7 @@ import type { BatchFacts, BatchState } from '../../state/batch'
 import { filledTo } from '../../physics/cooling/vessel'
 import type { Place } from '../../physics/cooling/place'
 import { roundProduct, type Product } from '../../physics/cooling/prospect'
-import { standing } from '../../state/fact'
+import { valid } from '../../state/fact'
 
 /** How a batch stands to cool from an instant on, until something is changed. */
 export interface Setting {
@@ -32,7 +32,7 @@ const TYPICAL_KILOGRAMS = 3
 /** Every way it stood since it cools, in order: each entry that changes how it cools begins another. */
 export function settingsOf(batch: BatchState, cooledAt: Instant): Setting[] {
   const real = <T>(facts: readonly { at: Instant; value: T; void: boolean }[], change: Setting['change']) =>
-    standing(facts).map(({ at, value }) => ({ at, value, change }))
+    valid(facts).map(({ at, value }) => ({ at, value, change }))
   const changes = [
     ...real(batch.facts.placed, 'placed'),
     ...real(batch.facts.stirred, 'stirred'),

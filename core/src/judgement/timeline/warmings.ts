@@ -2,7 +2,7 @@ import { MINUTE, type Instant } from '../../ground/instant'
 import { SAME_DEGREE } from '../../ground/temperature'
 import type { Check } from '../../recipe/checks/checksFor'
 import type { BatchState } from '../../state/batch'
-import { standing } from '../../state/fact'
+import { valid } from '../../state/fact'
 import type { CoreReading } from './core'
 import { hottestStart } from './heat'
 
@@ -23,7 +23,7 @@ export function warmingsOf(
   { checks, facts: { rewarmed } }: Pick<BatchState, 'checks' | 'facts'>,
   core: readonly CoreReading[],
 ): Warmings {
-  const all = standing(rewarmed).map(({ at }) => at)
+  const all = valid(rewarmed).map(({ at }) => at)
   const last = Math.max(-Infinity, ...all)
   if (last === -Infinity) return { all, last, hot: false }
   const line = hottestStart(checks) - SAME_DEGREE

@@ -6,7 +6,7 @@ import { Trace } from '../../physics/trace/trace'
 import type { Level } from '../../recipe/checks/unitKind'
 import { heatPlan } from '../../recipe/method/heatPlan'
 import type { BatchState } from '../../state/batch'
-import { standing } from '../../state/fact'
+import { valid } from '../../state/fact'
 import { timelineOf } from '../timeline/timeline'
 import { ExposureWatch } from './exposureWatch'
 
@@ -30,7 +30,7 @@ export function carriedInto(batch: BatchState, level: Level | null, at: Instant)
   const worst = (bound: keyof Bounded) =>
     Math.round(
       Math.max(room[bound], own[bound]) +
-        Math.max(0, ...standing(batch.facts['part-used']).map(({ value }) => value.part.carried[bound])),
+        Math.max(0, ...valid(batch.facts['part-used']).map(({ value }) => value.part.carried[bound])),
     )
   return { least: worst('least'), likely: worst('likely'), most: worst('most') }
 }
@@ -40,9 +40,9 @@ export function roomTime(
   { method, facts: { 'part-used': parts, placed: placements } }: Pick<BatchState, 'method' | 'facts'>,
   at: Instant,
 ): Bounded {
-  const began = Math.min(...standing(parts).map((part) => part.at))
+  const began = Math.min(...valid(parts).map((part) => part.at))
   if (method.cooling !== 'ambient' || began === Infinity) return NONE
-  const cold = standing(placements).filter(({ at: when, value }) => when >= began && isUnitKind(value.place))
+  const cold = valid(placements).filter(({ at: when, value }) => when >= began && isUnitKind(value.place))
   const ms = Math.max(0, Math.min(at, ...cold.map((placed) => placed.at)) - began)
   return { least: ms, likely: ms, most: ms }
 }

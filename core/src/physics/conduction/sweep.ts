@@ -14,14 +14,14 @@ export interface Outside {
 }
 
 /** Room for one line of cells, kept over all sweeps. */
-export interface Bench {
+export interface Scratch {
   below: Float64Array
   diagonal: Float64Array
   above: Float64Array
   right: Float64Array
 }
 
-export function benchFor({ axes }: Grid): Bench {
+export function scratchFor({ axes }: Grid): Scratch {
   const longest = Math.max(...axes.map(({ cells }) => cells))
   const row = () => new Float64Array(longest)
   return { below: row(), diagonal: row(), above: row(), right: row() }
@@ -38,14 +38,14 @@ export function sweep(
   outside: Outside,
   matter: Matter,
   seconds: number,
-  bench: Bench,
+  scratch: Scratch,
 ): void {
   const axis = axes[index]!
   const stride = axes.slice(0, index).reduce((product, each) => product * each.cells, 1)
   const block = stride * axis.cells
   for (let first = 0; first < cells; first += block)
     for (let start = first; start < first + stride; start++)
-      sweepLine(celsius, start, stride, axis, outside, matter, seconds, bench)
+      sweepLine(celsius, start, stride, axis, outside, matter, seconds, scratch)
 }
 
 function sweepLine(
@@ -56,7 +56,7 @@ function sweepLine(
   outside: Outside,
   matter: Matter,
   seconds: number,
-  { below, diagonal, above, right }: Bench,
+  { below, diagonal, above, right }: Scratch,
 ): void {
   const { cells, step, area, volume } = axis
   const { conductivity, capacity } = matter

@@ -7,14 +7,14 @@ import { posteriorOf } from '../projection/posterior'
 import { prospectOf, type Product } from './prospect'
 import { lastMoment, makesIt } from './rescue'
 import { mixtureProperties } from '../material/properties'
-import { simulateCooldown, type Phase } from './simulateCooldown'
+import { simulateCooldown, type CooldownPhase } from './simulateCooldown'
 
 const CUSTARD = { water: 0.75, protein: 0.04, fat: 0.08, carbohydrate: 0.12, ash: 0.01 }
 const SLOW: Place[] = ['counter', 'refrigerator', 'fan refrigerator']
 const QUICK: Place[] = ['ice bath', 'stirred ice bath', 'blast chiller']
 
 /** A place as it really is: somewhere in the range of its figures. */
-function trulyIn(place: Place, wall: Wall, { normal }: Chance): Omit<Phase, 'minutes'> {
+function trulyIn(place: Place, wall: Wall, { normal }: Chance): Omit<CooldownPhase, 'minutes'> {
   const { coefficient, surroundings, stirEveryMinutes } = placeFigures[place]
   const off = 0.35 * normal()
   const { least, likely, most } = coefficient
@@ -40,7 +40,8 @@ function doomed(dice: Chance) {
   const composition = { ...CUSTARD, water, carbohydrate: CUSTARD.carbohydrate + CUSTARD.water - water }
   const [before, after] = [trulyIn(from, wall, dice), trulyIn(to, wall, dice)]
   const start = between(70, 84)
-  const run = (phases: Phase[]) => simulateCooldown({ shape, properties: { composition }, start, phases, every: 60 })
+  const run = (phases: CooldownPhase[]) =>
+    simulateCooldown({ shape, properties: { composition }, start, phases, every: 60 })
   const left = run([{ minutes: 420, ...before }])
   const readings = readEarly(left, dice)
   const started = trueCrossing(left, 57)

@@ -1,11 +1,18 @@
 import fc from 'fast-check'
 import { catalogue } from '../../recipe/ingredient/catalogue'
 import { cylinderAxis, slabCentre } from '../../test/series'
-import { simulateCooldown, type CooldownSetup, type Phase } from './simulateCooldown'
+import { simulateCooldown, type CooldownSetup, type CooldownPhase } from './simulateCooldown'
 
 const custard = { conductivity: 0.5, density: 1050, specificHeat: 3500 }
 const diffusivity = custard.conductivity / (custard.density * custard.specificHeat)
-const phase = (more: Partial<Phase>): Phase => ({ minutes: 240, surroundings: 0, top: 0, side: 0, bottom: 0, ...more })
+const phase = (more: Partial<CooldownPhase>): CooldownPhase => ({
+  minutes: 240,
+  surroundings: 0,
+  top: 0,
+  side: 0,
+  bottom: 0,
+  ...more,
+})
 const excess = (setup: CooldownSetup, seconds: number) => {
   const { at, core } = simulateCooldown(setup)
   return core[at.indexOf(seconds)]! / setup.start
@@ -65,7 +72,7 @@ const crossing = ({ at, core }: ReturnType<typeof simulateCooldown>, level: numb
   return t0 + ((c0 - level) / (c0 - c1)) * (t1 - t0)
 }
 
-it.each<[string, number, CooldownSetup['shape'], Partial<Phase>]>([
+it.each<[string, number, CooldownSetup['shape'], Partial<CooldownPhase>]>([
   [
     'a deep pan in an ice bath',
     600,
@@ -130,7 +137,7 @@ it('loses the heat that passes its faces, and no other', () => {
 
 it('stirred in ice is quicker than still, still in ice quicker than on the counter, covered slower than open', () => {
   const shape = { kind: 'cylinder', radius: 0.12, height: 0.1 } as const
-  const toGate = (...phases: Phase[]) =>
+  const toGate = (...phases: CooldownPhase[]) =>
     crossing(simulateCooldown({ shape, properties: custard, start: 80, phases }), 21)
   const ice = { minutes: 900, surroundings: 0, top: 7, side: 150, bottom: 150 }
   const still = toGate(phase(ice))

@@ -1,9 +1,9 @@
 import { type Composition, mixtureProperties } from '../material/properties'
 import { gridOf, type Grid, type Shape } from '../conduction/grid'
-import { benchFor, sweep, type Matter } from '../conduction/sweep'
+import { scratchFor, sweep, type Matter } from '../conduction/sweep'
 
 /** How a product stands for a while. Coefficients are overall, W/(m²·K); 0 lets nothing through. */
-export interface Phase {
+export interface CooldownPhase {
   minutes: number
   /** °C. */
   surroundings: number
@@ -21,7 +21,7 @@ export interface CooldownSetup {
   properties: { conductivity: number; density: number; specificHeat: number } | { composition: Composition }
   /** °C, throughout. */
   start: number
-  phases: Phase[]
+  phases: CooldownPhase[]
   /** Seconds between samples out; 60 unless it is given. */
   every?: number
 }
@@ -47,18 +47,19 @@ const LONGEST_STEP = 20
 export function simulateCooldown(setup: CooldownSetup, finer = 1): Cooldown {
   checked(setup)
   const { shape, start, phases, every = 60 } = setup
-  const passes = (faces: (phase: Phase) => number[]) => phases.some((phase) => faces(phase).some((face) => face > 0))
+  const passes = (faces: (phase: CooldownPhase) => number[]) =>
+    phases.some((phase) => faces(phase).some((face) => face > 0))
   const sides = passes(({ side }) => [side])
   const ends = passes(({ top, bottom }) => [top, bottom])
   const grid = gridOf(shape, { sides, ends }, finer)
   const celsius = new Float64Array(grid.cells).fill(start)
   const { matter, follow } = matterOf(setup.properties, celsius)
   const out: Cooldown = { at: [], core: [], mean: [], surface: [] }
-  const bench = benchFor(grid)
+  const scratch = scratchFor(grid)
   const longest = longestStep(grid, matter) / finer
   let now = 0
   let turned = false
-  const sample = (phase: Phase) => {
+  const sample = (phase: CooldownPhase) => {
     out.at.push(now)
     out.core.push(coreOf(celsius, grid))
     out.mean.push(meanOf(celsius, grid, matter))
@@ -77,7 +78,7 @@ export function simulateCooldown(setup: CooldownSetup, finer = 1): Cooldown {
       for (let i = 0; i < steps; i++) {
         for (let axis = 0; axis < grid.axes.length; axis++) {
           const index = turned ? grid.axes.length - 1 - axis : axis
-          sweep(celsius, grid, index, outsideOf(phase, index === grid.axes.length - 1), matter, seconds, bench)
+          sweep(celsius, grid, index, outsideOf(phase, index === grid.axes.length - 1), matter, seconds, scratch)
         }
         turned = !turned
         follow()
@@ -97,7 +98,7 @@ export function simulateCooldown(setup: CooldownSetup, finer = 1): Cooldown {
   return out
 }
 
-function outsideOf({ surroundings, top, side, bottom }: Phase, upright: boolean) {
+function outsideOf({ surroundings, top, side, bottom }: CooldownPhase, upright: boolean) {
   return upright ? { celsius: surroundings, first: bottom, last: top } : { celsius: surroundings, first: 0, last: side }
 }
 
@@ -134,7 +135,12 @@ function meanOf(celsius: Float64Array, { volume }: Grid, matter: Matter): number
   return heat / held
 }
 
-function surfaceOf(celsius: Float64Array, { axes, cells }: Grid, matter: Matter, { top, surroundings }: Phase): number {
+function surfaceOf(
+  celsius: Float64Array,
+  { axes, cells }: Grid,
+  matter: Matter,
+  { top, surroundings }: CooldownPhase,
+): number {
   const upright = axes[axes.length - 1]!
   const cell = cells - cells / upright.cells
   const here = celsius[cell]!

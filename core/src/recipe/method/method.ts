@@ -53,7 +53,7 @@ export interface Instruction {
 }
 
 /** A vessel of the batch; depth in metres. */
-export interface Vessel {
+export interface FilledVessel {
   id: string
   name: string
   fillDepth: number
@@ -104,7 +104,7 @@ export interface Procedure {
 /** How a dessert is made here. */
 export interface Method extends Procedure {
   id: string
-  vessel: Vessel
+  vessel: FilledVessel
   instructions: Record<string, Instruction>
   amounts: Amount[]
   components: Component[]

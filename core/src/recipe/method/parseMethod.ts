@@ -28,7 +28,7 @@ import {
   type Procedure,
   type Step,
   type StepKind,
-  type Vessel,
+  type FilledVessel,
 } from './method'
 import { parseDegrees } from '../../rules/parseRule'
 
@@ -91,7 +91,7 @@ export function parseProcedure(fields: Record<(typeof PROCEDURE)[number], Field>
 /** Only crumb and dry pieces are kept without cold. */
 const NOT_DRY = COOLINGS.filter((cooling) => cooling !== 'dry')
 
-export function parseVessel(field: Field): Vessel {
+export function parseVessel(field: Field): FilledVessel {
   const vessel = object(field, ['id', 'name', 'fillDepth'])
   return { id: id(vessel.id), name: text(vessel.name, 80), fillDepth: number(vessel.fillDepth, 0.005, 2) }
 }

@@ -21,7 +21,7 @@ export function ProvenSlab(props: SlabProps) {
       {'lastDay' in because && (
         <>
           <p className="why">{batch.method.cooling === 'dry' ? 'Keep it dry.' : 'Keep it cold.'} Bin at the end of</p>
-          <p className="big">{dayName(because.lastDay)}</p>
+          <p className="big">{dayName(because.lastDay, reader)}</p>
         </>
       )}
       <p className="why">

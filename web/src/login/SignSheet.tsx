@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { sentenceOf, usePostSignedMutation } from '../app/api'
-import { useLine } from '../app/kitchen'
+import { useHand, useLine } from '../app/kitchen'
 import { outbox } from '../app/outbox'
 import { useAppDispatch, useAppSelector } from '../app/store'
 import { Sheet } from '../parts/Sheet'
@@ -13,6 +13,7 @@ import { PinPad } from './PinPad'
 export function SignSheet() {
   const dispatch = useAppDispatch()
   const line = useLine()
+  const { reader } = useHand(line)
   const waiting = useAppSelector((state) => state.outbox).find(({ refusal }) => refusal?.code === 'sign yourself')
   const [post, { isLoading }] = usePostSignedMutation()
   const [refusal, setRefusal] = useState<string | null>(null)
@@ -24,7 +25,7 @@ export function SignSheet() {
     dispatch(outbox.actions.settled({ id: claim.id, claim: null }))
   }
   const sign = async (pin: string) => {
-    const result = await post({ claim, signer: person.id, pin })
+    const result = await post({ claim, signer: person.id, pin, scale: reader.scale })
     if (result.error) return setRefusal(sentenceOf(result.error))
     const [answer] = result.data.results
     if (answer?.outcome === 'refused') return setRefusal(answer.sentence)

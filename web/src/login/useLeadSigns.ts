@@ -13,7 +13,7 @@ import type { PersonOnList } from '../app/lineData'
 export function useLeadSigns<K extends Kind>(kind: K, onSigned: () => void) {
   const now = useNow(10_000)
   const line = useLine()
-  const { person } = useHand(line)
+  const { person, reader } = useHand(line)
   const claim = useClaim()
   const [post, { isLoading }] = usePostSignedMutation()
   const [refusal, setRefusal] = useState<string | null>(null)
@@ -22,7 +22,12 @@ export function useLeadSigns<K extends Kind>(kind: K, onSigned: () => void) {
   const lead: PersonOnList | undefined = person && decides ? person : line?.people.find(({ role }) => role === 'lead')
   const sign = async (pin: string, about: Id, body: Bodies[K]) => {
     if (!lead) return
-    const result = await post({ claim: claim(kind, about, body, { by: lead.id }), signer: lead.id, pin })
+    const result = await post({
+      claim: claim(kind, about, body, { by: lead.id }),
+      signer: lead.id,
+      pin,
+      scale: reader.scale,
+    })
     if (result.error) return setRefusal(sentenceOf(result.error))
     const [answer] = result.data.results
     if (answer?.outcome === 'refused') return setRefusal(answer.sentence)

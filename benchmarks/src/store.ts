@@ -14,7 +14,7 @@ const MOST_MS = 25
 const MOST_GROWTH = 1.5
 
 /** How long the cold store takes to answer in a kitchen with years of history, and in one with a tenth of it. */
-async function storeBench(): Promise<void> {
+async function storeBenchmarks(): Promise<void> {
   const config = { ...configFrom(process.env), logLevel: 'silent' }
   const app = await createApp(config)
   await app.listen(0, '127.0.0.1')
@@ -160,7 +160,7 @@ function row(name: string, value: number, most: number, more: string): void {
   )
 }
 
-void storeBench().catch((error: unknown) => {
+void storeBenchmarks().catch((error: unknown) => {
   console.error(error)
   process.exitCode = 1
 })

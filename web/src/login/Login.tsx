@@ -1,15 +1,15 @@
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import type { Id } from '@logged-thermal/core'
-import { sentenceOf, useDoorQuery, useOpenShiftMutation } from '../app/api'
+import { sentenceOf, useLoginQuery, useOpenShiftMutation } from '../app/api'
 import { useAppDispatch, useAppSelector } from '../app/store'
 import { tablet } from '../app/tablet'
 import { Key } from '../parts/Key'
 import { PinPad } from './PinPad'
 
 /** Opens a shift on this tablet, with name and PIN. */
-export function Door() {
-  const { data: kitchens, error } = useDoorQuery()
+export function Login() {
+  const { data: kitchens, error } = useLoginQuery()
   const [chosen, setChosen] = useState<{ kitchen: Id; person: Id; name: string } | null>(null)
   const [openShift, { isLoading, error: refused }] = useOpenShiftMutation()
   const device = useAppSelector(({ tablet: { device: id } }) => id)
@@ -25,7 +25,7 @@ export function Door() {
     void navigate('/')
   }
   return (
-    <main className="door">
+    <main className="login">
       <h1 className="title">Who opens the shift?</h1>
       <div>
         {error && <p role="alert">{sentenceOf(error)}</p>}

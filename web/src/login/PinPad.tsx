@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react'
 import { Key } from '../parts/Key'
-import './door.css'
+import './login.css'
 
 /** Four digits, by tap or by keyboard. The fourth asks. */
 export function PinPad({

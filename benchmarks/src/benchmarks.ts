@@ -43,7 +43,7 @@ import {
 import { DEMO_PEOPLE } from '@logged-thermal/demo'
 
 /** Ratios of what we do to the bare work under it, in one run: machines differ, ratios less. Prints a table. */
-async function bench(): Promise<void> {
+async function benchmarks(): Promise<void> {
   const config = { ...configFrom(process.env), logLevel: 'silent' }
   const app = await createApp(config)
   await app.listen(0, '127.0.0.1')
@@ -303,7 +303,7 @@ function madeChain(length: number, kitchen: Seeded): SealedEntry[] {
   })
 }
 
-void bench().catch((error: unknown) => {
+void benchmarks().catch((error: unknown) => {
   console.error(error)
   process.exitCode = 1
 })
