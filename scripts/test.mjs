@@ -44,6 +44,7 @@ async function lint() {
     ['lint', () => node('node_modules/eslint/bin/eslint.js', '--max-warnings', '0', '.')],
     ['floors', () => node('node_modules/dependency-cruiser/bin/dependency-cruise.mjs', ...PARTS)],
     ['floors as drawn', () => node('scripts/floors.mjs', '--check')],
+    ['answers as in the OpenAPI document', () => node('scripts/openapi.mjs', '--check')],
     ['format', () => node('node_modules/prettier/bin/prettier.cjs', '--check', '--log-level', 'warn', '.')],
   ]
   const result = { passed: 0, failed: 0 }

@@ -1,22 +1,19 @@
 import { MikroOrmModule } from '@mikro-orm/nestjs'
 import { Module, type DynamicModule } from '@nestjs/common'
 import { LoggerModule } from 'nestjs-pino'
-import { BatchesController } from './batches/batches.controller'
-import { CoolingController } from './cooling/cooling.controller'
+import { BatchesModule } from './batches/batches.module'
+import { CoolingModule } from './cooling/cooling.module'
 import type { Config } from './config'
 import { ormConfig } from './ormConfig'
-import { HealthController } from './health/health.controller'
+import { HealthModule } from './health/health.module'
 import { LedgerModule } from './ledger/ledger.module'
-import { LineController } from './line/line.controller'
-import { LabelsController } from './labels/labels.controller'
+import { LineModule } from './line/line.module'
+import { LabelsModule } from './labels/labels.module'
 import { LiveModule } from './live/live.module'
 import { MetricsModule } from './metrics/metrics.module'
-import { MethodsController } from './methods/methods.controller'
+import { MethodsModule } from './methods/methods.module'
 import { PeopleModule } from './people/people.module'
-import { FeedController } from './store/feed.controller'
-import { HeldStore } from './store/heldStore'
-import { ItemsController } from './store/items.controller'
-import { StoreController } from './store/store.controller'
+import { StoreModule } from './store/store.module'
 
 @Module({})
 export class AppModule {
@@ -37,18 +34,13 @@ export class AppModule {
         LedgerModule,
         LiveModule.for(databaseUrl),
         MetricsModule.for(metricsToken),
-      ],
-      providers: [HeldStore],
-      controllers: [
-        LineController,
-        BatchesController,
-        MethodsController,
-        CoolingController,
-        StoreController,
-        ItemsController,
-        FeedController,
-        LabelsController,
-        HealthController,
+        LineModule,
+        BatchesModule,
+        MethodsModule,
+        CoolingModule,
+        StoreModule,
+        LabelsModule,
+        HealthModule,
       ],
     }
   }

@@ -3,10 +3,11 @@ import { existsSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { NestFactory } from '@nestjs/core'
 import { NestExpressApplication } from '@nestjs/platform-express'
-import { DocumentBuilder, SwaggerModule } from '@nestjs/swagger'
+import { SwaggerModule } from '@nestjs/swagger'
 import { Logger } from 'nestjs-pino'
 import { AppModule } from './app.module'
 import type { Config } from './config'
+import { openApi } from './http/openApi'
 import { ProblemFilter } from './http/problem.filter'
 import { validation } from './http/validation'
 import compression from 'compression'
@@ -33,8 +34,7 @@ export async function createApp(config: Config): Promise<NestExpressApplication>
   app.setGlobalPrefix('api', { exclude: ['health/live', 'health/ready', 'metrics'] })
   app.useGlobalPipes(validation)
   app.useGlobalFilters(new ProblemFilter())
-  const document = new DocumentBuilder().setTitle('Logged Thermal').setVersion('1').build()
-  SwaggerModule.setup('api/docs', app, () => SwaggerModule.createDocument(app, document))
+  SwaggerModule.setup('api/docs', app, () => openApi(app))
   if (config.webRoot) serveWeb(app, config.webRoot)
   app.enableShutdownHooks()
   return app

@@ -6,7 +6,6 @@ import type { Request, Response } from 'express'
 import { dayOf, itemLevel, type Id, type ItemState } from '@logged-thermal/core'
 import { ADVISORY, FRUIT_NOTE } from '@logged-thermal/wording'
 import type { EntityManager } from '@mikro-orm/postgresql'
-import { query } from '../database/query'
 import { KitchenScope } from '../database/kitchenScope'
 import { Problem } from '../http/problem'
 import { Kitchen } from '../people/kitchen.entity'
@@ -14,10 +13,12 @@ import { readerOf } from '../people/reader'
 import { Person } from '../people/person.entity'
 import { Needs, OfShift } from '../people/shift.guard'
 import type { Shift } from '../people/shifts.service'
+import { StatesRepository } from '../ledger/states.repository'
 import { HeldStore } from '../store/heldStore'
 import { labelArt, storageWords, type LabelFacts } from './labelArt'
 import { labelPicture, labelSheet, PAPERS, type Paper } from './labelSheet'
 import { clock } from '../clock/clock'
+import { AnswersFile } from '../http/answers.decorator'
 
 class SheetQuery {
   @Transform(({ value }: { value: unknown }) => String(value).split(','))
@@ -44,9 +45,11 @@ export class LabelsController {
   constructor(
     private readonly scope: KitchenScope,
     private readonly held: HeldStore,
+    private readonly states: StatesRepository,
   ) {}
 
   @Get('sheet.pdf')
+  @AnswersFile('application/pdf')
   async sheet(
     @OfShift() { kitchenId }: Shift,
     @Query() { items, copies, paper }: SheetQuery,
@@ -60,6 +63,7 @@ export class LabelsController {
   }
 
   @Get(':id.png')
+  @AnswersFile('image/png')
   async picture(
     @OfShift() { kitchenId }: Shift,
     @Param('id', new ParseUUIDPipe()) id: string,
@@ -72,11 +76,7 @@ export class LabelsController {
 
   private facts(kitchenId: Id, ids: readonly Id[], request: Request): Promise<LabelFacts[]> {
     return this.scope.asOfOneMoment(kitchenId, async (em) => {
-      const rows = await query<{ state: ItemState }>(em, {
-        sql: 'select state from item where kitchen_id = ? and id = any(?::uuid[])',
-        params: [kitchenId, `{${ids.join(',')}}`],
-      })
-      const found = rows.map(({ state }) => state)
+      const found = await this.states.some(em, kitchenId, 'item', ids)
       const missing = ids.find((id) => !found.some((item) => item.id === id))
       if (missing) throw new Problem(404, 'not there', 'This kitchen holds nothing by that number.', 'items')
       return factsOf(

@@ -12,6 +12,8 @@ import type { Shift } from '../people/shifts.service'
 import { Append } from './append.service'
 import { PostEntriesDto } from './postEntries.dto'
 import { clock } from '../clock/clock'
+import { Answers } from '../http/answers.decorator'
+import type { Answers as Answer, PostResult } from '../http/answers'
 
 @ApiTags('entries')
 @Controller('entries')
@@ -26,24 +28,32 @@ export class EntriesController {
   /** Appends entries to the kitchen's logbook. Posting the same entry again changes nothing. */
   @Post()
   @HttpCode(200)
+  @Answers('Posted')
   @Needs('write')
   @ApiOperation({
     summary: 'Each entry is answered: accepted, already there, or refused with a code, a field and a sentence.',
   })
-  async post(@OfShift() shift: Shift, @Body() { sentAt, entries, signer, pin, scale }: PostEntriesDto) {
+  async post(
+    @OfShift() shift: Shift,
+    @Body() { sentAt, entries, signer, pin, scale }: PostEntriesDto,
+  ): Promise<Answer['Posted']> {
     const arrived = clock.now()
     const { kitchenId, personId: postedBy } = shift
     const signedBy = signer && pin ? signer : null
     if (signer && pin) await this.pins.require(kitchenId, signer, pin)
     const post = { kitchenId, postedBy, signedBy, clockAheadMs: sentAt - arrived, claims: entries }
     const outcomes = await this.append.append(post)
+    let reader: Reader | null = null
+    const results: PostResult[] = []
     for (const each of outcomes) {
       this.metrics.entries.inc({ outcome: each.outcome })
-      if (each.outcome === 'refused') this.metrics.refusals.inc({ code: each.refusal.code })
+      if (each.outcome === 'refused') {
+        this.metrics.refusals.inc({ code: each.refusal.code })
+        reader ??= await this.readerIn(kitchenId, scale)
+        results.push(refused(each, reader))
+      } else results.push(each)
     }
-    const isRefused = outcomes.some(({ outcome }) => outcome === 'refused')
-    const reader = isRefused ? await this.readerIn(kitchenId, scale) : null
-    return { now: clock.now(), results: outcomes.map((outcome) => answer(outcome, reader)) }
+    return { now: clock.now(), results }
   }
 
   /** Who reads the refusals: as the tablet says, else as people of this kitchen read figures. */
@@ -53,17 +63,9 @@ export class EntriesController {
   }
 }
 
-function answer(outcome: Appended, reader: Reader | null) {
-  if (outcome.outcome !== 'refused' || reader === null) return outcome
-  const { id, refusal } = outcome
-  return {
-    id,
-    outcome: 'refused',
-    status: STATUS[refusal.code],
-    code: refusal.code,
-    field: refusal.field,
-    sentence: refusalSentence(refusal, reader),
-  }
+function refused({ id, refusal }: Extract<Appended, { outcome: 'refused' }>, reader: Reader): PostResult {
+  const { code, field } = refusal
+  return { id, outcome: 'refused', status: STATUS[code], code, field, sentence: refusalSentence(refusal, reader) }
 }
 
 const STATUS: Record<Refusal['code'], number> = {

@@ -7,12 +7,13 @@ import { CurrentStates } from './currentStates.interceptor'
 import { Entries } from './entries.service'
 import { EntriesController } from './entries.controller'
 import { Refold } from './refold'
+import { StatesRepository } from './states.repository'
 
 @Global()
 @Module({
   controllers: [EntriesController],
-  providers: [Append, Entries, Refold, { provide: APP_INTERCEPTOR, useClass: CurrentStates }],
-  exports: [Append, Entries, Refold],
+  providers: [Append, Entries, Refold, StatesRepository, { provide: APP_INTERCEPTOR, useClass: CurrentStates }],
+  exports: [Append, Entries, Refold, StatesRepository],
 })
 export class LedgerModule implements OnApplicationBootstrap {
   constructor(

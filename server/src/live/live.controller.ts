@@ -5,6 +5,8 @@ import { Needs, OfShift } from '../people/shift.guard'
 import type { Shift } from '../people/shifts.service'
 import { Live } from './live.service'
 import { clock } from '../clock/clock'
+import { Answers, AnswersFile } from '../http/answers.decorator'
+import type { Answers as Answer } from '../http/answers'
 
 const HEARTBEAT_MS = 15_000
 
@@ -15,6 +17,7 @@ export class LiveController implements BeforeApplicationShutdown {
 
   /** New entries as they are recorded, as server-sent events whose id is the entry's number. */
   @Sse()
+  @AnswersFile('text/event-stream')
   @Needs('read')
   watch(
     @OfShift() { kitchenId }: Shift,
@@ -35,7 +38,8 @@ export class LiveController implements BeforeApplicationShutdown {
   /** The kitchen's clock, ms: by how long the asking took, a tablet knows how far its own is off. */
   @Get('now')
   @Needs('read')
-  now() {
+  @Answers('Clock')
+  now(): Answer['Clock'] {
     return { now: clock.now() }
   }
 

@@ -1,11 +1,14 @@
 import { Controller, Get, Header, Param, ParseUUIDPipe } from '@nestjs/common'
 import { ApiTags } from '@nestjs/swagger'
-import { methodSchema, shownBake, type BatchState } from '@logged-thermal/core'
+import { methodSchema, shownBake } from '@logged-thermal/core'
 import { clock } from '../clock/clock'
 import { KitchenScope } from '../database/kitchenScope'
+import { StatesRepository } from '../ledger/states.repository'
 import { Kitchen } from '../people/kitchen.entity'
 import { Needs, OfShift } from '../people/shift.guard'
 import type { Shift } from '../people/shifts.service'
+import { Answers, AnswersFile } from '../http/answers.decorator'
+import type { Answers as Answer } from '../http/answers'
 
 /** Of the last so many batches of a method those are looked for that show its bake. */
 const LAST_BATCHES = 60
@@ -13,12 +16,16 @@ const LAST_BATCHES = 60
 @ApiTags('methods')
 @Controller('methods')
 export class MethodsController {
-  constructor(private readonly scope: KitchenScope) {}
+  constructor(
+    private readonly scope: KitchenScope,
+    private readonly states: StatesRepository,
+  ) {}
 
   /** The JSON Schema of the file in which methods are exchanged. */
   @Needs('nothing')
   @Get('schema.json')
   @Header('Content-Type', 'application/schema+json')
+  @AnswersFile('application/schema+json')
   schema() {
     return methodSchema
   }
@@ -26,15 +33,13 @@ export class MethodsController {
   /** Bakes of a method that were read through in the middle: what the lead may validate it by, the latest first. */
   @Get(':id/bakes')
   @Needs('read')
-  bakes(@OfShift() { kitchenId }: Shift, @Param('id', ParseUUIDPipe) id: string) {
+  @Answers('Bakes')
+  bakes(@OfShift() { kitchenId }: Shift, @Param('id', ParseUUIDPipe) id: string): Promise<Answer['Bakes']> {
     return this.scope.asOfOneMoment(kitchenId, async (em) => {
       const { zone } = await em.findOneOrFail(Kitchen, { id: kitchenId })
-      const rows = await em.execute<{ state: BatchState }[]>(
-        `select state from batch where kitchen_id = ? and state #>> '{method,id}' = ? order by seq desc limit ?`,
-        [kitchenId, id, LAST_BATCHES],
-      )
+      const batches = await this.states.lastBatches(em, kitchenId, LAST_BATCHES, id)
       const now = clock.now()
-      return { bakes: rows.flatMap(({ state }) => shownBake(state, zone, now) ?? []) }
+      return { bakes: batches.flatMap((batch) => shownBake(batch, zone, now) ?? []) }
     })
   }
 }

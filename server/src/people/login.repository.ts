@@ -1,6 +1,7 @@
 import { Injectable } from '@nestjs/common'
 import { EntityManager } from '@mikro-orm/postgresql'
 import type { Id, Role } from '@logged-thermal/core'
+import type { LoginKitchen } from '../http/answers'
 
 interface LoginRow {
   kitchen_id: Id
@@ -9,13 +10,6 @@ interface LoginRow {
   name: string
   role: Role
   job: string
-}
-
-/** A kitchen with those who may open a shift in it. */
-export interface LoginKitchen {
-  id: Id
-  name: string
-  people: { id: Id; name: string; role: Role; job: string }[]
 }
 
 @Injectable()

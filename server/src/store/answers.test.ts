@@ -3,7 +3,7 @@ import { itemStanding, type Id, type ItemState, type UnitState, type SealedEntry
 import { rebuild } from '../ledger/rebuild'
 import { openKitchen, type TestKitchen } from '../test/kitchen'
 import { storeOf } from '../test/storeKitchen'
-import type { Due } from './discards'
+import type { Due } from '../http/answers'
 import { clock } from '../clock/clock'
 
 const HOUR = 3_600_000

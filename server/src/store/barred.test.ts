@@ -3,7 +3,7 @@ import { v7 as uuid } from 'uuid'
 import { clock } from '../clock/clock'
 import { openKitchen, type TestKitchen } from '../test/kitchen'
 import { storeOf } from '../test/storeKitchen'
-import type { Due } from './discards'
+import type { Due } from '../http/answers'
 
 let kitchen: TestKitchen
 let store: ReturnType<typeof storeOf>

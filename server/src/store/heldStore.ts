@@ -10,9 +10,9 @@ import {
   type Store,
   type UnitCard,
 } from '@logged-thermal/core'
-import { query } from '../database/query'
 import { KeptRows } from '../database/keptRows'
 import { Problem } from '../http/problem'
+import { Kitchen } from '../people/kitchen.entity'
 
 /** What a kitchen holds and what it is judged by, asked for with every list of the store. */
 @Injectable()
@@ -34,11 +34,7 @@ export class HeldStore {
 
   /** Its units with what their air was, its limits at an instant, its zone. */
   async judgedBy(em: EntityManager, kitchenId: Id, now: Instant): Promise<Store> {
-    const [kitchen] = await query<{ zone: string; limits: Id }>(em, {
-      sql: 'select zone, limits_id as limits from kitchen where id = ?',
-      params: [kitchenId],
-    })
-    const { zone, limits: id } = kitchen!
+    const { zone, limitsId: id } = await em.findOneOrFail(Kitchen, { id: kitchenId })
     const sets = await this.limits.read(em, kitchenId)
     const limits = limitsAt(sets.find(({ state }) => state.id === id)?.state.versions ?? [], now)
     if (!limits) throw new Problem(409, 'no limits', 'This kitchen has no limits in force.', 'kitchen')

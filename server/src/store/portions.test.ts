@@ -9,7 +9,7 @@ import {
 } from '@logged-thermal/core'
 import { openKitchen, type TestKitchen } from '../test/kitchen'
 import { ago, storeOf } from '../test/storeKitchen'
-import type { Due } from './discards'
+import type { Due } from '../http/answers'
 
 let kitchen: TestKitchen
 let store: ReturnType<typeof storeOf>

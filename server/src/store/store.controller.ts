@@ -7,15 +7,18 @@ import { stringify } from 'csv-stringify/sync'
 import { type ItemCard, dayOf } from '@logged-thermal/core'
 import { clock as timeOfDay, dayName, heatStatusWord, measureWords } from '@logged-thermal/wording'
 import { KitchenScope } from '../database/kitchenScope'
-import { query } from '../database/query'
 import { Needs, OfShift } from '../people/shift.guard'
 import type { Shift } from '../people/shifts.service'
 import { Kitchen } from '../people/kitchen.entity'
 import { readerOf } from '../people/reader'
-import { barredItems } from './barred'
-import { discardTotals, dueToday } from './discards'
+import { StatesRepository } from '../ledger/states.repository'
+import { BarredRepository } from './barred.repository'
+import { dueToday } from './dueToday'
+import { StoreRepository } from './store.repository'
 import { HeldStore } from './heldStore'
 import { clock } from '../clock/clock'
+import { Answers, AnswersFile } from '../http/answers.decorator'
+import type { Answers as Answer } from '../http/answers'
 
 class FindQuery {
   @IsString()
@@ -50,32 +53,34 @@ export class StoreController {
   constructor(
     private readonly scope: KitchenScope,
     private readonly held: HeldStore,
+    private readonly states: StatesRepository,
+    private readonly bars: BarredRepository,
+    private readonly repository: StoreRepository,
   ) {}
 
   @Get()
+  @Answers('Store')
   @ApiOperation({ summary: 'Every item that is held, in short, what ends first on top; and the units.' })
   async store(@OfShift() { kitchenId }: Shift, @Res() response: Response) {
     const now = clock.now()
     const text = await this.scope.asOfOneMoment(kitchenId, async (em) => {
-      const [head] = await query<{ seq: string }>(em, {
-        sql: 'select seq from chain_head where kitchen_id = ?',
-        params: [kitchenId],
-      })
+      const seq = await this.states.lastSeq(em, kitchenId)
       const units = JSON.stringify(await this.held.units(em, kitchenId))
       const items = (await this.held.items(em, kitchenId)).map(({ card }) => card)
-      return `{"now":${now},"seq":${head!.seq},"units":${units},"items":[${items.join(',')}]}`
+      return `{"now":${now},"seq":${seq},"units":${units},"items":[${items.join(',')}]}`
     })
     response.type('json').send(text)
   }
 
   @Get('discards')
+  @Answers('DueToday')
   @ApiOperation({ summary: 'What goes today, and why, the most urgent first.' })
   async discards(@OfShift() { kitchenId }: Shift, @Res() response: Response) {
     const now = clock.now()
     const due = await this.scope.asOfOneMoment(kitchenId, async (em) =>
       dueToday(
         await this.held.items(em, kitchenId),
-        await barredItems(em, kitchenId),
+        await this.bars.items(em, kitchenId),
         await this.held.judgedBy(em, kitchenId, now),
         now,
       ),
@@ -84,52 +89,43 @@ export class StoreController {
   }
 
   @Get('barred')
+  @Answers('Barred')
   @ApiOperation({ summary: 'What is held because of what it was made of, however far back, and by what.' })
-  barred(@OfShift() { kitchenId }: Shift) {
+  barred(@OfShift() { kitchenId }: Shift): Promise<Answer['Barred']> {
     return this.scope.asOfOneMoment(kitchenId, async (em) => ({
-      bars: Object.fromEntries(await barredItems(em, kitchenId)),
+      bars: Object.fromEntries(await this.bars.items(em, kitchenId)),
     }))
   }
 
   @Get('discarded')
+  @Answers('Discarded')
   @ApiOperation({ summary: 'What was thrown away in a period, by reason, with weight and cost.' })
-  discarded(@OfShift() { kitchenId }: Shift, @Query() { from, to }: PeriodQuery) {
-    return this.scope.asOfOneMoment(kitchenId, async (em) => ({ totals: await discardTotals(em, kitchenId, from, to) }))
+  discarded(@OfShift() { kitchenId }: Shift, @Query() { from, to }: PeriodQuery): Promise<Answer['Discarded']> {
+    return this.scope.asOfOneMoment(kitchenId, async (em) => ({
+      totals: await this.repository.discarded(em, kitchenId, from, to),
+    }))
   }
 
   /** By the code that is said or read off a label: what is held first. */
   @Get('find')
-  find(@OfShift() { kitchenId }: Shift, @Query() { code }: FindQuery) {
-    return this.scope.asOfOneMoment(kitchenId, async (em) => {
-      const found = await query<{ type: string; id: string; code: string; name: string; live: boolean }>(em, {
-        sql: `select * from (
-            select 'item' as type, id, code, card ->> 'name' as name, live, seq from item where kitchen_id = ? and code = ?
-            union all
-            select 'batch', id, code, state #>> '{method,name}', not closed, seq from batch where kitchen_id = ? and code = ?
-            union all
-            select 'lot', id, code, state ->> 'name', true, seq from lot where kitchen_id = ? and code = ?
-          ) found order by live desc, seq desc limit 20`,
-        params: [kitchenId, code, kitchenId, code, kitchenId, code],
-      })
-      return { found }
-    })
+  @Answers('Found')
+  find(@OfShift() { kitchenId }: Shift, @Query() { code }: FindQuery): Promise<Answer['Found']> {
+    return this.scope.asOfOneMoment(kitchenId, async (em) => ({
+      found: await this.repository.byCode(em, kitchenId, code),
+    }))
   }
 
   /** Also what is long gone: by name or code. */
   @Get('search')
-  search(@OfShift() { kitchenId }: Shift, @Query() { text = '' }: SearchQuery) {
-    return this.scope.asOfOneMoment(kitchenId, async (em) => {
-      const like = `%${text.trim().replace(/[\\%_]/g, (sign) => `\\${sign}`)}%`
-      const rows = await query<{ card: ItemCard }>(em, {
-        sql: `select card from item where kitchen_id = ? and (code ilike ? or card ->> 'name' ilike ?)
-          order by live desc, seq desc limit 200`,
-        params: [kitchenId, like, like],
-      })
-      return { items: rows.map(({ card }) => card) }
-    })
+  @Answers('Search')
+  search(@OfShift() { kitchenId }: Shift, @Query() { text = '' }: SearchQuery): Promise<Answer['Search']> {
+    return this.scope.asOfOneMoment(kitchenId, async (em) => ({
+      items: await this.repository.byText(em, kitchenId, text),
+    }))
   }
 
   @Get('stock.csv')
+  @AnswersFile('text/csv')
   @Header('Content-Type', 'text/csv; charset=utf-8')
   @Header('Content-Disposition', 'attachment; filename="stock.csv"')
   stock(@OfShift() { kitchenId }: Shift) {

@@ -1,5 +1,6 @@
+import { Injectable } from '@nestjs/common'
 import type { EntityManager } from '@mikro-orm/postgresql'
-import type { BatchState, Id, ItemCard, Lineage, LineageNode, Subject, SubjectType } from '@logged-thermal/core'
+import type { Id, ItemCard, Lineage, LineageNode, Subject, SubjectType } from '@logged-thermal/core'
 import { query } from '../database/query'
 
 /** More than this is read by nobody, and is fetched by day and method instead. */
@@ -12,17 +13,20 @@ interface Row {
   generation: number
 }
 
-/** Everything that something was made of, and everything that became of it. */
-export async function lineageOf(em: EntityManager, kitchenId: Id, of: Subject): Promise<Lineage> {
-  const up = await walk(em, kitchenId, of, 'up')
-  const down = await walk(em, kitchenId, of, 'down')
-  const rows = new Map<Id, Row>([[of.id, { ...of, generation: 0 }]])
-  for (const row of [...up.rows.map((each) => ({ ...each, generation: -each.generation })), ...down.rows])
-    if (!rows.has(row.id)) rows.set(row.id, row)
-  const nodes = await named(em, kitchenId, [...rows.values()])
-  const known = new Set(nodes.map(({ id }) => id))
-  const edges = [...up.edges, ...down.edges].filter(({ parent, child }) => known.has(parent) && known.has(child))
-  return { of, nodes, edges: distinct(edges), cut: up.cut || down.cut }
+@Injectable()
+export class LineageRepository {
+  /** Everything that something was made of, and everything that became of it. */
+  async of(em: EntityManager, kitchenId: Id, of: Subject): Promise<Lineage> {
+    const up = await walk(em, kitchenId, of, 'up')
+    const down = await walk(em, kitchenId, of, 'down')
+    const rows = new Map<Id, Row>([[of.id, { ...of, generation: 0 }]])
+    for (const row of [...up.rows.map((each) => ({ ...each, generation: -each.generation })), ...down.rows])
+      if (!rows.has(row.id)) rows.set(row.id, row)
+    const nodes = await named(em, kitchenId, [...rows.values()])
+    const known = new Set(nodes.map(({ id }) => id))
+    const edges = [...up.edges, ...down.edges].filter(({ parent, child }) => known.has(parent) && known.has(child))
+    return { of, nodes, edges: distinct(edges), cut: up.cut || down.cut }
+  }
 }
 
 async function walk(em: EntityManager, kitchenId: Id, of: Subject, way: 'up' | 'down') {
@@ -87,13 +91,4 @@ async function named(em: EntityManager, kitchenId: Id, rows: readonly Row[]): Pr
 
 function distinct(edges: readonly { parent: Id; child: Id }[]): { parent: Id; child: Id }[] {
   return [...new Map(edges.map((edge) => [`${edge.parent} ${edge.child}`, edge])).values()]
-}
-
-/** The state of a batch; null where there is none of that id. */
-export async function batchState(em: EntityManager, kitchenId: Id, id: Id): Promise<BatchState | null> {
-  const [row] = await query<{ state: BatchState }>(em, {
-    sql: 'select state from batch where kitchen_id = ? and id = ?',
-    params: [kitchenId, id],
-  })
-  return row?.state ?? null
 }

@@ -1,66 +1,63 @@
-import { randomBytes, timingSafeEqual } from 'node:crypto'
+import { timingSafeEqual } from 'node:crypto'
 import { Controller, Get, Param, ParseUUIDPipe, Post, Res } from '@nestjs/common'
 import { ApiTags } from '@nestjs/swagger'
 import type { Response } from 'express'
-import { addDays, parseDay, type ItemCard, type UnitState } from '@logged-thermal/core'
+import { addDays, parseDay, type ItemCard } from '@logged-thermal/core'
 import { measureWords } from '@logged-thermal/wording'
 import { KitchenScope } from '../database/kitchenScope'
 import { Refold } from '../ledger/refold'
-import { query } from '../database/query'
+import { StatesRepository } from '../ledger/states.repository'
 import { Problem } from '../http/problem'
 import { Kitchen } from '../people/kitchen.entity'
 import { Person } from '../people/person.entity'
 import { Needs, OfShift } from '../people/shift.guard'
 import type { Shift } from '../people/shifts.service'
 import ical from 'ical-generator'
+import { CalendarRepository } from './calendar.repository'
+import { StoreRepository } from './store.repository'
+import { Answers, AnswersFile } from '../http/answers.decorator'
+import type { Answers as Answer } from '../http/answers'
 
 const NO_FEED = () => new Problem(404, 'not there', 'There is no calendar at this address.', 'secret')
 
 /** Discard and ready dates as a calendar, at an address that only the kitchen knows. */
 @ApiTags('calendar')
 @Controller()
-export class FeedController {
+export class CalendarController {
   constructor(
     private readonly scope: KitchenScope,
     private readonly refold: Refold,
+    private readonly states: StatesRepository,
+    private readonly calendars: CalendarRepository,
+    private readonly repository: StoreRepository,
   ) {}
 
   /** The address, made the first time it is asked for. */
   @Get('store/feed')
   @Needs('write')
-  feed(@OfShift() { kitchenId }: Shift) {
-    return this.scope.inKitchen(kitchenId, async (em) => {
-      await query(em, {
-        sql: 'insert into feed (kitchen_id, secret) values (?, ?) on conflict do nothing',
-        params: [kitchenId, secret()],
-      })
-      const [row] = await query<{ secret: string }>(em, {
-        sql: 'select secret from feed where kitchen_id = ?',
-        params: [kitchenId],
-      })
-      return { path: pathOf(kitchenId, row!.secret) }
-    })
+  @Answers('Calendar')
+  feed(@OfShift() { kitchenId }: Shift): Promise<Answer['Calendar']> {
+    return this.scope.inKitchen(kitchenId, async (em) => ({
+      path: pathOf(kitchenId, await this.calendars.secretOrNew(em, kitchenId)),
+    }))
   }
 
   /** Another address: the old one answers no more, to whomever it was given. The lead's to do. */
   @Post('store/feed/renew')
   @Needs('write')
-  renew(@OfShift() { kitchenId, personId }: Shift) {
+  @Answers('Calendar', 201)
+  renew(@OfShift() { kitchenId, personId }: Shift): Promise<Answer['Calendar']> {
     return this.scope.inKitchen(kitchenId, async (em) => {
       const { role } = await em.findOneOrFail(Person, { kitchenId, id: personId })
       if (role !== 'lead')
         throw new Problem(403, 'not yours', 'Only the food-safety lead gives the calendar another address.')
-      const fresh = secret()
-      await query(em, {
-        sql: 'insert into feed (kitchen_id, secret) values (?, ?) on conflict (kitchen_id) do update set secret = excluded.secret',
-        params: [kitchenId, fresh],
-      })
-      return { path: pathOf(kitchenId, fresh) }
+      return { path: pathOf(kitchenId, await this.calendars.renew(em, kitchenId)) }
     })
   }
 
   @Needs('nothing')
   @Get('calendar/:kitchen/:file')
+  @AnswersFile('text/calendar')
   async calendar(
     @Param('kitchen', new ParseUUIDPipe({ exceptionFactory: NO_FEED })) kitchenId: string,
     @Param('file') file: string,
@@ -69,26 +66,12 @@ export class FeedController {
     const given = file.replace(/\.ics$/, '')
     await this.refold.whole(kitchenId)
     const text = await this.scope.asOfOneMoment(kitchenId, async (em) => {
-      const [row] = await query<{ secret: string }>(em, {
-        sql: 'select secret from feed where kitchen_id = ?',
-        params: [kitchenId],
-      })
-      if (!row || !isSame(row.secret, given)) throw NO_FEED()
+      const secret = await this.calendars.secret(em, kitchenId)
+      if (secret === null || !isSame(secret, given)) throw NO_FEED()
       const kitchen = await em.findOneOrFail(Kitchen, { id: kitchenId })
-      const cards = await query<{ card: ItemCard }>(em, {
-        sql: 'select card from item where kitchen_id = ? and live order by until_ms nulls last limit 2000',
-        params: [kitchenId],
-      })
-      const units = await query<{ state: UnitState }>(em, {
-        sql: 'select state from unit where kitchen_id = ?',
-        params: [kitchenId],
-      })
-      const nameOf = (id: string | null) => units.find(({ state }) => state.id === id)?.state.name ?? 'out'
-      return calendarOf(
-        kitchen.name,
-        cards.map(({ card }) => card),
-        nameOf,
-      )
+      const units = await this.states.all(em, kitchenId, 'unit')
+      const nameOf = (id: string | null) => units.find((unit) => unit.id === id)?.name ?? 'out'
+      return calendarOf(kitchen.name, await this.repository.ending(em, kitchenId), nameOf)
     })
     response.type('text/calendar').set('Cache-Control', 'private, max-age=300').send(text)
   }
@@ -122,10 +105,6 @@ function calendarOf(name: string, cards: readonly ItemCard[], unitName: (id: str
       })
   }
   return calendar.toString()
-}
-
-function secret(): string {
-  return randomBytes(24).toString('base64url')
 }
 
 function pathOf(kitchenId: string, of: string): string {

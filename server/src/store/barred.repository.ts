@@ -1,29 +1,33 @@
+import { Injectable } from '@nestjs/common'
 import type { EntityManager } from '@mikro-orm/postgresql'
 import type { Id, LineageBar } from '@logged-thermal/core'
 import { query } from '../database/query'
+import { StatesRepository } from '../ledger/states.repository'
 
 /** Kitchens whose answer is kept at a time; the one that was asked for longest ago goes first. */
 const KITCHENS = 20
 const GENERATIONS = 12
 
-/** Per kitchen, by the number of its last entry: nothing but an entry changes what is barred. */
-const kept = new Map<Id, { seq: number; bars: ReadonlyMap<Id, LineageBar> }>()
+/** What bars items through their lineage. */
+@Injectable()
+export class BarredRepository {
+  /** Per kitchen, by the number of its last entry: nothing but an entry changes what is barred. */
+  private readonly kept = new Map<Id, { seq: number; bars: ReadonlyMap<Id, LineageBar> }>()
 
-/** Items that are held because of what they were made of, however far back, and by what. Nobody may change it. */
-export async function barredItems(em: EntityManager, kitchenId: Id): Promise<ReadonlyMap<Id, LineageBar>> {
-  const [head] = await query<{ seq: string }>(em, {
-    sql: 'select seq from chain_head where kitchen_id = ?',
-    params: [kitchenId],
-  })
-  const seq = Number(head?.seq ?? 0)
-  const known = kept.get(kitchenId)
-  if (known?.seq === seq) return known.bars
-  const bars = await walked(em, kitchenId)
-  kept.delete(kitchenId)
-  kept.set(kitchenId, { seq, bars })
-  const [oldest] = kept.keys()
-  if (kept.size > KITCHENS) kept.delete(oldest!)
-  return bars
+  constructor(private readonly states: StatesRepository) {}
+
+  /** Items that are held because of what they were made of, however far back, and by what. Nobody may change it. */
+  async items(em: EntityManager, kitchenId: Id): Promise<ReadonlyMap<Id, LineageBar>> {
+    const seq = await this.states.lastSeq(em, kitchenId)
+    const known = this.kept.get(kitchenId)
+    if (known?.seq === seq) return known.bars
+    const bars = await walked(em, kitchenId)
+    this.kept.delete(kitchenId)
+    this.kept.set(kitchenId, { seq, bars })
+    const [oldest] = this.kept.keys()
+    if (this.kept.size > KITCHENS) this.kept.delete(oldest!)
+    return bars
+  }
 }
 
 /** Down from all that bars. What was left over of a batch that was thrown away never was in it. */

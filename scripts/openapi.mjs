@@ -1,0 +1,59 @@
+// npm run openapi: the schemas of what every route answers, made of the types in server/src/http/answers.ts, for the OpenAPI
+// document at /api/docs. --check: whether they are made of the types as they are now.
+import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { dirname, join } from 'node:path'
+import schemasOfTypes from 'typescript-json-schema'
+import { ROOT } from './run.mjs'
+
+const FILE = join(ROOT, 'server/openapi/answers.json')
+const MOST_CHARACTERS = 60
+
+// Types are checked by the compiler of the project.
+const program = schemasOfTypes.programFromConfig(join(ROOT, 'server/tsconfig.json'), [
+  join(ROOT, 'server/src/http/answers.ts'),
+])
+const { definitions, properties } = schemasOfTypes
+  .buildGenerator(program, { required: true, ignoreErrors: true, strictNullChecks: true })
+  .getSchemaForSymbol('Answers')
+
+const names = new Map()
+for (const name of Object.keys(definitions)) names.set(name, freeName(nameOf(name)))
+const answers = Object.entries(properties).map(([name, schema]) => [`${name}Answer`, schema])
+const schemas = [
+  ...Object.entries(definitions).map(([name, schema]) => [names.get(name), schema]),
+  // An answer that is a type of its own name is there already.
+  ...answers.filter(([name]) => !(name in definitions)),
+].sort(([a], [b]) => (a < b ? -1 : 1))
+const lines = schemas.map(([name, schema]) => `  ${JSON.stringify(name)}: ${JSON.stringify(schema, linked)}`)
+const text = `{\n${lines.join(',\n')}\n}\n`
+
+if (process.argv.includes('--check')) {
+  if (existsSync(FILE) && readFileSync(FILE, 'utf8') === text) process.exit(0)
+  console.error('server/openapi/answers.json says other than the types do: run npm run openapi.')
+  process.exit(1)
+}
+mkdirSync(dirname(FILE), { recursive: true })
+writeFileSync(FILE, text)
+console.log(`${schemas.length} schemas in server/openapi/answers.json`)
+
+function linked(key, value) {
+  if (key !== '$ref') return value
+  return `#/components/schemas/${names.get(decodeURIComponent(value.replace('#/definitions/', '')))}`
+}
+
+/** A name that OpenAPI allows: Fact<Placement> is Fact.Placement, and a type without a name is called by its members. */
+function nameOf(type) {
+  const members = type.replace(/(['\w-]+)\??:[^;{}]*;/g, '$1.')
+  return members
+    .replace(/[^\w-]+/g, '.')
+    .replace(/^\.|\.$/g, '')
+    .slice(0, MOST_CHARACTERS)
+}
+
+function freeName(wanted) {
+  const taken = new Set(names.values())
+  for (let i = 1; ; i++) {
+    const name = i === 1 ? wanted : `${wanted}.${i}`
+    if (!taken.has(name)) return name
+  }
+}

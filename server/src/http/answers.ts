@@ -1,0 +1,135 @@
+import type {
+  Advice,
+  BatchState,
+  DiscardReason,
+  Finding,
+  Id,
+  Instant,
+  InstrumentState,
+  ItemCard,
+  ItemStanding,
+  ItemState,
+  KitchenState,
+  Learned,
+  LimitsState,
+  Lineage,
+  LineageBar,
+  LotState,
+  MethodState,
+  Role,
+  Seal,
+  SealedEntry,
+  ShownBake,
+  Standing,
+  UnitCard,
+  UnitState,
+  VesselState,
+} from '@logged-thermal/core'
+
+/**
+ * What every route that answers JSON answers, by its name. `npm run openapi` makes the schemas of the OpenAPI document of
+ * these types, so that a client can be generated; a route names its own by `@Answers`.
+ */
+export interface Answers {
+  Login: LoginKitchen[]
+  Shift: { shift: { kitchen: Id; person: Id; open: boolean } | null }
+  Locked: { locked: true }
+  Posted: { now: Instant; results: PostResult[] }
+  Line: LineAnswer
+  Batch: { now: Instant; batch: BatchState; standing: Standing; findings: Finding[] }
+  BatchEntries: { entries: SealedEntry[] }
+  Bakes: { bakes: ShownBake[] }
+  Learned: { learned: Record<string, Learned> }
+  Store: { now: Instant; seq: number; units: UnitCard[]; items: ItemCard[] }
+  DueToday: { now: Instant; due: Due[] }
+  Barred: { bars: Record<Id, LineageBar> }
+  Discarded: { totals: DiscardTotal[] }
+  Found: { found: Found[] }
+  Search: { items: ItemCard[] }
+  Item: ItemAnswer
+  Lineage: Lineage
+  Calendar: { path: string }
+  Clock: { now: Instant }
+  Live: { live: true }
+  Ready: { ready: true }
+  Problem: ProblemDetails
+}
+
+/** All that a tablet needs to show the Line and go on by itself: facts as of entry `seq`. */
+export interface LineAnswer {
+  now: Instant
+  seq: number
+  kitchen: { id: Id; name: string; zone: string; unit: 'C' | 'F' }
+  people: { id: Id; name: string; role: Role; job: string }[]
+  /** Codes of batches that were given already. */
+  codes: string[]
+  handover: KitchenState['handover'] | null
+  delegate: KitchenState['delegate'] | null
+  /** null: the kitchen has none yet. */
+  limits: LimitsState | null
+  methods: MethodState[]
+  instruments: InstrumentState[]
+  batches: BatchState[]
+  lots: LotState[]
+  vessels: VesselState[]
+  units: UnitState[]
+  items: ItemState[]
+}
+
+/** One item, held or gone, with the batch and the lots it was made of. */
+export interface ItemAnswer {
+  now: Instant
+  item: ItemState
+  standing: ItemStanding
+  /** What it was made of and is held by. */
+  bar: LineageBar | null
+  batch: { state: BatchState; standing: Standing; cleared: boolean } | null
+  lots: LotState[]
+}
+
+/** A kitchen with those who may open a shift in it. */
+export interface LoginKitchen {
+  id: Id
+  name: string
+  people: { id: Id; name: string; role: Role; job: string }[]
+}
+
+/** An item that goes or is asked about, in short. */
+export interface Due extends Pick<ItemStanding, 'asks' | 'why' | 'until' | 'daysLeft'> {
+  item: ItemCard
+  advice: Pick<Advice, 'kind' | 'by' | 'time' | 'source'>
+}
+
+/** Something with a code: an item, a batch or a lot. */
+export interface Found {
+  type: 'item' | 'batch' | 'lot'
+  id: Id
+  code: string
+  name: string
+  /** It is still held, or goes on. */
+  live: boolean
+}
+
+/** What was thrown away for a reason: how many, and what they weighed (g) and cost (cents) as far as that is known. */
+export interface DiscardTotal {
+  reason: DiscardReason
+  items: number
+  grams: number
+  cost: number
+}
+
+export type PostResult =
+  | { id: Id | null; outcome: 'accepted' | 'already there'; seal: Seal }
+  | { id: Id | null; outcome: 'refused'; status: number; code: string; field: string; sentence: string }
+
+/** A failure, as RFC 9457 problem details. */
+export interface ProblemDetails {
+  /** urn:logged-thermal:problem:… */
+  type: string
+  /** The code of it. */
+  title: string
+  status: number
+  /** A sentence for a person. */
+  detail: string
+  field?: string
+}

@@ -1,0 +1,5 @@
+import { Module } from '@nestjs/common'
+import { MethodsController } from './methods.controller'
+
+@Module({ controllers: [MethodsController] })
+export class MethodsModule {}
