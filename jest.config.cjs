@@ -32,6 +32,7 @@ const project = (name, more = {}) => ({
   rootDir: `<rootDir>/${name}`,
   testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}'],
   testEnvironment: 'node',
+  setupFiles: ['<rootDir>/../core/src/test/runs.ts'],
   transform,
   moduleNameMapper,
   ...more,

@@ -5,6 +5,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { setFlagsFromString } from 'node:v8'
 import { runInNewContext } from 'node:vm'
+import { benchIdle } from './idle.mjs'
 import { ensureBuilt, ensureInstalled } from './install.mjs'
 import { openCluster } from './postgres.mjs'
 import { output, ROOT, run, tell } from './run.mjs'
@@ -14,7 +15,9 @@ async function bench() {
   await ensureBuilt()
   // `npm run bench -- store` measures the cold store alone, over years of history: ten minutes.
   const storeAlone = process.argv.includes('store')
-  if (!storeAlone) benchCore()
+  // `npm run bench -- idle` measures a tablet that nobody touches: three minutes.
+  const idleAlone = process.argv.includes('idle')
+  if (!storeAlone && !idleAlone) benchCore()
   const cluster = await openCluster(mkdtempSync(join(tmpdir(), 'lt-bench-')))
   const env = {
     ...process.env,
@@ -23,7 +26,11 @@ async function bench() {
     LT_WEB_ROOT: join(ROOT, 'web/dist'),
   }
   try {
-    output(process.execPath, ['server/dist/commands/prepare.js', '--empty'], { env })
+    output(process.execPath, ['server/dist/commands/prepare.js', ...(idleAlone ? [] : ['--empty'])], { env })
+    if (idleAlone) {
+      process.exitCode = await benchIdle(env)
+      return
+    }
     if (!storeAlone) process.exitCode = await run(process.execPath, ['benchmarks/dist/benchmarks.js'], { env })
     const stored = await run(process.execPath, ['--max-old-space-size=3072', 'benchmarks/dist/store.js'], {
       env,

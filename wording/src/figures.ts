@@ -82,8 +82,14 @@ export function shortDate(day: Day, { locale }: Reader): string {
 }
 
 function onCalendar(day: Day, locale: Locale, shown: Intl.DateTimeFormatOptions): string {
-  return new Intl.DateTimeFormat(locale, { ...shown, timeZone: 'UTC' }).format(new Date(`${day}T12:00:00Z`))
+  const asked = `${locale} ${Object.keys(shown).join()}`
+  let format = formats.get(asked)
+  if (!format) formats.set(asked, (format = new Intl.DateTimeFormat(locale, { ...shown, timeZone: 'UTC' })))
+  return format.format(new Date(`${day}T12:00:00Z`))
 }
+
+/** Making one costs more than a hundred uses. */
+const formats = new Map<string, Intl.DateTimeFormat>()
 
 /** A length of time, said shortly: '17 s', '4 min', '3 h 22 min', '2 days'. */
 export function span(ms: number): string {

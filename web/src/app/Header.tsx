@@ -1,19 +1,17 @@
 import { useState, type ReactNode } from 'react'
 import { Link, useLocation } from 'react-router'
-import { actionWord, clock, span } from '@logged-thermal/wording'
+import { actionWord, clock, span, type Reader } from '@logged-thermal/wording'
 import { Key } from '../parts/Key'
 import { useHand, useJudged, useLine } from './kitchen'
-import { useNow } from './now'
+import { useNow, useTold } from './now'
 import { isUnsent } from './sender'
 import { PeopleSheet } from './PeopleSheet'
 import { useAppSelector } from './store'
 
 /** A view's sentence, what is still kept on this tablet, who is logging, and the kitchen's clock. */
 export function Header({ children, seconds = false }: { children: ReactNode; seconds?: boolean }) {
-  const now = useNow()
   const { person, reader, open } = useHand(useLine())
   const [choosing, setChoosing] = useState(false)
-  const shown = clock(now, reader)
   return (
     <header className="head">
       {children}
@@ -25,12 +23,20 @@ export function Header({ children, seconds = false }: { children: ReactNode; sec
           {person?.name ?? 'tap your name'}
         </Key>
       )}
-      <time className="clock" dateTime={new Date(now).toISOString()}>
-        {shown}
-        {seconds && <small>:{String(Math.floor(now / 1000) % 60).padStart(2, '0')}</small>}
-      </time>
+      <WallClock reader={reader} seconds={seconds} />
       <PeopleSheet open={choosing} onClose={() => setChoosing(false)} />
     </header>
+  )
+}
+
+/** The kitchen's clock. */
+function WallClock({ reader, seconds }: { reader: Reader; seconds: boolean }) {
+  const now = useNow()
+  return (
+    <time className="clock" dateTime={new Date(now).toISOString()}>
+      {clock(now, reader)}
+      {seconds && <small>:{String(Math.floor(now / 1000) % 60).padStart(2, '0')}</small>}
+    </time>
   )
 }
 
@@ -41,15 +47,16 @@ function RescueNear() {
 }
 
 function RescueBlock() {
-  const now = useNow()
   const line = useLine()
   const { reader } = useHand(line)
-  const first = useJudged(line, now).find(({ asks }) => asks.kind === 'rescue')
+  const first = useJudged(line).find(({ asks }) => asks.kind === 'rescue')
+  const by = first?.asks.kind === 'rescue' ? first.asks.by : 0
+  const left = useTold((now) => span(Math.max(0, by - now)))
   if (first?.asks.kind !== 'rescue') return null
   const { batch, asks } = first
   return (
     <Link className="rescue-near" to={`/bench/${batch.id}`}>
-      <strong>{span(Math.max(0, asks.by - now))}</strong>
+      <strong>{left}</strong>
       <span>
         {batch.method.name}
         <small>

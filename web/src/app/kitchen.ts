@@ -1,4 +1,6 @@
 import { useMemo } from 'react'
+import { createSelector } from '@reduxjs/toolkit'
+import isSame from 'fast-deep-equal'
 import {
   attention,
   forecastOf,
@@ -20,7 +22,8 @@ import {
 import type { Reader } from '@logged-thermal/wording'
 import { useLearnedQuery, useShiftQuery } from './api'
 import { foldLine, type LineData, type PersonOnList } from './lineData'
-import { useAppSelector } from './store'
+import { useAsOf } from './now'
+import { useAppSelector, type RootState } from './store'
 
 /** A batch as it stands now: its facts, what core finds, and what it asks for. */
 export interface JudgedBatch {
@@ -34,14 +37,18 @@ export interface JudgedBatch {
 
 /** The kitchen with what is still on this tablet folded on top; null until it is loaded. */
 export function useLine(): LineData | null {
-  const line = useAppSelector((state) => state.line)
-  const outbox = useAppSelector((state) => state.outbox)
-  return useMemo(() => {
+  return useAppSelector(selectLine)
+}
+
+/** One folded kitchen for every part of the page that asks. */
+const selectLine = createSelector(
+  [(state: RootState) => state.line, (state: RootState) => state.outbox],
+  (line, outbox) => {
     if (!line) return null
     const unsent = outbox.filter(({ refusal, seq }) => refusal === null && (seq === null || seq > line.seq))
     return unsent.reduce((folded, { claim }) => foldLine(folded, { claim, seal: null }), line)
-  }, [line, outbox])
-}
+  },
+)
 
 const NOTHING_LEARNED: Means['learned'] = {}
 
@@ -97,23 +104,37 @@ export function judgedAt(batch: BatchState, zone: string, means: Means, now: Ins
   const findings = judge.findings(now)
   const asks = attention(batch, findings, { zone, means }, now)
   const forecast = forecastOf(batch, findings, means)
-  const one = { batch, findings, standing: batchStanding(findings), asks, forecast }
+  const fresh = { batch, findings, standing: batchStanding(findings), asks, forecast }
+  // Looked at again and found the same, it is the same: nothing is drawn anew for it.
+  const one = known?.means === means && isSame(known.one, fresh) ? known.one : fresh
   const changes = [judge.nextAt(), 'at' in asks ? asks.at : null, 'by' in asks ? asks.by : null]
   const next = changes.filter((at): at is Instant => at !== null && at > now)
   found.set(batch, { means, from: now, until: Math.min(now + LOOKED_AT_AGAIN, ...next), one })
   return one
 }
 
-/** Every batch that is not thrown away, the most urgent first. */
-export function useJudged(line: LineData | null, now: number): JudgedBatch[] {
+/** Every batch that is not thrown away, the most urgent first: another list once an entry or time alone changes one. */
+export function useJudged(line: LineData | null): readonly JudgedBatch[] {
   const means = useMeans(line)
-  return useMemo(() => {
-    if (!line) return []
-    return line.batches
-      .map((batch) => judgedAt(batch, line.kitchen.zone, means, now))
-      .filter(({ asks }) => asks.kind !== 'closed')
-      .sort((a, b) => urgency(a.asks, now) - urgency(b.asks, now))
-  }, [line, means, now])
+  return useAsOf((now) => (line ? judgedLine(line, means, now) : NOTHING_JUDGED))
+}
+
+const NOTHING_JUDGED: readonly JudgedBatch[] = []
+const judgedLines = new WeakMap<
+  LineData,
+  { means: Means; judged: readonly JudgedBatch[]; list: readonly JudgedBatch[] }
+>()
+
+/** The batches of a line as they stand at an instant: the very same list while each of them is the same. */
+export function judgedLine(line: LineData, means: Means, now: Instant): readonly JudgedBatch[] {
+  const judged = line.batches.map((batch) => judgedAt(batch, line.kitchen.zone, means, now))
+  const known = judgedLines.get(line)
+  if (known && known.means === means && judged.every((one, i) => one === known.judged[i])) return known.list
+  const list = judged
+    .filter(({ asks }) => asks.kind !== 'closed')
+    .sort((a, b) => urgency(a.asks, now) - urgency(b.asks, now))
+  judgedLines.set(line, { means, judged, list })
+  return list
 }
 
 /** Who logs here, with what, in which unit. */
@@ -133,10 +154,12 @@ export function useHand(line: LineData | null): Hand {
   const first = line?.instruments.find(({ kind }) => kind === 'probe') ?? null
   const { instrument } = tablet
   const scale: TemperatureScale = (person && tablet.units[person.id]) || (line?.kitchen.unit ?? 'C')
+  const zone = line?.kitchen.zone ?? 'UTC'
+  const reader = useMemo((): Reader => ({ scale, zone, locale: 'en-GB' }), [scale, zone])
   return {
     person,
     instrument: instrument === 'first' ? first : (line?.instruments.find(({ id }) => id === instrument.id) ?? null),
-    reader: { scale, zone: line?.kitchen.zone ?? 'UTC', locale: 'en-GB' },
+    reader,
     open: shift?.open ?? false,
   }
 }

@@ -11,12 +11,13 @@ import {
   type Claim,
   type Edge,
   type Id,
+  type Instant,
   type Of,
 } from '@logged-thermal/core'
 import { useEnter } from '../app/enter'
 import { Header } from '../app/Header'
 import { useHand, useJudged, useLine, useMeans, type JudgedBatch } from '../app/kitchen'
-import { useNow } from '../app/now'
+import { useAsOf, useNow } from '../app/now'
 import { useAppSelector } from '../app/store'
 import { useWakeLock } from '../app/wakeLock'
 import { Badge } from '../parts/Badge'
@@ -49,13 +50,25 @@ import './guide.css'
 
 /** One batch at the stove: what is asked now, the trace, the board, and why each check stands as it does. */
 export function Bench() {
-  const now = useNow()
   const line = useLine()
-  const judged = useJudged(line, now)
+  const judged = useJudged(line)
   const { id } = useParams()
   const one = id ? judged.find(({ batch }) => batch.id === id) : judged[0]
+  const isQuick = useAsOf((at) => one !== undefined && countsSeconds(one, at))
+  const now = useNow(isQuick ? 1000 : SLOW)
   if (!one) return <NoBatch known={id !== undefined} />
   return <BenchOf key={one.batch.id} one={one} others={judged.filter((other) => other !== one)} now={now} />
+}
+
+/** Off the heat, with nothing due, so often is enough, ms. */
+const SLOW = 10_000
+/** Within this of what it asks for its seconds are counted, ms. */
+const NEAR = 120_000
+
+/** Whether seconds matter to a batch: on the heat, and near the instant of what it asks for. */
+function countsSeconds({ batch, asks }: JudgedBatch, now: Instant): boolean {
+  const due = 'by' in asks ? asks.by : 'at' in asks ? asks.at : null
+  return timelineOf(batch).phase.cooking || (due !== null && Math.abs(due - now) < NEAR)
 }
 
 function NoBatch({ known }: { known: boolean }) {
@@ -115,8 +128,8 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
     else enter('step-marked', batch.id, { step, edge, reason })
   }
   const made = useAppSelector(({ justMade }) => justMade)
-  const fresh = made?.about.id === batch.id && now - made.madeAt < UNDO_MS
-  const done = fresh && made.kind !== 'reading-taken' ? made : null
+  const fresh = useAsOf((at) => made?.about.id === batch.id && at - made.madeAt < UNDO_MS)
+  const done = fresh && made && made.kind !== 'reading-taken' ? made : null
   return (
     <main className="view">
       <Header seconds={cooking}>

@@ -38,7 +38,7 @@ export function HandoverView() {
   // Anew every ten seconds: nobody watches a countdown here.
   const now = useNow(10_000)
   const minute = Math.floor(now / 60_000) * 60_000
-  const judged = useJudged(line, now)
+  const judged = useJudged(line)
   const means = useMeans(line)
   const navigate = useNavigate()
   const enter = useEnter()

@@ -8,15 +8,14 @@ import { discardOf, useStored, type StoredItem } from '../store/useStore'
 
 interface Props {
   line: LineData
-  now: number
   open: boolean
 }
 
 /** What batches left over and is kept: what it is, how it is, and its last day. The next to be thrown away first. */
-export function KeptAside({ line, now, open }: Props) {
+export function KeptAside({ line, open }: Props) {
   const enter = useEnter()
   const { reader } = useHand(line)
-  const kept = useStored(line, now).filter(({ item }) => item.what === 'by-product')
+  const kept = useStored(line, 'by-product')
   if (kept.length === 0) return null
   const isOver = ({ standing: { asks } }: StoredItem) => asks === 'discard'
   return (

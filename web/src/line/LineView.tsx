@@ -1,9 +1,10 @@
+import { memo, useMemo } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { type Reader, degrees, findingInShort, span, asksWords } from '@logged-thermal/wording'
 import { mixtureTrace, celsiusOf, type Fact, type ReadingBody } from '@logged-thermal/core'
 import { Header } from '../app/Header'
 import { useHand, useJudged, useLine, type JudgedBatch } from '../app/kitchen'
-import { useNow } from '../app/now'
+import { useAsOf, useNow, useTold } from '../app/now'
 import { Badge } from '../parts/Badge'
 import type { GateSize } from '../parts/GateWedges'
 import { HeatRibbon } from '../parts/HeatRibbon'
@@ -18,18 +19,21 @@ import { KeptAside } from './KeptAside'
 import { lineSentence } from './lineSentence'
 import './line.css'
 
+/** The ribbons move so often, ms: by two pixels. Words that count go by themselves. */
+const RIBBON_MOVES = 30_000
 const ROW: Record<GateSize, number> = { rescue: 162, due: 92, quiet: 68 }
 
 /** Every running batch, the most urgent first. */
 export function LineView() {
-  const now = useNow()
+  const now = useNow(RIBBON_MOVES)
   const line = useLine()
-  const judged = useJudged(line, now)
+  const judged = useJudged(line)
   const { reader, open } = useHand(line)
   const navigate = useNavigate()
   const [laneRef, laneWidth] = useWidth<HTMLDivElement>(690)
-  const lens = nowLens(laneWidth, now)
-  const { urgent, rest } = lineSentence(judged, now)
+  const lens = useMemo(() => nowLens(laneWidth, now), [laneWidth, now])
+  const { urgent, rest } = useTold((at) => lineSentence(judged, at))
+  const pans = useAsOf((at) => stopsDue(judged, at).length)
   return (
     <main className="view">
       <Header>
@@ -37,10 +41,10 @@ export function LineView() {
           {urgent && <strong className="urgent">{urgent} </strong>}
           {rest}
         </h1>
-        {open && stopsDue(judged, now).length > 1 && (
+        {open && pans > 1 && (
           <Key className="start-key" onClick={() => void navigate('/round')}>
             Read round
-            <small>{stopsDue(judged, now).length} pans</small>
+            <small>{pans} pans</small>
           </Key>
         )}
         {open && <Matters judged={judged} now={now} />}
@@ -64,7 +68,7 @@ export function LineView() {
             <Row key={one.batch.id} one={one} now={now} lens={lens} reader={reader} />
           ))}
           {line && <HandedOver line={line} now={now} reader={reader} open={open} running={judged.length > 0} />}
-          {line && <KeptAside line={line} now={now} open={open} />}
+          {line && <KeptAside line={line} open={open} />}
           {judged.length === 0 && (
             <p className="line-empty">
               Start a batch: it appears here as a ribbon of heat, thick while hot and thin when cold, with a gate at
@@ -84,13 +88,23 @@ function sizeOf({ asks }: JudgedBatch): GateSize {
     : 'quiet'
 }
 
-function Row({ one, now, lens, reader }: { one: JudgedBatch; now: number; lens: Lens; reader: Reader }) {
+const Row = memo(function Row({
+  one,
+  now,
+  lens,
+  reader,
+}: {
+  one: JudgedBatch
+  now: number
+  lens: Lens
+  reader: Reader
+}) {
   const { batch, findings, asks, forecast } = one
   const size = sizeOf(one)
   const height = ROW[size]
   return (
     <section className={`line-row ${size}`} aria-label={`${batch.method.name} ${batch.code}`} data-batch={batch.code}>
-      <Name one={one} now={now} reader={reader} brief={size === 'quiet'} />
+      <Name one={one} reader={reader} brief={size === 'quiet'} />
       <Link className="lane" to={`/bench/${batch.id}`} style={{ height }} tabIndex={-1}>
         <HeatRibbon
           batch={batch}
@@ -104,26 +118,17 @@ function Row({ one, now, lens, reader }: { one: JudgedBatch; now: number; lens: 
           reader={reader}
         />
       </Link>
-      <Asks one={one} now={now} reader={reader} />
+      <Asks one={one} reader={reader} />
     </section>
   )
-}
+})
 
-function Name({
-  one: { batch },
-  now,
-  reader,
-  brief,
-}: {
-  one: JudgedBatch
-  now: number
-  reader: Reader
-  brief: boolean
-}) {
+function Name({ one: { batch }, reader, brief }: { one: JudgedBatch; reader: Reader; brief: boolean }) {
   const last = batch.facts['reading-taken']
     .filter(({ void: gone }) => !gone)
     .reduce<Fact<ReadingBody> | null>((a, b) => (a && a.at > b.at ? a : b), null)
   const cooling = mixtureTrace(batch).length > 1
+  const since = useTold((now) => (last ? `${span(now - last.at)} ago` : 'not read'))
   return (
     <Link className="line-name" to={`/bench/${batch.id}`}>
       <span className="dish">{batch.method.name}</span>
@@ -131,22 +136,15 @@ function Name({
         {last ? degrees(celsiusOf(last.value.typed), reader, cooling ? 'under' : 'reach') : '–'}
       </span>
       <small>{brief ? batch.code : `${batch.code} · ${batch.vessel.name}`}</small>
-      <span className="since">{last ? `${span(now - last.at)} ago` : 'not read'}</span>
+      <span className="since">{since}</span>
     </Link>
   )
 }
 
-function Asks({
-  one: { batch, asks, standing, findings },
-  now,
-  reader,
-}: {
-  one: JudgedBatch
-  now: number
-  reader: Reader
-}) {
+function Asks({ one: { batch, asks, standing, findings }, reader }: { one: JudgedBatch; reader: Reader }) {
   const navigate = useNavigate()
-  const words = asksWords(asks, now, reader)
+  const words = useTold((now) => asksWords(asks, now, reader))
+  const late = useAsOf((now) => asks.kind === 'read' && now - asks.at >= 60_000)
   if (!words) {
     const why = 'finding' in asks && asks.finding ? findingInShort(asks.finding, reader) : ''
     return (
@@ -179,7 +177,6 @@ function Asks({
       </Link>
     )
   }
-  const late = asks.kind === 'read' && now - asks.at >= 60_000
   return (
     <div className="line-asks">
       <Key className={late ? 'late' : ''} onClick={() => void navigate(`/bench/${batch.id}`)}>

@@ -33,7 +33,7 @@ import '../board/round.css'
 export function RoundView() {
   const now = useNow()
   const line = useLine()
-  const judged = useJudged(line, now)
+  const judged = useJudged(line)
   const { reader } = useHand(line)
   const navigate = useNavigate()
   const due = stopsDue(judged, now)

@@ -21,7 +21,7 @@ export function BinRound() {
   const now = useNow()
   const line = useLine()
   const { reader, open } = useHand(line)
-  const stored = useStored(line, now)
+  const stored = useStored(line)
   const [finding, setFinding] = useState(false)
   const limits = limitsOfLine(line, now)
   if (!line || !limits) return null

@@ -1,6 +1,6 @@
-import { useState } from 'react'
+import { memo, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
-import { isClosing, itemLeft, placeOf, type Id } from '@logged-thermal/core'
+import { isClosing, itemLeft, placeOf, type Id, type LimitSet, type UnitState } from '@logged-thermal/core'
 import {
   asksWord,
   barSentence,
@@ -14,9 +14,10 @@ import {
 } from '@logged-thermal/wording'
 import { Header } from '../app/Header'
 import { useHand, useLine } from '../app/kitchen'
-import { useNow } from '../app/now'
+import { useAsOf, useNow, useTold } from '../app/now'
 import { nowLens, type Lens } from '../parts/lens'
 import { useWidth } from '../parts/useWidth'
+import { WhenSeen } from '../parts/WhenSeen'
 import { Doors } from './Doors'
 import { Inside } from './Inside'
 import { ItemKeys } from './ItemKeys'
@@ -26,16 +27,19 @@ import { limitsOfLine, useStored, whereIs, type StoredItem } from './useStore'
 import './store.css'
 
 const ROW = 78
+/** The lanes move so often, ms: by less than a pixel. */
+const LANES_MOVE = 60_000
 
 /** What is in which cold unit, what goes first and why. */
 export function ColdStore() {
-  const now = useNow()
+  const now = useNow(LANES_MOVE)
   const line = useLine()
   const { reader } = useHand(line)
-  const stored = useStored(line, now)
+  const stored = useStored(line)
   const [door, setDoor] = useState<Id | null>(null)
   const [pane, width] = useWidth<HTMLDivElement>(404)
   const limits = limitsOfLine(line, now)
+  const closing = useAsOf((at) => limits !== null && isClosing(limits.practice, reader.zone, at))
   if (!line || !limits) return null
   const counts = new Map<Id, number>()
   for (const { item } of stored) {
@@ -44,12 +48,12 @@ export function ColdStore() {
   }
   const shown = door === null ? stored : stored.filter(({ item }) => unitOf(item) === door)
   const unit = line.units.find(({ id }) => id === door) ?? null
-  const lens = nowLens(Math.max(120, width), now, 200, 0.3)
+  const lens = lensOf(width, now)
   return (
     <main className="view store-view">
       <Header>
         <h1 aria-live="polite">
-          <StoreSentence stored={stored} closing={isClosing(limits.practice, reader.zone, now)} reader={reader} />
+          <StoreSentence stored={stored} closing={closing} reader={reader} />
         </h1>
       </Header>
       <div className="store">
@@ -71,17 +75,7 @@ export function ColdStore() {
             </div>
             <ul>
               {shown.map((one) => (
-                <Row key={one.item.id} one={one} now={now} reader={reader} units={line.units}>
-                  <StoreLane
-                    one={one}
-                    units={line.units}
-                    limits={limits}
-                    now={now}
-                    lens={lens}
-                    height={ROW}
-                    reader={reader}
-                  />
-                </Row>
+                <Row key={one.item.id} one={one} reader={reader} units={line.units} limits={limits} width={width} />
               ))}
             </ul>
             {shown.length === 0 && (
@@ -185,22 +179,20 @@ function Axis({ lens, now, reader }: { lens: Lens; now: number; reader: Reader }
   )
 }
 
-function Row({
-  one,
-  now,
-  reader,
-  units,
-  children,
-}: {
+interface RowProps {
   one: StoredItem
-  now: number
   reader: Reader
-  units: Parameters<typeof whereIs>[1]
-  children: React.ReactNode
-}) {
+  units: readonly UnitState[]
+  limits: LimitSet
+  /** Of its lane, px. */
+  width: number
+}
+
+const Row = memo(function Row({ one, reader, units, limits, width }: RowProps) {
   const navigate = useNavigate()
   const { item, standing, bar } = one
-  const left = leftWords(standing, now)
+  // In minutes at the shortest.
+  const left = useTold((now) => leftWords(standing, now), 30_000)
   const says =
     bar && standing.why === 'lineage'
       ? barSentence(bar)
@@ -217,7 +209,11 @@ function Row({
           {item.code} · {measureWords(itemLeft(item))} · {whereIs(item, units)}
         </small>
       </Link>
-      <div className="store-lane">{children}</div>
+      <div className="store-lane">
+        <WhenSeen height={ROW}>
+          <Lane one={one} reader={reader} units={units} limits={limits} width={width} />
+        </WhenSeen>
+      </div>
       <div className="store-left">
         {calm ? (
           <p className="big">
@@ -233,4 +229,13 @@ function Row({
       </div>
     </li>
   )
+})
+
+function Lane({ width, ...props }: RowProps) {
+  const now = useNow(LANES_MOVE)
+  return <StoreLane {...props} now={now} lens={lensOf(width, now)} height={ROW} />
+}
+
+function lensOf(width: number, now: number): Lens {
+  return nowLens(Math.max(120, width), now, 200, 0.3)
 }

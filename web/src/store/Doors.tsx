@@ -9,7 +9,7 @@ import {
   type LimitSet,
   type UnitState,
 } from '@logged-thermal/core'
-import { clock, degrees, span, type Reader } from '@logged-thermal/wording'
+import { clock, degrees, levelDegrees, span, type Reader } from '@logged-thermal/wording'
 import { clockLens } from '../parts/lens'
 import { ColdRibbon } from './ColdRibbon'
 import type { StoreTrace } from './storeTrace'
@@ -120,6 +120,6 @@ export function warmth(unit: UnitState, limits: LimitSet, now: number, reader: R
   const excursion = excursionsOf(unit, level, now).at(-1)
   if (!excursion) return null
   return excursion.open
-    ? `over ${degrees(level.celsius, reader, 'reach')} for ${span(now - excursion.since.latest)}`
+    ? `over ${levelDegrees(level, reader)} for ${span(now - excursion.since.latest)}`
     : `read it again by ${clock(excursion.since.latest + LOOKS_APART, reader)}`
 }

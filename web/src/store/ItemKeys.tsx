@@ -1,7 +1,7 @@
 import { backOf, itemLeft, TAKEN_BACK_WITHIN, tapsOf } from '@logged-thermal/core'
 import { useEnter } from '../app/enter'
 import { useHand, useLine } from '../app/kitchen'
-import { useNow } from '../app/now'
+import { useAsOf } from '../app/now'
 import { Key } from '../parts/Key'
 import { discardOf, type StoredItem } from './useStore'
 
@@ -58,11 +58,13 @@ export function firstAction({ item, standing: { asks, why } }: StoredItem): stri
 
 /** The last tap on an item that may still be taken back; undefined where there is none. */
 export function useLastTap(item: StoredItem['item']) {
-  const now = useNow()
   const taps = item.undone ? [] : tapsOf(item)
-  return taps
-    .filter(({ void: gone, madeAt }) => !gone && now - madeAt < TAKEN_BACK_WITHIN)
+  // Of those that stand so many may still be taken back: the latest.
+  const may = useAsOf((now) => taps.filter(({ madeAt }) => now - madeAt < TAKEN_BACK_WITHIN).length)
+  return [...taps]
     .sort((a, b) => b.madeAt - a.madeAt)
+    .slice(0, may)
+    .filter(({ void: gone }) => !gone)
     .flatMap(({ entry, at }) => {
       const back = backOf(item, entry)
       return back === 'stands' ? [] : [{ entry, at, also: back.also }]

@@ -40,7 +40,7 @@ interface Props {
 export function PartsSheet({ batch, step, now, onClose, reader }: Props) {
   const line = useLine()
   const method = useMethodOf(batch)
-  const stored = useStored(line, now)
+  const stored = useStored(line)
   const [chosen, setChosen] = useState<string | null>(null)
   const one = stored.find(({ item }) => item.id === chosen)
   const wanted = (method?.components ?? []).map(({ name }) => name)

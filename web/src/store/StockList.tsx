@@ -5,7 +5,6 @@ import { asksWord, dayName, heatStatusWord, measureWords, setBy } from '@logged-
 import { sentenceOf, useFeedQuery, useLazyFoundQuery, useRenewFeedMutation, useSearchQuery } from '../app/api'
 import { Header } from '../app/Header'
 import { useHand, useLine } from '../app/kitchen'
-import { useNow } from '../app/now'
 import { Key } from '../parts/Key'
 import { StoreNav } from './StoreNav'
 import { useStored, whereIs, type StoredItem } from './useStore'
@@ -20,10 +19,9 @@ type Sort = keyof typeof SORTS
 
 /** Everything that is held as a table: by name, code, place, allergen or diet; and what is long gone. */
 export function StockList() {
-  const now = useNow(10_000)
   const line = useLine()
   const { reader } = useHand(line)
-  const stored = useStored(line, now)
+  const stored = useStored(line)
   const [text, setText] = useState('')
   const [without, setWithout] = useState<Allergen[]>([])
   const [claim, setClaim] = useState<DietClaim | null>(null)

@@ -1,4 +1,5 @@
 import { useMemo } from 'react'
+import isSame from 'fast-deep-equal'
 import {
   itemStanding,
   itemUrgency,
@@ -6,16 +7,19 @@ import {
   placeOf,
   withLineage,
   type Id,
+  type Instant,
   type ItemDiscarded,
   type LineageBar,
   type ItemStanding,
   type ItemState,
   type LimitSet,
   type Store,
+  type UnitState,
 } from '@logged-thermal/core'
 import { discardReasonOf } from '@logged-thermal/wording'
 import { useBarredQuery } from '../app/api'
 import type { LineData } from '../app/lineData'
+import { useAsOf } from '../app/now'
 
 /** An item as it stands now. */
 export interface StoredItem {
@@ -45,11 +49,14 @@ export function useBars(line: LineData | null): Record<Id, LineageBar> {
 }
 
 /** Dates and exposures move by the minute: looked at anew so often, ms. */
-const ANEW = 20_000
+const ANEW = 30_000
 
-/** Everything that is held, what has to go first on top. */
-export function useStored(line: LineData | null, now: number): StoredItem[] {
-  const then = Math.ceil(now / ANEW) * ANEW
+/**
+ * Everything that is held, what has to go first on top.
+ * @param what only these, where nothing else is shown
+ */
+export function useStored(line: LineData | null, what?: ItemState['what']): StoredItem[] {
+  const then = useAsOf((now) => Math.ceil(now / ANEW) * ANEW)
   const items = line?.items
   const units = line?.units
   const versions = line?.limits?.versions
@@ -61,14 +68,23 @@ export function useStored(line: LineData | null, now: number): StoredItem[] {
     if (!items || !units || !zone || !limits) return []
     const store = { units, limits, zone }
     return items
-      .map((item) => ({
-        item,
-        standing: withLineage(itemStanding(item, store, then), bars[item.id]),
-        bar: bars[item.id],
-      }))
+      .filter((item) => what === undefined || item.what === what)
+      .map((item) => storedAt(item, store, bars[item.id], then))
       .filter(({ standing }) => standing.asks !== 'gone')
       .sort(byUrgency)
-  }, [items, units, versions, zone, bars, then])
+  }, [items, units, versions, zone, bars, then, what])
+}
+
+const stored = new WeakMap<ItemState, StoredItem>()
+
+/** An item as it stands at an instant: the very same object while it stands as it did, so that its row is drawn once. */
+function storedAt(item: ItemState, store: Store, bar: LineageBar | undefined, at: Instant): StoredItem {
+  const standing = withLineage(itemStanding(item, store, at), bar)
+  const known = stored.get(item)
+  if (known && known.bar === bar && isSame(known.standing, standing)) return known
+  const one = { item, standing, bar }
+  stored.set(item, one)
+  return one
 }
 
 function byUrgency(a: StoredItem, b: StoredItem): number {
@@ -78,7 +94,7 @@ function byUrgency(a: StoredItem, b: StoredItem): number {
 }
 
 /** Where an item is, as people say it: 'Walk-in 1, shelf 2'; 'on the bench'. */
-export function whereIs(item: ItemState, units: LineData['units']): string {
+export function whereIs(item: ItemState, units: readonly UnitState[]): string {
   const place = placeOf(item)?.value
   const unit = units.find(({ id }) => id === place?.unit)
   if (!unit) return place?.how === 'serve' ? 'out with the guests' : place ? 'on the bench' : 'nobody said where'

@@ -1,0 +1,87 @@
+import 'reflect-metadata'
+import { MikroORM } from '@mikro-orm/postgresql'
+import { v7 as uuid } from 'uuid'
+import { addDays, dayOf, packageOf, type AnyClaim, type Instant, type LotReceived } from '@logged-thermal/core'
+import { DEMO_KITCHEN, DEMO_PEOPLE, demoClaims } from '@logged-thermal/demo'
+import {
+  append,
+  claimMaker,
+  configFrom,
+  KitchenScope,
+  ormConfig,
+  seedKitchen,
+  type Seeded,
+} from '@logged-thermal/server'
+
+const ITEMS = 500
+/** The demo's batches so often over: some twenty-five of them run. */
+const COPIES = 2
+
+/** Fills an empty database with a kitchen as busy as they come, for what a tablet costs that nobody touches. */
+async function fillBusy(): Promise<void> {
+  const now = Date.now()
+  const orm = await MikroORM.init(ormConfig(configFrom(process.env).databaseUrl))
+  try {
+    const zone = 'UTC'
+    const seeded = await seedKitchen(orm, { name: DEMO_KITCHEN, zone, people: DEMO_PEOPLE, now: now - 9 * 86_400_000 })
+    const [first, ...others] = Array.from({ length: COPIES }, () => demoClaims(seeded, zone, now))
+    const batches = others.flatMap((claims, i) => recoded(claims.filter(isOfBatch), 'BCDEFG'[i]!))
+    const lead = seeded.people.find(({ key }) => key === 'ilse')!.id
+    const claims = [...first!, ...batches, ...packages(seeded, lead, now)].sort((a, b) => a.madeAt - b.madeAt)
+    await append(new KitchenScope(orm.em.fork()), seeded.kitchenId, lead, claims)
+  } finally {
+    await orm.close()
+  }
+}
+
+/** What runs at the stove; what became items of it stays behind. */
+function isOfBatch({ about, kind }: AnyClaim): boolean {
+  return about.type === 'batch' && kind !== 'part-used' && kind !== 'portioned'
+}
+
+/** The same batches under codes of their own. */
+function recoded(claims: readonly AnyClaim[], letter: string): AnyClaim[] {
+  return claims.map((claim) =>
+    claim.kind === 'batch-started' ? { ...claim, body: { ...claim.body, code: `${claim.body.code}${letter}` } } : claim,
+  )
+}
+
+/** Milk, as it came, carton by carton. */
+function packages({ kitchenId, starter }: Seeded, by: string, now: Instant): AnyClaim[] {
+  const claim = claimMaker(kitchenId)
+  const cold = starter.units.find(({ unit }) => unit.kind === 'refrigerator' || unit.kind === 'fan refrigerator')!
+  return Array.from({ length: ITEMS }, (_, i) => {
+    const at = now - 600_000 + i
+    const lot: Omit<LotReceived, 'held'> = {
+      code: `M-${i}`,
+      ingredient: 'milk',
+      name: 'Whole milk',
+      form: null,
+      size: null,
+      supplier: 'Hollin Gate dairy',
+      useBy: addDays(dayOf(now, 'UTC'), 1 + (i % 9)),
+      pasteurized: null,
+      scheme: null,
+      treatment: null,
+      received: { typed: { value: 3.4, unit: 'C' }, instrument: starter.probe.id },
+      condition: null,
+      verdict: 'accept',
+      why: null,
+    }
+    const held = {
+      item: uuid(),
+      code: `M-${i}`,
+      measure: { value: 1000, unit: 'g' as const },
+      cost: 120,
+      unit: cold.id,
+      shelf: 1 + (i % cold.unit.shelves),
+      ...packageOf(lot, starter.limits, dayOf(at, 'UTC'), at),
+    }
+    return claim('lot-received', uuid(), at, by, { ...lot, held })
+  })
+}
+
+void fillBusy().catch((error: unknown) => {
+  console.error(error)
+  process.exitCode = 1
+})
