@@ -12,7 +12,6 @@ import {
   canonical,
   dayOf,
   GENESIS,
-  kinds,
   heldTo,
   seal,
   verifyChain,
@@ -25,6 +24,7 @@ import {
   type SealedEntry,
 } from '@logged-thermal/core'
 import {
+  claimMaker,
   configFrom,
   createApp,
   KitchenScope,
@@ -162,20 +162,7 @@ function claimsOf({ kitchenId, people, starter }: Seeded) {
   const by = people.find(({ key }) => key === 'mina')!.id
   const method = starter.methods[0]!
   const claim = <K extends Kind>(kind: K, about: Id, body: Bodies[K]): AnyClaim => {
-    const at = Date.now()
-    const subject = { type: kinds[kind].about, id: about }
-    return {
-      id: uuid(),
-      kitchen: kitchenId,
-      kind,
-      v: kinds[kind].v,
-      about: subject,
-      at,
-      madeAt: at,
-      by,
-      device: kitchenId,
-      body,
-    } as AnyClaim
+    return claimMaker(kitchenId)(kind, about, Date.now(), by, body)
   }
   return {
     by,

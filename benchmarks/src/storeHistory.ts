@@ -3,12 +3,10 @@ import {
   dayOf,
   heldTo,
   inheritedOf,
-  kinds,
   partOf,
   portionOf,
   seal,
   apply,
-  type AnyClaim,
   type BatchState,
   type Bodies,
   type ChainHead,
@@ -18,7 +16,7 @@ import {
   type Kind,
   type SealedEntry,
 } from '@logged-thermal/core'
-import { type Seeded, sha256 } from '@logged-thermal/server'
+import { claimMaker, type Seeded, sha256 } from '@logged-thermal/server'
 
 const MINUTE = 60_000
 /** Of a cooked batch, and of what is built of it. */
@@ -48,18 +46,7 @@ export function* storeHistory(
   let last = head
   let at = 0
   const enter = <K extends Kind>(kind: K, about: Id, body: Bodies[K]): SealedEntry => {
-    const claim = {
-      id: uuid(),
-      kitchen: kitchenId,
-      kind,
-      v: kinds[kind].v,
-      about: { type: kinds[kind].about, id: about },
-      at,
-      madeAt: at,
-      by,
-      device: kitchenId,
-      body,
-    } as AnyClaim
+    const claim = claimMaker(kitchenId)(kind, about, at, by, body)
     const { entry } = seal(claim, last, { recordedAt: at, offsetMinutes: 0, postedBy: by }, sha256)
     last = entry.seal
     return entry

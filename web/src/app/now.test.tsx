@@ -2,7 +2,7 @@
 import { configureStore } from '@reduxjs/toolkit'
 import { act, render, screen } from '@testing-library/react'
 import { Provider } from 'react-redux'
-import { useAsOf, useNow, useTold } from './now'
+import { useAsOf, useKitchenClock, useNow, useTold } from './now'
 
 const TEN = Date.UTC(2027, 2, 3, 10)
 let renders: string[] = []
@@ -19,6 +19,13 @@ function Due({ at }: { at: number }) {
 function Ribbon() {
   renders.push('ribbon')
   return <p>drawn {new Date(useNow(30_000)).toISOString().slice(11, 19)}</p>
+}
+
+/** Drawn once in half a minute; what is tapped says when it was tapped. */
+function Tap({ onTap }: { onTap: (at: number) => void }) {
+  useNow(30_000)
+  const clock = useKitchenClock()
+  return <button onClick={() => onTap(clock())}>tap</button>
 }
 
 const passes = (seconds: number) => act(() => jest.advanceTimersByTime(seconds * 1000))
@@ -67,4 +74,17 @@ it('moves drawings at their own pace, and all of it at once when the clock of th
   act(() => void store.dispatch({ type: 'set on' }))
   expect(screen.getByText('drawn 10:01:30')).toBeTruthy()
   expect(screen.getByText('due')).toBeTruthy()
+})
+
+it('says of a tap when it was, however seldom the screen is drawn', () => {
+  const taps: number[] = []
+  const store = configureStore({ reducer: () => ({ connection: { offsetMs: 5000 } }) })
+  render(
+    <Provider store={store}>
+      <Tap onTap={(at) => taps.push(at)} />
+    </Provider>,
+  )
+  passes(29)
+  act(() => screen.getByText('tap').click())
+  expect(taps).toEqual([TEN + 29_000 + 5000])
 })

@@ -29,6 +29,12 @@ export function useTold<T>(tell: (now: Instant) => T, everyMs = SECOND): T {
   return useMemo(() => JSON.parse(told) as T, [told])
 }
 
+/** Reads the kitchen's clock at a tap: what is entered says when it was, and not when the screen was last drawn. */
+export function useKitchenClock(): () => Instant {
+  const offsetMs = useOffset()
+  return useCallback(() => Date.now() + offsetMs, [offsetMs])
+}
+
 /** How far the kitchen's clock is ahead of this tablet's, ms. */
 function useOffset(): number {
   return useAppSelector(({ connection }) => connection.offsetMs)

@@ -95,7 +95,7 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
   const enter = useEnter()
   const phase = timelineOf(batch).phase
   const narrow = useMediaQuery('(max-width: 599px)')
-  const reading = useReading(batch, phase.of, now)
+  const reading = useReading(batch, phase.of)
   const { scale, logged } = reading
   const [sheet, setSheet] = useState<BenchSheet | null>(null)
   const [explained, setExplained] = useState<string | null>(null)
@@ -239,7 +239,6 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
         sheet={sheet}
         onSheet={setSheet}
         onMark={mark}
-        now={now}
         reader={reader}
         scale={scale}
         awake={awake}

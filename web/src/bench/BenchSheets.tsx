@@ -1,6 +1,7 @@
 import type { Edge, Finding, BatchState, Guide, TemperatureScale } from '@logged-thermal/core'
 import type { Reader } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
+import { useNow } from '../app/now'
 import type { JudgedBatch } from '../app/kitchen'
 import { DecideSheet } from '../decide/DecideSheet'
 import { EggsSheet } from '../eggs/EggsSheet'
@@ -29,7 +30,6 @@ interface Props {
   sheet: BenchSheet | null
   onSheet: (sheet: BenchSheet | null) => void
   onMark: (step: string, edge: Edge, reason?: string) => void
-  now: number
   reader: Reader
   scale: TemperatureScale
   awake: boolean
@@ -38,8 +38,10 @@ interface Props {
 
 /** Every sheet of the Bench, one at a time; none costs anything while it is closed. */
 export function BenchSheets(props: Props) {
-  const { batch, others, findings, guide, sheet, onSheet, onMark, now, reader, scale, awake, mayWrite } = props
+  const { batch, others, findings, guide, sheet, onSheet, onMark, reader, scale, awake, mayWrite } = props
   const enter = useEnter()
+  // What is entered from an open sheet is reckoned as of now, however seldom the Bench is drawn.
+  const now = useNow(sheet === null ? 10_000 : 1000)
   const close = () => onSheet(null)
   const addAt = guide.now?.key ?? batch.method.steps.at(-1)?.key ?? ''
   return (

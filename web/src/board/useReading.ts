@@ -14,6 +14,7 @@ import {
 } from '@logged-thermal/core'
 import { fieldSentence } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
+import { useKitchenClock } from '../app/now'
 import { useHand, useLine } from '../app/kitchen'
 
 /** A reading that is being taken of a batch: in which unit, when, of which pan; and what became of it. */
@@ -38,14 +39,10 @@ export interface ReadingHand {
   forget: () => void
 }
 
-export function useReading(
-  batch: BatchState,
-  of: Of,
-  now: number,
-  onLogged?: (claim: Claim<'reading-taken'>) => void,
-): ReadingHand {
+export function useReading(batch: BatchState, of: Of, onLogged?: (claim: Claim<'reading-taken'>) => void): ReadingHand {
   const { instrument, reader } = useHand(useLine())
   const enter = useEnter()
+  const clock = useKitchenClock()
   const [minutesAgo, setMinutesAgo] = useState(0)
   const [unitOnce, setUnit] = useState<TemperatureScale | null>(null)
   const [panOnce, setPan] = useState<string | null>(null)
@@ -66,7 +63,7 @@ export function useReading(
       return
     }
     const where: Where = instrument ? measures[instrument.kind] : 'core'
-    const at = minutesAgo === 0 ? {} : { at: now - minutesAgo * 60_000 }
+    const at = minutesAgo === 0 ? {} : { at: clock() - minutesAgo * 60_000 }
     const portion = pan === null || of !== 'mixture' ? {} : { portion: pan }
     const claim = enter(
       'reading-taken',
@@ -84,7 +81,7 @@ export function useReading(
   const take = (value: number) => {
     const typed = { value, unit: scale }
     const last = mixtureTrace(batch).at(-1)
-    const other = unitDoubt(typed, last ? { celsius: last.celsius, agoMs: now - last.at } : null)
+    const other = unitDoubt(typed, last ? { celsius: last.celsius, agoMs: clock() - last.at } : null)
     if (other) setAsked({ typed, other })
     else log(typed)
   }

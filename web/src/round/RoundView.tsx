@@ -86,7 +86,6 @@ export function RoundView() {
             key={here.batch.id}
             one={here}
             left={open.length}
-            now={now}
             onLogged={(claim) => logged(here.batch.id, claim)}
             onSkip={() => {
               setKept(walk.map(({ batch }) => batch.id))
@@ -198,14 +197,12 @@ function whereWords(batch: JudgedBatch['batch']): string {
 function Here({
   one,
   left,
-  now,
   onLogged,
   onSkip,
   onEnd,
 }: {
   one: JudgedBatch
   left: number
-  now: number
   onLogged: (claim: Claim<'reading-taken'>) => void
   onSkip: () => void
   onEnd: () => void
@@ -213,7 +210,7 @@ function Here({
   const { batch, findings } = one
   const { open } = useHand(useLine())
   const phase = timelineOf(batch).phase
-  const reading = useReading(batch, phase.of, now, onLogged)
+  const reading = useReading(batch, phase.of, onLogged)
   const narrow = useMediaQuery('(max-width: 599px)')
   const last = batch.facts['reading-taken'].findLast(({ void: gone }) => !gone)
   return (
