@@ -187,8 +187,8 @@ export interface Resolved {
   body?: Record<string, unknown>
   /** Egg that went in: pasteurized only out of a received lot that is. */
   egg?: LotForm
-  /** Frozen fruit that went in is of a received lot that its supplier treated. */
-  treated?: true
+  /** Whether frozen fruit that went in as treated is of a received lot that its supplier treated. */
+  treated?: boolean
   /** What stood in the lineage of an item as the lead released it: what that release answers for. */
   answers?: string[]
 }

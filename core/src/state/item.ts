@@ -11,7 +11,7 @@ import type { Bounded } from '../physics/trace/reading'
 import { inOrder, valid, type Fact } from './fact'
 
 /** Something that is held: some of a batch, a package, a by-product, a find. What was entered about it, no more. */
-export interface ItemState {
+export interface ItemState extends ItemLists {
   id: Id
   /** The entry that made it, and of what kind. */
   born: Id
@@ -36,19 +36,45 @@ export interface ItemState {
   carried: Bounded
   /** Key of the catalogue; null for what was made here, or is not known. */
   ingredient: string | null
-  moves: Fact<Moved>[]
-  opened: Fact<Record<string, never>>[]
-  splits: Fact<{ into: Id; code: string; measure: Measure }>[]
-  parts: Fact<PartUsed>[]
-  uses: Fact<ItemUse | EggsOut>[]
-  readings: Fact<{ typed: Typed; instrument: Id | null }>[]
-  /** Held and released in turn: of the kitchen's own, and of the recall of each lot, the last one stands. */
-  holds: Fact<Hold>[]
-  /** What the lead did about what went out against what stood. */
-  answers: Fact<{ reason: string }>[]
   discarded: Fact<ItemDiscarded> | null
   /** Labels printed, of all printings. */
   labels: number
+}
+
+/** What was entered about an item, in lists by what it is; several kinds of entry may add to one list. */
+export interface ItemFact {
+  moves: Moved
+  opened: Record<string, never>
+  splits: { into: Id; code: string; measure: Measure }
+  parts: PartUsed
+  uses: ItemUse | EggsOut
+  readings: { typed: Typed; instrument: Id | null }
+  /** Held and released in turn: of the kitchen's own, and of the recall of each lot, the last one stands. */
+  holds: Hold
+  /** What the lead did about what went out against what stood. */
+  answers: { reason: string }
+}
+
+export type ItemLists = { [L in keyof ItemFact]: Fact<ItemFact[L]>[] }
+
+/** The lists of an item about which nothing was entered; every list is here. */
+export const NO_FACTS: ItemLists = {
+  moves: [],
+  opened: [],
+  splits: [],
+  parts: [],
+  uses: [],
+  readings: [],
+  holds: [],
+  answers: [],
+}
+
+const LISTS = Object.keys(NO_FACTS) as (keyof ItemFact)[]
+
+/** The item with each of its facts put through a change. */
+export function eachFact(item: ItemState, change: <T>(fact: Fact<T>) => Fact<T>): ItemState {
+  const lists = Object.fromEntries(LISTS.map((list) => [list, item[list].map(change<unknown>)])) as unknown as ItemLists
+  return { ...item, ...lists, discarded: item.discarded && change(item.discarded) }
 }
 
 /** Held or let go on; by the recall of a lot, or null: by the kitchen itself. */
@@ -151,8 +177,8 @@ export function isInShell(item: Pick<ItemState, 'what' | 'ingredient' | 'facts'>
   return item.what === 'package' && eggOf(item) === 'whole' && item.facts.heat === 'raw'
 }
 
-/** Every fact of an item that a mistaken tap may have made. */
+/** Every fact of an item that a mistaken tap may have made; what the lead answered is none. */
 export function tapsOf(item: ItemState): Fact<unknown>[] {
-  const { moves, opened, splits, parts, uses, readings, holds, discarded } = item
-  return [...moves, ...opened, ...splits, ...parts, ...uses, ...readings, ...holds, ...(discarded ? [discarded] : [])]
+  const taps = LISTS.filter((list) => list !== 'answers').flatMap((list): Fact<unknown>[] => item[list])
+  return [...taps, ...(item.discarded ? [item.discarded] : [])]
 }

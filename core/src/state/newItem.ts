@@ -2,7 +2,7 @@ import type { Instant } from '../ground/instant'
 import type { Known } from '../ledger/late'
 import type { Inherited, ItemSplit, Moved, Spot } from '../ledger/storeEntries'
 import { factOf, isWaiting, valid, type Fact } from './fact'
-import type { ItemState } from './item'
+import { NO_FACTS, type ItemState } from './item'
 
 /** An item as its kind of entry makes it; who made it is added by the fold. */
 export type NewItem = Omit<ItemState, 'id' | 'born' | 'bornAs' | 'undone'>
@@ -15,14 +15,7 @@ export const NO_ITEM = {
   coldAt: null,
   carried: { least: 0, likely: 0, most: 0 },
   ingredient: null,
-  moves: [],
-  opened: [],
-  splits: [],
-  parts: [],
-  uses: [],
-  readings: [],
-  holds: [],
-  answers: [],
+  ...NO_FACTS,
   discarded: null,
   labels: 0,
 } satisfies Partial<ItemState>

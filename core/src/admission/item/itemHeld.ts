@@ -1,4 +1,4 @@
-import { withHold } from '../../state/itemChanges'
+import { withItemFact } from '../../state/itemChanges'
 import { object, text } from '../../ground/field'
 import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { isRefusal, openItem } from '../guard/openItem'
@@ -24,6 +24,7 @@ export const itemHeld: KindOf<'item-held'> = {
     return isRefusal(item) ? item : null
   },
   folds: {
-    item: (state, entry) => withHold(state, entry, { held: true, reason: entry.claim.body.reason, recall: null }),
+    item: (state, entry) =>
+      withItemFact(state, 'holds', entry, { held: true, reason: entry.claim.body.reason, recall: null }),
   },
 }

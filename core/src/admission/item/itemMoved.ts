@@ -1,5 +1,5 @@
 import { type Moved, MOVES } from '../../ledger/storeEntries'
-import { factOf } from '../../state/fact'
+import { withItemFact } from '../../state/itemChanges'
 import { MINUTE } from '../../ground/instant'
 import type { MoveShut, Refusal } from '../guard/refusal'
 import { object, oneOf } from '../../ground/field'
@@ -46,7 +46,7 @@ export const itemMoved: KindOf<'item-moved'> = {
   },
   lateAfter: 30 * MINUTE,
   folds: {
-    item: (state, entry) => ({ ...state, moves: [...state.moves, factOf(entry, entry.claim.at, entry.claim.body)] }),
+    item: (state, entry) => withItemFact(state, 'moves', entry, entry.claim.body),
   },
 }
 

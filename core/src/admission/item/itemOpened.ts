@@ -1,4 +1,4 @@
-import { factOf } from '../../state/fact'
+import { withItemFact } from '../../state/itemChanges'
 import { MINUTE } from '../../ground/instant'
 import { object } from '../../ground/field'
 import { openedAt } from '../../state/item'
@@ -32,6 +32,6 @@ export const itemOpened: KindOf<'item-opened'> = {
   },
   lateAfter: 30 * MINUTE,
   folds: {
-    item: (state, entry) => ({ ...state, opened: [...state.opened, factOf(entry, entry.claim.at, entry.claim.body)] }),
+    item: (state, entry) => withItemFact(state, 'opened', entry, entry.claim.body),
   },
 }

@@ -1,6 +1,6 @@
 import type { Typed } from '../../ground/temperature'
 import type { Id } from '../../ledger/subject'
-import { factOf } from '../../state/fact'
+import { withItemFact } from '../../state/itemChanges'
 import { MINUTE } from '../../ground/instant'
 import { id, object, typedTemperature } from '../../ground/field'
 import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
@@ -36,9 +36,6 @@ export const itemRead: KindOf<'item-read'> = {
   },
   lateAfter: 15 * MINUTE,
   folds: {
-    item: (state, entry) => ({
-      ...state,
-      readings: [...state.readings, factOf(entry, entry.claim.at, entry.claim.body)],
-    }),
+    item: (state, entry) => withItemFact(state, 'readings', entry, entry.claim.body),
   },
 }

@@ -1,4 +1,4 @@
-import { withHold } from '../../state/itemChanges'
+import { withItemFact } from '../../state/itemChanges'
 import { object, text } from '../../ground/field'
 import { isOfItsBatch } from '../../state/item'
 import { itemStanding } from '../../judgement/keeping/itemStanding'
@@ -64,7 +64,7 @@ export const itemReleased: KindOf<'item-released'> = {
       const { claim, seal } = entry
       const answers = seal?.resolved?.answers
       const hold = { held: false, reason: claim.body.reason, recall: null, ...(answers ? { answers } : {}) }
-      return withHold(state, entry, hold)
+      return withItemFact(state, 'holds', entry, hold)
     },
   },
 }

@@ -1,6 +1,6 @@
 import type { ItemSplit, Inherited } from '../../ledger/storeEntries'
 import { splitOff, inheritedOf } from '../../state/newItem'
-import { factOf } from '../../state/fact'
+import { withItemFact } from '../../state/itemChanges'
 import { id, object, text } from '../../ground/field'
 import { itemLeft } from '../../state/item'
 import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
@@ -51,6 +51,6 @@ export const itemSplit: KindOf<'item-split'> = {
   },
   begins: { item: (entry) => splitOff(entry, entry.claim.body) },
   folds: {
-    item: (state, entry) => ({ ...state, splits: [...state.splits, factOf(entry, entry.claim.at, entry.claim.body)] }),
+    item: (state, entry) => withItemFact(state, 'splits', entry, entry.claim.body),
   },
 }

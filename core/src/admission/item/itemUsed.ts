@@ -1,6 +1,5 @@
 import type { ItemUse } from '../../ledger/storeEntries'
-import { factOf } from '../../state/fact'
-import { openedBy } from '../../state/itemChanges'
+import { openedBy, withItemFact } from '../../state/itemChanges'
 import { object, oneOf } from '../../ground/field'
 import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { isRefusal, madeItem, openItem } from '../guard/openItem'
@@ -38,7 +37,6 @@ export const itemUsed: KindOf<'item-used'> = {
     return claim.body.happened ? null : needsUsable(item, claim.body.measure, read, world, claim.at)
   },
   folds: {
-    item: (state, entry) =>
-      openedBy({ ...state, uses: [...state.uses, factOf(entry, entry.claim.at, entry.claim.body)] }, entry),
+    item: (state, entry) => openedBy(withItemFact(state, 'uses', entry, entry.claim.body), entry),
   },
 }

@@ -1,4 +1,4 @@
-import { factOf } from '../../state/fact'
+import { withItemFact } from '../../state/itemChanges'
 import { object, text } from '../../ground/field'
 import { wentOutOf } from '../../state/item'
 import { ASSESSMENT_LENGTH } from '../../judgement/batch/disposition'
@@ -30,9 +30,6 @@ export const wentOutAnswered: KindOf<'went-out-answered'> = {
     return reason.trim().length < ASSESSMENT_LENGTH ? { code: 'reason short', field: 'body.reason' } : null
   },
   folds: {
-    item: (state, entry) => ({
-      ...state,
-      answers: [...state.answers, factOf(entry, entry.claim.at, entry.claim.body)],
-    }),
+    item: (state, entry) => withItemFact(state, 'answers', entry, entry.claim.body),
   },
 }

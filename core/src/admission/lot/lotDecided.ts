@@ -1,6 +1,6 @@
 import type { Id } from '../../ledger/subject'
 import { factOf } from '../../state/fact'
-import { withHold } from '../../state/itemChanges'
+import { withItemFact } from '../../state/itemChanges'
 import { id, object, oneOf, text } from '../../ground/field'
 import { BY_THE_LEAD, type KindOf } from '../guard/kindOf'
 
@@ -40,7 +40,7 @@ export const lotDecided: KindOf<'lot-decided'> = {
     lot: (state, entry) => ({ ...state, decided: factOf(entry, entry.claim.at, entry.claim.body) }),
     item: (state, entry) => {
       const { verdict, reason } = entry.claim.body
-      return withHold(state, entry, { held: verdict === 'refuse', reason, recall: null })
+      return withItemFact(state, 'holds', entry, { held: verdict === 'refuse', reason, recall: null })
     },
   },
 }

@@ -1,5 +1,5 @@
 import type { Id } from '../../ledger/subject'
-import { withHold } from '../../state/itemChanges'
+import { withItemFact } from '../../state/itemChanges'
 import { id, list, object, text } from '../../ground/field'
 import type { KindOf } from '../guard/kindOf'
 import { heldBy, unknownOf } from './recalled'
@@ -32,7 +32,7 @@ export const recallEnded: KindOf<'recall-ended'> = {
     lot: (state) => ({ ...state, recall: null }),
     item: (state, entry) => {
       const { about, body } = entry.claim
-      return withHold(state, entry, { held: false, reason: body.reason, recall: about.id })
+      return withItemFact(state, 'holds', entry, { held: false, reason: body.reason, recall: about.id })
     },
     batch: (state, { claim: { about } }) => ({
       ...state,

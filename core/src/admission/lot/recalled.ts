@@ -1,6 +1,6 @@
 import type { Id, Subject } from '../../ledger/subject'
 import { factOf } from '../../state/fact'
-import { withHold } from '../../state/itemChanges'
+import { withItemFact } from '../../state/itemChanges'
 import { flag, id, list, object, text } from '../../ground/field'
 import { isRecalledBy } from '../../state/item'
 import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
@@ -57,7 +57,9 @@ export const recalled: KindOf<'recalled'> = {
     },
     item: (state, entry) => {
       const { about, body } = entry.claim
-      return body.drill ? state : withHold(state, entry, { held: true, reason: body.reason, recall: about.id })
+      return body.drill
+        ? state
+        : withItemFact(state, 'holds', entry, { held: true, reason: body.reason, recall: about.id })
     },
     batch: (state, entry) => {
       const { at, about, body } = entry.claim

@@ -45,7 +45,7 @@ export const added: KindOf<'added'> = {
   resolve({ at, body }, read, { zone }) {
     if (catalogue[body.ingredient]?.egg != null)
       return { egg: isPasteurized(body, read, dayOf(at, zone)) ? 'pasteurized' : 'shell' }
-    return isTreated(body, read) ? { treated: true } : null
+    return body.state === 'treated' && isFrozenFruit(body.ingredient) ? { treated: isTreated(body, read) } : null
   },
   refuse(claim, read, { zone }) {
     const { step, ingredient, state, lot } = claim.body
@@ -65,8 +65,8 @@ export const added: KindOf<'added'> = {
 }
 
 /** Frozen fruit is treated where its received lot says by what. */
-function isTreated({ state, lot, ingredient }: Addition, read: Read): boolean {
-  return state === 'treated' && isTreatedLot(lotNamed(lot, read), ingredient)
+function isTreated({ lot, ingredient }: Addition, read: Read): boolean {
+  return isTreatedLot(lotNamed(lot, read), ingredient)
 }
 
 /** Pasteurized is a received lot of that form, accepted and in date. */
@@ -82,7 +82,9 @@ function lotNamed(lot: string | null, read: Read): LotState | null {
 function asResolved({ body }: Claim<'added'>, seal: Seal | null): Addition {
   if (seal === null || seal.rules === undefined) return body
   if (body.state === 'pasteurized lot' && seal.resolved?.egg !== 'pasteurized') return { ...body, state: 'as it is' }
-  if (body.state === 'treated' && isFrozenFruit(body.ingredient) && !seal.resolved?.treated)
-    return { ...body, state: 'frozen' }
-  return body
+  const treated = seal.resolved?.treated ?? body.ingredient !== ASKED_BEFORE
+  return body.state === 'treated' && !treated ? { ...body, state: 'frozen' } : body
 }
+
+/** An older seal only says where fruit was treated. This is the one ingredient that was asked about then. */
+const ASKED_BEFORE = 'berry-puree'

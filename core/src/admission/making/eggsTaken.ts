@@ -1,8 +1,6 @@
 import type { EggsTaken, Bodies, Claim } from '../../ledger/entry'
-import { factOf } from '../../state/fact'
-import { openedBy } from '../../state/itemChanges'
+import { openedBy, withItemFact } from '../../state/itemChanges'
 import { outOfPackage } from '../../state/gramsTaken'
-import type { EggsOut } from '../../ledger/storeEntries'
 import { asEntered, EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { MINUTE } from '../../ground/instant'
 import { EGG_SIZES, type EggPart, type EggSize } from '../../recipe/ingredient/eggGrams'
@@ -96,11 +94,11 @@ export const eggsTaken: KindOf<'eggs-taken'> = {
   fact: asEntered,
   folds: {
     item: (state, entry) => {
-      const { at, body } = entry.claim
+      const { body } = entry.claim
       const measure = outOfPackage(body, state.measure.unit)
       const happened = body.happened ? { happened: body.happened } : {}
-      const out = measure && factOf<EggsOut>(entry, at, { measure, then: 'into a batch', ...happened })
-      return out ? openedBy({ ...state, uses: [...state.uses, out] }, entry) : state
+      if (!measure) return state
+      return openedBy(withItemFact(state, 'uses', entry, { measure, then: 'into a batch', ...happened }), entry)
     },
   },
 }

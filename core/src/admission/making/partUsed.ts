@@ -1,7 +1,6 @@
 import type { PartUsed, Part } from '../../ledger/storeEntries'
 import type { Bodies } from '../../ledger/entry'
-import { factOf } from '../../state/fact'
-import { openedBy } from '../../state/itemChanges'
+import { openedBy, withItemFact } from '../../state/itemChanges'
 import { asEntered, EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { MINUTE } from '../../ground/instant'
 import { flag, id, object, oneOf, text, typedTemperature, type Field } from '../../ground/field'
@@ -77,8 +76,7 @@ export const partUsed: KindOf<'part-used'> = {
   lateAfter: 30 * MINUTE,
   fact: asEntered,
   folds: {
-    item: (state, entry) =>
-      openedBy({ ...state, parts: [...state.parts, factOf(entry, entry.claim.at, entry.claim.body)] }, entry),
+    item: (state, entry) => openedBy(withItemFact(state, 'parts', entry, entry.claim.body), entry),
   },
 }
 

@@ -51,6 +51,21 @@ describe('the catalogue', () => {
   })
 })
 
+describe('what entries name', () => {
+  // An entry holds the key of an ingredient and the size of an egg. What they mean to the fold is theirs for ever.
+  it('keeps the part of the egg that a key stands for', () => {
+    const eggs = Object.values(catalogue).flatMap(({ key, egg }) => (egg ? [[key, egg]] : []))
+    expect(Object.fromEntries(eggs)).toEqual({ egg: 'whole', yolk: 'yolk', white: 'white' })
+  })
+
+  it('keeps the grams of an egg of a size', () => {
+    const sizes = ['US S', 'US M', 'US L', 'US XL', 'US J', 'EU S', 'EU M', 'EU L', 'EU XL'] as const
+    expect(sizes.map((size) => eggGrams('whole', size))).toEqual([38, 44, 50, 56, 63, 44, 52, 61, 68])
+    expect(eggGrams('yolk', 'US L') + eggGrams('white', 'US L')).toBeCloseTo(50, 9)
+    expect(eggGrams('yolk', 'EU M')).toBeCloseTo(17.68, 9)
+  })
+})
+
 describe('gelatine', () => {
   it('sets as firmly by mass times bloom', () => {
     expect(gelatineFor(10, 200, 250)).toBeCloseTo(8, 9)
