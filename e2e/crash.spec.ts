@@ -90,7 +90,7 @@ test('a lost database is said, and what was typed is kept until it is back', asy
       const { detail } = (await answer.json()) as { detail?: string }
       return `${answer.status()} ${detail}`
     })
-    .toBe('503 The logbook does not answer just now. Nothing was written; try again in a moment.')
+    .toBe('503 The logbook does not answer just now. Send it again in a moment: what it has already is not entered twice.')
   await page.keyboard.type('31.4')
   await page.keyboard.press('Enter')
   await expect(page.getByText('1 entry kept here.')).toBeVisible()

@@ -8,6 +8,7 @@ import { ormConfig } from './ormConfig'
 import { HealthModule } from './health/health.module'
 import { LedgerModule } from './ledger/ledger.module'
 import { LineModule } from './line/line.module'
+import { WorkersModule } from './workers/workers.module'
 import { LabelsModule } from './labels/labels.module'
 import { LiveModule } from './live/live.module'
 import { MetricsModule } from './metrics/metrics.module'
@@ -17,7 +18,7 @@ import { StoreModule } from './store/store.module'
 
 @Module({})
 export class AppModule {
-  static for({ databaseUrl, pool, logLevel, metricsToken }: Config): DynamicModule {
+  static for({ databaseUrl, pool, logLevel, metricsToken, address }: Config): DynamicModule {
     return {
       module: AppModule,
       imports: [
@@ -39,7 +40,8 @@ export class AppModule {
         MethodsModule,
         CoolingModule,
         StoreModule,
-        LabelsModule,
+        WorkersModule,
+        LabelsModule.for(address),
         HealthModule,
       ],
     }

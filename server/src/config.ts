@@ -11,10 +11,17 @@ export interface Config {
   pool: Pool
   host: string
   port: number
+  /** Where tablets open it, as https://kitchen.example:4310: what the codes on labels lead to. Where it listens, unless it is told. */
+  address: string
+  /** Run by who writes it: the description of the API is open to anybody. */
+  development: boolean
   /** Paths of a PEM certificate and key; null serves plain HTTP. */
   tls: { cert: string; key: string } | null
   /** The built web application; null serves the API alone. */
   webRoot: string | null
+  rates: Rates
+  /** Reverse proxies in front of it, whose word on the asker's address is taken. */
+  proxies: number
   logLevel: string
   /** Whoever sends it as a bearer token reads /metrics from anywhere; null: from this machine alone. */
   metricsToken: string | null
@@ -22,12 +29,18 @@ export interface Config {
 
 /** How the database is used. */
 export interface Pool {
-  /** Connections at a time. */
+  /** Connections at a time for all that reads; the logbook is written through two of its own. */
   most: number
   /** A statement that takes longer is given up, ms. */
   statementMs: number
   /** Who waits longer for a connection is told that the server is busy, ms. */
   acquireMs: number
+}
+
+/** How often in a minute an address may ask that has shown no shift, and how often a tablet may with its own. */
+export interface Rates {
+  strangers: number
+  tablets: number
 }
 
 export const USUAL_POOL: Pool = { most: 10, statementMs: 60_000, acquireMs: 30_000 }
@@ -65,6 +78,15 @@ class Environment {
   @whole(100, 600_000)
   LT_ACQUIRE_MS?: number
 
+  @whole(10, 1_000_000)
+  LT_RATE_STRANGERS?: number
+
+  @whole(10, 1_000_000)
+  LT_RATE_TABLETS?: number
+
+  @whole(0, 5)
+  LT_PROXIES?: number
+
   @IsOptional()
   @IsIn(LEVELS, { message: `LT_LOG_LEVEL has to be one of: ${LEVELS.join(', ')}.` })
   LT_LOG_LEVEL?: string
@@ -82,11 +104,26 @@ class Environment {
   @MinLength(16, { message: 'LT_METRICS_TOKEN has to have 16 characters or more.' })
   LT_METRICS_TOKEN?: string
 
+  @IsOptional()
+  @Matches(/^https?:\/\/[^/?#\s]+\/?$/, {
+    message: 'LT_ADDRESS is no address of a server: https://kitchen.example:4310.',
+  })
+  LT_ADDRESS?: string
+
   LT_HOST?: string
   LT_WEB_ROOT?: string
+  NODE_ENV?: string
 }
 
-const NUMBERS = ['LT_PORT', 'LT_POOL', 'LT_STATEMENT_MS', 'LT_ACQUIRE_MS']
+const NUMBERS = [
+  'LT_PORT',
+  'LT_POOL',
+  'LT_STATEMENT_MS',
+  'LT_ACQUIRE_MS',
+  'LT_RATE_STRANGERS',
+  'LT_RATE_TABLETS',
+  'LT_PROXIES',
+]
 
 /** Reads the environment. Throws an Error with one sentence for each fault. */
 export function configFrom(env: NodeJS.ProcessEnv): Config {
@@ -96,6 +133,7 @@ export function configFrom(env: NodeJS.ProcessEnv): Config {
   const faults = validateSync(said).flatMap(({ constraints }) => Object.values(constraints ?? {}).slice(0, 1))
   if (faults.length > 0) throw new Error(faults.join('\n'))
   const { LT_CERT: cert, LT_KEY: key } = said
+  const [host, port] = [said.LT_HOST ?? '127.0.0.1', said.LT_PORT ?? 4310]
   return {
     databaseUrl: said.DATABASE_URL,
     ownerUrl: said.DATABASE_OWNER_URL ?? said.DATABASE_URL,
@@ -104,8 +142,12 @@ export function configFrom(env: NodeJS.ProcessEnv): Config {
       statementMs: said.LT_STATEMENT_MS ?? USUAL_POOL.statementMs,
       acquireMs: said.LT_ACQUIRE_MS ?? USUAL_POOL.acquireMs,
     },
-    host: said.LT_HOST ?? '127.0.0.1',
-    port: said.LT_PORT ?? 4310,
+    host,
+    port,
+    rates: { strangers: said.LT_RATE_STRANGERS ?? 300, tablets: said.LT_RATE_TABLETS ?? 6_000 },
+    proxies: said.LT_PROXIES ?? 0,
+    address: said.LT_ADDRESS?.replace(/\/$/, '') ?? `${cert && key ? 'https' : 'http'}://${host}:${port}`,
+    development: said.NODE_ENV === 'development',
     tls: cert && key ? { cert, key } : null,
     webRoot: said.LT_WEB_ROOT ?? null,
     logLevel: said.LT_LOG_LEVEL ?? 'info',

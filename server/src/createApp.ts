@@ -1,19 +1,28 @@
 import 'reflect-metadata'
-import { existsSync, readFileSync } from 'node:fs'
-import { join } from 'node:path'
+import { readFileSync } from 'node:fs'
+import type { Server } from 'node:http'
 import { NestFactory } from '@nestjs/core'
 import { NestExpressApplication } from '@nestjs/platform-express'
 import { SwaggerModule } from '@nestjs/swagger'
 import { Logger } from 'nestjs-pino'
-import { AppModule } from './app.module'
-import type { Config } from './config'
-import { openApi } from './http/openApi'
-import { ProblemFilter } from './http/problem.filter'
-import { validation } from './http/validation'
 import compression from 'compression'
 import cookieParser from 'cookie-parser'
-import express, { type NextFunction, type Request, type Response } from 'express'
-import helmet from 'helmet'
+import type { NextFunction, Request, Response } from 'express'
+import { AppModule } from './app.module'
+import type { Config } from './config'
+import { intake } from './http/intake/intake'
+import { rates } from './http/intake/rates'
+import { openApi } from './http/openApi'
+import { ProblemFilter } from './http/problem.filter'
+import { noStore, securityHeaders } from './http/securityHeaders'
+import { validation } from './http/validation'
+import { serveWeb } from './http/webPages'
+import { cookieOf, requireShift } from './people/shift.guard'
+import { Shifts } from './people/shifts.service'
+
+/** A request whose headers, or whose body, have not come by then is given up, ms: nobody holds a connection by sending slowly. */
+const HEADERS_WITHIN = 10_000
+const REQUEST_WITHIN = 60_000
 
 /** The application, ready to listen: API under /api, health under /health, the web application everywhere else. */
 export async function createApp(config: Config): Promise<NestExpressApplication> {
@@ -21,63 +30,43 @@ export async function createApp(config: Config): Promise<NestExpressApplication>
   const httpsOptions = tls ? { httpsOptions: { cert: readFileSync(tls.cert), key: readFileSync(tls.key) } } : {}
   const app = await NestFactory.create<NestExpressApplication>(AppModule.for(config), {
     bufferLogs: true,
+    bodyParser: false,
     forceCloseConnections: true,
     ...httpsOptions,
   })
   app.useLogger(app.get(Logger))
+  const server = app.getHttpServer() as Server
+  server.headersTimeout = HEADERS_WITHIN
+  server.requestTimeout = REQUEST_WITHIN
   // Answers change by the second: nobody asks for one again by its tag.
   app.disable('etag')
-  app.use(securityHeaders(tls !== null))
+  app.use(...securityHeaders(tls !== null))
   app.use(compression())
   app.use(cookieParser())
-  app.useBodyParser('json', { limit: '1mb' })
+  app.use('/api', noStore)
+  const shifts = app.get(Shifts)
+  app.set('trust proxy', config.proxies)
+  app.use('/api', ...rates(config.rates, (request) => seenShift(request, shifts)))
+  app.use(...intake((request) => requireShift(request, shifts, 'write'), config.address))
   app.setGlobalPrefix('api', { exclude: ['health/live', 'health/ready', 'metrics'] })
   app.useGlobalPipes(validation)
   app.useGlobalFilters(new ProblemFilter())
+  if (!config.development) app.use(/^\/api\/docs/, forShifts(shifts))
   SwaggerModule.setup('api/docs', app, () => openApi(app))
   if (config.webRoot) serveWeb(app, config.webRoot)
   app.enableShutdownHooks()
   return app
 }
 
-function securityHeaders(tls: boolean) {
-  return helmet({
-    contentSecurityPolicy: {
-      useDefaults: false,
-      directives: {
-        'default-src': ["'self'"],
-        // The style library adds its rules at run time; scripts stay our own files alone.
-        'style-src': ["'self'", "'unsafe-inline'"],
-        'img-src': ["'self'", 'data:'],
-        'worker-src': ["'self'"],
-        'object-src': ["'none'"],
-        'base-uri': ["'none'"],
-        'form-action': ["'self'"],
-        'frame-ancestors': ["'none'"],
-      },
-    },
-    strictTransportSecurity: tls,
-    // Only a secure origin may be isolated; on plain HTTP the browser would complain about the header.
-    crossOriginOpenerPolicy: tls,
-    originAgentCluster: tls,
-  })
+/** The cookie of a tablet that has shown a good one before; null: a stranger. */
+function seenShift(request: Request, shifts: Shifts): string | null {
+  const cookie = cookieOf(request)
+  return cookie !== null && shifts.isSeen(cookie) ? cookie : null
 }
 
-/** Built files are named by their content and never change; every other path is the application's page. */
-function serveWeb(app: NestExpressApplication, root: string): void {
-  const page = join(root, 'index.html')
-  if (!existsSync(page)) throw new Error(`no built web application in ${root}`)
-  const [, build] = /name="lt-build" content="(\w+)"/.exec(readFileSync(page, 'utf8')) ?? []
-  // With every answer: a tablet that runs another build sends what it has and loads this one.
-  app.use((_: Request, response: Response, next: NextFunction) => {
-    if (build) response.set('Lt-Build', build)
-    next()
-  })
-  app.use('/assets', express.static(join(root, 'assets'), { immutable: true, maxAge: '365d', fallthrough: false }))
-  app.use(express.static(root, { index: false, maxAge: 0 }))
-  app.use((request: Request, response: Response, next: NextFunction) => {
-    const ours = /^\/(api|health|metrics)(\/|$)/.test(request.path)
-    if (ours || !['GET', 'HEAD'].includes(request.method)) next()
-    else response.sendFile(page, { cacheControl: false, headers: { 'Cache-Control': 'no-cache' } })
-  })
+/** Only for who works here, where a route is not Nest's to guard. */
+function forShifts(shifts: Shifts) {
+  return (request: Request, _: Response, next: NextFunction) => {
+    requireShift(request, shifts, 'read').then(() => next(), next)
+  }
 }

@@ -11,7 +11,7 @@ export { addDays, dayOf, dayOfYear, daysBetween, offsetMinutes, parseDay, startO
 export * from './temperature'
 export { parseTemperature, unitDoubt, type Neighbour, type Parsed } from './parseTemperature'
 export { canonical } from './canonical'
-export { FieldError, type FieldProblem } from './field'
+export { FieldError, isId, type FieldProblem } from './field'
 export { nextItemCode, nextSplitCode } from './itemCode'
 export { less, MEASURE_UNITS, type Measure, type MeasureUnit } from './measure'
 export { nextCode } from './nextCode'

@@ -33,17 +33,27 @@ export class ProblemFilter implements ExceptionFilter {
       return new Problem(
         503,
         'database away',
-        'The logbook does not answer just now. Nothing was written; try again in a moment.',
+        'The logbook does not answer just now. Send it again in a moment: what it has already is not entered twice.',
       )
     }
     const status = statusOf(error)
     if (status === 413)
-      return new Problem(413, 'too large', 'That is more than 1 MB. Send fewer entries at a time; nothing was written.')
+      return new Problem(
+        413,
+        'too large',
+        'That is too long for one request. Send less at a time; nothing was written.',
+      )
     if (status === 404) return new Problem(404, 'not there', 'There is nothing at this address.')
+    if (status === 415)
+      return new Problem(
+        415,
+        'not readable',
+        'The request has to be JSON, neither packed nor in other letters than UTF-8.',
+      )
     if (status === 400) return new Problem(400, 'not readable', 'The request is not readable JSON.')
     if (error instanceof HttpException) return new Problem(error.getStatus(), 'refused', error.message)
     if (status >= 400 && status < 500) return new Problem(status, 'refused', 'The request cannot be taken.')
-    return new Problem(500, 'our fault', 'Something failed on our side. Nothing was half-written.')
+    return new Problem(500, 'our fault', 'Something failed on our side. Send it again: nothing is entered twice.')
   }
 }
 

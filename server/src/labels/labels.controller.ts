@@ -1,8 +1,8 @@
-import { Controller, Get, Param, ParseUUIDPipe, Query, Req, Res } from '@nestjs/common'
+import { Controller, Get, Inject, Param, ParseUUIDPipe, Query, Res } from '@nestjs/common'
 import { ApiTags } from '@nestjs/swagger'
 import { Transform, Type } from 'class-transformer'
 import { ArrayMaxSize, ArrayMinSize, IsIn, IsInt, IsUUID, Max, Min } from 'class-validator'
-import type { Request, Response } from 'express'
+import type { Response } from 'express'
 import { dayOf, itemLevel, type Id, type ItemState } from '@logged-thermal/core'
 import { ADVISORY, FRUIT_NOTE } from '@logged-thermal/wording'
 import type { EntityManager } from '@mikro-orm/postgresql'
@@ -15,10 +15,14 @@ import { Needs, OfShift } from '../people/shift.guard'
 import type { Shift } from '../people/shifts.service'
 import { StatesRepository } from '../ledger/states.repository'
 import { HeldStore } from '../store/heldStore'
-import { labelArt, storageWords, type LabelFacts } from './labelArt'
-import { labelPicture, labelSheet, PAPERS, type Paper } from './labelSheet'
+import { Workers, type Work } from '../workers/workers.service'
+import { storageWords, type LabelFacts } from './labelArt'
+import type * as LabelsWork from './labels.work'
+import { PAPERS, type Paper } from './papers'
 import { clock } from '../clock/clock'
 import { AnswersFile } from '../http/answers.decorator'
+
+const WORK: Work<typeof LabelsWork> = { file: require.resolve('./labels.work') }
 
 class SheetQuery {
   @Transform(({ value }: { value: unknown }) => String(value).split(','))
@@ -37,6 +41,11 @@ class SheetQuery {
   paper: Paper
 }
 
+/** As many labels, copies counted, are printed at a time. */
+const MOST_LABELS = 500
+
+export const SERVER_ADDRESS = Symbol('server address')
+
 /** Labels of items, to be printed. What was printed is entered by the tablet that asked. */
 @ApiTags('labels')
 @Controller('labels')
@@ -46,6 +55,8 @@ export class LabelsController {
     private readonly scope: KitchenScope,
     private readonly held: HeldStore,
     private readonly states: StatesRepository,
+    private readonly workers: Workers,
+    @Inject(SERVER_ADDRESS) private readonly address: string,
   ) {}
 
   @Get('sheet.pdf')
@@ -53,13 +64,13 @@ export class LabelsController {
   async sheet(
     @OfShift() { kitchenId }: Shift,
     @Query() { items, copies, paper }: SheetQuery,
-    @Req() request: Request,
     @Res() response: Response,
   ) {
-    const facts = await this.facts(kitchenId, items, request)
-    const art = facts.flatMap((each) => Array<string>(copies).fill(labelArt(each, PAPERS[paper].label)))
-    response.type('application/pdf').set('Content-Disposition', 'inline; filename="labels.pdf"')
-    response.send(await labelSheet(art, paper))
+    if (items.length * copies > MOST_LABELS)
+      throw new Problem(400, 'bad field', `Print at most ${MOST_LABELS} labels at a time.`, 'copies')
+    const facts = await this.facts(kitchenId, items)
+    const pdf = await this.workers.run(WORK, 'sheet', { facts, copies, paper })
+    response.type('application/pdf').set('Content-Disposition', 'inline; filename="labels.pdf"').send(Buffer.from(pdf))
   }
 
   @Get(':id.png')
@@ -67,14 +78,13 @@ export class LabelsController {
   async picture(
     @OfShift() { kitchenId }: Shift,
     @Param('id', new ParseUUIDPipe()) id: string,
-    @Req() request: Request,
     @Res() response: Response,
   ) {
-    const [facts] = await this.facts(kitchenId, [id], request)
-    response.type('image/png').send(labelPicture(labelArt(facts!, PAPERS.roll.label), PAPERS.roll.label))
+    const [facts] = await this.facts(kitchenId, [id])
+    response.type('image/png').send(Buffer.from(await this.workers.run(WORK, 'picture', facts!)))
   }
 
-  private facts(kitchenId: Id, ids: readonly Id[], request: Request): Promise<LabelFacts[]> {
+  private facts(kitchenId: Id, ids: readonly Id[]): Promise<LabelFacts[]> {
     return this.scope.asOfOneMoment(kitchenId, async (em) => {
       const found = await this.states.some(em, kitchenId, 'item', ids)
       const missing = ids.find((id) => !found.some((item) => item.id === id))
@@ -84,7 +94,7 @@ export class LabelsController {
         em,
         kitchenId,
         ids.map((id) => found.find((item) => item.id === id)!),
-        request,
+        this.address,
       )
     })
   }
@@ -95,7 +105,7 @@ async function factsOf(
   em: EntityManager,
   kitchenId: Id,
   items: readonly ItemState[],
-  request: Request,
+  address: string,
 ): Promise<LabelFacts[]> {
   const kitchen = await em.findOneOrFail(Kitchen, { id: kitchenId })
   const people = await em.find(Person, { kitchenId })
@@ -104,7 +114,7 @@ async function factsOf(
   const reader = readerOf(kitchen)
   return items.map((item) => ({
     item,
-    address: `${request.protocol}://${request.get('host') ?? 'localhost'}/store/item/${item.id}`,
+    address: `${address}/store/item/${item.id}`,
     initials: initialsOf(people.find(({ id }) => id === item.madeBy)?.name ?? ''),
     storage: storageWords(itemLevel(item, limits, dayOf(now, kitchen.zone)), reader),
     advisory: ADVISORY,

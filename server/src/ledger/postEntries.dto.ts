@@ -1,13 +1,28 @@
 import { ApiProperty, ApiPropertyOptional } from '@nestjs/swagger'
 import type { TemperatureScale } from '@logged-thermal/core'
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsInt, IsOptional, IsUUID, Matches } from 'class-validator'
+import {
+  ArrayMaxSize,
+  ArrayMinSize,
+  IsArray,
+  IsIn,
+  IsInt,
+  IsOptional,
+  IsUUID,
+  Matches,
+  Max,
+  Min,
+} from 'class-validator'
 
 export const MOST_ENTRIES = 500
+
+const SENT_AT = { message: '"sentAt" has to be whole milliseconds since 1970.' }
 
 /** One or many entries. Each is checked by itself, so that one bad one does not hold up the others. */
 export class PostEntriesDto {
   @ApiProperty({ description: "When it was sent, by the tablet's clock, ms since 1970" })
-  @IsInt({ message: '"sentAt" has to be whole milliseconds since 1970.' })
+  @IsInt(SENT_AT)
+  @Min(0, SENT_AT)
+  @Max(Number.MAX_SAFE_INTEGER, SENT_AT)
   sentAt: number
 
   @ApiProperty({ type: 'array', items: { type: 'object' }, maxItems: MOST_ENTRIES })

@@ -43,14 +43,14 @@ export class StatesRepository {
     return read(em, 'from batch where kitchen_id = ? and not closed and not put_away order by id', [kitchenId])
   }
 
-  /** The last batches that were begun, the latest first; of one method, where it is named. */
-  lastBatches(em: SqlEntityManager, kitchenId: Id, most: number, method?: Id): Promise<BatchState[]> {
+  /** The last batches that were begun, the latest first; of one method, where it is named. A list as JSON. */
+  async lastBatches(em: SqlEntityManager, kitchenId: Id, most: number, method?: Id): Promise<string> {
     const ofMethod = method === undefined ? '' : `and state #>> '{method,id}' = ?`
-    return read(em, `from batch where kitchen_id = ? ${ofMethod} order by seq desc limit ?`, [
-      kitchenId,
-      ...(method === undefined ? [] : [method]),
-      most,
-    ])
+    const rows = await query<{ state: string }>(em, {
+      sql: `select state::text as state from batch where kitchen_id = ? ${ofMethod} order by seq desc limit ?`,
+      params: [kitchenId, ...(method === undefined ? [] : [method]), most],
+    })
+    return `[${rows.map(({ state }) => state).join()}]`
   }
 
   /** What is held: what was used up or went into the bin is history. */

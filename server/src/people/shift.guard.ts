@@ -10,8 +10,8 @@ type WithShift = Request & { shift?: Shift }
 
 /** The shift's cookie; null when the tablet has none. */
 export function cookieOf(request: Request): string | null {
-  const { [SHIFT_COOKIE]: cookie } = request.cookies as Record<string, string | undefined>
-  return cookie ?? null
+  const { [SHIFT_COOKIE]: cookie } = request.cookies as Record<string, unknown>
+  return typeof cookie === 'string' ? cookie : null
 }
 
 /**
@@ -43,13 +43,18 @@ export class ShiftGuard implements CanActivate {
     ])
     if (!access) throw new Problem(403, 'closed', 'Nobody may ask for this.')
     if (access === 'nothing') return true
-    const request = context.switchToHttp().getRequest<WithShift>()
-    const cookie = cookieOf(request)
-    const shift = cookie ? await this.shifts.find(cookie) : null
-    if (!shift) throw new Problem(401, 'no shift', 'Open a shift with your name and PIN.')
-    if (access === 'write' && !shift.open)
-      throw new Problem(401, 'locked', 'The shift is locked. Open it with your name and PIN.')
-    request.shift = shift
+    const request = context.switchToHttp().getRequest<Request>()
+    await requireShift(request, this.shifts, access)
     return true
   }
+}
+
+/** The shift of a request, looked for once. Throws a Problem where it has none, or one that may only read. */
+export async function requireShift(request: WithShift, shifts: Shifts, access: 'read' | 'write'): Promise<void> {
+  const cookie = cookieOf(request)
+  const shift = request.shift ?? (cookie === null ? null : await shifts.find(cookie))
+  if (!shift) throw new Problem(401, 'no shift', 'Open a shift with your name and PIN.')
+  if (access === 'write' && !shift.open)
+    throw new Problem(401, 'locked', 'The shift is locked. Open it with your name and PIN.')
+  request.shift = shift
 }

@@ -1,4 +1,5 @@
 import { createHash, randomBytes } from 'node:crypto'
+import { isId } from '@logged-thermal/core'
 import { Injectable } from '@nestjs/common'
 import { EntityManager } from '@mikro-orm/postgresql'
 import { KitchenScope } from '../database/kitchenScope'
@@ -16,8 +17,14 @@ export interface Shift {
   open: boolean
 }
 
+/** As many cookies are remembered as good. */
+const MOST_SEEN = 2_000
+
 @Injectable()
 export class Shifts {
+  /** Cookies that were found good since the start: who shows one is no stranger, which is known without asking the database. */
+  private readonly seen = new Set<string>()
+
   constructor(
     private readonly em: EntityManager,
     private readonly scope: KitchenScope,
@@ -40,9 +47,15 @@ export class Shifts {
     return `${kitchenId}.${token}`
   }
 
+  /** Whether a cookie was good when it was last looked for. */
+  isSeen(cookie: string): boolean {
+    return this.seen.has(cookie)
+  }
+
   /** Locks it: the Line stays readable, nothing can be entered. */
   async lock(cookie: string): Promise<void> {
     const { kitchenId, token } = split(cookie)
+    if (!isId(kitchenId)) return
     await this.scope.inKitchen(kitchenId, (em) =>
       em.execute(`update shift set locked_at = ? where kitchen_id = ? and token_hash = ?`, [
         new Date(clock.now()),
@@ -55,12 +68,16 @@ export class Shifts {
   /** The shift of a cookie; null when there is none. */
   async find(cookie: string): Promise<Shift | null> {
     const { kitchenId, token } = split(cookie)
-    if (!/^[0-9a-f-]{36}$/.test(kitchenId)) return null
+    if (!isId(kitchenId)) return null
     const rows = await this.em.execute<
       { person_id: string; device_id: string; opened_at: string; locked_at: string | null }[]
     >(`select * from shift_of(?, ?)`, [kitchenId, hashOf(token)])
     const row = rows[0]
-    if (!row) return null
+    if (!row) {
+      this.seen.delete(cookie)
+      return null
+    }
+    if (this.seen.size < MOST_SEEN) this.seen.add(cookie)
     const open = row.locked_at === null && clock.now() - Date.parse(row.opened_at) < LONGEST_SHIFT
     return { kitchenId, personId: row.person_id, deviceId: row.device_id, open }
   }

@@ -3,9 +3,6 @@ import { ApiOperation, ApiTags } from '@nestjs/swagger'
 import { IsInt, IsOptional, IsString, Length, Min } from 'class-validator'
 import { Type } from 'class-transformer'
 import type { Response } from 'express'
-import { stringify } from 'csv-stringify/sync'
-import { type ItemCard, dayOf } from '@logged-thermal/core'
-import { clock as timeOfDay, dayName, heatStatusWord, measureWords } from '@logged-thermal/wording'
 import { KitchenScope } from '../database/kitchenScope'
 import { Needs, OfShift } from '../people/shift.guard'
 import type { Shift } from '../people/shifts.service'
@@ -16,9 +13,13 @@ import { BarredRepository } from './barred.repository'
 import { dueToday } from './dueToday'
 import { StoreRepository } from './store.repository'
 import { HeldStore } from './heldStore'
+import { Workers, type Work } from '../workers/workers.service'
+import type * as StockWork from './stock.work'
 import { clock } from '../clock/clock'
 import { Answers, AnswersFile } from '../http/answers.decorator'
 import type { Answers as Answer } from '../http/answers'
+
+const WORK: Work<typeof StockWork> = { file: require.resolve('./stock.work') }
 
 class FindQuery {
   @IsString()
@@ -56,6 +57,7 @@ export class StoreController {
     private readonly states: StatesRepository,
     private readonly bars: BarredRepository,
     private readonly repository: StoreRepository,
+    private readonly workers: Workers,
   ) {}
 
   @Get()
@@ -128,41 +130,12 @@ export class StoreController {
   @AnswersFile('text/csv')
   @Header('Content-Type', 'text/csv; charset=utf-8')
   @Header('Content-Disposition', 'attachment; filename="stock.csv"')
-  stock(@OfShift() { kitchenId }: Shift) {
-    return this.scope.asOfOneMoment(kitchenId, async (em) => {
-      const kitchen = await em.findOneOrFail(Kitchen, { id: kitchenId })
-      const { zone } = kitchen
-      const items = (await this.held.items(em, kitchenId)).map(({ card }) => JSON.parse(card) as ItemCard)
-      const units = await this.held.units(em, kitchenId)
-      const reader = readerOf(kitchen)
-      const nameOf = (id: string | null) => units.find((each) => each.id === id)?.name ?? 'out'
-      const lines = items.map((card) => ({
-        code: card.code,
-        name: card.name,
-        left: measureWords(card.left),
-        where: nameOf(card.unit),
-        shelf: card.shelf ?? '',
-        made: `${dayOf(card.made, zone)} ${timeOfDay(card.made, reader)}`,
-        'last day': card.lastDay ?? (card.frozenDays === null ? '' : `frozen, ${card.frozenDays} days left`),
-        weekday: card.lastDay ? dayName(card.lastDay, reader) : '',
-        'set by': card.ruledBy,
-        heat: heatStatusWord[card.heat],
-        allergens: card.allergens.join(' '),
-        claims: card.claims.join('; '),
-        advisory: card.advisory ? 'yes' : '',
-        held: card.held ? 'yes' : '',
-      }))
-      return stringify(lines.map(plainCells), { header: true, bom: true })
-    })
+  async stock(@OfShift() { kitchenId }: Shift) {
+    const stock = await this.scope.asOfOneMoment(kitchenId, async (em) => ({
+      reader: readerOf(await em.findOneOrFail(Kitchen, { id: kitchenId })),
+      cards: (await this.held.items(em, kitchenId)).map(({ card }) => card),
+      units: (await this.held.units(em, kitchenId)).map(({ id, name }) => ({ id, name })),
+    }))
+    return this.workers.run(WORK, 'stock', stock)
   }
-}
-
-/** A cell that a spreadsheet would run as a formula is text there too. */
-function plainCells<T extends Record<string, string | number>>(line: T): Record<string, string | number> {
-  return Object.fromEntries(
-    Object.entries(line).map(([name, value]) => [
-      name,
-      typeof value === 'string' && /^[=+\-@\t]/.test(value) ? `'${value}` : value,
-    ]),
-  )
 }

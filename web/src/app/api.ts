@@ -183,5 +183,5 @@ export const {
 /** The sentence of a failed request, or of a server that is away. */
 export function sentenceOf(error: unknown): string {
   const data = (error as { data?: Partial<ProblemDetails> } | undefined)?.data
-  return data?.detail ?? 'The server does not answer. Nothing was sent; try again in a moment.'
+  return data?.detail ?? 'The server does not answer. Try again in a moment.'
 }

@@ -1,0 +1,40 @@
+import type { NextFunction, Request, RequestHandler, Response } from 'express'
+import helmet from 'helmet'
+
+/** What a browser may do with our pages: run our own files, and nothing of this machine but the screen. */
+export function securityHeaders(tls: boolean): RequestHandler[] {
+  const policies = helmet({
+    contentSecurityPolicy: {
+      useDefaults: false,
+      directives: {
+        'default-src': ["'self'"],
+        // The style library adds its rules at run time; scripts stay our own files alone.
+        'style-src': ["'self'", "'unsafe-inline'"],
+        'img-src': ["'self'", 'data:'],
+        'worker-src': ["'self'"],
+        'object-src': ["'none'"],
+        'base-uri': ["'none'"],
+        'form-action': ["'self'"],
+        'frame-ancestors': ["'none'"],
+      },
+    },
+    strictTransportSecurity: tls,
+    // Only a secure origin may be isolated; on plain HTTP the browser would complain about the header.
+    crossOriginOpenerPolicy: tls,
+    originAgentCluster: tls,
+  })
+  return [policies, permissions]
+}
+
+const WITHHELD = ['camera', 'microphone', 'geolocation', 'payment', 'usb', 'serial', 'hid', 'midi', 'display-capture']
+
+function permissions(_: Request, response: Response, next: NextFunction): void {
+  response.set('Permissions-Policy', WITHHELD.map((feature) => `${feature}=()`).join(', '))
+  next()
+}
+
+/** What the kitchen's records say is for who asked, and only now; a route may say otherwise for itself. */
+export function noStore(_: Request, response: Response, next: NextFunction): void {
+  response.set('Cache-Control', 'no-store')
+  next()
+}

@@ -1,0 +1,16 @@
+import { labelArt, type LabelFacts } from './labelArt'
+import { labelPicture, labelSheet } from './labelSheet'
+import { PAPERS, type Paper } from './papers'
+
+/** Run beside the server's thread: a label takes tens of milliseconds to draw. */
+export function sheet({ facts, copies, paper }: { facts: LabelFacts[]; copies: number; paper: Paper }) {
+  return labelSheet(
+    facts.map((each) => labelArt(each, PAPERS[paper].label)),
+    copies,
+    paper,
+  )
+}
+
+export function picture(facts: LabelFacts): Uint8Array {
+  return labelPicture(labelArt(facts, PAPERS.roll.label), PAPERS.roll.label)
+}
