@@ -1,10 +1,9 @@
-import { MikroOrmModule } from '@mikro-orm/nestjs'
 import { Module, type DynamicModule } from '@nestjs/common'
 import { LoggerModule } from 'nestjs-pino'
 import { BatchesModule } from './batches/batches.module'
 import { CoolingModule } from './cooling/cooling.module'
 import type { Config } from './config'
-import { ormConfig } from './ormConfig'
+import { DatabaseModule } from './database/database.module'
 import { HealthModule } from './health/health.module'
 import { LedgerModule } from './ledger/ledger.module'
 import { LineModule } from './line/line.module'
@@ -18,7 +17,8 @@ import { StoreModule } from './store/store.module'
 
 @Module({})
 export class AppModule {
-  static for({ databaseUrl, pool, logLevel, metricsToken, address }: Config): DynamicModule {
+  static for(config: Config): DynamicModule {
+    const { databaseUrl, logLevel, metricsToken, address, dataFolder } = config
     return {
       module: AppModule,
       imports: [
@@ -30,7 +30,7 @@ export class AppModule {
             redact: ['req.headers.cookie', 'res.headers["set-cookie"]', 'req.headers.authorization'],
           },
         }),
-        MikroOrmModule.forRoot({ ...ormConfig(databaseUrl, pool), registerRequestContext: false }),
+        DatabaseModule.for(config),
         PeopleModule,
         LedgerModule,
         LiveModule.for(databaseUrl),
@@ -42,7 +42,7 @@ export class AppModule {
         StoreModule,
         WorkersModule,
         LabelsModule.for(address),
-        HealthModule,
+        HealthModule.for(dataFolder),
       ],
     }
   }

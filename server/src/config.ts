@@ -19,6 +19,8 @@ export interface Config {
   tls: { cert: string; key: string } | null
   /** The built web application; null serves the API alone. */
   webRoot: string | null
+  /** The folder whose disk keeps the database; null: it is kept elsewhere. */
+  dataFolder: string | null
   rates: Rates
   /** Reverse proxies in front of it, whose word on the asker's address is taken. */
   proxies: number
@@ -111,6 +113,7 @@ class Environment {
   LT_ADDRESS?: string
 
   LT_HOST?: string
+  LT_DATA_FOLDER?: string
   LT_WEB_ROOT?: string
   NODE_ENV?: string
 }
@@ -146,6 +149,7 @@ export function configFrom(env: NodeJS.ProcessEnv): Config {
     port,
     rates: { strangers: said.LT_RATE_STRANGERS ?? 300, tablets: said.LT_RATE_TABLETS ?? 6_000 },
     proxies: said.LT_PROXIES ?? 0,
+    dataFolder: said.LT_DATA_FOLDER ?? null,
     address: said.LT_ADDRESS?.replace(/\/$/, '') ?? `${cert && key ? 'https' : 'http'}://${host}:${port}`,
     development: said.NODE_ENV === 'development',
     tls: cert && key ? { cert, key } : null,

@@ -51,8 +51,21 @@ export interface Answers {
   Calendar: { path: string }
   Clock: { now: Instant }
   Live: { live: true }
-  Ready: { ready: true }
+  Ready: Readiness
   Problem: ProblemDetails
+}
+
+export interface Readiness {
+  ready: boolean
+  parts: ReadyPart[]
+}
+
+export interface ReadyPart {
+  part: 'reading' | 'writing' | 'queue' | 'disk'
+  ok: boolean
+  /** How long it took to answer. */
+  ms: number
+  why?: string
 }
 
 /** All that a tablet needs to show the Line and go on by itself: facts as of entry `seq`. */

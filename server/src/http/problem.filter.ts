@@ -1,5 +1,6 @@
 import { ArgumentsHost, Catch, ExceptionFilter, HttpException, Logger } from '@nestjs/common'
 import type { Response } from 'express'
+import { isDatabaseAway, isDatabaseBusy, isDiskFull } from './databaseFault'
 import { Problem } from './problem'
 
 /** Answers every failure as RFC 9457 problem details: a sentence for a person, a code and a field for a program. */
@@ -36,6 +37,18 @@ export class ProblemFilter implements ExceptionFilter {
         'The logbook does not answer just now. Send it again in a moment: what it has already is not entered twice.',
       )
     }
+    if (isDatabaseBusy(error))
+      return new Problem(
+        503,
+        'busy',
+        'The logbook is busy. Send it again in a moment: what it has already is not entered twice.',
+      )
+    if (isDiskFull(error))
+      return new Problem(
+        507,
+        'disk full',
+        'The disk of the server is full. Nothing can be entered until there is room again.',
+      )
     const status = statusOf(error)
     if (status === 413)
       return new Problem(
@@ -61,14 +74,4 @@ function statusOf(error: unknown): number {
   if (error instanceof HttpException) return error.getStatus()
   const status = (error as { status?: unknown } | null)?.status
   return typeof status === 'number' ? status : 500
-}
-
-// Connection failures of the driver, the pool's time-out, and the server shutting down (SQLSTATE class 57P, 08).
-function isDatabaseAway(error: unknown): boolean {
-  for (let cause = error; cause instanceof Error; cause = cause.cause ?? (cause as { previous?: unknown }).previous) {
-    const code = (cause as { code?: unknown }).code
-    if (typeof code === 'string' && /^(ECONN|EPIPE|ETIMEDOUT|57P|08|53300)/.test(code)) return true
-    if (/Connection terminated|Timeout acquiring a connection|Connection ended/.test(cause.message)) return true
-  }
-  return false
 }

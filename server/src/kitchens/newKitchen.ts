@@ -1,7 +1,7 @@
 import { type AnyClaim, type Id, GENESIS, type Instant, type Role } from '@logged-thermal/core'
 import { refusalSentence } from '@logged-thermal/wording'
 import { KitchenScope } from '../database/kitchenScope'
-import { Append } from '../ledger/append.service'
+import { appendGroup, readPost } from '../ledger/appendGroup'
 import { Refold } from '../ledger/refold'
 import { type Starter, starter } from '@logged-thermal/repertoire'
 import { randomInt } from 'node:crypto'
@@ -95,8 +95,9 @@ export async function append(scope: KitchenScope, kitchenId: Id, lead: Id, claim
     claims,
     recordedAt: ({ madeAt }: AnyClaim) => madeAt,
   }
-  const outcomes = await new Append(scope, new Refold(scope)).append(post)
-  const refused = outcomes.find(({ outcome }) => outcome === 'refused')
+  await new Refold(scope).subjects(kitchenId)
+  const [outcomes] = await scope.inKitchen(kitchenId, (inside) => appendGroup(inside, [readPost(post)]))
+  const refused = outcomes!.find(({ outcome }) => outcome === 'refused')
   if (refused?.outcome === 'refused')
     throw new Error(
       `the new kitchen was refused: ${refusalSentence(refused.refusal, { scale: 'C', zone: 'UTC', locale: 'en-GB' })}`,

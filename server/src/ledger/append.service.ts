@@ -1,179 +1,82 @@
 import { Injectable } from '@nestjs/common'
-import type { SqlEntityManager } from '@mikro-orm/postgresql'
-import {
-  append,
-  canonical,
-  follows,
-  parsedClaim,
-  upcast,
-  type AnyClaim,
-  type Appended,
-  type Book,
-  type ChainHead,
-  type Id,
-  type Instant,
-  type ReadClaim,
-  type Role,
-  type Seal,
-  type States,
-  type Subject,
-  type World,
-} from '@logged-thermal/core'
-import { KitchenScope } from '../database/kitchenScope'
-import { query } from '../database/query'
+import type { Appended, Id } from '@logged-thermal/core'
+import { WritingScope } from '../database/writingScope'
 import { Problem } from '../http/problem'
-import { foldCore } from './foldCore'
-import { Projections } from './projections'
-import { foldAnew, Refold } from './refold'
-import { sha256 } from './sha256'
-import { gather, gatherStates, lockHead, write, type Gathered, type Sealed } from './statements'
-import { clock } from '../clock/clock'
+import { isDatabaseBusy } from '../http/databaseFault'
+import { appendGroup, readPost, type Post, type ReadPost } from './appendGroup'
+import { Refold } from './refold'
 
-export interface Post {
-  kitchenId: Id
-  postedBy: Id
-  /** Whose PIN came with the post and was right. */
-  signedBy: Id | null
-  clockAheadMs: number
-  claims: readonly unknown[]
-  /** Seeding alone sets this: when the server is to have recorded each claim. */
-  recordedAt?: (claim: AnyClaim) => Instant
+/** As many posts of a kitchen wait at most: then a tablet keeps its own, and sends it again. */
+const MOST_WAITING = 400
+/** As many claims go into one transaction, unless a single post has more. */
+const MOST_TOGETHER = 500
+
+interface Waiting {
+  post: ReadPost
+  done: (outcomes: Appended[]) => void
+  failed: (error: unknown) => void
 }
 
-/** The one way into the logbook. */
+/**
+ * The one way into the logbook. The posts of a kitchen wait here in a line and not in the database: what has come while
+ * one transaction ran goes into the next together, each post answered by itself.
+ */
 @Injectable()
 export class Append {
+  private readonly lines = new Map<Id, Waiting[]>()
+
   constructor(
-    private readonly scope: KitchenScope,
+    private readonly scope: WritingScope,
     private readonly refold: Refold,
   ) {}
 
-  /**
-   * Appends what can be appended, in the order sent, in one transaction; each claim is answered by itself.
-   * The kitchen's chain head is locked first, so that numbers have no gap and states are read as they will be written.
-   */
+  /** Answers every claim in the order sent. Throws a Problem with status 503 where too many posts wait already. */
   async append(post: Post): Promise<Appended[]> {
-    const parsed = post.claims.map(parsedClaim)
-    const claims = parsed.flatMap((each) => ('claim' in each ? [each.claim] : []))
-    if (claims.length === 0) return parsed.map((each) => refusedUnread(each as Unreadable))
-
-    await this.refold.subjects(post.kitchenId)
-    return this.scope.inKitchen(post.kitchenId, async (em) => {
-      const { zone, limits, core: keptBy, ...start } = await locked(em, post.kitchenId)
-      const core = await foldCore(em)
-      // Rows of newer code are read, never written over: until this server is the newer one too, another has to write.
-      if (keptBy > core) throw behindProblem()
-      const { known, roles, projections } = await gathered(em, post, claims, zone, core)
-      const sealed: Sealed[] = []
-      const book: Book = {
-        zone,
-        limits,
-        head: start,
-        known: (id) => known.get(id) ?? null,
-        role: (person) => roles.get(person) ?? null,
-        read: projections.read,
-        keep(entry, canon, folded) {
-          book.head = entry.seal
-          const { claim } = JSON.parse(canon) as { claim: AnyClaim }
-          sealed.push({ claim: entry.claim, canon, seal: entry.seal })
-          known.set(claim.id, { claim: canonical(upcast(claim)), seal: entry.seal })
-          projections.fold(folded, entry)
-        },
+    const { kitchenId } = post
+    const line = this.lines.get(kitchenId)
+    if (line && line.length >= MOST_WAITING) throw busyProblem()
+    return new Promise((done, failed) => {
+      const waiting = { post: readPost(post), done, failed }
+      if (line) line.push(waiting)
+      else {
+        this.lines.set(kitchenId, [waiting])
+        void this.serve(kitchenId)
       }
-      const outcomes: Appended[] = []
-      for (const each of parsed) {
-        if (!('claim' in each)) {
-          outcomes.push(refusedUnread(each))
-          continue
-        }
-        await loadFollowing(em, each.claim, projections, { zone, limits }, core)
-        const now = post.recordedAt?.(each.claim) ?? clock.now()
-        const { kitchenId: kitchen, postedBy, clockAheadMs } = post
-        const poster = { kitchen, postedBy, signedBy: post.signedBy, clockAheadMs, now }
-        outcomes.push(append(each.claim, poster, book, sha256))
-      }
-      if (sealed.length > 0) {
-        await query(em, write(post.kitchenId, sealed, projections.changed(), book.head, core))
-      }
-      return outcomes
     })
   }
-}
 
-type Unreadable = Exclude<ReadClaim, { claim: AnyClaim }>
-
-function refusedUnread({ id, refusal }: Unreadable): Appended {
-  return { id, outcome: 'refused', refusal }
-}
-
-async function locked(
-  em: SqlEntityManager,
-  kitchenId: Id,
-): Promise<ChainHead & { core: number; zone: string; limits: Id }> {
-  const [row] = await query<{ seq: string; hash: string; core: number; zone: string; limits: Id }>(
-    em,
-    lockHead(kitchenId),
-  )
-  if (!row) throw new RangeError(`kitchenId: ${kitchenId} has no logbook`)
-  return { ...row, seq: Number(row.seq) }
-}
-
-/** What an entry looks at beyond what it names, once that is read, and so on: most look at nothing. */
-async function loadFollowing(
-  em: SqlEntityManager,
-  claim: AnyClaim,
-  projections: Projections,
-  world: World,
-  core: number,
-): Promise<void> {
-  const asked = new Set<Id>()
-  for (;;) {
-    const missing = follows(claim, projections.read, world).filter(
-      (subject) => !projections.has(subject) && !asked.has(`${subject.type} ${subject.id}`),
-    )
-    if (missing.length === 0) return
-    // One that is not there is asked for once.
-    for (const { type, id } of missing) asked.add(`${type} ${id}`)
-    for (const row of await query<Gathered>(em, gatherStates(claim.kitchen, missing)))
-      await loadRow(em, claim.kitchen, row, projections, core)
+  /** How many posts wait, of all kitchens. */
+  waiting(): number {
+    return [...this.lines.values()].reduce((sum, { length }) => sum + length, 0)
   }
-}
 
-async function gathered(em: SqlEntityManager, post: Post, claims: readonly AnyClaim[], zone: string, core: number) {
-  const known = new Map<Id, { claim: string; seal: Seal }>()
-  const roles = new Map<Id, Role>()
-  const projections = new Projections(zone)
-  for (const row of await query<Gathered>(em, gather(post.kitchenId, claims, [post.postedBy]))) {
-    const { what, id, word, content } = row
-    if (what === 'author') roles.set(id, word as Role)
-    else if (what !== 'entry') await loadRow(em, post.kitchenId, row, projections, core)
-    else {
-      const { claim, seal: unhashed } = JSON.parse(content!) as { claim: AnyClaim; seal: Omit<Seal, 'hash'> }
-      known.set(id, { claim: canonical(upcast(claim)), seal: { ...unhashed, hash: word! } })
+  private async serve(kitchenId: Id): Promise<void> {
+    const line = this.lines.get(kitchenId)!
+    while (line.length > 0) await this.together(kitchenId, line.splice(0, howMany(line)))
+    this.lines.delete(kitchenId)
+  }
+
+  /** One transaction; where it fails for what is in it, each post has one of its own. */
+  private async together(kitchenId: Id, group: readonly Waiting[]): Promise<void> {
+    try {
+      await this.refold.subjects(kitchenId)
+      const posts = group.map(({ post }) => post)
+      const outcomes = await this.scope.inKitchen(kitchenId, (em) => appendGroup(em, posts))
+      group.forEach(({ done }, i) => done(outcomes[i]!))
+    } catch (error) {
+      if (group.length === 1 || error instanceof Problem || isDatabaseBusy(error)) {
+        for (const { failed } of group) failed(error)
+      } else for (const each of group) await this.together(kitchenId, [each])
     }
   }
-  return { known, roles, projections }
 }
 
-/** A state as this code has it: as it is stored, or folded anew where older code folded it. */
-async function loadRow(
-  em: SqlEntityManager,
-  kitchenId: Id,
-  { what, id, word, content }: Gathered,
-  projections: Projections,
-  core: number,
-): Promise<void> {
-  const subject = { type: what, id } as Subject
-  const foldedBy = Number(word)
-  if (foldedBy > core) throw behindProblem()
-  if (foldedBy < core) await foldAnew(em, kitchenId, subject, projections)
-  else projections.load(subject.type, id, JSON.parse(content!) as States[Subject['type']])
+function howMany(line: readonly Waiting[]): number {
+  let claims = 0
+  const over = line.findIndex(({ post }) => (claims += post.claims.length) > MOST_TOGETHER)
+  return over < 0 ? line.length : Math.max(1, over)
 }
 
-function behindProblem(): Problem {
-  return new Problem(
-    503,
-    'server behind',
-    'A newer version of this program keeps the records now. Send it again in a moment.',
-  )
+function busyProblem(): Problem {
+  return new Problem(503, 'busy', 'The logbook is busy. The tablet keeps this and sends it again by itself.')
 }

@@ -4,7 +4,8 @@ import type { AnyClaim, Id, Seal, SealedEntry } from '@logged-thermal/core'
 import { KitchenScope } from '../database/kitchenScope'
 import { query } from '../database/query'
 
-interface Row {
+/** An entry as it is stored. */
+export interface EntryRow {
   hash: string
   canon: string
 }
@@ -22,7 +23,7 @@ export class Entries {
   /** All entries that touched a batch, in order. */
   ofBatch(kitchenId: Id, batchId: Id): Promise<SealedEntry[]> {
     return this.scope.inKitchen(kitchenId, async (em) => {
-      const rows = await em.execute<Row[]>(
+      const rows = await em.execute<EntryRow[]>(
         `select hash, canon from entry where kitchen_id = ? and (about_id = ? or moved_to = ? or of_batch = ?) order by seq`,
         [kitchenId, batchId, batchId, batchId],
       )
@@ -31,31 +32,20 @@ export class Entries {
   }
 }
 
-/** All entries that changed a subject, in order; some that did not may be among them. */
-export async function entriesOf(em: SqlEntityManager, kitchenId: Id, subject: Id): Promise<SealedEntry[]> {
-  const rows = await query<Row>(em, {
-    sql: `select hash, canon from entry where kitchen_id = ? and seq in (
-        select seq from entry where kitchen_id = ? and about_id = ?
-        union select seq from entry_subject where kitchen_id = ? and subject_id = ?) order by seq`,
-    params: [kitchenId, kitchenId, subject, kitchenId, subject],
-  })
-  return rows.map(entryOf)
-}
-
 export async function readAfter(
   em: SqlEntityManager,
   kitchenId: Id,
   seq: number,
   most: number,
 ): Promise<SealedEntry[]> {
-  const rows = await query<Row>(em, {
+  const rows = await query<EntryRow>(em, {
     sql: `select hash, canon from entry where kitchen_id = ? and seq > ? order by seq limit ?`,
     params: [kitchenId, seq, most],
   })
   return rows.map(entryOf)
 }
 
-function entryOf({ hash, canon }: Row): SealedEntry {
+export function entryOf({ hash, canon }: EntryRow): SealedEntry {
   const { claim, seal } = JSON.parse(canon) as { claim: AnyClaim; seal: Omit<Seal, 'hash'> }
   return { claim, seal: { ...seal, hash } }
 }

@@ -6,6 +6,7 @@ import { Append } from './append.service'
 import { CurrentStates } from './currentStates.interceptor'
 import { Entries } from './entries.service'
 import { EntriesController } from './entries.controller'
+import { Metrics } from '../metrics/metrics'
 import { Refold } from './refold'
 import { StatesRepository } from './states.repository'
 
@@ -19,7 +20,11 @@ export class LedgerModule implements OnApplicationBootstrap {
   constructor(
     private readonly em: EntityManager,
     private readonly refold: Refold,
-  ) {}
+    append: Append,
+    metrics: Metrics,
+  ) {
+    metrics.gauge('lt_posts_waiting', 'Posts that wait for the logbook.', () => append.waiting())
+  }
 
   /** What older code folded is folded anew beside the work. */
   onApplicationBootstrap(): void {

@@ -1,6 +1,13 @@
 import { Client } from 'pg'
 import { v7 as uuid } from 'uuid'
-import { CORE_VERSION, isFault, standingsOf, type Finding, type SealedEntry } from '@logged-thermal/core'
+import {
+  CORE_VERSION,
+  isFault,
+  standingsOf,
+  type BatchState,
+  type Finding,
+  type SealedEntry,
+} from '@logged-thermal/core'
 import { APP_URL, openKitchen, type TestKitchen } from '../test/kitchen'
 import { Entries } from './entries.service'
 import { TABLES } from './statements'
@@ -207,6 +214,44 @@ describe('what was folded', () => {
     const live = await dump()
     expect(await rebuild(kitchen.scope, kitchen.kitchenId)).toBe((await all()).length)
     expect(await dump()).toBe(live)
+  })
+
+  it('is mended by that where it was changed, and goes on being logged to meanwhile', async () => {
+    const batch = await startedBatch('c-3')
+    await kitchen.post([kitchen.reading(batch, 61)])
+    const change = (sql: string, params: unknown[]) =>
+      kitchen.scope.inKitchen(kitchen.kitchenId, (em) => em.execute(sql, params))
+    await change(`update batch set state = '{"code": "c-3"}', seq = seq + 1000 where id = ?`, [batch])
+    await change(`insert into batch (kitchen_id, id, seq, state) values (?, ?, 1, '{"code": "x"}')`, [
+      kitchen.kitchenId,
+      uuid(),
+    ])
+    await change(`insert into edge (kitchen_id, child_id, child_type, parent_id, parent_type) values (?, ?, ?, ?, ?)`, [
+      kitchen.kitchenId,
+      uuid(),
+      'item',
+      uuid(),
+      'lot',
+    ])
+    await change('delete from item where kitchen_id = ?', [kitchen.kitchenId])
+    const another = await startedBatch('c-4')
+    const [, ...answers] = await Promise.all([
+      rebuild(kitchen.scope, kitchen.kitchenId),
+      ...Array.from({ length: 10 }, (_, i) => kitchen.post([kitchen.reading(another, 40 + i)])),
+    ])
+    expect(answers.flatMap(results).map(({ outcome }) => outcome)).toEqual(Array<string>(10).fill('accepted'))
+    const kept = () =>
+      kitchen.scope.inKitchen(kitchen.kitchenId, async (em) => ({
+        batches: await em.execute<{ id: string; state: BatchState }[]>('select id, seq, state from batch order by id'),
+        items: await em.execute<object[]>('select id, seq, state, card from item order by id'),
+        edges: await em.execute<object[]>('select * from edge order by child_id, parent_id'),
+      }))
+    const mended = await kept()
+    const readings = (id: string) => mended.batches.find((row) => row.id === id)!.state.facts['reading-taken'].length
+    expect([readings(batch), readings(another)]).toEqual([1, 10])
+    await rebuild(kitchen.scope, kitchen.kitchenId)
+    expect(await kept()).toEqual(mended)
+    expect(mended.batches.every(({ state }) => state.code !== 'x')).toBe(true)
   })
 
   it('gives the verdict that core gives', async () => {

@@ -1,17 +1,16 @@
 import { Injectable } from '@nestjs/common'
-import type { SqlEntityManager } from '@mikro-orm/postgresql'
-import { asFolded, touches, type Id, type Subject, type SubjectType } from '@logged-thermal/core'
+import { asFolded, type Id, type Subject } from '@logged-thermal/core'
 import { KitchenScope } from '../database/kitchenScope'
 import { query } from '../database/query'
-import { entriesOf, readAfter } from './entries.service'
+import { readAfter } from './entries.service'
 import { foldCore } from './foldCore'
-import { Projections } from './projections'
-import { lockHead, saveEdges, saveStates, saveSubjects, TABLES } from './statements'
+import { renewRows } from './foldSubjects'
+import { saveSubjects, TABLES } from './statements'
 
-/** Subjects folded anew in one transaction: for so long nobody else appends. */
-const PIECE = 200
+/** Subjects folded anew at a time. */
+export const PIECE = 100
 /** Entries gone through at a time for what each changes. */
-const ENTRIES = 10_000
+export const ENTRIES = 5_000
 
 /** Keeps a kitchen's states those of this code: what older code folded is folded anew; what newer code folded is left alone. */
 @Injectable()
@@ -26,22 +25,27 @@ export class Refold {
   async whole(kitchenId: Id): Promise<void> {
     if (this.current.has(kitchenId)) return
     await this.subjects(kitchenId)
-    while (await piece(this.scope, kitchenId));
+    while (await isBehind(this.scope, kitchenId, 'core')) {
+      const behind = await rowsBehind(this.scope, kitchenId)
+      if (behind.length > 0) await renewRows(this.scope, kitchenId, behind)
+      else if (!(await sayCurrent(this.scope, kitchenId))) return
+    }
     this.current.add(kitchenId)
   }
 
   /** Goes through the chain where older code said what each entry changes: then every entry of a subject is found. */
   async subjects(kitchenId: Id): Promise<void> {
     if (this.subjectsKnown.has(kitchenId)) return
-    if (await areSubjectsBehind(this.scope, kitchenId)) await findSubjects(this.scope, kitchenId)
+    if (await isBehind(this.scope, kitchenId, 'subjects_core')) await findSubjects(this.scope, kitchenId)
     this.subjectsKnown.add(kitchenId)
   }
 }
 
-function areSubjectsBehind(scope: KitchenScope, kitchenId: Id): Promise<boolean> {
+/** Whether a number of the kitchen says that older code was there last. */
+function isBehind(scope: KitchenScope, kitchenId: Id, number: 'core' | 'subjects_core'): Promise<boolean> {
   return scope.inKitchen(kitchenId, async (em) => {
     const [head] = await query<{ core: number }>(em, {
-      sql: 'select subjects_core as core from chain_head where kitchen_id = ?',
+      sql: `select ${number} as core from chain_head where kitchen_id = ?`,
       params: [kitchenId],
     })
     return head !== undefined && head.core < (await foldCore(em))
@@ -66,49 +70,37 @@ async function findSubjects(scope: KitchenScope, kitchenId: Id): Promise<void> {
   )
 }
 
-/** One piece of what is behind. Returns whether there may be more. */
-function piece(scope: KitchenScope, kitchenId: Id): Promise<boolean> {
+const BEHIND = Object.entries(TABLES)
+  .map(
+    ([type, table]) => `(select '${type}' as type, id from ${table} where kitchen_id = ? and core < ? limit ${PIECE})`,
+  )
+  .join(' union all ')
+
+/** Some of what older code folded; none: all is folded by this code or newer. */
+function rowsBehind(scope: KitchenScope, kitchenId: Id): Promise<Subject[]> {
   return scope.inKitchen(kitchenId, async (em) => {
-    const [head] = await query<{ core: number; zone: string }>(em, lockHead(kitchenId))
     const core = await foldCore(em)
-    if (!head || head.core >= core) return false
-    const behind = await query<Subject>(em, {
-      sql: `${Object.entries(TABLES)
-        .map(
-          ([type, table]) =>
-            `(select '${type}' as type, id from ${table} where kitchen_id = ? and core < ? limit ${PIECE})`,
-        )
-        .join(' union all ')} limit ${PIECE}`,
-      params: Object.keys(TABLES).flatMap(() => [kitchenId, core]),
-    })
-    if (behind.length === 0) {
-      await query(em, { sql: 'update chain_head set core = ? where kitchen_id = ?', params: [core, kitchenId] })
-      return false
-    }
-    const projections = new Projections(head.zone)
-    for (const { type, id } of behind) await foldAnew(em, kitchenId, { type, id }, projections)
-    const changed = projections.changed()
-    for (const statement of [...saveStates(kitchenId, changed, core), ...saveEdges(kitchenId, changed)])
-      await query(em, statement)
-    return true
+    const params = Object.keys(TABLES).flatMap(() => [kitchenId, core])
+    return query<Subject>(em, { sql: `${BEHIND} limit ${PIECE}`, params })
   })
 }
 
-/** Folds one subject from all its entries; only once those are known. */
-export async function foldAnew(
-  em: SqlEntityManager,
-  kitchenId: Id,
-  { type, id }: { type: SubjectType; id: Id },
-  projections: Projections,
-): Promise<void> {
-  const own = new Projections('UTC')
-  let last = 0
-  for (const sealed of await entriesOf(em, kitchenId, id)) {
-    const entry = asFolded(sealed)
-    const subjects = touches(entry.claim).filter((each) => each.type === type && each.id === id)
-    own.fold(subjects, entry)
-    if (subjects.length > 0) last = entry.seal.seq
-  }
-  const state = own.read(type, id)
-  if (state !== null) projections.renew(type, id, state, last)
+/**
+ * Under the lock, so that no older server wrote a row since. Whoever reads waits for no lock: false where another has it,
+ * and it is said another time.
+ */
+function sayCurrent(scope: KitchenScope, kitchenId: Id): Promise<boolean> {
+  return scope.inKitchen(kitchenId, async (em) => {
+    const [head] = await query(em, {
+      sql: 'select from chain_head where kitchen_id = ? for update skip locked',
+      params: [kitchenId],
+    })
+    if (!head) return false
+    const core = await foldCore(em)
+    const params = Object.keys(TABLES).flatMap(() => [kitchenId, core])
+    const behind = await query(em, { sql: `${BEHIND} limit 1`, params })
+    if (behind.length === 0)
+      await query(em, { sql: 'update chain_head set core = ? where kitchen_id = ?', params: [core, kitchenId] })
+    return true
+  })
 }

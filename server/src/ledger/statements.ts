@@ -150,8 +150,11 @@ export function write(
   }
 }
 
-/** Writes states, in the order of their keys; one statement a table. */
-export function saveStates(kitchenId: Id, changed: readonly Changed[], core: number): Statement[] {
+/**
+ * Writes states, in the order of their keys; one statement a table, which returns the ids of what it wrote.
+ * @param asOf rows that later entries than this have changed are left alone; left out: none are
+ */
+export function saveStates(kitchenId: Id, changed: readonly Changed[], core: number, asOf?: number): Statement[] {
   return TYPES.flatMap((type): Statement[] => {
     const rows = changed.filter((each) => each.type === type).sort((a, b) => (a.id < b.id ? -1 : 1))
     if (rows.length === 0) return []
@@ -160,9 +163,10 @@ export function saveStates(kitchenId: Id, changed: readonly Changed[], core: num
     const sql = `insert into ${TABLES[type]} (kitchen_id, id, ${names.join(', ')})
       select ?::uuid, (row ->> 'id')::uuid, (row ->> 'seq')::bigint, ?::integer, row -> 'state'${own.map(([, read]) => `, ${read}`).join('')}
       from jsonb_array_elements(?::jsonb) row
-      on conflict (kitchen_id, id) do update set ${names.map((name) => `${name} = excluded.${name}`).join(', ')}`
+      on conflict (kitchen_id, id) do update set ${names.map((name) => `${name} = excluded.${name}`).join(', ')}
+      ${asOf === undefined ? '' : `where ${TABLES[type]}.seq <= ?`} returning id`
     const written = rows.map(({ id, seq, state, columns }) => ({ id, seq, state, ...columns }))
-    return [{ sql, params: [kitchenId, core, JSON.stringify(written)] }]
+    return [{ sql, params: [kitchenId, core, JSON.stringify(written), ...(asOf === undefined ? [] : [asOf])] }]
   })
 }
 

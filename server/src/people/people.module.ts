@@ -1,6 +1,5 @@
 import { Global, Module } from '@nestjs/common'
 import { APP_GUARD } from '@nestjs/core'
-import { KitchenScope } from '../database/kitchenScope'
 import { LoginRepository } from './login.repository'
 import { Pins } from './pins.service'
 import { ShiftController } from './shift.controller'
@@ -10,7 +9,7 @@ import { Shifts } from './shifts.service'
 @Global()
 @Module({
   controllers: [ShiftController],
-  providers: [LoginRepository, KitchenScope, Pins, Shifts, { provide: APP_GUARD, useClass: ShiftGuard }],
-  exports: [KitchenScope, Pins, Shifts],
+  providers: [LoginRepository, Pins, Shifts, { provide: APP_GUARD, useClass: ShiftGuard }],
+  exports: [Pins, Shifts],
 })
 export class PeopleModule {}
