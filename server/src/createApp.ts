@@ -14,7 +14,7 @@ import { intake } from './http/intake/intake'
 import { rates } from './http/intake/rates'
 import { openApi } from './http/openApi'
 import { ProblemFilter } from './http/problem.filter'
-import { noStore, securityHeaders } from './http/securityHeaders'
+import { asOfNow, securityHeaders } from './http/securityHeaders'
 import { validation } from './http/validation'
 import { serveWeb } from './http/webPages'
 import { cookieOf, requireShift } from './people/shift.guard'
@@ -43,7 +43,7 @@ export async function createApp(config: Config): Promise<NestExpressApplication>
   app.use(...securityHeaders(tls !== null))
   app.use(compression())
   app.use(cookieParser())
-  app.use('/api', noStore)
+  app.use('/api', asOfNow)
   const shifts = app.get(Shifts)
   app.set('trust proxy', config.proxies)
   app.use('/api', ...rates(config.rates, (request) => seenShift(request, shifts)))

@@ -70,7 +70,6 @@ export interface ReadyPart {
 
 /** All that a tablet needs to show the Line and go on by itself: facts as of entry `seq`. */
 export interface LineAnswer {
-  now: Instant
   seq: number
   kitchen: { id: Id; name: string; zone: string; unit: 'C' | 'F' }
   people: { id: Id; name: string; role: Role; job: string }[]

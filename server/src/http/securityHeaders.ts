@@ -1,5 +1,6 @@
 import type { NextFunction, Request, RequestHandler, Response } from 'express'
 import helmet from 'helmet'
+import { clock } from '../clock/clock'
 
 /** What a browser may do with our pages: run our own files, and nothing of this machine but the screen. */
 export function securityHeaders(tls: boolean): RequestHandler[] {
@@ -33,8 +34,11 @@ function permissions(_: Request, response: Response, next: NextFunction): void {
   next()
 }
 
-/** What the kitchen's records say is for who asked, and only now; a route may say otherwise for itself. */
-export function noStore(_: Request, response: Response, next: NextFunction): void {
-  response.set('Cache-Control', 'no-store')
+/**
+ * What every answer says: it is for who asked, and only now, unless its route says otherwise; and the kitchen's clock, ms,
+ * which a tablet reads off it.
+ */
+export function asOfNow(_: Request, response: Response, next: NextFunction): void {
+  response.set({ 'Cache-Control': 'no-store', 'Lt-Now': String(clock.now()) })
   next()
 }

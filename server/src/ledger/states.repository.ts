@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common'
 import type { SqlEntityManager } from '@mikro-orm/postgresql'
-import type { BatchState, Id, ItemState, LotState, States, SubjectType } from '@logged-thermal/core'
+import type { Id, States, SubjectType } from '@logged-thermal/core'
 import { query } from '../database/query'
 import { TABLES } from './statements'
 
@@ -38,28 +38,34 @@ export class StatesRepository {
     return read(em, `from ${TABLES[type]} where kitchen_id = ? order by id`, [kitchenId])
   }
 
-  /** Batches that stand on the Line. */
-  openBatches(em: SqlEntityManager, kitchenId: Id): Promise<BatchState[]> {
-    return read(em, 'from batch where kitchen_id = ? and not closed and not put_away order by id', [kitchenId])
+  /** The same, a list as JSON: what is only handed on need not be read. */
+  allAsJson(em: SqlEntityManager, kitchenId: Id, type: SubjectType): Promise<string> {
+    return readAsJson(em, `from ${TABLES[type]} where kitchen_id = ? order by id`, [kitchenId])
   }
 
-  /** The last batches that were begun, the latest first; of one method, where it is named. A list as JSON. */
-  async lastBatches(em: SqlEntityManager, kitchenId: Id, most: number, method?: Id): Promise<string> {
+  /** Batches that stand on the Line: BatchStates as JSON. */
+  openBatches(em: SqlEntityManager, kitchenId: Id): Promise<string> {
+    return readAsJson(em, 'from batch where kitchen_id = ? and not closed and not put_away order by id', [kitchenId])
+  }
+
+  /** The last batches that were begun, the latest first; of one method, where it is named. BatchStates as JSON. */
+  lastBatches(em: SqlEntityManager, kitchenId: Id, most: number, method?: Id): Promise<string> {
     const ofMethod = method === undefined ? '' : `and state #>> '{method,id}' = ?`
-    const rows = await query<{ state: string }>(em, {
-      sql: `select state::text as state from batch where kitchen_id = ? ${ofMethod} order by seq desc limit ?`,
-      params: [kitchenId, ...(method === undefined ? [] : [method]), most],
-    })
-    return `[${rows.map(({ state }) => state).join()}]`
+    return readAsJson(em, `from batch where kitchen_id = ? ${ofMethod} order by seq desc limit ?`, [
+      kitchenId,
+      ...(method === undefined ? [] : [method]),
+      most,
+    ])
   }
 
-  /** What is held: what was used up or went into the bin is history. */
-  heldItems(em: SqlEntityManager, kitchenId: Id): Promise<ItemState[]> {
-    return read(em, 'from item where kitchen_id = ? and live order by id', [kitchenId])
+  /** What is held: what was used up or went into the bin is history. ItemStates as JSON. */
+  heldItems(em: SqlEntityManager, kitchenId: Id): Promise<string> {
+    return readAsJson(em, 'from item where kitchen_id = ? and live order by id', [kitchenId])
   }
 
-  lotsInUse(em: SqlEntityManager, kitchenId: Id): Promise<LotState[]> {
-    return read(
+  /** LotStates as JSON. */
+  lotsInUse(em: SqlEntityManager, kitchenId: Id): Promise<string> {
+    return readAsJson(
       em,
       `from lot l where kitchen_id = ? and (seq >= coalesce(
            (select seq from lot where kitchen_id = ? order by seq desc offset ? limit 1), 0)
@@ -74,4 +80,9 @@ export class StatesRepository {
 async function read<S>(em: SqlEntityManager, from: string, params: unknown[]): Promise<S[]> {
   const rows = await query<{ state: S }>(em, { sql: `select state ${from}`, params })
   return rows.map(({ state }) => state)
+}
+
+async function readAsJson(em: SqlEntityManager, from: string, params: unknown[]): Promise<string> {
+  const rows = await query<{ state: string }>(em, { sql: `select state::text as state ${from}`, params })
+  return `[${rows.map(({ state }) => state).join()}]`
 }

@@ -1,5 +1,6 @@
 import { Module } from '@nestjs/common'
 import { LineController } from './line.controller'
+import { KeptLines } from './keptLines.service'
 
-@Module({ controllers: [LineController] })
+@Module({ controllers: [LineController], providers: [KeptLines] })
 export class LineModule {}

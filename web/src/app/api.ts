@@ -75,10 +75,8 @@ export interface SignedPost {
 
 const fetched = fetchBaseQuery({ baseUrl: '/api', timeout: 10_000 })
 
-type Asking = Omit<ClockTold, 'serverNow'>
-
-/** An answer with when it was asked and heard: the kitchen's clock is read off them. */
-const timed: BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryError, object, Asking> = async (
+/** An answer with what it tells of the kitchen's clock, in its header. */
+const timed: BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryError, object, ClockTold | undefined> = async (
   args,
   asking,
   extra,
@@ -86,18 +84,19 @@ const timed: BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryError, objec
   const askedAt = Date.now()
   const answer = await fetched(args, asking, extra)
   if (isOfOtherBuild(answer.meta?.response?.headers)) asking.dispatch(otherBuildServed())
-  return { ...answer, meta: { askedAt, heardAt: Date.now() } }
+  const now = answer.meta?.response?.headers.get('lt-now')
+  return { ...answer, meta: now ? { askedAt, heardAt: Date.now(), serverNow: Number(now) } : undefined }
 }
 
 interface Asked {
   dispatch: Dispatch
-  queryFulfilled: Promise<{ data: { now: number }; meta: Asking | undefined }>
+  queryFulfilled: Promise<{ meta: ClockTold | undefined }>
 }
 
 /** Reads the kitchen's clock off an answer, if one comes. */
 async function readClock({ dispatch, queryFulfilled }: Asked): Promise<void> {
   const answer = await queryFulfilled.catch(() => null)
-  if (answer?.meta) dispatch(clockTold({ ...answer.meta, serverNow: answer.data.now }))
+  if (answer?.meta) dispatch(clockTold(answer.meta))
 }
 
 export const api = createApi({

@@ -9,7 +9,6 @@ import {
   type ItemState,
   type KitchenState,
   type LotState,
-  type Instant,
   type LimitsState,
   type MethodState,
   type Role,
@@ -27,7 +26,6 @@ export interface PersonOnList {
 
 /** What the server tells of a kitchen: facts as of entry `seq`. */
 export interface LineData {
-  now: Instant
   seq: number
   kitchen: { id: Id; name: string; zone: string; unit: TemperatureScale }
   people: PersonOnList[]

@@ -1,0 +1,90 @@
+import { promisify } from 'node:util'
+import { gzip as pack } from 'node:zlib'
+import { Injectable } from '@nestjs/common'
+import type { EntityManager } from '@mikro-orm/postgresql'
+import type { Id } from '@logged-thermal/core'
+import { KitchenScope } from '../database/kitchenScope'
+import { query } from '../database/query'
+import { StatesRepository } from '../ledger/states.repository'
+import { Kitchen } from '../people/kitchen.entity'
+import { Person } from '../people/person.entity'
+
+/** The answer of a kitchen's Line, as it is sent. */
+export interface PackedLine {
+  plain: Buffer
+  gzip: Buffer
+}
+
+interface Kept {
+  /** Whatever changes the answer changes it. */
+  mark: string
+  packed: Promise<PackedLine>
+}
+
+const gzip = promisify(pack)
+
+/** The Line of each kitchen, put together and packed once for each entry, however many tablets ask for it. */
+@Injectable()
+export class KeptLines {
+  private readonly kept = new Map<Id, Kept>()
+
+  constructor(
+    private readonly scope: KitchenScope,
+    private readonly states: StatesRepository,
+  ) {}
+
+  /** As of the last entry that was recorded as it is asked, or of a later one. */
+  async of(kitchenId: Id): Promise<PackedLine> {
+    const mark = await this.scope.inKitchen(kitchenId, (em) => markOf(em, kitchenId))
+    const kept = this.kept.get(kitchenId)
+    if (kept?.mark === mark) return kept.packed
+    const packed = this.pack(kitchenId)
+    this.kept.set(kitchenId, { mark, packed })
+    packed.catch(() => this.kept.delete(kitchenId))
+    return packed
+  }
+
+  private async pack(kitchenId: Id): Promise<PackedLine> {
+    const plain = Buffer.from(await this.scope.asOfOneMoment(kitchenId, (em) => this.put(em, kitchenId)))
+    return { plain, gzip: await gzip(plain) }
+  }
+
+  /** A LineAnswer as JSON: the states in it are handed on as the database has them. */
+  private async put(em: EntityManager, kitchenId: Id): Promise<string> {
+    const kitchen = await em.findOneOrFail(Kitchen, { id: kitchenId })
+    const people = await em.find(Person, { kitchenId }, { orderBy: { name: 'asc' } })
+    const [state] = await this.states.all(em, kitchenId, 'kitchen')
+    const head = {
+      seq: await this.states.lastSeq(em, kitchenId),
+      kitchen: { id: kitchen.id, name: kitchen.name, zone: kitchen.zone, unit: kitchen.unit },
+      people: people.map(({ id, name, role, job }) => ({ id, name, role, job })),
+      codes: state?.codes ?? [],
+      handover: state?.handover ?? null,
+      delegate: state?.delegate ?? null,
+      limits: await this.states.one(em, kitchenId, 'limits', kitchen.limitsId),
+    }
+    const lists: Record<string, string> = {
+      methods: await this.states.allAsJson(em, kitchenId, 'method'),
+      instruments: await this.states.allAsJson(em, kitchenId, 'instrument'),
+      batches: await this.states.openBatches(em, kitchenId),
+      lots: await this.states.lotsInUse(em, kitchenId),
+      vessels: await this.states.allAsJson(em, kitchenId, 'vessel'),
+      units: await this.states.allAsJson(em, kitchenId, 'unit'),
+      items: await this.states.heldItems(em, kitchenId),
+    }
+    const rest = Object.entries(lists).map(([name, list]) => `,"${name}":${list}`)
+    return `${JSON.stringify(head).slice(0, -1)}${rest.join('')}}`
+  }
+}
+
+/** The last entry, by which code the rows were folded, and what of the answer no entry says. */
+async function markOf(em: EntityManager, kitchenId: Id): Promise<string> {
+  const [row] = await query<{ mark: string }>(em, {
+    sql: `select concat_ws(' ', h.seq, h.core, k::text,
+        (select md5(string_agg(concat_ws(' ', p.id, p.name, p.role, p.job), ';' order by p.id))
+         from person p where p.kitchen_id = k.id)) as mark
+      from kitchen k join chain_head h on h.kitchen_id = k.id where k.id = ?`,
+    params: [kitchenId],
+  })
+  return row!.mark
+}
