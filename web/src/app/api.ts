@@ -75,8 +75,13 @@ export interface SignedPost {
 
 const fetched = fetchBaseQuery({ baseUrl: '/api', timeout: 10_000 })
 
+interface Told {
+  /** null: a server that does not say. */
+  clock: ClockTold | null
+}
+
 /** An answer with what it tells of the kitchen's clock, in its header. */
-const timed: BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryError, object, ClockTold | undefined> = async (
+const timed: BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryError, object, Told> = async (
   args,
   asking,
   extra,
@@ -85,18 +90,18 @@ const timed: BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryError, objec
   const answer = await fetched(args, asking, extra)
   if (isOfOtherBuild(answer.meta?.response?.headers)) asking.dispatch(otherBuildServed())
   const now = answer.meta?.response?.headers.get('lt-now')
-  return { ...answer, meta: now ? { askedAt, heardAt: Date.now(), serverNow: Number(now) } : undefined }
+  return { ...answer, meta: { clock: now ? { askedAt, heardAt: Date.now(), serverNow: Number(now) } : null } }
 }
 
 interface Asked {
   dispatch: Dispatch
-  queryFulfilled: Promise<{ meta: ClockTold | undefined }>
+  queryFulfilled: Promise<{ meta: Told | undefined }>
 }
 
 /** Reads the kitchen's clock off an answer, if one comes. */
 async function readClock({ dispatch, queryFulfilled }: Asked): Promise<void> {
   const answer = await queryFulfilled.catch(() => null)
-  if (answer?.meta) dispatch(clockTold(answer.meta))
+  if (answer?.meta?.clock) dispatch(clockTold(answer.meta.clock))
 }
 
 export const api = createApi({
