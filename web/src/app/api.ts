@@ -75,7 +75,7 @@ export interface SignedPost {
 
 const fetched = fetchBaseQuery({ baseUrl: '/api', timeout: 10_000 })
 
-interface Told {
+export interface Told {
   /** null: a server that does not say. */
   clock: ClockTold | null
 }

@@ -4,7 +4,6 @@ import { foldLine, type LineData } from './lineData'
 
 const batch = { id: uuid(), ...NOTHING_YET } as unknown as BatchState
 const line: LineData = {
-  now: 0,
   seq: 7,
   kitchen: { id: uuid(), name: '', zone: 'UTC', unit: 'C' },
   people: [],
