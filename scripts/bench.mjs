@@ -17,7 +17,9 @@ async function bench() {
   const storeAlone = process.argv.includes('store')
   // `npm run bench -- idle` measures a tablet that nobody touches: three minutes.
   const idleAlone = process.argv.includes('idle')
-  if (!storeAlone && !idleAlone) benchCore()
+  // `npm run bench -- load` measures the server under fifty tablets: a minute.
+  const loadAlone = process.argv.includes('load')
+  if (!storeAlone && !idleAlone && !loadAlone) benchCore()
   const cluster = await openCluster(mkdtempSync(join(tmpdir(), 'lt-bench-')))
   const env = {
     ...process.env,
@@ -26,7 +28,13 @@ async function bench() {
     LT_WEB_ROOT: join(ROOT, 'web/dist'),
   }
   try {
-    output(process.execPath, ['server/dist/commands/prepare.js', ...(idleAlone ? [] : ['--empty'])], { env })
+    output(process.execPath, ['server/dist/commands/prepare.js', ...(idleAlone || loadAlone ? [] : ['--empty'])], {
+      env,
+    })
+    if (loadAlone) {
+      process.exitCode = await run(process.execPath, ['benchmarks/dist/load.js'], { env })
+      return
+    }
     if (idleAlone) {
       process.exitCode = await benchIdle(env)
       return

@@ -1,7 +1,7 @@
 import 'reflect-metadata'
 import { MikroORM } from '@mikro-orm/postgresql'
 import { v7 as uuid } from 'uuid'
-import { addDays, dayOf, packageOf, type AnyClaim, type Instant, type LotReceived } from '@logged-thermal/core'
+import { addDays, dayOf, packageOf, type AnyClaim, type Id, type Instant, type LotReceived } from '@logged-thermal/core'
 import { DEMO_KITCHEN, DEMO_PEOPLE, demoClaims } from '@logged-thermal/demo'
 import {
   append,
@@ -17,18 +17,27 @@ const ITEMS = 500
 /** The demo's batches so often over: some twenty-five of them run. */
 const COPIES = 2
 
-/** Fills an empty database with a kitchen as busy as they come, for what a tablet costs that nobody touches. */
-async function fillBusy(): Promise<void> {
+/** A kitchen as busy as they come, in an empty database. Returns it with the ids of its packages. */
+export async function busyKitchen(orm: MikroORM): Promise<Seeded & { packages: Id[] }> {
   const now = Date.now()
+  const zone = 'UTC'
+  const seeded = await seedKitchen(orm, { name: DEMO_KITCHEN, zone, people: DEMO_PEOPLE, now: now - 9 * 86_400_000 })
+  const [first, ...others] = Array.from({ length: COPIES }, () => demoClaims(seeded, zone, now))
+  const batches = others.flatMap((claims, i) => recoded(claims.filter(isOfBatch), 'BCDEFG'[i]!))
+  const lead = seeded.people.find(({ key }) => key === 'ilse')!.id
+  const milk = packages(seeded, lead, now)
+  const claims = [...first!, ...batches, ...milk].sort((a, b) => a.madeAt - b.madeAt)
+  await append(new KitchenScope(orm.em.fork()), seeded.kitchenId, lead, claims)
+  const items = milk.flatMap((claim) =>
+    claim.kind === 'lot-received' && claim.body.held ? [claim.body.held.item] : [],
+  )
+  return { ...seeded, packages: items }
+}
+
+async function fillBusy(): Promise<void> {
   const orm = await MikroORM.init(ormConfig(configFrom(process.env).databaseUrl))
   try {
-    const zone = 'UTC'
-    const seeded = await seedKitchen(orm, { name: DEMO_KITCHEN, zone, people: DEMO_PEOPLE, now: now - 9 * 86_400_000 })
-    const [first, ...others] = Array.from({ length: COPIES }, () => demoClaims(seeded, zone, now))
-    const batches = others.flatMap((claims, i) => recoded(claims.filter(isOfBatch), 'BCDEFG'[i]!))
-    const lead = seeded.people.find(({ key }) => key === 'ilse')!.id
-    const claims = [...first!, ...batches, ...packages(seeded, lead, now)].sort((a, b) => a.madeAt - b.madeAt)
-    await append(new KitchenScope(orm.em.fork()), seeded.kitchenId, lead, claims)
+    await busyKitchen(orm)
   } finally {
     await orm.close()
   }
@@ -81,7 +90,8 @@ function packages({ kitchenId, starter }: Seeded, by: string, now: Instant): Any
   })
 }
 
-void fillBusy().catch((error: unknown) => {
-  console.error(error)
-  process.exitCode = 1
-})
+if (require.main === module)
+  void fillBusy().catch((error: unknown) => {
+    console.error(error)
+    process.exitCode = 1
+  })
