@@ -32,6 +32,7 @@ import {
   type Seeded,
   seedKitchen,
   readAfter,
+  ormConfig,
   rebuild,
   sha256,
   gather,
@@ -49,12 +50,14 @@ async function benchmarks(): Promise<void> {
   await app.listen(0, '127.0.0.1')
   const { port } = (app.getHttpServer() as { address(): AddressInfo }).address()
   const orm = app.get<MikroORM>(MikroORM)
-  const kitchen = await seedKitchen(orm, {
+  const owner = await MikroORM.init(ormConfig(config.ownerUrl))
+  const kitchen = await seedKitchen(owner, {
     name: 'Bench kitchen',
     zone: 'UTC',
     people: DEMO_PEOPLE,
     now: Date.now() - 1000,
   })
+  await owner.close()
   const http = await client(port, kitchen)
   const bare = await bareAppender(config.databaseUrl, kitchen)
   const batch = await http.start('q-1')
@@ -261,7 +264,7 @@ async function bareAppender(databaseUrl: string, kitchen: Seeded) {
         parents: null,
       },
     ]
-    await query(write(kitchenId, [{ claim, canon, seal: entry.seal }], changed, entry.seal, Number(head!.core)))
+    await query(write(kitchenId, [{ claim, canon, seal: entry.seal }], changed, Number(head!.core)))
     await pg.query('commit')
   }
   return {

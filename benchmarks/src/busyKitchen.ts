@@ -17,7 +17,7 @@ const ITEMS = 500
 /** The demo's batches so often over: some twenty-five of them run. */
 const COPIES = 2
 
-/** A kitchen as busy as they come, in an empty database. Returns it with the ids of its packages. */
+/** A kitchen as busy as they come, in an empty database of the role that owns it. Returns it with the ids of its packages. */
 export async function busyKitchen(orm: MikroORM): Promise<Seeded & { packages: Id[] }> {
   const now = Date.now()
   const zone = 'UTC'
@@ -35,7 +35,7 @@ export async function busyKitchen(orm: MikroORM): Promise<Seeded & { packages: I
 }
 
 async function fillBusy(): Promise<void> {
-  const orm = await MikroORM.init(ormConfig(configFrom(process.env).databaseUrl))
+  const orm = await MikroORM.init(ormConfig(configFrom(process.env).ownerUrl))
   try {
     await busyKitchen(orm)
   } finally {

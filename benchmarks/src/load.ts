@@ -29,7 +29,6 @@ async function load(): Promise<void> {
   const owner = await MikroORM.init(ormConfig(configFrom(process.env).ownerUrl))
   await owner.em.execute('create table if not exists fixed_row (id uuid primary key, said text not null)')
   await owner.em.execute('grant insert on fixed_row to lt_app')
-  await owner.close()
 
   const config = { ...configFrom(process.env), logLevel: 'silent', rates: { strangers: 1e6, tablets: 1e6 } }
   const app = await createApp(config)
@@ -46,7 +45,8 @@ async function load(): Promise<void> {
   })
   await app.listen(0, '127.0.0.1')
   const { port } = (app.getHttpServer() as { address(): AddressInfo }).address()
-  const kitchen = await busyKitchen(app.get<MikroORM>(MikroORM))
+  const kitchen = await busyKitchen(owner)
+  await owner.close()
   const cookie = await shiftOf(port, kitchen)
   const claims = claimsOf(kitchen)
   const run = crowds({ port, cookie, lasts: LASTS, pause: 0, method: 'POST', path: '/api/entries', clients: CLIENTS })

@@ -1,9 +1,16 @@
 import type { AddressInfo } from 'node:net'
 import { MikroORM } from '@mikro-orm/postgresql'
-import { Client } from 'pg'
-import { kinds, type AnyClaim } from '@logged-thermal/core'
+import { canonical, kinds, type AnyClaim } from '@logged-thermal/core'
 import { v7 as uuid } from 'uuid'
-import { configFrom, createApp, KitchenScope, type Seeded, seedKitchen, rebuild } from '@logged-thermal/server'
+import {
+  configFrom,
+  createApp,
+  KitchenScope,
+  ormConfig,
+  type Seeded,
+  seedKitchen,
+  rebuild,
+} from '@logged-thermal/server'
 import { DEMO_PEOPLE } from '@logged-thermal/demo'
 import { openAsker } from './asker'
 import { ITEMS_A_PAIR, storeHistory } from './storeHistory'
@@ -20,26 +27,25 @@ async function storeBenchmarks(): Promise<void> {
   await app.listen(0, '127.0.0.1')
   const { port } = (app.getHttpServer() as { address(): AddressInfo }).address()
   const orm = app.get<MikroORM>(MikroORM)
-  const owner = new Client({ connectionString: config.ownerUrl })
-  await owner.connect()
+  const owner = await MikroORM.init(ormConfig(config.ownerUrl))
   const small = await measured(await filled(orm, owner, ITEMS / 10), port)
   const large = await measured(await filled(orm, owner, ITEMS), port)
   for (const [name, ms] of Object.entries(large)) {
     row(`${name}, p95, ms`, ms, MOST_MS, `${small[name]!.toFixed(1)} with a tenth`)
     row(`${name}, grown from a tenth`, ms / small[name]!, MOST_GROWTH, '')
   }
-  await owner.end()
+  await owner.close()
   await app.close()
 }
 
 /** A kitchen whose logbook is written entry by entry, and folded by the rebuild command. */
 async function filled(
   orm: MikroORM,
-  owner: Client,
+  owner: MikroORM,
   items: number,
 ): Promise<Seeded & { lots: string[]; some: string[]; held: string[] }> {
   const now = Date.now()
-  const kitchen = await seedKitchen(orm, {
+  const kitchen = await seedKitchen(owner, {
     name: `Bench ${items}`,
     zone: 'UTC',
     people: DEMO_PEOPLE,
@@ -53,31 +59,24 @@ async function filled(
   )
   const began = performance.now()
   const start = { seq: Number(head!.seq), hash: head!.hash }
-  let piece: [number, string, string][] = []
+  const owned = new KitchenScope(owner.em.fork())
+  let piece: string[] = []
   let written = 0
   const flush = async () => {
-    await owner.query('begin')
-    await owner.query(`select set_config('lt.kitchen', $1, true)`, [kitchen.kitchenId])
-    await owner.query(
-      `insert into entry (kitchen_id, seq, hash, canon)
-       select $1::uuid, (row ->> 0)::bigint, row ->> 1, row ->> 2 from json_array_elements($2::json) row`,
-      [kitchen.kitchenId, JSON.stringify(piece)],
-    )
-    const [seq, hash] = piece.at(-1)!
-    await owner.query('update chain_head set seq = $2, hash = $3 where kitchen_id = $1', [kitchen.kitchenId, seq, hash])
-    await owner.query('commit')
+    const sql = 'select append_entries(?::uuid, array(select json_array_elements_text(?::json)))'
+    await owned.inKitchen(kitchen.kitchenId, (em) => em.execute(sql, [kitchen.kitchenId, JSON.stringify(piece)]))
     written += piece.length
     piece = []
   }
   for (const { claim, seal } of storeHistory(kitchen, Math.round(items / ITEMS_A_PAIR), now, start)) {
-    const { hash, ...unhashed } = seal
-    piece.push([seal.seq, hash, JSON.stringify({ claim, seal: unhashed })])
+    const { hash: _, ...unhashed } = seal
+    piece.push(canonical({ claim, seal: unhashed }))
     if (piece.length === 5_000) await flush()
   }
   if (piece.length) await flush()
   const wrote = performance.now()
   await rebuild(scope, kitchen.kitchenId)
-  await owner.query('analyze')
+  await owner.em.execute('analyze')
   const seconds = (ms: number) => Math.round(ms / 1000)
   console.log(
     `${items} items: ${written} entries written in ${seconds(wrote - began)} s, folded in ${seconds(performance.now() - wrote)} s`,

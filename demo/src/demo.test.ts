@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { v7 as uuid } from 'uuid'
 import { apply, attention, batchStanding, dayOf, judgeBatch, touches, type BatchState } from '@logged-thermal/core'
-import { openKitchen } from '../../server/src/test/kitchen'
+import { asOwner, openKitchen } from '../../server/src/test/kitchen'
 import { DEMO_PEOPLE, demoClaims, seedDemo } from './seed'
 import { starter } from '@logged-thermal/repertoire'
 import { clock, worseBatches } from '@logged-thermal/server'
@@ -65,7 +65,7 @@ describe('the demo', () => {
     const kitchen = await openKitchen()
     const midnight = Date.parse(`${dayOf(clock.now() - 2 * 86_400_000, 'UTC')}T00:00Z`)
     for (const hour of [1, 9, 17.5]) {
-      const { kitchenId } = await seedDemo(kitchen.orm, 'UTC', midnight + hour * 3_600_000)
+      const { kitchenId } = await asOwner((owner) => seedDemo(owner, 'UTC', midnight + hour * 3_600_000))
       const [row] = await kitchen.scope.inKitchen(kitchenId, (em) =>
         em.execute<{ held: string }[]>('select count(*) as held from item where live'),
       )

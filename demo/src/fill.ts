@@ -6,7 +6,7 @@ import { DEMO_KITCHEN, DEMO_PEOPLE, seedDemo } from './seed'
 /** Fills an empty database with the demo, and says who is there. A database with a kitchen of its own stays as it is. */
 async function fill(): Promise<void> {
   clockFrom(process.env)
-  const orm = await MikroORM.init(ormConfig(configFrom(process.env).databaseUrl))
+  const orm = await MikroORM.init(ormConfig(configFrom(process.env).ownerUrl))
   try {
     const zone = process.env.LT_ZONE ?? Intl.DateTimeFormat().resolvedOptions().timeZone
     const known = await orm.em.fork().find(Kitchen, {})

@@ -15,16 +15,10 @@ async function prepare(): Promise<void> {
   const owner = await MikroORM.init(ormConfig(ownerUrl))
   await owner.getMigrator().up()
   if (ownerUrl !== databaseUrl) await grantTo(appRole, owner)
+  if (process.argv.includes('--empty')) await firstKitchen(owner)
   await owner.close()
   if (ownerUrl === databaseUrl) {
     console.log('One database role serves and owns: only the triggers keep the logbook from being changed.')
-  }
-
-  const orm = await MikroORM.init(ormConfig(databaseUrl))
-  try {
-    if (process.argv.includes('--empty')) await firstKitchen(orm)
-  } finally {
-    await orm.close()
   }
 }
 

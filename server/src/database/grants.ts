@@ -1,15 +1,52 @@
 import type { MikroORM } from '@mikro-orm/postgresql'
 
-/** What the serving role may do. It owns nothing, and of the logbook it may read and add, nothing else. */
+/** Tables of what is folded: they can be made anew from the logbook, so whoever serves may do anything with their rows. */
+const FOLDED = [
+  'kitchen_state',
+  'limit_set',
+  'method',
+  'instrument',
+  'batch',
+  'lot',
+  'item',
+  'vessel',
+  'unit',
+  'edge',
+  'feed',
+]
+
+/** What the serving role may do with each table; what is not named it may not. `columns`: it may change these alone. */
+export const GRANTS: Record<string, { may: readonly Privilege[]; columns?: readonly string[] }> = {
+  kitchen: { may: ['SELECT'] },
+  person: { may: ['SELECT'], columns: ['wrong_tries', 'locked_until'] },
+  shift: { may: ['SELECT', 'INSERT', 'UPDATE'] },
+  // The logbook itself: it is added to through append_entries alone.
+  entry: { may: ['SELECT'] },
+  chain_head: { may: ['SELECT'], columns: ['core', 'subjects_core'] },
+  signed_head: { may: ['SELECT', 'INSERT'] },
+  entry_subject: { may: ['SELECT', 'INSERT'] },
+  fold_core: { may: ['SELECT', 'INSERT'] },
+  ...Object.fromEntries(FOLDED.map((table) => [table, { may: ['SELECT', 'INSERT', 'UPDATE', 'DELETE'] as const }])),
+}
+
+export type Privilege = 'SELECT' | 'INSERT' | 'UPDATE' | 'DELETE'
+
+/** Gives the serving role what it needs and takes from it all else. It owns nothing. */
 export async function grantTo(role: string, orm: MikroORM): Promise<void> {
   const app = `"${role.replaceAll('"', '""')}"`
+  const database = orm.config.get('dbName')!.replaceAll('"', '""')
+  const tables = Object.entries(GRANTS).flatMap(([table, { may, columns }]) => [
+    `grant ${may.join(', ')} on ${table} to ${app}`,
+    ...(columns ? [`grant update (${columns.join(', ')}) on ${table} to ${app}`] : []),
+  ])
   for (const statement of [
+    `revoke all on all tables in schema public from ${app}`,
+    `revoke create on schema public from public`,
+    // A table of its own could stand before ours in what a function looks at.
+    `revoke temporary on database "${database}" from public, ${app}`,
     `grant usage on schema public to ${app}`,
-    `grant select, insert on kitchen, person, shift, chain_head, entry to ${app}`,
-    `grant update on person, shift, chain_head to ${app}`,
-    `grant select, insert on fold_core, entry_subject to ${app}`,
-    `grant select, insert, update, delete on kitchen_state, limit_set, method, instrument, batch, lot, item, vessel, unit, edge, feed to ${app}`,
-  ]) {
+    `grant execute on function append_entries(uuid, text[]) to ${app}`,
+    ...tables,
+  ])
     await orm.em.execute(statement)
-  }
 }

@@ -20,7 +20,10 @@ export interface SeedPerson {
   pin: string
 }
 
-/** A kitchen with people, limits, methods and instruments, and nothing on the stove. */
+/**
+ * A kitchen with people, limits, methods and instruments, and nothing on the stove.
+ * @param orm of the role that owns: who serves may not make kitchens or people
+ */
 export async function seedKitchen(
   orm: MikroORM,
   { name, zone, people, now }: { name: string; zone: string; people: SeedPerson[]; now: Instant },

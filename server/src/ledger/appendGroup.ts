@@ -58,7 +58,7 @@ export async function appendGroup(em: SqlEntityManager, posts: readonly ReadPost
   if (claims.length === 0) return posts.map((post) => post.claims.map((each) => refusedUnread(each as Unreadable)))
   const { kitchenId } = posts[0]!
 
-  const { zone, limits, core: keptBy, ...start } = await locked(em, kitchenId)
+  const { zone, limits, core: keptBy, recordedAt: last, ...start } = await locked(em, kitchenId)
   const core = await foldCore(em)
   // Rows of newer code are read, never written over: until this server is the newer one too, another has to write.
   if (keptBy > core) throw behindProblem()
@@ -81,6 +81,7 @@ export async function appendGroup(em: SqlEntityManager, posts: readonly ReadPost
     },
   }
   const outcomes: Appended[][] = []
+  let now = last
   for (const { claims: sent, recordedAt, ...post } of posts) {
     const answers: Appended[] = []
     for (const each of sent) {
@@ -89,12 +90,13 @@ export async function appendGroup(em: SqlEntityManager, posts: readonly ReadPost
         continue
       }
       await loadFollowing(em, each.claim, projections, { zone, limits }, core)
-      const now = recordedAt?.(each.claim) ?? clock.now()
+      // A clock that was set back stands still meanwhile: nothing is recorded before what was recorded.
+      now = Math.max(now, recordedAt?.(each.claim) ?? clock.now())
       answers.push(append(each.claim, { ...post, kitchen: kitchenId, now }, book, sha256))
     }
     outcomes.push(answers)
   }
-  if (sealed.length > 0) await query(em, write(kitchenId, sealed, projections.changed(), book.head, core))
+  if (sealed.length > 0) await query(em, write(kitchenId, sealed, projections.changed(), core))
   return outcomes
 }
 
@@ -107,13 +109,14 @@ function refusedUnread({ id, refusal }: Unreadable): Appended {
 async function locked(
   em: SqlEntityManager,
   kitchenId: Id,
-): Promise<ChainHead & { core: number; zone: string; limits: Id }> {
-  const [row] = await query<{ seq: string; hash: string; core: number; zone: string; limits: Id }>(
+): Promise<ChainHead & { recordedAt: Instant; core: number; zone: string; limits: Id }> {
+  const [row] = await query<{ seq: string; hash: string; recorded_at: string; core: number; zone: string; limits: Id }>(
     em,
     lockHead(kitchenId),
   )
   if (!row) throw new RangeError(`kitchenId: ${kitchenId} has no logbook`)
-  return { ...row, seq: Number(row.seq) }
+  const { seq, recorded_at: recordedAt, ...rest } = row
+  return { ...rest, seq: Number(seq), recordedAt: Number(recordedAt) }
 }
 
 /** What an entry looks at beyond what it names, once that is read, and so on: most look at nothing. */

@@ -2,7 +2,6 @@ import {
   needs,
   touches,
   type AnyClaim,
-  type ChainHead,
   type Columns,
   type Id,
   type Seal,
@@ -38,7 +37,7 @@ export interface Gathered {
 
 /** Locks the kitchen's chain until the transaction ends. */
 export function lockHead(kitchenId: Id): Statement {
-  const sql = `select h.seq, h.hash, h.core, k.zone, k.limits_id as limits from chain_head h join kitchen k on k.id = h.kitchen_id
+  const sql = `select h.seq, h.hash, h.recorded_at, h.core, k.zone, k.limits_id as limits from chain_head h join kitchen k on k.id = h.kitchen_id
     where h.kitchen_id = ? for update of h`
   return { sql, params: [kitchenId] }
 }
@@ -123,30 +122,20 @@ export interface Changed {
 }
 
 /**
- * Entries, the states they changed and the new head in one statement; tells the listeners when it is committed.
+ * Entries, the states they changed and with them the new head in one statement; tells the listeners when it is committed.
  * @param core the number of the code that folded the states
  */
-export function write(
-  kitchenId: Id,
-  sealed: readonly Sealed[],
-  changed: readonly Changed[],
-  head: ChainHead,
-  core: number,
-): Statement {
+export function write(kitchenId: Id, sealed: readonly Sealed[], changed: readonly Changed[], core: number): Statement {
   const saves = [
     ...saveStates(kitchenId, changed, core),
     ...saveEdges(kitchenId, changed),
     ...saveSubjects(kitchenId, sealed),
   ]
-  const rows = JSON.stringify(sealed.map(({ canon, seal: { seq, hash } }) => [seq, hash, canon]))
+  const canons = JSON.stringify(sealed.map(({ canon }) => canon))
   return {
-    sql: `with added as (
-        insert into entry (kitchen_id, seq, hash, canon)
-        select ?::uuid, (row ->> 0)::bigint, row ->> 1, row ->> 2 from json_array_elements(?::json) row
-      ), ${saves.map(({ sql }, i) => `saved${i} as (${sql}), `).join('')}
-      moved as (update chain_head set seq = ?, hash = ? where kitchen_id = ? returning kitchen_id, seq)
-      select pg_notify('lt_entry', kitchen_id || ':' || seq) from moved`,
-    params: [kitchenId, rows, ...saves.flatMap(({ params }) => params), head.seq, head.hash, kitchenId],
+    sql: `${saves.map(({ sql }, i) => `${i === 0 ? 'with ' : ''}saved${i} as (${sql})`).join(', ')}
+      select append_entries(?::uuid, array(select json_array_elements_text(?::json))) as seq`,
+    params: [...saves.flatMap(({ params }) => params), kitchenId, canons],
   }
 }
 

@@ -1,7 +1,8 @@
 import { v7 as uuid } from 'uuid'
 import request from 'supertest'
 import type { LineAnswer } from '../http/answers'
-import { openKitchen, type TestKitchen } from '../test/kitchen'
+import { KitchenScope } from '../database/kitchenScope'
+import { asOwner, openKitchen, type TestKitchen } from '../test/kitchen'
 import { clock } from '../clock/clock'
 
 let kitchen: TestKitchen
@@ -29,9 +30,12 @@ describe('the Line as it is sent', () => {
 
   it('follows what no entry says: a name, the scale of the kitchen', async () => {
     const before = await line()
-    const change = (sql: string) =>
-      kitchen.scope.inKitchen(kitchen.kitchenId, (em) => em.execute(sql, [kitchen.kitchenId, before.people[0]!.id]))
-    await change(`update person set job = 'ice' where kitchen_id = ? and id = ?`)
+    const sql = `update person set job = 'ice' where kitchen_id = ? and id = ?`
+    await asOwner((owner) =>
+      new KitchenScope(owner.em.fork()).inKitchen(kitchen.kitchenId, (em) =>
+        em.execute(sql, [kitchen.kitchenId, before.people[0]!.id]),
+      ),
+    )
     const after = await line()
     expect(after.seq).toBe(before.seq)
     expect(after.people[0]).toEqual({ ...before.people[0], job: 'ice' })

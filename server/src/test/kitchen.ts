@@ -23,6 +23,7 @@ import { ormConfig } from '../ormConfig'
 import { type Seeded, seedKitchen } from '../kitchens/newKitchen'
 import { PEOPLE } from './people'
 import { clock, clockFrom } from '../clock/clock'
+import { Client } from 'pg'
 import request from 'supertest'
 
 export const OWNER_URL = () => process.env.TEST_OWNER_URL!
@@ -30,16 +31,26 @@ export const APP_URL = () => process.env.TEST_DATABASE_URL!
 
 /** Migrates the test database; safe to call from every file. */
 export async function migrated(): Promise<void> {
-  const owner = await MikroORM.init(ormConfig(OWNER_URL()))
   // Test files run side by side; one of them migrates while the others wait.
-  await owner.em.transactional(async (em) => {
-    await em.execute('select pg_advisory_xact_lock(4310)')
-    const migrator = await MikroORM.init(ormConfig(OWNER_URL()))
-    await migrator.getMigrator().up()
-    await grantTo('lt_app', migrator)
-    await migrator.close()
-  })
-  await owner.close()
+  await asOwner((waiting) =>
+    waiting.em.transactional(async (em) => {
+      await em.execute('select pg_advisory_xact_lock(4310)')
+      await asOwner(async (owner) => {
+        await owner.getMigrator().up()
+        await grantTo('lt_app', owner)
+      })
+    }),
+  )
+}
+
+/** Something that the serving role may not do. */
+export async function asOwner<T>(work: (owner: MikroORM) => Promise<T>): Promise<T> {
+  const owner = await MikroORM.init(ormConfig(OWNER_URL()))
+  try {
+    return await work(owner)
+  } finally {
+    await owner.close()
+  }
 }
 
 /** A running server and a kitchen of its own in the real database. */
@@ -74,12 +85,10 @@ export async function openKitchen(at?: Instant): Promise<TestKitchen> {
   const app = await createApp(config)
   await app.listen(0, '127.0.0.1')
   const orm = app.get<MikroORM>(MikroORM)
-  const seeded = await seedKitchen(orm, {
-    name: 'Test kitchen',
-    zone: 'UTC',
-    people: PEOPLE,
-    now: clock.now() - 86_400_000,
-  })
+  const now = clock.now() - 86_400_000
+  const seeded = await asOwner((owner) =>
+    seedKitchen(owner, { name: 'Test kitchen', zone: 'UTC', people: PEOPLE, now }),
+  )
   const device = uuid()
   const person = (key: string) => seeded.people.find((candidate) => candidate.key === key)!
   const http = request(app.getHttpServer())
@@ -127,7 +136,7 @@ export async function openKitchen(at?: Instant): Promise<TestKitchen> {
         { typed: { value: celsius, unit: 'C' }, where: 'core', of: 'mixture', instrument: probe.id },
         more,
       ),
-    post: asMade((entries, more) =>
+    post: asMade(seeded.kitchenId, (entries, more) =>
       http
         .post('/api/entries')
         .set('Cookie', cookie)
@@ -141,10 +150,19 @@ export async function openKitchen(at?: Instant): Promise<TestKitchen> {
 
 type Post = (entries: unknown[], more?: object) => Promise<request.Response>
 
+/** Nothing is recorded before what was recorded: a story that is told late begins before it, which only the owner can do. */
+async function forgetTime(kitchenId: Id): Promise<void> {
+  const owner = new Client({ connectionString: OWNER_URL() })
+  await owner.connect()
+  await owner.query(`select set_config('lt.kitchen', $1, false)`, [kitchenId])
+  await owner.query('update chain_head set recorded_at = 0 where kitchen_id = $1', [kitchenId])
+  await owner.end()
+}
+
 /** An entry made longer ago than this is posted with the clock set to then. */
 const AGO = 2 * MINUTE
 
-function asMade(post: (entries: unknown[], more: object) => request.Test): Post {
+function asMade(kitchenId: Id, post: (entries: unknown[], more: object) => request.Test): Post {
   return async (entries, more = {}) => {
     const now = clock.now()
     const madeAt = (entry: unknown) => (entry as { madeAt?: number } | null)?.madeAt ?? now
@@ -154,6 +172,7 @@ function asMade(post: (entries: unknown[], more: object) => request.Test): Post 
     for (const entry of entries) {
       const real = Date.now()
       clock.set(Math.min(madeAt(entry), now))
+      await forgetTime(kitchenId)
       last = await post([entry], more)
       clock.set(now + Date.now() - real)
       results.push(...((last.body as { results?: unknown[] }).results ?? []))

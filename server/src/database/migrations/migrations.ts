@@ -7,6 +7,7 @@ import { Migration0006WentOut } from './Migration0006WentOut'
 import { Migration0007Barred } from './Migration0007Barred'
 import { Migration0008FoldedBy } from './Migration0008FoldedBy'
 import { Migration0009Door } from './Migration0009Door'
+import { Migration0010Sealed } from './Migration0010Sealed'
 
 /** In order; a released one never changes. */
 export const migrations = [
@@ -19,4 +20,5 @@ export const migrations = [
   { name: 'Migration0007Barred', class: Migration0007Barred },
   { name: 'Migration0008FoldedBy', class: Migration0008FoldedBy },
   { name: 'Migration0009Door', class: Migration0009Door },
+  { name: 'Migration0010Sealed', class: Migration0010Sealed },
 ]
