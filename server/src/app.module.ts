@@ -7,6 +7,7 @@ import { DatabaseModule } from './database/database.module'
 import { HealthModule } from './health/health.module'
 import { LedgerModule } from './ledger/ledger.module'
 import { LineModule } from './line/line.module'
+import { SealingModule } from './sealing/sealing.module'
 import { WorkersModule } from './workers/workers.module'
 import { LabelsModule } from './labels/labels.module'
 import { LiveModule } from './live/live.module'
@@ -40,6 +41,7 @@ export class AppModule {
         MethodsModule,
         CoolingModule,
         StoreModule,
+        SealingModule.for(dataFolder),
         WorkersModule,
         LabelsModule.for(address),
         HealthModule.for(dataFolder),

@@ -19,7 +19,7 @@ export interface Config {
   tls: { cert: string; key: string } | null
   /** The built web application; null serves the API alone. */
   webRoot: string | null
-  /** The folder whose disk keeps the database; null: it is kept elsewhere. */
+  /** The program's own folder: the keys that sign are in it, and its disk is watched; null: it has none. */
   dataFolder: string | null
   rates: Rates
   /** Reverse proxies in front of it, whose word on the asker's address is taken. */

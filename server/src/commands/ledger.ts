@@ -1,11 +1,12 @@
 import 'reflect-metadata'
 import { MikroORM } from '@mikro-orm/postgresql'
-import { isFault } from '@logged-thermal/core'
 import { configFrom } from '../config'
 import { KitchenScope } from '../database/kitchenScope'
 import { ormConfig } from '../ormConfig'
 import { rebuild } from '../ledger/rebuild'
-import { verify } from '../ledger/verify'
+import { hasSeals, sealsIn } from '../sealing/sealing.module'
+import { faultSentence } from '../verify/fault'
+import { verify } from '../verify/verify'
 import { worseBatches } from '../ledger/worseBatches'
 import { Kitchen } from '../people/kitchen.entity'
 
@@ -34,11 +35,23 @@ async function run(command = ''): Promise<void> {
   }
 }
 
+/** As many faults are told one by one. */
+const MOST_TOLD = 50
+
 async function verified(scope: KitchenScope, kitchenId: string): Promise<string> {
-  const result = await verify(scope, kitchenId)
-  if (!isFault(result)) return `${result.seq} entries, none altered, none missing. Head ${result.hash}`
+  const { databaseUrl, ownerUrl, dataFolder } = configFrom(process.env)
+  const role = ownerUrl === databaseUrl ? null : decodeURIComponent(new URL(databaseUrl).username)
+  const seals = dataFolder !== null && hasSeals(dataFolder) ? sealsIn(dataFolder) : null
+  const { entries, hash, older, signed, faults } = await verify(scope, kitchenId, { seals, role })
+  const notes = [
+    seals ? `${signed} signed heads agree.` : 'No heads were signed: nothing outside the database vouches for it.',
+    ...(older > 0 ? [`${older} entries were admitted under older rules, and not gone through again.`] : []),
+  ]
+  if (faults.length === 0) return [`${entries} entries, none altered, none missing. Head ${hash}.`, ...notes].join(' ')
   process.exitCode = 1
-  return `entry ${result.seq}: ${result.fault}.`
+  const told = faults.slice(0, MOST_TOLD).map((fault) => `  ${faultSentence(fault)}`)
+  const more = faults.length > MOST_TOLD ? [`  and ${faults.length - MOST_TOLD} more.`] : []
+  return [`${entries} entries, ${faults.length} faults. ${notes.join(' ')}`, ...told, ...more].join('\n')
 }
 
 async function listedWorse(scope: KitchenScope, kitchenId: string): Promise<string> {

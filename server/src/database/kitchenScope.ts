@@ -7,6 +7,11 @@ import { query } from './query'
 export class KitchenScope {
   constructor(private readonly em: EntityManager) {}
 
+  /** Every kitchen there is. */
+  kitchens(): Promise<{ id: string; name: string }[]> {
+    return this.em.fork().execute<{ id: string; name: string }[]>('select id, name from kitchen order by name, id')
+  }
+
   /** Read committed, the database's default: each statement sees what was committed before it. For appending and other writes. */
   inKitchen<T>(kitchenId: string, work: (em: EntityManager) => Promise<T>): Promise<T> {
     return this.run(kitchenId, {}, work)

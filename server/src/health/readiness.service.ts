@@ -5,6 +5,7 @@ import { KitchenScope } from '../database/kitchenScope'
 import { query } from '../database/query'
 import { WritingScope } from '../database/writingScope'
 import type { Readiness as Answer, ReadyPart } from '../http/answers'
+import { Heads } from '../sealing/heads.service'
 import { Append } from '../ledger/append.service'
 
 /** A part that takes longer is not ready, ms. */
@@ -27,6 +28,7 @@ export class Readiness {
     private readonly reading: KitchenScope,
     private readonly writing: WritingScope,
     private readonly append: Append,
+    private readonly heads: Heads,
     @Inject(DATA_FOLDER) private readonly folder: string | null,
   ) {}
 
@@ -35,9 +37,14 @@ export class Readiness {
       timed('reading', () => this.reading.inKitchen(NO_KITCHEN, ask)),
       timed('writing', () => this.writing.inKitchen(NO_KITCHEN, ask)),
       timed('queue', () => this.requireShortLine()),
+      timed('logbook', () => this.requireSigned()),
       ...(this.folder === null ? [] : [timed('disk', () => requireRoom(this.folder!))]),
     ])
     return { ready: parts.every(({ ok }) => ok), parts }
+  }
+
+  private requireSigned(): void {
+    if (this.heads.broken.size > 0) throw new Error('the logbook is not the one that was signed')
   }
 
   private requireShortLine(): void {

@@ -61,7 +61,7 @@ export interface Readiness {
 }
 
 export interface ReadyPart {
-  part: 'reading' | 'writing' | 'queue' | 'disk'
+  part: 'reading' | 'writing' | 'queue' | 'logbook' | 'disk'
   ok: boolean
   /** How long it took to answer. */
   ms: number

@@ -3,6 +3,7 @@ import type { Appended, Id } from '@logged-thermal/core'
 import { WritingScope } from '../database/writingScope'
 import { Problem } from '../http/problem'
 import { isDatabaseBusy } from '../http/databaseFault'
+import { Heads } from '../sealing/heads.service'
 import { appendGroup, readPost, type Post, type ReadPost } from './appendGroup'
 import { Refold } from './refold'
 
@@ -28,6 +29,7 @@ export class Append {
   constructor(
     private readonly scope: WritingScope,
     private readonly refold: Refold,
+    private readonly heads: Heads,
   ) {}
 
   /** Answers every claim in the order sent. Throws a Problem with status 503 where too many posts wait already. */
@@ -62,6 +64,8 @@ export class Append {
       await this.refold.subjects(kitchenId)
       const posts = group.map(({ post }) => post)
       const outcomes = await this.scope.inKitchen(kitchenId, (em) => appendGroup(em, posts))
+      const last = outcomes.flat().findLast(({ outcome }) => outcome === 'accepted')
+      if (last?.outcome === 'accepted') this.heads.move(kitchenId, last.seal)
       group.forEach(({ done }, i) => done(outcomes[i]!))
     } catch (error) {
       if (group.length === 1 || error instanceof Problem || isDatabaseBusy(error)) {

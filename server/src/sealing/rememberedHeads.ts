@@ -1,0 +1,44 @@
+import { existsSync, readFileSync } from 'node:fs'
+import type { Id } from '@logged-thermal/core'
+import { writeWhole, type Signed } from './signingKey'
+
+/** Of each kitchen the last head that was signed, and the last of each day. */
+type Remembered = Record<Id, { last: Signed; days: Record<string, Signed> }>
+
+/** Days of which a head is remembered. */
+const MOST_DAYS = 400
+
+/** Signed heads outside the database: whoever sets the logbook back cannot set these back with it. */
+export class RememberedHeads {
+  private heads: Remembered
+
+  constructor(private readonly path: string) {
+    this.heads = existsSync(path) ? (JSON.parse(readFileSync(path, 'utf8')) as Remembered) : {}
+  }
+
+  /** All that is remembered of a kitchen. */
+  of(kitchen: Id): Signed[] {
+    const known = this.heads[kitchen]
+    return known ? [...Object.values(known.days), known.last] : []
+  }
+
+  last(kitchen: Id): Signed | null {
+    return this.heads[kitchen]?.last ?? null
+  }
+
+  /** The logbook begins anew from a backup: what was signed after it counts no more. */
+  forget(kitchen: Id): void {
+    delete this.heads[kitchen]
+  }
+
+  /** @param day of the kitchen or of UTC: only so that one a day is kept */
+  remember(kitchen: Id, day: string, head: Signed): void {
+    const days = { ...this.heads[kitchen]?.days, [day]: head }
+    const kept = Object.keys(days).sort().slice(-MOST_DAYS)
+    this.heads[kitchen] = { last: head, days: Object.fromEntries(kept.map((each) => [each, days[each]!])) }
+  }
+
+  write(): void {
+    writeWhole(this.path, JSON.stringify(this.heads))
+  }
+}

@@ -1,0 +1,112 @@
+import { createHash, createPrivateKey, createPublicKey, generateKeyPairSync, sign, verify } from 'node:crypto'
+import { chmodSync, existsSync, readFileSync, renameSync, writeFileSync } from 'node:fs'
+import { canonical, type Instant } from '@logged-thermal/core'
+
+/** A key that signed once, as anybody may know it. */
+export interface PublicKey {
+  id: string
+  /** SPKI, PEM. */
+  publicKey: string
+  since: Instant
+  /** Why this key is ours: said and signed by the one before it; null: it was the first. */
+  introduced: Signed | null
+}
+
+/** A text and its Ed25519 signature, base64. */
+export interface Signed {
+  statement: string
+  signature: string
+}
+
+interface KeyFile {
+  /** PKCS #8, PEM. */
+  privateKey: string
+  /** The last one is the one that signs. */
+  keys: PublicKey[]
+}
+
+/** The installation's signing keys: a file of its own, readable by nobody else, and never in the database or a backup. */
+export class SigningKeys {
+  private constructor(
+    private readonly path: string,
+    private file: KeyFile,
+  ) {}
+
+  /** Reads the file, or makes it with a first key. Throws an Error that names the file where it cannot be read. */
+  static open(path: string, now: Instant): SigningKeys {
+    if (existsSync(path)) return new SigningKeys(path, read(path))
+    const { privateKey, publicKey } = newPair()
+    const keys = new SigningKeys(path, {
+      privateKey,
+      keys: [{ id: idOf(publicKey), publicKey, since: now, introduced: null }],
+    })
+    keys.write()
+    return keys
+  }
+
+  /** The key that signs now. */
+  get current(): PublicKey {
+    return this.file.keys.at(-1)!
+  }
+
+  /** Every key that ever signed, the first one first. */
+  get all(): readonly PublicKey[] {
+    return this.file.keys
+  }
+
+  sign(statement: string): Signed {
+    return { statement, signature: sign(null, Buffer.from(statement), this.file.privateKey).toString('base64') }
+  }
+
+  /** Whether the statement was signed by the key of that id, and that key is ours. */
+  isSignedBy(id: string, { statement, signature }: Signed): boolean {
+    const key = this.file.keys.find((each) => each.id === id)
+    if (!key) return false
+    return verify(null, Buffer.from(statement), key.publicKey, Buffer.from(signature, 'base64'))
+  }
+
+  /** Another key signs from now on; the one before it says so, signed. */
+  rotate(now: Instant): PublicKey {
+    const { privateKey, publicKey } = newPair()
+    const id = idOf(publicKey)
+    const said = canonical({ version: 1, says: 'next key', key: this.current.id, next: id, publicKey, time: now })
+    const next = { id, publicKey, since: now, introduced: this.sign(said) }
+    this.file = { privateKey, keys: [...this.file.keys, next] }
+    this.write()
+    return next
+  }
+
+  private write(): void {
+    writeWhole(this.path, JSON.stringify(this.file, null, 2))
+  }
+}
+
+/** Writes a file that nobody else may read, whole or not at all. */
+export function writeWhole(path: string, text: string): void {
+  writeFileSync(`${path}.new`, text, { mode: 0o600 })
+  renameSync(`${path}.new`, path)
+}
+
+function read(path: string): KeyFile {
+  try {
+    const file = JSON.parse(readFileSync(path, 'utf8')) as KeyFile
+    const own = createPublicKey(createPrivateKey(file.privateKey)).export({ type: 'spki', format: 'pem' })
+    if (own !== file.keys.at(-1)?.publicKey) throw new Error('its keys do not belong together')
+    chmodSync(path, 0o600)
+    return file
+  } catch (error) {
+    throw new Error(`${path} is no file of signing keys: ${error instanceof Error ? error.message : String(error)}`)
+  }
+}
+
+function newPair(): { privateKey: string; publicKey: string } {
+  return generateKeyPairSync('ed25519', {
+    privateKeyEncoding: { type: 'pkcs8', format: 'pem' },
+    publicKeyEncoding: { type: 'spki', format: 'pem' },
+  })
+}
+
+function idOf(publicKey: string): string {
+  const der = createPublicKey(publicKey).export({ type: 'spki', format: 'der' })
+  return createHash('sha256').update(der).digest('hex').slice(0, 16)
+}

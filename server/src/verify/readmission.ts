@@ -1,0 +1,76 @@
+import {
+  append,
+  asFolded,
+  canonical,
+  CORE_VERSION,
+  kinds,
+  RULES,
+  touches,
+  type Id,
+  type Role,
+  type SealedEntry,
+  type Book,
+  type ChainHead,
+} from '@logged-thermal/core'
+import { refusalSentence, type Reader } from '@logged-thermal/wording'
+import { Projections } from '../ledger/projections'
+import { sha256 } from '../ledger/sha256'
+import type { Fault } from './fault'
+
+/** Takes every entry once more, as it was taken: one that was put in around the rules is found, and all states are made anew. */
+export class Readmission {
+  readonly faults: Fault[] = []
+  older = 0
+  readonly projections: Projections
+
+  constructor(
+    private readonly kitchen: { id: Id; limits: Id },
+    private readonly reader: Reader,
+    private readonly roles: ReadonlyMap<Id, Role>,
+  ) {
+    this.projections = new Projections(reader.zone)
+  }
+
+  /** @param before where the chain stood before it */
+  next(entry: SealedEntry, before: ChainHead): void {
+    try {
+      if (isOfToday(entry)) this.admit(entry, before)
+      else this.older++
+      const folded = asFolded(entry)
+      this.projections.fold(touches(folded.claim), folded)
+    } catch {
+      this.faults.push({ code: 'not admitted', seq: entry.seal.seq, why: 'this program cannot read it.' })
+    }
+  }
+
+  private admit({ claim, seal }: SealedEntry, before: ChainHead): void {
+    const { seq } = seal
+    const book: Book = {
+      zone: this.reader.zone,
+      limits: this.kitchen.limits,
+      head: before,
+      known: () => null,
+      role: (person) => this.roles.get(person) ?? null,
+      read: this.projections.read,
+      // What is stored is folded, not what would be sealed now.
+      keep: () => undefined,
+    }
+    const poster = {
+      kitchen: this.kitchen.id,
+      postedBy: seal.postedBy,
+      signedBy: seal.signedBy ?? null,
+      clockAheadMs: 0,
+      now: seal.recordedAt,
+    }
+    const outcome = append(claim, poster, book, sha256)
+    if (outcome.outcome === 'refused')
+      this.faults.push({ code: 'not admitted', seq, why: refusalSentence(outcome.refusal, this.reader) })
+    else if (canonical(outcome.seal.resolved ?? {}) !== canonical(seal.resolved ?? {}))
+      this.faults.push({ code: 'resolved otherwise', seq })
+  }
+}
+
+/** Taken under the rules and by the judge of today. */
+function isOfToday({ claim, seal }: SealedEntry): boolean {
+  return seal.rules === RULES && seal.core === CORE_VERSION && kinds[claim.kind].v === claim.v
+}

@@ -1,0 +1,117 @@
+import type { SqlEntityManager } from '@mikro-orm/postgresql'
+import { touches, type Id, type Role } from '@logged-thermal/core'
+import type { KitchenScope } from '../database/kitchenScope'
+import { query } from '../database/query'
+import { readerOf } from '../people/reader'
+import type { RememberedHeads } from '../sealing/rememberedHeads'
+import { headSaid } from '../sealing/signedHead'
+import type { Signed, SigningKeys } from '../sealing/signingKey'
+import type { Fault, Verified } from './fault'
+import { guardFaults } from './guards'
+import { Readmission } from './readmission'
+import { StoredChain, type StoredEntry } from './storedChain'
+import { storedRowFaults } from './storedRows'
+
+const PIECE = 5_000
+
+/** What a kitchen's records are held against beside themselves. */
+export interface Witnesses {
+  /** null: this installation signs nothing. */
+  seals: { keys: SigningKeys; heads: RememberedHeads } | null
+  /** The serving role; null: one role serves and owns. */
+  role: string | null
+}
+
+/**
+ * Goes through all of a kitchen's records, as of one moment: the chain by its stored bytes, signed heads, every entry's
+ * admission, everything that is kept beside it, and what guards it. Memory holds the state of every subject.
+ */
+export function verify(scope: KitchenScope, kitchenId: Id, { seals, role }: Witnesses): Promise<Verified> {
+  return scope.asOfOneMoment(kitchenId, async (em) => {
+    const signed = await signedHeads(em, kitchenId, seals)
+    const [kitchen] = await query<{ zone: string; unit: 'C' | 'F'; limits: Id }>(em, {
+      sql: 'select zone, unit, limits_id as limits from kitchen where id = ?',
+      params: [kitchenId],
+    })
+    const people = await query<{ id: Id; role: Role }>(em, {
+      sql: 'select id, role from person where kitchen_id = ?',
+      params: [kitchenId],
+    })
+    const roles = new Map(people.map((person) => [person.id, person.role]))
+    const chain = new StoredChain()
+    const again = new Readmission({ id: kitchenId, limits: kitchen!.limits }, readerOf(kitchen!), roles)
+    const subjects = await subjectsFound(em, kitchenId)
+    const unfound: Fault[] = []
+    for (;;) {
+      const rows = await query<StoredEntry>(em, {
+        sql: `select seq, hash, canon from entry where kitchen_id = ? and seq > ? order by seq limit ${PIECE}`,
+        params: [kitchenId, chain.head.seq],
+      })
+      for (const row of rows) {
+        const before = chain.head
+        const entry = chain.next(row)
+        signed.pass(Number(row.seq), row.hash)
+        if (!entry) continue
+        again.next(entry, before)
+        const others = touches(entry.claim).filter(({ id }) => id !== entry.claim.about.id)
+        if (others.some(({ id }) => !subjects.has(`${id} ${row.seq}`)))
+          unfound.push({ code: 'not found by subject', seq: Number(row.seq) })
+      }
+      if (rows.length < PIECE) break
+    }
+    const faults = [
+      ...chain.faults,
+      ...(await headFaults(em, kitchenId, chain)),
+      ...signed.faults(),
+      ...again.faults,
+      ...unfound,
+      ...(await storedRowFaults(em, kitchenId, again.projections)),
+      ...(await guardFaults(em, role)),
+    ]
+    return { entries: chain.head.seq, hash: chain.head.hash, older: again.older, signed: signed.agreed(), faults }
+  })
+}
+
+async function headFaults(em: SqlEntityManager, kitchenId: Id, { head }: StoredChain): Promise<Fault[]> {
+  const [kept] = await query<{ seq: string; hash: string }>(em, {
+    sql: 'select seq, hash from chain_head where kitchen_id = ?',
+    params: [kitchenId],
+  })
+  return Number(kept?.seq) === head.seq && kept?.hash === head.hash ? [] : [{ code: 'other head', seq: head.seq }]
+}
+
+/** Which entries are found by which subject, beside the one that they are about. */
+async function subjectsFound(em: SqlEntityManager, kitchenId: Id): Promise<Set<string>> {
+  const rows = await query<{ found: string }>(em, {
+    sql: `select subject_id || ' ' || seq as found from entry_subject where kitchen_id = ?`,
+    params: [kitchenId],
+  })
+  return new Set(rows.map(({ found }) => found))
+}
+
+/** Every head that was signed of a kitchen, to be met on the way along its chain. */
+async function signedHeads(em: SqlEntityManager, kitchenId: Id, seals: Witnesses['seals']) {
+  if (!seals) return { pass: () => undefined, faults: (): Fault[] => [], agreed: () => 0 }
+  const { keys, heads } = seals
+  const stored = await query<Signed>(em, {
+    sql: 'select statement, signature from signed_head where kitchen_id = ? order by seq',
+    params: [kitchenId],
+  })
+  const all = [
+    ...heads.of(kitchenId).map((head) => ({ head, where: 'file' as const })),
+    ...stored.map((head) => ({ head, where: 'database' as const })),
+  ].map(({ head, where }) => ({ said: headSaid(keys, head), where }))
+  const met = new Map<number, string>(all.flatMap(({ said }) => (said ? [[said.seq, '']] : [])))
+  const agrees = ({ said }: (typeof all)[number]) => said?.kitchen === kitchenId && met.get(said.seq) === said.hash
+  return {
+    pass: (seq: number, hash: string) => {
+      if (met.has(seq)) met.set(seq, hash)
+    },
+    faults: (): Fault[] =>
+      all.flatMap((each): Fault[] => {
+        if (!each.said) return [{ code: 'not our signature', where: each.where }]
+        return agrees(each) ? [] : [{ code: 'signed otherwise', seq: each.said.seq, where: each.where }]
+      }),
+    agreed: () => all.filter(agrees).length,
+  }
+}
