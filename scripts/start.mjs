@@ -1,60 +1,60 @@
 // npm start: installs, builds, starts PostgreSQL, migrates, fills an empty database, serves. Ctrl-C stops all of it.
 import { spawn } from 'node:child_process'
-import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
-import { createServer } from 'node:net'
 import { join, resolve } from 'node:path'
-import { parseArgs } from 'node:util'
+import { createServer } from 'node:net'
+import { addressesOf, namesOf } from './addresses.mjs'
 import { ensureBuilt, ensureInstalled } from './install.mjs'
 import { openCluster } from './postgres.mjs'
-import { aheadOf } from './at.mjs'
+import { requireDemoOrName } from './resetDemo.mjs'
 import { ROOT, run, tell, Told } from './run.mjs'
-
-const HELP = `npm start -- [options]
-  --port N       where to serve (4310)
-  --host H       address to serve on (127.0.0.1; 0.0.0.0 for tablets in the kitchen)
-  --cert F --key F   PEM files: serve over TLS
-  --at T         begin at another time, as 2027-03-28T01:30+01:00
-  --empty        a new database gets a kitchen without the demo
-  --reset-demo   throw the private database away and begin the demo anew`
+import { startOptions } from './startOptions.mjs'
 
 async function start() {
-  const options = readOptions()
+  const options = startOptions()
   const folder = resolve(process.env.LT_DATA ?? join(ROOT, '.data'))
-  mkdirSync(folder, { recursive: true })
-  claimFolder(folder)
   await requireFree(options.port, options.host)
+  if (options.tls) await requireFree(options.port + 1, options.host)
   await ensureInstalled()
   await ensureBuilt()
 
   const database = await openDatabase(folder, options)
+  const secure = options.tls || options.cert !== undefined
+  const addresses = addressesOf({ ...options, secure })
   const env = {
     ...process.env,
     DATABASE_URL: database.appUrl,
     DATABASE_OWNER_URL: database.ownerUrl,
+    LT_DATA_FOLDER: folder,
     LT_PORT: String(options.port),
     LT_HOST: options.host,
+    LT_ADDRESS: options.address ?? process.env.LT_ADDRESS ?? addresses[0],
     LT_WEB_ROOT: join(ROOT, 'web/dist'),
     LT_LOG_LEVEL: process.env.LT_LOG_LEVEL ?? 'warn',
     ...(options.aheadMs === null ? {} : { LT_CLOCK_AHEAD_MS: String(options.aheadMs) }),
-    ...(options.cert ? { LT_CERT: resolve(options.cert), LT_KEY: resolve(options.key) } : {}),
-  }
-  const stopAll = () => {
-    database.stop()
-    rmSync(join(folder, 'start.pid'), { force: true })
+    ...(options.cert ? { LT_CERT: options.cert, LT_KEY: options.key } : {}),
+    ...(options.tls ? { LT_TLS_FOLDER: join(folder, 'tls'), LT_TLS_NAMES: namesOf(options.host).join() } : {}),
   }
   try {
-    const prepared = await run(
-      process.execPath,
-      ['server/dist/commands/prepare.js', ...(options.empty ? ['--empty'] : [])],
-      { env },
-    )
-    const filled = prepared || options.empty ? 0 : await run(process.execPath, ['demo/dist/fill.js'], { env })
-    if (prepared !== 0 || filled !== 0) throw new Told('The database could not be prepared: see above.')
+    await prepare(env, options, database)
   } catch (error) {
-    stopAll()
+    database.stop()
     throw error
   }
+  serve(env, options, database, addresses)
+}
 
+async function prepare(env, { empty, reset }, database) {
+  const command = (file, ...args) => run(process.execPath, [file, ...args], { env })
+  if (reset) {
+    await requireDemoOrName(env)
+    database.reset()
+  }
+  const prepared = await command('server/dist/commands/prepare.js', ...(empty ? ['--empty'] : []))
+  const filled = prepared || empty ? 0 : await command('demo/dist/fill.js')
+  if (prepared !== 0 || filled !== 0) throw new Told('The database could not be prepared: see above.')
+}
+
+function serve(env, { tls, port }, database, addresses) {
   const server = spawn(process.execPath, ['server/dist/main.js'], {
     cwd: ROOT,
     env,
@@ -62,9 +62,9 @@ async function start() {
     detached: true,
   })
   server.on('message', () => {
-    console.log(
-      `\nLogged Thermal is at ${options.cert ? 'https' : 'http'}://${options.host}:${options.port}   (Ctrl-C stops it)`,
-    )
+    console.log(`\nLogged Thermal is at ${addresses.join('  or  ')}   (Ctrl-C stops it)`)
+    if (tls) console.log(`A tablet installs its certificate once, from ${http(env.LT_ADDRESS, port + 1)}`)
+    console.log(database.data ? `The logbook is kept in ${database.data}` : 'The logbook is kept in your own database.')
   })
   let stopping = false
   const stop = () => {
@@ -73,77 +73,33 @@ async function start() {
     server.kill('SIGTERM')
     setTimeout(() => server.kill('SIGKILL'), 8000).unref()
   }
+  database.watch(() => {
+    console.error('PostgreSQL does not start any more, so the program ends. Its log is beside its data; see above.')
+    process.exitCode = 1
+    stop()
+  })
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, stop)
   server.on('exit', (code) => {
-    stopAll()
+    database.stop()
     if (!stopping) console.error('The server ended by itself: see above.')
-    process.exit(stopping ? 0 : (code ?? 1))
+    process.exit(stopping ? (process.exitCode ?? 0) : (code ?? 1))
   })
 }
 
-function readOptions() {
-  let values
-  try {
-    const options = {
-      port: { type: 'string' },
-      host: { type: 'string' },
-      cert: { type: 'string' },
-      key: { type: 'string' },
-      at: { type: 'string' },
-    }
-    const flags = { empty: { type: 'boolean' }, 'reset-demo': { type: 'boolean' }, help: { type: 'boolean' } }
-    values = parseArgs({ options: { ...options, ...flags } }).values
-  } catch (error) {
-    throw new Told(`${error.message}\n${HELP}`)
-  }
-  if (values.help) {
-    console.log(HELP)
-    process.exit(0)
-  }
-  const port = Number(values.port ?? 4310)
-  if (!Number.isInteger(port) || port < 1 || port > 65535)
-    throw new Told(`--port ${values.port} is not a port, 1 to 65535.`)
-  if (Boolean(values.cert) !== Boolean(values.key)) throw new Told('--cert and --key belong together.')
-  for (const file of [values.cert, values.key]) if (file && !existsSync(file)) throw new Told(`${file} is not there.`)
-  return {
-    port,
-    aheadMs: aheadOf(values.at),
-    host: values.host ?? '127.0.0.1',
-    cert: values.cert,
-    key: values.key,
-    empty: values.empty,
-    reset: values['reset-demo'],
-  }
+function http(address, port) {
+  const url = new URL(address)
+  return `http://${url.hostname}:${port}`
 }
 
 /** The user's database when DATABASE_URL is set, else our private cluster. */
 async function openDatabase(folder, { reset }) {
   const { DATABASE_URL: given, DATABASE_OWNER_URL: owner } = process.env
-  if (given) {
-    if (reset)
-      throw new Told(
-        '--reset-demo only ever throws away the private database. Unset DATABASE_URL, or empty yours by hand.',
-      )
-    return { appUrl: given, ownerUrl: owner ?? given, stop() {} }
-  }
-  const cluster = await openCluster(folder)
-  if (reset) cluster.reset()
-  return cluster
-}
-
-/** Two starts over one data folder would stop each other's database. */
-function claimFolder(folder) {
-  const file = join(folder, 'start.pid')
-  if (existsSync(file)) {
-    const pid = Number(readFileSync(file, 'utf8'))
-    const command = `/proc/${pid}/cmdline`
-    if (pid !== process.pid && existsSync(command) && readFileSync(command, 'utf8').includes('start.mjs')) {
-      throw new Told(
-        `It is already running (process ${pid}). Stop that one first, or use another folder: LT_DATA=… npm start`,
-      )
-    }
-  }
-  writeFileSync(file, String(process.pid))
+  if (!given) return openCluster(folder)
+  if (reset)
+    throw new Told(
+      '--reset-demo only ever throws away the private database. Unset DATABASE_URL, or empty yours by hand.',
+    )
+  return { data: null, appUrl: given, ownerUrl: owner ?? given, stop() {}, watch() {} }
 }
 
 function requireFree(port, host) {

@@ -17,6 +17,8 @@ export interface Config {
   development: boolean
   /** Paths of a PEM certificate and key; null serves plain HTTP. */
   tls: { cert: string; key: string } | null
+  /** A certificate of a private authority of our own, kept in a folder and made for these names; null: none. */
+  authority: { folder: string; names: string[] } | null
   /** The built web application; null serves the API alone. */
   webRoot: string | null
   /** The program's own folder: the keys that sign are in it, and its disk is watched; null: it has none. */
@@ -112,6 +114,8 @@ class Environment {
   })
   LT_ADDRESS?: string
 
+  LT_TLS_FOLDER?: string
+  LT_TLS_NAMES?: string
   LT_HOST?: string
   LT_DATA_FOLDER?: string
   LT_WEB_ROOT?: string
@@ -150,9 +154,14 @@ export function configFrom(env: NodeJS.ProcessEnv): Config {
     rates: { strangers: said.LT_RATE_STRANGERS ?? 300, tablets: said.LT_RATE_TABLETS ?? 6_000 },
     proxies: said.LT_PROXIES ?? 0,
     dataFolder: said.LT_DATA_FOLDER ?? null,
-    address: said.LT_ADDRESS?.replace(/\/$/, '') ?? `${cert && key ? 'https' : 'http'}://${host}:${port}`,
+    address:
+      said.LT_ADDRESS?.replace(/\/$/, '') ??
+      `${(cert && key) || said.LT_TLS_FOLDER ? 'https' : 'http'}://${host}:${port}`,
     development: said.NODE_ENV === 'development',
     tls: cert && key ? { cert, key } : null,
+    authority: said.LT_TLS_FOLDER
+      ? { folder: said.LT_TLS_FOLDER, names: said.LT_TLS_NAMES?.split(',').filter(Boolean) ?? ['localhost'] }
+      : null,
     webRoot: said.LT_WEB_ROOT ?? null,
     logLevel: said.LT_LOG_LEVEL ?? 'info',
     metricsToken: said.LT_METRICS_TOKEN ?? null,

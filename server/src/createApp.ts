@@ -40,7 +40,7 @@ export async function createApp(config: Config): Promise<NestExpressApplication>
   server.requestTimeout = REQUEST_WITHIN
   // Answers change by the second: nobody asks for one again by its tag.
   app.disable('etag')
-  app.use(...securityHeaders(tls !== null))
+  app.use(...securityHeaders(tls !== null, config.authority === null))
   app.use(compression())
   app.use(cookieParser())
   app.use('/api', asOfNow)

@@ -1,19 +1,25 @@
 import 'reflect-metadata'
+import type { Server } from 'node:https'
 import { clockFrom } from './clock/clock'
 import { configFrom } from './config'
 import { createApp } from './createApp'
+import { keepCertificate, withCertificate } from './tls/serveTls'
 
 async function main(): Promise<void> {
   clockFrom(process.env)
-  const config = configFrom(process.env)
+  const config = await withCertificate(configFrom(process.env))
   const app = await createApp(config)
   await app.listen(config.port, config.host)
+  const endCertificate = await keepCertificate(app.getHttpServer() as Server, config)
   // The start command waits for this; when it dies without a word, we end too.
   process.send?.('ready')
-  process.once('disconnect', () => void app.close().finally(() => process.exit()))
+  process.once('disconnect', () => {
+    endCertificate()
+    void app.close().finally(() => process.exit())
+  })
 }
 
 void main().catch((error: unknown) => {
   console.error(error instanceof Error ? error.message : error)
-  process.exitCode = 1
+  process.exit(1)
 })

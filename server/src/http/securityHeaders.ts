@@ -2,8 +2,11 @@ import type { NextFunction, Request, RequestHandler, Response } from 'express'
 import helmet from 'helmet'
 import { clock } from '../clock/clock'
 
-/** What a browser may do with our pages: run our own files, and nothing of this machine but the screen. */
-export function securityHeaders(tls: boolean): RequestHandler[] {
+/**
+ * What a browser may do with our pages: run our own files, and nothing of this machine but the screen.
+ * @param strict tell browsers never to come without TLS again: not where a private root may be gone one day
+ */
+export function securityHeaders(tls: boolean, strict: boolean): RequestHandler[] {
   const policies = helmet({
     contentSecurityPolicy: {
       useDefaults: false,
@@ -19,7 +22,7 @@ export function securityHeaders(tls: boolean): RequestHandler[] {
         'frame-ancestors': ["'none'"],
       },
     },
-    strictTransportSecurity: tls,
+    strictTransportSecurity: tls && strict,
     // Only a secure origin may be isolated; on plain HTTP the browser would complain about the header.
     crossOriginOpenerPolicy: tls,
     originAgentCluster: tls,
