@@ -110,6 +110,8 @@ export function refusalSentence(refusal: Refusal, reader: Reader): string {
       return `${refusal.item} is called back. End the recall first.`
     case 'recalled already':
       return `${refusal.lot} is called back already.`
+    case 'no lead left':
+      return 'Somebody has to be the food-safety lead. Give that role to another person first.'
     case 'reason short':
       return `Write why it may go on, in at least ${ASSESSMENT_LENGTH} characters.`
     case 'not taken back':

@@ -1,5 +1,5 @@
 import { SECOND, type Instant } from '../ground/instant'
-import type { Id, Role } from '../ledger/subject'
+import type { Actor, Id } from '../ledger/subject'
 import type { AnyClaim, Kind } from '../ledger/entry'
 import { id, instant, number, object, oneOf, whole, type Field } from '../ground/field'
 import type { Refusal } from './guard/refusal'
@@ -52,11 +52,11 @@ function raisedBody(kind: KindOf<Kind>, body: Field, v: number): Field {
 export interface Author {
   kitchen: Id
   /** The role of the person named in `by`; null when there is no such person here. */
-  role: Role | null
+  role: Actor | null
   /** That person's PIN came with the post and was right. */
   signed: boolean
   /** Whose shift it is posted from; left out: that person's own. */
-  postedBy?: { id: Id; role: Role | null }
+  postedBy?: { id: Id; role: Actor | null }
   now: Instant
   /** IANA zone of the kitchen. */
   zone: string

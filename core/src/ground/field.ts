@@ -86,6 +86,12 @@ export function id({ path, value }: Field): string {
   return value
 }
 
+/** SHA-256 as lower-case hexadecimal. */
+export function hash({ path, value }: Field): string {
+  if (typeof value !== 'string' || !/^[0-9a-f]{64}$/.test(value)) throw new FieldError(path, { code: 'not an id' })
+  return value
+}
+
 /** Whether a text is an id: then it names something, else it is only words. */
 export function isId(text: string): boolean {
   return UUID.test(text)

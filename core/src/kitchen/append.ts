@@ -5,7 +5,7 @@ import { admit, parseClaim } from '../admission/admission'
 import { asFolded, differencesOf, kindOf, touches, upcast } from '../admission/kinds'
 import type { KindOf } from '../admission/guard/kindOf'
 import { seal, type ChainHead, type Sha256 } from '../ledger/chain'
-import type { Id, Role, Subject } from '../ledger/subject'
+import type { Actor, Id, Role, Subject } from '../ledger/subject'
 import type { AnyClaim, Kind, Resolved, Seal, SealedEntry } from '../ledger/entry'
 import { RULES } from '../ledger/late'
 import { FieldError } from '../ground/field'
@@ -39,6 +39,7 @@ export interface Book {
   head: ChainHead
   /** An entry that is there already: its claim as canonical text. */
   known(id: Id): { claim: string; seal: Seal } | null
+  /** By the list of people, until the logbook says who is there. */
   role(person: Id): Role | null
   read: Read
   /** Keeps a sealed entry, and folds it into the subjects that it changes. `canon` is the text that was hashed. */
@@ -75,9 +76,9 @@ export function append(claim: AnyClaim, poster: Poster, book: Book, sha256: Sha2
   const { now, signedBy, postedBy } = poster
   const author = {
     kitchen: poster.kitchen,
-    role: book.role(claim.by),
+    role: actorOf(claim.by, poster.kitchen, book),
     signed: claim.by === signedBy,
-    postedBy: { id: postedBy, role: book.role(postedBy) },
+    postedBy: { id: postedBy, role: actorOf(postedBy, poster.kitchen, book) },
     now,
     zone,
     limits,
@@ -99,6 +100,13 @@ export function append(claim: AnyClaim, poster: Poster, book: Book, sha256: Sha2
   const { entry, canon } = seal(claim, book.head, stamp, sha256)
   book.keep(asFolded(entry), canon, touches(claim))
   return { id, outcome: 'accepted', seal: entry.seal }
+}
+
+/** As the logbook says, once it does; nobody has the program's own id, and nobody's PIN comes with it. */
+function actorOf(id: Id, kitchen: Id, { read, role }: Book): Actor | null {
+  if (id === kitchen) return 'installation'
+  const people = read('kitchen', kitchen)?.people ?? null
+  return people === null ? role(id) : (people.find((person) => person.id === id)?.role ?? null)
 }
 
 function resolvedOf(claim: AnyClaim, read: Read, world: World): Resolved | null {

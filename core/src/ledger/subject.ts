@@ -11,6 +11,11 @@ export interface Subject {
   id: Id
 }
 
-export type Role = 'cook' | 'chef' | 'lead' | 'inspector'
+export const ROLES = ['cook', 'chef', 'lead', 'inspector'] as const
+
+export type Role = (typeof ROLES)[number]
+
+/** Who may make an entry: somebody of the kitchen in a role, or the program itself, which signs with the kitchen's id. */
+export type Actor = Role | 'installation'
 
 export type InstrumentKind = 'probe' | 'infrared' | 'display'

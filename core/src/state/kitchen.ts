@@ -1,5 +1,5 @@
 import type { Instant } from '../ground/instant'
-import type { Id } from '../ledger/subject'
+import type { Id, Role } from '../ledger/subject'
 import type { Bodies } from '../ledger/entry'
 
 /** What belongs to the kitchen as a whole. */
@@ -10,13 +10,23 @@ export interface KitchenState {
   handover: Bodies['handed-over'] | null
   /** Who decides for the lead. */
   delegate: Bodies['delegated'] | null
+  /** Who is there with which role; null: the logbook does not say yet. */
+  people: { id: Id; role: Role }[] | null
+  /** When it was last begun again from a backup, and from which entry; null: never. */
+  restored: ({ at: Instant } & Bodies['restored']) | null
 }
 
 /** Codes are said aloud, so they are short and come round again; this many are kept apart. */
 export const KEPT_APART = 300
 
 /** A kitchen about which nothing was entered. */
-export const NEW_KITCHEN: KitchenState = { codes: [], handover: null, delegate: null }
+export const NEW_KITCHEN: KitchenState = {
+  codes: [],
+  handover: null,
+  delegate: null,
+  people: null,
+  restored: null,
+}
 
 /** Whether a person may decide for the lead at an instant. */
 export function decidesForLead({ delegate }: Pick<KitchenState, 'delegate'>, person: Id, at: Instant): boolean {

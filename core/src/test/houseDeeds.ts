@@ -1,7 +1,7 @@
 import { addDays, dayOf } from '../ground/zone'
 import { PRACTICE } from '../rules/practice'
 import { WHY, type Act } from './history'
-import { COOK, custard, FRIDGE, idOf, LEAD, OTHER } from './kitchenStory'
+import { CHEF, COOK, custard, FRIDGE, idOf, LEAD, OTHER } from './kitchenStory'
 import { at } from './traces'
 
 /** What is done in the house: rounds, lots, people, limits and methods. */
@@ -65,6 +65,31 @@ export const houseDeeds: Record<string, Act> = {
   'hand over': (history, deed) => {
     const from = Math.round(at(history.now))
     history.post('handed-over', history.story.kitchen.id, deed, { asked: COOK, from, until: from + 3_600_000 })
+    return 'betters nothing'
+  },
+  'find people': (history) => {
+    const { kitchen } = history.story
+    const people = [COOK, OTHER, CHEF, LEAD].map((id, i) => ({
+      id,
+      role: (['cook', 'cook', 'chef', 'lead'] as const)[i]!,
+    }))
+    history.story.post('people-found', kitchen.id, history.now, { people }, { by: kitchen.id })
+    return 'betters nothing'
+  },
+  'give a role': (history, deed) => {
+    const role = deed.a < 0.5 ? ('chef' as const) : ('cook' as const)
+    history.decide('role-given', history.story.kitchen.id, { person: OTHER, role })
+    return 'betters nothing'
+  },
+  'change a PIN': (history) => {
+    history.decide('pin-changed', history.story.kitchen.id, { person: COOK })
+    return 'betters nothing'
+  },
+  restore: (history) => {
+    const { kitchen } = history.story
+    const last = kitchen.entries().at(-1)!.seal
+    const body = { backupMade: Math.round(at(history.now)), seq: last.seq, hash: last.hash }
+    history.story.post('restored', kitchen.id, history.now, body, { by: kitchen.id })
     return 'betters nothing'
   },
   probe: (history, deed) => {

@@ -5,6 +5,8 @@ import { configFrom } from '../config'
 import { grantTo } from '../database/grants'
 import { firstLead, seedKitchen } from '../kitchens/newKitchen'
 import { ormConfig } from '../ormConfig'
+import { KitchenScope } from '../database/kitchenScope'
+import { sealPeople } from '../kitchens/sealPeople'
 import { Kitchen } from '../people/kitchen.entity'
 
 /** Migrates and grants; with --empty an empty database gets a kitchen without batches. */
@@ -16,6 +18,7 @@ async function prepare(): Promise<void> {
   await owner.getMigrator().up()
   if (ownerUrl !== databaseUrl) await grantTo(appRole, owner)
   if (process.argv.includes('--empty')) await firstKitchen(owner)
+  await sealPeople(new KitchenScope(owner.em.fork()))
   await owner.close()
   if (ownerUrl === databaseUrl) {
     console.log('One database role serves and owns: only the triggers keep the logbook from being changed.')

@@ -77,6 +77,9 @@ export interface LineAnswer {
   codes: string[]
   handover: KitchenState['handover'] | null
   delegate: KitchenState['delegate'] | null
+  /** Who may do what, as the logbook says; null: it does not say yet. */
+  roles: KitchenState['people']
+  restored: KitchenState['restored']
   /** null: the kitchen has none yet. */
   limits: LimitsState | null
   methods: MethodState[]

@@ -56,6 +56,10 @@ export async function seedKitchen(
   })
   const lead = hired.find(({ role }) => role === 'lead')!.id
   const claim = claimMaker(kitchenId)
+  const found = claim('people-found', kitchenId, now, kitchenId, {
+    people: hired.map(({ id, role }) => ({ id, role })),
+  })
+  await append(scope, kitchenId, kitchenId, [found])
   await append(scope, kitchenId, lead, [
     claim('limits-set', begin.limits.id, now, lead, { set: begin.limits }),
     claim('instrument-registered', begin.probe.id, now, lead, { code: begin.probe.code, kind: 'probe' }),

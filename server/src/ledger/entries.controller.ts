@@ -122,6 +122,7 @@ const STATUS: Record<Refusal['code'], number> = {
   'recall stands': 409,
   'recalled already': 409,
   'reason short': 422,
+  'no lead left': 409,
   'not taken back': 409,
   'lot refused': 422,
   'lot not accepted': 422,

@@ -44,7 +44,8 @@ export function lockHead(kitchenId: Id): Statement {
 
 /** Everything that admitting these claims looks at. */
 export function gather(kitchenId: Id, claims: readonly AnyClaim[], posters: readonly Id[]): Statement {
-  const subjects = claims.flatMap(needs)
+  // The logbook itself says who may do what.
+  const subjects = [{ type: 'kitchen' as const, id: kitchenId }, ...claims.flatMap(needs)]
   const parts = [
     part(
       'entry',

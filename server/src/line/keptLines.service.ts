@@ -54,13 +54,16 @@ export class KeptLines {
     const kitchen = await em.findOneOrFail(Kitchen, { id: kitchenId })
     const people = await em.find(Person, { kitchenId }, { orderBy: { name: 'asc' } })
     const [state] = await this.states.all(em, kitchenId, 'kitchen')
+    const roleOf = (id: Id) => state?.people?.find((person) => person.id === id)?.role
     const head = {
       seq: await this.states.lastSeq(em, kitchenId),
       kitchen: { id: kitchen.id, name: kitchen.name, zone: kitchen.zone, unit: kitchen.unit },
-      people: people.map(({ id, name, role, job }) => ({ id, name, role, job })),
+      people: people.map(({ id, name, role, job }) => ({ id, name, role: roleOf(id) ?? role, job })),
       codes: state?.codes ?? [],
       handover: state?.handover ?? null,
       delegate: state?.delegate ?? null,
+      roles: state?.people ?? null,
+      restored: state?.restored ?? null,
       limits: await this.states.one(em, kitchenId, 'limits', kitchen.limitsId),
     }
     const lists: Record<string, string> = {

@@ -10,6 +10,7 @@ export type Fault =
   | { code: 'resolved otherwise'; seq: number }
   | { code: 'other row' | 'no row' | 'row of nothing'; type: SubjectType; id: Id }
   | { code: 'other lineage'; id: Id }
+  | { code: 'other role'; id: Id }
   | { code: 'not found by subject'; seq: number }
   | { code: 'unguarded'; what: string }
 
@@ -53,6 +54,8 @@ export function faultSentence(fault: Fault): string {
       return `Something is kept of ${fault.type} ${fault.id}, which has no entries.`
     case 'other lineage':
       return `What ${fault.id} is said to be made of is not what its entries say.`
+    case 'other role':
+      return `Person ${fault.id} is listed with another role than the logbook gives.`
     case 'not found by subject':
       return `Entry ${fault.seq} is not found by all that it changes.`
     case 'unguarded':

@@ -6,6 +6,7 @@ import {
   kinds,
   RULES,
   touches,
+  type AnyClaim,
   type Id,
   type Role,
   type SealedEntry,
@@ -22,6 +23,8 @@ export class Readmission {
   readonly faults: Fault[] = []
   older = 0
   readonly projections: Projections
+  /** Every role that anybody was ever given. */
+  readonly given = new Map<Id, Set<Role>>()
 
   constructor(
     private readonly kitchen: { id: Id; limits: Id },
@@ -38,6 +41,7 @@ export class Readmission {
       else this.older++
       const folded = asFolded(entry)
       this.projections.fold(touches(folded.claim), folded)
+      for (const { id, role } of rolesIn(folded.claim)) this.given.set(id, (this.given.get(id) ?? new Set()).add(role))
     } catch {
       this.faults.push({ code: 'not admitted', seq: entry.seal.seq, why: 'this program cannot read it.' })
     }
@@ -68,6 +72,12 @@ export class Readmission {
     else if (canonical(outcome.seal.resolved ?? {}) !== canonical(seal.resolved ?? {}))
       this.faults.push({ code: 'resolved otherwise', seq })
   }
+}
+
+function rolesIn(claim: AnyClaim): { id: Id; role: Role }[] {
+  if (claim.kind === 'people-found') return claim.body.people
+  if (claim.kind !== 'role-given' || claim.body.role === null) return []
+  return [{ id: claim.body.person, role: claim.body.role }]
 }
 
 /** Taken under the rules and by the judge of today. */

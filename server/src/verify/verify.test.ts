@@ -167,6 +167,7 @@ describe('verify finds', () => {
       'row of nothing',
     ],
     ['a subject that its entries are not found by', sql('delete from entry_subject'), 'not found by subject'],
+    ['a cook set to lead', sql(`update person set role = 'lead' where role = 'cook'`), 'other role'],
     ['what an item was made of taken away', sql('delete from edge'), 'other lineage'],
   ]
   it.each(found)('%s', async (_, deed, code) => {

@@ -66,10 +66,19 @@ export function verify(scope: KitchenScope, kitchenId: Id, { seals, role }: Witn
       ...again.faults,
       ...unfound,
       ...(await storedRowFaults(em, kitchenId, again.projections)),
+      ...roleFaults(again.given, people),
       ...(await guardFaults(em, role)),
     ]
     return { entries: chain.head.seq, hash: chain.head.hash, older: again.older, signed: signed.agreed(), faults }
   })
+}
+
+/** The list of people may name no role that the logbook never gave to that person. */
+function roleFaults(given: ReadonlyMap<Id, ReadonlySet<Role>>, listed: readonly { id: Id; role: Role }[]): Fault[] {
+  if (given.size === 0) return []
+  return listed
+    .filter(({ id, role }) => given.get(id)?.has(role) !== true)
+    .map(({ id }): Fault => ({ code: 'other role', id }))
 }
 
 async function headFaults(em: SqlEntityManager, kitchenId: Id, { head }: StoredChain): Promise<Fault[]> {

@@ -17,6 +17,8 @@ const line: LineData = {
   vessels: [],
   handover: null,
   delegate: null,
+  roles: null,
+  restored: null,
   units: [],
 }
 const reading = (id: string): AnyClaim => ({

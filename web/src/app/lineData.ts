@@ -32,6 +32,8 @@ export interface LineData {
   codes: string[]
   handover: KitchenState['handover']
   delegate: KitchenState['delegate']
+  roles: KitchenState['people']
+  restored: KitchenState['restored']
   limits: LimitsState | null
   methods: MethodState[]
   instruments: InstrumentState[]
@@ -79,15 +81,23 @@ export function foldLine(line: LineData, entry: Entry): LineData {
         next = { ...next, limits: apply.limits(id, next.limits, today) }
         break
       case 'kitchen':
-        next = { ...next, ...apply.kitchen(id, kitchenOf(next), today) }
+        next = withKitchen(next, apply.kitchen(id, kitchenOf(next), today))
         break
     }
   }
   return next
 }
 
-function kitchenOf({ codes, handover, delegate }: LineData): KitchenState {
-  return { codes, handover, delegate }
+function kitchenOf({ codes, handover, delegate, roles, restored }: LineData): KitchenState {
+  return { codes, handover, delegate, people: roles, restored }
+}
+
+/** Names are no facts of the logbook; who may do what is. */
+function withKitchen(line: LineData, state: KitchenState | null): LineData {
+  if (!state) return line
+  const { people: roles, ...rest } = state
+  const roleOf = (id: Id) => roles?.find((person) => person.id === id)?.role
+  return { ...line, ...rest, roles, people: line.people.map((one) => ({ ...one, role: roleOf(one.id) ?? one.role })) }
 }
 
 function put<T extends { id: Id }>(list: T[], id: Id, change: (state: T | null) => T | null): T[] {

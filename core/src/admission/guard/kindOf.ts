@@ -1,4 +1,4 @@
-import type { Id, Role, Subject, SubjectType } from '../../ledger/subject'
+import type { Actor, Id, Role, Subject, SubjectType } from '../../ledger/subject'
 import type { Seal, Bodies, Claim, Kind, Resolved } from '../../ledger/entry'
 import type { Known } from '../../ledger/late'
 import type { BatchFacts } from '../../state/batch'
@@ -29,7 +29,7 @@ export interface KindOf<K extends Kind> {
   upcast?(body: Record<string, unknown>, v: number): Record<string, unknown>
   about: SubjectType
   /** Who may make it. */
-  may: readonly Role[]
+  may: readonly Actor[]
   /** Needs the PIN of who makes it with the post. */
   signed: boolean
   /** Whoever decides for the lead may make it too. */

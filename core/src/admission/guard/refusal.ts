@@ -29,9 +29,20 @@ export type Refusal =
       code: 'not there'
       field: string
       what:
-        'batch' | 'instrument' | 'method' | 'limits' | 'entry' | 'step' | 'lot' | 'item' | 'vessel' | 'unit' | 'kitchen'
+        | 'batch'
+        | 'instrument'
+        | 'method'
+        | 'limits'
+        | 'entry'
+        | 'step'
+        | 'lot'
+        | 'item'
+        | 'vessel'
+        | 'unit'
+        | 'kitchen'
+        | 'person'
     }
-  | { code: 'already there'; field: string; what: 'batch' | 'instrument' | 'lot' | 'item' }
+  | { code: 'already there'; field: string; what: 'batch' | 'instrument' | 'lot' | 'item' | 'list of people' }
   | { code: 'code taken'; field: 'body.code'; taken: string }
   | { code: 'batch closed'; field: 'about.id'; batch: string }
   | { code: 'cannot measure that'; field: 'body.where'; instrument: string }
@@ -64,6 +75,7 @@ export type Refusal =
   | { code: 'recall stands'; field: 'about.id'; item: string }
   | { code: 'recalled already'; field: 'about.id'; lot: string }
   | { code: 'reason short'; field: 'body.reason' }
+  | { code: 'no lead left'; field: 'body.role' }
   | { code: 'not taken back'; field: 'body.target'; why: 'stands' | 'late' }
   | { code: 'lot refused'; field: 'body.verdict'; lot: string }
   | { code: 'lot not accepted'; field: 'body.lot'; lot: string }

@@ -1,0 +1,26 @@
+import type { Id } from '../../ledger/subject'
+import { id, object } from '../../ground/field'
+import type { KindOf } from '../guard/kindOf'
+
+declare module '../../ledger/entry' {
+  interface Bodies {
+    'pin-changed': { person: Id }
+  }
+}
+
+/** Somebody has another PIN: that it changed, and who changed it. Their own, or any where the lead signs. */
+export const pinChanged: KindOf<'pin-changed'> = {
+  kind: 'pin-changed',
+  v: 1,
+  about: 'kitchen',
+  may: ['cook', 'chef', 'lead', 'inspector'],
+  signed: true,
+  parse: (body) => ({ person: id(object(body, ['person']).person) }),
+  writes: () => [],
+  reads: ({ about }) => [about],
+  refuse({ about, kitchen, by, body: { person } }, read) {
+    if (about.id !== kitchen) return { code: 'not there', field: 'about.id', what: 'kitchen' }
+    const role = read('kitchen', kitchen)?.people?.find((each) => each.id === by)?.role
+    return person === by || role === 'lead' ? null : { code: 'may not', field: 'by', kind: 'pin-changed' }
+  },
+}
