@@ -1,45 +1,71 @@
 import 'reflect-metadata'
 import { MikroORM } from '@mikro-orm/postgresql'
-import { configFrom } from '../config'
+import { backup } from '../backup/backup'
+import { restore } from '../backup/restore'
+import { clock, clockFrom } from '../clock/clock'
+import { configFrom, type Config } from '../config'
 import { KitchenScope } from '../database/kitchenScope'
 import { ormConfig } from '../ormConfig'
 import { rebuild } from '../ledger/rebuild'
+import { worseBatches } from '../ledger/worseBatches'
 import { hasSeals, sealsIn } from '../sealing/sealing.module'
 import { faultSentence } from '../verify/fault'
 import { verify } from '../verify/verify'
-import { worseBatches } from '../ledger/worseBatches'
-import { Kitchen } from '../people/kitchen.entity'
 
-/** What is done with each kitchen's logbook, and what is said of it. */
-const COMMANDS: Record<string, (scope: KitchenScope, kitchenId: string) => Promise<string>> = {
-  verify: verified,
-  rebuild: async (scope, id) => `${await rebuild(scope, id)} entries folded anew.`,
-  worse: listedWorse,
+/** What a command works with. */
+interface Tools {
+  config: Config
+  scope: KitchenScope
+  file: string | undefined
 }
 
-/**
- * `verify` walks every kitchen's chain; `rebuild` folds every projection anew from it; `worse` lists the batches that are
- * over and that today's rules judge worse than their own record.
- */
-async function run(command = ''): Promise<void> {
+const COMMANDS: Record<string, (tools: Tools) => Promise<void>> = {
+  verify: async (tools) => {
+    await ofEach(tools, verified)
+    await missedKitchens(tools)
+  },
+  rebuild: (tools) => ofEach(tools, async (scope, id) => `${await rebuild(scope, id)} entries folded anew.`),
+  worse: (tools) => ofEach(tools, listedWorse),
+  backup: backedUp,
+  restore: broughtBack,
+  'rotate-key': rotatedKey,
+  /** For the other scripts. */
+  kitchens: async ({ scope }) => console.log(JSON.stringify(await scope.kitchens())),
+}
+
+const HELP = `Say which: npm run ledger --
+  verify         goes through every record and what guards it
+  rebuild        folds everything anew that is kept beside the logbook
+  worse          lists batches that are over and that today's rules judge worse than their own record
+  backup FILE    writes everything that cannot be made anew into a file, and checks the copy
+  restore FILE   brings a backup into an empty database
+  rotate-key     another key signs from now on; the one before says so`
+
+async function run(command = '', file?: string): Promise<void> {
   const act = COMMANDS[command]
-  if (!act) throw new Error('Say which: npm run ledger -- verify, rebuild or worse')
-  const orm = await MikroORM.init(ormConfig(configFrom(process.env).databaseUrl))
+  if (!act) throw new Error(HELP)
+  clockFrom(process.env)
+  const config = configFrom(process.env)
+  const orm = await MikroORM.init(ormConfig(config.databaseUrl))
   try {
-    const scope = new KitchenScope(orm.em.fork())
-    for (const { id, name } of await orm.em.fork().find(Kitchen, {})) {
-      console.log(`${name}: ${await act(scope, id)}`)
-    }
+    await act({ config, scope: new KitchenScope(orm.em.fork()), file })
   } finally {
     await orm.close()
   }
 }
 
+async function ofEach(
+  { scope, config }: Tools,
+  act: (scope: KitchenScope, kitchenId: string, config: Config) => Promise<string>,
+): Promise<void> {
+  for (const { id, name } of await scope.kitchens()) console.log(`${name}: ${await act(scope, id, config)}`)
+}
+
 /** As many faults are told one by one. */
 const MOST_TOLD = 50
 
-async function verified(scope: KitchenScope, kitchenId: string): Promise<string> {
-  const { databaseUrl, ownerUrl, dataFolder } = configFrom(process.env)
+async function verified(scope: KitchenScope, kitchenId: string, config: Config): Promise<string> {
+  const { databaseUrl, ownerUrl, dataFolder } = config
   const role = ownerUrl === databaseUrl ? null : decodeURIComponent(new URL(databaseUrl).username)
   const seals = dataFolder !== null && hasSeals(dataFolder) ? sealsIn(dataFolder) : null
   const { entries, hash, older, signed, faults } = await verify(scope, kitchenId, { seals, role })
@@ -51,7 +77,20 @@ async function verified(scope: KitchenScope, kitchenId: string): Promise<string>
   process.exitCode = 1
   const told = faults.slice(0, MOST_TOLD).map((fault) => `  ${faultSentence(fault)}`)
   const more = faults.length > MOST_TOLD ? [`  and ${faults.length - MOST_TOLD} more.`] : []
-  return [`${entries} entries, ${faults.length} faults. ${notes.join(' ')}`, ...told, ...more].join('\n')
+  const count = faults.length === 1 ? '1 fault' : `${faults.length} faults`
+  return [`${entries} entries, ${count}. ${notes.join(' ')}`, ...told, ...more].join('\n')
+}
+
+/** A kitchen whose logbook was signed here, and that the database does not know any more. */
+async function missedKitchens({ scope, config: { dataFolder } }: Tools): Promise<void> {
+  if (dataFolder === null || !hasSeals(dataFolder)) return
+  const known = new Set((await scope.kitchens()).map(({ id }) => id))
+  for (const id of sealsIn(dataFolder)
+    .heads.kitchens()
+    .filter((each) => !known.has(each))) {
+    process.exitCode = 1
+    console.log(`Kitchen ${id} is gone: its logbook was signed here.`)
+  }
 }
 
 async function listedWorse(scope: KitchenScope, kitchenId: string): Promise<string> {
@@ -62,7 +101,44 @@ async function listedWorse(scope: KitchenScope, kitchenId: string): Promise<stri
     : [`${lines.length} batches that are over are judged worse than their record:`, ...lines].join('\n')
 }
 
-void run(process.argv[2]).catch((error: unknown) => {
+async function backedUp({ scope, file }: Tools): Promise<void> {
+  if (!file) throw new Error('Say where to: npm run ledger -- backup FILE')
+  const { kitchens } = await backup(scope, file, clock.now())
+  console.log(`${file} holds ${listed(kitchens)}. The copy was gone through: none missing, none altered.`)
+  console.log('It has names and hashes of PINs in it: keep it as carefully as the kitchen.')
+}
+
+async function broughtBack({ config, file }: Tools): Promise<void> {
+  if (!file) throw new Error('Say which: npm run ledger -- restore FILE')
+  const owner = await MikroORM.init(ormConfig(config.ownerUrl))
+  try {
+    const { kitchens, made } = await restore(owner, file)
+    if (config.dataFolder !== null) {
+      const { heads } = sealsIn(config.dataFolder)
+      for (const { id } of kitchens) heads.forget(id)
+      heads.write()
+    }
+    console.log(
+      `${listed(kitchens)}, as of ${new Date(made).toISOString()}. Each person opens a shift again; tablets send what is missing.`,
+    )
+  } finally {
+    await owner.close()
+  }
+}
+
+function listed(kitchens: readonly { name: string; entries: number }[]): string {
+  return kitchens.map(({ name, entries }) => `${name} with ${entries} entries`).join(', ') || 'no kitchen'
+}
+
+async function rotatedKey({ config: { dataFolder } }: Tools): Promise<void> {
+  if (dataFolder === null) throw new Error('LT_DATA_FOLDER is not set: it is where the keys are.')
+  const { keys } = sealsIn(dataFolder)
+  const { id } = keys.rotate(clock.now())
+  console.log(`Key ${id} signs from the next start on. The one before it is kept to check what it signed.`)
+  await Promise.resolve()
+}
+
+void run(process.argv[2], process.argv[3]).catch((error: unknown) => {
   console.error(error instanceof Error ? error.message : error)
   process.exitCode = 1
 })

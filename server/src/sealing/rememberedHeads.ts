@@ -22,6 +22,10 @@ export class RememberedHeads {
     return known ? [...Object.values(known.days), known.last] : []
   }
 
+  kitchens(): Id[] {
+    return Object.keys(this.heads)
+  }
+
   last(kitchen: Id): Signed | null {
     return this.heads[kitchen]?.last ?? null
   }

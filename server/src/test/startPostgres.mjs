@@ -9,5 +9,8 @@ export default async function startPostgres() {
   globalThis.testCluster = cluster
   process.env.TEST_DATABASE_URL = cluster.appUrl
   process.env.TEST_OWNER_URL = cluster.ownerUrl
+  const empty = cluster.another('empty')
+  process.env.TEST_EMPTY_URL = empty.appUrl
+  process.env.TEST_EMPTY_OWNER_URL = empty.ownerUrl
   process.once('exit', () => cluster.destroy())
 }

@@ -1,0 +1,84 @@
+import { mkdtempSync, readFileSync, statSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { gunzipSync, gzipSync } from 'node:zlib'
+import { MikroORM } from '@mikro-orm/postgresql'
+import { grantTo } from '../database/grants'
+import { KitchenScope } from '../database/kitchenScope'
+import { ormConfig } from '../ormConfig'
+import { Pins } from '../people/pins.service'
+import { openKitchen, type TestKitchen } from '../test/kitchen'
+import { storeOf } from '../test/storeKitchen'
+import { clock } from '../clock/clock'
+import { verify } from '../verify/verify'
+import { backup, checkBackup } from './backup'
+import { restore } from './restore'
+
+const folder = mkdtempSync(join(tmpdir(), 'lt-backup-'))
+const file = join(folder, 'kitchen.backup')
+let kitchen: TestKitchen
+/** Only this kitchen: the tests of other files share the database. */
+let own: KitchenScope
+
+beforeAll(async () => {
+  kitchen = await openKitchen()
+  const store = storeOf(kitchen)
+  await store.putAway(await store.jelly(2), 650, { last: true })
+  await kitchen.get('/api/store/feed')
+  own = new KitchenScope(kitchen.orm.em.fork())
+  own.kitchens = () => Promise.resolve([{ id: kitchen.kitchenId, name: kitchen.name }])
+})
+afterAll(() => kitchen.app.close())
+
+it('goes into a file that nobody else reads, is whole, and is never written over another', async () => {
+  const { kitchens } = await backup(own, file, clock.now())
+  expect(kitchens).toEqual([{ id: kitchen.kitchenId, name: 'Test kitchen', entries: expect.any(Number) as number }])
+  expect(statSync(file).mode & 0o777).toBe(0o600)
+  await expect(backup(own, file, clock.now())).rejects.toThrow('there already')
+  await expect(checkBackup(join(folder, 'none'))).rejects.toThrow('not there')
+})
+
+it('is refused where it breaks off, was changed, or is something else', async () => {
+  const packed = readFileSync(file)
+  const text = gunzipSync(packed).toString()
+  const made = (name: string, content: Buffer) => {
+    writeFileSync(join(folder, name), content)
+    return checkBackup(join(folder, name))
+  }
+  await expect(made('half', packed.subarray(0, packed.length / 2))).rejects.toThrow('no backup')
+  await expect(made('cut', gzipSync(text.split('\n').slice(0, -3).join('\n')))).rejects.toThrow('breaks off')
+  await expect(made('changed', gzipSync(text.replace('Rhubarb', 'Quinces')))).rejects.toThrow(
+    'not the one that was backed up',
+  )
+  await expect(made('other', gzipSync('{"a":1}\n'))).rejects.toThrow('does not begin as one')
+  await expect(made('text', Buffer.from('hello'))).rejects.toThrow('no backup')
+})
+
+it('comes back into an empty database entry by entry, and says that it did', async () => {
+  const owner = await MikroORM.init(ormConfig(process.env.TEST_EMPTY_OWNER_URL!))
+  await owner.getMigrator().up()
+  await grantTo('lt_app', owner)
+  const app = await MikroORM.init(ormConfig(process.env.TEST_EMPTY_URL!))
+  try {
+    const { kitchens } = await restore(owner, file)
+    const scope = new KitchenScope(app.em.fork())
+    const found = await verify(scope, kitchen.kitchenId, { seals: null, role: 'lt_app' })
+    expect(found.faults.filter(({ code }) => code !== 'recorded earlier')).toEqual([])
+    expect(found.entries).toBe(kitchens[0]!.entries + 1)
+    const rows = (of: KitchenScope) =>
+      of.inKitchen(kitchen.kitchenId, (em) =>
+        em.execute<object[]>('select id, state, card, course from item order by id'),
+      )
+    expect(await rows(scope)).toEqual(await rows(own))
+    const last = await scope.inKitchen(kitchen.kitchenId, (em) =>
+      em.execute<{ kind: string; body: object }[]>('select kind, body from entry order by seq desc limit 1'),
+    )
+    expect(last).toMatchObject([{ kind: 'restored', body: { seq: kitchens[0]!.entries } }])
+    const { id, pin } = kitchen.person('mina')
+    expect(await new Pins(scope).require(kitchen.kitchenId, id, pin)).toMatchObject({ name: 'Mina Osk' })
+    await expect(restore(owner, file)).rejects.toThrow('This database has a kitchen, Test kitchen')
+  } finally {
+    await app.close()
+    await owner.close()
+  }
+})

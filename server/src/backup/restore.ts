@@ -1,0 +1,92 @@
+import type { EntityManager, MikroORM } from '@mikro-orm/postgresql'
+import { GENESIS, type Id, type Instant, type Seal } from '@logged-thermal/core'
+import { KitchenScope } from '../database/kitchenScope'
+import { query } from '../database/query'
+import { enterAsInstallation } from '../ledger/installation'
+import { rebuild } from '../ledger/rebuild'
+import { checkBackup, type BackedUp } from './backup'
+import { readBackup, type BackupLine } from './backupFile'
+
+/**
+ * Brings a backup into an empty database, all of it or nothing, folds everything anew and enters that it was restored.
+ * @param owner of the role that owns
+ * Throws an Error where the database has a kitchen, or the backup is not whole.
+ */
+export async function restore(owner: MikroORM, path: string): Promise<BackedUp> {
+  const found = await checkBackup(path)
+  const scope = new KitchenScope(owner.em.fork())
+  const [known] = await scope.kitchens()
+  if (known)
+    throw new Error(`This database has a kitchen, ${known.name}. Restore into an empty one: LT_DATA=another folder.`)
+  await owner.em.fork().transactional(async (em) => {
+    let kitchen: Id | null = null
+    for await (const line of readBackup(path)) kitchen = await take(em, kitchen, line)
+  })
+  for (const { id } of found.kitchens) {
+    await rebuild(scope, id)
+    const { seq, hash } = await headOf(scope, id)
+    await enterAsInstallation(scope, id, 'restored', { backupMade: found.made, seq, hash })
+  }
+  return found
+}
+
+/** Takes one line in. Returns the kitchen that the next ones belong to. */
+async function take(em: EntityManager, kitchen: Id | null, line: BackupLine): Promise<Id | null> {
+  const run = (sql: string, params: unknown[]) => query(em, { sql, params })
+  if ('kitchen' in line) {
+    const { id, name, zone, unit, limitsId, feed } = line.kitchen
+    await run(`select set_config('lt.kitchen', ?, true)`, [id])
+    await run('insert into kitchen (id, name, zone, unit, limits_id) values (?, ?, ?, ?, ?)', [
+      id,
+      name,
+      zone,
+      unit,
+      limitsId,
+    ])
+    await run('insert into chain_head (kitchen_id, seq, hash) values (?, 0, ?)', [id, GENESIS.hash])
+    if (feed !== null) await run('insert into feed (kitchen_id, secret) values (?, ?)', [id, feed])
+    return id
+  }
+  if ('people' in line) {
+    const sql = 'insert into person (kitchen_id, id, name, role, job, pin_hash) values (?, ?, ?, ?, ?, ?)'
+    for (const { id, name, role, job, pinHash } of line.people) await run(sql, [kitchen, id, name, role, job, pinHash])
+  }
+  if ('entries' in line) {
+    for (const rising of risingRuns(line.entries)) {
+      // Long ago a clock that was set back went back in the logbook too.
+      await run('update chain_head set recorded_at = 0 where kitchen_id = ?', [kitchen])
+      await run('select append_entries(?::uuid, array(select json_array_elements_text(?::json)))', [
+        kitchen,
+        JSON.stringify(rising),
+      ])
+    }
+  }
+  if ('heads' in line) {
+    const sql = 'insert into signed_head (kitchen_id, seq, statement, signature) values (?, ?, ?, ?)'
+    for (const { seq, statement, signature } of line.heads) await run(sql, [kitchen, seq, statement, signature])
+  }
+  return kitchen
+}
+
+/** Entries in runs in which the time of recording does not go back. */
+function risingRuns(canons: readonly string[]): string[][] {
+  const runs: string[][] = []
+  let last: Instant = Infinity
+  for (const canon of canons) {
+    const { recordedAt } = (JSON.parse(canon) as { seal: Seal }).seal
+    if (recordedAt < last) runs.push([])
+    runs.at(-1)!.push(canon)
+    last = recordedAt
+  }
+  return runs
+}
+
+function headOf(scope: KitchenScope, id: Id): Promise<{ seq: number; hash: string }> {
+  return scope.inKitchen(id, async (em) => {
+    const [head] = await query<{ seq: string; hash: string }>(em, {
+      sql: 'select seq, hash from chain_head where kitchen_id = ?',
+      params: [id],
+    })
+    return { seq: Number(head!.seq), hash: head!.hash }
+  })
+}
