@@ -9,11 +9,15 @@ import { ROOT, run, tell, Told } from './run.mjs'
 async function dev() {
   await ensureInstalled()
   await ensureBuilt()
-  const cluster = process.env.DATABASE_URL
-    ? null
-    : await openCluster(resolve(process.env.LT_DATA ?? join(ROOT, '.data')))
+  // Data of its own: a kitchen that runs beside it keeps its database.
+  const folder = resolve(process.env.LT_DATA ?? join(ROOT, '.data/dev'))
+  const cluster = process.env.DATABASE_URL ? null : await openCluster(folder)
   const env = {
     LT_LOG_LEVEL: 'info',
+    NODE_ENV: 'development',
+    LT_DATA_FOLDER: folder,
+    // The page comes from 4311: what it sends is from there.
+    LT_ADDRESS: 'http://localhost:4311',
     ...process.env,
     ...(cluster ? { DATABASE_URL: cluster.appUrl, DATABASE_OWNER_URL: cluster.ownerUrl } : {}),
   }

@@ -1,5 +1,6 @@
 // npm start: installs, builds, starts PostgreSQL, migrates, fills an empty database, serves. Ctrl-C stops all of it.
 import { spawn } from 'node:child_process'
+import { rmSync } from 'node:fs'
 import { join, resolve } from 'node:path'
 import { createServer } from 'node:net'
 import { addressesOf, namesOf } from './addresses.mjs'
@@ -48,6 +49,8 @@ async function prepare(env, { empty, reset }, database) {
   if (reset) {
     await requireDemoOrName(env)
     database.reset()
+    // What was signed of a kitchen that is gone vouches for nothing.
+    rmSync(join(env.LT_DATA_FOLDER, 'signed-heads.json'), { force: true })
   }
   const prepared = await command('server/dist/commands/prepare.js', ...(empty ? ['--empty'] : []))
   const filled = prepared || empty ? 0 : await command('demo/dist/fill.js')

@@ -21,6 +21,8 @@ export function ormConfig(clientUrl: string, pool: Pool = USUAL_POOL): Options {
     extensions: [Migrator],
     migrations: { migrationsList: migrations, snapshot: false, silent: true, tableName: 'migration' },
     discovery: { warnWhenNoEntities: false },
+    // A database that is not there is told, not made.
+    ensureDatabase: false,
     pool: { min: 1, max: pool.most, acquireTimeoutMillis: pool.acquireMs },
     driverOptions: {
       connection: {

@@ -10,11 +10,14 @@ import { Pins } from '../people/pins.service'
 import { openKitchen, type TestKitchen } from '../test/kitchen'
 import { storeOf } from '../test/storeKitchen'
 import { clock } from '../clock/clock'
+import { Heads } from '../sealing/heads.service'
+import { sealsIn } from '../sealing/sealing.module'
 import { verify } from '../verify/verify'
 import { backup, checkBackup } from './backup'
 import { restore } from './restore'
 
 const folder = mkdtempSync(join(tmpdir(), 'lt-backup-'))
+const seals = sealsIn(mkdtempSync(join(tmpdir(), 'lt-seals-')))
 const file = join(folder, 'kitchen.backup')
 let kitchen: TestKitchen
 /** Only this kitchen: the tests of other files share the database. */
@@ -25,16 +28,24 @@ beforeAll(async () => {
   const store = storeOf(kitchen)
   await store.putAway(await store.jelly(2), 650, { last: true })
   await kitchen.get('/api/store/feed')
+  const [head] = await kitchen.scope.inKitchen(kitchen.kitchenId, (em) =>
+    em.execute<{ seq: string; hash: string }[]>('select seq, hash from chain_head where kitchen_id = ?', [
+      kitchen.kitchenId,
+    ]),
+  )
+  const heads = new Heads(kitchen.scope, seals.keys, seals.heads)
+  heads.move(kitchen.kitchenId, { seq: Number(head!.seq), hash: head!.hash })
+  await heads.onApplicationShutdown()
   own = new KitchenScope(kitchen.orm.em.fork())
   own.kitchens = () => Promise.resolve([{ id: kitchen.kitchenId, name: kitchen.name }])
 })
 afterAll(() => kitchen.app.close())
 
 it('goes into a file that nobody else reads, is whole, and is never written over another', async () => {
-  const { kitchens } = await backup(own, file, clock.now())
+  const { kitchens } = await backup(own, file, clock.now(), seals.keys.all)
   expect(kitchens).toEqual([{ id: kitchen.kitchenId, name: 'Test kitchen', entries: expect.any(Number) as number }])
   expect(statSync(file).mode & 0o777).toBe(0o600)
-  await expect(backup(own, file, clock.now())).rejects.toThrow('there already')
+  await expect(backup(own, file, clock.now(), seals.keys.all)).rejects.toThrow('there already')
   await expect(checkBackup(join(folder, 'none'))).rejects.toThrow('not there')
 })
 
@@ -60,9 +71,14 @@ it('comes back into an empty database entry by entry, and says that it did', asy
   await grantTo('lt_app', owner)
   const app = await MikroORM.init(ormConfig(process.env.TEST_EMPTY_URL!))
   try {
-    const { kitchens } = await restore(owner, file)
+    const { kitchens, keys } = await restore(owner, file)
     const scope = new KitchenScope(app.em.fork())
-    const found = await verify(scope, kitchen.kitchenId, { seals: null, role: 'lt_app' })
+    const ours = sealsIn(mkdtempSync(join(tmpdir(), 'lt-seals-')))
+    const asked = () => verify(scope, kitchen.kitchenId, { seals: ours, role: 'lt_app' })
+    expect((await asked()).faults.map(({ code }) => code)).toContain('not our signature')
+    ours.keys.takeOver(keys)
+    const found = await asked()
+    expect(found.signed).toBe(1)
     expect(found.faults.filter(({ code }) => code !== 'recorded earlier')).toEqual([])
     expect(found.entries).toBe(kitchens[0]!.entries + 1)
     const rows = (of: KitchenScope) =>

@@ -4,6 +4,7 @@ import type { KitchenScope } from '../database/kitchenScope'
 import { query } from '../database/query'
 import { StoredChain } from '../verify/storedChain'
 import { sha256 } from '../ledger/sha256'
+import type { PublicKey } from '../sealing/signingKey'
 import { readBackup, writeBackup, type BackupLine } from './backupFile'
 
 const PIECE = 1_000
@@ -11,6 +12,7 @@ const PIECE = 1_000
 /** What a backup was found to hold. */
 export interface BackedUp {
   made: Instant
+  keys: readonly PublicKey[]
   kitchens: { id: Id; name: string; entries: number }[]
 }
 
@@ -18,14 +20,20 @@ export interface BackedUp {
  * Writes everything that cannot be made anew into a file, and goes through the copy. Signing keys, shifts and tablets are
  * not in it. Throws an Error where the copy is not what it should be.
  */
-export async function backup(scope: KitchenScope, path: string, made: Instant): Promise<BackedUp> {
-  await writeBackup(path, linesOf(scope, made))
+export async function backup(
+  scope: KitchenScope,
+  path: string,
+  made: Instant,
+  keys: readonly PublicKey[],
+): Promise<BackedUp> {
+  await writeBackup(path, linesOf(scope, made, keys))
   return checkBackup(path)
 }
 
-async function* linesOf(scope: KitchenScope, made: Instant): AsyncGenerator<BackupLine> {
+async function* linesOf(scope: KitchenScope, made: Instant, keys: readonly PublicKey[]): AsyncGenerator<BackupLine> {
   const kitchens = await scope.kitchens()
   yield { backup: 1, made }
+  yield { keys }
   for (const { id } of kitchens) yield* kitchenLines(scope, id)
   yield { whole: { kitchens: kitchens.length } }
 }
@@ -64,11 +72,12 @@ async function* kitchenLines(scope: KitchenScope, id: Id): AsyncGenerator<Backup
 
 /** Goes through a backup: it is whole, and every logbook in it is a chain that ends where it says. Throws an Error otherwise. */
 export async function checkBackup(path: string): Promise<BackedUp> {
-  const found: BackedUp = { made: 0, kitchens: [] }
+  const found: BackedUp = { made: 0, keys: [], kitchens: [] }
   let chain = new StoredChain()
   let name = ''
   for await (const line of readBackup(path)) {
     if ('backup' in line) found.made = line.made
+    else if ('keys' in line) found.keys = line.keys
     else if ('kitchen' in line) {
       chain = new StoredChain()
       name = line.kitchen.name

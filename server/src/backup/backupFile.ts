@@ -5,13 +5,15 @@ import { Readable } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
 import { createGunzip, createGzip } from 'node:zlib'
 import type { Hash, Id, Instant, Role } from '@logged-thermal/core'
-import type { Signed } from '../sealing/signingKey'
+import type { PublicKey, Signed } from '../sealing/signingKey'
 
 /** A line of a backup: JSON, packed with gzip. The first says what the file is, the last that it is whole. */
 export type BackupLine =
   | { backup: 1; made: Instant }
   | { kitchen: { id: Id; name: string; zone: string; unit: 'C' | 'F'; limitsId: Id; feed: string | null } }
   | { people: { id: Id; name: string; role: Role; job: string; pinHash: string }[] }
+  /** By which the heads below were signed: only what anybody may know of them. */
+  | { keys: readonly PublicKey[] }
   /** Texts that were hashed, in order. */
   | { entries: string[] }
   | { heads: (Signed & { seq: number })[] }

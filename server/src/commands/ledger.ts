@@ -101,9 +101,10 @@ async function listedWorse(scope: KitchenScope, kitchenId: string): Promise<stri
     : [`${lines.length} batches that are over are judged worse than their record:`, ...lines].join('\n')
 }
 
-async function backedUp({ scope, file }: Tools): Promise<void> {
+async function backedUp({ scope, file, config: { dataFolder } }: Tools): Promise<void> {
   if (!file) throw new Error('Say where to: npm run ledger -- backup FILE')
-  const { kitchens } = await backup(scope, file, clock.now())
+  const keys = dataFolder !== null && hasSeals(dataFolder) ? sealsIn(dataFolder).keys.all : []
+  const { kitchens } = await backup(scope, file, clock.now(), keys)
   console.log(`${file} holds ${listed(kitchens)}. The copy was gone through: none missing, none altered.`)
   console.log('It has names and hashes of PINs in it: keep it as carefully as the kitchen.')
 }
@@ -112,9 +113,10 @@ async function broughtBack({ config, file }: Tools): Promise<void> {
   if (!file) throw new Error('Say which: npm run ledger -- restore FILE')
   const owner = await MikroORM.init(ormConfig(config.ownerUrl))
   try {
-    const { kitchens, made } = await restore(owner, file)
+    const { kitchens, made, keys } = await restore(owner, file)
     if (config.dataFolder !== null) {
-      const { heads } = sealsIn(config.dataFolder)
+      const { heads, keys: own } = sealsIn(config.dataFolder)
+      own.takeOver(keys)
       for (const { id } of kitchens) heads.forget(id)
       heads.write()
     }

@@ -26,7 +26,11 @@ async function prepare(): Promise<void> {
 }
 
 async function firstKitchen(orm: MikroORM): Promise<void> {
-  if ((await orm.em.fork().count(Kitchen, {})) > 0) return
+  const [known] = await orm.em.fork().find(Kitchen, {})
+  if (known) {
+    console.log(`--empty begins a new database. This one has a kitchen, ${known.name}: it stays as it is.`)
+    return
+  }
   const zone = process.env.LT_ZONE ?? Intl.DateTimeFormat().resolvedOptions().timeZone
   const { name, people } = await seedKitchen(orm, { name: 'This kitchen', zone, people: firstLead(), now: clock.now() })
   console.log(`${name} is new. Keep this, it is told only once:`)

@@ -23,6 +23,8 @@ interface KeyFile {
   privateKey: string
   /** The last one is the one that signs. */
   keys: PublicKey[]
+  /** Of the installation that a restored logbook came from: what they signed still counts. */
+  before?: PublicKey[]
 }
 
 /** The installation's signing keys: a file of its own, readable by nobody else, and never in the database or a backup. */
@@ -49,9 +51,17 @@ export class SigningKeys {
     return this.file.keys.at(-1)!
   }
 
-  /** Every key that ever signed, the first one first. */
+  /** Every key that ever signed this logbook, the first one first. */
   get all(): readonly PublicKey[] {
-    return this.file.keys
+    return [...(this.file.before ?? []), ...this.file.keys]
+  }
+
+  /** Keys of another installation whose logbook is ours now. */
+  takeOver(keys: readonly PublicKey[]): void {
+    const known = [...this.file.keys, ...(this.file.before ?? [])]
+    const added = keys.filter(({ id }) => !known.some((each) => each.id === id))
+    this.file = { ...this.file, before: [...(this.file.before ?? []), ...added] }
+    this.write()
   }
 
   sign(statement: string): Signed {
@@ -60,7 +70,7 @@ export class SigningKeys {
 
   /** Whether the statement was signed by the key of that id, and that key is ours. */
   isSignedBy(id: string, { statement, signature }: Signed): boolean {
-    const key = this.file.keys.find((each) => each.id === id)
+    const key = [...this.file.keys, ...(this.file.before ?? [])].find((each) => each.id === id)
     if (!key) return false
     return verify(null, Buffer.from(statement), key.publicKey, Buffer.from(signature, 'base64'))
   }
@@ -71,7 +81,7 @@ export class SigningKeys {
     const id = idOf(publicKey)
     const said = canonical({ version: 1, says: 'next key', key: this.current.id, next: id, publicKey, time: now })
     const next = { id, publicKey, since: now, introduced: this.sign(said) }
-    this.file = { privateKey, keys: [...this.file.keys, next] }
+    this.file = { ...this.file, privateKey, keys: [...this.file.keys, next] }
     this.write()
     return next
   }
