@@ -1,12 +1,5 @@
 import { v7 as uuid } from 'uuid'
-import {
-  CORE_VERSION,
-  isFault,
-  standingsOf,
-  type BatchState,
-  type Finding,
-  type SealedEntry,
-} from '@logged-thermal/core'
+import { CORE_VERSION, standingsOf, type BatchState, type Finding, type SealedEntry } from '@logged-thermal/core'
 import { openKitchen, type TestKitchen } from '../test/kitchen'
 import { Entries } from './entries.service'
 import { TABLES } from './statements'

@@ -15,7 +15,7 @@ import {
   type Instant,
   type Kind,
 } from '@logged-thermal/core'
-import { configFrom } from '../config'
+import { configFrom, type Rates } from '../config'
 import { createApp } from '../createApp'
 import { grantTo } from '../database/grants'
 import { KitchenScope } from '../database/kitchenScope'
@@ -76,13 +76,18 @@ export interface TestKitchen extends Seeded {
 /** Three in the afternoon: late enough for a day's work, whatever the time is as the tests run. */
 const USUAL_HOUR = 15
 
-/** @param at when it is: on the day of the tests, in the afternoon, unless a story needs another time */
-export async function openKitchen(at?: Instant): Promise<TestKitchen> {
+interface Opening {
+  /** When it is: on the day of the tests, in the afternoon, unless a story needs another time. */
+  at?: Instant
+  rates?: Rates
+}
+
+export async function openKitchen({ at, rates }: Opening = {}): Promise<TestKitchen> {
   clockFrom(process.env)
   clock.set(at ?? startOfDay(dayOf(clock.now(), 'UTC'), 'UTC') + USUAL_HOUR * HOUR)
   await migrated()
   const config = configFrom({ DATABASE_URL: APP_URL(), LT_LOG_LEVEL: 'silent' })
-  const app = await createApp(config)
+  const app = await createApp({ ...config, rates: rates ?? config.rates })
   await app.listen(0, '127.0.0.1')
   const orm = app.get<MikroORM>(MikroORM)
   const now = clock.now() - 86_400_000
