@@ -72,10 +72,13 @@ export class RunningKitchen {
     await ended
   }
 
-  /** Takes PostgreSQL away from under the running server. */
-  killDatabase(): void {
+  /** Takes PostgreSQL away from under the running server. Returns what lets the program start it again. */
+  killDatabase(): () => void {
     const { data } = JSON.parse(readFileSync(join(this.folder, 'cluster.json'), 'utf8')) as { data: string }
+    const [settings, away] = [join(data, 'postgresql.conf'), join(data, 'postgresql.away')]
+    renameSync(settings, away)
     process.kill(Number(readFileSync(join(data, 'postmaster.pid'), 'utf8').split('\n')[0]), 'SIGQUIT')
+    return () => renameSync(away, settings)
   }
 
   async startAgain(): Promise<void> {
