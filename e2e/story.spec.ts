@@ -1,6 +1,6 @@
 import { expect, test, type Browser, type Page, type Route } from '@playwright/test'
 import { expectAccessible } from './accessible'
-import { type PINS, RunningKitchen, tapReading } from './kitchen'
+import { PINS, RunningKitchen, tapReading } from './kitchen'
 
 let kitchen: RunningKitchen
 test.describe.configure({ mode: 'serial' })
@@ -198,7 +198,7 @@ test('locked, the Line is still read; the lead signs with a PIN', async ({ brows
   await page.getByRole('button', { name: 'A limit is not proven' }).click()
   for (const digit of '1111') await page.keyboard.press(digit)
   await expect(page.getByRole('alert')).toContainText("not Ilse Varrow's digits")
-  for (const digit of '4071') await page.keyboard.press(digit)
+  for (const digit of PINS['Ilse Varrow']) await page.keyboard.press(digit)
   await expect(page.getByText('On hold. Do not use')).toBeVisible()
   await page.getByRole('button', { name: 'Lock' }).click()
   await page.getByRole('link', { name: 'Line' }).click()

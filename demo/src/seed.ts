@@ -36,7 +36,7 @@ import type { Starter } from '@logged-thermal/repertoire'
 /** A kitchen of our own invention. */
 export const DEMO_KITCHEN = 'Fennimore Row pastry'
 export const DEMO_PEOPLE: SeedPerson[] = [
-  { key: 'ilse', name: 'Ilse Varrow', role: 'lead', job: 'food-safety lead', pin: '4071' },
+  { key: 'ilse', name: 'Ilse Varrow', role: 'lead', job: 'food-safety lead', pin: '407153' },
   { key: 'mina', name: 'Mina Osk', role: 'cook', job: 'cook, sauce bench', pin: '1182' },
   { key: 'noor', name: 'Noor Hallet', role: 'chef', job: 'pastry chef', pin: '6025' },
   { key: 'teo', name: 'Teo Brandt', role: 'cook', job: 'cook, induction 2', pin: '3394' },

@@ -91,7 +91,7 @@ it('comes back into an empty database entry by entry, and says that it did', asy
     )
     expect(last).toMatchObject([{ kind: 'restored', body: { seq: kitchens[0]!.entries } }])
     const { id, pin } = kitchen.person('mina')
-    expect(await new Pins(scope).require(kitchen.kitchenId, id, pin)).toMatchObject({ name: 'Mina Osk' })
+    expect(await new Pins(scope).require(kitchen.kitchenId, id, pin, 'strangers')).toMatchObject({ name: 'Mina Osk' })
     await expect(restore(owner, file)).rejects.toThrow('This database has a kitchen, Test kitchen')
   } finally {
     await app.close()

@@ -52,7 +52,9 @@ async function* kitchenLines(scope: KitchenScope, id: Id): AsyncGenerator<Backup
   )
   yield { kitchen: kitchen! }
   yield {
-    people: await of('select id, name, role, job, pin_hash as "pinHash" from person where kitchen_id = ? order by id'),
+    people: await of(
+      'select id, name, role, job, pin_hash as "pinHash", pin_digits as "pinDigits" from person where kitchen_id = ? order by id',
+    ),
   }
   for (let seq = 0; seq < last; seq += PIECE) {
     const rows = await of<{ canon: string }>(

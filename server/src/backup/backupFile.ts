@@ -11,7 +11,7 @@ import type { PublicKey, Signed } from '../sealing/signingKey'
 export type BackupLine =
   | { backup: 1; made: Instant }
   | { kitchen: { id: Id; name: string; zone: string; unit: 'C' | 'F'; limitsId: Id; feed: string | null } }
-  | { people: { id: Id; name: string; role: Role; job: string; pinHash: string }[] }
+  | { people: { id: Id; name: string; role: Role; job: string; pinHash: string; pinDigits: number }[] }
   /** By which the heads below were signed: only what anybody may know of them. */
   | { keys: readonly PublicKey[] }
   /** Texts that were hashed, in order. */

@@ -48,8 +48,10 @@ async function take(em: EntityManager, kitchen: Id | null, line: BackupLine): Pr
     return id
   }
   if ('people' in line) {
-    const sql = 'insert into person (kitchen_id, id, name, role, job, pin_hash) values (?, ?, ?, ?, ?, ?)'
-    for (const { id, name, role, job, pinHash } of line.people) await run(sql, [kitchen, id, name, role, job, pinHash])
+    const sql =
+      'insert into person (kitchen_id, id, name, role, job, pin_hash, pin_digits) values (?, ?, ?, ?, ?, ?, ?)'
+    for (const { id, name, role, job, pinHash, pinDigits } of line.people)
+      await run(sql, [kitchen, id, name, role, job, pinHash, pinDigits])
   }
   if ('entries' in line) {
     for (const rising of risingRuns(line.entries)) {

@@ -18,7 +18,10 @@ const FOLDED = [
 /** What the serving role may do with each table; what is not named it may not. `columns`: it may change these alone. */
 export const GRANTS: Record<string, { may: readonly Privilege[]; columns?: readonly string[] }> = {
   kitchen: { may: ['SELECT'] },
-  person: { may: ['SELECT'], columns: ['wrong_tries', 'locked_until'] },
+  person: { may: ['SELECT'], columns: ['pin_hash', 'pin_digits'] },
+  tablet: { may: ['SELECT', 'INSERT'], columns: ['name', 'seen_at', 'forgotten_at'] },
+  pin_try: { may: ['SELECT', 'INSERT', 'UPDATE', 'DELETE'] },
+  lock_out: { may: ['SELECT', 'INSERT'] },
   shift: { may: ['SELECT', 'INSERT', 'UPDATE'] },
   // The logbook itself: it is added to through append_entries alone.
   entry: { may: ['SELECT'] },

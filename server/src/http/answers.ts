@@ -34,6 +34,8 @@ export interface Answers {
   Login: LoginKitchen[]
   Shift: { shift: { kitchen: Id; person: Id; open: boolean } | null }
   Locked: { locked: true }
+  Tablets: { tablets: Tablet[]; lockOuts: LockOut[] }
+  PinChanged: { changed: true }
   Posted: { now: Instant; results: PostResult[] }
   Line: LineAnswer
   Batch: { now: Instant; batch: BatchState; standing: Standing; findings: Finding[] }
@@ -72,7 +74,7 @@ export interface ReadyPart {
 export interface LineAnswer {
   seq: number
   kitchen: { id: Id; name: string; zone: string; unit: 'C' | 'F' }
-  people: { id: Id; name: string; role: Role; job: string }[]
+  people: { id: Id; name: string; role: Role; job: string; digits: number }[]
   /** Codes of batches that were given already. */
   codes: string[]
   handover: KitchenState['handover'] | null
@@ -102,11 +104,33 @@ export interface ItemAnswer {
   lots: LotState[]
 }
 
-/** A kitchen with those who may open a shift in it. */
+/**
+ * A kitchen with those who may open a shift in it. On a tablet that belongs to none the ids are handles that only the
+ * login takes, and what somebody does there and how long a PIN is stays untold.
+ */
 export interface LoginKitchen {
+  id: string
+  name: string
+  people: { id: string; name: string; job: string | null; digits: number | null }[]
+}
+
+/** A shared tablet that the lead enrolled. */
+export interface Tablet {
   id: Id
   name: string
-  people: { id: Id; name: string; role: Role; job: string }[]
+  enrolledAt: Instant
+  seenAt: Instant | null
+  /** The one that asks. */
+  here: boolean
+}
+
+/** Somebody's name was locked after wrong PINs: on a tablet of the kitchen, or elsewhere. */
+export interface LockOut {
+  at: Instant
+  until: Instant
+  person: string
+  tablet: string | null
+  wrong: number
 }
 
 /** An item that goes or is asked about, in short. */

@@ -9,7 +9,7 @@ import type { MikroORM } from '@mikro-orm/postgresql'
 import { v7 as uuid } from 'uuid'
 import { Kitchen } from '../people/kitchen.entity'
 import { Person } from '../people/person.entity'
-import { hashPin } from '../people/pins.service'
+import { hashPin, LEADS_DIGITS } from '../people/pins.service'
 import { claimMaker } from './claims'
 
 export interface SeedPerson {
@@ -51,6 +51,7 @@ export async function seedKitchen(
       role,
       job,
       pinHash: hashes[i]!,
+      pinDigits: hired[i]!.pin.length,
     }))
     await inside.insertMany(Person, rows)
   })
@@ -81,7 +82,7 @@ export async function seedKitchen(
 
 /** Somebody to begin with in a kitchen without a demo; the PIN is told once. */
 export function firstLead(): SeedPerson[] {
-  const pin = String(randomInt(10_000)).padStart(4, '0')
+  const pin = String(randomInt(10 ** LEADS_DIGITS)).padStart(LEADS_DIGITS, '0')
   return [{ key: 'lead', name: 'Food-safety lead', role: 'lead', job: 'food-safety lead', pin }]
 }
 

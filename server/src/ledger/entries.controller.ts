@@ -8,7 +8,7 @@ import { Kitchen } from '../people/kitchen.entity'
 import { readerOf } from '../people/reader'
 import { Pins } from '../people/pins.service'
 import { Needs, OfShift } from '../people/shift.guard'
-import type { Shift } from '../people/shifts.service'
+import { placeOf, type Shift } from '../people/shifts.service'
 import { Append } from './append.service'
 import { PostEntriesDto } from './postEntries.dto'
 import { clock } from '../clock/clock'
@@ -40,7 +40,7 @@ export class EntriesController {
     const arrived = clock.now()
     const { kitchenId, personId: postedBy } = shift
     const signedBy = signer && pin ? signer : null
-    if (signer && pin) await this.pins.require(kitchenId, signer, pin)
+    if (signer && pin) await this.pins.require(kitchenId, signer, pin, placeOf(shift))
     const post = { kitchenId, postedBy, signedBy, clockAheadMs: sentAt - arrived, claims: entries }
     const outcomes = await this.append.append(post)
     let reader: Reader | null = null

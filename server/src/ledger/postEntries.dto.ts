@@ -36,9 +36,9 @@ export class PostEntriesDto {
   @IsUUID(undefined, { message: 'Tap the name of who signs.' })
   signer?: string
 
-  @ApiPropertyOptional({ description: 'Four digits of who signs' })
+  @ApiPropertyOptional({ description: 'The PIN of who signs' })
   @IsOptional()
-  @Matches(/^\d{4}$/, { message: 'A PIN has four digits.' })
+  @Matches(/^\d{4,12}$/, { message: 'A PIN has four digits or more.' })
   pin?: string
 
   @ApiPropertyOptional({

@@ -58,7 +58,13 @@ export class KeptLines {
     const head = {
       seq: await this.states.lastSeq(em, kitchenId),
       kitchen: { id: kitchen.id, name: kitchen.name, zone: kitchen.zone, unit: kitchen.unit },
-      people: people.map(({ id, name, role, job }) => ({ id, name, role: roleOf(id) ?? role, job })),
+      people: people.map(({ id, name, role, job, pinDigits }) => ({
+        id,
+        name,
+        role: roleOf(id) ?? role,
+        job,
+        digits: pinDigits,
+      })),
       codes: state?.codes ?? [],
       handover: state?.handover ?? null,
       delegate: state?.delegate ?? null,
@@ -84,7 +90,7 @@ export class KeptLines {
 async function markOf(em: EntityManager, kitchenId: Id): Promise<string> {
   const [row] = await query<{ mark: string }>(em, {
     sql: `select concat_ws(' ', h.seq, h.core, k::text,
-        (select md5(string_agg(concat_ws(' ', p.id, p.name, p.role, p.job), ';' order by p.id))
+        (select md5(string_agg(concat_ws(' ', p.id, p.name, p.role, p.job, p.pin_digits), ';' order by p.id))
          from person p where p.kitchen_id = k.id)) as mark
       from kitchen k join chain_head h on h.kitchen_id = k.id where k.id = ?`,
     params: [kitchenId],

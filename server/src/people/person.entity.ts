@@ -24,9 +24,6 @@ export class Person {
   @Property({ type: 'text', hidden: true })
   pinHash: string
 
-  @Property({ type: 'integer', default: 0 })
-  wrongTries: number = 0
-
-  @Property({ type: 'timestamptz', nullable: true })
-  lockedUntil: Date | null = null
+  @Property({ type: 'smallint', default: 4 })
+  pinDigits: number = 4
 }

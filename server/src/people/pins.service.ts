@@ -1,13 +1,21 @@
 import { Injectable } from '@nestjs/common'
 import { Algorithm, hash, verify } from '@node-rs/argon2'
+import { HOUR, MINUTE, type Id } from '@logged-thermal/core'
 import { KitchenScope } from '../database/kitchenScope'
+import { query } from '../database/query'
 import { Problem } from '../http/problem'
-import type { Role } from '@logged-thermal/core'
 import { clock } from '../clock/clock'
 
-/** Wrong tries before a name is locked, and for how long. */
+/** Wrong tries before a name is locked; each one more doubles for how long, up to the longest. */
 const TRIES = 5
-const LOCKED_MS = 60_000
+const FIRST_LOCK = MINUTE
+const LONGEST_LOCK = HOUR
+/** Wrong tries are forgotten when none came for so long. */
+const FORGOTTEN_AFTER = 24 * HOUR
+
+/** Digits of a PIN. What the lead signs weighs more, so it is not found by chance. */
+export const COOKS_DIGITS = 4
+export const LEADS_DIGITS = 6
 
 /** argon2id with the memory and time that its authors' guidance gives for interactive use. */
 const COST = { algorithm: 2 satisfies Algorithm.Argon2id, memoryCost: 19_456, timeCost: 2, parallelism: 1 }
@@ -16,12 +24,15 @@ export function hashPin(pin: string): Promise<string> {
   return hash(pin, COST)
 }
 
+/** Where a PIN is typed: on a tablet of the kitchen, or anywhere else: all strangers are one. */
+export type Place = Id | 'strangers'
+
 interface Attempt {
   name: string
-  role: Role
-  pin_hash: string
-  wrong_tries: number
-  locked_until: string | null
+  hash: string
+  wrong: number
+  /** Locked until then as this try came; null: it was not. */
+  locked: number | null
 }
 
 /** Checks PINs. Each try is counted before it is checked, so that guesses in parallel gain nothing. */
@@ -29,50 +40,90 @@ interface Attempt {
 export class Pins {
   constructor(private readonly scope: KitchenScope) {}
 
-  /** Throws a Problem when the PIN is not that person's or the name is locked. */
-  async require(kitchenId: string, personId: string, pin: string): Promise<{ name: string; role: Role }> {
-    const now = clock.now()
-    const attempt = await this.count(kitchenId, personId, now)
+  /** Throws a Problem when the PIN is not that person's, or the name is locked in that place. */
+  async require(kitchenId: Id, personId: Id, pin: string, place: Place): Promise<{ name: string }> {
+    const attempt = await this.count(kitchenId, personId, place)
     if (!attempt) throw new Problem(403, 'not on the list', 'Nobody of this kitchen has that name.', 'person')
-    const lockedUntil = attempt.locked_until === null ? 0 : Date.parse(attempt.locked_until)
-    if (lockedUntil > now) {
-      const seconds = Math.ceil((lockedUntil - now) / 1000)
-      throw new Problem(429, 'locked', `Five wrong tries. ${attempt.name} can try again in ${seconds} s.`, 'pin')
+    const { name, locked, wrong } = attempt
+    if (locked) {
+      const wait = waitWords(locked - clock.now())
+      throw new Problem(429, 'locked', `Too many wrong PINs. ${name} can try again here in ${wait}.`, 'pin')
     }
-    if (!(await verify(attempt.pin_hash, pin))) {
-      const left = TRIES - attempt.wrong_tries
-      const next = left > 0 ? `${left} ${left === 1 ? 'try' : 'tries'} left.` : 'Locked for a minute.'
-      throw new Problem(403, 'wrong pin', `Those are not ${attempt.name}'s digits. ${next}`, 'pin')
+    if (!(await verify(attempt.hash, pin))) {
+      if (wrong >= TRIES) await this.recordLock(kitchenId, personId, place, wrong)
+      const left = TRIES - wrong
+      const next =
+        left > 0 ? `${left} ${left === 1 ? 'try' : 'tries'} left.` : `Locked for ${waitWords(lockOf(wrong))}.`
+      throw new Problem(403, 'wrong pin', `Wrong PIN for ${name}. ${next}`, 'pin')
     }
-    await this.forget(kitchenId, personId)
-    return { name: attempt.name, role: attempt.role }
+    await this.scope.inKitchen(kitchenId, (em) =>
+      query(em, {
+        sql: 'delete from pin_try where kitchen_id = ? and person_id = ? and place = ?',
+        params: [kitchenId, personId, place],
+      }),
+    )
+    return { name }
   }
 
-  private count(kitchenId: string, personId: string, now: number): Promise<Attempt | undefined> {
-    return this.scope.inKitchen(kitchenId, async (em) => {
-      const locked = 'locked_until is not null and locked_until > ?'
-      const tries = 'case when locked_until is not null and locked_until <= ? then 1 else wrong_tries + 1 end'
-      const at = new Date(now)
-      const rows = await em.execute<(Attempt & { was_locked: boolean })[]>(
-        `update person set
-           wrong_tries = case when ${locked} then wrong_tries else ${tries} end,
-           locked_until = case when ${locked} then locked_until
-                               when (${tries}) >= ${TRIES} then ?::timestamptz else null end
-         from (select id as was_id, locked_until as was_until from person where kitchen_id = ? and id = ? for update) was
-         where kitchen_id = ? and id = was_id
-         returning name, role, pin_hash, wrong_tries, was_until as locked_until`,
-        [at, at, at, at, new Date(now + LOCKED_MS), kitchenId, personId, kitchenId],
-      )
-      return rows[0]
-    })
-  }
-
-  private forget(kitchenId: string, personId: string): Promise<unknown> {
-    return this.scope.inKitchen(kitchenId, (em) =>
-      em.execute(`update person set wrong_tries = 0, locked_until = null where kitchen_id = ? and id = ?`, [
-        kitchenId,
-        personId,
-      ]),
+  /** Another PIN. That it changed is an entry of its own. */
+  async change(kitchenId: Id, personId: Id, pin: string): Promise<void> {
+    const pinHash = await hashPin(pin)
+    await this.scope.inKitchen(kitchenId, (em) =>
+      query(em, {
+        sql: 'update person set pin_hash = ?, pin_digits = ? where kitchen_id = ? and id = ?',
+        params: [pinHash, pin.length, kitchenId, personId],
+      }),
     )
   }
+
+  /** For the lead to see. */
+  private async recordLock(kitchenId: Id, personId: Id, place: Place, wrong: number): Promise<void> {
+    const now = clock.now()
+    await this.scope.inKitchen(kitchenId, (em) =>
+      query(em, {
+        sql: 'insert into lock_out (kitchen_id, at, person_id, place, wrong, until) values (?, ?, ?, ?, ?, ?)',
+        params: [kitchenId, new Date(now), personId, place, wrong, new Date(now + lockOf(wrong))],
+      }),
+    )
+  }
+
+  /** Counts a try of that name in that place, unless it is locked there. Undefined where there is nobody of that id. */
+  private count(kitchenId: Id, personId: Id, place: Place): Promise<Attempt | undefined> {
+    return this.scope.inKitchen(kitchenId, async (em) => {
+      const now = clock.now()
+      const [person] = await query<{ name: string; hash: string }>(em, {
+        sql: 'select name, pin_hash as hash from person where kitchen_id = ? and id = ?',
+        params: [kitchenId, personId],
+      })
+      if (!person) return undefined
+      const key = [kitchenId, personId, place]
+      await query(em, {
+        sql: `insert into pin_try (kitchen_id, person_id, place, wrong, last_at) values (?, ?, ?, 0, ?) on conflict do nothing`,
+        params: [...key, new Date(now)],
+      })
+      const [tries] = await query<{ wrong: number; last_at: string; locked_until: string | null }>(em, {
+        sql: `select wrong, last_at, locked_until from pin_try where kitchen_id = ? and person_id = ? and place = ? for update`,
+        params: key,
+      })
+      const { wrong: before, last_at: last, locked_until: lockedUntil } = tries!
+      const locked = lockedUntil === null ? 0 : Date.parse(lockedUntil)
+      if (locked > now) return { ...person, wrong: before, locked }
+      const wrong = now - Date.parse(last) > FORGOTTEN_AFTER ? 1 : before + 1
+      const until = wrong >= TRIES ? new Date(now + lockOf(wrong)) : null
+      await query(em, {
+        sql: `update pin_try set wrong = ?, last_at = ?, locked_until = ? where kitchen_id = ? and person_id = ? and place = ?`,
+        params: [wrong, new Date(now), until, ...key],
+      })
+      return { ...person, wrong, locked: null }
+    })
+  }
+}
+
+/** For how long a name is locked after so many wrong tries, ms. */
+function lockOf(wrong: number): number {
+  return Math.min(LONGEST_LOCK, FIRST_LOCK * 2 ** (wrong - TRIES))
+}
+
+function waitWords(ms: number): string {
+  return ms > 2 * MINUTE ? `${Math.ceil(ms / MINUTE)} min` : `${Math.ceil(ms / 1000)} s`
 }

@@ -5,12 +5,13 @@ import { Problem } from '../http/problem'
 import { Shifts, type Shift } from './shifts.service'
 
 export const SHIFT_COOKIE = 'lt_shift'
+export const TABLET_COOKIE = 'lt_tablet'
 
 type WithShift = Request & { shift?: Shift }
 
-/** The shift's cookie; null when the tablet has none. */
-export function cookieOf(request: Request): string | null {
-  const { [SHIFT_COOKIE]: cookie } = request.cookies as Record<string, unknown>
+/** A cookie of ours: the shift's, unless it says which; null when the tablet has none. */
+export function cookieOf(request: Request, name = SHIFT_COOKIE): string | null {
+  const { [name]: cookie } = request.cookies as Record<string, unknown>
   return typeof cookie === 'string' ? cookie : null
 }
 

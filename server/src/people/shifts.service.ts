@@ -1,19 +1,26 @@
 import { createHash, randomBytes } from 'node:crypto'
-import { isId } from '@logged-thermal/core'
+import { DAY, HOUR, isId } from '@logged-thermal/core'
 import { Injectable } from '@nestjs/common'
 import { EntityManager } from '@mikro-orm/postgresql'
 import { KitchenScope } from '../database/kitchenScope'
-import { Pins } from './pins.service'
+import { query } from '../database/query'
+import { Pins, type Place } from './pins.service'
+import { Tablets, type OwnTablet } from './tablets.service'
 import { clock } from '../clock/clock'
 
 /** A shift left open this long locks by itself, ms. */
-const LONGEST_SHIFT = 14 * 3_600_000
+const LONGEST_SHIFT = 14 * HOUR
+/** The Line can be read so long after a shift was opened: on a tablet of the kitchen, and on any other, ms. */
+const READ_ON_OWN = 30 * DAY
+const READ_ELSEWHERE = 14 * HOUR
 
 /** A tablet's shift: who opened it, and whether it may write or only show the Line. */
 export interface Shift {
   kitchenId: string
   personId: string
   deviceId: string
+  /** null: on a tablet that nobody enrolled. */
+  tabletId: string | null
   open: boolean
 }
 
@@ -29,22 +36,49 @@ export class Shifts {
     private readonly em: EntityManager,
     private readonly scope: KitchenScope,
     private readonly pins: Pins,
+    private readonly tablets: Tablets,
   ) {}
 
-  /** Opens a shift with name and PIN. Returns the token for the cookie; only its hash is kept. */
-  async open(kitchenId: string, personId: string, pin: string, deviceId: string): Promise<string> {
-    await this.pins.require(kitchenId, personId, pin)
+  /**
+   * Opens a shift with name and PIN; earlier ones of the tablet end. Returns the token for the cookie; only its hash is
+   * kept.
+   * @param tablet null: a stranger's, which is known by what it calls itself
+   */
+  async open(
+    kitchenId: string,
+    personId: string,
+    pin: string,
+    deviceId: string,
+    tablet: OwnTablet | null,
+  ): Promise<string> {
+    const tabletId = tablet?.kitchenId === kitchenId ? tablet.id : null
+    await this.pins.require(kitchenId, personId, pin, placeOf({ tabletId }))
     const token = randomBytes(32).toString('base64url')
-    await this.scope.inKitchen(kitchenId, (em) =>
-      em.execute(`insert into shift (kitchen_id, token_hash, person_id, device_id, opened_at) values (?, ?, ?, ?, ?)`, [
-        kitchenId,
-        hashOf(token),
-        personId,
-        deviceId,
-        new Date(clock.now()),
-      ]),
-    )
+    const now = new Date(clock.now())
+    await this.scope.inKitchen(kitchenId, async (em) => {
+      await query(em, {
+        sql: 'update shift set ended_at = ? where kitchen_id = ? and ended_at is null and (device_id = ? or tablet_id = ?)',
+        params: [now, kitchenId, deviceId, tabletId],
+      })
+      await query(em, {
+        sql: `insert into shift (kitchen_id, token_hash, person_id, device_id, tablet_id, opened_at) values (?, ?, ?, ?, ?, ?)`,
+        params: [kitchenId, hashOf(token), personId, deviceId, tabletId, now],
+      })
+    })
     return `${kitchenId}.${token}`
+  }
+
+  /** From now on this shift is one of a tablet of the kitchen. */
+  async belongs(cookie: string, tabletCookie: string): Promise<void> {
+    const tablet = await this.tablets.find(tabletCookie)
+    const { kitchenId, token } = split(cookie)
+    if (!tablet || !isId(kitchenId)) return
+    await this.scope.inKitchen(kitchenId, (em) =>
+      query(em, {
+        sql: 'update shift set tablet_id = ? where kitchen_id = ? and token_hash = ?',
+        params: [tablet.id, kitchenId, hashOf(token)],
+      }),
+    )
   }
 
   /** Whether a cookie was good when it was last looked for. */
@@ -70,17 +104,30 @@ export class Shifts {
     const { kitchenId, token } = split(cookie)
     if (!isId(kitchenId)) return null
     const rows = await this.em.execute<
-      { person_id: string; device_id: string; opened_at: string; locked_at: string | null }[]
+      {
+        person_id: string
+        device_id: string
+        tablet_id: string | null
+        opened_at: string
+        locked_at: string | null
+      }[]
     >(`select * from shift_of(?, ?)`, [kitchenId, hashOf(token)])
     const row = rows[0]
     if (!row) {
       this.seen.delete(cookie)
       return null
     }
+    const { person_id: personId, device_id: deviceId, tablet_id: tabletId } = row
+    const since = clock.now() - Date.parse(row.opened_at)
+    if (since > (tabletId === null ? READ_ELSEWHERE : READ_ON_OWN)) return null
     if (this.seen.size < MOST_SEEN) this.seen.add(cookie)
-    const open = row.locked_at === null && clock.now() - Date.parse(row.opened_at) < LONGEST_SHIFT
-    return { kitchenId, personId: row.person_id, deviceId: row.device_id, open }
+    return { kitchenId, personId, deviceId, tabletId, open: row.locked_at === null && since < LONGEST_SHIFT }
   }
+}
+
+/** Where a PIN is typed during a shift, as wrong ones are counted. */
+export function placeOf({ tabletId }: Pick<Shift, 'tabletId'>): Place {
+  return tabletId ?? 'strangers'
 }
 
 function split(cookie: string): { kitchenId: string; token: string } {

@@ -97,12 +97,12 @@ export async function openKitchen({ at, rates }: Opening = {}): Promise<TestKitc
   const device = uuid()
   const person = (key: string) => seeded.people.find((candidate) => candidate.key === key)!
   const http = request(app.getHttpServer())
-  const cookieOf = async (key: string) => {
+  const cookieOf = async (key: string, of: Id = uuid()) => {
     const { id, pin } = person(key)
-    const opened = await http.post('/api/shift').send({ kitchen: seeded.kitchenId, person: id, pin, device })
+    const opened = await http.post('/api/shift').send({ kitchen: seeded.kitchenId, person: id, pin, device: of })
     return opened.headers['set-cookie'] as unknown as string[]
   }
-  const cookie = await cookieOf('mina')
+  const cookie = await cookieOf('mina', device)
   const { methods, limits, probe } = seeded.starter
   const method = methods[0]!
 

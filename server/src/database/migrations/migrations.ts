@@ -8,6 +8,7 @@ import { Migration0007Barred } from './Migration0007Barred'
 import { Migration0008FoldedBy } from './Migration0008FoldedBy'
 import { Migration0009Door } from './Migration0009Door'
 import { Migration0010Sealed } from './Migration0010Sealed'
+import { Migration0011Tablets } from './Migration0011Tablets'
 
 /** In order; a released one never changes. */
 export const migrations = [
@@ -21,4 +22,5 @@ export const migrations = [
   { name: 'Migration0008FoldedBy', class: Migration0008FoldedBy },
   { name: 'Migration0009Door', class: Migration0009Door },
   { name: 'Migration0010Sealed', class: Migration0010Sealed },
+  { name: 'Migration0011Tablets', class: Migration0011Tablets },
 ]

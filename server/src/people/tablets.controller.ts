@@ -1,0 +1,103 @@
+import { Body, Controller, Get, HttpCode, Param, ParseUUIDPipe, Post, Req, Res } from '@nestjs/common'
+import { ApiProperty, ApiTags } from '@nestjs/swagger'
+import { IsUUID, Length, Matches } from 'class-validator'
+import type { Request, Response } from 'express'
+import type { Id } from '@logged-thermal/core'
+import { KitchenScope } from '../database/kitchenScope'
+import { Answers } from '../http/answers.decorator'
+import type { Answers as Answer } from '../http/answers'
+import { Problem } from '../http/problem'
+import { StatesRepository } from '../ledger/states.repository'
+import { Pins } from './pins.service'
+import { cookieOptions } from './shift.controller'
+import { cookieOf, Needs, OfShift, SHIFT_COOKIE, TABLET_COOKIE } from './shift.guard'
+import { placeOf, Shifts, type Shift } from './shifts.service'
+import { Tablets } from './tablets.service'
+
+/** As long as browsers keep any cookie. */
+const TABLET_DAYS = 400
+
+class SignedDto {
+  @ApiProperty({ format: 'uuid', description: 'The food-safety lead who signs' })
+  @IsUUID(undefined, { message: 'The food-safety lead signs this.' })
+  signer: string
+
+  @ApiProperty({ description: "The lead's digits" })
+  @Matches(/^\d{4,12}$/, { message: 'A PIN has four digits or more.' })
+  pin: string
+}
+
+class EnrolDto extends SignedDto {
+  @ApiProperty({ example: 'Sauce bench' })
+  @Length(1, 40, { message: 'Give the tablet a name of 40 letters at most.' })
+  @Matches(/^[^\p{C}]*\S[^\p{C}]*$/u, { message: 'A name has letters, and none that cannot be seen.' })
+  name: string
+}
+
+/** Tablets of the kitchen: the lead enrols and forgets them. */
+@ApiTags('tablets')
+@Controller('tablets')
+export class TabletsController {
+  constructor(
+    private readonly scope: KitchenScope,
+    private readonly states: StatesRepository,
+    private readonly pins: Pins,
+    private readonly shifts: Shifts,
+    private readonly tablets: Tablets,
+  ) {}
+
+  @Get()
+  @Needs('read')
+  @Answers('Tablets')
+  async list(@OfShift() { kitchenId }: Shift, @Req() request: Request): Promise<Answer['Tablets']> {
+    return this.tablets.list(kitchenId, await this.tablets.find(cookieOf(request, TABLET_COOKIE)))
+  }
+
+  /** The tablet that asks belongs to the kitchen from now on. */
+  @Post()
+  @HttpCode(200)
+  @Needs('write')
+  @Answers('Tablets')
+  async enrol(
+    @OfShift() shift: Shift,
+    @Body() { signer, pin, name }: EnrolDto,
+    @Req() request: Request,
+    @Res({ passthrough: true }) response: Response,
+  ): Promise<Answer['Tablets']> {
+    const { kitchenId } = shift
+    await this.requireLead(shift, signer, pin)
+    const own = await this.tablets.find(cookieOf(request, TABLET_COOKIE))
+    if (own?.kitchenId === kitchenId)
+      throw new Problem(409, 'already there', 'This tablet is enrolled already.', 'name')
+    const cookie = await this.tablets.enrol(kitchenId, name, signer)
+    response.cookie(TABLET_COOKIE, cookie, cookieOptions(request, TABLET_DAYS))
+    await this.shifts.belongs((request.cookies as Record<string, string>)[SHIFT_COOKIE]!, cookie)
+    return this.tablets.list(kitchenId, await this.tablets.find(cookie))
+  }
+
+  /** It is a stranger's at once, and whoever has it in hand has to open a shift again. */
+  @Post(':id/forget')
+  @HttpCode(200)
+  @Needs('write')
+  @Answers('Tablets')
+  async forget(
+    @OfShift() shift: Shift,
+    @Param('id', new ParseUUIDPipe()) id: Id,
+    @Body() { signer, pin }: SignedDto,
+  ): Promise<Answer['Tablets']> {
+    await this.requireLead(shift, signer, pin)
+    await this.tablets.forget(shift.kitchenId, id)
+    return this.tablets.list(shift.kitchenId, null)
+  }
+
+  private async requireLead(shift: Shift, signer: Id, pin: string): Promise<void> {
+    const { kitchenId } = shift
+    const people = await this.scope.inKitchen(kitchenId, async (em) => {
+      const kitchen = await this.states.one(em, kitchenId, 'kitchen', kitchenId)
+      return kitchen?.people ?? []
+    })
+    if (people.find(({ id }) => id === signer)?.role !== 'lead')
+      throw new Problem(403, 'not yours', 'Only the food-safety lead enrols and forgets tablets.', 'signer')
+    await this.pins.require(kitchenId, signer, pin, placeOf(shift))
+  }
+}
