@@ -5,7 +5,7 @@ const WEB = [
   'parts',
   'app',
   'login|board',
-  'methods|temper|eggs|store|decide|round|start|limits|cooldown|handover',
+  'methods|temper|eggs|store|decide|round|start|limits|cooldown|handover|people',
   'bench|line',
   'shell',
 ]

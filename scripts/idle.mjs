@@ -37,7 +37,7 @@ export async function benchIdle(env) {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
     await page.goto(`http://127.0.0.1:${PORT}`)
     await page.getByRole('button', { name: 'Mina Osk' }).click()
-    for (const digit of '1182') await page.keyboard.press(digit)
+    for (const key of [...'1182', 'Enter']) await page.keyboard.press(key)
     await page.getByText('logging as').waitFor()
     const metrics = await page.context().newCDPSession(page)
     await metrics.send('Performance.enable', { timeDomain: 'threadTicks' })

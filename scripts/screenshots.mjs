@@ -20,7 +20,7 @@ async function screenshots() {
     await page.screenshot({ path: join(OUT, `${name}.png`) })
   }
   await page.getByRole('button', { name: 'Mina Osk' }).click()
-  for (const digit of '1182') await page.keyboard.press(digit)
+  for (const key of [...'1182', 'Enter']) await page.keyboard.press(key)
   await page.getByText('logging as').waitFor()
   await shoot('line')
   const bench = async (dish) => {

@@ -1,3 +1,4 @@
+import { useNavigate } from 'react-router'
 import { Key } from '../parts/Key'
 import { Sheet } from '../parts/Sheet'
 import { useHand, useLine } from './kitchen'
@@ -9,6 +10,7 @@ export function PeopleSheet({ open, onClose }: { open: boolean; onClose: () => v
   const line = useLine()
   const dispatch = useAppDispatch()
   const { person } = useHand(line)
+  const navigate = useNavigate()
   return (
     <Sheet open={open} onClose={onClose} title="Tap your name">
       <div className="names">
@@ -28,6 +30,15 @@ export function PeopleSheet({ open, onClose }: { open: boolean; onClose: () => v
             </Key>
           ))}
       </div>
+      <Key
+        look="outlined"
+        onClick={() => {
+          onClose()
+          void navigate('/people')
+        }}
+      >
+        PINs and tablets
+      </Key>
     </Sheet>
   )
 }

@@ -24,7 +24,7 @@ import type {
 } from '@logged-thermal/core'
 import { isOfOtherBuild, otherBuildServed } from './build'
 import { clockTold, type ClockTold } from './clock'
-import type { LineData, PersonOnList } from './lineData'
+import type { LineData } from './lineData'
 
 /** RFC 9457 problem details as the server sends them. */
 export interface ProblemDetails {
@@ -38,11 +38,31 @@ export interface ShiftNow {
   shift: { kitchen: Id; person: Id; open: boolean } | null
 }
 
-/** A kitchen with those who may open a shift in it. */
+/** A kitchen with those who may open a shift in it. Its ids are for opening one and for nothing else. */
 export interface LoginKitchen {
-  id: Id
+  id: string
   name: string
-  people: PersonOnList[]
+  people: LoginPerson[]
+}
+
+/** On a tablet that nobody enrolled, what they do and how long their PIN is stays untold. */
+export interface LoginPerson {
+  id: string
+  name: string
+  job: string | null
+  digits: number | null
+}
+
+/** The tablets of the kitchen, and whose name was locked lately after wrong PINs. */
+export interface TabletsAnswer {
+  tablets: { id: Id; name: string; enrolledAt: number; seenAt: number | null; here: boolean }[]
+  lockOuts: { at: number; until: number; person: string; tablet: string | null; wrong: number }[]
+}
+
+/** What the food-safety lead signs on the spot. */
+export interface LeadSigned {
+  signer: Id
+  pin: string
 }
 
 export type PostResult =
@@ -106,17 +126,30 @@ async function readClock({ dispatch, queryFulfilled }: Asked): Promise<void> {
 
 export const api = createApi({
   baseQuery: timed,
-  tagTypes: ['shift', 'line', 'feed'],
+  tagTypes: ['shift', 'line', 'feed', 'tablets'],
   endpoints: (build) => ({
     login: build.query<LoginKitchen[], void>({ query: () => 'login' }),
     shift: build.query<ShiftNow, void>({ query: () => 'shift', providesTags: ['shift'] }),
-    openShift: build.mutation<ShiftNow, { kitchen: Id; person: Id; pin: string; device: Id }>({
+    openShift: build.mutation<ShiftNow, { kitchen: string; person: string; pin: string; device: Id }>({
       query: (body) => ({ url: 'shift', method: 'POST', body }),
       invalidatesTags: ['shift', 'line'],
     }),
     lockShift: build.mutation<void, void>({
       query: () => ({ url: 'shift/lock', method: 'POST' }),
       invalidatesTags: ['shift'],
+    }),
+    tablets: build.query<TabletsAnswer, void>({ query: () => 'tablets', providesTags: ['tablets'] }),
+    enrolTablet: build.mutation<TabletsAnswer, LeadSigned & { name: string }>({
+      query: (body) => ({ url: 'tablets', method: 'POST', body }),
+      invalidatesTags: ['tablets'],
+    }),
+    forgetTablet: build.mutation<TabletsAnswer, LeadSigned & { id: Id }>({
+      query: ({ id, ...body }) => ({ url: `tablets/${id}/forget`, method: 'POST', body }),
+      invalidatesTags: ['tablets', 'shift'],
+    }),
+    changePin: build.mutation<{ changed: true }, LeadSigned & { person: Id; next: string }>({
+      query: (body) => ({ url: 'people/pin', method: 'POST', body }),
+      invalidatesTags: ['line'],
     }),
     line: build.query<LineData, void>({
       query: () => 'line',
@@ -167,6 +200,10 @@ export const api = createApi({
 
 export const {
   useBakesQuery,
+  useChangePinMutation,
+  useEnrolTabletMutation,
+  useForgetTabletMutation,
+  useTabletsQuery,
   useBarredQuery,
   useLoginQuery,
   useShiftQuery,

@@ -22,6 +22,8 @@ export interface PersonOnList {
   name: string
   role: Role
   job: string
+  /** Of their PIN. */
+  digits: number
 }
 
 /** What the server tells of a kitchen: facts as of entry `seq`. */

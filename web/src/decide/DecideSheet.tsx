@@ -125,7 +125,7 @@ export function DecideSheet({
                 {notProven.length > 0 && decision === 'release' ? 'The record will print "not proven". ' : ''}
                 What you sign: the decision, the reason, and how every check stands now.
               </p>
-              <PinPad name={lead.name} busy={busy} sentence={refusal} onPin={decide} />
+              <PinPad of={lead} busy={busy} sentence={refusal} onPin={decide} />
             </>
           ) : (
             <p className="muted">The food-safety lead signs with a PIN, once there is a reason.</p>

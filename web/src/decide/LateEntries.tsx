@@ -47,7 +47,7 @@ export function LateEntries({ batch }: { batch: BatchState }) {
           ))}
         </div>
         {reason && lead ? (
-          <PinPad name={lead.name} busy={busy} sentence={refusal} onPin={(pin) => void accept(pin, reason)} />
+          <PinPad of={lead} busy={busy} sentence={refusal} onPin={(pin) => void accept(pin, reason)} />
         ) : (
           <p className="sentence">
             Tap the reason; then the lead signs. What was missed without it is at most not proven with it, and the

@@ -237,7 +237,7 @@ function Delegate({
             {dayName(dayOf(end, reader.zone), reader)}.
           </p>
         </section>
-        <PinPad name={person.name} busy={isLoading} sentence={refusal} onPin={(pin) => void sign(pin)} />
+        <PinPad of={person} busy={isLoading} sentence={refusal} onPin={(pin) => void sign(pin)} />
       </div>
     </Sheet>
   )

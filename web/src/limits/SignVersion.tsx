@@ -58,7 +58,7 @@ export function SignVersion({
             </Key>
           </div>
         ) : (
-          lead && <PinPad name={lead.name} busy={busy} sentence={refusal} onPin={(pin) => void put(pin)} />
+          lead && <PinPad of={lead} busy={busy} sentence={refusal} onPin={(pin) => void put(pin)} />
         )}
       </div>
     </Sheet>

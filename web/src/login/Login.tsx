@@ -1,7 +1,6 @@
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
-import type { Id } from '@logged-thermal/core'
-import { sentenceOf, useLoginQuery, useOpenShiftMutation } from '../app/api'
+import { sentenceOf, useLoginQuery, useOpenShiftMutation, type LoginPerson } from '../app/api'
 import { useAppDispatch, useAppSelector } from '../app/store'
 import { tablet } from '../app/tablet'
 import { Key } from '../parts/Key'
@@ -10,7 +9,7 @@ import { PinPad } from './PinPad'
 /** Opens a shift on this tablet, with name and PIN. */
 export function Login() {
   const { data: kitchens, error } = useLoginQuery()
-  const [chosen, setChosen] = useState<{ kitchen: Id; person: Id; name: string } | null>(null)
+  const [chosen, setChosen] = useState<{ kitchen: string; person: LoginPerson } | null>(null)
   const [openShift, { isLoading, error: refused }] = useOpenShiftMutation()
   const device = useAppSelector(({ tablet: { device: id } }) => id)
   const dispatch = useAppDispatch()
@@ -18,10 +17,9 @@ export function Login() {
 
   const open = async (pin: string) => {
     if (!chosen) return
-    const { kitchen, person } = chosen
-    const result = await openShift({ kitchen, person, pin, device })
+    const result = await openShift({ kitchen: chosen.kitchen, person: chosen.person.id, pin, device })
     if ('error' in result) return
-    dispatch(tablet.actions.loggingAs(person))
+    dispatch(tablet.actions.loggingAs(result.data.shift?.person ?? null))
     void navigate('/')
   }
   return (
@@ -36,11 +34,11 @@ export function Login() {
               {people.map((person) => (
                 <Key
                   key={person.id}
-                  look={chosen?.person === person.id ? 'primary' : 'plain'}
-                  onClick={() => setChosen({ kitchen, person: person.id, name: person.name })}
+                  look={chosen?.person.id === person.id ? 'primary' : 'plain'}
+                  onClick={() => setChosen({ kitchen, person })}
                 >
                   {person.name}
-                  <small>{person.job}</small>
+                  {person.job !== null && <small>{person.job}</small>}
                 </Key>
               ))}
             </div>
@@ -53,13 +51,14 @@ export function Login() {
       </div>
       {chosen ? (
         <PinPad
-          name={chosen.name}
+          key={chosen.person.id}
+          of={chosen.person}
           busy={isLoading}
           sentence={refused ? sentenceOf(refused) : null}
           onPin={(pin) => void open(pin)}
         />
       ) : (
-        <p className="muted">Tap your name. A shift is opened with four digits; within it, a name is enough to log.</p>
+        <p className="muted">Tap your name. A shift is opened with your PIN; within it, a name is enough to log.</p>
       )}
     </main>
   )

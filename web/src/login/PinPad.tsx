@@ -2,46 +2,53 @@ import { useEffect, useRef, useState } from 'react'
 import { Key } from '../parts/Key'
 import './login.css'
 
-/** Four digits, by tap or by keyboard. The fourth asks. */
-export function PinPad({
-  name,
-  busy,
-  sentence,
-  onPin,
-}: {
-  name: string
+/** No PIN has fewer digits, and none more. */
+const [LEAST, MOST] = [4, 12]
+
+interface Props {
+  /** `digits`: how many the PIN has, and the last one asks. null: not told on this tablet, so a key asks. */
+  of: { name: string; digits: number | null }
   busy: boolean
   sentence: string | null
   onPin: (pin: string) => void
-}) {
-  const [digits, show] = useState('')
+}
+
+/** The digits of a PIN, by tap or by keyboard. */
+export function PinPad({ of: { name, digits }, busy, sentence, onPin }: Props) {
+  const [typed, show] = useState('')
   // Keys come faster than a render: what was typed is read from here.
   const latest = useRef('')
-  const setDigits = (next: string) => {
+  const setTyped = (next: string) => {
     latest.current = next
     show(next)
   }
+  const ask = () => {
+    const pin = latest.current
+    if (busy || pin.length < LEAST) return
+    setTyped('')
+    onPin(pin)
+  }
   const press = (digit: string) => {
-    if (busy) return
-    const next = latest.current + digit
-    if (next.length < 4) return setDigits(next)
-    setDigits('')
-    onPin(next)
+    if (busy || latest.current.length >= (digits ?? MOST)) return
+    setTyped(latest.current + digit)
+    if (latest.current.length === digits) ask()
   }
   useEffect(() => {
-    const typed = ({ key }: KeyboardEvent) => {
+    const pressed = ({ key }: KeyboardEvent) => {
       if (/^\d$/.test(key)) press(key)
-      if (key === 'Backspace') setDigits(latest.current.slice(0, -1))
+      if (key === 'Backspace') setTyped(latest.current.slice(0, -1))
+      if (key === 'Enter' && digits === null) ask()
     }
-    window.addEventListener('keydown', typed)
-    return () => window.removeEventListener('keydown', typed)
+    window.addEventListener('keydown', pressed)
+    return () => window.removeEventListener('keydown', pressed)
   })
+  const places = digits ?? Math.max(LEAST, typed.length)
   return (
     <section aria-label="PIN">
-      <h2 className="title">{name}, your four digits</h2>
-      <div className="pin-digits" role="img" aria-label={`${digits.length} of 4 digits`}>
-        {[0, 1, 2, 3].map((i) => (
-          <i key={i} className={i < digits.length ? 'filled' : ''} />
+      <h2 className="title">{name}, your PIN</h2>
+      <div className="pin-digits" role="img" aria-label={`${typed.length} digits typed`}>
+        {Array.from({ length: places }, (_, i) => (
+          <i key={i} className={i < typed.length ? 'filled' : ''} />
         ))}
       </div>
       <div className="pin-pad">
@@ -50,9 +57,14 @@ export function PinPad({
             {digit}
           </Key>
         ))}
-        <Key look="outlined" className="wide" onClick={() => setDigits('')}>
+        <Key look="outlined" className={digits === null ? 'half' : 'wide'} onClick={() => setTyped('')}>
           Clear
         </Key>
+        {digits === null && (
+          <Key look="primary" className="rest" disabled={typed.length < LEAST || busy} onClick={ask}>
+            Done
+          </Key>
+        )}
       </div>
       <p className="sentence" role="alert">
         {sentence}

@@ -34,7 +34,7 @@ export function SignSheet() {
   return (
     <Sheet open onClose={settle} title={`${person.name} signs this`}>
       <p className="sentence">This shift belongs to somebody else. Closing without a PIN drops the entry.</p>
-      <PinPad name={person.name} busy={isLoading} sentence={refusal} onPin={(pin) => void sign(pin)} />
+      <PinPad of={person} busy={isLoading} sentence={refusal} onPin={(pin) => void sign(pin)} />
     </Sheet>
   )
 }

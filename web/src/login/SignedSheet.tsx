@@ -35,7 +35,7 @@ export function SignedSheet<K extends Kind>({ title, ask, least, kind, about, bo
         </label>
         {lead && reason.trim().length >= least ? (
           <PinPad
-            name={lead.name}
+            of={lead}
             busy={busy}
             sentence={refusal}
             onPin={(pin) => void sign(pin, about, body(reason.trim()))}

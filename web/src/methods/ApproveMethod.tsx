@@ -49,7 +49,7 @@ export function ApproveMethod({
                 </p>
               ))}
             </div>
-            <PinPad name={lead.name} busy={busy} sentence={refusal} onPin={(pin) => void put(pin)} />
+            <PinPad of={lead} busy={busy} sentence={refusal} onPin={(pin) => void put(pin)} />
           </div>
         )
       )}

@@ -194,7 +194,7 @@ function SignIt<K extends Kind>({
   const { lead, sign, busy, refusal } = useLeadSigns(kind, onSigned)
   return (
     <Sheet open onClose={onBack} title={says}>
-      {lead && <PinPad name={lead.name} busy={busy} sentence={refusal} onPin={(pin) => void sign(pin, method, body)} />}
+      {lead && <PinPad of={lead} busy={busy} sentence={refusal} onPin={(pin) => void sign(pin, method, body)} />}
     </Sheet>
   )
 }

@@ -1,0 +1,74 @@
+import { expect, test } from '@playwright/test'
+import { PINS, RunningKitchen, signAs, tap } from './kitchen'
+
+let kitchen: RunningKitchen
+test.beforeAll(async () => {
+  kitchen = await RunningKitchen.open()
+})
+test.afterAll(() => kitchen.close())
+
+test('a tablet is enrolled by the lead, knows its people then, and is forgotten at once', async ({ browser }) => {
+  const mine = await kitchen.person(browser, 'Mina Osk')
+  await mine.goto(`${kitchen.url}/people`)
+  await tap(mine, 'Enrol this tablet')
+  await mine.getByLabel('What it is called').fill('Sauce bench')
+  await signAs(mine, 'Ilse Varrow')
+  await expect(mine.getByText('(this one)')).toBeVisible()
+
+  // Locked, it is known: jobs are shown, and the last digit opens the shift.
+  const other = await mine.context().newPage()
+  await other.request.post(`${kitchen.url}/api/shift/lock`)
+  await other.context().clearCookies({ name: 'lt_shift' })
+  await other.goto(kitchen.url)
+  await other.getByRole('button', { name: 'Teo Brandt cook, induction 2' }).click()
+  await signAs(other, 'Teo Brandt')
+  await expect(other.getByText('logging as')).toBeVisible()
+  await mine.close()
+
+  const lead = await kitchen.person(browser, 'Ilse Varrow')
+  await lead.goto(`${kitchen.url}/people`)
+  await tap(lead, 'Forget Sauce bench')
+  await signAs(lead, 'Ilse Varrow')
+  await expect(lead.getByText('None is enrolled yet.')).toBeVisible()
+  await other.reload()
+  await expect(other.getByText('Who opens the shift?')).toBeVisible()
+})
+
+test('a PIN is changed by whoever has it, typed twice; wrong ones are said, and the lead sees who was locked out', async ({
+  browser,
+}) => {
+  const page = await kitchen.person(browser, 'Teo Brandt')
+  await page.locator('.logging-as').click()
+  await tap(page, 'PINs and tablets')
+  const pins = page.getByRole('region', { name: 'PINs' })
+  await pins.getByRole('button', { name: /Teo Brandt/ }).click()
+  const type = async (digits: string, done = true) => {
+    for (const digit of digits)
+      await page
+        .getByRole('region', { name: 'PIN', exact: true })
+        .getByRole('button', { name: digit, exact: true })
+        .click()
+    if (done) await tap(page, 'Done')
+  }
+  await type(PINS['Teo Brandt'], false)
+  await type('1111')
+  await type('1111')
+  await expect(page.getByText('Take another.')).toBeVisible()
+  await type('7352')
+  await type('7353')
+  await expect(page.getByText('two different PINs')).toBeVisible()
+  await type('7352')
+  await type('7352')
+  await expect(page.getByText('Teo Brandt has another PIN from now on.')).toBeVisible()
+
+  const stranger = await (await browser.newContext()).newPage()
+  await stranger.goto(kitchen.url)
+  await stranger.getByRole('button', { name: 'Teo Brandt' }).click()
+  await expect(stranger.getByText('cook, induction 2')).toHaveCount(0)
+  for (let i = 0; i < 5; i++) {
+    for (const key of [...PINS['Teo Brandt'], 'Enter']) await stranger.keyboard.press(key)
+    await expect(stranger.getByRole('alert')).toContainText(i < 4 ? `${4 - i} ` : 'Locked for 60 s')
+  }
+  await page.reload()
+  await expect(page.getByText('5 wrong PINs on a device that is not ours')).toBeVisible()
+})

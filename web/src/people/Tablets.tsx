@@ -1,0 +1,126 @@
+import { useState } from 'react'
+import { dayOf } from '@logged-thermal/core'
+import { clock, dayName, type Reader } from '@logged-thermal/wording'
+import {
+  sentenceOf,
+  useEnrolTabletMutation,
+  useForgetTabletMutation,
+  useTabletsQuery,
+  type TabletsAnswer,
+} from '../app/api'
+import { useHand, useLine } from '../app/kitchen'
+import type { PersonOnList } from '../app/lineData'
+import { PinPad } from '../login/PinPad'
+import { Key } from '../parts/Key'
+import { Sheet } from '../parts/Sheet'
+
+type Tablet = TabletsAnswer['tablets'][number]
+type Asked = { act: 'enrol' } | { act: 'forget'; tablet: Tablet }
+
+/** The tablets that belong to the kitchen, and whose name was locked lately. */
+export function Tablets({ lead, open }: { lead: PersonOnList | null; open: boolean }) {
+  const { reader } = useHand(useLine())
+  const { data, error } = useTabletsQuery()
+  const [asked, setAsked] = useState<Asked | null>(null)
+  if (!data) return <p className="muted">{error ? sentenceOf(error) : 'Looking for tablets …'}</p>
+  const { tablets, lockOuts } = data
+  const here = tablets.some((tablet) => tablet.here)
+  return (
+    <section aria-label="Tablets">
+      <h2>Tablets of this kitchen</h2>
+      <p className="muted">A tablet that was enrolled stays known. Wrong PINs typed elsewhere lock nobody out of it.</p>
+      <ul className="tablets">
+        {tablets.map((tablet) => (
+          <li key={tablet.id}>
+            <span>
+              <strong>{tablet.name}</strong>
+              {tablet.here && ' (this one)'}
+              <small>{tablet.seenAt === null ? 'not seen yet' : `seen ${when(tablet.seenAt, reader)}`}</small>
+            </span>
+            <Key
+              look="outlined"
+              disabled={!open || !lead}
+              aria-label={`Forget ${tablet.name}`}
+              onClick={() => setAsked({ act: 'forget', tablet })}
+            >
+              Forget
+            </Key>
+          </li>
+        ))}
+        {tablets.length === 0 && <li className="muted">None is enrolled yet.</li>}
+      </ul>
+      {!here && (
+        <Key look="primary" disabled={!open || !lead} onClick={() => setAsked({ act: 'enrol' })}>
+          Enrol this tablet
+        </Key>
+      )}
+      <h2>Locked after wrong PINs</h2>
+      <ul className="tablets">
+        {lockOuts.map(({ at, person, tablet, wrong }) => (
+          <li key={`${at} ${person}`}>
+            <span>
+              <strong>{person}</strong>
+              <small>
+                {wrong} wrong PINs {tablet === null ? 'on a device that is not ours' : `on ${tablet}`},{' '}
+                {when(at, reader)}
+              </small>
+            </span>
+          </li>
+        ))}
+        {lockOuts.length === 0 && <li className="muted">Nobody in the last 30 days.</li>}
+      </ul>
+      {asked && lead && <SignSheet asked={asked} lead={lead} onClose={() => setAsked(null)} />}
+    </section>
+  )
+}
+
+function when(at: number, reader: Reader): string {
+  return `${dayName(dayOf(at, reader.zone), reader)} ${clock(at, reader)}`
+}
+
+/** The lead signs with a PIN; a tablet gets a name first. */
+function SignSheet({ asked, lead, onClose }: { asked: Asked; lead: PersonOnList; onClose: () => void }) {
+  const [name, setName] = useState('')
+  const [enrol, enrolling] = useEnrolTabletMutation()
+  const [forget, forgetting] = useForgetTabletMutation()
+  const { error } = asked.act === 'enrol' ? enrolling : forgetting
+  const sign = async (pin: string) => {
+    const signed = { signer: lead.id, pin }
+    const result =
+      asked.act === 'enrol'
+        ? await enrol({ ...signed, name: name.trim() })
+        : await forget({ ...signed, id: asked.tablet.id })
+    if (!result.error) onClose()
+  }
+  const title = asked.act === 'enrol' ? 'Enrol this tablet' : `Forget ${asked.tablet.name}`
+  return (
+    <Sheet open onClose={onClose} title={title}>
+      {asked.act === 'enrol' ? (
+        <label className="form-field">
+          What it is called
+          <input
+            maxLength={40}
+            value={name}
+            placeholder="Sauce bench"
+            onChange={({ target }) => setName(target.value)}
+            onKeyDown={(event) => event.stopPropagation()}
+          />
+        </label>
+      ) : (
+        <p className="sentence">
+          Whoever has it in hand has to open a shift again. What it has not sent yet stays on it.
+        </p>
+      )}
+      {asked.act === 'enrol' && name.trim() === '' ? (
+        <p className="muted">The food-safety lead signs with a PIN, once it has a name.</p>
+      ) : (
+        <PinPad
+          of={lead}
+          busy={enrolling.isLoading || forgetting.isLoading}
+          sentence={error ? sentenceOf(error) : null}
+          onPin={(pin) => void sign(pin)}
+        />
+      )}
+    </Sheet>
+  )
+}
