@@ -1,4 +1,4 @@
-import { spawn, type ChildProcess } from 'node:child_process'
+import { spawn, spawnSync, type ChildProcess } from 'node:child_process'
 import { mkdtempSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs'
 import { createServer, type AddressInfo } from 'node:net'
 import { tmpdir } from 'node:os'
@@ -79,6 +79,25 @@ export class RunningKitchen {
     renameSync(settings, away)
     process.kill(Number(readFileSync(join(data, 'postmaster.pid'), 'utf8').split('\n')[0]), 'SIGQUIT')
     return () => renameSync(away, settings)
+  }
+
+  /** `npm run ledger`, over its data. Returns what it said. */
+  ledger(...args: string[]): string {
+    const env = { ...process.env, LT_DATA: this.folder, LT_CLOCK_FILE: join(this.folder, CLOCK) }
+    const { stdout, stderr } = spawnSync(process.execPath, ['scripts/ledger.mjs', ...args], { env, encoding: 'utf8' })
+    return `${stdout}${stderr}`
+  }
+
+  /** A file beside its data. */
+  file(name: string): string {
+    return join(this.folder, name)
+  }
+
+  /** The disk is lost: nothing is left but what lies beside the data. Stopped before. */
+  loseDisk(): void {
+    const { data } = JSON.parse(readFileSync(join(this.folder, 'cluster.json'), 'utf8')) as { data: string }
+    rmSync(data, { recursive: true, force: true })
+    for (const name of ['cluster.json', 'signing-keys.json', 'signed-heads.json']) rmSync(join(this.folder, name))
   }
 
   async startAgain(): Promise<void> {

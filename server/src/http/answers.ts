@@ -36,6 +36,7 @@ export interface Answers {
   Locked: { locked: true }
   Tablets: { tablets: Tablet[]; lockOuts: LockOut[] }
   PinChanged: { changed: true }
+  EntryHash: { hash: string | null }
   Posted: { now: Instant; results: PostResult[] }
   Line: LineAnswer
   Batch: { now: Instant; batch: BatchState; standing: Standing; findings: Finding[] }

@@ -1,4 +1,4 @@
-import { Body, Controller, HttpCode, Post } from '@nestjs/common'
+import { Body, Controller, Get, HttpCode, Param, ParseIntPipe, Post } from '@nestjs/common'
 import { ApiOperation, ApiTags } from '@nestjs/swagger'
 import { EntityManager } from '@mikro-orm/postgresql'
 import type { Appended, Id, Refusal, TemperatureScale } from '@logged-thermal/core'
@@ -10,6 +10,7 @@ import { Pins } from '../people/pins.service'
 import { Needs, OfShift } from '../people/shift.guard'
 import { placeOf, type Shift } from '../people/shifts.service'
 import { Append } from './append.service'
+import { Entries } from './entries.service'
 import { PostEntriesDto } from './postEntries.dto'
 import { clock } from '../clock/clock'
 import { Answers } from '../http/answers.decorator'
@@ -20,6 +21,7 @@ import type { Answers as Answer, PostResult } from '../http/answers'
 export class EntriesController {
   constructor(
     private readonly append: Append,
+    private readonly entries: Entries,
     private readonly pins: Pins,
     private readonly em: EntityManager,
     private readonly metrics: Metrics,
@@ -54,6 +56,15 @@ export class EntriesController {
       } else results.push(each)
     }
     return { now: clock.now(), results }
+  }
+
+  /** The hash of an entry; null where there is none of that number: a tablet holds it against what it saw. */
+  @Get(':seq/hash')
+  @Answers('EntryHash')
+  @Needs('read')
+  async hash(@OfShift() { kitchenId }: Shift, @Param('seq', ParseIntPipe) seq: number): Promise<Answer['EntryHash']> {
+    if (!Number.isSafeInteger(seq)) return { hash: null }
+    return { hash: await this.entries.hashOf(kitchenId, seq) }
   }
 
   /** Who reads the refusals: as the tablet says, else as people of this kitchen read figures. */

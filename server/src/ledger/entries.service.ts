@@ -20,6 +20,17 @@ export class Entries {
     return this.scope.inKitchen(kitchenId, (em) => readAfter(em, kitchenId, seq, most))
   }
 
+  /** The hash of an entry; null where there is none of that number. */
+  hashOf(kitchenId: Id, seq: number): Promise<string | null> {
+    return this.scope.inKitchen(kitchenId, async (em) => {
+      const [row] = await query<{ hash: string }>(em, {
+        sql: 'select hash from entry where kitchen_id = ? and seq = ?',
+        params: [kitchenId, seq],
+      })
+      return row?.hash ?? null
+    })
+  }
+
   /** All entries that touched a batch, in order. */
   ofBatch(kitchenId: Id, batchId: Id): Promise<SealedEntry[]> {
     return this.scope.inKitchen(kitchenId, async (em) => {

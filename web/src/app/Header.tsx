@@ -16,6 +16,7 @@ export function Header({ children, seconds = false }: { children: ReactNode; sec
     <header className="head">
       {children}
       <RescueNear />
+      <SetBack />
       <Kept />
       {open && (
         <Key look="quiet" className="logging-as" onClick={() => setChoosing(true)}>
@@ -64,6 +65,18 @@ function RescueBlock() {
         </small>
       </span>
     </Link>
+  )
+}
+
+/** What only the tablets can tell: that the server has lost, or been given, another logbook. */
+function SetBack() {
+  const setBack = useAppSelector(({ connection }) => connection.setBack)
+  if (!setBack) return null
+  return (
+    <p className="kept" role="alert">
+      <strong>The logbook is not the one that this tablet saw.</strong> It saw entry {setBack.seen}, and now it ends at{' '}
+      {setBack.ends} or goes otherwise. Tell the food-safety lead.
+    </p>
   )
 }
 

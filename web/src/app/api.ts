@@ -10,6 +10,7 @@ import type {
   AnyClaim,
   BatchState,
   DiscardReason,
+  Hash,
   Id,
   ItemCard,
   ItemStanding,
@@ -162,6 +163,7 @@ export const api = createApi({
       query: () => 'live/now',
       onQueryStarted: (_, asked) => readClock(asked),
     }),
+    entryHash: build.query<{ hash: Hash | null }, { seq: number }>({ query: ({ seq }) => `entries/${seq}/hash` }),
     /** What the kitchen's finished coolings say: it changes with the days, not with the minutes. */
     learned: build.query<{ learned: Record<string, Learned> }, void>({ query: () => 'cooling/learned' }),
     bakes: build.query<{ bakes: ShownBake[] }, { method: Id; seq: number }>({

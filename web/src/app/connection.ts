@@ -1,4 +1,5 @@
-import { createSlice } from '@reduxjs/toolkit'
+import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
+import type { Hash } from '@logged-thermal/core'
 import { otherBuildServed } from './build'
 import { clockTold, followed, isOvertaken, type ClockTold } from './clock'
 import { entryHeard } from './heard'
@@ -13,9 +14,13 @@ export interface Connection {
   lastTold: ClockTold | null
   /** The server serves another build of this program than this page is. */
   behind: boolean
+  /** The last entry that this page has heard of; null: none yet. */
+  head: { seq: number; hash: Hash } | null
+  /** The logbook lacks what this tablet saw of it: the entry that was seen, and where it ends now. */
+  setBack: { seen: number; ends: number } | null
 }
 
-const initialState: Connection = { there: true, offsetMs: 0, lastTold: null, behind: false }
+const initialState: Connection = { there: true, offsetMs: 0, lastTold: null, behind: false, head: null, setBack: null }
 
 export const connection = createSlice({
   name: 'connection',
@@ -24,14 +29,18 @@ export const connection = createSlice({
     heard: (state) => {
       state.there = true
     },
+    foundSetBack: (state, { payload }: PayloadAction<Connection['setBack']>) => {
+      state.setBack = payload
+    },
     lost: (state) => {
       state.there = false
     },
   },
   extraReducers: (builder) =>
     builder
-      .addCase(entryHeard, (state) => {
+      .addCase(entryHeard, (state, { payload: { seal } }) => {
         state.there = true
+        if (seal.seq > (state.head?.seq ?? 0)) state.head = { seq: seal.seq, hash: seal.hash }
       })
       .addCase(otherBuildServed, (state) => {
         state.behind = true

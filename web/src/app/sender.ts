@@ -5,6 +5,7 @@ import { isOfOtherBuild, otherBuildServed } from './build'
 import { clockTold } from './clock'
 import { connection } from './connection'
 import { outbox, type Waiting } from './outbox'
+import { keepSent } from './sentBefore'
 import { renumbered } from './renumbered'
 import { useAppSelector, type Store } from './store'
 
@@ -76,6 +77,11 @@ async function send(store: Store): Promise<boolean> {
     const { now, results } = (await response.json()) as { now: number; results: PostResult[] }
     store.dispatch(clockTold({ askedAt, serverNow: now, heardAt: Date.now() }))
     store.dispatch(connection.actions.heard())
+    const taken = new Set(results.flatMap(({ id, outcome }) => (outcome === 'accepted' ? [id] : [])))
+    keepSent(
+      entries.filter(({ id }) => taken.has(id)),
+      now,
+    )
     store.dispatch(outbox.actions.answered(results))
     renumber(store, results)
     return true

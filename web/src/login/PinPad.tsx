@@ -44,7 +44,7 @@ export function PinPad({ of: { name, digits }, busy, sentence, onPin }: Props) {
   })
   const places = digits ?? Math.max(LEAST, typed.length)
   return (
-    <section aria-label="PIN">
+    <section aria-label="PIN" className="pin">
       <h2 className="title">{name}, your PIN</h2>
       <div className="pin-digits" role="img" aria-label={`${typed.length} digits typed`}>
         {Array.from({ length: places }, (_, i) => (

@@ -8,6 +8,7 @@ import { useAlarms } from '../app/alarms'
 import { useLive } from '../app/live'
 import { useReload } from '../app/reload'
 import { Shell } from './Shell'
+import { useSeenHead } from '../app/useSeenHead'
 import { useSender } from '../app/sender'
 import { useAppSelector } from '../app/store'
 
@@ -74,6 +75,7 @@ function Kitchen() {
   useReload()
   useLive()
   useAlarms()
+  useSeenHead()
   if (!data) return <p className="whole muted">{error ? sentenceOf(error) : 'Opening the logbook …'}</p>
   return (
     <Shell>
