@@ -1,6 +1,6 @@
 import type { AddressInfo } from 'node:net'
 import { MikroORM } from '@mikro-orm/postgresql'
-import { canonical, kinds, type AnyClaim } from '@logged-thermal/core'
+import { canonical, kinds, type AnyClaim, type Seal } from '@logged-thermal/core'
 import { v7 as uuid } from 'uuid'
 import {
   configFrom,
@@ -69,8 +69,7 @@ async function filled(
     piece = []
   }
   for (const { claim, seal } of storeHistory(kitchen, Math.round(items / ITEMS_A_PAIR), now, start)) {
-    const { hash: _, ...unhashed } = seal
-    piece.push(canonical({ claim, seal: unhashed }))
+    piece.push(canonical({ claim, seal: unhashed(seal) }))
     if (piece.length === 5_000) await flush()
   }
   if (piece.length) await flush()
@@ -91,6 +90,13 @@ async function filled(
     some: await ids(`select id from item where kitchen_id = ? order by id limit 2000`),
     held: await ids(`select id from item where kitchen_id = ? and live order by id`),
   }
+}
+
+/** A seal as it was hashed. */
+function unhashed(seal: Seal): Omit<Seal, 'hash'> {
+  const without: Partial<Seal> = { ...seal }
+  delete without.hash
+  return without as Omit<Seal, 'hash'>
 }
 
 async function measured(kitchen: Awaited<ReturnType<typeof filled>>, port: number): Promise<Record<string, number>> {

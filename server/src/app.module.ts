@@ -6,6 +6,7 @@ import type { Config } from './config'
 import { DatabaseModule } from './database/database.module'
 import { HealthModule } from './health/health.module'
 import { LedgerModule } from './ledger/ledger.module'
+import { AccessModule } from './access/access.module'
 import { LineModule } from './line/line.module'
 import { SealingModule } from './sealing/sealing.module'
 import { WorkersModule } from './workers/workers.module'
@@ -36,6 +37,7 @@ export class AppModule {
         LedgerModule,
         LiveModule.for(databaseUrl),
         MetricsModule.for(metricsToken),
+        AccessModule,
         LineModule,
         BatchesModule,
         MethodsModule,

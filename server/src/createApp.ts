@@ -1,6 +1,5 @@
 import 'reflect-metadata'
 import { readFileSync } from 'node:fs'
-import type { Server } from 'node:http'
 import { NestFactory } from '@nestjs/core'
 import { NestExpressApplication } from '@nestjs/platform-express'
 import { SwaggerModule } from '@nestjs/swagger'
@@ -35,7 +34,7 @@ export async function createApp(config: Config): Promise<NestExpressApplication>
     ...httpsOptions,
   })
   app.useLogger(app.get(Logger))
-  const server = app.getHttpServer() as Server
+  const server = app.getHttpServer()
   server.headersTimeout = HEADERS_WITHIN
   server.requestTimeout = REQUEST_WITHIN
   // Answers change by the second: nobody asks for one again by its tag.

@@ -6,7 +6,7 @@ import { MikroORM } from '@mikro-orm/postgresql'
 import { grantTo } from '../database/grants'
 import { KitchenScope } from '../database/kitchenScope'
 import { ormConfig } from '../ormConfig'
-import { Pins } from '../people/pins.service'
+import { Pins, STRANGERS } from '../people/pins.service'
 import { openKitchen, type TestKitchen } from '../test/kitchen'
 import { storeOf } from '../test/storeKitchen'
 import { clock } from '../clock/clock'
@@ -91,7 +91,7 @@ it('comes back into an empty database entry by entry, and says that it did', asy
     )
     expect(last).toMatchObject([{ kind: 'restored', body: { seq: kitchens[0]!.entries } }])
     const { id, pin } = kitchen.person('mina')
-    expect(await new Pins(scope).require(kitchen.kitchenId, id, pin, 'strangers')).toMatchObject({ name: 'Mina Osk' })
+    expect(await new Pins(scope).require(kitchen.kitchenId, id, pin, STRANGERS)).toMatchObject({ name: 'Mina Osk' })
     await expect(restore(owner, file)).rejects.toThrow('This database has a kitchen, Test kitchen')
   } finally {
     await app.close()

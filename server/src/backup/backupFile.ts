@@ -61,7 +61,9 @@ export async function* readBackup(path: string): AsyncGenerator<BackupLine> {
     }
     if (unpacked.errored) throw unpacked.errored
   } catch (error) {
-    throw new Error(`${path} is no backup: ${error instanceof Error ? error.message : String(error)}.`)
+    throw new Error(`${path} is no backup: ${error instanceof Error ? error.message : String(error)}.`, {
+      cause: error,
+    })
   }
   if (!last || !('whole' in last)) throw new Error(`${path} is not whole: it breaks off.`)
 }

@@ -24,8 +24,10 @@ export function hashPin(pin: string): Promise<string> {
   return hash(pin, COST)
 }
 
-/** Where a PIN is typed: on a tablet of the kitchen, or anywhere else: all strangers are one. */
-export type Place = Id | 'strangers'
+/** Where a PIN is typed: on a tablet of the kitchen, by its id, or anywhere else: all strangers are one. */
+export type Place = string
+
+export const STRANGERS: Place = 'strangers'
 
 interface Attempt {
   name: string

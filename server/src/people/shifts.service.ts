@@ -4,7 +4,7 @@ import { Injectable } from '@nestjs/common'
 import { EntityManager } from '@mikro-orm/postgresql'
 import { KitchenScope } from '../database/kitchenScope'
 import { query } from '../database/query'
-import { Pins, type Place } from './pins.service'
+import { Pins, STRANGERS, type Place } from './pins.service'
 import { Tablets, type OwnTablet } from './tablets.service'
 import { clock } from '../clock/clock'
 
@@ -127,7 +127,7 @@ export class Shifts {
 
 /** Where a PIN is typed during a shift, as wrong ones are counted. */
 export function placeOf({ tabletId }: Pick<Shift, 'tabletId'>): Place {
-  return tabletId ?? 'strangers'
+  return tabletId ?? STRANGERS
 }
 
 function split(cookie: string): { kitchenId: string; token: string } {

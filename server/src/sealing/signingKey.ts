@@ -105,7 +105,9 @@ function read(path: string): KeyFile {
     chmodSync(path, 0o600)
     return file
   } catch (error) {
-    throw new Error(`${path} is no file of signing keys: ${error instanceof Error ? error.message : String(error)}`)
+    throw new Error(`${path} is no file of signing keys: ${error instanceof Error ? error.message : String(error)}`, {
+      cause: error,
+    })
   }
 }
 

@@ -33,7 +33,7 @@ const NASTY: readonly unknown[] = [
   1e308,
   -1e308,
   Number.MAX_SAFE_INTEGER,
-  9_007_199_254_740_993,
+  Number.MAX_SAFE_INTEGER + 2,
   253_402_300_800_000,
   true,
   [],
@@ -69,7 +69,7 @@ export function seedClaims(kitchen: Id, by: Id): AnyClaim[] {
   const kinds = new Map(entries.map((claim) => [claim.kind, claim]))
   return [...kinds.values()].map((claim) => {
     const about = claim.about.type === 'kitchen' ? { ...claim.about, id: kitchen } : claim.about
-    return { ...claim, kitchen, by, about } as AnyClaim
+    return { ...claim, kitchen, by, about }
   })
 }
 

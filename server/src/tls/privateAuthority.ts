@@ -114,7 +114,7 @@ function isCurrent({ cert, key, root }: CertificateFiles, names: readonly string
 }
 
 function newKeys(): Promise<webcrypto.CryptoKeyPair> {
-  return webcrypto.subtle.generateKey(ALGORITHM, true, ['sign', 'verify']) as Promise<webcrypto.CryptoKeyPair>
+  return webcrypto.subtle.generateKey(ALGORITHM, true, ['sign', 'verify'])
 }
 
 async function writeKey(path: string, { privateKey }: webcrypto.CryptoKeyPair): Promise<void> {

@@ -84,6 +84,13 @@ const sql =
   (em: EntityManager) =>
     em.execute(text, params)
 
+/** A seal without what sealing adds. */
+function stampOf(seal: Partial<Seal>): Omit<Seal, 'seq' | 'prev' | 'hash'> {
+  const { seq, prev, hash, ...stamp } = seal
+  expect([typeof seq, typeof prev, hash]).toEqual(['number', 'string', undefined])
+  return stamp as Omit<Seal, 'seq' | 'prev' | 'hash'>
+}
+
 /** The logbook with one entry changed, and every later one hashed anew so that all links fit. */
 async function rehashed(em: EntityManager): Promise<void> {
   const rows = await em.execute<{ seq: string; canon: string }[]>('select seq, canon from entry order by seq')
@@ -93,7 +100,7 @@ async function rehashed(em: EntityManager): Promise<void> {
       claim: AnyClaim
       seal: Seal
     }
-    const { seq: _, prev: __, ...stamp } = was
+    const stamp = stampOf(was)
     const { entry, canon: text } = seal(claim, head, stamp, sha256)
     await em.execute('update entry set hash = ?, canon = ? where seq = ?', [entry.seal.hash, text, seq])
     head = entry.seal
@@ -182,7 +189,7 @@ describe('verify finds', () => {
       )) as [{ canon: string }]
       const { seal: last } = JSON.parse(canon) as { seal: Seal }
       const [head] = await em.execute<{ seq: string; hash: string }[]>('select seq, hash from chain_head')
-      const { seq: _, prev: __, ...stamp } = last
+      const stamp = stampOf(last)
       const made = seal(stranger, { seq: Number(head!.seq), hash: head!.hash }, stamp, sha256)
       await em.execute('select append_entries(?, array[?])', [kitchen.kitchenId, made.canon])
     }

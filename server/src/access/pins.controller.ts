@@ -11,9 +11,9 @@ import type { Answers as Answer } from '../http/answers'
 import { Problem } from '../http/problem'
 import { Append } from '../ledger/append.service'
 import { StatesRepository } from '../ledger/states.repository'
-import { COOKS_DIGITS, LEADS_DIGITS, Pins } from './pins.service'
-import { Needs, OfShift } from './shift.guard'
-import { placeOf, type Shift } from './shifts.service'
+import { COOKS_DIGITS, LEADS_DIGITS, Pins } from '../people/pins.service'
+import { Needs, OfShift } from '../people/shift.guard'
+import { placeOf, type Shift } from '../people/shifts.service'
 
 class ChangePinDto {
   @ApiProperty({ format: 'uuid', description: 'Whose PIN changes' })

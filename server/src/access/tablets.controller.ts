@@ -8,11 +8,11 @@ import { Answers } from '../http/answers.decorator'
 import type { Answers as Answer } from '../http/answers'
 import { Problem } from '../http/problem'
 import { StatesRepository } from '../ledger/states.repository'
-import { Pins } from './pins.service'
-import { cookieOptions } from './shift.controller'
-import { cookieOf, Needs, OfShift, SHIFT_COOKIE, TABLET_COOKIE } from './shift.guard'
-import { placeOf, Shifts, type Shift } from './shifts.service'
-import { Tablets } from './tablets.service'
+import { Pins } from '../people/pins.service'
+import { cookieOptions } from '../people/shift.controller'
+import { cookieOf, Needs, OfShift, SHIFT_COOKIE, TABLET_COOKIE } from '../people/shift.guard'
+import { placeOf, Shifts, type Shift } from '../people/shifts.service'
+import { Tablets } from '../people/tablets.service'
 
 /** As long as browsers keep any cookie. */
 const TABLET_DAYS = 400
