@@ -10,10 +10,20 @@ export async function ensureInstalled() {
     .update(readFileSync(join(ROOT, 'package-lock.json')))
     .digest('hex')
   const mark = join(ROOT, 'node_modules', '.logged-thermal-lock')
-  if (existsSync(mark) && readFileSync(mark, 'utf8') === lock) return
+  if (existsSync(mark) && readFileSync(mark, 'utf8') === lock && isWhole()) return
   console.log('Installing packages, about a minute …')
   if ((await run('npm', ['ci', '--loglevel=error'])) !== 0) throw new Told('npm ci failed: see above.')
   writeFileSync(mark, lock)
+}
+
+/** Whether every package that was installed is still there: half-deleted ones would fail somewhere in the middle. */
+function isWhole() {
+  const list = join(ROOT, 'node_modules/.package-lock.json')
+  if (!existsSync(list)) return false
+  const { packages } = JSON.parse(readFileSync(list, 'utf8'))
+  return Object.entries(packages).every(
+    ([path, { link, optional }]) => link || optional || existsSync(join(ROOT, path, 'package.json')),
+  )
 }
 
 /** The parts that are built together, by one compiler. */

@@ -126,6 +126,7 @@ const fields: { [C in FieldProblem['code']]: [Extract<FieldProblem, { code: C }>
   missing: [{ code: 'missing' }, '"grams" is missing.'],
   'unknown field': [{ code: 'unknown field' }, '"grams" is not a field of this entry.'],
   'not text': [{ code: 'not text', longest: 80 }, 'at most 80 characters'],
+  'hidden characters': [{ code: 'hidden characters' }, 'nobody can see'],
   'not one of': [{ code: 'not one of', allowed: 'C, F' }, 'one of: C, F.'],
   'not a number': [{ code: 'not a number' }, 'a number'],
   'not an id': [{ code: 'not an id' }, 'UUID'],

@@ -181,6 +181,8 @@ export function fieldSentence(field: string, problem: FieldProblem): string {
       return `"${name}" is not a field of this entry.`
     case 'not text':
       return `"${name}" has to be text of at most ${problem.longest} characters.`
+    case 'hidden characters':
+      return `"${name}" has characters in it that nobody can see. Type it again by hand.`
     case 'not one of':
       return `"${name}" has to be one of: ${problem.allowed}.`
     case 'not a number':

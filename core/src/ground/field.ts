@@ -16,6 +16,7 @@ export type FieldProblem =
   | { code: 'missing' }
   | { code: 'unknown field' }
   | { code: 'not text'; longest: number }
+  | { code: 'hidden characters' }
   | { code: 'not one of'; allowed: string }
   | { code: 'not a number' }
   | { code: 'not an id' }
@@ -58,6 +59,19 @@ export function text({ path, value }: Field, longest = 500): string {
   if (value.trim() === '') throw new FieldError(path, { code: 'missing' })
   return value
 }
+
+/**
+ * A name or a code, as it is read on a label or in a list: text without control characters, and without those that change
+ * the direction of writing or cannot be seen, for two names could then look like one.
+ */
+export function nameOf(field: Field, longest: number): string {
+  const value = text(field, longest)
+  if (HIDDEN.test(value)) throw new FieldError(field.path, { code: 'hidden characters' })
+  return value
+}
+
+/** Control characters, direction marks, and what has no width. */
+const HIDDEN = /[\p{Cc}\u061c\u200b\u200e\u200f\u2028-\u202e\u2060-\u2069\ufeff]/u
 
 export function oneOf<T extends string | true>({ path, value }: Field, allowed: readonly T[]): T {
   if (!allowed.includes(value as T)) throw new FieldError(path, { code: 'not one of', allowed: allowed.join(', ') })

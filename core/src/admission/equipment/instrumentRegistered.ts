@@ -1,5 +1,5 @@
 import type { InstrumentKind } from '../../ledger/subject'
-import { object, oneOf, text } from '../../ground/field'
+import { object, oneOf, nameOf } from '../../ground/field'
 import type { KindOf } from '../guard/kindOf'
 
 declare module '../../ledger/entry' {
@@ -17,7 +17,7 @@ export const instrumentRegistered: KindOf<'instrument-registered'> = {
   signed: true,
   parse(body) {
     const { code, kind } = object(body, ['code', 'kind'])
-    return { code: text(code, 12), kind: oneOf(kind, ['probe', 'infrared', 'display'] as const) }
+    return { code: nameOf(code, 12), kind: oneOf(kind, ['probe', 'infrared', 'display'] as const) }
   },
   writes: ({ about }) => [about],
   reads: () => [],

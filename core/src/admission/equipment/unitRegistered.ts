@@ -1,6 +1,6 @@
 import type { ColdUnit } from '../../ledger/storeEntries'
 import { HOLDING_KINDS } from '../../recipe/checks/unitKind'
-import { number, object, oneOf, text, whole } from '../../ground/field'
+import { number, object, oneOf, whole, nameOf } from '../../ground/field'
 import type { KindOf } from '../guard/kindOf'
 
 declare module '../../ledger/entry' {
@@ -20,7 +20,7 @@ export const unitRegistered: KindOf<'unit-registered'> = {
   parse(body) {
     const { name, kind, watts, shelves, litres } = object(body, ['name', 'kind', 'watts', 'shelves', 'litres'])
     return {
-      name: text(name, 80),
+      name: nameOf(name, 80),
       kind: oneOf(kind, HOLDING_KINDS),
       watts: watts.value === null ? null : number(watts, 20, 100_000),
       shelves: whole(shelves, 1, 40),

@@ -1,6 +1,6 @@
 import type { RegisteredVessel, Inside, Vessel } from '../../physics/cooling/vessel'
 import { WALLS } from '../../physics/cooling/faces'
-import { flag, number, object, oneOf, text, type Field } from '../../ground/field'
+import { flag, number, object, oneOf, type Field, nameOf } from '../../ground/field'
 import type { KindOf } from '../guard/kindOf'
 
 declare module '../../ledger/entry' {
@@ -28,7 +28,7 @@ export const vesselRegistered: KindOf<'vessel-registered'> = {
 }
 
 export function parseVesselFacts({ name, inside, wall }: Record<'name' | 'inside' | 'wall', Field>): Vessel {
-  return { name: text(name, 80), inside: parseInside(inside), wall: oneOf(wall, WALLS) }
+  return { name: nameOf(name, 80), inside: parseInside(inside), wall: oneOf(wall, WALLS) }
 }
 
 function parseInside(field: Field): Inside {

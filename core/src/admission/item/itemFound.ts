@@ -1,7 +1,7 @@
 import type { Measure } from '../../ground/measure'
 import type { Spot } from '../../ledger/storeEntries'
 import { NO_ITEM, putIn } from '../../state/newItem'
-import { object, text } from '../../ground/field'
+import { object, nameOf } from '../../ground/field'
 import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { parseMeasure, parseSpot } from '../guard/parseStore'
 
@@ -20,7 +20,12 @@ export const itemFound: KindOf<'item-found'> = {
   signed: false,
   parse(body) {
     const { code, name, measure, unit, shelf } = object(body, ['code', 'name', 'measure', 'unit', 'shelf'])
-    return { code: text(code, 24), name: text(name, 80), measure: parseMeasure(measure), ...parseSpot({ unit, shelf }) }
+    return {
+      code: nameOf(code, 24),
+      name: nameOf(name, 80),
+      measure: parseMeasure(measure),
+      ...parseSpot({ unit, shelf }),
+    }
   },
   writes: ({ about }) => [about],
   reads: ({ body: { unit } }) => (unit === null ? [] : [{ type: 'unit', id: unit }]),

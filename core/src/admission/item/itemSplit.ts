@@ -1,7 +1,7 @@
 import type { ItemSplit, Inherited } from '../../ledger/storeEntries'
 import { splitOff, inheritedOf } from '../../state/newItem'
 import { withItemFact } from '../../state/itemChanges'
-import { id, object, text } from '../../ground/field'
+import { id, object, nameOf } from '../../ground/field'
 import { itemLeft } from '../../state/item'
 import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { isRefusal, openItem } from '../guard/openItem'
@@ -29,7 +29,7 @@ export const itemSplit: KindOf<'item-split'> = {
   parse(body) {
     const { into, code, measure, as } = object(body, ['into', 'code', 'measure', 'as'])
     // What it takes over needs no parsing: admit takes only the very one that core finds.
-    return { into: id(into), code: text(code, 24), measure: parseMeasure(measure), as: as.value as Inherited }
+    return { into: id(into), code: nameOf(code, 24), measure: parseMeasure(measure), as: as.value as Inherited }
   },
   writes: ({ about, body: { into } }) => [about, { type: 'item', id: into }],
   reads: () => [],

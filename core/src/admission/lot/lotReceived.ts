@@ -5,7 +5,7 @@ import { MINUTE } from '../../ground/instant'
 import { dayOf } from '../../ground/zone'
 import { EGG_SIZES, type EggSize } from '../../recipe/ingredient/eggGrams'
 import { catalogue } from '../../recipe/ingredient/catalogue'
-import { FieldError, id, object, oneOf, text, typedTemperature, whole, type Field } from '../../ground/field'
+import { FieldError, id, object, oneOf, text, typedTemperature, whole, type Field, nameOf } from '../../ground/field'
 import { limitsAt } from '../../rules/limitSet'
 import { permitted } from '../../rules/practice'
 import { packageOf } from '../../judgement/dates/ofPackage'
@@ -51,16 +51,16 @@ export const lotReceived: KindOf<'lot-received'> = {
     const orNull = <T>(field: Field, parse: (field: Field) => T): T | null =>
       field.value === null ? null : parse(field)
     const lot: LotReceived = {
-      code: text(fields.code, 40),
+      code: nameOf(fields.code, 40),
       ingredient: orNull(fields.ingredient, (field) => oneOf(field, Object.keys(catalogue))),
-      name: text(fields.name, 80),
+      name: nameOf(fields.name, 80),
       form: orNull(fields.form, (field) => oneOf(field, ['shell', 'pasteurized'] as const)),
       size: orNull(fields.size, (field) => oneOf(field, Object.keys(EGG_SIZES) as EggSize[])),
-      supplier: text(fields.supplier, 120),
+      supplier: nameOf(fields.supplier, 120),
       useBy: orNull(fields.useBy, parseDayField),
       pasteurized: orNull(fields.pasteurized, parsePasteurized),
-      scheme: orNull(fields.scheme, (field) => text(field, 80)),
-      treatment: orNull(fields.treatment, (field) => text(field, 120)),
+      scheme: orNull(fields.scheme, (field) => nameOf(field, 80)),
+      treatment: orNull(fields.treatment, (field) => nameOf(field, 120)),
       received: orNull(fields.received, parseReceived),
       condition: parseCondition(fields.condition),
       verdict: oneOf(fields.verdict, ['accept', 'hold', 'refuse'] as const),
@@ -169,7 +169,7 @@ function parseHeld(field: Field): LotHeld {
   ])
   return {
     item: id(item),
-    code: text(code, 24),
+    code: nameOf(code, 24),
     measure: parseMeasure(measure),
     cost: cost.value === null ? null : whole(cost, 0, 100_000_000),
     ...parseSpot({ unit, shelf }),

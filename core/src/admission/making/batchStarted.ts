@@ -5,7 +5,7 @@ import { type Terms, FORMER_TERMS, termsOf } from '../../recipe/checks/terms'
 import type { Id } from '../../ledger/subject'
 import { KEPT_APART } from '../../state/kitchen'
 import { dayOf, type Day } from '../../ground/zone'
-import { id, list, number, object, text, whole } from '../../ground/field'
+import { id, list, number, object, whole, nameOf } from '../../ground/field'
 import type { LimitSet } from '../../rules/limit'
 import { limitsAt } from '../../rules/limitSet'
 import { bakeOn, NOTHING_SIGNED, type Signed } from '../../recipe/checks/signed'
@@ -43,7 +43,7 @@ export const batchStarted: KindOf<'batch-started'> = {
     const m = object(method, ['id', ...PROCEDURE])
     const l = object(limits, ['id', 'version'])
     return {
-      code: text(code, 12),
+      code: nameOf(code, 12),
       method: { id: id(m.id), ...parseProcedure(m) },
       limits: { id: id(l.id), version: whole(l.version, 1, 1e6) },
       // Neither their shape nor that of the terms needs parsing: what core derives is taken and not these.

@@ -9,7 +9,7 @@ import { NO_ITEM, putIn, type NewItem } from '../../state/newItem'
 import { asEntered, EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { eggLedger, leftOverOf } from '../../judgement/eggs/eggLedger'
 import type { Day } from '../../ground/zone'
-import { id, instant, list, number, object, oneOf, text, whole, type Field } from '../../ground/field'
+import { id, instant, list, number, object, oneOf, whole, type Field, nameOf } from '../../ground/field'
 import { parseSpot } from '../guard/parseStore'
 import { parseDayField } from '../../rules/parseVariance'
 import { datingOfLeftOver } from '../../judgement/dates/ofLeftOver'
@@ -54,7 +54,7 @@ export const leftOver: KindOf<'left-over'> = {
     const { batch, code, part, grams, then, made, lots, heat, useBys, spot, keepDays } = object(body, names)
     return {
       batch: id(batch),
-      code: text(code, 12),
+      code: nameOf(code, 12),
       part: oneOf(part, ['whole', 'yolk', 'white'] as const),
       grams: number(grams, 0.1, 500_000),
       then: oneOf(then, ['kept', 'discarded'] as const),
@@ -89,7 +89,7 @@ export const leftOver: KindOf<'left-over'> = {
 
 function parseUseBy(field: Field): { name: string; lastDay: Day } {
   const { name, lastDay } = object(field, ['name', 'lastDay'])
-  return { name: text(name, 40), lastDay: parseDayField(lastDay) }
+  return { name: nameOf(name, 40), lastDay: parseDayField(lastDay) }
 }
 
 /** As long as each was kept before the entry said so; it never changes. */

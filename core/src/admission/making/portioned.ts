@@ -6,7 +6,7 @@ import type { Id } from '../../ledger/subject'
 import { NO_ITEM, putIn } from '../../state/newItem'
 import { MINUTE } from '../../ground/instant'
 import { canonical } from '../../ground/canonical'
-import { flag, id, object, oneOf, text } from '../../ground/field'
+import { flag, id, object, oneOf, nameOf } from '../../ground/field'
 import { methodRef } from './batchStarted'
 import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { needsOpenBatch } from '../guard/openBatch'
@@ -46,7 +46,7 @@ export const portioned: KindOf<'portioned'> = {
     return {
       batch: id(batch),
       method: id(method),
-      code: text(code, 24),
+      code: nameOf(code, 24),
       as: oneOf(as, ['portion', 'trimmings', 'strained residue'] as const),
       measure: parseMeasure(measure),
       ...parseSpot({ unit, shelf }),

@@ -2,7 +2,7 @@ import type { Bodies } from '../../ledger/entry'
 import type { AcidityMeasure } from '../../recipe/checks/acidity'
 import { asEntered, EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { MINUTE } from '../../ground/instant'
-import { list, number, object, text } from '../../ground/field'
+import { list, number, object, nameOf } from '../../ground/field'
 import { needsOpenBatch } from '../guard/openBatch'
 
 declare module '../../ledger/entry' {
@@ -31,7 +31,7 @@ export const acidityMeasured: KindOf<'acidity-measured'> = {
       phTolerance: number(phTolerance, 0, 2),
       waterActivity: waterActivity.value === null ? null : number(waterActivity, 0, 1),
       waterTolerance: number(waterTolerance, 0, 0.2),
-      meter: text(meter, 40),
+      meter: nameOf(meter, 40),
       buffers: list(
         buffers,
         (field) => {

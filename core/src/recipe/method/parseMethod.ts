@@ -13,6 +13,7 @@ import {
   typedTemperature,
   whole,
   type Field,
+  nameOf,
 } from '../../ground/field'
 import { families } from './families'
 import { schedules } from '../../rules/sets/schedules'
@@ -76,7 +77,7 @@ export function parseProcedure(fields: Record<(typeof PROCEDURE)[number], Field>
   const of = oneOf(family, Object.keys(families) as FamilyKey[])
   return {
     version: whole(version, 1, 1e6),
-    name: text(name, 80),
+    name: nameOf(name, 80),
     family: of,
     steps: list(steps, parseStep, 40),
     schedule: schedule.value === null ? null : oneOf(schedule, Object.keys(schedules)),
@@ -93,7 +94,7 @@ const NOT_DRY = COOLINGS.filter((cooling) => cooling !== 'dry')
 
 export function parseVessel(field: Field): FilledVessel {
   const vessel = object(field, ['id', 'name', 'fillDepth'])
-  return { id: id(vessel.id), name: text(vessel.name, 80), fillDepth: number(vessel.fillDepth, 0.005, 2) }
+  return { id: id(vessel.id), name: nameOf(vessel.name, 80), fillDepth: number(vessel.fillDepth, 0.005, 2) }
 }
 
 export function parseOf(field: Field): Of {
@@ -161,7 +162,7 @@ function parseComponent(field: Field, steps: readonly string[]): Component {
   return {
     key: text(key, 40),
     method: id(method),
-    name: text(name, 80),
+    name: nameOf(name, 80),
     grams: grams.value === null ? null : number(grams, 0.01, 1e6),
     step: oneOf(step, steps),
   }
@@ -198,8 +199,8 @@ function parseIngredient(field: Field): Ingredient {
   const fields = object(field, names)
   return {
     key: text(fields.key, 40),
-    name: text(fields.name, 80),
-    synonyms: list(fields.synonyms, (each) => text(each, 80)),
+    name: nameOf(fields.name, 80),
+    synonyms: list(fields.synonyms, (each) => nameOf(each, 80)),
     composition: parseComposition(fields.composition),
     allergens: list(fields.allergens, (each) => oneOf(each, ALLERGENS)),
     origin: oneOf(fields.origin, ORIGINS),
