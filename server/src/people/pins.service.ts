@@ -94,7 +94,7 @@ export class Pins {
     return this.scope.inKitchen(kitchenId, async (em) => {
       const now = clock.now()
       const [person] = await query<{ name: string; hash: string }>(em, {
-        sql: 'select name, pin_hash as hash from person where kitchen_id = ? and id = ?',
+        sql: `select name, pin_hash as hash from person where kitchen_id = ? and id = ? and works_here(kitchen_id, id)`,
         params: [kitchenId, personId],
       })
       if (!person) return undefined

@@ -147,6 +147,30 @@ describe('tablets of the kitchen', () => {
   })
 })
 
+it('ends for whoever works here no more: no shift, no PIN, no name on the door', async () => {
+  const hers = await kitchen.cookieOf('mina')
+  await http().get('/api/line').set('Cookie', hers).expect(200)
+  const lead = kitchen.person('ilse')
+  const gone = kitchen.claim(
+    'role-given',
+    kitchen.kitchenId,
+    { person: kitchen.person('mina').id, role: null },
+    { by: lead.id },
+  )
+  const cookie = await kitchen.cookieOf('ilse')
+  const send = (claim: object) =>
+    http()
+      .post('/api/entries')
+      .set('Cookie', cookie)
+      .send({ sentAt: clock.now(), entries: [claim], signer: lead.id, pin: lead.pin })
+  expect((await send(gone)).body).toMatchObject({ results: [{ outcome: 'accepted' }] })
+  await http().get('/api/line').set('Cookie', hers).expect(401)
+  expect((await open('mina', kitchen.person('mina').pin)).body).toMatchObject({ status: 403, title: 'not on the list' })
+  const back = { person: kitchen.person('mina').id, role: 'cook' as const }
+  await send(kitchen.claim('role-given', kitchen.kitchenId, back, { by: lead.id }))
+  expect((await open('mina', kitchen.person('mina').pin)).status).toBe(200)
+})
+
 describe('a PIN', () => {
   it('is locked longer with each wrong one, so that a day holds few guesses', async () => {
     const day = clock.now()

@@ -9,7 +9,6 @@ import { Refold } from '../ledger/refold'
 import { StatesRepository } from '../ledger/states.repository'
 import { Problem } from '../http/problem'
 import { Kitchen } from '../people/kitchen.entity'
-import { Person } from '../people/person.entity'
 import { Needs, OfShift } from '../people/shift.guard'
 import type { Shift } from '../people/shifts.service'
 import ical from 'ical-generator'
@@ -48,8 +47,8 @@ export class CalendarController {
   @Answers('Calendar', 201)
   renew(@OfShift() { kitchenId, personId }: Shift): Promise<Answer['Calendar']> {
     return this.scope.inKitchen(kitchenId, async (em) => {
-      const { role } = await em.findOneOrFail(Person, { kitchenId, id: personId })
-      if (role !== 'lead')
+      const kitchen = await this.states.one(em, kitchenId, 'kitchen', kitchenId)
+      if (kitchen?.people?.find(({ id }) => id === personId)?.role !== 'lead')
         throw new Problem(403, 'not yours', 'Only the food-safety lead gives the calendar another address.')
       return { path: pathOf(kitchenId, await this.calendars.renew(em, kitchenId)) }
     })

@@ -49,6 +49,12 @@ const statements = [
      drop column wrong_tries, drop column locked_until`,
   `alter table shift add column tablet_id uuid, add column ended_at timestamptz`,
   `create index shift_device on shift (kitchen_id, device_id) where ended_at is null`,
+  // As the logbook says; before it says who is there, everybody on the list works here.
+  `create function works_here(in_kitchen uuid, who uuid) returns boolean language sql stable as $$
+     select coalesce(
+       (select who::text in (select p ->> 'id' from jsonb_array_elements(k.state -> 'people') p)
+        from kitchen_state k where k.kitchen_id = in_kitchen and k.id = in_kitchen
+          and jsonb_typeof(k.state -> 'people') = 'array'), true) $$`,
   `drop function shift_of(uuid, text)`,
   `create function shift_of(in_kitchen uuid, with_token text)
      returns table (person_id uuid, device_id uuid, tablet_id uuid, opened_at timestamptz, locked_at timestamptz)
@@ -57,6 +63,7 @@ const statements = [
      perform set_config('lt.kitchen', in_kitchen::text, true);
      return query select s.person_id, s.device_id, s.tablet_id, s.opened_at, s.locked_at
        from shift s where s.kitchen_id = in_kitchen and s.token_hash = with_token and s.ended_at is null
+         and works_here(in_kitchen, s.person_id)
          and not exists (select from tablet t
            where t.kitchen_id = s.kitchen_id and t.id = s.tablet_id and t.forgotten_at is not null);
    end $$`,
@@ -70,7 +77,7 @@ const statements = [
      for each in select k.id, k.name from kitchen k order by k.name, k.id loop
        perform set_config('lt.kitchen', each.id::text, true);
        return query select each.id, each.name, p.id, p.name, p.job, p.pin_digits
-         from person p where p.kitchen_id = each.id order by p.name, p.id;
+         from person p where p.kitchen_id = each.id and works_here(each.id, p.id) order by p.name, p.id;
      end loop;
    end $$`,
 ]
