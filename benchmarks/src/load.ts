@@ -14,6 +14,7 @@ import {
   createApp,
   KitchenScope,
   ormConfig,
+  rebuild,
   requireShift,
   Shifts,
   type Seeded,
@@ -113,10 +114,17 @@ async function load(): Promise<void> {
   most('an entry was answered within, ms', percentile(logged.ms, 99), 500, 'p99')
   most('the Line was answered within, ms', percentile(lines.ms, 95), 1_000, 'p95')
 
+  const beside = await readings(20, 1)
+  const [during] = await Promise.all([
+    run({ clients: 20, pause: 100, lasts: 5_000, ...beside }),
+    rebuild(scope, kitchen.kitchenId),
+  ])
+  most('while all is folded anew, an entry was answered within, ms', percentile(during.ms, 99), 250, 'p99')
+
   await post(port, cookie, [claims.start(uuid())])
   const back = await run({ method: 'GET', path: '/api/line', clients: 100, lasts: 0 })
   most('100 tablets that come back have the Line after, ms', back.took, 2_000)
-  for (const came of [...one, ...fixed, four, alone, logged, labels, lines, back])
+  for (const came of [...one, ...fixed, four, alone, logged, labels, lines, during, back])
     if (Object.keys(came.other).length > 0) throw new Error(`not all was answered: ${JSON.stringify(came.other)}`)
   run.end()
   await app.close()
