@@ -103,10 +103,10 @@ export function append(claim: AnyClaim, poster: Poster, book: Book, sha256: Sha2
 }
 
 /** As the logbook says, once it does; nobody has the program's own id, and nobody's PIN comes with it. */
-function actorOf(id: Id, kitchen: Id, { read, role }: Book): Actor | null {
+function actorOf(id: Id, kitchen: Id, book: Book): Actor | null {
   if (id === kitchen) return 'installation'
-  const people = read('kitchen', kitchen)?.people ?? null
-  return people === null ? role(id) : (people.find((person) => person.id === id)?.role ?? null)
+  const people = book.read('kitchen', kitchen)?.people ?? null
+  return people === null ? book.role(id) : (people.find((person) => person.id === id)?.role ?? null)
 }
 
 function resolvedOf(claim: AnyClaim, read: Read, world: World): Resolved | null {

@@ -1,0 +1,83 @@
+import { spawnSync } from 'node:child_process'
+import { existsSync, mkdtempSync, statSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { expect, test } from '@playwright/test'
+import { RunningKitchen } from './kitchen'
+
+/** What whoever looks after the machine does, by the commands of docs/operations.md. */
+
+test.describe.configure({ timeout: 240_000 })
+
+const folderOf = (name: string) => mkdtempSync(join(tmpdir(), `lt-${name}-`))
+
+function run(script: string, args: string[], env: Record<string, string>) {
+  const { stdout, stderr, status } = spawnSync(process.execPath, [`scripts/${script}.mjs`, ...args], {
+    env: { ...process.env, ...env },
+    encoding: 'utf8',
+    // Nobody sits there who could be asked.
+    stdio: ['ignore', 'pipe', 'pipe'],
+    timeout: 120_000,
+  })
+  return { said: `${stdout}${stderr}`, status }
+}
+
+test('a folder of data belongs to one program; its files are for nobody else to read; another key can sign', async () => {
+  const kitchen = await RunningKitchen.open()
+  try {
+    const again = run('start', ['--port', '45999'], { LT_DATA: kitchen.file('.') })
+    expect([again.status, again.said]).toEqual([1, expect.stringContaining('is in use') as string])
+    for (const name of ['cluster.json', 'signing-keys.json', 'signed-heads.json'])
+      expect(statSync(kitchen.file(name)).mode & 0o077).toBe(0)
+    expect(kitchen.ledger('verify')).toContain('none altered, none missing')
+    expect(kitchen.ledger('rotate-key')).toContain('signs from the next start on')
+    await kitchen.stop()
+    await kitchen.startAgain()
+    expect(kitchen.ledger('verify')).toContain('none altered, none missing')
+    expect(kitchen.ledger('nonsense')).toContain('Say which')
+  } finally {
+    await kitchen.close()
+  }
+})
+
+test('a kitchen of its own is not thrown away unasked, nor begun over, and a backup is never written over', () => {
+  const folder = folderOf('own')
+  const restored = join(folderOf('backup'), 'own.backup')
+  const env = { LT_DATA: folder }
+  const prepared = run('ledger', ['restore', join(folder, 'none.backup')], env)
+  expect([prepared.status, prepared.said]).toEqual([1, expect.stringContaining('is not there') as string])
+  const source = folderOf('source')
+  const made = spawnSync('timeout', ['60', process.execPath, 'scripts/start.mjs', '--empty', '--port', '45998'], {
+    env: { ...process.env, LT_DATA: source },
+    encoding: 'utf8',
+  })
+  expect(made.stdout).toContain('This kitchen is new')
+  expect(made.stdout).toMatch(/PIN \d{6}\n/)
+  expect(run('ledger', ['backup', restored], { LT_DATA: source }).said).toContain('The copy was gone through')
+  expect(run('ledger', ['backup', restored], { LT_DATA: source }).said).toContain('never written over another')
+  const reset = run('start', ['--reset-demo', '--port', '45997'], { LT_DATA: source })
+  expect([reset.status, reset.said]).toEqual([1, expect.stringContaining('a kitchen of its own') as string])
+  expect(run('ledger', ['restore', restored], env).said).toContain('This kitchen with')
+  expect(run('ledger', ['restore', restored], env).said).toContain('This database has a kitchen')
+  const both = run('ledger', ['verify'], env)
+  expect([both.status, both.said]).toEqual([0, expect.stringContaining('none altered') as string])
+})
+
+test('what cannot work ends with a sentence', () => {
+  const junk = join(folderOf('junk'), 'junk.pem')
+  writeFileSync(junk, 'junk')
+  const none = join(folderOf('none'), 'nothing-here')
+  const away = { DATABASE_URL: 'postgresql://a:b@127.0.0.1:1/none' }
+  for (const [script, args, env, sentence] of [
+    ['start', ['--cert', junk, '--key', junk], {}, 'is no certificate in PEM format'],
+    ['start', ['--cert', junk], {}, 'belong together'],
+    ['start', ['--empty', '--reset-demo'], {}, 'want different things'],
+    ['ledger', ['verify'], { LT_DATA: none }, 'There is no logbook in'],
+    ['ledger', ['verify'], away, 'ECONNREFUSED'],
+  ] as const) {
+    const { said, status } = run(script, [...args], env)
+    expect([args, status, said]).toEqual([args, 1, expect.stringContaining(sentence) as string])
+  }
+  // Whoever only looks makes nothing.
+  expect(existsSync(none)).toBe(false)
+})
