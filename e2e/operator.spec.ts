@@ -1,4 +1,4 @@
-import { spawnSync } from 'node:child_process'
+import { spawn, spawnSync } from 'node:child_process'
 import { existsSync, mkdtempSync, statSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -22,13 +22,27 @@ function run(script: string, args: string[], env: Record<string, string>) {
   return { said: `${stdout}${stderr}`, status }
 }
 
+/** Starts the program, and stops it as Ctrl-C does once it serves. Resolves to what it said. */
+function startedAndStopped(args: string[], env: Record<string, string>): Promise<string> {
+  const child = spawn(process.execPath, ['scripts/start.mjs', ...args], { env: { ...process.env, ...env } })
+  let said = ''
+  for (const stream of [child.stdout, child.stderr])
+    stream.on('data', (piece: Buffer) => {
+      said += piece.toString()
+      if (said.includes('Ctrl-C stops it')) child.kill('SIGINT')
+    })
+  return new Promise((done) => child.once('exit', () => done(said)))
+}
+
 test('a folder of data belongs to one program; its files are for nobody else to read; another key can sign', async () => {
   const kitchen = await RunningKitchen.open()
   try {
     const again = run('start', ['--port', '45999'], { LT_DATA: kitchen.file('.') })
-    expect([again.status, again.said]).toEqual([1, expect.stringContaining('is in use') as string])
-    for (const name of ['cluster.json', 'signing-keys.json', 'signed-heads.json'])
+    expect([again.status, again.said]).toEqual([1, expect.stringContaining('is in use')])
+    for (const name of ['cluster.json', 'signing-keys.json', 'signed-heads.json']) {
+      await expect.poll(() => existsSync(kitchen.file(name))).toBe(true)
       expect(statSync(kitchen.file(name)).mode & 0o077).toBe(0)
+    }
     expect(kitchen.ledger('verify')).toContain('none altered, none missing')
     expect(kitchen.ledger('rotate-key')).toContain('signs from the next start on')
     await kitchen.stop()
@@ -40,27 +54,24 @@ test('a folder of data belongs to one program; its files are for nobody else to 
   }
 })
 
-test('a kitchen of its own is not thrown away unasked, nor begun over, and a backup is never written over', () => {
+test('a kitchen of its own is not thrown away unasked, nor begun over, and a backup is never written over', async () => {
   const folder = folderOf('own')
   const restored = join(folderOf('backup'), 'own.backup')
   const env = { LT_DATA: folder }
   const prepared = run('ledger', ['restore', join(folder, 'none.backup')], env)
-  expect([prepared.status, prepared.said]).toEqual([1, expect.stringContaining('is not there') as string])
+  expect([prepared.status, prepared.said]).toEqual([1, expect.stringContaining('is not there')])
   const source = folderOf('source')
-  const made = spawnSync('timeout', ['60', process.execPath, 'scripts/start.mjs', '--empty', '--port', '45998'], {
-    env: { ...process.env, LT_DATA: source },
-    encoding: 'utf8',
-  })
-  expect(made.stdout).toContain('This kitchen is new')
-  expect(made.stdout).toMatch(/PIN \d{6}\n/)
+  const made = await startedAndStopped(['--empty', '--port', '45998'], { LT_DATA: source })
+  expect(made).toContain('This kitchen is new')
+  expect(made).toMatch(/PIN \d{6}\n/)
   expect(run('ledger', ['backup', restored], { LT_DATA: source }).said).toContain('The copy was gone through')
   expect(run('ledger', ['backup', restored], { LT_DATA: source }).said).toContain('never written over another')
   const reset = run('start', ['--reset-demo', '--port', '45997'], { LT_DATA: source })
-  expect([reset.status, reset.said]).toEqual([1, expect.stringContaining('a kitchen of its own') as string])
+  expect([reset.status, reset.said]).toEqual([1, expect.stringContaining('a kitchen of its own')])
   expect(run('ledger', ['restore', restored], env).said).toContain('This kitchen with')
   expect(run('ledger', ['restore', restored], env).said).toContain('This database has a kitchen')
   const both = run('ledger', ['verify'], env)
-  expect([both.status, both.said]).toEqual([0, expect.stringContaining('none altered') as string])
+  expect([both.status, both.said]).toEqual([0, expect.stringContaining('none altered')])
 })
 
 test('what cannot work ends with a sentence', () => {
@@ -76,7 +87,7 @@ test('what cannot work ends with a sentence', () => {
     ['ledger', ['verify'], away, 'ECONNREFUSED'],
   ] as const) {
     const { said, status } = run(script, [...args], env)
-    expect([args, status, said]).toEqual([args, 1, expect.stringContaining(sentence) as string])
+    expect([args, status, said]).toEqual([args, 1, expect.stringContaining(sentence)])
   }
   // Whoever only looks makes nothing.
   expect(existsSync(none)).toBe(false)
