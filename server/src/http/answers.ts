@@ -39,6 +39,7 @@ export interface Answers {
   EntryHash: { hash: string | null }
   Posted: { now: Instant; results: PostResult[] }
   Line: LineAnswer
+  TracePiece: BatchState['facts']['reading-taken']
   Batch: { now: Instant; batch: BatchState; standing: Standing; findings: Finding[] }
   BatchEntries: { entries: SealedEntry[] }
   Bakes: { bakes: ShownBake[] }
@@ -88,10 +89,18 @@ export interface LineAnswer {
   methods: MethodState[]
   instruments: InstrumentState[]
   batches: BatchState[]
+  /** Readings that come before those in `batches`, where there are very many. */
+  traces: TraceApart[]
   lots: LotState[]
   vessels: VesselState[]
   units: UnitState[]
   items: ItemState[]
+}
+
+/** Where the first readings of a batch are: pieces in their order, each at /api/line/traces/ and its hash. */
+export interface TraceApart {
+  batch: Id
+  pieces: string[]
 }
 
 /** One item, held or gone, with the batch and the lots it was made of. */

@@ -43,9 +43,9 @@ export class StatesRepository {
     return readAsJson(em, `from ${TABLES[type]} where kitchen_id = ? order by id`, [kitchenId])
   }
 
-  /** Batches that stand on the Line: BatchStates as JSON. */
-  openBatches(em: SqlEntityManager, kitchenId: Id): Promise<string> {
-    return readAsJson(em, 'from batch where kitchen_id = ? and not closed and not put_away order by id', [kitchenId])
+  /** Batches that stand on the Line: each a BatchState as JSON. */
+  openBatches(em: SqlEntityManager, kitchenId: Id): Promise<string[]> {
+    return readTexts(em, 'from batch where kitchen_id = ? and not closed and not put_away order by id', [kitchenId])
   }
 
   /** The last batches that were begun, the latest first; of one method, where it is named. BatchStates as JSON. */
@@ -83,6 +83,10 @@ async function read<S>(em: SqlEntityManager, from: string, params: unknown[]): P
 }
 
 async function readAsJson(em: SqlEntityManager, from: string, params: unknown[]): Promise<string> {
+  return `[${(await readTexts(em, from, params)).join()}]`
+}
+
+async function readTexts(em: SqlEntityManager, from: string, params: unknown[]): Promise<string[]> {
   const rows = await query<{ state: string }>(em, { sql: `select state::text as state ${from}`, params })
-  return `[${rows.map(({ state }) => state).join()}]`
+  return rows.map(({ state }) => state)
 }

@@ -2,15 +2,17 @@ import { promisify } from 'node:util'
 import { gzip as pack } from 'node:zlib'
 import { Injectable } from '@nestjs/common'
 import type { EntityManager } from '@mikro-orm/postgresql'
-import type { Id } from '@logged-thermal/core'
+import type { BatchState, Id } from '@logged-thermal/core'
 import { KitchenScope } from '../database/kitchenScope'
 import { query } from '../database/query'
 import { StatesRepository } from '../ledger/states.repository'
 import { Kitchen } from '../people/kitchen.entity'
 import { Person } from '../people/person.entity'
+import type { TraceApart } from '../http/answers'
+import { takenApart, type TracePiece } from './longTraces'
 
 /** The answer of a kitchen's Line, as it is sent. */
-export interface PackedLine {
+export interface Packed {
   plain: Buffer
   gzip: Buffer
 }
@@ -18,7 +20,7 @@ export interface PackedLine {
 interface Kept {
   /** Whatever changes the answer changes it. */
   mark: string
-  packed: Promise<PackedLine>
+  packed: Promise<Packed>
 }
 
 const gzip = promisify(pack)
@@ -27,6 +29,8 @@ const gzip = promisify(pack)
 @Injectable()
 export class KeptLines {
   private readonly kept = new Map<Id, Kept>()
+  /** Of each kitchen the pieces of long traces by their hash: of its last Line and of the one before, which somebody may be reading. */
+  private readonly pieces = new Map<Id, [now: Map<string, Packed>, before: Map<string, Packed>]>()
 
   constructor(
     private readonly scope: KitchenScope,
@@ -34,7 +38,7 @@ export class KeptLines {
   ) {}
 
   /** As of the last entry that was recorded as it is asked, or of a later one. */
-  async of(kitchenId: Id): Promise<PackedLine> {
+  async of(kitchenId: Id): Promise<Packed> {
     const mark = await this.scope.inKitchen(kitchenId, (em) => markOf(em, kitchenId))
     const kept = this.kept.get(kitchenId)
     if (kept?.mark === mark) return kept.packed
@@ -44,13 +48,22 @@ export class KeptLines {
     return packed
   }
 
-  private async pack(kitchenId: Id): Promise<PackedLine> {
-    const plain = Buffer.from(await this.scope.asOfOneMoment(kitchenId, (em) => this.put(em, kitchenId)))
-    return { plain, gzip: await gzip(plain) }
+  /** A piece of a trace that a Line named; null where no Line names it any more. */
+  piece(kitchenId: Id, hash: string): Packed | null {
+    const [now, before] = this.pieces.get(kitchenId) ?? []
+    return now?.get(hash) ?? before?.get(hash) ?? null
+  }
+
+  private async pack(kitchenId: Id): Promise<Packed> {
+    const { text, pieces } = await this.scope.asOfOneMoment(kitchenId, (em) => this.put(em, kitchenId))
+    const now = new Map<string, Packed>()
+    for (const piece of pieces) now.set(piece.hash, this.piece(kitchenId, piece.hash) ?? (await packed(piece.text)))
+    this.pieces.set(kitchenId, [now, this.pieces.get(kitchenId)?.[0] ?? new Map()])
+    return packed(text)
   }
 
   /** A LineAnswer as JSON: the states in it are handed on as the database has them. */
-  private async put(em: EntityManager, kitchenId: Id): Promise<string> {
+  private async put(em: EntityManager, kitchenId: Id): Promise<{ text: string; pieces: TracePiece[] }> {
     const kitchen = await em.findOneOrFail(Kitchen, { id: kitchenId })
     const people = await em.find(Person, { kitchenId }, { orderBy: { name: 'asc' } })
     const [state] = await this.states.all(em, kitchenId, 'kitchen')
@@ -72,18 +85,35 @@ export class KeptLines {
       restored: state?.restored ?? null,
       limits: await this.states.one(em, kitchenId, 'limits', kitchen.limitsId),
     }
+    const apart = (await this.states.openBatches(em, kitchenId)).map(takenApart)
+    const named = apart.flatMap(({ batch, pieces }) => (pieces.length ? [{ batch: idIn(batch), pieces }] : []))
     const lists: Record<string, string> = {
       methods: await this.states.allAsJson(em, kitchenId, 'method'),
       instruments: await this.states.allAsJson(em, kitchenId, 'instrument'),
-      batches: await this.states.openBatches(em, kitchenId),
+      batches: `[${apart.map(({ batch }) => batch).join()}]`,
+      traces: JSON.stringify(
+        named.map(({ batch, pieces }) => ({ batch, pieces: pieces.map(({ hash }) => hash) }) satisfies TraceApart),
+      ),
       lots: await this.states.lotsInUse(em, kitchenId),
       vessels: await this.states.allAsJson(em, kitchenId, 'vessel'),
       units: await this.states.allAsJson(em, kitchenId, 'unit'),
       items: await this.states.heldItems(em, kitchenId),
     }
     const rest = Object.entries(lists).map(([name, list]) => `,"${name}":${list}`)
-    return `${JSON.stringify(head).slice(0, -1)}${rest.join('')}}`
+    return {
+      text: `${JSON.stringify(head).slice(0, -1)}${rest.join('')}}`,
+      pieces: named.flatMap(({ pieces }) => pieces),
+    }
   }
+}
+
+async function packed(text: string): Promise<Packed> {
+  const plain = Buffer.from(text)
+  return { plain, gzip: await gzip(plain) }
+}
+
+function idIn(batch: string): Id {
+  return (JSON.parse(batch) as BatchState).id
 }
 
 /** The last entry, by which code the rows were folded, and what of the answer no entry says. */

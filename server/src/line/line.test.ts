@@ -1,5 +1,6 @@
 import { v7 as uuid } from 'uuid'
 import request from 'supertest'
+import type { BatchState } from '@logged-thermal/core'
 import type { LineAnswer } from '../http/answers'
 import { KitchenScope } from '../database/kitchenScope'
 import { asOwner, openKitchen, type TestKitchen } from '../test/kitchen'
@@ -39,6 +40,29 @@ describe('the Line as it is sent', () => {
     const after = await line()
     expect(after.seq).toBe(before.seq)
     expect(after.people[0]).toEqual({ ...before.people[0], job: 'ice' })
+  })
+
+  it('leaves out the long beginning of a trace, and hands it out by its hash for as long as somebody may ask', async () => {
+    const batch = uuid()
+    await kitchen.post([kitchen.start('k-2', batch)])
+    const first = clock.now()
+    for (let i = 0; i < 3; i++)
+      await kitchen.post(
+        Array.from({ length: 400 }, (_, n) => kitchen.reading(batch, 60 + n / 100, { at: first + i * 400 + n })),
+      )
+    const { batches, traces } = await line()
+    const [apart] = traces
+    expect(traces).toEqual([{ batch, pieces: [expect.any(String), expect.any(String)] }])
+    const last = batches.find(({ id }) => id === batch)!.facts['reading-taken']
+    expect(last).toHaveLength(200)
+    const pieces = await Promise.all(apart!.pieces.map((hash) => kitchen.get(`/api/line/traces/${hash}`)))
+    expect(pieces[0]!.headers['cache-control']).toContain('immutable')
+    const { batch: whole } = (await kitchen.get(`/api/batches/${batch}`)).body as { batch: BatchState }
+    expect([...pieces.flatMap(({ body }) => body as object[]), ...last]).toEqual(whole.facts['reading-taken'])
+    // One more reading changes the end alone.
+    await kitchen.post([kitchen.reading(batch, 61)])
+    expect((await line()).traces).toEqual(traces)
+    expect((await kitchen.get(`/api/line/traces/${'0'.repeat(64)}`)).status).toBe(404)
   })
 
   it('comes packed or plain, with the clock in its header and out of what is kept', async () => {

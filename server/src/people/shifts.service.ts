@@ -81,6 +81,12 @@ export class Shifts {
     )
   }
 
+  private remember(cookie: string): void {
+    this.seen.add(cookie)
+    const [oldest] = this.seen
+    if (this.seen.size > MOST_SEEN && oldest !== undefined) this.seen.delete(oldest)
+  }
+
   /** Whether a cookie was good when it was last looked for. */
   isSeen(cookie: string): boolean {
     return this.seen.has(cookie)
@@ -120,7 +126,7 @@ export class Shifts {
     const { person_id: personId, device_id: deviceId, tablet_id: tabletId } = row
     const since = clock.now() - Date.parse(row.opened_at)
     if (since > (tabletId === null ? READ_ELSEWHERE : READ_ON_OWN)) return null
-    if (this.seen.size < MOST_SEEN) this.seen.add(cookie)
+    this.remember(cookie)
     return { kitchenId, personId, deviceId, tabletId, open: row.locked_at === null && since < LONGEST_SHIFT }
   }
 }

@@ -1,6 +1,7 @@
 import { createHash, randomBytes } from 'node:crypto'
 import { Injectable } from '@nestjs/common'
 import { isId, MINUTE, type Id } from '@logged-thermal/core'
+import { Subject } from 'rxjs'
 import { v7 as uuid } from 'uuid'
 import { clock } from '../clock/clock'
 import { KitchenScope } from '../database/kitchenScope'
@@ -23,6 +24,8 @@ export interface OwnTablet {
 @Injectable()
 export class Tablets {
   private readonly seen = new Map<Id, number>()
+  /** Tablets as they are forgotten, by id. */
+  readonly forgotten = new Subject<Id>()
 
   constructor(private readonly scope: KitchenScope) {}
 
@@ -69,6 +72,7 @@ export class Tablets {
       }),
     )
     if (rows.length === 0) throw new Problem(404, 'not there', 'This kitchen has no such tablet.', 'id')
+    this.forgotten.next(id)
   }
 
   /** Those that are known, the last seen first; and who was locked out lately. */

@@ -26,6 +26,7 @@ import type {
 import { isOfOtherBuild, otherBuildServed } from './build'
 import { clockTold, type ClockTold } from './clock'
 import type { LineData } from './lineData'
+import { withTraces, type Readings, type TraceApart } from './traces'
 
 /** RFC 9457 problem details as the server sends them. */
 export interface ProblemDetails {
@@ -153,7 +154,18 @@ export const api = createApi({
       invalidatesTags: ['line'],
     }),
     line: build.query<LineData, void>({
-      query: () => 'line',
+      queryFn: async (_, _asking, _extra, ask) => {
+        const line = await ask('line')
+        const meta = line.meta ?? { clock: null }
+        if (line.error) return { error: line.error, meta }
+        const { traces, ...rest } = line.data as LineData & { traces: TraceApart[] }
+        const hashes = traces.flatMap(({ pieces }) => pieces)
+        const pieces = await Promise.all(hashes.map((hash) => ask(`line/traces/${hash}`)))
+        // The Line has gone on meanwhile, or the server is away: all of it is asked for again.
+        for (const { error } of pieces) if (error) return { error, meta }
+        const readings = pieces.map(({ data }) => data as Readings)
+        return { data: { ...rest, batches: withTraces(rest.batches, traces, readings) }, meta }
+      },
       providesTags: ['line'],
       keepUnusedDataFor: 3600,
       // Before anything is stamped here.

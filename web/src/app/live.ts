@@ -45,8 +45,11 @@ export function useLive(): void {
       source.addEventListener('open', () => dispatch(connection.actions.heard()))
       source.addEventListener('error', () => {
         dispatch(connection.actions.lost())
-        // A browser comes back by itself from a lost line, but not from a server that answers with an error.
-        if (source?.readyState === EventSource.CLOSED) timer = setTimeout(listen, RETRY_MS)
+        // A browser comes back by itself from a lost line, but not from a server that answers with an error: it may be
+        // that this tablet has no shift any more.
+        if (source?.readyState !== EventSource.CLOSED) return
+        dispatch(api.util.invalidateTags(['shift']))
+        timer = setTimeout(listen, RETRY_MS)
       })
     }
     listen()
