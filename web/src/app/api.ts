@@ -160,7 +160,7 @@ export const api = createApi({
         if (line.error) return { error: line.error, meta }
         const { traces, ...rest } = line.data as LineData & { traces: TraceApart[] }
         const hashes = traces.flatMap(({ pieces }) => pieces)
-        const pieces = await Promise.all(hashes.map((hash) => ask(`line/traces/${hash}`)))
+        const pieces = await Promise.all(hashes.map(async (hash) => ask(`line/traces/${hash}`)))
         // The Line has gone on meanwhile, or the server is away: all of it is asked for again.
         for (const { error } of pieces) if (error) return { error, meta }
         const readings = pieces.map(({ data }) => data as Readings)
