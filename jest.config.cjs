@@ -39,6 +39,8 @@ const project = (name, more = {}) => ({
 })
 
 module.exports = {
+  // Tests take milliseconds to some seconds; the room is for a machine that is busy with something else.
+  testTimeout: 60_000,
   projects: [
     project('core'),
     project('wording'),
