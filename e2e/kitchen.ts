@@ -3,7 +3,7 @@ import { mkdtempSync, readFileSync, renameSync, rmSync, writeFileSync } from 'no
 import { createServer, type AddressInfo } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { expect, type Browser, type Page } from '@playwright/test'
+import { expect, type Browser, type Page, type Request } from '@playwright/test'
 
 export const PINS = { 'Mina Osk': '1182', 'Teo Brandt': '3394', 'Ilse Varrow': '407153', 'Noor Hallet': '6025' }
 
@@ -30,6 +30,7 @@ export class RunningKitchen {
   /** A tablet of its own, with a shift that this person opened. An error in the page fails the story. */
   async person(browser: Browser, name: keyof typeof PINS): Promise<Page> {
     const page = await (await browser.newContext()).newPage()
+    followPosts(page)
     page.on('pageerror', (error) => expect(error.message).toBe(''))
     await openShift(page, this.url, name)
     return page
@@ -40,8 +41,12 @@ export class RunningKitchen {
     return Date.now() + this.aheadMs
   }
 
-  /** Lets minutes pass: the kitchen's clock goes on at once, and so do the clocks of these tablets. */
+  /**
+   * Lets minutes pass: the kitchen's clock goes on at once, and so do the clocks of these tablets. What was tapped on them
+   * before is sent first: else it would be entered late.
+   */
   async passes(minutes: number, ...pages: Page[]): Promise<void> {
+    for (const page of pages) await sent(page)
     this.aheadMs += minutes * 60_000
     // All at once: the server never sees half of it.
     writeFileSync(join(this.folder, `${CLOCK}.new`), String(this.aheadMs))
@@ -108,6 +113,23 @@ export class RunningKitchen {
     await this.stop()
     rmSync(this.folder, { recursive: true, force: true })
   }
+}
+
+const posting = new WeakMap<Page, Set<Request>>()
+
+function followPosts(page: Page): void {
+  const open = new Set<Request>()
+  posting.set(page, open)
+  const isPost = (request: Request) => request.url().endsWith('/api/entries')
+  page.on('request', (request) => isPost(request) && open.add(request))
+  for (const event of ['requestfinished', 'requestfailed'] as const) page.on(event, (request) => open.delete(request))
+}
+
+/** Resolves once what was tapped on a page has been sent. */
+async function sent(page: Page): Promise<void> {
+  // What a tap does begins with the next frames.
+  await page.waitForTimeout(150)
+  await expect.poll(() => posting.get(page)?.size ?? 0).toBe(0)
 }
 
 /** Opens the shift with a name and its PIN. */
