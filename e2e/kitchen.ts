@@ -122,7 +122,8 @@ function followPosts(page: Page): void {
   posting.set(page, open)
   const isPost = (request: Request) => request.url().endsWith('/api/entries')
   page.on('request', (request) => isPost(request) && open.add(request))
-  for (const event of ['requestfinished', 'requestfailed'] as const) page.on(event, (request) => open.delete(request))
+  page.on('requestfinished', (request) => open.delete(request))
+  page.on('requestfailed', (request) => open.delete(request))
 }
 
 /** Resolves once what was tapped on a page has been sent. */
