@@ -3,7 +3,7 @@ import type { Id } from '../ledger/subject'
 import type { Moved } from '../ledger/storeEntries'
 import type { LimitSet } from '../rules/limit'
 import type { Fact } from '../state/fact'
-import type { ItemState } from '../state/item'
+import { NO_FACTS, type ItemState } from '../state/item'
 import type { UnitState } from '../state/unit'
 import type { Store } from '../judgement/keeping/itemStanding'
 import { limitsFrom } from './story'
@@ -48,14 +48,8 @@ export function itemOf(more: Partial<ItemState> = {}): ItemState {
     coldAt: at(0),
     carried: { least: 0, likely: 0, most: 0 },
     ingredient: null,
+    ...NO_FACTS,
     moves: [moved(0, 'move', 'fridge')],
-    opened: [],
-    splits: [],
-    parts: [],
-    uses: [],
-    readings: [],
-    holds: [],
-    answers: [],
     discarded: null,
     labels: 0,
     ...more,

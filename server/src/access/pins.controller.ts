@@ -1,14 +1,13 @@
 import { Body, Controller, HttpCode, Post } from '@nestjs/common'
 import { ApiProperty, ApiTags } from '@nestjs/swagger'
 import { IsUUID, Matches } from 'class-validator'
-import { kinds } from '@logged-thermal/core'
 import { refusalSentence } from '@logged-thermal/wording'
-import { v7 as uuid } from 'uuid'
 import { clock } from '../clock/clock'
 import { KitchenScope } from '../database/kitchenScope'
 import { Answers } from '../http/answers.decorator'
 import type { Answers as Answer } from '../http/answers'
 import { Problem } from '../http/problem'
+import { claimMaker } from '../ledger/claims'
 import { Append } from '../ledger/append.service'
 import { StatesRepository } from '../ledger/states.repository'
 import { COOKS_DIGITS, LEADS_DIGITS, Pins } from '../people/pins.service'
@@ -53,20 +52,7 @@ export class PinsController {
     const { person, signer, pin, next } = body
     await this.requireLength(kitchenId, person, next)
     await this.pins.require(kitchenId, signer, pin, placeOf(shift))
-    const at = clock.now()
-    const { v, about: type } = kinds['pin-changed']
-    const claim = {
-      id: uuid(),
-      kitchen: kitchenId,
-      kind: 'pin-changed',
-      v,
-      about: { type, id: kitchenId },
-      at,
-      madeAt: at,
-      by: signer,
-      device,
-      body: { person },
-    }
+    const claim = claimMaker(kitchenId, device)('pin-changed', kitchenId, clock.now(), signer, { person })
     const [outcome] = await this.append.append({
       kitchenId,
       postedBy,

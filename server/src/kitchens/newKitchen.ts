@@ -10,7 +10,7 @@ import { v7 as uuid } from 'uuid'
 import { Kitchen } from '../people/kitchen.entity'
 import { Person } from '../people/person.entity'
 import { hashPin, LEADS_DIGITS } from '../people/pins.service'
-import { claimMaker } from './claims'
+import { claimMaker } from '../ledger/claims'
 
 export interface SeedPerson {
   key: string

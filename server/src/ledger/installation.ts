@@ -1,8 +1,8 @@
-import { kinds, type AnyClaim, type Bodies, type Id, type Kind } from '@logged-thermal/core'
+import type { Bodies, Id, Kind } from '@logged-thermal/core'
 import { refusalSentence } from '@logged-thermal/wording'
-import { v7 as uuid } from 'uuid'
 import { clock } from '../clock/clock'
 import type { KitchenScope } from '../database/kitchenScope'
+import { claimMaker } from './claims'
 import { appendGroup, readPost } from './appendGroup'
 
 /** What the program itself enters is made on no tablet. */
@@ -15,19 +15,7 @@ export async function enterAsInstallation<K extends Kind>(
   kind: K,
   body: Bodies[K],
 ): Promise<void> {
-  const at = clock.now()
-  const claim = {
-    id: uuid(),
-    kitchen,
-    kind,
-    v: kinds[kind].v,
-    about: { type: kinds[kind].about, id: kitchen },
-    at,
-    madeAt: at,
-    by: kitchen,
-    device: NO_TABLET,
-    body,
-  } as unknown as AnyClaim
+  const claim = claimMaker(kitchen, NO_TABLET)(kind, kitchen, clock.now(), kitchen, body)
   const post = { kitchenId: kitchen, postedBy: kitchen, signedBy: null, clockAheadMs: 0, claims: [claim] }
   const [outcomes] = await scope.inKitchen(kitchen, (em) => appendGroup(em, [readPost(post)]))
   const [outcome] = outcomes!

@@ -2,7 +2,7 @@ import { createHash, createPrivateKey, createPublicKey, generateKeyPairSync, sig
 import { chmodSync, existsSync, readFileSync, renameSync, writeFileSync } from 'node:fs'
 import { canonical, type Instant } from '@logged-thermal/core'
 
-/** A key that signed once, as anybody may know it. */
+/** The public half of a key that signs, or signed before. */
 export interface PublicKey {
   id: string
   /** SPKI, PEM. */

@@ -4,8 +4,11 @@ import { kinds, type AnyClaim, type Bodies, type Id, type Instant, type Kind } f
 /** Seeded entries name this as their device, so that a record shows them for what they are. */
 export const SEEDING = '00000000-0000-7000-8000-000000000001'
 
-/** Makes a claim as a tablet would, at an instant. */
-export function claimMaker(kitchen: Id) {
+/**
+ * Makes a claim as a tablet would, at an instant.
+ * @param device on which it is made
+ */
+export function claimMaker(kitchen: Id, device: Id = SEEDING) {
   return <K extends Kind>(kind: K, about: Id, at: Instant, by: Id, body: Bodies[K]): AnyClaim =>
     ({
       id: uuid({ msecs: at }),
@@ -16,7 +19,7 @@ export function claimMaker(kitchen: Id) {
       at,
       madeAt: at,
       by,
-      device: SEEDING,
+      device,
       body,
     }) as AnyClaim
 }
