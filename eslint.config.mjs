@@ -38,5 +38,23 @@ export default tseslint.config(
       eqeqeq: ['error', 'always', { null: 'ignore' }],
     },
   },
-  { files: ['web/src/**/*.{ts,tsx}'], plugins: { 'react-hooks': hooks }, rules: hooks.configs.recommended.rules },
+  {
+    files: ['web/src/**/*.{ts,tsx}'],
+    plugins: { 'react-hooks': hooks },
+    // Tells what React's compiler would skip: there is none here.
+    rules: { ...hooks.configs.recommended.rules, 'react-hooks/incompatible-library': 'off' },
+  },
+  {
+    files: ['web/src/**/*.tsx'],
+    ignores: ['web/src/kit/**', '**/*.test.tsx'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: 'JSXOpeningElement[name.name=/^(input|select|table|textarea|button)$/]',
+          message: 'Views are made of the kit: take its field, list, table or key.',
+        },
+      ],
+    },
+  },
 )

@@ -21,6 +21,8 @@ const moduleNameMapper = {
   '^@logged-thermal/core$': '<rootDir>/../core/src/index.ts',
   '^@logged-thermal/wording$': '<rootDir>/../wording/src/index.ts',
   '^@logged-thermal/repertoire$': '<rootDir>/../repertoire/src/index.ts',
+  // Class names of a stylesheet are their own keys.
+  '\\.module\\.css$': 'identity-obj-proxy',
   '^@logged-thermal/server$': '<rootDir>/../server/src/index.ts',
 }
 const withPostgres = {

@@ -1,6 +1,6 @@
 import { expect, test, type Browser, type Page } from '@playwright/test'
 import { expectAccessible } from './accessible'
-import { type PINS, RunningKitchen, signAs, tap, tapReading } from './kitchen'
+import { inMenu, RunningKitchen, signAs, tap, tapReading, type PINS, typeDay } from './kitchen'
 
 let kitchen: RunningKitchen
 test.beforeAll(async () => {
@@ -35,7 +35,7 @@ test('a pastry cream, led from the milk to the tray: eggs, hands, floor, boil, w
 }) => {
   const page = await person(browser, 'Mina Osk')
   await begin(page, 'Brown-butter pastry cream')
-  await expect(page.locator('.rail .now')).toContainText('Warm')
+  await expect(page.locator('.guide-rail .guide-now')).toContainText('Warm')
   await tapReading(page, 84)
   await tap(page, 'It is hot')
 
@@ -45,11 +45,11 @@ test('a pastry cream, led from the milk to the tray: eggs, hands, floor, boil, w
   for (let i = 0; i < 5; i++) await tap(page, '+ 6')
   await tap(page, 'Rejected')
   await tap(page, 'Log 30 good, 1 rejected')
-  const ledger = page.locator('.egg-ledger')
+  const ledger = page.locator('.eggs-egg-ledger')
   await expect(ledger).toContainText('T-2207 30 good, 1 rejected')
   await expect(ledger).toContainText('Pooled: one bad egg is in all of it')
   await expect(ledger.getByRole('row', { name: /^whites/ })).toContainText('990 g')
-  const whites = page.locator('.settle', { hasText: 'whites' })
+  const whites = page.locator('.eggs-settle', { hasText: 'whites' })
   await expect(whites).toContainText('990 g whites left raw, keeps to the end of')
   await whites.getByRole('button', { name: 'Weigh it' }).click()
   for (const digit of '950')
@@ -58,7 +58,10 @@ test('a pastry cream, led from the milk to the tray: eggs, hands, floor, boil, w
       .getByRole('button', { name: digit, exact: true })
       .click()
   await tap(page, 'That is it')
-  await page.locator('.settle', { hasText: '950 g whites' }).getByRole('button', { name: 'Keep it, dated' }).click()
+  await page
+    .locator('.eggs-settle', { hasText: '950 g whites' })
+    .getByRole('button', { name: 'Keep it, dated' })
+    .click()
   await page.getByRole('dialog').getByRole('button', { name: 'Not now' }).click()
 
   await expect(slab(page)).toContainText('Wash your hands')
@@ -75,7 +78,7 @@ test('a pastry cream, led from the milk to the tray: eggs, hands, floor, boil, w
   await tap(page, 'All combined')
 
   // On the heat: read, rise, floor; then on to the boil and not off.
-  await expect(page.locator('.board-head .ask')).toHaveText('of the mixture')
+  await expect(page.locator('.board-head .board-ask')).toHaveText('of the mixture')
   await type(page, 71.3)
   await proven(page, 'egg')
   await expect(slab(page).getByRole('button', { name: 'Off the heat' })).toHaveCount(0)
@@ -93,8 +96,8 @@ test('a pastry cream, led from the milk to the tray: eggs, hands, floor, boil, w
   await tap(page, 'All clean')
   await tap(page, /^Ice bath \+ stir/)
   await tap(page, 'Film on the surface')
-  await expect(page.locator('.rail .now')).toContainText('Cool')
-  await expect(page.locator('.why-list')).toContainText(/30 eggs separated, 1 rejected[\s\S]*Film on the surface/)
+  await expect(page.locator('.guide-rail .guide-now')).toContainText('Cool')
+  await expect(page.locator('.bench-why-list')).toContainText(/30 eggs separated, 1 rejected[\s\S]*Film on the surface/)
 
   // What is kept aside has its date on the Line, on every tablet, until it goes into the bin.
   const other = await person(browser, 'Teo Brandt')
@@ -129,10 +132,10 @@ test('at the floor it sounds once and flashes; the countdown ends in reading aga
   // No stove makes three degrees in the blink of an eye: such a reading would be asked about.
   await page.waitForTimeout(3_000)
   await type(page, 68.3)
-  await expect(page.locator('.heat-flash')).toContainText('At the floor. Hold')
+  await expect(page.locator('.guide-heat-flash')).toContainText('At the floor. Hold')
   expect(await tones()).toBe(2)
   await expect(slab(page)).toContainText('Hold it there, then read again')
-  await expect(page.locator('.heat-flash')).toHaveCount(0)
+  await expect(page.locator('.guide-heat-flash')).toHaveCount(0)
   expect(await tones()).toBe(2)
 
   // Muted, the flash stays.
@@ -165,7 +168,7 @@ test('at the floor it sounds once and flashes; the countdown ends in reading aga
 test('a mousse takes pasteurized lots alone, by name, and is not proven without them', async ({ browser }) => {
   const page = await person(browser, 'Mina Osk')
   await begin(page, 'Hazel mousse with set yolk', async () => {
-    await expect(page.locator('.egg-terms')).toContainText(
+    await expect(page.locator('.start-egg-terms')).toContainText(
       'Pasteurized lots only: no step of this method heats the egg',
     )
   })
@@ -182,7 +185,7 @@ test('a mousse takes pasteurized lots alone, by name, and is not proven without 
   await expect(page.getByRole('alert')).toHaveText('Which lot is it? Write down what stands on the tray or carton.')
   await page.getByLabel('Lot, as written on it').fill('H-1')
   await page.getByLabel('From').fill('this kitchen')
-  await page.getByLabel('Use by').fill('2099-01-01')
+  await typeDay(page, 'Use by', '2099-01-01')
   await page.getByLabel(/Read at the door/).fill('4')
   await tap(page, 'Take it in')
   await page.getByRole('dialog').getByRole('button', { name: 'Not now' }).click()
@@ -209,7 +212,7 @@ test('a raw-egg mousse takes shell eggs with the advisory, on its label, for a d
 }) => {
   const page = await person(browser, 'Mina Osk')
   await begin(page, 'Bitter-orange mousse, raw yolk', async () => {
-    const terms = page.locator('.egg-terms')
+    const terms = page.locator('.start-egg-terms')
     await expect(terms).toContainText('Contains raw egg.')
     await tap(page, 'For highly susceptible people')
     await expect(terms).toContainText('Pasteurized lots only: it is for highly susceptible people')
@@ -238,7 +241,9 @@ test('an order for susceptible people takes no shell egg, cooked or not', async 
   const page = await person(browser, 'Mina Osk')
   await begin(page, 'Rye-malt custard', async () => {
     await tap(page, 'For highly susceptible people')
-    await expect(page.locator('.egg-terms')).toContainText('Pasteurized lots only: it is for highly susceptible people')
+    await expect(page.locator('.start-egg-terms')).toContainText(
+      'Pasteurized lots only: it is for highly susceptible people',
+    )
   })
   await tap(page, 'It is hot')
   await tap(page, 'Choose the lot')
@@ -251,7 +256,7 @@ test('a step that matters is not jumped without a word', async ({ browser }) => 
   const page = await person(browser, 'Teo Brandt')
   await begin(page, 'Burnt-honey churned base')
   await page.getByRole('list', { name: 'Steps' }).getByRole('button').nth(2).click()
-  const row = (name: string) => page.locator('.batch-steps li').filter({ hasText: name })
+  const row = (name: string) => page.locator('.guide-batch-steps li').filter({ hasText: name })
   await row('3 Cook').getByRole('button', { name: 'Done' }).click()
   await expect(page.getByRole('dialog')).toContainText('"Temper" comes first and has not ended')
   await tap(page, 'It is done and was not ticked')
@@ -360,7 +365,7 @@ test('on a phone the same way is led, every key large enough, nothing off the si
   await tapReading(page, 72.5)
   await proven(page, 'egg')
   const last = page.getByRole('region', { name: /Degree board/ }).getByRole('button', { name: '.9', exact: true })
-  await expect(page.locator('.logged')).toHaveCount(0, { timeout: 15_000 })
+  await expect(page.locator('.bench-logged')).toHaveCount(0, { timeout: 15_000 })
   const box = (await last.boundingBox())!
   expect(box.y + box.height).toBeLessThanOrEqual(844 - 56)
   await page.context().close()
@@ -379,7 +384,7 @@ test('nothing that an accessibility check finds on the guided Bench, by day and 
       await expectAccessible(page)
       await page.getByRole('dialog').getByRole('button', { name: 'Not now' }).first().click()
     }
-    await page.getByRole('button', { name: theme, exact: true }).click()
+    await inMenu(page, theme)
   }
   await page.goto(`${kitchen.url}/temper`)
   await expectAccessible(page)

@@ -1,6 +1,6 @@
 import { expect, test, type Browser, type Page } from '@playwright/test'
 import { expectAccessible } from './accessible'
-import { type PINS, RunningKitchen, signAs, tap, tapReading } from './kitchen'
+import { choose, goTo, RunningKitchen, signAs, tap, tapReading, type PINS, typeTime } from './kitchen'
 
 let kitchen: RunningKitchen
 test.beforeAll(async () => {
@@ -31,10 +31,10 @@ test('a batch that will miss says what saves it and until when; done, it is quie
   await expect(others.getByRole('button', { name: /^Ice bath/ })).toContainText(/too late since \d\d:\d\d/)
   // On any other view it stays in the header, one tap from its Bench.
   await page.getByRole('link', { name: 'Methods' }).click()
-  await page.locator('.rescue-near').click()
+  await page.locator('.header-rescue').click()
   await tap(page, 'Ice bath is on')
   await expect(slab(page)).toContainText('As it goes passes 21° about')
-  await expect(page.locator('.why-list')).toContainText('Ice bath + stir')
+  await expect(page.locator('.bench-why-list')).toContainText('Ice bath + stir')
   await tap(page, /^Undo/)
   await expect(slab(page)).toContainText(/to save it/)
   await tap(page, 'Ice bath is on')
@@ -65,21 +65,21 @@ test('off the heat every place says what comes of it; an unrated tub is refused;
   await sheet.getByRole('button', { name: 'One pan more' }).click()
   await expect(half).not.toHaveText(deep)
   await half.click()
-  await expect(page.locator('.why-list')).toContainText(/2 × Half tray/)
+  await expect(page.locator('.bench-why-list')).toContainText(/2 × Half tray/)
   await tap(page, /^Blast chiller/)
   await expect(page.getByRole('dialog')).toContainText('what does its air read?')
   await page.getByRole('textbox', { name: /Air of the unit/ }).fill('-1.5')
   await tap(page, 'It is in, air read')
-  await expect(page.locator('.why-list')).toContainText('air -1.5 °C')
+  await expect(page.locator('.bench-why-list')).toContainText('air -1.5 °C')
   await tap(page, 'Film on the surface')
 
   // Each pan is read by its name, and the slowest is asked for.
-  await expect(page.locator('.board-head .ask')).toHaveText(/of pan 1/)
+  await expect(page.locator('.board-head .board-ask')).toHaveText(/of pan 1/)
   await tapReading(page, 60.1)
   await tap(page, 'The next pan')
-  await expect(page.locator('.board-head .ask')).toHaveText(/of pan 2/)
+  await expect(page.locator('.board-head .board-ask')).toHaveText(/of pan 2/)
   await tapReading(page, 63.4)
-  await expect(page.locator('.board-head .ask')).toHaveText(/of pan 2/)
+  await expect(page.locator('.board-head .board-ask')).toHaveText(/of pan 2/)
   await page.context().close()
 })
 
@@ -87,8 +87,8 @@ test('a way to cool is compared, chosen and goes with the batch; the page goes o
   browser,
 }) => {
   const page = await person(browser, 'Noor Hallet')
-  await page.getByRole('link', { name: 'Cooldown' }).click()
-  await page.getByLabel('What is cooling').selectOption({ label: 'Bay-leaf pouring custard' })
+  await goTo(page, 'Cooldown')
+  await choose(page, 'What is cooling', 'Bay-leaf pouring custard')
   const table = page.getByRole('table')
   const walkIn = table.getByRole('row', { name: /^Walk-in 1/ })
   await expect(walkIn).toContainText(/too late|to spare|too close|not reached/)
@@ -105,7 +105,7 @@ test('a way to cool is compared, chosen and goes with the batch; the page goes o
   )
   await expectAccessible(page)
   await tap(page, /^Start with this/)
-  await expect(page.locator('.start-plan')).toContainText('Plan: 2 × Round pan')
+  await expect(page.getByRole('note')).toContainText('Plan: 2 × Round pan')
   await tap(page, /^Start \d/)
   await tapReading(page, 84)
   await tap(page, 'It is hot')
@@ -119,7 +119,7 @@ test('a way to cool is compared, chosen and goes with the batch; the page goes o
   }
   await expect(slab(page)).toContainText('Where does it cool?')
   await tap(page, /^As planned/)
-  await expect(page.locator('.why-list')).toContainText(/2 × Round pan[\s\S]*Ice bath \+ stir/)
+  await expect(page.locator('.bench-why-list')).toContainText(/2 × Round pan[\s\S]*Ice bath \+ stir/)
   await page.context().close()
 })
 
@@ -187,11 +187,11 @@ test('before closing it warns of gates that fall when nobody is there; the lead 
   const minutes = new Date(kitchen.now + 20 * 60_000)
   const zone = await page.evaluate('Intl.DateTimeFormat().resolvedOptions().timeZone')
   const soon = minutes.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit', timeZone: String(zone) })
-  await page.getByLabel('From').fill(soon)
+  await typeTime(page, 'From', soon)
   await expect(page.getByRole('heading', { level: 1 })).toContainText(/When nobody is here, .* gates? falls?/)
-  await expect(page.locator('.falls').first()).toContainText(/when nobody is here/)
+  await expect(page.locator('.handover-falls').first()).toContainText(/when nobody is here/)
   await page.getByRole('button', { name: /^Teo Brandt/ }).click()
-  await expect(page.locator('.falls')).toHaveCount(0)
+  await expect(page.locator('.handover-falls')).toHaveCount(0)
   await expectAccessible(page)
   await tap(page, 'Who decides while I am away')
   await page
@@ -226,7 +226,7 @@ test('what is proven may be melted again as often as the house allows: its date 
 }) => {
   const page = await person(browser, 'Mina Osk')
   await bench(page, 'Toasted-barley')
-  const date = page.locator('.slab .big')
+  const date = page.locator('.slab-slab .slab-big')
   await expect(date).toBeVisible()
   const day = await date.innerText()
   const again = async () => {

@@ -1,6 +1,6 @@
 import { expect, test, type Browser, type Page } from '@playwright/test'
 import { expectAccessible } from './accessible'
-import { PINS, RunningKitchen, tapReading } from './kitchen'
+import { choose, goTo, inMenu, PINS, RunningKitchen, tapReading } from './kitchen'
 
 let kitchen: RunningKitchen
 test.describe.configure({ mode: 'serial' })
@@ -27,7 +27,7 @@ test('the lead tightens a limit, with its unit and a reason; a batch that has be
   browser,
 }) => {
   const page = await person(browser, 'Ilse Varrow')
-  await page.getByRole('link', { name: 'Limits' }).click()
+  await goTo(page, 'Limits')
   await expect(page.getByRole('heading', { level: 1 })).toContainText(
     'Food Code 2022 is in force. The house is stricter in one',
   )
@@ -69,22 +69,20 @@ test('the lead tightens a limit, with its unit and a reason; a batch that has be
 
 test('two rule sets are compared on one batch, also by somebody who may change nothing', async ({ browser }) => {
   const page = await person(browser, 'Mina Osk')
-  await page.getByRole('link', { name: 'Limits' }).click()
+  await goTo(page, 'Limits')
   const panel = page.getByRole('region', { name: 'One batch, two rule sets' })
-  await panel.getByLabel('Batch').selectOption({
-    label: (await panel.getByLabel('Batch').locator('option', { hasText: 'Toasted-barley' }).innerText()).trim(),
-  })
+  await choose(panel, 'Batch', /Toasted-barley/)
   await expect(panel.getByRole('status').first()).toHaveText('Proven')
   await expect(panel.getByRole('status').nth(1)).toHaveText('Not proven')
   await expect(panel).toContainText('This rule set sets no number; a house line is needed.')
-  await panel.getByLabel('Second rule set').selectOption('us-food-code-2022')
+  await choose(panel, 'Second rule set', /^Food Code 2022/)
   await expect(panel.getByRole('status').nth(1)).toHaveText('Proven')
   await page.locator('[data-line="egg"] button').click()
   await expect(page.getByRole('region', { name: 'Raw egg, cooked' })).toContainText(
     'FDA Food Code 2022, 3-401.11(A)(2)',
   )
   await expect(page.getByRole('button', { name: /house line/ })).toHaveCount(0)
-  await page.getByRole('button', { name: 'Lock' }).click()
+  await inMenu(page, 'Lock')
   await expect(page.getByRole('table')).toContainText('3-501.14(A)(1)')
   await page.context().close()
 })
@@ -136,7 +134,7 @@ test('a reading entered late proves nothing until the lead lets it count', async
   await tapReading(page, 30)
   await expect(page.getByText('Entered late: it proves nothing until the lead')).toBeVisible()
   await page.getByRole('button', { name: 'Readings' }).click()
-  await expect(page.locator('.readings li', { hasText: '30.0°C' })).toContainText('recorded')
+  await expect(page.locator('.bench-readings li', { hasText: '30.0°C' })).toContainText('recorded')
   await page.getByRole('button', { name: 'Not now' }).click()
   await page.goto(kitchen.url)
   await page.getByRole('button', { name: /^Decide/ }).click()
@@ -148,7 +146,7 @@ test('a reading entered late proves nothing until the lead lets it count', async
   await expect(page.getByText('was entered 45 min after')).toHaveCount(0)
   await bench(page, 'Sea-buckthorn')
   await page.getByRole('button', { name: 'Readings' }).click()
-  await expect(page.locator('.readings li', { hasText: '30.0°C' })).toContainText(
+  await expect(page.locator('.bench-readings li', { hasText: '30.0°C' })).toContainText(
     'let count by Ilse Varrow: Seen on the paper sheet',
   )
   await page.context().close()
@@ -168,7 +166,7 @@ test('a surface closes no check, a cue moves none, and the wrong unit is asked a
 
   await page.getByRole('button', { name: 'Cue' }).click()
   await page.getByRole('button', { name: 'Coats the spoon' }).click()
-  await expect(page.locator('.note').last()).toContainText('Coats the spoon a cue: it moves no standing')
+  await expect(page.locator('.bench-note').last()).toContainText('Coats the spoon a cue: it moves no standing')
   await expect(check(page, 'egg')).toHaveAttribute('data-standing', before!)
 
   await page.keyboard.type('165')
@@ -180,11 +178,11 @@ test('a surface closes no check, a cue moves none, and the wrong unit is asked a
 
   // Changes of the unit shown leave the entry as it was typed.
   await page.getByRole('button', { name: 'Readings' }).click()
-  await expect(page.locator('.readings')).toContainText('165.0°F')
+  await expect(page.locator('.bench-readings')).toContainText('165.0°F')
   await page.getByRole('button', { name: 'Not now' }).click()
-  for (let i = 0; i < 11; i++) await page.getByRole('button', { name: /^Show °/ }).click()
+  for (let i = 0; i < 3; i++) await inMenu(page, /^Show °/)
   await page.getByRole('button', { name: 'Readings' }).click()
-  await expect(page.locator('.readings')).toContainText('165.0°F')
+  await expect(page.locator('.bench-readings')).toContainText('165.0°F')
   await page.context().close()
 })
 
@@ -195,7 +193,7 @@ test('nothing that an accessibility check finds in limits and decisions, by day 
     for (const theme of ['Night', 'Day']) {
       await page.goto(`${kitchen.url}/limits`)
       await expect(page.getByRole('table')).toBeVisible()
-      await page.getByRole('button', { name: theme, exact: true }).click()
+      await inMenu(page, theme)
       await expectAccessible(page)
       await page.locator('[data-line="cold-holding"] button').click()
       await page.getByRole('button', { name: 'Change the house line' }).click()

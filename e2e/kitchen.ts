@@ -3,7 +3,7 @@ import { mkdtempSync, readFileSync, renameSync, rmSync, writeFileSync } from 'no
 import { createServer, type AddressInfo } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { expect, type Browser, type Page, type Request } from '@playwright/test'
+import { expect, type Browser, type Locator, type Page, type Request } from '@playwright/test'
 
 export const PINS = { 'Mina Osk': '1182', 'Teo Brandt': '3394', 'Ilse Varrow': '407153', 'Noor Hallet': '6025' }
 
@@ -54,7 +54,7 @@ export class RunningKitchen {
     for (const page of pages) {
       await page.waitForFunction(
         (ahead) => {
-          const shown = document.querySelector<HTMLTimeElement>('time.clock')
+          const shown = document.querySelector<HTMLTimeElement>('header time')
           return shown !== null && Date.parse(shown.dateTime) >= Date.now() + ahead
         },
         this.aheadMs - 2000,
@@ -147,6 +147,44 @@ export async function openShift(page: Page, url: string, name: keyof typeof PINS
 export async function signAs(page: Page, name: keyof typeof PINS): Promise<void> {
   for (const digit of PINS[name])
     await page.getByRole('region', { name: 'PIN' }).getByRole('button', { name: digit, exact: true }).click()
+}
+
+/** Goes to a place that is not in the bar. */
+export async function goTo(page: Page, place: string): Promise<void> {
+  await page.getByRole('link', { name: 'More', exact: true }).click()
+  await page.getByRole('main').getByRole('link', { name: place }).first().click()
+}
+
+/** Taps what belongs to the person or the tablet, under the name in the header. */
+export async function inMenu(page: Page, key: string | RegExp): Promise<void> {
+  await page.locator('.header-logging-as').click()
+  const menu = page.getByRole('dialog', { name: 'Tap your name' })
+  await menu.getByRole('button', { name: key, exact: typeof key === 'string' }).click()
+  if (await menu.isVisible()) await menu.getByRole('button', { name: 'Not now' }).click()
+  await expect(menu).toBeHidden()
+}
+
+/** Chooses in a list that drops down. */
+export async function choose(within: Page | Locator, label: string | RegExp, option: string | RegExp): Promise<void> {
+  await within.getByRole('combobox', { name: label }).click()
+  const page = 'page' in within ? within.page() : within
+  await page.getByRole('option', { name: option, exact: typeof option === 'string' }).click()
+  await expect(page.getByRole('listbox')).toBeHidden()
+}
+
+/** Types a day into a field of day, month and year: '2099-01-01'. */
+export async function typeDay(page: Page, label: string, day: string): Promise<void> {
+  const [year, month, date] = day.split('-') as [string, string, string]
+  await page.getByRole('group', { name: label }).getByRole('spinbutton', { name: 'Day' }).click()
+  await page.keyboard.type(
+    `${date}${new Date(Date.UTC(2000, Number(month) - 1)).toLocaleString('en', { month: 'short' })}${year}`,
+  )
+}
+
+/** Types a time of day on a 24 h clock: '23:05'. */
+export async function typeTime(page: Page, label: string, time: string): Promise<void> {
+  await page.getByRole('group', { name: label }).getByRole('spinbutton', { name: 'Hours' }).click()
+  await page.keyboard.type(time.replace(':', ''))
 }
 
 /** Taps the first key of a name: exactly it, or as a pattern says. */

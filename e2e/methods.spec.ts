@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { expect, test, type Browser, type Page } from '@playwright/test'
 import { expectAccessible } from './accessible'
-import { type PINS, RunningKitchen, signAs, tapReading } from './kitchen'
+import { choose, inMenu, RunningKitchen, signAs, tapReading, type PINS } from './kitchen'
 
 let kitchen: RunningKitchen
 test.describe.configure({ mode: 'serial' })
@@ -32,7 +32,7 @@ test('a fault stands at its step, is mended with a tap, and the version goes fro
   await chef.getByLabel('What, by any of its names').fill('egg yolk')
   await chef.getByRole('option', { name: 'Yolk' }).click()
   await chef.getByLabel('Pieces').fill('7')
-  await chef.getByLabel('At step').selectOption('cool')
+  await choose(chef, 'At step', /Cool/)
   await chef.getByRole('button', { name: 'Put it in' }).click()
   const cool = chef.locator('[data-step="cool"]')
   await expect(cool).toContainText('Yolk goes in after the last heat.')
@@ -41,7 +41,7 @@ test('a fault stands at its step, is mended with a tap, and the version goes fro
   await expect(cool.getByRole('note')).toHaveCount(0)
 
   // A starch without its boil is a fault of another step.
-  await chef.locator('[data-step="boil"] .method-step-name').click()
+  await chef.locator('[data-step="boil"] .methods-method-step-name').click()
   await chef.getByRole('button', { name: 'Take it away' }).click()
   await expect(chef.locator('[data-step="temper"]')).toContainText('is not boiled out')
   await chef.getByRole('button', { name: 'Add a boil-out' }).click()
@@ -79,7 +79,7 @@ test('what blocks keeps a version from force until it is justified in writing', 
   await page.getByRole('button', { name: 'New method' }).click()
   await page.getByRole('button', { name: 'Name, family, keeping' }).click()
   await page.getByLabel('Name', { exact: true }).fill('Spruce-tip mousse')
-  await page.getByRole('combobox', { name: 'Family' }).selectOption('mousse')
+  await choose(page, 'Family', /^Mousse/)
   await page.getByLabel('Holds raw egg').check()
   await page.getByRole('button', { name: 'Done' }).click()
   await expect(page.getByText('Nothing is in it yet.')).toBeVisible()
@@ -124,7 +124,7 @@ test('steps are moved by keyboard and by dragging; an oven needs its unit', asyn
 
   // A click in the blink after a drop belongs to the drag.
   await expect(async () => {
-    await page.locator('[data-step="bake"] .method-step-name').click()
+    await page.locator('[data-step="bake"] .methods-method-step-name').click()
     await expect(page.getByLabel('Oven at')).toBeVisible({ timeout: 1000 })
   }).toPass()
   await page.getByLabel('Oven at').fill('210')
@@ -146,7 +146,7 @@ test('steps are moved by keyboard and by dragging; an oven needs its unit', asyn
 test('methods are found, go out as a file and come back; a bad file is refused whole', async ({ browser }) => {
   const page = await person(browser, 'Noor Hallet')
   await page.goto(`${kitchen.url}/methods`)
-  const rows = page.locator('.methods-table tbody tr')
+  const rows = page.locator('[role="region"][aria-label="Methods"] tbody tr')
   const search = page.getByPlaceholder(/Find by name/)
   for (const [wanted, found] of [
     ['isinglass', 'Sorrel set cream'],
@@ -196,13 +196,13 @@ test('what a cook did otherwise stays with the batch; churning is recorded, hard
   await page.getByPlaceholder(/Find by name/).fill('Buttermilk-fig')
   await page.getByRole('button', { name: /^Start \d/ }).click()
   await page.getByRole('list', { name: 'Steps' }).getByRole('button').first().click()
-  const row = (name: string) => page.locator('.batch-steps li').filter({ hasText: name })
+  const row = (name: string) => page.locator('.guide-batch-steps li').filter({ hasText: name })
   await row('Cook').getByRole('button', { name: 'Otherwise' }).click()
   await row('Cook').getByLabel('What was otherwise').fill('18 min instead of 12')
   await row('Cook').getByRole('button', { name: 'Note it' }).click()
   await expect(row('Cook')).toContainText('Otherwise: 18 min instead of 12')
   await row('Churn').getByRole('button', { name: 'draw' }).click()
-  const sheet = page.locator('.sheet')
+  const sheet = page.locator('[role="dialog"]')
   await sheet.getByRole('button', { name: '-5', exact: true }).click()
   await sheet.getByRole('button', { name: '.4', exact: true }).click()
   await expect(row('Churn')).toContainText('draw -5.4°C')
@@ -217,11 +217,11 @@ test('nothing that an accessibility check finds in methods, by day and by night'
     await page.setViewportSize({ width, height: 800 })
     for (const theme of ['Night', 'Day']) {
       await page.goto(`${kitchen.url}/methods`)
-      await page.getByRole('button', { name: theme, exact: true }).click()
+      await inMenu(page, theme)
       await expectAccessible(page)
       await open(page, 'Maple bombe base')
       await expectAccessible(page)
-      await page.locator('[data-step="syrup"] .method-step-name').click()
+      await page.locator('[data-step="syrup"] .methods-method-step-name').click()
       await expectAccessible(page)
     }
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width)

@@ -38,7 +38,7 @@ test('a PIN is changed by whoever has it, typed twice; wrong ones are said, and 
   browser,
 }) => {
   const page = await kitchen.person(browser, 'Teo Brandt')
-  await page.locator('.logging-as').click()
+  await page.locator('.header-logging-as').click()
   await tap(page, 'PINs and tablets')
   const pins = page.getByRole('region', { name: 'PINs' })
   await pins.getByRole('button', { name: /Teo Brandt/ }).click()

@@ -1,6 +1,6 @@
 import { expect, test, type Browser, type Page } from '@playwright/test'
 import { expectAccessible } from './accessible'
-import { RunningKitchen, signAs, tap, tapReading, type PINS } from './kitchen'
+import { goTo, RunningKitchen, signAs, tap, tapReading, type PINS } from './kitchen'
 
 let kitchen: RunningKitchen
 test.describe.configure({ mode: 'serial' })
@@ -102,7 +102,7 @@ test('under a rule set with guidance the lead signs a line for one method; start
   browser,
 }) => {
   const page = await person(browser, 'Ilse Varrow')
-  await page.getByRole('link', { name: 'Limits' }).click()
+  await goTo(page, 'Limits')
   await tap(page, 'Food Code 2022')
   await tap(page, /^UK 2013/)
   await tap(page, /Put it in force/)

@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test'
 import { expectAccessible } from './accessible'
-import { RunningKitchen, signAs, tap, tapReading } from './kitchen'
+import { inMenu, RunningKitchen, signAs, tap, tapReading, typeDay } from './kitchen'
 
 let kitchen: RunningKitchen
 test.beforeAll(async () => {
@@ -21,7 +21,7 @@ test('what is past its day goes with one tap, everywhere at once, and counts by 
   const page = await kitchen.person(browser, 'Mina Osk')
   const other = await kitchen.person(browser, 'Teo Brandt')
   await other.goto(`${kitchen.url}/store`)
-  await page.getByRole('link', { name: 'Cold', exact: true }).click()
+  await page.getByRole('link', { name: 'Cold store', exact: true }).click()
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Bin two now.')
   const curd = row(page, 'Quince-skin curd')
   await expect(curd).toContainText('Ran out at the end of')
@@ -83,8 +83,8 @@ test('a proven batch is put away in two taps, is frozen and taken back, is split
   await tap(page, /^All \d+ portions$/)
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Toasted-barley custard')
   await expect(page.getByRole('img', { name: /^Label of/ })).toHaveJSProperty('complete', true)
-  await expect(page.locator('.walls .rules')).toContainText('House, 3 days')
-  await expect(page.locator('.walls')).toContainText('FDA Food Code, 3-501.17')
+  await expect(page.locator('.item-walls .item-rules')).toContainText('House, 3 days')
+  await expect(page.locator('.item-walls')).toContainText('FDA Food Code, 3-501.17')
 
   await tap(page, 'Freeze')
   await tap(page, 'Chest freezer')
@@ -189,7 +189,7 @@ test('a method that asks for whites takes those kept from before, and its eggs a
 test('a door opens on its shelves, and whites are taken by the egg', async ({ browser }) => {
   const page = await kitchen.person(browser, 'Teo Brandt')
   await page.goto(`${kitchen.url}/store`)
-  await page.locator('.door').first().click()
+  await page.locator('.store-door').first().click()
   const inside = page.getByRole('region', { name: 'Inside Walk-in 1' })
   await expect(inside).toContainText('4 shelves, 6000 litres. Air 4° or under: House line')
   const shelf = inside.locator('li', { hasText: 'Shelf 4' })
@@ -251,7 +251,7 @@ test('a lot at the door is judged before it is taken; what the lead decides goes
   await page.getByLabel(/What it is/).fill('whole milk')
   await page.getByLabel('Lot, as written on it').fill('MK-900')
   await page.getByLabel('From', { exact: true }).fill('Hollin Gate dairy')
-  await page.getByLabel('Use by').fill('2099-01-01')
+  await typeDay(page, 'Use by', '2099-01-01')
   await page.getByLabel(/Read at the door/).fill('9,5')
   const verdict = page.getByRole('status').filter({ hasText: /it/ })
   await expect(verdict).toContainText('Refuse it: it goes back.')
@@ -371,7 +371,7 @@ test('the cold store can be reached by keyboard and read by a screen reader, by 
       await expectAccessible(page)
     }
     await page.goto(`${kitchen.url}/store`)
-    await page.locator('.door').first().click()
+    await page.locator('.store-door').first().click()
     await page.getByRole('region', { name: 'Inside Walk-in 1' }).waitFor()
     await expectAccessible(page)
     await page.locator('.store-row a').last().click()
@@ -380,7 +380,7 @@ test('the cold store can be reached by keyboard and read by a screen reader, by 
     await page.getByRole('link', { name: 'Where from, where to' }).click()
     await page.getByRole('table').waitFor()
     await expectAccessible(page)
-    await page.getByRole('button', { name: theme, exact: true }).click()
+    await inMenu(page, theme)
   }
   await page.context().close()
 })

@@ -1,6 +1,6 @@
 import { expect, test, type Browser, type Page, type Route } from '@playwright/test'
 import { expectAccessible } from './accessible'
-import { PINS, RunningKitchen, tapReading } from './kitchen'
+import { inMenu, PINS, RunningKitchen, tapReading } from './kitchen'
 
 let kitchen: RunningKitchen
 test.describe.configure({ mode: 'serial' })
@@ -79,7 +79,7 @@ test('a batch from the stove to its discard date, seen from a second tablet, and
   await tapReading(cook, 80.3)
   await expect(standing(cook, 'egg')).toHaveAttribute('data-standing', 'proven')
   await expect(standing(cook, 'egg')).toContainText('3-401.11(A)(2)')
-  await expect(cook.locator('.banner')).toContainText('Rye-malt custard')
+  await expect(cook.locator('.bench-banner')).toContainText('Rye-malt custard')
   await expect(standing(other, 'egg')).toHaveAttribute('data-standing', 'proven')
   const marked = cook.waitForResponse('**/api/entries')
   await cook.getByRole('button', { name: 'Off the heat' }).click()
@@ -116,7 +116,7 @@ test('a batch from the stove to its discard date, seen from a second tablet, and
     await expect(standing(page, 'cool-total')).toHaveAttribute('data-standing', 'proven')
     await expect(page.getByRole('region', { name: 'Proven' })).toContainText('Every gate is proven')
   }
-  const day = await cook.locator('.slab .big').innerText()
+  const day = await cook.locator('.slab-slab .slab-big').innerText()
   expect(day).toMatch(/^\w{3} \d{1,2} \w{3}$/)
 
   await kitchen.stop()
@@ -126,7 +126,7 @@ test('a batch from the stove to its discard date, seen from a second tablet, and
   await kitchen.startAgain()
   await expect(cook.getByText(/kept here/)).toBeHidden({ timeout: 20_000 })
   await other.reload()
-  await expect(other.locator('.slab .big')).toHaveText(day)
+  await expect(other.locator('.slab-slab .slab-big')).toHaveText(day)
   await other.getByRole('button', { name: 'Readings' }).click()
   await expect(other.getByText('4.2°C')).toBeVisible()
   await cook.context().close()
@@ -150,8 +150,8 @@ test('undo, a correction with its reason, and a reading moved to the right pot',
 
   await tapReading(page, 27.2)
   await page.getByRole('button', { name: 'Readings' }).click()
-  await expect(page.locator('.readings s').first()).toHaveText(/24\.1°C|29\.5°C/)
-  const sheet = page.locator('.sheet')
+  await expect(page.locator('.bench-readings s').first()).toHaveText(/24\.1°C|29\.5°C/)
+  const sheet = page.locator('[role="dialog"]')
   const correct = async (row: number) => {
     await page.getByRole('button', { name: 'Correct' }).nth(row).click()
     await page.getByRole('button', { name: 'Mistyped' }).click()
@@ -159,11 +159,13 @@ test('undo, a correction with its reason, and a reading moved to the right pot',
     await sheet.getByRole('button', { name: '.3', exact: true }).click()
   }
   await correct(0)
-  await expect(page.locator('.readings li', { hasText: '26.3°C' })).toContainText('27.2°C')
-  await expect(page.locator('.readings li', { hasText: '26.3°C' })).toContainText('mistyped, Teo Brandt')
+  await expect(page.locator('.bench-readings li', { hasText: '26.3°C' })).toContainText('27.2°C')
+  await expect(page.locator('.bench-readings li', { hasText: '26.3°C' })).toContainText('mistyped, Teo Brandt')
   // What was known long ago is not made better by a tap: the lead looks at it first.
   await correct(1)
-  await expect(page.locator('.readings li', { hasText: '28.4°C' })).toContainText('a correction waits for the lead')
+  await expect(page.locator('.bench-readings li', { hasText: '28.4°C' })).toContainText(
+    'a correction waits for the lead',
+  )
   await page.context().close()
 })
 
@@ -178,7 +180,7 @@ test('a reading without an instrument proves nothing, and the unit is never in d
   await page.getByRole('button', { name: /proves nothing/ }).click()
   await page.getByRole('button', { name: /P2/ }).click()
 
-  await page.getByRole('button', { name: 'Show °F' }).click()
+  await inMenu(page, 'Show °F')
   await expect(page.getByRole('region', { name: 'Degree board, °F' })).toBeVisible()
   await tapReading(page, 181.4)
   await expect(page.getByText('181.4°F logged')).toBeVisible()
@@ -200,7 +202,7 @@ test('locked, the Line is still read; the lead signs with a PIN', async ({ brows
   await expect(page.getByRole('alert')).toContainText('Wrong PIN for Ilse Varrow')
   for (const digit of PINS['Ilse Varrow']) await page.keyboard.press(digit)
   await expect(page.getByText('On hold. Do not use')).toBeVisible()
-  await page.getByRole('button', { name: 'Lock' }).click()
+  await inMenu(page, 'Lock')
   await page.getByRole('link', { name: 'Line' }).click()
   await expect(page.getByRole('button', { name: 'Start a batch' })).toBeHidden()
   await expect(page.locator('[data-batch]').first()).toBeVisible()
@@ -213,7 +215,7 @@ test('on a phone every row of the board is in reach, and a reading takes two tap
   await page.goto(kitchen.url)
   await page.locator('.line-name', { hasText: 'Bay-leaf' }).click()
   const board = page.getByRole('region', { name: /Degree board/ })
-  for (const key of await board.locator('.degrees .key').all()) {
+  for (const key of await board.locator('.board-degrees .key').all()) {
     const box = (await key.boundingBox())!
     expect(Math.min(box.width, box.height)).toBeGreaterThanOrEqual(56)
     expect(box.y + box.height).toBeLessThanOrEqual(844 - 56)
@@ -234,7 +236,7 @@ test('nothing that an accessibility check finds, by day and by night, on a table
       await page.waitForTimeout(400)
       for (const now of ['Night', 'Day']) {
         await expectAccessible(page)
-        await page.getByRole('button', { name: now, exact: true }).click()
+        await inMenu(page, now)
       }
       expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width)
     }

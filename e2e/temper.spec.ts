@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { RunningKitchen } from './kitchen'
+import { goTo, RunningKitchen } from './kitchen'
 
 let kitchen: RunningKitchen
 test.beforeAll(async () => {
@@ -9,7 +9,7 @@ test.afterAll(() => kitchen.close())
 
 test('ladles without a batch, with a sentence for what is no number', async ({ browser }) => {
   const page = await kitchen.person(browser, 'Noor Hallet')
-  await page.getByRole('link', { name: 'Ladles' }).click()
+  await goTo(page, 'Tempering')
   await expect(page.locator('.temper-verdict')).toContainText('All combined it comes to')
   await page.getByLabel('Hot liquid at, °C').fill('warm')
   await expect(page.getByRole('alert')).toContainText('Both temperatures are needed, in °C')

@@ -35,9 +35,9 @@ async function screenshots() {
     await page.getByRole('region', { name: /Degree board/ }).waitFor()
   }
   const logAs = async (name) => {
-    await page.locator('.logging-as').click()
+    await page.locator('.header-logging-as').click()
     await page.getByText('Tap your name').waitFor()
-    await page.locator('.names').getByRole('button', { name }).click()
+    await page.locator('[role="dialog"]').getByRole('button', { name }).click()
     await page.getByText('Tap your name').waitFor({ state: 'hidden' })
   }
   await bench('Bay-leaf')
@@ -58,7 +58,7 @@ async function screenshots() {
   await shoot('eggs')
   await page.goto(`${ADDRESS}/cooldown`)
   await page.getByRole('table').waitFor()
-  await page.locator('.curves canvas').waitFor()
+  await page.locator('.cooldown-curves canvas').waitFor()
   await page
     .getByRole('cell', { name: /cm: \d+ pan/ })
     .first()
@@ -80,7 +80,7 @@ async function screenshots() {
   await shoot('bin-round')
   await page.goto(`${ADDRESS}/store/receive`)
   await page.locator('[data-lot="T-2207"] a').click()
-  await page.locator('.box').first().waitFor()
+  await page.locator('.lineage-box').first().waitFor()
   await shoot('lineage')
   await page.goto(`${ADDRESS}/handover`)
   await page.getByRole('button', { name: /^Nobody/ }).waitFor()

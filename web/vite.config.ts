@@ -1,4 +1,5 @@
 import { createHash } from 'node:crypto'
+import { basename } from 'node:path'
 import react from '@vitejs/plugin-react'
 import { defaultClientConditions, defineConfig, type Plugin } from 'vite'
 
@@ -6,9 +7,21 @@ export default defineConfig({
   root: import.meta.dirname,
   plugins: [react(), buildNamed()],
   resolve: { conditions: ['@logged-thermal/source', ...defaultClientConditions] },
+  css: {
+    modules: {
+      localsConvention: 'camelCaseOnly',
+      // Readable, and the same in every build: 'line-name' is .name of line.module.css.
+      generateScopedName: (name, file) => `${scopeOf(file)}-${name}`,
+    },
+  },
   build: { outDir: 'dist', emptyOutDir: true, assetsInlineLimit: 0, chunkSizeWarningLimit: 600 },
   server: { port: 4311, proxy: { '/api': 'http://127.0.0.1:4310', '/health': 'http://127.0.0.1:4310' } },
 })
+
+/** 'header' of 'header.module.css', 'cooling-sheet' of 'coolingSheet.module.css'. */
+function scopeOf(file: string): string {
+  return basename(file.split('?')[0]!, '.module.css').replace(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`)
+}
 
 /** Names the build in the page, by what is in it: files are named by their content, so the page's own digest says it all. */
 function buildNamed(): Plugin {

@@ -14,7 +14,7 @@ import {
   pouredWords,
 } from './coolingWords'
 
-const reader = { scale: 'C' as const, zone: 'UTC', locale: 'en-GB' as const }
+const reader = { scale: 'C' as const, zone: 'UTC', locale: 'en-GB' as const, hours: 24 as const, today: null }
 const at = (hours: number, minutes: number) => Date.UTC(2027, 2, 3, hours, minutes)
 const passing = (more: Partial<Passing>): Passing => ({
   level: 21,

@@ -1,8 +1,11 @@
 import {
+  dayOf,
+  daysBetween,
   inUnit,
   offsetMinutes,
   printedFahrenheit,
   roundAgainst,
+  type ClockHours,
   type CodeUnit,
   type Day,
   type Degrees,
@@ -20,6 +23,10 @@ export interface Reader {
   /** IANA zone. */
   zone: string
   locale: Locale
+  /** How the kitchen writes a time of day. */
+  hours: ClockHours
+  /** A clock time of another day carries that day; null: none does, where the day is said beside it. */
+  today: Day | null
 }
 
 /** A reading to tenths, rounded against the kitchen: '68.4°'. */
@@ -56,14 +63,30 @@ export function levelDegrees({ side, celsius, limit: { rule } }: Level, reader: 
   return limitDegrees(rule.level, code, reader, side === 'under' ? 'under' : 'reach')
 }
 
-/** '14:44' on the kitchen's wall. */
-export function clock(instant: Instant, { zone }: Reader): string {
-  return wall(instant, zone).toISOString().slice(11, 16)
+/** A moment as the kitchen's clock shows it: '14:44', and where it is not today 'Sat 14:44' or '27 Nov 14:44'. */
+export function clock(instant: Instant, reader: Reader): string {
+  const { zone, today } = reader
+  const day = dayOf(instant, zone)
+  const time = timeOfDay(instant, reader)
+  if (today === null || day === today) return time
+  return `${Math.abs(daysBetween(today, day)) < 7 ? weekdayName(day, reader) : shortDate(day, reader)} ${time}`
 }
 
-/** '14:44:20' on the kitchen's wall. */
-export function clockWithSeconds(instant: Instant, { zone }: Reader): string {
-  return wall(instant, zone).toISOString().slice(11, 19)
+/** '14:44', or '2:44 pm', on the kitchen's wall; the day is said beside it. */
+export function timeOfDay(instant: Instant, reader: Reader): string {
+  return hoursWritten(wall(instant, reader.zone).toISOString().slice(11, 16), reader)
+}
+
+/** '14:44:20' on the kitchen's wall: of something that has just happened. */
+export function clockWithSeconds(instant: Instant, reader: Reader): string {
+  return hoursWritten(wall(instant, reader.zone).toISOString().slice(11, 19), reader)
+}
+
+/** A time of a 24 h clock, 'HH:MM' with or without seconds, as the kitchen writes it. */
+export function hoursWritten(time: string, { hours }: Reader): string {
+  if (hours === 24) return time
+  const [hour = 0] = time.split(':').map(Number)
+  return `${hour % 12 || 12}${time.slice(2)} ${hour < 12 ? 'am' : 'pm'}`
 }
 
 /** A day: 'Sun 12 Oct'. */

@@ -91,7 +91,7 @@ it('says every finding of every family under every rule set whole, in both units
   const said = new Set<string>()
   fc.assert(
     fc.property(nights, fc.constantFrom('C' as const, 'F' as const), (night, unit) => {
-      const reader = { scale: unit, zone: 'Europe/London', locale: 'en-GB' as const }
+      const reader = { scale: unit, zone: 'Europe/London', locale: 'en-GB' as const, hours: 24 as const, today: null }
       for (const finding of findingsOf(night)) {
         said.add(finding.because.code)
         const sentence = findingSentence(finding, reader)

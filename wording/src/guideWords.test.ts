@@ -21,8 +21,8 @@ import {
 } from './guideWords'
 import { refusalSentence } from './refusalSentence'
 
-const C = { scale: 'C', zone: 'UTC', locale: 'en-GB' as const } as const
-const F = { scale: 'F', zone: 'UTC', locale: 'en-GB' as const } as const
+const C = { scale: 'C', zone: 'UTC', locale: 'en-GB' as const, hours: 24 as const, today: null } as const
+const F = { scale: 'F', zone: 'UTC', locale: 'en-GB' as const, hours: 24 as const, today: null } as const
 
 it('says everything the Bench asks in whole sentences, and never that it is safe', () => {
   const rules: EggRule[] = ['any', 'pasteurized', 'shell with advisory']
@@ -77,7 +77,9 @@ it('says everything the Bench asks in whole sentences, and never that it is safe
       freezerAir: -12,
       permits: { heatedEggs: null, susceptiblePlan: null, packagedAcidity: null },
     }),
-    ...refusals.map((refusal) => refusalSentence(refusal, { scale: 'C', zone: 'UTC', locale: 'en-GB' })),
+    ...refusals.map((refusal) =>
+      refusalSentence(refusal, { scale: 'C', zone: 'UTC', locale: 'en-GB', hours: 24, today: null }),
+    ),
   ]
   for (const sentence of said) {
     expect(sentence).toMatch(/^\S.*\.$/)

@@ -151,6 +151,7 @@ export function practiceSentence({
   openedDays,
   hotHours,
   freezerAir,
+  clock: onClock,
   permits,
 }: Practice): string {
   const held = Object.values(permits).filter((variance) => variance !== null).length
@@ -167,6 +168,7 @@ export function practiceSentence({
     `untreated frozen fruit ${fruitDays} ${fruitDays === 1 ? 'day' : 'days'}`,
     `hot food ${hotHours} h`,
     `freezers at ${freezerAir} °C or under`.replace('-', '−'),
+    ...(onClock === 12 ? ['a 12 h clock'] : []),
     held === 0 ? 'no written permission' : `${held} written ${held === 1 ? 'permission' : 'permissions'}`,
   ]
     .join(', ')

@@ -1,7 +1,13 @@
 import { isJudged, ruleSets, type Rule } from '@logged-thermal/core'
 import { forceWord, lineName, ruleWords, sourceOf } from './limitWords'
 
-const readers = (['C', 'F'] as const).map((unit) => ({ scale: unit, zone: 'UTC', locale: 'en-GB' as const }))
+const readers = (['C', 'F'] as const).map((unit) => ({
+  scale: unit,
+  zone: 'UTC',
+  locale: 'en-GB' as const,
+  hours: 24 as const,
+  today: null,
+}))
 const printed = Object.values(ruleSets).flatMap((set) =>
   set.limits.map((limit) => [set.key, limit.key, limit] as const),
 )

@@ -2,7 +2,7 @@ import type { FieldProblem, Limit, DaysRule, Problem, Refusal, Shut } from '@log
 import { problemSentence } from './methodWords'
 import { fieldSentence, refusalSentence, shutSentence } from './refusalSentence'
 
-const reader = { scale: 'C' as const, zone: 'UTC', locale: 'en-GB' as const }
+const reader = { scale: 'C' as const, zone: 'UTC', locale: 'en-GB' as const, hours: 24 as const, today: null }
 const days = {
   rule: { kind: 'days', days: 7 },
   source: { document: 'Food code', section: '3-5', edition: '', confidence: 'high' },
@@ -148,7 +148,7 @@ function expectSentence(said: string): void {
   expect(said).not.toMatch(/\bsafe\b/i)
 }
 
-const READER = { scale: 'C' as const, zone: 'UTC', locale: 'en-GB' as const }
+const READER = { scale: 'C' as const, zone: 'UTC', locale: 'en-GB' as const, hours: 24 as const, today: null }
 
 describe('what was not taken', () => {
   it.each(Object.values(refusals).map((each) => [each[0].code, each] as const))(
@@ -225,10 +225,15 @@ describe('what is the matter with a method', () => {
 it('is read in the unit and on the clock of whoever reads it', () => {
   const begins = Date.UTC(2027, 2, 3, 8, 5)
   const early = (zone: string) =>
-    refusalSentence({ code: 'before it began', field: 'at', begins }, { scale: 'C', zone, locale: 'en-GB' })
+    refusalSentence(
+      { code: 'before it began', field: 'at', begins },
+      { scale: 'C', zone, locale: 'en-GB', hours: 24, today: null },
+    )
   expect(early('UTC')).toContain('it began at 08:05')
   expect(early('Asia/Kathmandu')).toContain('it began at 13:50')
   const shown = { code: 'bake not shown', field: 'body.bake.shownBy', batch: '62-1', why: 'not read' } as const
   expect(refusalSentence(shown, READER)).toContain('no probe read 90°C')
-  expect(refusalSentence(shown, { scale: 'F', zone: 'UTC', locale: 'en-GB' })).toContain('no probe read 194°F')
+  expect(refusalSentence(shown, { scale: 'F', zone: 'UTC', locale: 'en-GB', hours: 24, today: null })).toContain(
+    'no probe read 194°F',
+  )
 })

@@ -44,7 +44,7 @@ const reasons: { [C in ReceivingReason['code']]: [Extract<ReceivingReason, { cod
   'not looked at': [{ code: 'not looked at' }, 'good, or not'],
 }
 
-const READER = { scale: 'C' as const, zone: 'UTC', locale: 'en-GB' as const }
+const READER = { scale: 'C' as const, zone: 'UTC', locale: 'en-GB' as const, hours: 24 as const, today: null }
 
 it.each(Object.values(parts))('what may not go in says what helps: %o', (why, named) => {
   expect(partShutSentence(why, READER)).toContain(named)
@@ -56,7 +56,7 @@ it.each(Object.values(reasons))('what is wrong at the door says hold or refuse, 
 })
 
 it('says the figures of a reason in the unit of whoever reads it', () => {
-  const reader = { scale: 'F' as const, zone: 'UTC', locale: 'en-GB' as const }
+  const reader = { scale: 'F' as const, zone: 'UTC', locale: 'en-GB' as const, hours: 24 as const, today: null }
   expect(receivingSentence({ code: 'too warm', celsius: 9.5, level }, reader)).toContain('At 49.1° it is over 41°')
   expect(partShutSentence({ code: 'asks first', asks: 'lead decides' }, READER)).toContain('The lead decides first')
   expect(partShutSentence({ code: 'to discard', why: 'past its day' }, READER)).toBe('its time is up. Bin it.')

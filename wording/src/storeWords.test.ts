@@ -19,7 +19,7 @@ const levelAt = (side: Level['side'], level: Degrees): Level => ({
   celsius: level.c,
   limit: { rule: { kind: 'stay', side, level, grace: null } } as Level['limit'],
 })
-const reader = { scale: 'C' as const, zone: 'UTC', locale: 'en-GB' as const }
+const reader = { scale: 'C' as const, zone: 'UTC', locale: 'en-GB' as const, hours: 24 as const, today: null }
 const source = { document: 'Food Code', section: '3-501.17', edition: '2022', confidence: 'high' as const }
 const keep = { what: 'days' as const, count: 3, from: null, force: 'house' as const, source }
 const standing = (more: Partial<ItemStanding> = {}): ItemStanding => ({

@@ -24,7 +24,17 @@ import {
   type ReceivingReason,
   type Level,
 } from '@logged-thermal/core'
-import { clock, clockWithSeconds, dayName, degrees, levelDegrees, limitDegreesOf, span, type Reader } from './figures'
+import {
+  clock,
+  timeOfDay,
+  clockWithSeconds,
+  dayName,
+  degrees,
+  levelDegrees,
+  limitDegreesOf,
+  span,
+  type Reader,
+} from './figures'
 
 export const holdingWord: Record<HoldingKind, string> = {
   refrigerator: 'Refrigerator',
@@ -137,7 +147,7 @@ export function itemSentence(item: ItemState, standing: ItemStanding, reader: Re
     case 'undated':
       return 'Nobody knows its date: it goes to discard.'
     case 'past its day':
-      return `Ran out ${wall?.keep?.what === 'hours' && wall.until ? `at ${clock(wall.until, reader)}` : 'at the end of'} ${dayName(wall?.lastDay ?? '', reader)}. ${setBy(standing)}.`
+      return `Ran out ${wall?.keep?.what === 'hours' && wall.until ? `at ${timeOfDay(wall.until, reader)}` : 'at the end of'} ${dayName(wall?.lastDay ?? '', reader)}. ${setBy(standing)}.`
     case 'time up':
       return timeUp
         ? `Out since ${clock(timeUp.since, reader)}: its time without cold ended at ${clock(timeUp.at, reader)}.`
@@ -174,7 +184,7 @@ function wentOutSentence(item: ItemState, reader: Reader): string {
   const out = wentOutOf(item).map(({ at, value }) => {
     const { measure } = value
     const where = 'part' in value ? 'into a batch' : 'then' in value ? String(value.then) : 'out'
-    return `${measureWords(measure)} ${where} at ${clock(at, reader)} ${dayName(dayOf(at, reader.zone), reader)}`
+    return `${measureWords(measure)} ${where} at ${timeOfDay(at, reader)} ${dayName(dayOf(at, reader.zone), reader)}`
   })
   return `It went out against a hold or a limit: ${out.join('; ')}. The lead answers for it.`
 }
@@ -224,7 +234,8 @@ export function lagSentence(
   const [was, is] = [from, air].map((celsius) => degrees(celsius, reader, 'under'))
   const line = levelDegrees(level, reader)
   const days = [earliest, latest].map((at) => dayOf(at, reader.zone))
-  const until = days[0] === days[1] ? clock(latest, reader) : `${clock(latest, reader)} ${dayName(days[1]!, reader)}`
+  const until =
+    days[0] === days[1] ? timeOfDay(latest, reader) : `${timeOfDay(latest, reader)} ${dayName(days[1]!, reader)}`
   const weighed = measureWords({ value: Math.round(grams), unit: 'g' })
   const mass = assumed ? `each, taken as ${weighed},` : weighed
   return `Thermal lag, which proves nothing: the core of ${mass} at ${was}, left in ${is}, passes ${line} between about ${clock(earliest, reader)} and ${until}.`

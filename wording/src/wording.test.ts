@@ -3,7 +3,13 @@ import { clock, dayName, degrees, largeSpan, limitDegrees, limitDegreesOf, span 
 import { limitTitle, sourceLine } from './limitWords'
 import { refusalSentence } from './refusalSentence'
 
-const celsius = { scale: 'C' as const, zone: 'Europe/London', locale: 'en-GB' as const }
+const celsius = {
+  scale: 'C' as const,
+  zone: 'Europe/London',
+  locale: 'en-GB' as const,
+  hours: 24 as const,
+  today: null,
+}
 const fahrenheit = { ...celsius, scale: 'F' as const }
 
 describe('figures', () => {

@@ -58,10 +58,14 @@ const ASKED_FOR = 30 * MINUTE
 /** A last look this long before a gate leaves time to act. */
 const BEFORE_GATE = 10 * MINUTE
 
-/** What hands do at once: a hold stands beside it, and never in its place. */
-const HANDS: readonly Attention['kind'][] = ['rescue', 'lost', 'mark', 'serve']
+/** What asks for no hands at any time: on hold, it waits for the lead instead. */
+const CALM: readonly Attention['kind'][] = ['keep', 'use today', 'decide']
 
-/** The one thing this batch asks for now. */
+/** A rescue is pressing when its last moment is this near, ms; so is a reading when its gate is. */
+const PRESSING_RESCUE = 30 * MINUTE
+const PRESSING_READING = 15 * MINUTE
+
+/** The one thing this batch asks for now. A hold is a flag beside it (`isHeld`): what has a time is asked for as before. */
 export function attention(
   batch: BatchState,
   findings: readonly Finding[],
@@ -80,7 +84,21 @@ export function attention(
     const calm = ['keep', 'use today'].includes(asks.kind)
     return answer && calm ? { kind: 'decide', finding: answer } : asks
   }
-  return HANDS.includes(asks.kind) || (asks.kind === 'read' && asks.at <= now) ? asks : { kind: 'held' }
+  return CALM.includes(asks.kind) ? { kind: 'held' } : asks
+}
+
+/** Whether acting within the next minutes changes the outcome: a rescue, a reading before its gate, a pot on the heat. */
+export function isPressing(asks: Attention, now: Instant): boolean {
+  switch (asks.kind) {
+    case 'rescue':
+      return asks.by - now <= PRESSING_RESCUE
+    case 'read': {
+      const { deadline } = asks.finding
+      return asks.at + MINUTE <= now && (deadline === null || (deadline > now && deadline - now <= PRESSING_READING))
+    }
+    default:
+      return false
+  }
 }
 
 /** What the lead answers for: a gate that is not proven, else whatever binds. */
@@ -167,31 +185,39 @@ export function floorOf(findings: readonly Finding[]): Finding | null {
   )
 }
 
-/** The order of the Line: what needs hands first. Lower is more urgent; within a kind, the earlier instant. */
+/**
+ * The order of the Line: what needs hands first. Lower is more urgent; within a rank, the gate that a hand can still change
+ * and that is nearest, however late its reading is.
+ */
 export function urgency(asks: Attention, now: Instant): number {
   const within = (rank: number, at: Instant) => rank + 0.5 + Math.atan((at - now) / HOUR) / Math.PI
   switch (asks.kind) {
     case 'rescue':
-    case 'lost':
-      return within(0, asks.by)
-    case 'discard':
-      return within(1, asks.finding.deadline ?? now)
+      return within(isPressing(asks, now) ? 0 : 1, asks.by)
     case 'mark':
-      return within(2, now)
-    case 'read':
-      return within(2, asks.at)
+      return within(1, now)
     case 'serve':
-      return within(2, asks.by)
-    case 'decide':
+      return within(1, asks.by)
+    case 'read': {
+      const { deadline } = asks.finding
+      // A gate that has passed unread is not changed any more by reading it: it stands with what is due later.
+      const passed = deadline !== null && deadline <= now
+      return within(asks.at <= now && !passed ? 1 : 2, deadline === null || passed ? Math.max(asks.at, now) : deadline)
+    }
+    case 'discard':
       return within(3, asks.finding.deadline ?? now)
-    case 'use today':
+    case 'lost':
+      return within(4, asks.by)
+    case 'decide':
       return within(4, asks.finding.deadline ?? now)
+    case 'use today':
+      return within(5, asks.finding.deadline ?? now)
     case 'held':
-      return 5
+      return 6
     case 'keep':
-      return within(6, asks.finding?.deadline ?? now)
+      return within(7, asks.finding?.deadline ?? now)
     case 'closed':
-      return 7
+      return 8
   }
 }
 

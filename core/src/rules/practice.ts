@@ -1,6 +1,9 @@
 import type { Day } from '../ground/zone'
 import type { Source, Variance } from './source'
 
+/** A clock of two times twelve hours, or of twenty-four. */
+export type ClockHours = 12 | 24
+
 /** How the house works beside its limits: versioned and signed with them. */
 export interface Practice {
   /** It serves highly susceptible people: no raw egg, and pasteurized egg wherever more than one is combined. */
@@ -21,6 +24,8 @@ export interface Practice {
   rounds: string[]
   /** When the list of what ends at midnight is shown, 'HH:MM'. */
   closing: string
+  /** How it writes a time of day. Left out: on a 24 h clock. */
+  clock?: ClockHours
   /** Whose last day passes on to what they go into: ready-to-eat parts, or every part. */
   partsPassOn: 'ready to eat' | 'every part'
   /** An opened package of no printed limit is kept so many days, the day of opening being day 1. */

@@ -64,7 +64,7 @@ export class PinsController {
       throw new Problem(
         403,
         'not yours',
-        refusalSentence(outcome.refusal, { scale: 'C', zone: 'UTC', locale: 'en-GB' }),
+        refusalSentence(outcome.refusal, { scale: 'C', zone: 'UTC', locale: 'en-GB', hours: 24, today: null }),
         'signer',
       )
     await this.pins.change(kitchenId, person, next)

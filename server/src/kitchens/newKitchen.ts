@@ -108,6 +108,6 @@ export async function append(scope: KitchenScope, kitchenId: Id, lead: Id, claim
   const refused = outcomes!.find(({ outcome }) => outcome === 'refused')
   if (refused?.outcome === 'refused')
     throw new Error(
-      `the new kitchen was refused: ${refusalSentence(refused.refusal, { scale: 'C', zone: 'UTC', locale: 'en-GB' })}`,
+      `the new kitchen was refused: ${refusalSentence(refused.refusal, { scale: 'C', zone: 'UTC', locale: 'en-GB', hours: 24, today: null })}`,
     )
 }

@@ -1,6 +1,6 @@
 import { create } from 'qrcode'
 import { dayOf, itemWalls, type ItemState, type Level } from '@logged-thermal/core'
-import { clock, dayName, heatStatusWord, levelDegrees, measureWords, type Reader } from '@logged-thermal/wording'
+import { timeOfDay, dayName, heatStatusWord, levelDegrees, measureWords, type Reader } from '@logged-thermal/wording'
 
 /** What stands on a label beside the item itself. */
 export interface LabelFacts {
@@ -31,11 +31,11 @@ export function labelArt(facts: LabelFacts, { width, height }: Size): string {
   const bar = Math.round(h * 0.3)
   const code = Math.min(h - bar - 36, Math.round(w * 0.27))
   const room = w - code - 66
-  const made = `${item.code} · made ${dayName(dayOf(item.made, reader.zone), reader)} ${clock(item.made, reader)} · ${initials}`
+  const made = `${item.code} · made ${dayName(dayOf(item.made, reader.zone), reader)} ${timeOfDay(item.made, reader)} · ${initials}`
   const ready =
     item.ready === null
       ? ''
-      : `ready ${dayName(dayOf(item.ready, reader.zone), reader)} ${clock(item.ready, reader)} · `
+      : `ready ${dayName(dayOf(item.ready, reader.zone), reader)} ${timeOfDay(item.ready, reader)} · `
   const allergens = item.facts.allergens.length ? item.facts.allergens.join(', ') : 'no named allergen'
   const unknown = item.facts.unknown.length ? ` · unknown: ${item.facts.unknown.join(', ')}` : ''
   const letters = (size: number, bold: boolean) => Math.floor(room / (size * (bold ? BOLD_LETTER : LETTER)))
@@ -77,7 +77,7 @@ function dateOf(item: ItemState, reader: Reader): { small: string; big: string }
   if (!wall) return { small: 'no date:', big: 'DISCARD' }
   if (wall.lastDay === null) return { small: 'frozen, once thawed', big: `${wall.daysLeft} days` }
   return wall.keep?.what === 'hours' && wall.until !== null
-    ? { small: 'bin at', big: `${clock(wall.until, reader)} ${dayName(dayOf(wall.until, zone), reader)}` }
+    ? { small: 'bin at', big: `${timeOfDay(wall.until, reader)} ${dayName(dayOf(wall.until, zone), reader)}` }
     : { small: 'bin at the end of', big: `${dayName(wall.lastDay, reader)} ${wall.lastDay.slice(0, 4)}` }
 }
 

@@ -111,7 +111,7 @@ async function factsOf(
   const people = await em.find(Person, { kitchenId })
   const now = clock.now()
   const { limits } = await held.judgedBy(em, kitchenId, now)
-  const reader = readerOf(kitchen)
+  const reader = readerOf(kitchen, limits.practice.clock ?? 24)
   return items.map((item) => ({
     item,
     address: `${address}/store/item/${item.id}`,

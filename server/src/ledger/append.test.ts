@@ -117,3 +117,23 @@ it('says which part is to blame while it is not ready', async () => {
     await owner.end()
   }
 }, 30_000)
+
+it('says that the disk is full, writes nothing then, and takes the same post once there is room', async () => {
+  const owner = new Client({ connectionString: OWNER_URL() })
+  await owner.connect()
+  const claims = [kitchen.reading(batch, 33)]
+  try {
+    // What PostgreSQL raises where it cannot extend a file.
+    await owner.query(`create function no_room() returns trigger language plpgsql as
+      $$ begin raise exception 'could not extend file: No space left on device' using errcode = '53100'; end $$`)
+    await owner.query('create trigger no_room before insert on entry for each row execute function no_room()')
+    const full = await kitchen.post(claims)
+    expect(full.status).toBe(507)
+    expect(full.body).toMatchObject({ code: 'disk full' })
+  } finally {
+    await owner.query('drop trigger if exists no_room on entry')
+    await owner.query('drop function if exists no_room()')
+    await owner.end()
+  }
+  expect(said(await append(claims))).toEqual(['accepted'])
+})

@@ -1,7 +1,7 @@
 import { Body, Controller, Get, HttpCode, Param, ParseIntPipe, Post } from '@nestjs/common'
 import { ApiOperation, ApiTags } from '@nestjs/swagger'
 import { EntityManager } from '@mikro-orm/postgresql'
-import type { Appended, Id, Refusal, TemperatureScale } from '@logged-thermal/core'
+import type { Appended, ClockHours, Id, Refusal, TemperatureScale } from '@logged-thermal/core'
 import { refusalSentence, type Reader } from '@logged-thermal/wording'
 import { Metrics } from '../metrics/metrics'
 import { Kitchen } from '../people/kitchen.entity'
@@ -37,7 +37,7 @@ export class EntriesController {
   })
   async post(
     @OfShift() shift: Shift,
-    @Body() { sentAt, entries, signer, pin, scale }: PostEntriesDto,
+    @Body() { sentAt, entries, signer, pin, scale, hours }: PostEntriesDto,
   ): Promise<Answer['Posted']> {
     const arrived = clock.now()
     const { kitchenId, personId: postedBy } = shift
@@ -51,7 +51,7 @@ export class EntriesController {
       this.metrics.entries.inc({ outcome: each.outcome })
       if (each.outcome === 'refused') {
         this.metrics.refusals.inc({ code: each.refusal.code })
-        reader ??= await this.readerIn(kitchenId, scale)
+        reader ??= await this.readerIn(kitchenId, scale, hours)
         results.push(refused(each, reader))
       } else results.push(each)
     }
@@ -68,8 +68,8 @@ export class EntriesController {
   }
 
   /** Who reads the refusals: as the tablet says, else as people of this kitchen read figures. */
-  private async readerIn(id: Id, scale: TemperatureScale | undefined): Promise<Reader> {
-    const reader = readerOf(await this.em.fork().findOneOrFail(Kitchen, { id }))
+  private async readerIn(id: Id, scale: TemperatureScale | undefined, hours: ClockHours = 24): Promise<Reader> {
+    const reader = readerOf(await this.em.fork().findOneOrFail(Kitchen, { id }), hours)
     return { ...reader, scale: scale ?? reader.scale }
   }
 }

@@ -20,5 +20,7 @@ export async function enterAsInstallation<K extends Kind>(
   const [outcomes] = await scope.inKitchen(kitchen, (em) => appendGroup(em, [readPost(post)]))
   const [outcome] = outcomes!
   if (outcome?.outcome === 'refused')
-    throw new Error(refusalSentence(outcome.refusal, { scale: 'C', zone: 'UTC', locale: 'en-GB' }))
+    throw new Error(
+      refusalSentence(outcome.refusal, { scale: 'C', zone: 'UTC', locale: 'en-GB', hours: 24, today: null }),
+    )
 }

@@ -1,5 +1,5 @@
 import { ApiProperty, ApiPropertyOptional } from '@nestjs/swagger'
-import type { TemperatureScale } from '@logged-thermal/core'
+import type { ClockHours, TemperatureScale } from '@logged-thermal/core'
 import {
   ArrayMaxSize,
   ArrayMinSize,
@@ -48,4 +48,9 @@ export class PostEntriesDto {
   @IsOptional()
   @IsIn(['C', 'F'], { message: '"scale" has to be C or F.' })
   scale?: TemperatureScale
+
+  @ApiPropertyOptional({ enum: [12, 24], description: 'On which clock refusals are read; of 24 hours, if left out' })
+  @IsOptional()
+  @IsIn([12, 24], { message: '"hours" has to be 12 or 24.' })
+  hours?: ClockHours
 }

@@ -132,7 +132,10 @@ export class StoreController {
   @Header('Content-Disposition', 'attachment; filename="stock.csv"')
   async stock(@OfShift() { kitchenId }: Shift) {
     const stock = await this.scope.asOfOneMoment(kitchenId, async (em) => ({
-      reader: readerOf(await em.findOneOrFail(Kitchen, { id: kitchenId })),
+      reader: readerOf(
+        await em.findOneOrFail(Kitchen, { id: kitchenId }),
+        (await this.held.judgedBy(em, kitchenId, clock.now())).limits.practice.clock ?? 24,
+      ),
       cards: (await this.held.items(em, kitchenId)).map(({ card }) => card),
       units: (await this.held.units(em, kitchenId)).map(({ id, name }) => ({ id, name })),
     }))

@@ -22,13 +22,15 @@ export async function keepCertificate(server: Server, { authority, host, port, a
   here.port = String(port + 1)
   const install = await installServer(root, address, here.origin)
   await new Promise<void>((ready, failed) => install.once('error', failed).listen(port + 1, host, ready))
-  const renewing = setInterval(() => {
-    void certificatesIn(authority.folder, authority.names, clock.now()).then(({ cert, key }) =>
-      server.setSecureContext({ cert: readFileSync(cert), key: readFileSync(key) }),
-    )
-  }, DAY / 2)
+  const renewing = setInterval(() => void renew(server, authority), DAY / 2)
   return () => {
     clearInterval(renewing)
     install.close()
   }
+}
+
+/** Connections from now on get the certificate that is current now; open ones go on. */
+export async function renew(server: Server, { folder, names }: NonNullable<Config['authority']>): Promise<void> {
+  const { cert, key } = await certificatesIn(folder, names, clock.now())
+  server.setSecureContext({ cert: readFileSync(cert), key: readFileSync(key) })
 }

@@ -39,7 +39,7 @@ export function verify(scope: KitchenScope, kitchenId: Id, { seals, role }: Witn
     })
     const roles = new Map(people.map((person) => [person.id, person.role]))
     const chain = new StoredChain()
-    const again = new Readmission({ id: kitchenId, limits: kitchen!.limits }, readerOf(kitchen!), roles)
+    const again = new Readmission({ id: kitchenId, limits: kitchen!.limits }, readerOf(kitchen!, 24), roles)
     const subjects = await subjectsFound(em, kitchenId)
     const unfound: Fault[] = []
     for (;;) {

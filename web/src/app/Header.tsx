@@ -1,40 +1,101 @@
 import { useState, type ReactNode } from 'react'
-import { Link, useLocation } from 'react-router'
-import { actionWord, clock, span, type Reader } from '@logged-thermal/wording'
-import { Key } from '../parts/Key'
+import { Link, useLocation, useNavigate } from 'react-router'
+import { isPressing } from '@logged-thermal/core'
+import { actionWord, clock, shell, span } from '@logged-thermal/wording'
+import { Key } from '../kit/Key'
+import { HelpKey } from './Help'
 import { useHand, useJudged, useLine } from './kitchen'
-import { useNow, useTold } from './now'
+import { useAsOf, useNow, useTold } from './now'
+import { PersonMenu } from './PersonMenu'
+import { places, type PlaceKey } from './places'
+import { SearchKey } from './Search'
 import { isUnsent } from './sender'
-import { PeopleSheet } from './PeopleSheet'
 import { useAppSelector } from './store'
+import { useSay } from './useSay'
+import styles from './header.module.css'
+
+interface Props {
+  place: PlaceKey
+  keys: ReactNode
+  seconds: boolean
+  children: ReactNode
+}
 
 /** A view's sentence, what is still kept on this tablet, who is logging, and the kitchen's clock. */
-export function Header({ children, seconds = false }: { children: ReactNode; seconds?: boolean }) {
-  const { person, reader, open } = useHand(useLine())
-  const [choosing, setChoosing] = useState(false)
+export function Header({ place, keys, seconds, children }: Props) {
   return (
-    <header className="head">
+    <header className={styles.head}>
+      <Back place={place} />
       {children}
+      {keys}
       <RescueNear />
       <SetBack />
       <Kept />
-      {open && (
-        <Key look="quiet" className="logging-as" onClick={() => setChoosing(true)}>
-          <small>logging as</small>
-          {person?.name ?? 'tap your name'}
-        </Key>
-      )}
-      <WallClock reader={reader} seconds={seconds} />
-      <PeopleSheet open={choosing} onClose={() => setChoosing(false)} />
+      <div className={styles.tools}>
+        <SearchKey className={styles.find} />
+        <HelpKey />
+      </div>
+      <Person />
+      <WallClock seconds={seconds} />
     </header>
   )
 }
 
-/** The kitchen's clock. */
-function WallClock({ reader, seconds }: { reader: Reader; seconds: boolean }) {
-  const now = useNow()
+/** From what lies under another view, back to that. */
+function Back({ place }: { place: PlaceKey }) {
+  const say = useSay(shell)
+  const { under } = places[place]
+  if (!under) return null
+  const { path, name } = places[under]
   return (
-    <time className="clock" dateTime={new Date(now).toISOString()}>
+    <Link className={styles.back} to={path} aria-label={say('back', { place: name })}>
+      <svg width="16" height="26" viewBox="0 0 16 26" aria-hidden="true">
+        <path d="M14 2L3 13L14 24" fill="none" stroke="currentColor" strokeWidth="4" />
+      </svg>
+    </Link>
+  )
+}
+
+/** Who logs here. Tapped: another name, and what belongs to the person and the tablet. */
+function Person() {
+  const say = useSay(shell)
+  const { person, open } = useHand(useLine())
+  const navigate = useNavigate()
+  const [choosing, setChoosing] = useState(false)
+  return (
+    <>
+      <Key
+        look={open ? 'quiet' : 'outlined'}
+        className={styles.loggingAs}
+        onClick={() => (open ? setChoosing(true) : void navigate('/login'))}
+      >
+        <small>{open ? say('loggingAs') : say('locked')}</small>
+        {open ? <PersonName name={person?.name ?? say('tapName')} /> : say('openShift')}
+      </Key>
+      <PersonMenu open={choosing} onClose={() => setChoosing(false)} />
+    </>
+  )
+}
+
+/** On a phone the first letters do. */
+function PersonName({ name }: { name: string }) {
+  const letters = name.split(' ').map((part) => part.charAt(0))
+  return (
+    <>
+      <span className={styles.name}>{name}</span>
+      <span className={styles.letters} aria-hidden>
+        {letters.join('')}
+      </span>
+    </>
+  )
+}
+
+/** The kitchen's clock. */
+function WallClock({ seconds }: { seconds: boolean }) {
+  const now = useNow()
+  const { reader } = useHand(useLine())
+  return (
+    <time className={styles.clock} dateTime={new Date(now).toISOString()}>
       {clock(now, reader)}
       {seconds && <small>:{String(Math.floor(now / 1000) % 60).padStart(2, '0')}</small>}
     </time>
@@ -50,14 +111,13 @@ function RescueNear() {
 function RescueBlock() {
   const line = useLine()
   const { reader } = useHand(line)
-  const first = useJudged(line).find(({ asks }) => asks.kind === 'rescue')
-  const by = first?.asks.kind === 'rescue' ? first.asks.by : 0
-  const left = useTold((now) => span(Math.max(0, by - now)))
+  const judged = useJudged(line)
+  const first = useAsOf((now) => judged.find(({ asks }) => asks.kind === 'rescue' && isPressing(asks, now)))
   if (first?.asks.kind !== 'rescue') return null
   const { batch, asks } = first
   return (
-    <Link className="rescue-near" to={`/bench/${batch.id}`}>
-      <strong>{left}</strong>
+    <Link className={styles.rescue} to={`/bench/${batch.id}`}>
+      <Left by={asks.by} />
       <span>
         {batch.method.name}
         <small>
@@ -68,12 +128,16 @@ function RescueBlock() {
   )
 }
 
+function Left({ by }: { by: number }) {
+  return <strong>{useTold((now) => span(Math.max(0, by - now)))}</strong>
+}
+
 /** What only the tablets can tell: that the server has lost, or been given, another logbook. */
 function SetBack() {
   const setBack = useAppSelector(({ connection }) => connection.setBack)
   if (!setBack) return null
   return (
-    <p className="kept" role="alert">
+    <p className={styles.kept} role="alert">
       <strong>The logbook is not the one that this tablet saw.</strong> It saw entry {setBack.seen}, and now it ends at{' '}
       {setBack.ends} or goes otherwise. Tell the food-safety lead.
     </p>
@@ -85,7 +149,7 @@ function Kept() {
   const there = useAppSelector(({ connection }) => connection.there)
   if (there) return null
   return (
-    <p className="kept" role="status">
+    <p className={styles.kept} role="status">
       {unsent > 0 ? (
         <strong>{unsent === 1 ? '1 entry kept here.' : `${unsent} entries kept here.`}</strong>
       ) : (

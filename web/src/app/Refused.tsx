@@ -2,7 +2,8 @@ import { v7 as uuid } from 'uuid'
 import type { AnyClaim, Kind, SubjectType } from '@logged-thermal/core'
 import { outbox, type Waiting } from './outbox'
 import { useAppDispatch, useAppSelector } from './store'
-import { Key } from '../parts/Key'
+import { Key } from '../kit/Key'
+import { Notice } from '../kit/Notice'
 
 /** What is entered from a batch's Bench and is about something else. */
 const BESIDES: readonly SubjectType[] = ['lot', 'item']
@@ -46,24 +47,27 @@ function One({ waiting: { claim, refusal } }: { waiting: Waiting }) {
       ? `${claim.body.typed.value}°${claim.body.typed.unit}`
       : claim.kind.replaceAll('-', ' ')
   return (
-    <div className="refused" role="alert">
-      <strong>{what} is not recorded.</strong>
+    <Notice
+      title={`${what} is not recorded.`}
+      keys={
+        <>
+          {STOOD_AGAINST.includes(refusal.code) && HAPPENS.includes(claim.kind) && (
+            <Key look="primary" onClick={() => settle(asHappened(claim))}>
+              It has happened
+            </Key>
+          )}
+          {refusal.code === 'ahead of clock' && (
+            <Key look="primary" onClick={asNow}>
+              It was now
+            </Key>
+          )}
+          <Key look="outlined" onClick={() => settle(null)}>
+            Drop it
+          </Key>
+        </>
+      }
+    >
       <p>{refusal.sentence}</p>
-      <div className="keys">
-        {STOOD_AGAINST.includes(refusal.code) && HAPPENS.includes(claim.kind) && (
-          <Key look="primary" onClick={() => settle(asHappened(claim))}>
-            It has happened
-          </Key>
-        )}
-        {refusal.code === 'ahead of clock' && (
-          <Key look="primary" onClick={asNow}>
-            It was now
-          </Key>
-        )}
-        <Key look="outlined" onClick={() => settle(null)}>
-          Drop it
-        </Key>
-      </div>
-    </div>
+    </Notice>
   )
 }

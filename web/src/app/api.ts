@@ -21,6 +21,7 @@ import type {
   SealedEntry,
   ShownBake,
   Standing,
+  ClockHours,
   TemperatureScale,
 } from '@logged-thermal/core'
 import { isOfOtherBuild, otherBuildServed } from './build'
@@ -93,6 +94,7 @@ export interface SignedPost {
   signer: Id
   pin: string
   scale: TemperatureScale
+  hours: ClockHours
 }
 
 const fetched = fetchBaseQuery({ baseUrl: '/api', timeout: 10_000 })
@@ -203,10 +205,10 @@ export const api = createApi({
     }),
     /** What only the lead may do: sent at once with the lead's PIN, never kept for later. */
     postSigned: build.mutation<{ results: PostResult[] }, SignedPost>({
-      query: ({ claim, signer, pin, scale }) => ({
+      query: ({ claim, signer, pin, scale, hours }) => ({
         url: 'entries',
         method: 'POST',
-        body: { sentAt: claim.madeAt, entries: [claim], signer, pin, scale },
+        body: { sentAt: claim.madeAt, entries: [claim], signer, pin, scale, hours },
       }),
     }),
   }),

@@ -3,6 +3,8 @@ import { createSelector } from '@reduxjs/toolkit'
 import isSame from 'fast-deep-equal'
 import {
   attention,
+  dayOf,
+  limitsAt,
   forecastOf,
   isUnitKind,
   batchStanding,
@@ -155,7 +157,10 @@ export function useHand(line: LineData | null): Hand {
   const { instrument } = tablet
   const scale: TemperatureScale = (person && tablet.units[person.id]) || (line?.kitchen.unit ?? 'C')
   const zone = line?.kitchen.zone ?? 'UTC'
-  const reader = useMemo((): Reader => ({ scale, zone, locale: 'en-GB' }), [scale, zone])
+  const versions = line?.limits?.versions
+  const hours = useAsOf((now) => limitsAt(versions ?? [], now)?.practice.clock ?? 24)
+  const today = useAsOf((now) => dayOf(now, zone))
+  const reader = useMemo((): Reader => ({ scale, zone, locale: 'en-GB', hours, today }), [scale, zone, hours, today])
   return {
     person,
     instrument: instrument === 'first' ? first : (line?.instruments.find(({ id }) => id === instrument.id) ?? null),

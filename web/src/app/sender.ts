@@ -1,5 +1,6 @@
 import { useEffect } from 'react'
 import { useStore } from 'react-redux'
+import { limitsAt } from '@logged-thermal/core'
 import { api, type PostResult } from './api'
 import { isOfOtherBuild, otherBuildServed } from './build'
 import { clockTold } from './clock'
@@ -62,14 +63,15 @@ async function send(store: Store): Promise<boolean> {
   sending = true
   try {
     const askedAt = Date.now()
-    const { connection: clock, tablet } = store.getState()
+    const { connection: clock, line, tablet } = store.getState()
     const sentAt = askedAt + clock.offsetMs
     // Refusals come back as whoever entered the first of them reads.
     const scale = tablet.units[entries[0]!.by]
+    const hours = limitsAt(line?.limits?.versions ?? [], sentAt)?.practice.clock
     const response = await fetch('/api/entries', {
       method: 'POST',
       headers: { 'Content-Type': 'application/json' },
-      body: JSON.stringify({ sentAt, entries, scale }),
+      body: JSON.stringify({ sentAt, entries, scale, hours }),
     })
     if (isOfOtherBuild(response.headers)) store.dispatch(otherBuildServed())
     if (response.status === 401) store.dispatch(api.util.invalidateTags(['shift']))

@@ -6,6 +6,7 @@ import { connection } from './connection'
 import { heard } from './heard'
 import { justMade } from './justMade'
 import { outbox } from './outbox'
+import { overlay } from './overlay'
 import { keep, tablet } from './tablet'
 
 export function makeStore() {
@@ -17,6 +18,7 @@ export function makeStore() {
       justMade: justMade.reducer,
       line: heard,
       outbox: outbox.reducer,
+      overlay: overlay.reducer,
       tablet: tablet.reducer,
     },
     middleware: (defaults) => defaults().concat(api.middleware),

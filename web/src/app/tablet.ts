@@ -14,6 +14,8 @@ export interface Tablet {
   theme: 'day' | 'night'
   /** How loud it says that a floor or a ceiling is reached. */
   loudness: Loudness
+  /** The first-shift tour: not offered yet, under way at a step, or left. */
+  tour: 'offered' | number | 'left'
 }
 
 export type Loudness = 'off' | 'soft' | 'firm'
@@ -21,7 +23,15 @@ export type Loudness = 'off' | 'soft' | 'firm'
 const KEPT = 'logged-thermal tablet'
 
 function load(): Tablet {
-  const fresh: Tablet = { device: uuid(), person: null, instrument: 'first', units: {}, theme: 'day', loudness: 'soft' }
+  const fresh: Tablet = {
+    device: uuid(),
+    person: null,
+    instrument: 'first',
+    units: {},
+    theme: 'day',
+    loudness: 'soft',
+    tour: 'offered',
+  }
   try {
     return { ...fresh, ...(JSON.parse(localStorage.getItem(KEPT) ?? '{}') as Partial<Tablet>) }
   } catch {
@@ -44,6 +54,12 @@ export const tablet = createSlice({
     },
     loudnessTurned: (state) => {
       state.loudness = ({ off: 'soft', soft: 'firm', firm: 'off' } as const)[state.loudness]
+    },
+    tourAsked: (state) => {
+      state.tour = 0
+    },
+    tourAt: (state, { payload }: PayloadAction<number | 'left'>) => {
+      state.tour = payload
     },
     themeSwitched: (state) => {
       state.theme = state.theme === 'day' ? 'night' : 'day'

@@ -2,8 +2,11 @@ import { useState } from 'react'
 import { acidityResult, batchStanding, type AcidityMeasure, type BatchState, type Finding } from '@logged-thermal/core'
 import { aciditySentence, clock, type Reader } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
-import { Key } from '../parts/Key'
-import { Sheet } from '../parts/Sheet'
+import { Field } from '../kit/Field'
+import { Key } from '../kit/Key'
+import { Sheet } from '../kit/Sheet'
+import { FieldRow } from '../kit/FieldRow'
+import styles from './addSheet.module.css'
 
 interface Props {
   batch: BatchState
@@ -33,14 +36,12 @@ export function AciditySheet({ batch, findings, open, onClose, reader, mayWrite 
   const finished = batchStanding(findings) === 'proven'
   const { acidity } = batch.terms
   const field = (key: Field, name: string) => (
-    <label className="form-field">
-      {name}
-      <input
-        inputMode={key === 'meter' ? 'text' : 'decimal'}
-        value={typed[key]}
-        onChange={({ target }) => setTyped({ ...typed, [key]: target.value })}
-      />
-    </label>
+    <Field
+      label={name}
+      value={typed[key]}
+      mode={key === 'meter' ? 'text' : 'decimal'}
+      onValue={(value) => setTyped({ ...typed, [key]: value })}
+    />
   )
   const log = () => {
     const measure = measureOf(typed)
@@ -50,16 +51,16 @@ export function AciditySheet({ batch, findings, open, onClose, reader, mayWrite 
   }
   return (
     <Sheet open={open} onClose={onClose} title="Does it need temperature control?">
-      <div className="add-sheet">
+      <div className={styles.addSheet}>
         <section aria-label="Measured">
-          <div className="field-row">
+          <FieldRow>
             {field('ph', 'pH of the product')}
             {field('tolerance', 'Right to, pH either way')}
             {field('low', 'Meter in buffer 4.01')}
             {field('high', 'Meter in buffer 7.00')}
             {field('water', 'Water activity, where known')}
             {field('meter', 'Which meter')}
-          </div>
+          </FieldRow>
           {wrong && <p role="alert">{wrong}</p>}
           <Key look="primary" disabled={!mayWrite} onClick={log}>
             Log it

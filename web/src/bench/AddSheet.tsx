@@ -13,11 +13,12 @@ import { useEnter } from '../app/enter'
 import { useLine } from '../app/kitchen'
 import { LotKeys } from '../eggs/LotKeys'
 import { eggLots } from '../eggs/eggLots'
-import { Key } from '../parts/Key'
-import { NumberPad } from '../parts/NumberPad'
-import { Sheet } from '../parts/Sheet'
+import { Field } from '../kit/Field'
+import { Key } from '../kit/Key'
+import { NumberPad } from '../kit/NumberPad'
+import { Sheet } from '../kit/Sheet'
 import { useMethodOf } from '../app/instructions'
-import './addSheet.css'
+import styles from './addSheet.module.css'
 
 /** What often goes in after the heat, beside what the method names. */
 const OFTEN = ['butter', 'spirit', 'spice', 'berry-puree', 'cream-36', 'lemon-juice', 'yolk', 'egg']
@@ -72,18 +73,17 @@ export function AddSheet({ batch, step, open, onClose }: Props) {
   }
   return (
     <Sheet open={open} onClose={close} title="What goes in now?">
-      <div className="add-sheet">
+      <div className={styles.addSheet}>
         <section aria-label="What">
-          <label className="form-field">
-            <span className="visually-hidden">Find an ingredient</span>
-            <input
-              type="search"
-              placeholder="Find another"
-              value={wanted}
-              onChange={({ target }) => setWanted(target.value)}
-            />
-          </label>
-          <div className="add-what" role="group" aria-label="Ingredients">
+          <Field
+            label="Find an ingredient"
+            quietly
+            value={wanted}
+            mode="search"
+            placeholder="Find another"
+            onValue={setWanted}
+          />
+          <div className={styles.addWhat} role="group" aria-label="Ingredients">
             {offered.flatMap((key) => {
               const food = catalogue[key]
               return food
@@ -102,7 +102,7 @@ export function AddSheet({ batch, step, open, onClose }: Props) {
           </div>
           {chosen && (
             <>
-              <div className="add-what" role="group" aria-label="In what state">
+              <div className={styles.addWhat} role="group" aria-label="In what state">
                 {states.map((each) => (
                   <Key
                     key={each}
@@ -121,7 +121,7 @@ export function AddSheet({ batch, step, open, onClose }: Props) {
                 <LotKeys lots={pasteurized} rule="pasteurized" chosen={lot} onChoose={setLot} />
               ) : state === 'treated' && isFrozenFruit(chosen) ? (
                 <>
-                  <div className="add-what" role="group" aria-label="Which treated lot">
+                  <div className={styles.addWhat} role="group" aria-label="Which treated lot">
                     {treated.map(({ id, code, treatment }) => (
                       <Key
                         key={id}
@@ -137,13 +137,10 @@ export function AddSheet({ batch, step, open, onClose }: Props) {
                   {lot === '' && <p role="status">Without its received lot it counts as not treated.</p>}
                 </>
               ) : (
-                <label className="form-field">
-                  Lot, as written on it
-                  <input value={lot} maxLength={40} onChange={({ target }) => setLot(target.value)} />
-                </label>
+                <Field label="Lot, as written on it" value={lot} max={40} onValue={setLot} />
               )}
               {reopens({ ingredient: chosen, state }) && (
-                <p className="add-reopens" role="status">
+                <p className={styles.addReopens} role="status">
                   {state === 'frozen' ? 'Untreated frozen fruit' : 'Raw egg'} opens the cook check again: what was
                   proven before was without it. It goes back on the heat, and the mixture is read again.
                 </p>

@@ -1,3 +1,4 @@
+import { clsx } from 'clsx'
 import useMediaQuery from '@mui/material/useMediaQuery'
 import { useMemo, useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
@@ -15,13 +16,13 @@ import {
   type Of,
 } from '@logged-thermal/core'
 import { useEnter } from '../app/enter'
-import { Header } from '../app/Header'
+import { View } from '../app/View'
 import { useHand, useJudged, useLine, useMeans, type JudgedBatch } from '../app/kitchen'
 import { useAsOf, useNow } from '../app/now'
 import { useAppSelector } from '../app/store'
 import { useWakeLock } from '../app/wakeLock'
 import { Badge } from '../parts/Badge'
-import { Key } from '../parts/Key'
+import { Key } from '../kit/Key'
 import type { BenchSheet } from './benchSheet'
 import { BenchSheets } from './BenchSheets'
 import { BoardControls } from '../board/BoardControls'
@@ -31,6 +32,7 @@ import { DegreeBoard } from '../board/DegreeBoard'
 import { shownIn } from '../board/degreeEntry'
 import { GateBanner } from './GateBanner'
 import { useHeatAlerts } from './heatAlerts'
+import { HoldStrip } from './HoldStrip'
 import { HeatFlash } from './HeatFlash'
 import { HoldLadder } from './HoldLadder'
 import { useInstructions } from '../app/instructions'
@@ -45,8 +47,9 @@ import { UnitQuestion } from '../board/UnitQuestion'
 import { useReading } from '../board/useReading'
 import { WarmUpLine } from './WarmUpLine'
 import { WhyList } from './WhyList'
-import '../board/bench.css'
-import './guide.css'
+import { Whole } from '../kit/Whole'
+import styles from './bench.module.css'
+import { Notice } from '../kit/Notice'
 
 /** One batch at the stove: what is asked now, the trace, the board, and why each check stands as it does. */
 export function Bench() {
@@ -74,18 +77,20 @@ function countsSeconds({ batch, asks }: JudgedBatch, now: Instant): boolean {
 function NoBatch({ known }: { known: boolean }) {
   const navigate = useNavigate()
   return (
-    <main className="view">
-      <Header>
-        <h1>
+    <View
+      place="bench"
+      sentence={
+        <>
           <strong>{known ? 'This batch is not on the line.' : 'Nothing on the bench yet.'}</strong>
-        </h1>
-      </Header>
-      <div className="whole">
+        </>
+      }
+    >
+      <Whole>
         <Key look="primary" onClick={() => void navigate('/start')}>
           Start a batch
         </Key>
-      </div>
-    </main>
+      </Whole>
+    </View>
   )
 }
 
@@ -131,22 +136,31 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
   const fresh = useAsOf((at) => made?.about.id === batch.id && at - made.madeAt < UNDO_MS)
   const done = fresh && made && made.kind !== 'reading-taken' ? made : null
   return (
-    <main className="view">
-      <Header seconds={cooking}>
-        <h1>
+    <View
+      place="bench"
+      seconds={cooking}
+      sentence={
+        <>
           <strong>{batch.method.name}</strong>
-        </h1>
-        <Badge standing={standing} />
-        <span className="muted bench-code">
-          {batch.code} · {batch.vessel.name}
-        </span>
-      </Header>
+        </>
+      }
+      keys={
+        <>
+          <span className={styles.code}>
+            <Badge standing={standing} />
+          </span>
+          <span className={clsx('muted', styles.code)}>
+            {batch.code} · {batch.vessel.name}
+          </span>
+        </>
+      }
+    >
       <GateBanner batch={batch} findings={findings} reader={reader} />
       <HeatFlash signal={flash} window={window} now={now} reader={reader} />
-      <div className="bench">
-        <div className="bench-work">
+      <div className={styles.bench}>
+        <div className={styles.work}>
           <PotStrip others={others} now={now} reader={reader} half={half} />
-          <div className="pane">
+          <div className={styles.pane}>
             <StepRail guide={guide} findings={findings} reader={reader} onStep={() => setSheet('steps')} />
             <TraceChart
               batch={batch}
@@ -170,7 +184,10 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
             onHalf={setHalf}
           />
         </div>
-        <aside className="bench-side">
+        <aside className={styles.side}>
+          {one.asks.kind !== 'held' && (
+            <HoldStrip batch={batch} open={open} onDecide={() => setSheet({ decide: null })} />
+          )}
           {reading.asked ? (
             <UnitQuestion {...reading.asked} onAnswer={reading.log} onAgain={reading.askAgain} />
           ) : (
@@ -188,10 +205,9 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
             />
           )}
           {reading.wrong && (
-            <div className="refused" role="alert">
-              <strong>Not logged.</strong>
+            <Notice title="Not logged.">
               <p>{reading.wrong}</p>
-            </div>
+            </Notice>
           )}
           <Refused batchId={batch.id} />
           {done && <JustDone key={done.id} claim={done} batch={batch} reader={reader} />}
@@ -207,12 +223,12 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
               onGone={reading.forget}
             />
           )}
-          <div className="bench-why">
+          <div className={styles.why}>
             <WarmUpLine batch={batch} now={now} reader={reader} />
             {onHeat && window.floor && <HoldLadder floor={window.floor.finding} now={now} reader={reader} />}
             <WhyList batch={batch} findings={findings} reader={reader} explained={explained} onExplain={setExplained} />
           </div>
-          <div className="bench-keys">
+          <div className={styles.keys}>
             <Key look="outlined" onClick={() => setSheet('readings')}>
               Readings
             </Key>
@@ -244,7 +260,7 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
         awake={awake}
         mayWrite={open}
       />
-    </main>
+    </View>
   )
 }
 

@@ -2,10 +2,11 @@ import { isUnitKind, PLACES, timelineOf, type BatchState, type Cover, type Place
 import { coverWord, placeWord, pouredWords } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { useLine } from '../app/kitchen'
-import { Key } from '../parts/Key'
-import { Sheet } from '../parts/Sheet'
+import { Key } from '../kit/Key'
+import { Sheet } from '../kit/Sheet'
 import type { BenchSheet } from './benchSheet'
-import './coolingSheet.css'
+import { NameKeys } from '../kit/NameKeys'
+import styles from './coolingSheet.module.css'
 
 const COVERS: [Cover, string][] = [
   ['open', 'cools fastest, and a skin forms'],
@@ -37,21 +38,21 @@ export function CoolingSheet({ batch, onClose, onSheet }: Props) {
   }
   return (
     <Sheet open onClose={onClose} title="How does it cool?">
-      <div className="cooling-sheet">
+      <div className={styles.coolingSheet}>
         <section>
           <h3>Where it stands</h3>
-          <div className="names">
+          <NameKeys>
             {places.map((place) => (
               <Key key={place} look={place === now.place ? 'primary' : 'plain'} onClick={() => goTo(place)}>
                 {place === now.place && unit ? unit.name : placeWord[place]}
                 {place === now.place && <small>it stands here</small>}
               </Key>
             ))}
-          </div>
+          </NameKeys>
         </section>
         <section>
           <h3>Over it</h3>
-          <div className="names">
+          <NameKeys>
             {COVERS.map(([cover, why]) => (
               <Key
                 key={cover}
@@ -65,10 +66,10 @@ export function CoolingSheet({ batch, onClose, onSheet }: Props) {
                 <small>{why}</small>
               </Key>
             ))}
-          </div>
+          </NameKeys>
           <h3>In what</h3>
           <p>{poured ? pouredWords(poured) : `${batch.vessel.name}, as the method says`}</p>
-          <div className="names">
+          <NameKeys>
             <Key onClick={() => onSheet({ pour: { pans: 1 } })}>
               Pour or split
               <small>into which vessel, how many pans</small>
@@ -82,7 +83,7 @@ export function CoolingSheet({ batch, onClose, onSheet }: Props) {
               Stirred through
               <small>the middle is as cold as the rest</small>
             </Key>
-          </div>
+          </NameKeys>
         </section>
       </div>
     </Sheet>

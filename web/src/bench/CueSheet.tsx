@@ -1,7 +1,8 @@
 import type { BatchState } from '@logged-thermal/core'
 import { cuesOf } from '@logged-thermal/wording'
-import { Key } from '../parts/Key'
-import { Sheet } from '../parts/Sheet'
+import { Key } from '../kit/Key'
+import { Sheet } from '../kit/Sheet'
+import { NameKeys } from '../kit/NameKeys'
 
 /** How it looks, sounds and moves, with one tap: kept beside the trace, and never proof of anything. */
 export function CueSheet({
@@ -17,13 +18,13 @@ export function CueSheet({
 }) {
   return (
     <Sheet open={open} onClose={onClose} title="What do you see?">
-      <div className="names">
+      <NameKeys>
         {cuesOf(batch.method.family).map((cue) => (
           <Key key={cue.key} onClick={() => onCue(cue)}>
             {cue.text}
           </Key>
         ))}
-      </div>
+      </NameKeys>
       <p className="sentence">
         A cue stands beside the trace. It closes no check, and neither does browning: only a probe in the core does.
       </p>

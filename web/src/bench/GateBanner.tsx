@@ -2,6 +2,7 @@ import { useEffect, useRef, useState } from 'react'
 import { mixtureTrace, type BatchState, type Finding } from '@logged-thermal/core'
 import { checkTitle, degrees, type Reader } from '@logged-thermal/wording'
 import { Glyph } from '../parts/Glyph'
+import styles from './bench.module.css'
 
 const SHOWN_MS = 3000
 
@@ -28,13 +29,13 @@ export function GateBanner({ batch, findings, reader }: { batch: BatchState; fin
   if (!finding || !last) return null
   const sense = finding.check.limit.rule.kind === 'hold' ? 'reach' : 'under'
   return (
-    <div className="banner" role="status">
+    <div className={styles.banner} role="status">
       <Glyph standing="proven" size={64} on="glass" />
       <div>
         <strong>{batch.method.name}</strong>
         <span>{checkTitle(finding, reader)}: gate passed</span>
       </div>
-      <span className="temp">{degrees(last.celsius, reader, sense)}</span>
+      <span className={styles.temp}>{degrees(last.celsius, reader, sense)}</span>
     </div>
   )
 }

@@ -1,5 +1,7 @@
 import { nextReading, type HeatSignal, type HeatWindow } from '@logged-thermal/core'
 import { limitDegreesOf, readAgainWords, span, type Reader } from '@logged-thermal/wording'
+import { clsx } from 'clsx'
+import styles from './guide.module.css'
 
 interface Props {
   signal: HeatSignal | null
@@ -19,7 +21,7 @@ export function HeatFlash({ signal, window: { floor, ceiling }, now, reader }: P
     ceiling: `Off the heat now${ceiling ? `: ${limitDegreesOf(ceiling.celsius, reader)} is the top` : ''}`,
   }[signal]
   return (
-    <div className={`heat-flash ${signal}`} role="status">
+    <div className={clsx(styles.heatFlash, styles[signal])} role="status">
       <strong>{words}</strong>
     </div>
   )

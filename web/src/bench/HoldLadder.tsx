@@ -1,6 +1,7 @@
 import { readingsOf, stillNeeds, type Finding } from '@logged-thermal/core'
 import { degrees, limitDegreesOf, minutesSpan, span, type Reader } from '@logged-thermal/wording'
-import './ladder.css'
+import { clsx } from 'clsx'
+import styles from './ladder.module.css'
 
 const FULL_MS = 180_000
 
@@ -21,15 +22,15 @@ export function HoldLadder({ floor, now, reader }: { floor: Finding; now: number
     return { level, seconds, left, readings: rung?.readings ?? readingsOf({ seconds }), held: rung?.since != null }
   })
   return (
-    <section className="ladder" aria-label="Any one row closes the floor">
+    <section className={styles.ladder} aria-label="Any one row closes the floor">
       <h2 className="title">
         Any one row <small>{check.limit.source.section}</small>
       </h2>
       <ol>
         {[...rows].reverse().map(({ level, seconds, left, readings, held }, i) => (
-          <li key={i} className={held ? 'held' : ''}>
+          <li key={i} className={clsx(held && styles.held)}>
             <strong>{level === undefined ? '–' : limitDegreesOf(level, reader)}</strong>
-            <span className="ladder-bar" aria-hidden="true">
+            <span className={styles.bar} aria-hidden="true">
               <i style={{ width: `${Math.max(3, (100 * (held ? (left ?? 0) : seconds * 1000)) / FULL_MS)}%` }} />
             </span>
             <span>
@@ -49,11 +50,11 @@ function Accrued({ floor, now, reader }: { floor: Finding; now: number; reader: 
   const { minutes, target, moreMs, celsius, at } = because
   const left = moreMs === null ? null : Math.max(0, moreMs - Math.max(0, now - at))
   return (
-    <section className="ladder" aria-label="Equivalent minutes">
+    <section className={styles.ladder} aria-label="Equivalent minutes">
       <h2 className="title">
         {minutesSpan(minutes.least)} of {minutesSpan(target)} <small>{check.limit.source.section}</small>
       </h2>
-      <span className="ladder-bar wide" aria-hidden="true">
+      <span className={clsx(styles.bar, styles.wide)} aria-hidden="true">
         <i style={{ width: `${Math.min(100, (100 * minutes.least) / target)}%` }} />
       </span>
       <p>

@@ -2,7 +2,8 @@ import type { AnyClaim, BatchState } from '@logged-thermal/core'
 import { clockWithSeconds, doneWords, type Reader } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { useNow } from '../app/now'
-import { Key } from '../parts/Key'
+import { Key } from '../kit/Key'
+import styles from './bench.module.css'
 
 /** For so long a tap is taken back with another, ms. */
 export const UNDO_MS = 10_000
@@ -16,7 +17,7 @@ export function JustDone({ claim, batch, reader }: { claim: AnyClaim; batch: Bat
   if (left <= 0 || words === null) return null
   const item = claim.kind === 'eggs-taken' ? claim.body.item : null
   return (
-    <div className="logged" role="status">
+    <div className={styles.logged} role="status">
       <p>
         <strong>{words}</strong>
         {clockWithSeconds(claim.at, reader)}

@@ -3,9 +3,11 @@ import { countsFor, LATE_MS, type BatchState, type Claim, type Id } from '@logge
 import { clockWithSeconds, type Reader } from '@logged-thermal/wording'
 import { useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
-import { Key } from '../parts/Key'
+import { Key } from '../kit/Key'
 import { UNDO_MS } from './JustDone'
-import { Sheet } from '../parts/Sheet'
+import { Sheet } from '../kit/Sheet'
+import { NameKeys } from '../kit/NameKeys'
+import styles from './bench.module.css'
 
 interface Props {
   claim: Claim<'reading-taken'>
@@ -33,7 +35,7 @@ export function JustLogged({ claim, batch, others, reader, onUndo, onMove, onGon
   const probe = line?.instruments.find(({ id }) => id === instrument)?.code
   const idle = closesNothing(claim, batch)
   return (
-    <div className="logged" role="status">
+    <div className={styles.logged} role="status">
       <p>
         <strong>
           {typed.value.toFixed(1)}°{typed.unit} logged
@@ -47,14 +49,14 @@ export function JustLogged({ claim, batch, others, reader, onUndo, onMove, onGon
         <small>{Math.max(0, Math.ceil(left / 1000))} s</small>
       </Key>
       <Sheet open={moving} onClose={() => setMoving(false)} title="It was in which pot?">
-        <div className="names">
+        <NameKeys>
           {others.map(({ id, method, code }) => (
             <Key key={id} onClick={() => onMove(id)}>
               {method.name}
               <small>{code}</small>
             </Key>
           ))}
-        </div>
+        </NameKeys>
       </Sheet>
     </div>
   )

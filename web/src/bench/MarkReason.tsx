@@ -1,8 +1,10 @@
 import { useState } from 'react'
 import { outOfOrder, type BatchState, type Edge } from '@logged-thermal/core'
 import { orderSentence } from '@logged-thermal/wording'
-import { Key } from '../parts/Key'
-import { Sheet } from '../parts/Sheet'
+import { Field } from '../kit/Field'
+import { Key } from '../kit/Key'
+import { Sheet } from '../kit/Sheet'
+import { NameKeys } from '../kit/NameKeys'
 
 const OFTEN = ['It is done and was not ticked', 'Another way of making it', 'Forgotten']
 
@@ -21,17 +23,14 @@ export function MarkReason({ batch, step, edge, onClose, onReason }: Props) {
   return (
     <Sheet open onClose={onClose} title="That is out of order">
       <p className="sentence">{why ? orderSentence(why) : 'Nothing stands in the way any more.'}</p>
-      <div className="names">
+      <NameKeys>
         {OFTEN.map((text) => (
           <Key key={text} onClick={() => onReason(text)}>
             {text}
           </Key>
         ))}
-      </div>
-      <label className="form-field">
-        Or in your own words
-        <input value={said} maxLength={300} onChange={({ target }) => setSaid(target.value)} />
-      </label>
+      </NameKeys>
+      <Field label="Or in your own words" value={said} max={300} onValue={setSaid} />
       <Key look="primary" disabled={said.trim() === ''} onClick={() => onReason(said.trim())}>
         Mark it, with that
       </Key>

@@ -1,10 +1,11 @@
 import { factsOf, type BatchState, type Method } from '@logged-thermal/core'
 import { useAppDispatch, useAppSelector } from '../app/store'
 import { tablet } from '../app/tablet'
-import { Key } from '../parts/Key'
-import { Sheet } from '../parts/Sheet'
+import { Key } from '../kit/Key'
+import { Sheet } from '../kit/Sheet'
 import type { BenchSheet } from './benchSheet'
 import { useMethodOf } from '../app/instructions'
+import { NameKeys } from '../kit/NameKeys'
 
 interface Props {
   batch: BatchState
@@ -35,7 +36,7 @@ export function MoreSheet({ batch, open, onClose, onSheet, awake, mayWrite }: Pr
   ]
   return (
     <Sheet open={open} onClose={onClose} title={`More about ${batch.code}`}>
-      <div className="names">
+      <NameKeys>
         {keys.map(({ sheet, name, why, writes }) => (
           <Key key={name} disabled={writes && !mayWrite} onClick={() => onSheet(sheet)}>
             {name}
@@ -46,7 +47,7 @@ export function MoreSheet({ batch, open, onClose, onSheet, awake, mayWrite }: Pr
           Sound: {loudness}
           <small>at the floor, at the ceiling, at the end of a hold; tap to change</small>
         </Key>
-      </div>
+      </NameKeys>
       <p className="muted">
         {awake
           ? 'The screen stays awake while this batch is on the heat.'

@@ -3,10 +3,11 @@ import { batchStanding, lastAir, type BatchState, type Typed, type UnitKind } fr
 import { degrees, placeWord, type Reader } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { useLine, type JudgedBatch } from '../app/kitchen'
-import { Key } from '../parts/Key'
-import { NumberPad } from '../parts/NumberPad'
-import { Sheet } from '../parts/Sheet'
-import './coolingSheet.css'
+import { Key } from '../kit/Key'
+import { NumberPad } from '../kit/NumberPad'
+import { Sheet } from '../kit/Sheet'
+import { NameKeys } from '../kit/NameKeys'
+import styles from './coolingSheet.module.css'
 
 interface Props {
   batch: BatchState
@@ -31,16 +32,16 @@ export function PlaceSheet({ batch, others, kind, onClose, reader }: Props) {
   return (
     <Sheet open onClose={onClose} title={unit ? `Into ${unit.name}: what does its air read?` : placeWord[kind]}>
       {units.length > 1 && (
-        <div className="names">
+        <NameKeys>
           {units.map(({ id, name, air }) => (
             <Key key={id} look={id === chosen ? 'primary' : 'plain'} onClick={() => setChosen(id)}>
               {name}
               <small>{air ? `air was ${degrees(air.celsius, reader, 'under')}` : 'air not read yet'}</small>
             </Key>
           ))}
-        </div>
+        </NameKeys>
       )}
-      <div className="place-sheet">
+      <div className={styles.placeSheet}>
         {unit && (
           <NumberPad
             key={unit.id}
@@ -75,7 +76,7 @@ function ColdInside({ unit, batches }: { unit: string; batches: readonly JudgedB
   )
   if (inside.length === 0) return <p className="muted">Nothing finished and cold is known to stand in it.</p>
   return (
-    <div className="cold-inside" role="note">
+    <div className={styles.coldInside} role="note">
       <strong>Cold and finished in it: keep the hot one away from them.</strong>
       <ul>
         {inside.map(({ batch }) => (

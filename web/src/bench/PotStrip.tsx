@@ -1,8 +1,10 @@
 import { useNavigate } from 'react-router'
-import { urgency } from '@logged-thermal/core'
+import { isPressing } from '@logged-thermal/core'
 import { type Reader, asksWords } from '@logged-thermal/wording'
 import type { JudgedBatch } from '../app/kitchen'
-import { Key } from '../parts/Key'
+import { Key } from '../kit/Key'
+import { clsx } from 'clsx'
+import styles from './guide.module.css'
 
 /** More than these are on the Line. */
 const SHOWN = 3
@@ -21,20 +23,20 @@ export function PotStrip({ others, now, reader, half }: Props) {
   const live = others.filter(({ asks }) => asks.kind !== 'keep' && asks.kind !== 'held')
   if (live.length === 0) return null
   return (
-    <nav className="pots" aria-label="Other pots, the next one first">
-      {half && <span className="pots-half">Log or clear the value first</span>}
+    <nav className={styles.pots} aria-label="Other pots, the next one first">
+      {half && <span className={styles.potsHalf}>Log or clear the value first</span>}
       {live.slice(0, SHOWN).map(({ batch, asks }, i) => {
         const words = asksWords(asks, now, reader)
-        const pressing = i === 0 && urgency(asks, now) < 1
+        const pressing = i === 0 && isPressing(asks, now)
         return (
           <Key
             key={batch.id}
             look={i === 0 ? 'plain' : 'outlined'}
-            className={pressing ? 'pressing' : ''}
+            className={clsx(pressing && styles.pressing)}
             disabled={half}
             onClick={() => void navigate(`/bench/${batch.id}`)}
           >
-            {i === 0 && <span className="pots-next">Next</span>}
+            {i === 0 && <span className={styles.potsNext}>Next</span>}
             <strong>{batch.method.name}</strong>
             {words && (
               <small>

@@ -13,12 +13,12 @@ import {
 import { centimetres, outcomeWords, placeWord, type Reader } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { useLine } from '../app/kitchen'
-import { ChoiceKeys } from '../parts/ChoiceKeys'
-import { Key } from '../parts/Key'
-import { Sheet } from '../parts/Sheet'
+import { ChoiceKeys } from '../kit/ChoiceKeys'
+import { Key } from '../kit/Key'
+import { Sheet } from '../kit/Sheet'
 import { colourOf } from '../parts/temperatureScale'
 import { VesselPicture } from '../parts/VesselPicture'
-import './coolingSheet.css'
+import styles from './coolingSheet.module.css'
 
 interface Props {
   batch: BatchState
@@ -54,15 +54,15 @@ export function PourSheet({ batch, pans: asked, now, onClose, reader }: Props) {
   }
   return (
     <Sheet open onClose={onClose} title="Into what is it poured?">
-      <div className="pour-pans" role="group" aria-label="How many pans">
+      <div className={styles.pourPans} role="group" aria-label="How many pans">
         <Key aria-label="One pan fewer" disabled={pans <= 1} onClick={() => setPans(pans - 1)}>
           −
         </Key>
-        <span className="count">{pans}</span>
+        <span className={styles.count}>{pans}</span>
         <Key aria-label="One pan more" disabled={pans >= 24} onClick={() => setPans(pans + 1)}>
           +
         </Key>
-        <p className="pour-says">
+        <p className={styles.pourSays}>
           {pans === 1 ? 'one vessel' : 'vessels alike'} for {(load?.kilograms ?? 0).toFixed(1)} kg,{' '}
           {setting.place ? placeWord[setting.place].toLowerCase() : 'in an ice bath'} as it goes
         </p>
@@ -77,7 +77,7 @@ export function PourSheet({ batch, pans: asked, now, onClose, reader }: Props) {
         />
       )}
       {load === null && <p>The method gives no amounts: nothing can be reckoned of its depth.</p>}
-      <div className="pour-vessels">
+      <div className={styles.pourVessels}>
         {choices.map((outcome) => {
           const { choice, depth, refused, makes } = outcome
           return (

@@ -3,9 +3,12 @@ import type { BatchState, CorrectionReason, Fact, Id, ReadingBody } from '@logge
 import { clockWithSeconds, type Reader } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { useLine } from '../app/kitchen'
-import { Key } from '../parts/Key'
-import { Sheet } from '../parts/Sheet'
+import { Key } from '../kit/Key'
+import { Sheet } from '../kit/Sheet'
 import { DegreeBoard } from '../board/DegreeBoard'
+import { NameKeys } from '../kit/NameKeys'
+import styles from './bench.module.css'
+import { KeyRow } from '../kit/KeyRow'
 
 interface Props {
   open: boolean
@@ -41,7 +44,7 @@ export function ReadingsSheet({ open, onClose, batch, others, reader, mayWrite }
       title={correcting ? 'What was wrong with it?' : `Readings of ${batch.method.name}`}
     >
       {!correcting && (
-        <ul className="readings">
+        <ul className={styles.readings}>
           {[...batch.facts['reading-taken']]
             .sort((a, b) => b.at - a.at)
             .map((fact) => (
@@ -56,13 +59,13 @@ export function ReadingsSheet({ open, onClose, batch, others, reader, mayWrite }
         </ul>
       )}
       {correcting?.how === 'choose' && (
-        <div className="choices">
+        <KeyRow>
           <Key onClick={() => setCorrecting({ ...correcting, how: 'mistyped' })}>Mistyped</Key>
           <Key disabled={others.length === 0} onClick={() => setCorrecting({ ...correcting, how: 'wrong pot' })}>
             Wrong pot
           </Key>
           <Key onClick={() => amend(correcting.fact.entry, 'touched the pan', 'void')}>Touched the pan</Key>
-        </div>
+        </KeyRow>
       )}
       {correcting?.how === 'mistyped' && (
         <DegreeBoard
@@ -80,7 +83,7 @@ export function ReadingsSheet({ open, onClose, batch, others, reader, mayWrite }
         />
       )}
       {correcting?.how === 'wrong pot' && (
-        <div className="names">
+        <NameKeys>
           {others.map(({ id, method, code }) => (
             <Key
               key={id}
@@ -96,7 +99,7 @@ export function ReadingsSheet({ open, onClose, batch, others, reader, mayWrite }
               <small>{code}</small>
             </Key>
           ))}
-        </div>
+        </NameKeys>
       )}
     </Sheet>
   )
@@ -111,13 +114,13 @@ function Row({ fact, reader, onCorrect }: { fact: Fact<ReadingBody>; reader: Rea
   const late = recordedAt !== null && recordedAt - at > 60_000
   return (
     <li>
-      <span className="value">
+      <span className={styles.value}>
         {amends.map(({ entry, was }) => (
           <s key={entry}>{shown(was)} </s>
         ))}
         {!fact.void && shown(value)}
       </span>
-      <span className="said">
+      <span className={styles.said}>
         {clockWithSeconds(at, reader)}
         {late && `, recorded ${clockWithSeconds(recordedAt, reader)}`} · {name(fact.by)} · {probe},{' '}
         {value.of === 'mixture' ? value.where : `of the ${value.of.part}`}

@@ -1,7 +1,8 @@
 import { REWARMED_HOW, timelineOf, type BatchState } from '@logged-thermal/core'
 import { useEnter } from '../app/enter'
-import { Key } from '../parts/Key'
-import { Sheet } from '../parts/Sheet'
+import { Key } from '../kit/Key'
+import { Sheet } from '../kit/Sheet'
+import { NameKeys } from '../kit/NameKeys'
 
 const SAID: Record<(typeof REWARMED_HOW)[number], [name: string, why: string]> = {
   'melted again': ['Melted again', 'to be moulded or poured: back in the cold in time'],
@@ -21,7 +22,7 @@ export function RewarmSheet({ batch, onClose }: { batch: BatchState; onClose: ()
           ? `This house allows it ${left === 1 ? 'once more' : `${left} times more`}.`
           : 'This house allows it no more: make it new.'}
       </p>
-      <div className="names">
+      <NameKeys>
         {REWARMED_HOW.map((how) => (
           <Key
             key={how}
@@ -35,7 +36,7 @@ export function RewarmSheet({ batch, onClose }: { batch: BatchState; onClose: ()
             <small>{SAID[how][1]}</small>
           </Key>
         ))}
-      </div>
+      </NameKeys>
     </Sheet>
   )
 }

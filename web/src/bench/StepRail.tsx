@@ -1,8 +1,9 @@
-import ButtonBase from '@mui/material/ButtonBase'
 import { useEffect, useRef } from 'react'
 import { isGate, type Finding, type Guide, type GuideStep } from '@logged-thermal/core'
 import { checkTitle, clock, gateName, stepName, type Reader } from '@logged-thermal/wording'
 import { Glyph } from '../parts/Glyph'
+import { RowKey } from '../kit/RowKey'
+import styles from './guide.module.css'
 
 interface Props {
   guide: Guide
@@ -25,20 +26,20 @@ export function StepRail({ guide, findings, reader, onStep }: Props) {
   const at = guide.now?.key
   useEffect(() => {
     const box = rail.current
-    const here = box?.querySelector<HTMLElement>('.now')
+    const here = box?.querySelector<HTMLElement>('[aria-current]')
     if (box && here) box.scrollLeft = here.offsetLeft - box.offsetLeft - 80
   }, [at])
   return (
-    <ol className="rail" aria-label="Steps" ref={rail}>
+    <ol className={styles.rail} aria-label="Steps" ref={rail}>
       {guide.steps
         .flatMap((step) => chambersOf(step, findings))
         .map(({ key, step, name, finding, now }) => (
           <li
             key={key}
-            className={now ? 'now' : step.state === 'now' ? 'ahead' : step.state}
+            className={now ? styles.now : step.state === 'now' ? styles.ahead : styles[step.state]}
             aria-current={now ? 'step' : undefined}
           >
-            <ButtonBase onClick={() => onStep(step.key)}>
+            <RowKey onClick={() => onStep(step.key)}>
               {finding ? (
                 <Glyph standing={finding.standing} on={now ? 'ink' : 'glass'} />
               ) : (
@@ -51,7 +52,7 @@ export function StepRail({ guide, findings, reader, onStep }: Props) {
                   {finding.deadline !== null ? checkTitle(finding, reader) : gateName(finding.check, reader)}
                 </small>
               )}
-            </ButtonBase>
+            </RowKey>
           </li>
         ))}
     </ol>

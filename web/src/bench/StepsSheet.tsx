@@ -11,13 +11,16 @@ import {
   type Instruction,
   type TemperatureScale,
 } from '@logged-thermal/core'
-import { clock, dayName, stepName, type Reader } from '@logged-thermal/wording'
+import { clock, timeOfDay, dayName, stepName, type Reader } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { asSentence } from '../methods/sentence'
-import { Key } from '../parts/Key'
-import { Sheet } from '../parts/Sheet'
+import { Field } from '../kit/Field'
+import { Key } from '../kit/Key'
+import { Sheet } from '../kit/Sheet'
 import { DegreeBoard } from '../board/DegreeBoard'
 import { useInstructions } from '../app/instructions'
+import { clsx } from 'clsx'
+import styles from './guide.module.css'
 
 const MOMENTS: Churning['moment'][] = ['going in', 'start', 'end', 'draw']
 const EDGE_WORD: Record<Edge, string> = { started: 'Begin', combined: 'All in', done: 'Done', skipped: 'Leave out' }
@@ -59,7 +62,7 @@ export function StepsSheet({ batch, guide, open, onClose, onMark, reader, scale,
   }
   return (
     <Sheet open={open} onClose={onClose} title={`Steps of ${batch.method.name}`}>
-      <ol className="batch-steps">
+      <ol className={styles.batchSteps}>
         {guide.steps.map((step, i) => (
           <StepItem
             key={step.key}
@@ -104,7 +107,7 @@ function StepItem({
   const marks = own(batch.facts['step-marked'])
   const waits = (step.kind === 'freeze' || step.kind === 'set') && step.timer !== null
   return (
-    <li className={step.state === 'now' ? 'now' : ''} aria-current={step.state === 'now' ? 'step' : undefined}>
+    <li className={clsx(step.state === 'now' && styles.now)} aria-current={step.state === 'now' ? 'step' : undefined}>
       <div>
         <strong>
           {number} {stepName[step.kind]}
@@ -119,7 +122,7 @@ function StepItem({
               {value.reason ? `, ${value.reason}` : ''}.{' '}
             </span>
           ))}
-          {waits && `Ready ${dayName(dayOf(step.timer!, reader.zone), reader)} ${clock(step.timer!, reader)}. `}
+          {waits && `Ready ${dayName(dayOf(step.timer!, reader.zone), reader)} ${timeOfDay(step.timer!, reader)}. `}
           {own(batch.facts.churned).map(({ entry, value, at }) => (
             <span key={entry}>
               {value.moment} {value.typed ? `${value.typed.value.toFixed(1)}°${value.typed.unit} ` : ''}
@@ -133,19 +136,17 @@ function StepItem({
           </p>
         ))}
         {said !== null && (
-          <label className="form-field">
-            What was otherwise
-            <input
-              value={said}
-              maxLength={300}
-              placeholder="18 min instead of 12"
-              onChange={({ target }) => setSaid(target.value)}
-            />
-          </label>
+          <Field
+            label="What was otherwise"
+            value={said}
+            max={300}
+            placeholder="18 min instead of 12"
+            onValue={setSaid}
+          />
         )}
       </div>
       {mayWrite && said === null && (
-        <span className="batch-step-keys">
+        <span className={styles.batchStepKeys}>
           {step.kind === 'churn' &&
             MOMENTS.map((moment) => (
               <Key key={moment} onClick={() => onChurn(moment)}>

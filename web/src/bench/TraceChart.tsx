@@ -19,6 +19,7 @@ import { colourOf } from '../parts/temperatureScale'
 import type { Marks, Cue, Trace } from './marks'
 import { paintMarks } from './traceMarks'
 import { traceScale, type TraceScale } from './traceScale'
+import styles from './bench.module.css'
 
 Chart.register(Filler, LinearScale, LineController, LineElement, PointElement)
 
@@ -84,7 +85,7 @@ export function TraceChart({ batch, findings, now, reader, explained, heat, futu
     ? `Last read ${degrees(last.celsius, reader)} at ${clock(last.at, reader)}`
     : 'Nothing read of the mixture yet'
   return (
-    <div className="trace">
+    <div className={styles.trace}>
       <Line
         aria-label={`Trace of ${batch.method.name}. ${said}.`}
         data={{ datasets: [dataset] } satisfies ChartData<'line'>}

@@ -13,6 +13,9 @@ import {
 import { AlreadyIn } from '../decide/AlreadyIn'
 import { LateEntries } from '../decide/LateEntries'
 import { Glyph } from '../parts/Glyph'
+import { RowKey } from '../kit/RowKey'
+import { clsx } from 'clsx'
+import styles from './bench.module.css'
 
 interface Props {
   batch: BatchState
@@ -26,8 +29,8 @@ interface Props {
 /** Every check with its standing and the reason; tapped, it says what decides it and what reading would prove it. */
 export function WhyList({ batch, findings, reader, explained, onExplain }: Props) {
   return (
-    <section className="why-list" aria-label="Why">
-      <div className="why-head">
+    <section className={styles.whyList} aria-label="Why">
+      <div className={styles.whyHead}>
         <h2 className="title">Why</h2>
         <small>a starting point: check your edition</small>
       </div>
@@ -36,8 +39,8 @@ export function WhyList({ batch, findings, reader, explained, onExplain }: Props
           const { key } = finding.check
           const open = key === explained
           return (
-            <li key={key} data-check={key} data-standing={finding.standing} className={open ? 'open' : ''}>
-              <button type="button" aria-expanded={open} onClick={() => onExplain(open ? null : key)}>
+            <li key={key} data-check={key} data-standing={finding.standing} className={clsx(open && styles.open)}>
+              <RowKey aria-expanded={open} onClick={() => onExplain(open ? null : key)}>
                 <Glyph standing={finding.standing} />
                 <span>
                   <strong>
@@ -47,13 +50,13 @@ export function WhyList({ batch, findings, reader, explained, onExplain }: Props
                   <span className="sentence">{findingSentence(finding, reader)}</span>
                   <small>{sourceLine(finding.check)}</small>
                 </span>
-              </button>
+              </RowKey>
               {open && <Explained batch={batch} finding={finding} reader={reader} />}
             </li>
           )
         })}
         {deedsOf(batch).map(({ entry, at, words }) => (
-          <li key={entry} className="note">
+          <li key={entry} className={styles.note}>
             <span aria-hidden="true">✓</span>
             <span className="sentence">
               {clock(at, reader)} {words}.
@@ -63,7 +66,7 @@ export function WhyList({ batch, findings, reader, explained, onExplain }: Props
         {batch.facts.noted
           .filter(({ void: gone }) => !gone)
           .map(({ entry, value, at }) => (
-            <li key={entry} className="note">
+            <li key={entry} className={styles.note}>
               <span aria-hidden="true">❙</span>
               <span className="sentence">
                 {clock(at, reader)} {value.text}
@@ -88,7 +91,7 @@ function Explained({ batch, finding, reader }: { batch: BatchState; finding: Fin
   const box = useRef<HTMLDivElement>(null)
   useEffect(() => box.current?.scrollIntoView({ block: 'nearest' }), [])
   return (
-    <div className="explained" ref={box}>
+    <div className={styles.explained} ref={box}>
       {said.map((sentence) => sentence && <p key={sentence}>{sentence}</p>)}
       {deciding.length > 0 && (
         <p>Decided by what was read at {deciding.map((at) => clock(at, reader)).join(', ')}: ringed on the trace.</p>

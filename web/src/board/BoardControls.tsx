@@ -4,9 +4,12 @@ import { measures } from '@logged-thermal/core'
 import { useHand, useLine } from '../app/kitchen'
 import { useAppDispatch } from '../app/store'
 import { tablet } from '../app/tablet'
-import { Key } from '../parts/Key'
-import { Sheet } from '../parts/Sheet'
+import { Key } from '../kit/Key'
+import { Sheet } from '../kit/Sheet'
 import type { ReadingHand } from './useReading'
+import { NameKeys } from '../kit/NameKeys'
+import { clsx } from 'clsx'
+import styles from './board.module.css'
 
 /** Minutes; past a quarter of an hour it is entered late, and waits for the lead. */
 const AGO = [0, 1, 2, 4, 8, 12, 20, 45]
@@ -32,7 +35,7 @@ export function BoardControls(props: Props) {
         <small>{props.reading.minutesAgo === 0 ? 'now' : `−${props.reading.minutesAgo} min`}</small>
       </Key>
       <Sheet open={open} onClose={() => setOpen(false)} title="With what, when, in which unit">
-        <div className="board-controls in-sheet">
+        <div className={clsx(styles.controls, styles.inSheet)}>
           <Controls {...props} />
         </div>
       </Sheet>
@@ -69,7 +72,7 @@ function Controls({ reading: { minutesAgo, setMinutesAgo, scale, setUnit, pan, p
         </Key>
       )}
       <Sheet open={choosing} onClose={() => setChoosing(false)} title="Read with what?">
-        <div className="names">
+        <NameKeys>
           {line?.instruments.map(({ id, code, kind }) => (
             <Key key={id} look={id === instrument?.id ? 'primary' : 'plain'} onClick={() => choose(id)}>
               {code}
@@ -82,7 +85,7 @@ function Controls({ reading: { minutesAgo, setMinutesAgo, scale, setUnit, pan, p
             No instrument
             <small>it is logged, and proves nothing</small>
           </Key>
-        </div>
+        </NameKeys>
       </Sheet>
     </>
   )

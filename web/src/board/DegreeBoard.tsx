@@ -1,9 +1,21 @@
 import { useEffect, useRef, useState, type CSSProperties } from 'react'
 import type { TemperatureScale } from '@logged-thermal/core'
-import { Key } from '../parts/Key'
+import { Key } from '../kit/Key'
 import { colourOf } from '../parts/temperatureScale'
-import { celsiusOfDegree, decades, degreesOf, inView, NOTHING, numberOf, withTenth, type Entered } from './degreeEntry'
-import './board.css'
+import {
+  aroundNext,
+  celsiusOfDegree,
+  decades,
+  degreesOf,
+  inView,
+  NOTHING,
+  numberOf,
+  withTenth,
+  type Around,
+  type Entered,
+} from './degreeEntry'
+import { clsx } from 'clsx'
+import styles from './board.module.css'
 
 /** A limit's place on the board: the wedge pair stands before the first degree that is beyond it. */
 export interface BoardMark {
@@ -36,16 +48,18 @@ export function DegreeBoard({ scale, centre, marks, rows, disabled, ask, control
     show(next)
     onHalf?.(next.kind !== 'nothing')
   }
-  const [wanted, setWanted] = useState<{ decade: number; scale: TemperatureScale } | null>(null)
+  const [around, setAround] = useState<Around>({ scale, value: centre, last: centre })
   const [wrong, setWrong] = useState<string | null>(null)
-  const view = inView(scale, wanted?.scale === scale ? wanted.decade : centre, rows)
+  const next = aroundNext(around, { scale, last: centre, rows, half: entered.kind === 'degree' })
+  if (next !== around) setAround(next)
+  const view = inView(scale, next.value, rows)
   const strip = useRef<HTMLDivElement>(null)
   const board = useRef<HTMLElement>(null)
   useEffect(() => {
-    const shown = strip.current?.querySelector('.in-view')
+    const shown = strip.current?.querySelector('[data-in-view]')
     const box = strip.current
     if (box && shown instanceof HTMLElement) box.scrollLeft = shown.offsetLeft - box.offsetLeft - box.clientWidth / 2
-  }, [scale, centre])
+  }, [scale, next.value])
 
   const clear = () => {
     setEntered(NOTHING)
@@ -53,7 +67,6 @@ export function DegreeBoard({ scale, centre, marks, rows, disabled, ask, control
   }
   const log = (value: number) => {
     clear()
-    setWanted(null)
     onValue(value)
   }
   useEffect(() => {
@@ -78,34 +91,43 @@ export function DegreeBoard({ scale, centre, marks, rows, disabled, ask, control
     window.addEventListener('keydown', typed)
     return () => window.removeEventListener('keydown', typed)
   })
+  // On a phone there is room for one: what was begun is cleared, or what it is read with is changed.
+  const narrow = rows < 3
+  const clearKey = (
+    <Key look="outlined" className={styles.clear} disabled={entered.kind === 'nothing'} onClick={clear}>
+      Clear
+    </Key>
+  )
   return (
-    <section ref={board} className="board" aria-label={`Degree board, °${scale}`}>
-      <div className="board-head">
-        <div className="board-controls">{controls}</div>
-        <output className="value" aria-label={`Value in °${scale}`}>
-          <small className="ask">{ask}</small>
+    <section ref={board} className={styles.board} aria-label={`Degree board, °${scale}`}>
+      <div className={styles.head}>
+        <div className={styles.controls}>{narrow && entered.kind !== 'nothing' ? clearKey : controls}</div>
+        <output className={styles.value} aria-label={`Value in °${scale}`}>
+          <small className={styles.ask}>{ask}</small>
           <Shown entered={entered} scale={scale} />
         </output>
+        {!narrow && clearKey}
       </div>
       {wrong && (
-        <p role="alert" className="board-wrong">
+        <p role="alert" className={styles.wrong}>
           {wrong}
         </p>
       )}
-      <div className="board-strip" ref={strip} role="group" aria-label="Tens">
+      <div className={styles.strip} ref={strip} role="group" aria-label="Tens">
         {decades(scale).map((decade) => (
           <Key
             key={decade}
-            className={view.includes(decade) ? 'in-view' : ''}
+            className={clsx(view.includes(decade) && styles.inView)}
+            data-in-view={view.includes(decade) || undefined}
             disabled={disabled}
             aria-label={`${nameOf(decade)} in view`}
-            onClick={() => setWanted({ decade, scale })}
+            onClick={() => setAround({ scale, value: decade, last: centre })}
           >
             {nameOf(decade)}
           </Key>
         ))}
       </div>
-      <div className="degrees">
+      <div className={styles.degrees}>
         {view.flatMap((decade) =>
           degreesOf(decade).map(({ degree, minus }) => {
             const chosen = entered.kind === 'degree' && entered.degree === degree && entered.minus === minus
@@ -118,7 +140,7 @@ export function DegreeBoard({ scale, centre, marks, rows, disabled, ask, control
             return (
               <Key
                 key={`${minus ? '-' : ''}${degree}`}
-                className={`degree${chosen ? ' chosen' : ''}${degree >= 100 ? ' three' : ''}`}
+                className={clsx(styles.degree, chosen && styles.chosen, degree >= 100 && styles.three)}
                 style={{ '--degree': colour } as CSSProperties}
                 disabled={disabled}
                 aria-pressed={chosen}
@@ -133,7 +155,7 @@ export function DegreeBoard({ scale, centre, marks, rows, disabled, ask, control
         {Array.from({ length: 10 }, (_, tenth) => (
           <Key
             key={`.${tenth}`}
-            className={`tenth${entered.kind === 'degree' ? ' asked' : ''}`}
+            className={clsx(styles.tenth, entered.kind === 'degree' && styles.asked)}
             disabled={disabled || entered.kind !== 'degree'}
             onClick={() => entered.kind === 'degree' && log(withTenth(entered, tenth))}
           >
@@ -146,7 +168,7 @@ export function DegreeBoard({ scale, centre, marks, rows, disabled, ask, control
 }
 
 function Shown({ entered, scale }: { entered: Entered; scale: TemperatureScale }) {
-  const slot = (asked: boolean) => <i className={`slot${asked ? ' wanted' : ''}`} />
+  const slot = (asked: boolean) => <i className={clsx(styles.slot, asked && styles.wanted)} />
   switch (entered.kind) {
     case 'nothing':
       return (
@@ -176,7 +198,7 @@ function Wedges({ kind }: { kind: BoardMark['kind'] }) {
   const [top, bottom] =
     kind === 'be under' ? ['0,0 17,0 8.500,26', '0,76 17,76 8.500,50'] : ['8.500,0 17,26 0,26', '8.500,76 17,50 0,50']
   return (
-    <svg className="gate-mark" viewBox="0 0 17 76" preserveAspectRatio="none" aria-hidden="true">
+    <svg className={styles.gateMark} viewBox="0 0 17 76" preserveAspectRatio="none" aria-hidden="true">
       <polygon points={top} fill="var(--ink)" />
       <polygon points={bottom} fill="var(--ink)" />
     </svg>

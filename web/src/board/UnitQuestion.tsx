@@ -1,5 +1,6 @@
 import type { Typed, TemperatureScale } from '@logged-thermal/core'
-import { Key } from '../parts/Key'
+import { Key } from '../kit/Key'
+import { Notice } from '../kit/Notice'
 
 /** A number that is plausible only in the other unit: asked once, never blocked. */
 export function UnitQuestion({
@@ -15,24 +16,25 @@ export function UnitQuestion({
 }) {
   const { value, unit: scale } = typed
   return (
-    <div className="refused" role="alert">
-      <strong>
-        {value}: °{other}?
-      </strong>
+    <Notice
+      title={`${value}: °${other}?`}
+      keys={
+        <>
+          <Key look="primary" onClick={() => onAnswer({ value, unit: other })}>
+            {value} °{other}
+          </Key>
+          <Key look="outlined" onClick={() => onAnswer(typed)}>
+            {value} °{scale} is right
+          </Key>
+          <Key look="outlined" onClick={onAgain}>
+            Read again
+          </Key>
+        </>
+      }
+    >
       <p>
         Not logged yet. {value} °{scale} is nothing this pan does.
       </p>
-      <div className="keys">
-        <Key look="primary" onClick={() => onAnswer({ value, unit: other })}>
-          {value} °{other}
-        </Key>
-        <Key look="outlined" onClick={() => onAnswer(typed)}>
-          {value} °{scale} is right
-        </Key>
-        <Key look="outlined" onClick={onAgain}>
-          Read again
-        </Key>
-      </div>
-    </div>
+    </Notice>
   )
 }

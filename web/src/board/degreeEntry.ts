@@ -25,6 +25,27 @@ export function inView(scale: TemperatureScale, centre: number, rows: number): n
   return all.slice(from, from + rows).reverse()
 }
 
+/** Which tens the rows lie around, and after which value that was settled. */
+export interface Around {
+  scale: TemperatureScale
+  value: number
+  last: number
+}
+
+/**
+ * Rows move only when they are asked for, or when the last value is on none of them; never while a degree is tapped and
+ * its tenth is not: nothing moves under a finger. The same object where they stay.
+ */
+export function aroundNext(
+  around: Around,
+  { scale, last, rows, half }: { scale: TemperatureScale; last: number; rows: number; half: boolean },
+): Around {
+  if (around.scale !== scale) return { scale, value: last, last }
+  if (around.last === last || half) return around
+  const seen = inView(scale, around.value, rows).includes(Math.floor(last / 10) * 10)
+  return { scale, value: seen ? around.value : last, last }
+}
+
 /** The degrees of a decade, in the order of the keys. Below zero a row runs -10 to -19, and -0 to -9 stands under 0. */
 export function degreesOf(decade: number): { degree: number; minus: boolean }[] {
   if (decade >= 0) return Array.from({ length: 10 }, (_, i) => ({ degree: decade + i, minus: false }))

@@ -12,13 +12,13 @@ import {
 } from '@logged-thermal/core'
 import { centimetres, coverWord, refusedWords } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
-import { Header } from '../app/Header'
+import { View } from '../app/View'
 import { useHand, useLine, useMeans } from '../app/kitchen'
 import type { LineData } from '../app/lineData'
 import { useNow } from '../app/now'
-import { ChoiceKeys } from '../parts/ChoiceKeys'
-import { Key } from '../parts/Key'
-import { Stepper } from '../parts/Stepper'
+import { ChoiceKeys } from '../kit/ChoiceKeys'
+import { Key } from '../kit/Key'
+import { Stepper } from '../kit/Stepper'
 import { CooldownSentence } from './CooldownSentence'
 import { CurvesChart } from './CurvesChart'
 import { ownWords } from './ownWords'
@@ -29,7 +29,9 @@ import { useTrials, type Trials } from './useTrials'
 import { VesselsSheet } from './VesselsSheet'
 import { WaysTable } from './WaysTable'
 import { trialOf, waysOf, type Way } from './ways'
-import './cooldown.css'
+import { SelectField } from '../kit/SelectField'
+import { Whole } from '../kit/Whole'
+import styles from './cooldown.module.css'
 
 /** Before it is off the stove: how deep, in what, with what cooling it makes its gates. */
 export function CooldownView() {
@@ -40,7 +42,7 @@ export function CooldownView() {
   const [chosen, setChosen] = useState<string | null>(id ?? null)
   const source = sources.find((each) => idOf(each) === chosen) ?? sources[0]
   const found = source && line ? sourced(source, line, now) : null
-  if (!line || !source) return <p className="whole">This kitchen has no method to cool yet.</p>
+  if (!line || !source) return <Whole>This kitchen has no method to cool yet.</Whole>
   return (
     <Cooldown
       key={idOf(source)}
@@ -107,24 +109,26 @@ function Cooldown({ line, source, sources, found, onSource }: Props) {
   }
   const refused = vessel && load && fillRefusal(vessel, load.celsius)
   return (
-    <main className="view">
-      <Header>
-        <h1 aria-live="polite">
+    <View
+      place="cooldown"
+      spoken
+      sentence={
+        <>
           <CooldownSentence ways={ways} trials={trials} index={index} reader={reader} />
-        </h1>
-      </Header>
-      <div className="cooldown">
-        <div className="cooldown-controls">
-          <label className="form-field">
-            What is cooling
-            <select value={idOf(source)} onChange={({ target }) => onSource(target.value)}>
-              {sources.map((each) => (
-                <option key={idOf(each)} value={idOf(each)}>
-                  {each.kind === 'batch' ? `${each.batch.code} ${each.batch.method.name}` : each.method.name}
-                </option>
-              ))}
-            </select>
-          </label>
+        </>
+      }
+    >
+      <div className={styles.cooldown}>
+        <div className={styles.controls}>
+          <SelectField
+            label="What is cooling"
+            options={sources.map((each) => ({
+              value: idOf(each),
+              words: each.kind === 'batch' ? `${each.batch.code} ${each.batch.method.name}` : each.method.name,
+            }))}
+            chosen={idOf(source)}
+            onChoose={onSource}
+          />
           <Stepper
             name="Kilograms"
             value={`${kilograms.toFixed(1)} kg`}
@@ -133,7 +137,7 @@ function Cooldown({ line, source, sources, found, onSource }: Props) {
             }
           />
           <h2>In what</h2>
-          <div className="cooldown-vessels" role="radiogroup" aria-label="Vessel">
+          <div className={styles.vessels} role="radiogroup" aria-label="Vessel">
             {line.vessels.map((each) => (
               <VesselKey
                 key={each.id}
@@ -179,8 +183,8 @@ function Cooldown({ line, source, sources, found, onSource }: Props) {
             Vessels and units
           </Key>
         </div>
-        <div className="cooldown-pane">
-          <div className="pane">
+        <div className={styles.pane}>
+          <div className={styles.pane}>
             {trials.results.every((result) => result) && trials.results.length > 0 ? (
               <CurvesChart
                 results={trials.results.flatMap((result) => result ?? [])}
@@ -204,7 +208,7 @@ function Cooldown({ line, source, sources, found, onSource }: Props) {
               reader={reader}
             />
           )}
-          <div className="cooldown-foot">
+          <div className={styles.foot}>
             <p className="muted">
               {ownWords(way, vessel, load, cover, pans, found?.stages ?? [], means, reader)}A forecast from engineering
               figures, simulated with the least, likely and most heat passing. A plan is not evidence: the readings are.
@@ -228,7 +232,7 @@ function Cooldown({ line, source, sources, found, onSource }: Props) {
           onClose={() => setSheet(false)}
         />
       )}
-    </main>
+    </View>
   )
 }
 

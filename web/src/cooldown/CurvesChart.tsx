@@ -3,6 +3,7 @@ import { Line } from 'react-chartjs-2'
 import { isTooLate, type CoolingStage, type TrialResult } from '@logged-thermal/core'
 import { limitDegreesOf, span, type Reader } from '@logged-thermal/wording'
 import { font, GLASS, label, line } from '../parts/pen'
+import styles from './cooldown.module.css'
 
 Chart.register(LinearScale, LineController, LineElement, PointElement)
 
@@ -41,7 +42,7 @@ export function CurvesChart({ results, names, chosen, stages, reader }: Props) {
   }
   const hot = Math.max(...stages.map(({ from }) => from), 57)
   return (
-    <div className="curves">
+    <div className={styles.curves}>
       <Line
         key={`${names.join()}${reader.scale}${chosen}${results.length}`}
         aria-label={`Cooling curves of ${names.join(', ')}`}

@@ -1,6 +1,6 @@
 import type { VesselState } from '@logged-thermal/core'
 import { centimetres } from '@logged-thermal/wording'
-import { Key } from '../parts/Key'
+import { Key } from '../kit/Key'
 import { colourOf } from '../parts/temperatureScale'
 import { VesselPicture } from '../parts/VesselPicture'
 

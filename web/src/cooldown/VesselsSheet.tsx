@@ -12,10 +12,13 @@ import {
 } from '@logged-thermal/core'
 import { holdingWord } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
-import { ChoiceKeys } from '../parts/ChoiceKeys'
-import { Key } from '../parts/Key'
-import { Stepper } from '../parts/Stepper'
-import { Sheet } from '../parts/Sheet'
+import { ChoiceKeys } from '../kit/ChoiceKeys'
+import { Field } from '../kit/Field'
+import { Key } from '../kit/Key'
+import { KeyRow } from '../kit/KeyRow'
+import { Stepper } from '../kit/Stepper'
+import { Sheet } from '../kit/Sheet'
+import styles from './cooldown.module.css'
 
 interface Props {
   vessels: readonly VesselState[]
@@ -28,7 +31,7 @@ interface Props {
 export function VesselsSheet({ vessels, units, mayWrite, onClose }: Props) {
   return (
     <Sheet open onClose={onClose} title="Vessels and units">
-      <div className="register">
+      <div className={styles.register}>
         <section>
           <h3>Vessels</h3>
           <ul>
@@ -103,45 +106,41 @@ function VesselForm() {
   }
   return (
     <form
-      className="register-form"
+      className={styles.registerForm}
       onSubmit={(event) => {
         event.preventDefault()
         register()
       }}
     >
-      <label className="form-field">
-        New vessel
-        <input value={name} onChange={({ target }) => setName(target.value)} />
-      </label>
-      <div className="register-keys" role="group" aria-label="Shape">
+      <Field label="New vessel" value={name} onValue={setName} />
+      <KeyRow label="Shape">
         <Key look={round ? 'primary' : 'outlined'} aria-pressed={round} onClick={() => setRound(true)}>
           Round
         </Key>
         <Key look={round ? 'outlined' : 'primary'} aria-pressed={!round} onClick={() => setRound(false)}>
           Rectangular
         </Key>
-      </div>
-      <div className="register-sizes">
+      </KeyRow>
+      <div className={styles.registerSizes}>
         {labels.map((said, i) => (
-          <label className="form-field" key={said}>
-            {said}
-            <input
-              inputMode="decimal"
-              value={sizes[i]}
-              onChange={({ target }) => setSizes(sizes.map((each, at) => (at === i ? target.value : each)))}
-            />
-          </label>
+          <Field
+            key={said}
+            label={said}
+            value={sizes[i] ?? ''}
+            mode="decimal"
+            onValue={(typed) => setSizes(sizes.map((each, at) => (at === i ? typed : each)))}
+          />
         ))}
       </div>
       <ChoiceKeys name="Material" options={WALLS} chosen={wall} words={(each) => each} onChoose={setWall} />
-      <div className="register-keys">
+      <KeyRow>
         <Key look={food ? 'primary' : 'outlined'} aria-pressed={food} onClick={() => setFood(!food)}>
           Rated for food
         </Key>
         <Key look={hotFill ? 'primary' : 'outlined'} aria-pressed={hotFill} onClick={() => setHotFill(!hotFill)}>
           Rated for filling hot
         </Key>
-      </div>
+      </KeyRow>
       {wrong && <p role="alert">{wrong}</p>}
       <Key look="primary" type="submit">
         Register the vessel
@@ -173,16 +172,13 @@ function UnitForm() {
   }
   return (
     <form
-      className="register-form"
+      className={styles.registerForm}
       onSubmit={(event) => {
         event.preventDefault()
         register()
       }}
     >
-      <label className="form-field">
-        New unit
-        <input value={name} onChange={({ target }) => setName(target.value)} />
-      </label>
+      <Field label="New unit" value={name} onValue={setName} />
       <ChoiceKeys
         name="Kind"
         options={HOLDING_KINDS}
@@ -190,21 +186,15 @@ function UnitForm() {
         words={(each) => holdingWord[each]}
         onChoose={setKind}
       />
-      <div className="register-sizes">
+      <div className={styles.registerSizes}>
         <Stepper
           name="Shelves"
           value={String(shelves)}
           onStep={(by) => setShelves(Math.min(40, Math.max(1, shelves + by)))}
         />
-        <label className="form-field">
-          Holds, litres
-          <input inputMode="numeric" value={litres} onChange={({ target }) => setLitres(target.value)} />
-        </label>
+        <Field label="Holds, litres" value={litres} mode="numeric" onValue={setLitres} />
       </div>
-      <label className="form-field">
-        Power, W
-        <input inputMode="numeric" value={watts} onChange={({ target }) => setWatts(target.value)} />
-      </label>
+      <Field label="Power, W" value={watts} mode="numeric" onValue={setWatts} />
       {wrong && <p role="alert">{wrong}</p>}
       <Key look="primary" type="submit">
         Register the unit

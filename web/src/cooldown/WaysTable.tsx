@@ -1,4 +1,8 @@
-import ButtonBase from '@mui/material/ButtonBase'
+import Table from '@mui/material/Table'
+import TableBody from '@mui/material/TableBody'
+import TableCell from '@mui/material/TableCell'
+import TableHead from '@mui/material/TableHead'
+import TableRow from '@mui/material/TableRow'
 import {
   isTooClose,
   isTooLate,
@@ -13,6 +17,9 @@ import {
 import { centimetres, limitDegreesOf, span, type Reader } from '@logged-thermal/wording'
 import type { Trials } from './useTrials'
 import type { Way } from './ways'
+import { RowKey } from '../kit/RowKey'
+import { clsx } from 'clsx'
+import styles from './cooldown.module.css'
 
 interface Props {
   ways: readonly Way[]
@@ -28,41 +35,43 @@ interface Props {
 export function WaysTable({ ways, trials, load, vessel, chosen, onChoose, reader }: Props) {
   const stages = trials.results.find((result) => result)?.stages.map(({ stage }) => stage) ?? []
   return (
-    <div className="ways-scroll" tabIndex={0} role="region" aria-label="Ways side by side">
-      <table className="ways-table">
-        <thead>
-          <tr>
-            <th scope="col">Way</th>
+    <div className={styles.waysScroll} tabIndex={0} role="region" aria-label="Ways side by side">
+      <Table className={styles.waysTable}>
+        <TableHead>
+          <TableRow>
+            <TableCell scope="col">Way</TableCell>
             {stages.map((stage) => (
-              <th scope="col" key={stage.key}>
+              <TableCell scope="col" key={stage.key}>
                 {limitDegreesOf(stage.to, reader)} in {span(stage.withinMinutes * 60_000)}
-              </th>
+              </TableCell>
             ))}
-            <th scope="col">Deepest that passes</th>
-            <th scope="col">Ice; hot at once</th>
-          </tr>
-        </thead>
-        <tbody>
+            <TableCell scope="col">Deepest that passes</TableCell>
+            <TableCell scope="col">Ice; hot at once</TableCell>
+          </TableRow>
+        </TableHead>
+        <TableBody>
           {ways.map((way, i) => {
             const result = trials.results[i]
             const depth = way.iceFirst === 0 ? trials.depths[way.place] : undefined
             return (
-              <tr key={way.name} className={i === chosen ? 'chosen' : ''}>
-                <th scope="row">
-                  <ButtonBase aria-pressed={i === chosen} onClick={() => onChoose(i)}>
+              <TableRow key={way.name} className={clsx(i === chosen && styles.chosen)}>
+                <TableCell component="th" scope="row">
+                  <RowKey aria-pressed={i === chosen} onClick={() => onChoose(i)}>
                     {way.name}
-                  </ButtonBase>
-                </th>
+                  </RowKey>
+                </TableCell>
                 {stages.map((stage, s) => (
-                  <td key={stage.key}>{result ? <Spare {...result.stages[s]!} /> : '…'}</td>
+                  <TableCell key={stage.key}>{result ? <Spare {...result.stages[s]!} /> : '…'}</TableCell>
                 ))}
-                <td>{depth === undefined ? '' : <Deepest depth={depth} load={load} vessel={vessel} />}</td>
-                <td>{result && <Means way={way} result={result} load={load} />}</td>
-              </tr>
+                <TableCell>
+                  {depth === undefined ? '' : <Deepest depth={depth} load={load} vessel={vessel} />}
+                </TableCell>
+                <TableCell>{result && <Means way={way} result={result} load={load} />}</TableCell>
+              </TableRow>
             )
           })}
-        </tbody>
-      </table>
+        </TableBody>
+      </Table>
     </div>
   )
 }
@@ -71,23 +80,23 @@ function Spare(made: TrialStage) {
   const { stage, least, likely, most } = made
   const spare = likely === null ? null : stage.withinMinutes - likely
   const range = `${least === null ? 'never' : span(least * 60_000)} to ${most === null ? 'never' : span(most * 60_000)}`
-  if (spare === null) return <span className="late">not reached</span>
+  if (spare === null) return <span className={styles.late}>not reached</span>
   if (isTooLate(made))
     return (
-      <span className="late" title={range}>
+      <span className={styles.late} title={range}>
         <strong>{span(-spare * 60_000)}</strong> too late
       </span>
     )
   const close = isTooClose(made)
   return (
-    <span className={close ? 'close' : ''} title={range}>
+    <span className={clsx(close && styles.close)} title={range}>
       <strong>{span(spare * 60_000)}</strong> {close ? 'too close' : 'to spare'}
     </span>
   )
 }
 
 function Deepest({ depth, load, vessel }: { depth: number | null; load: Load; vessel: VesselState }) {
-  if (depth === null) return <span className="late">none passes</span>
+  if (depth === null) return <span className={styles.late}>none passes</span>
   const pans = pansFor(litresOf(load), vessel.inside, depth)
   return (
     <>

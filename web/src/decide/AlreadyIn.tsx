@@ -2,8 +2,8 @@ import { useState } from 'react'
 import { timelineOf, type BatchState, type RawIn } from '@logged-thermal/core'
 import { clock, type Reader } from '@logged-thermal/wording'
 import { SignedSheet } from '../login/SignedSheet'
-import { Key } from '../parts/Key'
-import './decide.css'
+import { Key } from '../kit/Key'
+import styles from './decide.module.css'
 
 const WHAT: Record<RawIn['what'], string> = { egg: 'Raw egg', fruit: 'Untreated frozen fruit', part: 'A raw part' }
 /** A reason is at least so long. */
@@ -15,7 +15,7 @@ export function AlreadyIn({ batch, reader }: { batch: BatchState; reader: Reader
   const after = timelineOf(batch).rawAfterReading
   if (after.length === 0) return null
   return (
-    <div className="late-reading">
+    <div className={styles.lateReading}>
       <ul>
         {after.map((raw) => (
           <li key={raw.entry}>

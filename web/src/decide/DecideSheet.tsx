@@ -12,12 +12,14 @@ import {
 import { checkTitle, findingSentence, forceWord, shutSentence, sourceOf, standingWord } from '@logged-thermal/wording'
 import { useHand, useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
-import { PinPad } from '../login/PinPad'
+import { PinPad } from '../kit/PinPad'
 import { useLeadSigns } from '../login/useLeadSigns'
 import { Glyph } from '../parts/Glyph'
-import { Sheet } from '../parts/Sheet'
+import { Sheet } from '../kit/Sheet'
 import { Silhouette } from './Silhouette'
-import './decide.css'
+import { Field } from '../kit/Field'
+import { RowKey } from '../kit/RowKey'
+import styles from './decide.module.css'
 
 const DECISIONS: Decision[] = ['release', 'hold', 'rework', 'discard']
 
@@ -61,7 +63,7 @@ export function DecideSheet({
   )
   return (
     <Sheet open onClose={onClose} title={`${batch.method.name} ${batch.code}: decide`}>
-      <div className="decide">
+      <div className={styles.decide}>
         <section aria-label="What stands">
           <h3 className="title">{shown.length ? 'To answer for' : 'Nothing is missed or unproven'}</h3>
           <ul>
@@ -83,7 +85,7 @@ export function DecideSheet({
           </ul>
         </section>
         <section aria-label="Decision">
-          <div className="silhouettes">
+          <div className={styles.silhouettes}>
             {DECISIONS.map((each) => (
               <Silhouette
                 key={each}
@@ -94,27 +96,20 @@ export function DecideSheet({
               />
             ))}
           </div>
-          <p className="decide-why" role="status">
+          <p className={styles.why} role="status">
             {shut ? shutSentence(shut) : decision ? '' : 'Choose what becomes of it.'}
           </p>
           {decision && !isShutForGood(shut) && (
-            <label>
-              Reason, in writing
-              <textarea
-                rows={3}
-                maxLength={300}
-                value={reason}
-                onChange={({ target }) => setReason(target.value)}
-                onKeyDown={(event) => event.stopPropagation()}
-              />
-              <span className="decide-starts">
+            <div>
+              <Field label="Reason, in writing" rows={3} value={reason} onValue={setReason} />
+              <span className={styles.starts}>
                 {(decision === 'release' && notProven.length ? [] : BEGINS[decision]).map((each) => (
-                  <button key={each} type="button" onClick={() => setReason(each)}>
+                  <RowKey key={each} onClick={() => setReason(each)}>
                     {each}
-                  </button>
+                  </RowKey>
                 ))}
               </span>
-            </label>
+            </div>
           )}
         </section>
         <section aria-label="Signature">

@@ -2,11 +2,12 @@ import { useState } from 'react'
 import { waitingIn, type BatchState, type WaitingEntry } from '@logged-thermal/core'
 import { clock, span, waitingWords, type Reader } from '@logged-thermal/wording'
 import { useHand, useLine } from '../app/kitchen'
-import { PinPad } from '../login/PinPad'
+import { PinPad } from '../kit/PinPad'
 import { useLeadSigns } from '../login/useLeadSigns'
-import { Key } from '../parts/Key'
-import { Sheet } from '../parts/Sheet'
-import './decide.css'
+import { Key } from '../kit/Key'
+import { Sheet } from '../kit/Sheet'
+import decideStyles from './decide.module.css'
+import { KeyRow } from '../kit/KeyRow'
 
 const REASONS = ['Seen on the paper sheet', 'The tablet was away', 'I was there']
 
@@ -29,7 +30,7 @@ export function LateEntries({ batch }: { batch: BatchState }) {
   }
   const title = waiting.length === 1 ? 'Entered too late' : `${waiting.length} entries, entered too late`
   return (
-    <div className="late-reading">
+    <div className={decideStyles.lateReading}>
       <ul>
         {waiting.map((each) => (
           <li key={each.entry}>{lateSentence(each, reader)}</li>
@@ -39,13 +40,13 @@ export function LateEntries({ batch }: { batch: BatchState }) {
         {waiting.length === 1 ? 'Let it count' : 'Let them count'}
       </Key>
       <Sheet open={open} onClose={() => setOpen(false)} title={title}>
-        <div className="choices">
+        <KeyRow>
           {REASONS.map((each) => (
             <Key key={each} look={each === reason ? 'primary' : 'plain'} onClick={() => setReason(each)}>
               {each}
             </Key>
           ))}
-        </div>
+        </KeyRow>
         {reason && lead ? (
           <PinPad of={lead} busy={busy} sentence={refusal} onPin={(pin) => void accept(pin, reason)} />
         ) : (

@@ -1,13 +1,13 @@
 import { useState } from 'react'
-import { decidesForLead, waitingIn, type Id } from '@logged-thermal/core'
+import { decidesForLead, isHeld, waitingIn, type Id } from '@logged-thermal/core'
 import { checkTitle, findingInShort, leftAsItIs, lostSentence } from '@logged-thermal/wording'
 import { useHand, useLine, type JudgedBatch } from '../app/kitchen'
 import { Badge } from '../parts/Badge'
-import { Key } from '../parts/Key'
-import { Sheet } from '../parts/Sheet'
+import { Key } from '../kit/Key'
+import { Sheet } from '../kit/Sheet'
 import { DecideSheet } from './DecideSheet'
 import { LateEntries } from './LateEntries'
-import './decide.css'
+import styles from './decide.module.css'
 
 /** What waits for the lead: batches with a check missed or not proven, and readings entered late. */
 export function Matters({ judged, now }: { judged: readonly JudgedBatch[]; now: number }) {
@@ -25,7 +25,7 @@ export function Matters({ judged, now }: { judged: readonly JudgedBatch[]; now: 
         Decide {matters.length}
       </Key>
       <Sheet open={open && !one} onClose={() => setOpen(false)} title="For you to decide">
-        <ul className="matters">
+        <ul className={styles.matters}>
           {matters.map(({ batch, standing, findings, asks }) => (
             <li key={batch.id}>
               <div>
@@ -58,5 +58,5 @@ export function Matters({ judged, now }: { judged: readonly JudgedBatch[]; now: 
 }
 
 function isMatter({ batch, asks }: JudgedBatch): boolean {
-  return asks.kind === 'decide' || asks.kind === 'lost' || asks.kind === 'held' || waitingIn(batch).length > 0
+  return asks.kind === 'decide' || asks.kind === 'lost' || isHeld(batch) || waitingIn(batch).length > 0
 }

@@ -1,5 +1,7 @@
-import ButtonBase from '@mui/material/ButtonBase'
 import type { Decision } from '@logged-thermal/core'
+import { RowKey } from '../kit/RowKey'
+import { clsx } from 'clsx'
+import styles from './decide.module.css'
 
 /** What becomes of a batch, as a shape: onward, between two posts, back, into the tray. Shut is a broken outline. */
 export function Silhouette({
@@ -15,22 +17,17 @@ export function Silhouette({
 }) {
   const state = chosen ? 'chosen' : shut ? 'shut' : 'open'
   return (
-    <ButtonBase
-      className={`silhouette ${state}`}
-      aria-pressed={chosen}
-      focusVisibleClassName="focused-by-key"
-      onClick={onChoose}
-    >
+    <RowKey className={clsx(styles.silhouette, styles[state])} aria-pressed={chosen} onClick={onChoose}>
       <svg viewBox="0 0 196 72" aria-hidden="true">
         <path d={SHAPES[decision]} />
-        {decision === 'hold' && <path className="posts" d="M0 0h10v72h-10ZM186 0h10v72h-10Z" />}
-        {decision === 'discard' && <path className="bar" d="M30 58h136v4h-136Z" />}
+        {decision === 'hold' && <path className={styles.posts} d="M0 0h10v72h-10ZM186 0h10v72h-10Z" />}
+        {decision === 'discard' && <path className={styles.bar} d="M30 58h136v4h-136Z" />}
       </svg>
       <span>
         {NAMES[decision]}
         {shut && <i className="visually-hidden">, shut</i>}
       </span>
-    </ButtonBase>
+    </RowKey>
   )
 }
 

@@ -2,9 +2,10 @@ import { useState } from 'react'
 import { eggGrams, itemLeft, type BatchState, type EggPart, type EggUse, type ItemState } from '@logged-thermal/core'
 import { grams, measureWords } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
-import { Key } from '../parts/Key'
+import { Key } from '../kit/Key'
 import type { LotOfEgg } from './eggLots'
-import { NumberPad } from '../parts/NumberPad'
+import { NumberPad } from '../kit/NumberPad'
+import styles from './eggs.module.css'
 
 interface Props {
   lot: LotOfEgg
@@ -58,14 +59,14 @@ export function CrackTally({ lot, item, step, uses, batch, mayWrite, onTaken }: 
   }
   const kept: EggPart[] = separated ? ['yolk', 'white'] : ['whole']
   return (
-    <div className="tally">
-      <p className="tally-wanted">
+    <div className={styles.tally}>
+      <p className={styles.tallyWanted}>
         {wanted > 0 ? `About ${wanted} eggs. ` : ''}Lot {lot.code}
         {item ? `, ${measureWords(itemLeft(item))} left in ${item.code}` : ''}
       </p>
-      <div className="tally-count">
+      <div className={styles.tallyCount}>
         <output aria-label="Good eggs">{good}</output>
-        <Key className="tally-good" disabled={!mayWrite} onClick={() => setGood(good + 1)}>
+        <Key className={styles.tallyGood} disabled={!mayWrite} onClick={() => setGood(good + 1)}>
           Good
         </Key>
         <Key disabled={!mayWrite} onClick={() => setGood(good + 6)}>
@@ -75,7 +76,7 @@ export function CrackTally({ lot, item, step, uses, batch, mayWrite, onTaken }: 
           − 1
         </Key>
       </div>
-      <div className="tally-count">
+      <div className={styles.tallyCount}>
         <output aria-label="Rejected eggs">{rejected}</output>
         <Key disabled={!mayWrite} onClick={() => setRejected(rejected + 1)}>
           Rejected
@@ -89,7 +90,7 @@ export function CrackTally({ lot, item, step, uses, batch, mayWrite, onTaken }: 
           − 1
         </Key>
       </div>
-      <div className="tally-as" role="group" aria-label="Whole or separated">
+      <div className={styles.tallyAs} role="group" aria-label="Whole or separated">
         <Key look={separated ? 'outlined' : 'primary'} onClick={() => setSeparated(false)}>
           Whole
         </Key>

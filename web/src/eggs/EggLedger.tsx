@@ -1,5 +1,11 @@
+import Table from '@mui/material/Table'
+import TableBody from '@mui/material/TableBody'
+import TableCell from '@mui/material/TableCell'
+import TableHead from '@mui/material/TableHead'
+import TableRow from '@mui/material/TableRow'
 import { eggLedger, isPooled, lotTallies, type BatchState, type LotState } from '@logged-thermal/core'
 import { grams, partWord, POOLED } from '@logged-thermal/wording'
+import styles from './eggs.module.css'
 
 /** What came out of which lot, and where it went: taken, used, kept or binned, left. */
 export function EggLedger({ batch, lots }: { batch: BatchState; lots: readonly LotState[] }) {
@@ -7,7 +13,7 @@ export function EggLedger({ batch, lots }: { batch: BatchState; lots: readonly L
   const lines = eggLedger(batch)
   if (tallies.length === 0) return null
   return (
-    <div className="egg-ledger">
+    <div className={styles.eggLedger}>
       <ul aria-label="Lots">
         {tallies.map(({ lot, form, cracked, rejected }) => (
           <li key={lot}>
@@ -16,31 +22,33 @@ export function EggLedger({ batch, lots }: { batch: BatchState; lots: readonly L
           </li>
         ))}
       </ul>
-      <table>
-        <thead>
-          <tr>
-            <th scope="col">Part</th>
-            <th scope="col">Taken</th>
-            <th scope="col">Used</th>
-            <th scope="col">Kept, binned</th>
-            <th scope="col">Left</th>
-          </tr>
-        </thead>
-        <tbody>
+      <Table>
+        <TableHead>
+          <TableRow>
+            <TableCell scope="col">Part</TableCell>
+            <TableCell scope="col">Taken</TableCell>
+            <TableCell scope="col">Used</TableCell>
+            <TableCell scope="col">Kept, binned</TableCell>
+            <TableCell scope="col">Left</TableCell>
+          </TableRow>
+        </TableHead>
+        <TableBody>
           {lines.map(({ part, taken, used, settled, left }) => (
-            <tr key={part}>
-              <th scope="row">{partWord[part]}</th>
-              <td>{grams(taken)}</td>
-              <td>{grams(Math.min(used, taken))}</td>
-              <td>{grams(settled)}</td>
-              <td>
+            <TableRow key={part}>
+              <TableCell component="th" scope="row">
+                {partWord[part]}
+              </TableCell>
+              <TableCell>{grams(taken)}</TableCell>
+              <TableCell>{grams(Math.min(used, taken))}</TableCell>
+              <TableCell>{grams(settled)}</TableCell>
+              <TableCell>
                 <strong>{grams(left)}</strong>
-              </td>
-            </tr>
+              </TableCell>
+            </TableRow>
           ))}
-        </tbody>
-      </table>
-      {isPooled(batch) && <p className="eggs-pooled">{POOLED}</p>}
+        </TableBody>
+      </Table>
+      {isPooled(batch) && <p className={styles.pooled}>{POOLED}</p>}
     </div>
   )
 }

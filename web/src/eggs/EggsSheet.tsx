@@ -13,8 +13,8 @@ import {
 import { eggRuleSentence, grams, partWord, stepName, type Reader } from '@logged-thermal/wording'
 import { useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
-import { Key } from '../parts/Key'
-import { Sheet } from '../parts/Sheet'
+import { Key } from '../kit/Key'
+import { Sheet } from '../kit/Sheet'
 import { CrackTally } from './CrackTally'
 import { EggLedger } from './EggLedger'
 import { eggPackage } from './eggPackage'
@@ -23,7 +23,7 @@ import { LotKeys } from './LotKeys'
 import { PourLot } from './PourLot'
 import { ReceiveForm } from '../store/ReceiveForm'
 import { SettleLeftOver } from './SettleLeftOver'
-import './eggs.css'
+import styles from './eggs.module.css'
 
 interface Props {
   batch: BatchState
@@ -56,10 +56,10 @@ export function EggsSheet({ batch, open, onClose, onKept, mayWrite, reader }: Pr
   )
   return (
     <Sheet open={open} onClose={onClose} title={`Eggs of ${batch.method.name}`}>
-      <div className="eggs">
+      <div className={styles.eggs}>
         <section aria-label="Take eggs">
           {steps.length > 1 && (
-            <div className="eggs-steps" role="group" aria-label="At which step">
+            <div className={styles.steps} role="group" aria-label="At which step">
               {steps.map((key) => (
                 <Key key={key} look={key === at ? 'primary' : 'outlined'} onClick={() => setStep(key)}>
                   {stepName[batch.method.steps.find((each) => each.key === key)!.kind]}
@@ -67,12 +67,12 @@ export function EggsSheet({ batch, open, onClose, onKept, mayWrite, reader }: Pr
               ))}
             </div>
           )}
-          <p className="eggs-wanted">
+          <p className={styles.wanted}>
             {uses.length
               ? `The method takes ${uses.map(({ part, grams: mass }) => `${grams(mass)} ${partWord[part]}`).join(' and ')}.`
               : 'The method takes no egg at this step.'}
           </p>
-          <p className="eggs-rule">{eggRuleSentence(rule, batch.terms.susceptible, heated)}</p>
+          <p className={styles.rule}>{eggRuleSentence(rule, batch.terms.susceptible, heated)}</p>
           {receiving ? (
             <ReceiveForm
               only="eggs"
@@ -137,7 +137,7 @@ function Next({ batch, onClose }: { batch: BatchState; onClose: () => void }) {
   const unnamed = unnamedUses(batch)
   if (unnamed.length) {
     const parts = unnamed.map(({ part, grams: mass }) => `${grams(mass)} ${partWord[part]}`).join(' and ')
-    return <p className="eggs-wanted">Tap the lot for {parts}.</p>
+    return <p className={styles.wanted}>Tap the lot for {parts}.</p>
   }
   return toSettle(batch).length ? null : (
     <Key look="primary" onClick={onClose}>

@@ -3,9 +3,10 @@ import { catalogue, dayOf, mayUse, type EggRule } from '@logged-thermal/core'
 import { dayName } from '@logged-thermal/wording'
 import { useHand, useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
-import { Key } from '../parts/Key'
+import { Key } from '../kit/Key'
 import { eggPackage } from './eggPackage'
 import { lotShutWord, type LotOfEgg } from './eggLots'
+import styles from './eggs.module.css'
 
 interface Props {
   lots: readonly LotOfEgg[]
@@ -22,7 +23,7 @@ export function LotKeys({ lots, rule, chosen, onChoose, children }: Props) {
   const now = useNow(60_000)
   const today = dayOf(now, reader.zone)
   return (
-    <div className="lot-keys" role="group" aria-label="Which lot">
+    <div className={styles.lotKeys} role="group" aria-label="Which lot">
       {lots.map((lot) => {
         const { id, code, ingredient, form, useBy } = lot
         const shut =

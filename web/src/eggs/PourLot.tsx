@@ -10,9 +10,10 @@ import {
 } from '@logged-thermal/core'
 import { grams, measureWords, partWord } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
-import { Key } from '../parts/Key'
+import { Key } from '../kit/Key'
 import type { LotOfEgg } from './eggLots'
-import { NumberPad } from '../parts/NumberPad'
+import { NumberPad } from '../kit/NumberPad'
+import styles from './eggs.module.css'
 
 interface Props {
   lot: LotOfEgg
@@ -52,8 +53,8 @@ export function PourLot({ lot, item, step, uses, batch, mayWrite, onTaken }: Pro
   }
   if (item && asking) {
     return (
-      <div className="tally">
-        <p className="tally-wanted">
+      <div className={styles.tally}>
+        <p className={styles.tallyWanted}>
           Only {measureWords(itemLeft(item))} are written to be left in {item.code}. Is that the carton in your hand?
         </p>
         <Key look="primary" disabled={!mayWrite} onClick={() => log({ ...asking, inHand: true })}>
@@ -66,8 +67,8 @@ export function PourLot({ lot, item, step, uses, batch, mayWrite, onTaken }: Pro
     )
   }
   return (
-    <div className="tally">
-      <p className="tally-wanted">
+    <div className={styles.tally}>
+      <p className={styles.tallyWanted}>
         Lot {lot.code}, {partWord[part]}
         {item ? `, ${measureWords(itemLeft(item))} left in ${item.code}` : ''}
       </p>

@@ -11,8 +11,9 @@ import {
 import { dayName, grams, partWord } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { useHand, useLine } from '../app/kitchen'
-import { Key } from '../parts/Key'
-import { NumberPad } from '../parts/NumberPad'
+import { Key } from '../kit/Key'
+import { NumberPad } from '../kit/NumberPad'
+import styles from './eggs.module.css'
 
 /** What the eggs left over: into a tub with its date, or into the bin. As reckoned, or as weighed. */
 export function SettleLeftOver({
@@ -50,7 +51,7 @@ export function SettleLeftOver({
       />
     )
   return (
-    <div className="settle">
+    <div className={styles.settle}>
       <p>
         <strong>
           {grams(mass)} {partWord[part]} left

@@ -14,6 +14,7 @@ import {
 import {
   actionWord,
   clock,
+  timeOfDay,
   countWord,
   dayName,
   limitDegreesOf,
@@ -23,14 +24,15 @@ import {
 } from '@logged-thermal/wording'
 import { sentenceOf, usePostSignedMutation } from '../app/api'
 import { useClaim, useEnter } from '../app/enter'
-import { Header } from '../app/Header'
+import { View } from '../app/View'
 import { useHand, useJudged, useLine, useMeans, type JudgedBatch } from '../app/kitchen'
 import type { LineData } from '../app/lineData'
 import { useNow } from '../app/now'
-import { PinPad } from '../login/PinPad'
-import { Key } from '../parts/Key'
-import { Sheet } from '../parts/Sheet'
-import './handover.css'
+import { PinPad } from '../kit/PinPad'
+import { Key } from '../kit/Key'
+import { Sheet } from '../kit/Sheet'
+import { TimeField } from '../kit/TimeField'
+import styles from './handover.module.css'
 
 /** Before closing: what runs on, who is asked next, and which gates fall when nobody is there to prove them. */
 export function HandoverView() {
@@ -44,10 +46,11 @@ export function HandoverView() {
   const enter = useEnter()
   const { reader, person, open } = useHand(line)
   const [asked, setAsked] = useState<Id | null>(null)
-  const [closes, setCloses] = useState('23:00')
+  /** From when nobody of now is asked; null: from now. */
+  const [closes, setCloses] = useState<string | null>(null)
   const [opens, setOpens] = useState('06:00')
   const [delegating, setDelegating] = useState(false)
-  const from = instantAt(closes, minute, reader)
+  const from = closes === null ? minute : instantAt(closes, minute, reader)
   const until = instantAt(opens, from, reader)
   const running = judged.filter(
     ({ asks }) => asks.kind !== 'keep' && asks.kind !== 'use today' && asks.kind !== 'discard',
@@ -67,19 +70,22 @@ export function HandoverView() {
     void navigate('/')
   }
   return (
-    <main className="view">
-      <Header>
-        <h1 aria-live="polite">
+    <View
+      place="handover"
+      spoken
+      sentence={
+        <>
           <strong>
             Handing over: {countWord(running.length)} {running.length === 1 ? 'batch runs' : 'batches run'} on.
           </strong>{' '}
           {falls.length > 0 && fallSentence(falls.length)}
-        </h1>
-      </Header>
-      <div className="handover">
+        </>
+      }
+    >
+      <div className={styles.handover}>
         <section aria-label="Who is asked next">
           <h2>Who is asked next</h2>
-          <div className="handover-names" role="group" aria-label="Who is asked">
+          <div className={styles.names} role="group" aria-label="Who is asked">
             {line.people
               .filter(({ role }) => role !== 'inspector')
               .map(({ id, name, job }) => (
@@ -102,18 +108,17 @@ export function HandoverView() {
               <small>the kitchen is closed</small>
             </Key>
           </div>
-          <div className="handover-times">
-            <label className="form-field">
-              From
-              <input type="time" value={closes} onChange={({ target }) => setCloses(target.value)} />
-            </label>
-            <label className="form-field">
-              Until
-              <input type="time" value={opens} onChange={({ target }) => setOpens(target.value)} />
-            </label>
+          <div className={styles.times}>
+            <TimeField
+              label="From"
+              value={closes ?? timeOfDay(minute, { ...reader, hours: 24 })}
+              onValue={setCloses}
+              hours={reader.hours}
+            />
+            <TimeField label="Until" value={opens} onValue={setOpens} hours={reader.hours} />
           </div>
           <p className="muted">
-            Until {clock(until, reader)} on {dayName(dayOf(until, reader.zone), reader)}.
+            Until {timeOfDay(until, reader)} on {dayName(dayOf(until, reader.zone), reader)}.
           </p>
           <Key look="primary" disabled={!open} onClick={handOver}>
             Hand over
@@ -124,9 +129,9 @@ export function HandoverView() {
             </Key>
           )}
         </section>
-        <section aria-label="What runs on" className="handover-runs">
+        <section aria-label="What runs on" className={styles.runs}>
           {falls.map(({ batch, gate }) => (
-            <p key={`${batch.id} ${gate.gate.level}`} className="falls" role="note">
+            <p key={`${batch.id} ${gate.gate.level}`} className={styles.falls} role="note">
               <strong>
                 {batch.method.name} {batch.code}:
               </strong>{' '}
@@ -142,7 +147,7 @@ export function HandoverView() {
         </section>
       </div>
       {delegating && <Delegate line={line} now={now} reader={reader} onClose={() => setDelegating(false)} />}
-    </main>
+    </View>
   )
 }
 
@@ -205,7 +210,7 @@ function Delegate({
   const end = instantAt(until, now, reader)
   const sign = async (pin: string) => {
     const made = claim('delegated', line.kitchen.id, { to, until: Math.round(end) }, { by: person.id })
-    const result = await post({ claim: made, signer: person.id, pin, scale: reader.scale })
+    const result = await post({ claim: made, signer: person.id, pin, scale: reader.scale, hours: reader.hours })
     if (result.error) return setRefusal(sentenceOf(result.error))
     const [answer] = result.data.results
     if (answer?.outcome === 'refused') return setRefusal(answer.sentence)
@@ -213,9 +218,9 @@ function Delegate({
   }
   return (
     <Sheet open onClose={onClose} title="Who decides while you are away?">
-      <div className="handover">
+      <div className={styles.handover}>
         <section>
-          <div className="handover-names" role="group" aria-label="Who decides">
+          <div className={styles.names} role="group" aria-label="Who decides">
             {line.people
               .filter(({ role, id }) => role !== 'inspector' && id !== person.id)
               .map(({ id, name, job }) => (
@@ -228,13 +233,10 @@ function Delegate({
               Nobody: it waits, on hold
             </Key>
           </div>
-          <label className="form-field">
-            Until
-            <input type="time" value={until} onChange={({ target }) => setUntil(target.value)} />
-          </label>
+          <TimeField label="Until" value={until} onValue={setUntil} hours={reader.hours} />
           <p className="muted">
-            They sign with their own PIN, and the record says that they stood in for you. Until {clock(end, reader)} on{' '}
-            {dayName(dayOf(end, reader.zone), reader)}.
+            They sign with their own PIN, and the record says that they stood in for you. Until {timeOfDay(end, reader)}{' '}
+            on {dayName(dayOf(end, reader.zone), reader)}.
           </p>
         </section>
         <PinPad of={person} busy={isLoading} sentence={refusal} onPin={(pin) => void sign(pin)} />

@@ -1,5 +1,7 @@
 import { limitSetOf, ruleSets, type LimitSet } from '@logged-thermal/core'
-import { Key } from '../parts/Key'
+import { Key } from '../kit/Key'
+import { clsx } from 'clsx'
+import styles from './limits.module.css'
 
 /** The rule set, the unit that decides, and the guard of the next version. Lines of the house's stay where their limit does. */
 export function ChangeSet({
@@ -28,14 +30,14 @@ export function ChangeSet({
     })
   }
   return (
-    <section className="limits-panel" aria-label="Rule set and unit">
+    <section className={styles.panel} aria-label="Rule set and unit">
       <header>
         <h2 className="title">Rule set and unit</h2>
         <Key look="outlined" onClick={onClose}>
           Close
         </Key>
       </header>
-      <div className="set-keys">
+      <div className={styles.setKeys}>
         {Object.values(ruleSets).map(({ key, name, prints }) => (
           <Key key={key} look={key === draft.ruleSet.key ? 'primary' : 'plain'} onClick={() => take(key)}>
             {name}
@@ -44,7 +46,7 @@ export function ChangeSet({
         ))}
       </div>
       <h3 className="title">Which printed figure decides</h3>
-      <div className="set-keys three">
+      <div className={clsx(styles.setKeys, styles.three)}>
         {(['C', 'F', 'stricter'] as const).map((scale) => (
           <Key
             key={scale}
@@ -56,7 +58,7 @@ export function ChangeSet({
         ))}
       </div>
       <h3 className="title">Tolerance of the thermometer</h3>
-      <div className="set-keys">
+      <div className={styles.setKeys}>
         {(['none', 'tolerance'] as const).map((guard) => (
           <Key
             key={guard}

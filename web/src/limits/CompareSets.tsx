@@ -19,6 +19,9 @@ import { Glyph } from '../parts/Glyph'
 import { HeatRibbon } from '../parts/HeatRibbon'
 import { clockLens } from '../parts/lens'
 import { useWidth } from '../parts/useWidth'
+import { SelectField } from '../kit/SelectField'
+import { clsx } from 'clsx'
+import styles from './limits.module.css'
 
 interface Props {
   batches: BatchState[]
@@ -36,7 +39,9 @@ export function CompareSets({ batches, inForce, zone, now, reader }: Props) {
   const [ref, width] = useWidth<HTMLDivElement>(380)
   const batch = ordered.find(({ id }) => id === batchId) ?? ordered[0]
   if (!batch)
-    return <p className="limits-panel muted">Once a batch was read, two rule sets can be compared on it here.</p>
+    return (
+      <p className={clsx(styles.panel, 'muted')}>Once a batch was read, two rule sets can be compared on it here.</p>
+    )
   const choices: [string, string][] = [
     ['judged', `As judged, version ${batch.limits.version}`],
     ...(inForce.version === batch.limits.version
@@ -45,18 +50,18 @@ export function CompareSets({ batches, inForce, zone, now, reader }: Props) {
     ...Object.values(ruleSets).map(({ key, name }): [string, string] => [key, name]),
   ]
   return (
-    <section className="limits-panel" aria-label="One batch, two rule sets">
+    <section className={styles.panel} aria-label="One batch, two rule sets">
       <h2 className="title">One batch, two rule sets</h2>
-      <label className="compare-pick">
-        <span className="visually-hidden">Batch</span>
-        <select value={batch.id} onChange={({ target }) => setBatchId(target.value)}>
-          {ordered.map(({ id, code, method, facts: { 'reading-taken': readings } }) => (
-            <option key={id} value={id}>
-              {method.name} {code}, {readings.length} readings
-            </option>
-          ))}
-        </select>
-      </label>
+      <SelectField
+        label="Batch"
+        quietly
+        options={ordered.map(({ id, code, method, facts: { 'reading-taken': readings } }) => ({
+          value: id,
+          words: `${method.name} ${code}, ${readings.length} readings`,
+        }))}
+        chosen={batch.id}
+        onChoose={setBatchId}
+      />
       <div ref={ref}>
         {([0, 1] as const).map((side) => (
           <Side
@@ -114,18 +119,18 @@ function Side({
     ({ check, standing }) => check.limit.force !== 'quality' && (standing !== 'open' || isTimed(check)),
   )
   return (
-    <div className="compare-side">
-      <div className="compare-head">
-        <select aria-label={label} value={chosen} onChange={({ target }) => onChoose(target.value)}>
-          {choices.map(([key, name]) => (
-            <option key={key} value={key}>
-              {name}
-            </option>
-          ))}
-        </select>
+    <div className={styles.compareSide}>
+      <div className={styles.compareHead}>
+        <SelectField
+          label={label}
+          quietly
+          options={choices.map(([value, words]) => ({ value, words }))}
+          chosen={chosen}
+          onChoose={onChoose}
+        />
         <Badge standing={batchStanding(findings)} />
       </div>
-      <div className="compare-lane">
+      <div className={styles.compareLane}>
         <HeatRibbon
           batch={asked}
           findings={findings}

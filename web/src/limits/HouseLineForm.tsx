@@ -1,4 +1,4 @@
-import { useState, type ReactNode } from 'react'
+import { useState } from 'react'
 import {
   comparedWithPrinted,
   degreesTyped,
@@ -8,12 +8,17 @@ import {
   type Degrees,
   type Line,
   type Rule,
-  type TemperatureScale,
   type Variance,
 } from '@logged-thermal/core'
 import { lineName } from '@logged-thermal/wording'
 import { VarianceFields, varianceProblem } from './VarianceFields'
-import { Key } from '../parts/Key'
+import { Key } from '../kit/Key'
+import { Field } from '../kit/Field'
+import { TemperatureField } from '../kit/TemperatureField'
+import { KeyRow } from '../kit/KeyRow'
+import { FieldRow } from '../kit/FieldRow'
+import limitsStyles from './limits.module.css'
+import decideStyles from '../decide/decide.module.css'
 
 interface Props {
   line: Line
@@ -29,7 +34,7 @@ export function HouseLineForm({ line, onDone, onCancel }: Props) {
   const [broken, setBroken] = useState<Record<string, boolean>>({})
   const [reason, setReason] = useState(line.house?.reason ?? '')
   const [variance, setVariance] = useState<Variance>(line.variance ?? NO_VARIANCE)
-  if (!rule) return <p className="limits-panel">This limit has no figure that a house could set.</p>
+  if (!rule) return <p className={limitsStyles.panel}>This limit has no figure that a house could set.</p>
 
   const compared = comparedWithPrinted(line, rule)
   const looser = compared === 'looser'
@@ -47,7 +52,7 @@ export function HouseLineForm({ line, onDone, onCancel }: Props) {
   const nearby = line.published.flatMap(({ rule: each }) => degreesIn(each))
   const mark = (name: string) => (isBroken: boolean) => setBroken((all) => ({ ...all, [name]: isBroken }))
   return (
-    <section className="limits-panel" aria-label="House line">
+    <section className={limitsStyles.panel} aria-label="House line">
       <header>
         <h2 className="title">{lineName(line.key)}: the house's line</h2>
       </header>
@@ -57,19 +62,17 @@ export function HouseLineForm({ line, onDone, onCancel }: Props) {
         </Key>
       ))}
       <RuleFields rule={rule} nearby={nearby} onRule={setRule} onBroken={mark} />
-      <Field name="Reason">
-        <input value={reason} maxLength={300} onChange={({ target }) => setReason(target.value)} />
-      </Field>
+      <Field label="Reason" value={reason} onValue={setReason} />
       {looser && (
         <fieldset>
           <legend>Looser than printed: only by a written variance</legend>
           <VarianceFields variance={variance} onChange={setVariance} />
         </fieldset>
       )}
-      <p role="status" className="decide-why">
+      <p role="status" className={decideStyles.why}>
         {missing ?? (looser ? 'Looser, by variance.' : 'Stricter than printed: it holds beside it.')}
       </p>
-      <div className="limits-keys">
+      <KeyRow>
         <Key
           look="primary"
           disabled={missing !== null}
@@ -82,7 +85,7 @@ export function HouseLineForm({ line, onDone, onCancel }: Props) {
         <Key look="outlined" onClick={onCancel}>
           Not now
         </Key>
-      </div>
+      </KeyRow>
     </section>
   )
 }
@@ -108,20 +111,20 @@ function RuleFields({
     case 'hold': {
       const [row] = rule.rows.slice(-1)
       return (
-        <div className="field-row">
+        <FieldRow>
           {degrees('At', row!.at, (at) => onRule({ kind: 'hold', rows: [{ at, seconds: row!.seconds }] }))}
           {count('Seconds, 0 is at once', row!.seconds, (seconds) =>
             onRule({ kind: 'hold', rows: [{ at: row!.at, seconds }] }),
           )}
-        </div>
+        </FieldRow>
       )
     }
     case 'reach':
       return (
-        <div className="field-row">
+        <FieldRow>
           {degrees('To', rule.to, (to) => onRule({ ...rule, to }))}
           {count('Minutes', rule.withinMinutes, (withinMinutes) => onRule({ ...rule, withinMinutes }))}
-        </div>
+        </FieldRow>
       )
     case 'stay':
       return degrees(rule.side === 'under' ? 'Stay at or under' : 'Stay at or over', rule.level, (level) =>
@@ -165,24 +168,7 @@ function DegreesField({
     onBroken(!now.ok)
     if (now.ok) onValue(degreesTyped(now.typed, nearby))
   }
-  return (
-    <Field name={name}>
-      <input value={text} inputMode="text" onChange={({ target }) => read(target.value)} />
-      {!parsed.ok && (
-        <span className="field-ask" role="alert">
-          {parsed.problem === 'no unit'
-            ? `${parsed.value}: °C or °F?`
-            : `"${text}" is no temperature. Write 70 °C or 158 °F.`}
-          {parsed.problem === 'no unit' &&
-            (['C', 'F'] as TemperatureScale[]).map((scale) => (
-              <Key key={scale} onClick={() => read(`${parsed.value} °${scale}`)}>
-                °{scale}
-              </Key>
-            ))}
-        </span>
-      )}
-    </Field>
-  )
+  return <TemperatureField label={name} value={text} parsed={parsed} onValue={read} />
 }
 
 function NumberField({
@@ -198,28 +184,18 @@ function NumberField({
 }) {
   const [text, setText] = useState(String(value))
   return (
-    <Field name={name}>
-      <input
-        value={text}
-        inputMode="decimal"
-        onChange={({ target }) => {
-          setText(target.value)
-          const number = Number(target.value.replace(',', '.'))
-          const ok = target.value.trim() !== '' && Number.isFinite(number) && number >= 0
-          onBroken(!ok)
-          if (ok) onValue(number)
-        }}
-      />
-    </Field>
-  )
-}
-
-function Field({ name, children }: { name: string; children: ReactNode }) {
-  return (
-    <label className="form-field">
-      {name}
-      {children}
-    </label>
+    <Field
+      label={name}
+      value={text}
+      mode="decimal"
+      onValue={(typed) => {
+        setText(typed)
+        const number = Number(typed.replace(',', '.'))
+        const ok = typed.trim() !== '' && Number.isFinite(number) && number >= 0
+        onBroken(!ok)
+        if (ok) onValue(number)
+      }}
+    />
   )
 }
 

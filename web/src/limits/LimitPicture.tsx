@@ -1,10 +1,11 @@
 import type { Rule } from '@logged-thermal/core'
 import { colourOf, thicknessOf } from '../parts/temperatureScale'
+import styles from './limits.module.css'
 
 /** A limit as the gate that it is, with the ribbon in it: 50 by 40. */
 export function LimitPicture({ rule }: { rule: Rule }) {
   return (
-    <svg className="limit-picture" width="50" height="40" viewBox="0 0 50 40" aria-hidden="true">
+    <svg className={styles.limitPicture} width="50" height="40" viewBox="0 0 50 40" aria-hidden="true">
       <rect width="50" height="40" rx="6" fill="var(--glass)" />
       <Gate rule={rule} />
     </svg>

@@ -1,6 +1,14 @@
+import Table from '@mui/material/Table'
+import TableBody from '@mui/material/TableBody'
+import TableCell from '@mui/material/TableCell'
+import TableHead from '@mui/material/TableHead'
+import TableRow from '@mui/material/TableRow'
 import { judged, type LimitKey, type LimitSet, type Line, type Limit, isLooser, ruleSets } from '@logged-thermal/core'
 import { limitCells, lineName, sourceOf, type Reader } from '@logged-thermal/wording'
 import { LimitPicture } from './LimitPicture'
+import { RowKey } from '../kit/RowKey'
+import { clsx } from 'clsx'
+import styles from './limits.module.css'
 
 interface Props {
   set: LimitSet
@@ -16,31 +24,31 @@ export function LimitsTable({ set, reader, today, chosen, onChoose }: Props) {
   const decides = set.unit === 'stricter' ? 'both decide' : `°${set.unit} decides`
   const other = set.unit === 'F' ? '°C' : '°F'
   return (
-    <table className="limits-table">
+    <Table className={styles.table}>
       <colgroup>
-        <col className="picture" />
-        <col className="name" />
-        <col className="figure" />
-        <col className="figure" />
-        <col className="time" />
-        <col className="force-column" />
+        <col className={styles.picture} />
+        <col className={styles.name} />
+        <col className={styles.figure} />
+        <col className={styles.figure} />
+        <col className={styles.time} />
+        <col className={styles.forceColumn} />
         <col />
       </colgroup>
-      <thead>
-        <tr>
-          <th scope="col" colSpan={2}>
+      <TableHead>
+        <TableRow>
+          <TableCell scope="col" colSpan={2}>
             Limit, section, confidence
-          </th>
-          <th scope="col">{set.unit === 'stricter' ? '°C' : decides}</th>
-          <th scope="col">
+          </TableCell>
+          <TableCell scope="col">{set.unit === 'stricter' ? '°C' : decides}</TableCell>
+          <TableCell scope="col">
             {other} {set.unit === 'stricter' ? decides : prints === 'both' ? 'printed' : 'converted'}
-          </th>
-          <th scope="col">Time</th>
-          <th scope="col">Force</th>
-          <th scope="col">House line</th>
-        </tr>
-      </thead>
-      <tbody>
+          </TableCell>
+          <TableCell scope="col">Time</TableCell>
+          <TableCell scope="col">Force</TableCell>
+          <TableCell scope="col">House line</TableCell>
+        </TableRow>
+      </TableHead>
+      <TableBody>
         {set.lines.flatMap((line) =>
           line.published.map((limit, i) => (
             <Row
@@ -56,8 +64,8 @@ export function LimitsTable({ set, reader, today, chosen, onChoose }: Props) {
             />
           )),
         )}
-      </tbody>
-    </table>
+      </TableBody>
+    </Table>
   )
 }
 
@@ -84,51 +92,49 @@ function Row({
   const [decides, other] = set.unit === 'F' ? [fahrenheit, celsius] : [celsius, fahrenheit]
   const plain = !celsius && !time
   return (
-    <tr className={chosen ? 'chosen' : ''} data-line={line.key} onClick={onChoose}>
-      <td className="picture">
+    <TableRow className={clsx(chosen && styles.chosen)} data-line={line.key} onClick={onChoose}>
+      <TableCell className={styles.picture}>
         <LimitPicture rule={limit.rule} />
-      </td>
-      <th scope="row">
-        <button type="button" aria-pressed={chosen} onClick={onChoose}>
+      </TableCell>
+      <TableCell component="th" scope="row">
+        <RowKey aria-pressed={chosen} onClick={onChoose}>
           {lineName(line.key)}
           {limit.alternative && ', if chosen'}
-        </button>
+        </RowKey>
         <small>
           {limit.origin === set.ruleSet.key ? limit.source.section : sourceOf(limit)} · {limit.source.confidence}
           {!judged[line.key] && ' · for people to keep: not judged here'}
         </small>
-      </th>
+      </TableCell>
       {plain ? (
-        <td colSpan={3} className="words">
-          {words}
-        </td>
+        <TableCell colSpan={3}>{words}</TableCell>
       ) : (
         <>
-          <td className="decides">
+          <TableCell className={styles.decides}>
             {decides}
             {words && <small>{words}</small>}
-          </td>
-          <td className="other">{other}</td>
-          <td className="time">{time}</td>
+          </TableCell>
+          <TableCell className={styles.other}>{other}</TableCell>
+          <TableCell className={styles.time}>{time}</TableCell>
         </>
       )}
-      <td>
-        <span className={`force ${limit.force}`}>{limit.force}</span>
-      </td>
-      <td>{first && <HouseCell line={line} set={set} reader={reader} today={today} />}</td>
-    </tr>
+      <TableCell>
+        <span className={clsx(styles.force, styles[limit.force])}>{limit.force}</span>
+      </TableCell>
+      <TableCell>{first && <HouseCell line={line} set={set} reader={reader} today={today} />}</TableCell>
+    </TableRow>
   )
 }
 
 function HouseCell({ line, set, reader, today }: { line: Line; set: LimitSet; reader: Reader; today: string }) {
   const { house, variance } = line
-  if (!house) return line.published[0]?.rule.kind === 'no number' ? <span className="needed">needed</span> : null
+  if (!house) return line.published[0]?.rule.kind === 'no number' ? <span className={styles.needed}>needed</span> : null
   const { celsius, fahrenheit, time } = limitCells(house.rule, reader)
   const words = [set.unit === 'F' ? fahrenheit : celsius, time].filter(Boolean).join(', ')
-  if (!isLooser(line) || !variance) return <span className="house-line">{words}</span>
+  if (!isLooser(line) || !variance) return <span className={styles.houseLine}>{words}</span>
   const ended = today > variance.validUntil
   return (
-    <span className={`variance${ended ? ' ended' : ''}`}>
+    <span className={clsx(styles.variance, ended && styles.ended)}>
       {ended ? 'ended' : 'looser'}, {variance.reference}
     </span>
   )

@@ -1,10 +1,10 @@
 import { useState } from 'react'
 import { dayOf, isLooser, limitChanges, limitsAt, type LimitKey, type LimitSet, type Line } from '@logged-thermal/core'
 import { countWord } from '@logged-thermal/wording'
-import { Header } from '../app/Header'
+import { View } from '../app/View'
 import { useHand, useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
-import { Key } from '../parts/Key'
+import { Key } from '../kit/Key'
 import { ChangeSet } from './ChangeSet'
 import { CompareSets } from './CompareSets'
 import { LimitsTable } from './LimitsTable'
@@ -12,7 +12,9 @@ import { LineDetail } from './LineDetail'
 import { PracticePanel } from './PracticePanel'
 import { SignVersion } from './SignVersion'
 import { VersionHistory } from './VersionHistory'
-import './limits.css'
+import { Whole } from '../kit/Whole'
+import { clsx } from 'clsx'
+import styles from './limits.module.css'
 
 type Panel =
   { kind: 'compare' } | { kind: 'line'; key: LimitKey } | { kind: 'history' } | { kind: 'set' } | { kind: 'practice' }
@@ -27,7 +29,7 @@ export function LimitsView() {
   const [signing, setSigning] = useState(false)
   const versions = line?.limits?.versions ?? []
   const current = limitsAt(versions, now)
-  if (!line?.limits || !current) return <p className="whole">This kitchen has no limits yet.</p>
+  if (!line?.limits || !current) return <Whole>This kitchen has no limits yet.</Whole>
 
   const shown = draft ?? current
   const today = dayOf(now, line.kitchen.zone)
@@ -40,15 +42,17 @@ export function LimitsView() {
   const chosen = panel.kind === 'line' ? shown.lines.find(({ key }) => key === panel.key) : undefined
   const changes = draft ? limitChanges(current, draft).length : 0
   return (
-    <main className="view">
-      <Header>
-        <h1>
+    <View
+      place="limits"
+      sentence={
+        <>
           <strong>{current.ruleSet.name} is in force.</strong> {houseWords(current, today)}
-        </h1>
-      </Header>
-      <div className="limits">
-        <div className="limits-main">
-          <div className="limits-top">
+        </>
+      }
+    >
+      <div className={styles.limits}>
+        <div className={styles.main}>
+          <div className={styles.top}>
             <Key disabled={!lead} onClick={() => setPanel({ kind: 'set' })}>
               {shown.ruleSet.name}
             </Key>
@@ -60,7 +64,7 @@ export function LimitsView() {
               {draft ? `Draft of version ${draft.version}` : `Version ${current.version}`}
             </Key>
           </div>
-          <div className="limits-scroll" tabIndex={0} role="region" aria-label="Limits in force">
+          <div className={styles.scroll} tabIndex={0} role="region" aria-label="Limits in force">
             <LimitsTable
               set={shown}
               reader={reader}
@@ -70,7 +74,7 @@ export function LimitsView() {
             />
           </div>
           {draft && changes > 0 ? (
-            <div className="limits-draft" role="status">
+            <div className={styles.draft} role="status">
               <strong>
                 Version {draft.version} is not in force: {changes} {changes === 1 ? 'change' : 'changes'}.
               </strong>
@@ -82,13 +86,13 @@ export function LimitsView() {
               </Key>
             </div>
           ) : (
-            <p className="muted limits-foot">
+            <p className={clsx('muted', styles.foot)}>
               A starting point: check each limit against the edition in force where you are. The local code and a
               qualified person decide.
             </p>
           )}
         </div>
-        <aside className="limits-side">
+        <aside className={styles.side}>
           {chosen && (
             <LineDetail
               key={chosen.key}
@@ -125,7 +129,7 @@ export function LimitsView() {
           }}
         />
       )}
-    </main>
+    </View>
   )
 }
 

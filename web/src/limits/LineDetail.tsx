@@ -1,8 +1,10 @@
 import { useState } from 'react'
 import { judged, isJudged, isLooser, type LimitSet, type Line } from '@logged-thermal/core'
 import { forceWord, lineName, ruleWords, sourceOf, type Reader } from '@logged-thermal/wording'
-import { Key } from '../parts/Key'
+import { Key } from '../kit/Key'
 import { HouseLineForm } from './HouseLineForm'
+import { KeyRow } from '../kit/KeyRow'
+import styles from './limits.module.css'
 
 interface Props {
   line: Line
@@ -31,7 +33,7 @@ export function LineDetail({ line, set, reader, onChange, onClose }: Props) {
     )
   }
   return (
-    <section className="limits-panel" aria-label={lineName(line.key)}>
+    <section className={styles.panel} aria-label={lineName(line.key)}>
       <header>
         <h2 className="title">{lineName(line.key)}</h2>
         <Key look="outlined" onClick={onClose}>
@@ -39,7 +41,7 @@ export function LineDetail({ line, set, reader, onChange, onClose }: Props) {
         </Key>
       </header>
       {published.map((limit, i) => (
-        <div className="printed" key={i}>
+        <div className={styles.printed} key={i}>
           <strong>{ruleWords(limit.rule, set.unit, reader)}</strong>
           <p>
             {sourceOf(limit)}. {forceWord[limit.force]}, confidence {limit.source.confidence}
@@ -56,7 +58,7 @@ export function LineDetail({ line, set, reader, onChange, onClose }: Props) {
       <p className="muted">A starting point: check it against the edition in force where you are.</p>
       <h3 className="title">House line</h3>
       {house ? (
-        <div className="printed">
+        <div className={styles.printed}>
           <strong>{ruleWords(house.rule, set.unit, reader)}</strong>
           <p>
             {isLooser(line) ? 'Looser than printed, by variance' : 'Holds beside what is printed'}. Reason:{' '}
@@ -73,7 +75,7 @@ export function LineDetail({ line, set, reader, onChange, onClose }: Props) {
         <p>{decided ? 'None: what is printed holds.' : 'Not a limit that readings decide.'}</p>
       )}
       {decided && onChange && (
-        <div className="limits-keys">
+        <KeyRow>
           <Key look="primary" onClick={() => setEditing(true)}>
             {house ? 'Change the house line' : 'Set a house line'}
           </Key>
@@ -82,7 +84,7 @@ export function LineDetail({ line, set, reader, onChange, onClose }: Props) {
               Take it away
             </Key>
           )}
-        </div>
+        </KeyRow>
       )}
     </section>
   )

@@ -2,8 +2,12 @@ import { useState } from 'react'
 import { PERMITS, type LimitSet, type Permits, type Practice, type Variance } from '@logged-thermal/core'
 import { dayName, permitWord } from '@logged-thermal/wording'
 import { useHand, useLine } from '../app/kitchen'
-import { Key } from '../parts/Key'
+import { Field } from '../kit/Field'
+import { Key } from '../kit/Key'
 import { VarianceFields, varianceProblem } from './VarianceFields'
+import { KeyRow } from '../kit/KeyRow'
+import { clsx } from 'clsx'
+import styles from './limits.module.css'
 
 const NO_VARIANCE: Variance = { authority: '', reference: '', reason: '', validUntil: '' }
 const WARM = [15, 20, 30, 45, 60]
@@ -40,7 +44,7 @@ export function PracticePanel({ draft, onChange, onClose }: Props) {
   ) => (
     <>
       <h3 className="title">{name}</h3>
-      <div className="set-keys">
+      <div className={styles.setKeys}>
         {[true, false].map((each) => (
           <Key
             key={String(each)}
@@ -72,7 +76,7 @@ export function PracticePanel({ draft, onChange, onClose }: Props) {
   ) => (
     <>
       <h3 className="title">{name}</h3>
-      <div className="set-keys five">
+      <div className={clsx(styles.setKeys, styles.five)}>
         {values.map((each) => (
           <Key
             key={each}
@@ -100,7 +104,7 @@ export function PracticePanel({ draft, onChange, onClose }: Props) {
       />
     )
   return (
-    <section className="limits-panel" aria-label="How the house works">
+    <section className={styles.panel} aria-label="How the house works">
       <header>
         <h2 className="title">How the house works</h2>
         <Key look="outlined" onClick={onClose}>
@@ -120,7 +124,7 @@ export function PracticePanel({ draft, onChange, onClose }: Props) {
       {numbers('Minutes to serve what is served at once', SERVE, practice.serveMinutes, 'serveMinutes')}
       {numbers('How often a proven batch may be melted or baked again', REWARM, practice.rewarmings, 'rewarmings')}
       <h3 className="title">Whose last day passes on to what they go into</h3>
-      <div className="set-keys">
+      <div className={styles.setKeys}>
         {(['ready to eat', 'every part'] as const).map((each) => (
           <Key
             key={each}
@@ -139,12 +143,26 @@ export function PracticePanel({ draft, onChange, onClose }: Props) {
       {numbers('Air of a freezer at most, °C', FREEZER, practice.freezerAir, 'freezerAir')}
       {numbers('Days before a validated bake is shown again', BAKE, practice.bakeDays, 'bakeDays')}
       {numbers('Days untreated frozen fruit is kept that nothing boils', FRUIT, practice.fruitDays, 'fruitDays')}
+      <h3 className="title">Times of day</h3>
+      <div className={styles.setKeys}>
+        {([24, 12] as const).map((each) => (
+          <Key
+            key={each}
+            look={each === (practice.clock ?? 24) ? 'primary' : 'plain'}
+            aria-pressed={each === (practice.clock ?? 24)}
+            disabled={!onChange}
+            onClick={() => change({ clock: each })}
+          >
+            {each === 24 ? '24 h: 23:05' : '12 h: 11:05 pm'}
+          </Key>
+        ))}
+      </div>
       <Times practice={practice} onChange={onChange && change} />
       <h3 className="title">Written permissions</h3>
       {PERMITS.map((key) => {
         const held = practice.permits[key]
         return (
-          <div className="printed" key={key}>
+          <div className={styles.printed} key={key}>
             <strong>{permitWord[key].name}</strong>
             <p>
               {held
@@ -152,14 +170,14 @@ export function PracticePanel({ draft, onChange, onClose }: Props) {
                 : permitWord[key].without}
             </p>
             {onChange && (
-              <div className="limits-keys">
+              <KeyRow>
                 <Key onClick={() => setWriting(key)}>{held ? 'Change' : 'Attach one'}</Key>
                 {held && (
                   <Key look="outlined" onClick={() => permit(key, null)}>
                     Take it away
                   </Key>
                 )}
-              </div>
+              </KeyRow>
             )}
           </div>
         )
@@ -186,14 +204,18 @@ function Times({ practice, onChange }: { practice: Practice; onChange: ((part: P
   }
   return (
     <>
-      <label className="form-field">
-        Rounds of the units, times with commas
-        <input value={rounds} readOnly={!onChange} onChange={({ target }) => setRounds(target.value)} onBlur={keep} />
-      </label>
-      <label className="form-field">
-        The list of what ends at midnight, from
-        <input value={closing} readOnly={!onChange} onChange={({ target }) => setClosing(target.value)} onBlur={keep} />
-      </label>
+      <Field
+        label="Rounds of the units, times with commas"
+        value={rounds}
+        onValue={onChange ? setRounds : undefined}
+        onLeave={keep}
+      />
+      <Field
+        label="The list of what ends at midnight, from"
+        value={closing}
+        onValue={onChange ? setClosing : undefined}
+        onLeave={keep}
+      />
       {wrong && <p role="alert">{wrong}</p>}
     </>
   )
@@ -213,18 +235,18 @@ function WritePermit({
   const [variance, setVariance] = useState(first)
   const problem = varianceProblem(variance)
   return (
-    <section className="limits-panel" aria-label={name}>
+    <section className={styles.panel} aria-label={name}>
       <h2 className="title">{name}</h2>
       <VarianceFields variance={variance} onChange={setVariance} />
       <p role="status">{problem ?? 'Whole: it ends with its last day.'}</p>
-      <div className="limits-keys">
+      <KeyRow>
         <Key look="primary" disabled={problem !== null} onClick={() => onDone(variance)}>
           Into the draft
         </Key>
         <Key look="outlined" onClick={onCancel}>
           Not now
         </Key>
-      </div>
+      </KeyRow>
     </section>
   )
 }

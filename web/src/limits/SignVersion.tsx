@@ -1,11 +1,13 @@
 import { useState } from 'react'
 import { isLooser, limitChanges, startOfDay, type LimitSet } from '@logged-thermal/core'
 import { lineName, type Reader } from '@logged-thermal/wording'
-import { PinPad } from '../login/PinPad'
+import { PinPad } from '../kit/PinPad'
 import { useLeadSigns } from '../login/useLeadSigns'
-import { Key } from '../parts/Key'
-import { Sheet } from '../parts/Sheet'
+import { DateField } from '../kit/DateField'
+import { Key } from '../kit/Key'
+import { Sheet } from '../kit/Sheet'
 import { changeWords } from './VersionHistory'
+import { Columns } from '../kit/Columns'
 
 /** What the next version changes, from when, and the lead's signature under it. */
 export function SignVersion({
@@ -34,17 +36,14 @@ export function SignVersion({
   }
   return (
     <Sheet open onClose={onClose} title={`Put version ${draft.version} in force`}>
-      <div className="sign-version">
+      <Columns>
         <div>
           <ul>
             {limitChanges(current, draft).map((change) => (
               <li key={`${change.what} ${change.line ?? ''}`}>{changeWords(change, draft, reader)}</li>
             ))}
           </ul>
-          <label className="form-field">
-            In force from the start of (empty: now)
-            <input type="date" value={day} onChange={({ target }) => setDay(target.value)} />
-          </label>
+          <DateField label="In force from the start of (empty: now)" value={day} onValue={setDay} />
           <p className="muted">Batches that have begun keep the version they began under.</p>
         </div>
         {looser ? (
@@ -60,7 +59,7 @@ export function SignVersion({
         ) : (
           lead && <PinPad of={lead} busy={busy} sentence={refusal} onPin={(pin) => void put(pin)} />
         )}
-      </div>
+      </Columns>
     </Sheet>
   )
 }

@@ -1,4 +1,6 @@
 import type { Variance } from '@logged-thermal/core'
+import { Field } from '../kit/Field'
+import { DateField } from '../kit/DateField'
 
 const FIELDS = { authority: 'Authority', reference: 'Reference', reason: 'Why it is allowed' } as const
 
@@ -7,23 +9,19 @@ export function VarianceFields({ variance, onChange }: { variance: Variance; onC
   return (
     <>
       {(['authority', 'reference', 'reason'] as const).map((field) => (
-        <label key={field} className="form-field">
-          {FIELDS[field]}
-          <input
-            value={variance[field]}
-            maxLength={120}
-            onChange={({ target }) => onChange({ ...variance, [field]: target.value })}
-          />
-        </label>
-      ))}
-      <label className="form-field">
-        Valid to the end of
-        <input
-          type="date"
-          value={variance.validUntil}
-          onChange={({ target }) => onChange({ ...variance, validUntil: target.value })}
+        <Field
+          key={field}
+          label={FIELDS[field]}
+          value={variance[field]}
+          max={120}
+          onValue={(typed) => onChange({ ...variance, [field]: typed })}
         />
-      </label>
+      ))}
+      <DateField
+        label="Valid to the end of"
+        value={variance.validUntil}
+        onValue={(typed) => onChange({ ...variance, validUntil: typed })}
+      />
     </>
   )
 }

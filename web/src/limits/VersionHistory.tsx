@@ -1,7 +1,8 @@
 import { limitChanges, type LimitChange, type LimitSet, type LimitsState, dayOf } from '@logged-thermal/core'
-import { clock, dayName, lineName, ruleWords, type Reader, practiceSentence } from '@logged-thermal/wording'
+import { timeOfDay, dayName, lineName, ruleWords, type Reader, practiceSentence } from '@logged-thermal/wording'
 import type { PersonOnList } from '../app/lineData'
-import { Key } from '../parts/Key'
+import { Key } from '../kit/Key'
+import styles from './limits.module.css'
 
 /** Every version that was ever in force, newest first: from when, by whom, and what it changed. */
 export function VersionHistory({
@@ -23,14 +24,14 @@ export function VersionHistory({
     signed: state.signed[i],
   }))
   return (
-    <section className="limits-panel" aria-label="Versions">
+    <section className={styles.panel} aria-label="Versions">
       <header>
         <h2 className="title">Versions</h2>
         <Key look="outlined" onClick={onClose}>
           Close
         </Key>
       </header>
-      <ol className="versions">
+      <ol className={styles.versions}>
         {versions.reverse().map(({ set, before, signed }) => (
           <li key={set.version}>
             <strong>
@@ -39,7 +40,7 @@ export function VersionHistory({
             </strong>
             <p>
               {set.ruleSet.name}, judged in {set.unit === 'stricter' ? 'the stricter of both units' : `°${set.unit}`},
-              from {dayName(dayOf(set.from, reader.zone), reader)} {clock(set.from, reader)}. Signed by{' '}
+              from {dayName(dayOf(set.from, reader.zone), reader)} {timeOfDay(set.from, reader)}. Signed by{' '}
               {people.find(({ id }) => id === signed?.by)?.name ?? 'somebody'}.
             </p>
             {before &&

@@ -1,7 +1,8 @@
 import { useNavigate } from 'react-router'
 import { clock, type Reader } from '@logged-thermal/wording'
 import type { LineData } from '../app/lineData'
-import { Key } from '../parts/Key'
+import { Key } from '../kit/Key'
+import styles from './line.module.css'
 
 interface Props {
   line: LineData
@@ -18,7 +19,7 @@ export function HandedOver({ line: { handover, people }, now, reader, open, runn
   const asked = stands && people.find(({ id }) => id === stands.asked)
   if (!running && !stands) return null
   return (
-    <section className="handed-over" aria-label="Handover">
+    <section className={styles.handedOver} aria-label="Handover">
       <p>
         {stands
           ? `${asked ? `${asked.name} is asked` : 'Nobody is here'} from ${clock(stands.from, reader)} until ${clock(stands.until, reader)}.`

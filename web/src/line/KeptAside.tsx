@@ -3,8 +3,9 @@ import { asksWord, dayName, heatStatusWord, measureWords, type Reader } from '@l
 import { useEnter } from '../app/enter'
 import { useHand } from '../app/kitchen'
 import type { LineData } from '../app/lineData'
-import { Key } from '../parts/Key'
+import { Key } from '../kit/Key'
 import { discardOf, useStored, type StoredItem } from '../store/useStore'
+import styles from './line.module.css'
 
 interface Props {
   line: LineData
@@ -19,11 +20,11 @@ export function KeptAside({ line, open }: Props) {
   if (kept.length === 0) return null
   const isOver = ({ standing: { asks } }: StoredItem) => asks === 'discard'
   return (
-    <section className="kept-aside" aria-label="Kept aside">
+    <section className={styles.keptAside} aria-label="Kept aside">
       <h2 className="title">Kept aside</h2>
       <ul>
         {kept.map((one) => (
-          <li key={one.item.id} className={isOver(one) ? 'over' : ''}>
+          <li key={one.item.id}>
             <span>
               {isOver(one) && <strong>{asksWord.discard}. </strong>}
               {keptWords(one, reader)}

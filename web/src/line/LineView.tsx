@@ -1,14 +1,14 @@
 import { memo, useMemo } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { type Reader, degrees, findingInShort, span, asksWords } from '@logged-thermal/wording'
-import { mixtureTrace, celsiusOf, type Fact, type ReadingBody } from '@logged-thermal/core'
-import { Header } from '../app/Header'
+import { celsiusOf, isHeld, isPressing, mixtureTrace, type Fact, type ReadingBody } from '@logged-thermal/core'
+import { View } from '../app/View'
 import { useHand, useJudged, useLine, type JudgedBatch } from '../app/kitchen'
 import { useAsOf, useNow, useTold } from '../app/now'
 import { Badge } from '../parts/Badge'
 import type { GateSize } from '../parts/GateWedges'
 import { HeatRibbon } from '../parts/HeatRibbon'
-import { Key } from '../parts/Key'
+import { Key } from '../kit/Key'
 import { LENS_MARKS, nowLens, type Lens } from '../parts/lens'
 import { useWidth } from '../parts/useWidth'
 import { Refused } from '../app/Refused'
@@ -17,7 +17,8 @@ import { stopsDue } from '../round/walk'
 import { HandedOver } from './HandedOver'
 import { KeptAside } from './KeptAside'
 import { lineSentence } from './lineSentence'
-import './line.css'
+import { clsx } from 'clsx'
+import styles from './line.module.css'
 
 /** The ribbons move so often, ms: by two pixels. Words that count go by themselves. */
 const RIBBON_MOVES = 30_000
@@ -35,34 +36,41 @@ export function LineView() {
   const { urgent, rest } = useTold((at) => lineSentence(judged, at))
   const pans = useAsOf((at) => stopsDue(judged, at).length)
   return (
-    <main className="view">
-      <Header>
-        <h1 aria-live="polite">
+    <View
+      place="line"
+      spoken
+      sentence={
+        <>
           {urgent && <strong className="urgent">{urgent} </strong>}
           {rest}
-        </h1>
-        {open && pans > 1 && (
-          <Key className="start-key" onClick={() => void navigate('/round')}>
-            Read round
-            <small>{pans} pans</small>
-          </Key>
-        )}
-        {open && <Matters judged={judged} now={now} />}
-        {open && (
-          <Key look="primary" className="start-key" onClick={() => void navigate('/start')}>
-            Start a batch
-          </Key>
-        )}
-      </Header>
-      <div className="line">
-        <div className="line-axis" aria-hidden="true">
+        </>
+      }
+      keys={
+        <>
+          {open && pans > 1 && (
+            <Key className={styles.startKey} onClick={() => void navigate('/round')}>
+              Read round
+              <small>{pans} pans</small>
+            </Key>
+          )}
+          {open && <Matters judged={judged} now={now} />}
+          {open && (
+            <Key look="primary" className={styles.startKey} onClick={() => void navigate('/start')}>
+              Start a batch
+            </Key>
+          )}
+        </>
+      }
+    >
+      <div className={styles.line}>
+        <div className={styles.axis} aria-hidden="true">
           <span />
           <div ref={laneRef}>
             <Axis lens={lens} now={now} />
           </div>
           <span />
         </div>
-        <div className="line-rows">
+        <div className={styles.rows}>
           <Refused />
           {judged.map((one) => (
             <Row key={one.batch.id} one={one} now={now} lens={lens} reader={reader} />
@@ -70,19 +78,19 @@ export function LineView() {
           {line && <HandedOver line={line} now={now} reader={reader} open={open} running={judged.length > 0} />}
           {line && <KeptAside line={line} open={open} />}
           {judged.length === 0 && (
-            <p className="line-empty">
+            <p className={styles.empty}>
               Start a batch: it appears here as a ribbon of heat, thick while hot and thin when cold, with a gate at
               each limit. What was read is solid, what nobody read is hatched.
             </p>
           )}
         </div>
       </div>
-    </main>
+    </View>
   )
 }
 
-function sizeOf({ asks }: JudgedBatch): GateSize {
-  if (asks.kind === 'rescue') return 'rescue'
+function sizeOf({ asks }: JudgedBatch, now: number): GateSize {
+  if (asks.kind === 'rescue') return isPressing(asks, now) ? 'rescue' : 'due'
   return asks.kind === 'lost' || asks.kind === 'read' || asks.kind === 'mark' || asks.kind === 'discard'
     ? 'due'
     : 'quiet'
@@ -100,12 +108,16 @@ const Row = memo(function Row({
   reader: Reader
 }) {
   const { batch, findings, asks, forecast } = one
-  const size = sizeOf(one)
+  const size = useAsOf((at) => sizeOf(one, at))
   const height = ROW[size]
   return (
-    <section className={`line-row ${size}`} aria-label={`${batch.method.name} ${batch.code}`} data-batch={batch.code}>
+    <section
+      className={clsx(styles.row, styles[size])}
+      aria-label={`${batch.method.name} ${batch.code}`}
+      data-batch={batch.code}
+    >
       <Name one={one} reader={reader} brief={size === 'quiet'} />
-      <Link className="lane" to={`/bench/${batch.id}`} style={{ height }} tabIndex={-1}>
+      <Link className={styles.lane} to={`/bench/${batch.id}`} style={{ height }} tabIndex={-1}>
         <HeatRibbon
           batch={batch}
           findings={findings}
@@ -130,13 +142,16 @@ function Name({ one: { batch }, reader, brief }: { one: JudgedBatch; reader: Rea
   const cooling = mixtureTrace(batch).length > 1
   const since = useTold((now) => (last ? `${span(now - last.at)} ago` : 'not read'))
   return (
-    <Link className="line-name" to={`/bench/${batch.id}`}>
-      <span className="dish">{batch.method.name}</span>
-      <span className="temp">
+    <Link className={styles.name} to={`/bench/${batch.id}`}>
+      <span className={styles.dish}>{batch.method.name}</span>
+      <span className={styles.temp}>
         {last ? degrees(celsiusOf(last.value.typed), reader, cooling ? 'under' : 'reach') : '–'}
       </span>
-      <small>{brief ? batch.code : `${batch.code} · ${batch.vessel.name}`}</small>
-      <span className="since">{since}</span>
+      <small>
+        {isHeld(batch) && <b className={styles.held}>On hold </b>}
+        {brief ? batch.code : `${batch.code} · ${batch.vessel.name}`}
+      </small>
+      <span className={styles.since}>{since}</span>
     </Link>
   )
 }
@@ -144,14 +159,14 @@ function Name({ one: { batch }, reader, brief }: { one: JudgedBatch; reader: Rea
 function Asks({ one: { batch, asks, standing, findings }, reader }: { one: JudgedBatch; reader: Reader }) {
   const navigate = useNavigate()
   const words = useTold((now) => asksWords(asks, now, reader))
-  const late = useAsOf((now) => asks.kind === 'read' && now - asks.at >= 60_000)
+  const pressing = useAsOf((now) => isPressing(asks, now))
   if (!words) {
     const why = 'finding' in asks && asks.finding ? findingInShort(asks.finding, reader) : ''
     return (
-      <div className="line-asks">
-        <div className="plain">
+      <div className={styles.asks}>
+        <div className={styles.plain}>
           <Badge standing={standing} />
-          <span className="why">{why || findingInShort(findings[0]!, reader)}</span>
+          <span className={styles.why}>{why || findingInShort(findings[0]!, reader)}</span>
         </div>
       </div>
     )
@@ -159,27 +174,27 @@ function Asks({ one: { batch, asks, standing, findings }, reader }: { one: Judge
   const inner = (
     <>
       <span>
-        <span className="do">{words.action}</span>
-        <span className="why">{words.reason}</span>
+        <span className={styles.do}>{words.action}</span>
+        <span className={styles.why}>{words.reason}</span>
       </span>
       {words.number && (
-        <span className="count">
+        <span className={styles.count}>
           {words.number}
           <small>{words.unit}</small>
         </span>
       )}
     </>
   )
-  if (asks.kind === 'rescue') {
+  if (asks.kind === 'rescue' && pressing) {
     return (
-      <Link className="line-asks" to={`/bench/${batch.id}`}>
-        <div className="plain">{inner}</div>
+      <Link className={styles.asks} to={`/bench/${batch.id}`}>
+        <div className={styles.plain}>{inner}</div>
       </Link>
     )
   }
   return (
-    <div className="line-asks">
-      <Key className={late ? 'late' : ''} onClick={() => void navigate(`/bench/${batch.id}`)}>
+    <div className={styles.asks}>
+      <Key className={clsx(pressing && styles.pressing)} onClick={() => void navigate(`/bench/${batch.id}`)}>
         {inner}
       </Key>
     </div>

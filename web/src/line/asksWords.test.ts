@@ -66,7 +66,8 @@ describe('the Line in one sentence', () => {
       asked.map((asks) => ({ asks }) as unknown as JudgedBatch),
       TEN,
     )
-  const rescue = { kind: 'rescue' } as unknown as Attention
+  const rescueBy = (minutes: number) => ({ kind: 'rescue', by: at(minutes) }) as unknown as Attention
+  const rescue = rescueBy(20)
   const decide = { kind: 'decide', finding } as unknown as Attention
   const lost = { kind: 'lost', finding, by: at(5) } as unknown as Attention
   const due: Attention = { kind: 'read', finding, at: TEN }
@@ -76,6 +77,11 @@ describe('the Line in one sentence', () => {
       urgent: 'One batch to rescue.',
       rest: 'One to bin, one to see to now, two for the lead to decide, one to use today.',
     })
+  })
+
+  it('cries out for a rescue only while the next minutes decide', () => {
+    expect(line(rescue, rescueBy(30))).toEqual({ urgent: 'Two batches to rescue.', rest: '' })
+    expect(line(rescueBy(240))).toEqual({ urgent: null, rest: 'One to rescue before long.' })
   })
 
   it('counts a reading from the minute that it is due', () => {
@@ -111,7 +117,7 @@ describe('the words of a real Line', () => {
       ],
       201,
     )
-    expect(lineSentence([rescue, rescue, proven], at(81))).toEqual({ urgent: 'Two batches to rescue.', rest: '' })
+    expect(lineSentence([rescue, rescue, proven], at(81))).toEqual({ urgent: null, rest: 'Two to rescue before long.' })
     expect(lineSentence([proven], at(201))).toEqual({ urgent: null, rest: 'Nothing needs hands just now.' })
     expect(lineSentence([], at(0))).toEqual({ urgent: null, rest: 'Nothing on the stove yet.' })
   })

@@ -3,8 +3,10 @@ import { useNavigate } from 'react-router'
 import { sentenceOf, useLoginQuery, useOpenShiftMutation, type LoginPerson } from '../app/api'
 import { useAppDispatch, useAppSelector } from '../app/store'
 import { tablet } from '../app/tablet'
-import { Key } from '../parts/Key'
-import { PinPad } from './PinPad'
+import { Key } from '../kit/Key'
+import { PinPad } from '../kit/PinPad'
+import { NameKeys } from '../kit/NameKeys'
+import styles from './login.module.css'
 
 /** Opens a shift on this tablet, with name and PIN. */
 export function Login() {
@@ -23,14 +25,14 @@ export function Login() {
     void navigate('/')
   }
   return (
-    <main className="login">
+    <main className={styles.login}>
       <h1 className="title">Who opens the shift?</h1>
       <div>
         {error && <p role="alert">{sentenceOf(error)}</p>}
         {kitchens?.map(({ id: kitchen, name, people }) => (
           <section key={kitchen}>
             <h2 className="title">{name}</h2>
-            <div className="names">
+            <NameKeys>
               {people.map((person) => (
                 <Key
                   key={person.id}
@@ -41,7 +43,7 @@ export function Login() {
                   {person.job !== null && <small>{person.job}</small>}
                 </Key>
               ))}
-            </div>
+            </NameKeys>
           </section>
         ))}
         <p className="muted" style={{ marginTop: 20 }}>

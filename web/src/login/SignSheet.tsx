@@ -3,8 +3,8 @@ import { sentenceOf, usePostSignedMutation } from '../app/api'
 import { useHand, useLine } from '../app/kitchen'
 import { outbox } from '../app/outbox'
 import { useAppDispatch, useAppSelector } from '../app/store'
-import { Sheet } from '../parts/Sheet'
-import { PinPad } from './PinPad'
+import { Sheet } from '../kit/Sheet'
+import { PinPad } from '../kit/PinPad'
 
 /**
  * Whose shift it is may not enter everything in another's name: what the server asks a PIN for is signed here by the one
@@ -25,7 +25,7 @@ export function SignSheet() {
     dispatch(outbox.actions.settled({ id: claim.id, claim: null }))
   }
   const sign = async (pin: string) => {
-    const result = await post({ claim, signer: person.id, pin, scale: reader.scale })
+    const result = await post({ claim, signer: person.id, pin, scale: reader.scale, hours: reader.hours })
     if (result.error) return setRefusal(sentenceOf(result.error))
     const [answer] = result.data.results
     if (answer?.outcome === 'refused') return setRefusal(answer.sentence)

@@ -1,9 +1,10 @@
 import { useState } from 'react'
 import type { Bodies, Id, Kind } from '@logged-thermal/core'
-import { Sheet } from '../parts/Sheet'
-import { PinPad } from './PinPad'
+import { Sheet } from '../kit/Sheet'
+import { PinPad } from '../kit/PinPad'
 import { useLeadSigns } from './useLeadSigns'
-import './signed.css'
+import { Field } from '../kit/Field'
+import styles from './signed.module.css'
 
 interface Props<K extends Kind> {
   title: string
@@ -22,17 +23,8 @@ export function SignedSheet<K extends Kind>({ title, ask, least, kind, about, bo
   const { lead, sign, busy, refusal } = useLeadSigns(kind, onClose)
   return (
     <Sheet open onClose={onClose} title={title}>
-      <div className="signed">
-        <label className="form-field">
-          {ask}
-          <textarea
-            rows={4}
-            maxLength={300}
-            value={reason}
-            onChange={({ target }) => setReason(target.value)}
-            onKeyDown={(event) => event.stopPropagation()}
-          />
-        </label>
+      <div className={styles.signed}>
+        <Field label={ask} value={reason} max={300} rows={4} onValue={setReason} />
         {lead && reason.trim().length >= least ? (
           <PinPad
             of={lead}

@@ -27,6 +27,7 @@ export function useLeadSigns<K extends Kind>(kind: K, onSigned: () => void) {
       signer: lead.id,
       pin,
       scale: reader.scale,
+      hours: reader.hours,
     })
     if (result.error) return setRefusal(sentenceOf(result.error))
     const [answer] = result.data.results

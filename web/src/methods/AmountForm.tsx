@@ -1,4 +1,3 @@
-import Autocomplete from '@mui/material/Autocomplete'
 import { useState } from 'react'
 import { v7 as uuid } from 'uuid'
 import {
@@ -14,8 +13,14 @@ import {
   type Method,
 } from '@logged-thermal/core'
 import { stepName } from '@logged-thermal/wording'
-import { Key } from '../parts/Key'
+import { Field } from '../kit/Field'
+import { Key } from '../kit/Key'
 import type { Edit } from './editing'
+import { SelectField } from '../kit/SelectField'
+import { SearchField } from '../kit/SearchField'
+import { FieldRow } from '../kit/FieldRow'
+import { KeyRow } from '../kit/KeyRow'
+import styles from './methods.module.css'
 
 type Choice = { kind: 'ingredient'; ingredient: Ingredient } | { kind: 'method'; id: string; name: string }
 
@@ -65,8 +70,10 @@ export function AmountForm({
     onClose()
   }
   return (
-    <section className="method-form" aria-label="What goes in">
-      <Autocomplete
+    <section className={styles.methodForm} aria-label="What goes in">
+      <SearchField
+        label="What, by any of its names"
+        placeholder="cornstarch, heavy cream, yolk …"
         options={choices}
         value={choice}
         getOptionLabel={(option) => (option.kind === 'ingredient' ? option.ingredient.name : option.name)}
@@ -82,58 +89,44 @@ export function AmountForm({
           )
         }}
         onChange={(_, next) => setChoice(next)}
-        renderInput={({ slotProps }) => (
-          <label className="form-field" ref={slotProps.input.ref}>
-            What, by any of its names
-            <input {...slotProps.htmlInput} placeholder="cornstarch, heavy cream, yolk …" />
-          </label>
-        )}
       />
-      <div className="field-row">
-        <label className="form-field">
-          Grams
-          <input value={mass} inputMode="decimal" onChange={({ target }) => setMass(target.value)} />
-        </label>
+      <FieldRow>
+        <Field label="Grams" value={mass} mode="decimal" onValue={setMass} />
         {ingredient?.egg && (
-          <label className="form-field">
-            Pieces
-            <input
-              value={count}
-              inputMode="numeric"
-              onChange={({ target }) => {
-                setCount(target.value)
-                const pieces = number(target.value)
-                if (pieces && pieces > 0) setMass(String(Math.round(pieces * eggGrams(ingredient.egg!) * 10) / 10))
-              }}
-            />
-          </label>
+          <Field
+            label="Pieces"
+            value={count}
+            mode="numeric"
+            onValue={(typed) => {
+              setCount(typed)
+              const pieces = number(typed)
+              if (pieces && pieces > 0) setMass(String(Math.round(pieces * eggGrams(ingredient.egg!) * 10) / 10))
+            }}
+          />
         )}
-        <label className="form-field">
-          At step
-          <select value={step} onChange={({ target }) => setStep(target.value)}>
-            {method.steps.map(({ key, kind }, i) => (
-              <option key={key} value={key}>
-                {i + 1} {stepName[kind]}
-              </option>
-            ))}
-          </select>
-        </label>
+        <SelectField
+          label="At step"
+          options={method.steps.map(({ key, kind }, i) => ({ value: key, words: `${i + 1} ${stepName[kind]}` }))}
+          chosen={step}
+          onChoose={setStep}
+        />
         {ingredient && (
-          <label className="form-field">
-            State
-            <select value={state} onChange={({ target }) => setState(target.value as Amount['state'])}>
-              {(['as it is', 'pasteurized lot', 'frozen', 'treated'] as const).map((each) => (
-                <option key={each}>{each}</option>
-              ))}
-            </select>
-          </label>
+          <SelectField
+            label="State"
+            options={(['as it is', 'pasteurized lot', 'frozen', 'treated'] as const).map((each) => ({
+              value: each,
+              words: each,
+            }))}
+            chosen={state}
+            onChoose={setState}
+          />
         )}
-      </div>
+      </FieldRow>
       {ingredient && ingredient.bloom > 0 && grams !== null && grams > 0 && (
         <Gelatine grams={grams} bloom={ingredient.bloom} />
       )}
       {wrong && <p role="alert">A quantity is a number above 0.</p>}
-      <div className="limits-keys">
+      <KeyRow>
         <Key look="primary" disabled={!choice || wrong || step === ''} onClick={done}>
           {amountKey ? 'Change it' : 'Put it in'}
         </Key>
@@ -151,7 +144,7 @@ export function AmountForm({
         <Key look="outlined" onClick={onClose}>
           Not now
         </Key>
-      </div>
+      </KeyRow>
     </section>
   )
 }

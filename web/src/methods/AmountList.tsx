@@ -2,6 +2,9 @@ import { ingredientOf, type Method, type Problem } from '@logged-thermal/core'
 import { grams, stepName, type Reader } from '@logged-thermal/wording'
 import type { Edit } from './editing'
 import { ProblemNote } from './ProblemNote'
+import { RowKey } from '../kit/RowKey'
+import { clsx } from 'clsx'
+import styles from './methods.module.css'
 
 /** What goes in, how much, at which step; allergens beside it as they will stand on the label. */
 export function AmountList({
@@ -31,12 +34,12 @@ export function AmountList({
   ]
   const stepOf = (key: string) => method.steps.find((step) => step.key === key)?.kind
   return (
-    <ul className="amounts" aria-label="What goes in">
+    <ul className={styles.amounts} aria-label="What goes in">
       {rows.map(({ key, name, grams: mass, count, step, marks }) => {
         const kind = stepOf(step)
         return (
-          <li key={key} className={key === chosen ? 'chosen' : ''}>
-            <button type="button" aria-pressed={key === chosen} disabled={!editable} onClick={() => onChoose(key)}>
+          <li key={key} className={clsx(key === chosen && styles.chosen)}>
+            <RowKey aria-pressed={key === chosen} disabled={!editable} onClick={() => onChoose(key)}>
               <span>
                 {name}
                 <small>{kind ? stepName[kind].toLowerCase() : ''}</small>
@@ -45,12 +48,12 @@ export function AmountList({
                 {mass === null ? '?' : grams(mass)}
                 {count !== null && <small>{count} pieces</small>}
               </b>
-              <span className="amount-marks">
+              <span className={styles.amountMarks}>
                 {marks.map((mark) => (
                   <i key={mark}>{mark}</i>
                 ))}
               </span>
-            </button>
+            </RowKey>
             {problems
               .filter(({ amount, code }) => amount === key && (code === 'no amount' || code === 'unknown ingredient'))
               .map((problem) => (

@@ -1,8 +1,10 @@
 import type { LimitSet, Method, Problem } from '@logged-thermal/core'
 import { problemSentence, type Reader } from '@logged-thermal/wording'
-import { PinPad } from '../login/PinPad'
+import { PinPad } from '../kit/PinPad'
 import { useLeadSigns } from '../login/useLeadSigns'
-import { Sheet } from '../parts/Sheet'
+import { Sheet } from '../kit/Sheet'
+import { Columns } from '../kit/Columns'
+import styles from '../decide/decide.module.css'
 
 /** The lead puts a version in force: shut, and saying why, while something in it blocks. */
 export function ApproveMethod({
@@ -32,7 +34,7 @@ export function ApproveMethod({
       {stops > 0 ? (
         <>
           <p>Shut until this is mended, or kept with a reason in writing:</p>
-          <ul className="matters">
+          <ul className={styles.matters}>
             {problems.map((problem) => (
               <li key={problem.id}>{problemSentence(problem, reader)}</li>
             ))}
@@ -40,7 +42,7 @@ export function ApproveMethod({
         </>
       ) : (
         lead && (
-          <div className="sign-version">
+          <Columns>
             <div>
               <p>From now on batches are made by this version. Those that have begun keep theirs.</p>
               {method.justified.map(({ problem, reason }) => (
@@ -50,7 +52,7 @@ export function ApproveMethod({
               ))}
             </div>
             <PinPad of={lead} busy={busy} sentence={refusal} onPin={(pin) => void put(pin)} />
-          </div>
+          </Columns>
         )
       )}
     </Sheet>

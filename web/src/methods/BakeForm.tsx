@@ -8,11 +8,16 @@ import {
   type ShownBake,
   type ValidatedBake,
 } from '@logged-thermal/core'
-import { clock, dayName, ovenWords, throughWords, type Reader } from '@logged-thermal/wording'
+import { timeOfDay, dayName, ovenWords, throughWords, type Reader } from '@logged-thermal/wording'
 import { useBakesQuery } from '../app/api'
 import { useLine } from '../app/kitchen'
-import { Key } from '../parts/Key'
-import { Sheet } from '../parts/Sheet'
+import { Field } from '../kit/Field'
+import { Key } from '../kit/Key'
+import { Sheet } from '../kit/Sheet'
+import { NameKeys } from '../kit/NameKeys'
+import { FieldRow } from '../kit/FieldRow'
+import { KeyRow } from '../kit/KeyRow'
+import styles from './methods.module.css'
 
 /** The bake of a method: by three that were read through, or a study; then oven, minutes and how it looks. */
 export function BakeForm({
@@ -69,8 +74,8 @@ export function BakeForm({
   }
   return (
     <Sheet open onClose={onClose} title={`${method.name}: validate the bake`}>
-      <div className="signed-rows">
-        <div className="names" role="group" aria-label="Bakes that were read">
+      <div className={styles.signedRows}>
+        <NameKeys role="group" aria-label="Bakes that were read">
           {shown.map((bake) => (
             <Key
               key={bake.batch}
@@ -80,57 +85,42 @@ export function BakeForm({
             >
               {bake.code}
               <small>
-                {dayName(dayOf(bake.startedAt, reader.zone), reader)} {clock(bake.startedAt, reader)}:{' '}
+                {dayName(dayOf(bake.startedAt, reader.zone), reader)} {timeOfDay(bake.startedAt, reader)}:{' '}
                 {throughWords(reader)} after {Math.ceil(bake.minutes)} min at {ovenWords(bake.oven, reader)}
               </small>
             </Key>
           ))}
-        </div>
+        </NameKeys>
         {shown.length === 0 && (
           <p>
             No bake of this version was read at {throughWords(reader)} in the middle yet, with its oven told as it came
             out.
           </p>
         )}
-        <label className="form-field">
-          Or a written study, for pieces too thin for a probe
-          <input value={study} maxLength={300} onChange={({ target }) => setStudy(target.value)} />
-        </label>
-        <div className="field-row">
-          <label className="form-field">
-            Oven, °{reader.scale}
-            <input
-              inputMode="decimal"
-              value={oven}
-              placeholder={hottest ? String(hottest.oven.value) : ''}
-              onChange={({ target }) => setOven(target.value)}
-            />
-          </label>
-          <label className="form-field">
-            Minutes, at least
-            <input
-              inputMode="decimal"
-              value={minutes}
-              placeholder={longest > 0 ? String(longest) : ''}
-              onChange={({ target }) => setMinutes(target.value)}
-            />
-          </label>
-        </div>
-        <label className="form-field">
-          Done when it is
-          <input
-            value={cue}
-            maxLength={120}
-            placeholder="golden, and springs back"
-            onChange={({ target }) => setCue(target.value)}
+        <Field label="Or a written study, for pieces too thin for a probe" value={study} max={300} onValue={setStudy} />
+        <FieldRow>
+          <Field
+            label={`Oven, °${reader.scale}`}
+            value={oven}
+            mode="decimal"
+            placeholder={hottest ? String(hottest.oven.value) : ''}
+            onValue={setOven}
           />
-        </label>
+          <Field
+            label="Minutes, at least"
+            value={minutes}
+            mode="decimal"
+            placeholder={longest > 0 ? String(longest) : ''}
+            onValue={setMinutes}
+          />
+        </FieldRow>
+        <Field label="Done when it is" value={cue} max={120} placeholder="golden, and springs back" onValue={setCue} />
         <p role="status">{problem ?? `Holds until ${dayName(last, reader)}. No cooler, sooner or deeper than that.`}</p>
-        <div className="limits-keys">
+        <KeyRow>
           <Key look={problem ? 'shut' : 'primary'} disabled={problem !== null} onClick={done}>
             Sign it
           </Key>
-        </div>
+        </KeyRow>
       </div>
     </Sheet>
   )

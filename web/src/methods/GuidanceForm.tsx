@@ -1,8 +1,13 @@
 import { useState } from 'react'
 import { addDays, movable, SIGNED_DAYS, type Check, type SignedLine } from '@logged-thermal/core'
 import { lineName, limitTitle, sourceLine, type Reader } from '@logged-thermal/wording'
-import { Key } from '../parts/Key'
-import { Sheet } from '../parts/Sheet'
+import { Field } from '../kit/Field'
+import { Key } from '../kit/Key'
+import { Sheet } from '../kit/Sheet'
+import { DateField } from '../kit/DateField'
+import { FieldRow } from '../kit/FieldRow'
+import { KeyRow } from '../kit/KeyRow'
+import styles from './methods.module.css'
 
 /** A line in place of one limit that is guidance: how far it may go, why, and until when. */
 export function GuidanceForm({
@@ -34,32 +39,17 @@ export function GuidanceForm({
         : null
   return (
     <Sheet open onClose={onClose} title={`${lineName(check.limit.key)}: in place of guidance`}>
-      <div className="signed-rows">
+      <div className={styles.signedRows}>
         <p>
           Printed: <strong>{limitTitle(check, reader)}</strong>. {sourceLine(check)}
         </p>
-        <div className="field-row">
-          <label className="form-field">
-            At most, {bound.unit}
-            <input inputMode="decimal" value={most} onChange={({ target }) => setMost(target.value)} />
-          </label>
-          <label className="form-field">
-            Valid to the end of
-            <input
-              type="date"
-              min={day}
-              max={last}
-              value={validUntil}
-              onChange={({ target }) => setValidUntil(target.value)}
-            />
-          </label>
-        </div>
-        <label className="form-field">
-          Why
-          <input value={reason} maxLength={300} onChange={({ target }) => setReason(target.value)} />
-        </label>
+        <FieldRow>
+          <Field label={`At most, ${bound.unit}`} value={most} mode="decimal" onValue={setMost} />
+          <DateField label="Valid to the end of" least={day} most={last} value={validUntil} onValue={setValidUntil} />
+        </FieldRow>
+        <Field label="Why" value={reason} max={300} onValue={setReason} />
         <p role="status">{problem ?? 'Inside it nobody is asked; beyond it the lead is. The record prints both.'}</p>
-        <div className="limits-keys">
+        <KeyRow>
           <Key
             look={problem ? 'shut' : 'primary'}
             disabled={problem !== null}
@@ -67,7 +57,7 @@ export function GuidanceForm({
           >
             Sign it
           </Key>
-        </div>
+        </KeyRow>
       </div>
     </Sheet>
   )

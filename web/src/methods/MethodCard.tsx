@@ -1,13 +1,18 @@
+import Table from '@mui/material/Table'
+import TableBody from '@mui/material/TableBody'
+import TableCell from '@mui/material/TableCell'
+import TableRow from '@mui/material/TableRow'
 import { Link, useParams } from 'react-router'
 import { heldTo, dayOf, factsOf, families, gatesAt, ingredientOf, limitsAt } from '@logged-thermal/core'
 import { grams, limitTitle, sourceLine, stepName } from '@logged-thermal/wording'
 import { useHand, useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
-import { Key } from '../parts/Key'
+import { Key } from '../kit/Key'
 import { instructionOf } from './editing'
 import { MethodLabel } from './MethodLabel'
 import { asSentence } from './sentence'
-import './card.css'
+import { Whole } from '../kit/Whole'
+import styles from './card.module.css'
 
 /** A method on one page, to hang beside the stove: black on white. */
 export function MethodCard() {
@@ -18,19 +23,19 @@ export function MethodCard() {
   const state = line?.methods.find((each) => each.id === id)
   const method = state?.versions.at(-1)
   const limits = limitsAt(line?.limits?.versions ?? [], now)
-  if (!line || !state || !method || !limits) return <p className="whole">This kitchen has no such method.</p>
+  if (!line || !state || !method || !limits) return <Whole>This kitchen has no such method.</Whole>
   const day = dayOf(now, line.kitchen.zone)
   const { checks } = heldTo(method, 1, limits, limits.practice.susceptible, day, state.signed)
   const facts = factsOf(method, (other) => line.methods.find((each) => each.id === other)?.versions.at(-1) ?? null)
   return (
-    <main className="view card-view">
-      <div className="card-keys">
+    <main className={styles.view}>
+      <div className={styles.keys}>
         <Link to={`/methods/${method.id}`}>Back to the method</Link>
         <Key look="primary" onClick={() => window.print()}>
           Print
         </Key>
       </div>
-      <article className="card" aria-label={`Card of ${method.name}`}>
+      <article className={styles.card} aria-label={`Card of ${method.name}`}>
         <header>
           <h1>{method.name}</h1>
           <p>
@@ -39,27 +44,27 @@ export function MethodCard() {
         </header>
         <section>
           <h2>For {grams(facts.grams)}</h2>
-          <table>
-            <tbody>
+          <Table>
+            <TableBody>
               {method.amounts.map((amount) => (
-                <tr key={amount.key}>
-                  <td>
+                <TableRow key={amount.key}>
+                  <TableCell>
                     {ingredientOf(amount, method)?.name ?? amount.ingredient}
                     {amount.state === 'as it is' ? '' : `, ${amount.state}`}
-                  </td>
-                  <td>{amount.grams === null ? '?' : grams(amount.grams)}</td>
-                  <td>{amount.count === null ? '' : `${amount.count} pieces`}</td>
-                </tr>
+                  </TableCell>
+                  <TableCell>{amount.grams === null ? '?' : grams(amount.grams)}</TableCell>
+                  <TableCell>{amount.count === null ? '' : `${amount.count} pieces`}</TableCell>
+                </TableRow>
               ))}
               {method.components.map((component) => (
-                <tr key={component.key}>
-                  <td>{component.name}</td>
-                  <td>{component.grams === null ? '?' : grams(component.grams)}</td>
-                  <td />
-                </tr>
+                <TableRow key={component.key}>
+                  <TableCell>{component.name}</TableCell>
+                  <TableCell>{component.grams === null ? '?' : grams(component.grams)}</TableCell>
+                  <TableCell />
+                </TableRow>
               ))}
-            </tbody>
-          </table>
+            </TableBody>
+          </Table>
         </section>
         <section>
           <h2>Steps</h2>
@@ -76,7 +81,7 @@ export function MethodCard() {
                     : ''}
                   {oven ? ` Oven at ${oven.value} °${oven.unit}.` : ''}
                   {gatesAt(step.key, checks).map((check) => (
-                    <span className="card-check" key={check.key}>
+                    <span className={styles.check} key={check.key}>
                       {limitTitle(check, reader)}, °{reader.scale} ({sourceLine(check)})
                     </span>
                   ))}

@@ -18,13 +18,13 @@ import {
 } from '@logged-thermal/core'
 import { stepName } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
-import { Header } from '../app/Header'
+import { View } from '../app/View'
 import { useHand, useLine } from '../app/kitchen'
 import type { LineData } from '../app/lineData'
 import { useNow } from '../app/now'
 import { useAppDispatch, useAppSelector } from '../app/store'
-import { Key } from '../parts/Key'
-import { Sheet } from '../parts/Sheet'
+import { Key } from '../kit/Key'
+import { Sheet } from '../kit/Sheet'
 import { AmountForm } from './AmountForm'
 import { AmountList } from './AmountList'
 import { ApproveMethod } from './ApproveMethod'
@@ -38,7 +38,9 @@ import { SignedForMethod } from './SignedForMethod'
 import { StepForm } from './StepForm'
 import { StepList } from './StepList'
 import { VersionDifference } from './VersionDifference'
-import './methods.css'
+import { Whole } from '../kit/Whole'
+import { NameKeys } from '../kit/NameKeys'
+import styles from './methods.module.css'
 
 /** One method: how it should go as a ribbon, its steps with what is wrong beside each, and what goes in. */
 export function MethodEditor() {
@@ -50,9 +52,9 @@ export function MethodEditor() {
   if (!line || !limits) return null
   if (!state)
     return (
-      <p className="whole">
+      <Whole>
         This kitchen has no such method. <Link to="/methods">All methods</Link>
-      </p>
+      </Whole>
     )
   return <Editor key={state.id} state={state} line={line} limits={limits} day={dayOf(now, line.kitchen.zone)} />
 }
@@ -92,9 +94,10 @@ function Editor({ state, line, limits, day }: { state: MethodState; line: LineDa
   const step = panel.kind === 'step' ? method.steps.find(({ key }) => key === panel.key) : undefined
   const whole = problems.filter((problem) => problem.step === null)
   return (
-    <main className="view">
-      <Header>
-        <h1>
+    <View
+      place="method"
+      sentence={
+        <>
           <strong>
             {method.name}
             {stops > 0 ? `: ${stops === 1 ? 'one thing' : `${stops} things`} to mend.` : '.'}
@@ -106,18 +109,20 @@ function Editor({ state, line, limits, day }: { state: MethodState; line: LineDa
             : inForce
               ? `Version ${latest.version}, in force.`
               : `Draft of version ${latest.version}.`}
-        </h1>
-        <Key look="outlined" className="all-methods" onClick={() => void navigate('/methods')}>
-          All methods
-        </Key>
-        <Key look="outlined" className="own-row" onClick={() => void navigate(`/methods/${state.id}/card`)}>
-          Card
-        </Key>
-      </Header>
-      <div className="method">
+        </>
+      }
+      keys={
+        <>
+          <Key look="outlined" onClick={() => void navigate(`/methods/${state.id}/card`)}>
+            Card
+          </Key>
+        </>
+      }
+    >
+      <div className={styles.method}>
         <MethodRibbon method={method} checks={checks} problems={problems} reader={reader} />
-        <div className="method-columns">
-          <section className="method-left" aria-label="Steps">
+        <div className={styles.methodColumns}>
+          <section className={styles.methodLeft} aria-label="Steps">
             <header>
               <h2 className="title">Steps</h2>
               {editable && <small>drag by the handle, or its arrow keys</small>}
@@ -143,8 +148,8 @@ function Editor({ state, line, limits, day }: { state: MethodState; line: LineDa
               onEdit={onEdit}
             />
           </section>
-          <aside className="method-right">
-            <div className="method-scroll">
+          <aside className={styles.methodRight}>
+            <div className={styles.methodScroll}>
               {step && editable && (
                 <StepForm key={step.key} method={method} step={step} onEdit={onEdit} onClose={contents} />
               )}
@@ -175,7 +180,7 @@ function Editor({ state, line, limits, day }: { state: MethodState; line: LineDa
                 </>
               )}
             </div>
-            <div className="method-keys">
+            <div className={styles.methodKeys}>
               {editable && panel.kind === 'contents' && (
                 <>
                   <Key onClick={() => setPanel({ kind: 'amount', key: null })}>Put something in</Key>
@@ -213,7 +218,7 @@ function Editor({ state, line, limits, day }: { state: MethodState; line: LineDa
         </div>
       </div>
       <Sheet open={sheet === 'add'} onClose={() => setSheet(null)} title="Which step?">
-        <div className="names">
+        <NameKeys>
           {STEP_KINDS.map((kind) => (
             <Key
               key={kind}
@@ -225,7 +230,7 @@ function Editor({ state, line, limits, day }: { state: MethodState; line: LineDa
               {stepName[kind]}
             </Key>
           ))}
-        </div>
+        </NameKeys>
       </Sheet>
       {sheet === 'difference' && (
         <VersionDifference state={state} people={line.people} reader={reader} onClose={() => setSheet(null)} />
@@ -243,7 +248,7 @@ function Editor({ state, line, limits, day }: { state: MethodState; line: LineDa
           onClose={() => setSheet(null)}
         />
       )}
-    </main>
+    </View>
   )
 }
 

@@ -3,6 +3,7 @@ import { gateName, held, stepName, type Reader } from '@logged-thermal/wording'
 import { useId } from 'react'
 import { useWidth } from '../parts/useWidth'
 import { colourOf, thicknessOf } from '../parts/temperatureScale'
+import styles from './methods.module.css'
 
 const HEIGHT = 168
 const MIDDLE = 76
@@ -36,7 +37,7 @@ export function MethodRibbon({
     )
   const days = Math.min(...checks.flatMap(({ limit: { rule } }) => (rule.kind === 'days' ? [rule.days] : [])), Infinity)
   return (
-    <div ref={ref} className="method-ribbon" tabIndex={0} role="group" aria-label="Ribbon">
+    <div ref={ref} className={styles.methodRibbon} tabIndex={0} role="group" aria-label="Ribbon">
       <svg
         width={width}
         height={HEIGHT}
@@ -80,7 +81,7 @@ export function MethodRibbon({
                 />
               ))}
               <text
-                className="method-ribbon-step"
+                className={styles.methodRibbonStep}
                 x={(x(step.from) + x(step.to)) / 2}
                 y={HEIGHT - 10}
                 textAnchor="middle"
@@ -94,7 +95,7 @@ export function MethodRibbon({
           <g fill="var(--on-glass)">
             <rect x={x(1) + 8} y="8" width="3.5" height={HEIGHT - 42} />
             <rect x={x(1) + 16} y="8" width="3.5" height={HEIGHT - 42} />
-            <text className="method-ribbon-day" x={x(1) + 28} y={MIDDLE + 8}>
+            <text className={styles.methodRibbonDay} x={x(1) + 28} y={MIDDLE + 8}>
               day {days}
             </text>
           </g>
@@ -122,12 +123,7 @@ function Gate({ check, x, reader }: { check: Check; x: number; reader: Reader })
         strokeWidth="2.4"
         strokeDasharray={quality ? '2 3' : undefined}
       />
-      <text
-        className={`method-ribbon-gate${reach ? '' : ' cold'}`}
-        x={reach ? x : x + 20}
-        y={reach ? MIDDLE + 6 : 24}
-        textAnchor={reach ? 'middle' : 'start'}
-      >
+      <text x={reach ? x : x + 20} y={reach ? MIDDLE + 6 : 24} textAnchor={reach ? 'middle' : 'start'}>
         {reach && seconds ? `${name} ${held(seconds).replace('for ', '')}` : name}
       </text>
     </g>

@@ -1,8 +1,14 @@
 import { useState } from 'react'
 import { v7 as uuid } from 'uuid'
 import { families, FAMILY_KEYS, schedules, type FamilyKey, type Method } from '@logged-thermal/core'
-import { Key } from '../parts/Key'
+import { Field } from '../kit/Field'
+import { Key } from '../kit/Key'
 import type { Edit } from './editing'
+import { SelectField } from '../kit/SelectField'
+import { CheckField } from '../kit/CheckField'
+import { FieldRow } from '../kit/FieldRow'
+import { KeyRow } from '../kit/KeyRow'
+import styles from './methods.module.css'
 
 /** What holds for the whole method: its name and family, how it is heated, cooled and kept. */
 export function MethodSettings({
@@ -17,139 +23,120 @@ export function MethodSettings({
   const [name, setName] = useState(method.name)
   const [depth, setDepth] = useState(String(Math.round(method.vessel.fillDepth * 1000) / 10))
   const [vessel, setVessel] = useState(method.vessel.name)
+  const [days, setDays] = useState(String(method.houseDays))
+  const [portions, setPortions] = useState(String(method.portions ?? ''))
   const number = (text: string) => Number(text.replace(',', '.'))
   const family = families[method.family]
   return (
-    <section className="method-form" aria-label="Name, family, keeping">
-      <label className="form-field">
-        Name
-        <input
-          value={name}
-          maxLength={80}
-          onChange={({ target }) => {
-            setName(target.value)
-            if (target.value.trim()) onEdit({ kind: 'set', fields: { name: target.value.trim() } })
+    <section className={styles.methodForm} aria-label="Name, family, keeping">
+      <Field
+        label="Name"
+        value={name}
+        max={80}
+        onValue={(typed) => {
+          setName(typed)
+          if (typed.trim()) onEdit({ kind: 'set', fields: { name: typed.trim() } })
+        }}
+      />
+      <FieldRow>
+        <SelectField
+          label="Family"
+          options={FAMILY_KEYS.map((key) => ({ value: key, words: families[key].name }))}
+          chosen={method.family}
+          onChoose={(key: FamilyKey) => onEdit({ kind: 'family', family: key, vesselId: uuid() })}
+        />
+        <SelectField
+          label="Heated by"
+          options={[
+            { value: '', words: 'the rule set' },
+            ...Object.values(schedules).map(({ key, name: words }) => ({ value: key, words })),
+          ]}
+          chosen={method.schedule ?? ''}
+          onChoose={(key) => onEdit({ kind: 'set', fields: { schedule: key === '' ? null : key } })}
+        />
+        <SelectField
+          label="Cools"
+          options={COOLINGS.filter(({ value }) => value !== 'dry' || family.crumb)}
+          chosen={method.cooling}
+          onChoose={(cooling) => onEdit({ kind: 'set', fields: { cooling } })}
+        />
+        <Field
+          label="House days"
+          mode="numeric"
+          value={days}
+          onValue={(typed) => {
+            setDays(typed)
+            if (isDays(typed)) onEdit({ kind: 'set', fields: { houseDays: Number(typed) } })
+          }}
+          error={isDays(days) ? null : 'Whole days, from 1 to 365.'}
+        />
+        <Field
+          label="Vessel"
+          value={vessel}
+          max={80}
+          onValue={(typed) => {
+            setVessel(typed)
+            if (typed.trim()) onEdit({ kind: 'set', fields: { vessel: { ...method.vessel, name: typed.trim() } } })
           }}
         />
-      </label>
-      <div className="field-row">
-        <label className="form-field">
-          Family
-          <select
-            value={method.family}
-            onChange={({ target }) => onEdit({ kind: 'family', family: target.value as FamilyKey, vesselId: uuid() })}
-          >
-            {FAMILY_KEYS.map((key) => (
-              <option key={key} value={key}>
-                {families[key].name}
-              </option>
-            ))}
-          </select>
-        </label>
-        <label className="form-field">
-          Heated by
-          <select
-            value={method.schedule ?? ''}
-            onChange={({ target }) =>
-              onEdit({ kind: 'set', fields: { schedule: target.value === '' ? null : target.value } })
-            }
-          >
-            <option value="">the rule set</option>
-            {Object.values(schedules).map(({ key, name: called }) => (
-              <option key={key} value={key}>
-                {called}
-              </option>
-            ))}
-          </select>
-        </label>
-        <label className="form-field">
-          Cools
-          <select
-            value={method.cooling}
-            onChange={({ target }) => onEdit({ kind: 'set', fields: { cooling: target.value as Method['cooling'] } })}
-          >
-            <option value="stages">after heat, in stages</option>
-            <option value="ambient">from room temperature</option>
-            <option value="none">not: served at once</option>
-            {family.crumb && <option value="dry">kept dry, without cold</option>}
-          </select>
-        </label>
-        <label className="form-field">
-          House days
-          <input
-            type="number"
-            min={1}
-            max={365}
-            value={method.houseDays}
-            onChange={({ target }) => {
-              const days = Math.round(number(target.value))
-              if (days >= 1 && days <= 365) onEdit({ kind: 'set', fields: { houseDays: days } })
-            }}
-          />
-        </label>
-        <label className="form-field">
-          Vessel
-          <input
-            value={vessel}
-            maxLength={80}
-            onChange={({ target }) => {
-              setVessel(target.value)
-              if (target.value.trim())
-                onEdit({ kind: 'set', fields: { vessel: { ...method.vessel, name: target.value.trim() } } })
-            }}
-          />
-        </label>
-        <label className="form-field">
-          Filled, cm
-          <input
-            value={depth}
-            inputMode="decimal"
-            onChange={({ target }) => {
-              setDepth(target.value)
-              const centimetres = number(target.value)
-              if (centimetres >= 0.5 && centimetres <= 200)
-                onEdit({
-                  kind: 'set',
-                  fields: { vessel: { ...method.vessel, fillDepth: Math.round(centimetres * 100) / 1e4 } },
-                })
-            }}
-          />
-        </label>
-        <label className="form-field">
-          Portions
-          <input
-            type="number"
-            min={1}
-            value={method.portions ?? ''}
-            onChange={({ target }) => {
-              const portions = Math.round(number(target.value))
-              onEdit({ kind: 'set', fields: { portions: portions >= 1 ? portions : null } })
-            }}
-          />
-        </label>
-      </div>
-      <label className="check-field">
-        <input
-          type="checkbox"
-          checked={method.raw}
-          onChange={({ target }) => onEdit({ kind: 'set', fields: { raw: target.checked } })}
+        <Field
+          label="Filled, cm"
+          value={depth}
+          mode="decimal"
+          onValue={(typed) => {
+            setDepth(typed)
+            const centimetres = number(typed)
+            if (centimetres >= 0.5 && centimetres <= 200)
+              onEdit({
+                kind: 'set',
+                fields: { vessel: { ...method.vessel, fillDepth: Math.round(centimetres * 100) / 1e4 } },
+              })
+          }}
         />
-        Holds raw egg that no step heats: hours count, not days
-      </label>
-      <label className="check-field">
-        <input
-          type="checkbox"
-          checked={method.untreatedFruit}
-          onChange={({ target }) => onEdit({ kind: 'set', fields: { untreatedFruit: target.checked } })}
+        <Field
+          label="Portions"
+          mode="numeric"
+          value={portions}
+          onValue={(typed) => {
+            setPortions(typed)
+            if (isPortions(typed))
+              onEdit({ kind: 'set', fields: { portions: typed.trim() === '' ? null : Number(typed) } })
+          }}
+          error={isPortions(portions) ? null : 'A whole number, or nothing.'}
         />
-        Untreated frozen fruit is boiled here for a minute
-      </label>
+      </FieldRow>
+      <CheckField
+        label="Holds raw egg that no step heats: hours count, not days"
+        checked={method.raw}
+        onCheck={(checked) => onEdit({ kind: 'set', fields: { raw: checked } })}
+      />
+      <CheckField
+        label="Untreated frozen fruit is boiled here for a minute"
+        checked={method.untreatedFruit}
+        onCheck={(checked) => onEdit({ kind: 'set', fields: { untreatedFruit: checked } })}
+      />
       <p className="muted">Guard against: {family.hazard.toLowerCase()}.</p>
-      <div className="limits-keys">
+      <KeyRow>
         <Key look="outlined" onClick={onClose}>
           Done
         </Key>
-      </div>
+      </KeyRow>
     </section>
   )
+}
+
+const COOLINGS: { value: Method['cooling']; words: string }[] = [
+  { value: 'stages', words: 'after heat, in stages' },
+  { value: 'ambient', words: 'from room temperature' },
+  { value: 'none', words: 'not: served at once' },
+  { value: 'dry', words: 'kept dry, without cold' },
+]
+
+function isDays(typed: string): boolean {
+  const days = Number(typed)
+  return Number.isInteger(days) && days >= 1 && days <= 365
+}
+
+function isPortions(typed: string): boolean {
+  return typed.trim() === '' || (Number.isInteger(Number(typed)) && Number(typed) >= 1)
 }

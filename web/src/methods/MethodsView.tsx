@@ -1,4 +1,4 @@
-import { useRef, useState } from 'react'
+import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { v7 as uuid } from 'uuid'
 import {
@@ -18,14 +18,18 @@ import {
 } from '@logged-thermal/core'
 import { claimWord, fieldSentence } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
-import { Header } from '../app/Header'
+import { View } from '../app/View'
 import { useHand, useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
 import { useAppSelector } from '../app/store'
-import { Key } from '../parts/Key'
+import { Field } from '../kit/Field'
+import { Key } from '../kit/Key'
 import { download } from './download'
-import { methodMatches } from './finding'
-import './methods.css'
+import { methodMatches } from '../app/methodMatches'
+import { FileKey } from '../kit/FileKey'
+import type { Column } from '../kit/table/column'
+import { DataTable } from '../kit/table/DataTable'
+import styles from './methods.module.css'
 
 /** Every method, found by name, family, ingredient, component or allergen. */
 export function MethodsView() {
@@ -37,7 +41,6 @@ export function MethodsView() {
   const [wanted, setWanted] = useState('')
   const [wrong, setWrong] = useState<string | null>(null)
   const drafts = useAppSelector((state) => state.drafts)
-  const file = useRef<HTMLInputElement>(null)
   if (!line) return null
   const mayWrite = open && (person?.role === 'chef' || person?.role === 'lead')
   const find = (id: string): Method | null => line.methods.find((state) => state.id === id)?.versions.at(-1) ?? null
@@ -80,84 +83,90 @@ export function MethodsView() {
     }
   }
   return (
-    <main className="view">
-      <Header>
-        <h1>
+    <View
+      place="methods"
+      sentence={
+        <>
           <strong>{rows.length === 1 ? 'One method.' : `${rows.length} methods.`}</strong>{' '}
           {unapproved ? `${unapproved} not in force yet.` : 'All in force.'}
-        </h1>
-      </Header>
-      <div className="methods">
-        <div className="methods-top">
-          <label className="form-field">
-            <span className="visually-hidden">Find a method</span>
-            <input
-              type="search"
-              placeholder="Find by name, family, ingredient, part, allergen"
-              value={wanted}
-              onChange={({ target }) => setWanted(target.value)}
-            />
-          </label>
+        </>
+      }
+    >
+      <div className={styles.methods}>
+        <div className={styles.top}>
+          <Field
+            label="Find a method"
+            quietly
+            value={wanted}
+            mode="search"
+            placeholder="Find by name, family, ingredient, part, allergen"
+            onValue={setWanted}
+          />
           <Key look="primary" disabled={!mayWrite} onClick={create}>
             New method
           </Key>
           <Key onClick={() => download('methods.json', methodFile(rows.map(({ method }) => method)))}>
             Export {rows.length}
           </Key>
-          <Key disabled={!mayWrite} onClick={() => file.current?.click()}>
-            Import
-          </Key>
-          <input
-            ref={file}
-            hidden
-            type="file"
+          <FileKey
+            label="Method file"
             accept="application/json,.json"
-            aria-label="Method file"
-            onChange={({ target }) => {
-              const [chosen] = target.files ?? []
-              if (chosen) void take(chosen)
-              target.value = ''
-            }}
-          />
+            disabled={!mayWrite}
+            onFile={(chosen) => void take(chosen)}
+          >
+            Import
+          </FileKey>
         </div>
-        {wrong && (
-          <p className="refused" role="alert">
-            {wrong}
-          </p>
-        )}
-        <div className="limits-scroll" tabIndex={0} role="region" aria-label="Methods">
-          <table className="methods-table">
-            <thead>
-              <tr>
-                <th scope="col">Method</th>
-                <th scope="col">Family</th>
-                <th scope="col">Allergens</th>
-                <th scope="col">Claims</th>
-                <th scope="col">Keeps</th>
-                <th scope="col">Version</th>
-              </tr>
-            </thead>
-            <tbody>
-              {rows.map(({ method, facts, faults, inForce }) => (
-                <tr key={method.id} onClick={() => void navigate(`/methods/${method.id}`)}>
-                  <th scope="row">
-                    <Link to={`/methods/${method.id}`}>{method.name}</Link>
-                  </th>
-                  <td>{families[method.family].name}</td>
-                  <td>{facts.allergens.join(', ') || 'none'}</td>
-                  <td>{facts.claims.map((claim) => claimWord[claim].toLowerCase()).join(', ')}</td>
-                  <td>{method.cooling === 'none' ? 'served' : method.raw ? '24 h' : `${method.houseDays} days`}</td>
-                  <td>
-                    {inForce === method.version ? `${method.version}` : `${method.version}, draft`}
-                    {drafts[method.id] && ', changed here'}
-                    {faults > 0 && <b> · {faults} to mend</b>}
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </div>
+        {wrong && <p role="alert">{wrong}</p>}
+        <DataTable
+          caption="Methods"
+          file="methods.csv"
+          columns={columnsOf(drafts)}
+          rows={rows}
+          rowKey={({ method }) => method.id}
+          onOpen={({ method }) => void navigate(`/methods/${method.id}`)}
+        />
       </div>
-    </main>
+    </View>
   )
+}
+
+interface Row {
+  method: Method
+  facts: ReturnType<typeof factsOf>
+  faults: number
+  inForce: number | null
+}
+
+function columnsOf(drafts: Readonly<Record<string, unknown>>): Column<Row>[] {
+  const column = (key: string, title: string, value: (row: Row) => string): Column<Row> => {
+    return { key, title, value, cell: value }
+  }
+  return [
+    {
+      key: 'method',
+      title: 'Method',
+      names: true,
+      value: ({ method }) => method.name,
+      cell: ({ method }) => <Link to={`/methods/${method.id}`}>{method.name}</Link>,
+    },
+    column('family', 'Family', ({ method }) => families[method.family].name),
+    column('allergens', 'Allergens', ({ facts }) => facts.allergens.join(', ') || 'none'),
+    column('claims', 'Claims', ({ facts }) => facts.claims.map((claim) => claimWord[claim].toLowerCase()).join(', ')),
+    column('keeps', 'Keeps', ({ method }) =>
+      method.cooling === 'none' ? 'served' : method.raw ? '24 h' : `${method.houseDays} days`,
+    ),
+    {
+      key: 'version',
+      title: 'Version',
+      value: ({ method }) => method.version,
+      cell: ({ method, faults, inForce }) => (
+        <>
+          {inForce === method.version ? `${method.version}` : `${method.version}, draft`}
+          {drafts[method.id] !== undefined && ', changed here'}
+          {faults > 0 && <b> · {faults} to mend</b>}
+        </>
+      ),
+    },
+  ]
 }

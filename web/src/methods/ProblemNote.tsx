@@ -1,8 +1,11 @@
 import { useState } from 'react'
 import type { Method, Problem } from '@logged-thermal/core'
 import { problemSentence, type Reader } from '@logged-thermal/wording'
-import { Key } from '../parts/Key'
+import { Field } from '../kit/Field'
+import { Key } from '../kit/Key'
 import { mends, type Edit } from './editing'
+import { clsx } from 'clsx'
+import styles from './methods.module.css'
 
 /** What is wrong, beside what it is wrong with: mended with a tap, or kept with a reason in writing. */
 export function ProblemNote({
@@ -22,13 +25,17 @@ export function ProblemNote({
   const kept = method.justified.find((each) => each.problem === problem.id)
   const blocks = problem.weight === 'blocks'
   return (
-    <div className={`problem ${blocks && !kept ? 'blocks' : 'asks'}`} role="note" data-problem={problem.code}>
+    <div
+      className={clsx(styles.problem, blocks && !kept ? styles.blocks : styles.asks)}
+      role="note"
+      data-problem={problem.code}
+    >
       <p>
         {problemSentence(problem, reader)}
         {kept && <b> Kept: {kept.reason}</b>}
       </p>
       {editable && (
-        <div className="problem-keys">
+        <div className={styles.problemKeys}>
           {!kept &&
             mends(problem, method).map(({ words, edit }) => (
               <Key key={words} look="primary" onClick={() => onEdit(edit)}>
@@ -52,10 +59,7 @@ export function ProblemNote({
           )}
           {writing !== null && !kept && (
             <>
-              <label className="form-field">
-                Why it may stay
-                <input value={writing} maxLength={300} onChange={({ target }) => setWriting(target.value)} />
-              </label>
+              <Field label="Why it may stay" value={writing} max={300} onValue={setWriting} />
               <Key
                 look="primary"
                 disabled={writing.trim().length < 10}

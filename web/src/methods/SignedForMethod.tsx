@@ -22,12 +22,14 @@ import {
   sourceLine,
   type Reader,
 } from '@logged-thermal/wording'
-import { PinPad } from '../login/PinPad'
+import { PinPad } from '../kit/PinPad'
 import { useLeadSigns } from '../login/useLeadSigns'
-import { Key } from '../parts/Key'
-import { Sheet } from '../parts/Sheet'
+import { Key } from '../kit/Key'
+import { Sheet } from '../kit/Sheet'
 import { BakeForm } from './BakeForm'
 import { GuidanceForm } from './GuidanceForm'
+import { KeyRow } from '../kit/KeyRow'
+import styles from './methods.module.css'
 
 /** One thing that waits for the lead's PIN. */
 type Waiting = ToSign<'guidance-replaced'> | ToSign<'bake-validated'>
@@ -102,7 +104,7 @@ export function SignedForMethod({
     )
   return (
     <Sheet open onClose={onClose} title={`Signed for ${method.name}`}>
-      <div className="signed-rows">
+      <div className={styles.signedRows}>
         {guidance.map((check) => {
           const { key } = check.limit
           const line = state.signed.lines.find((each) => each.limit === key && day <= each.validUntil)
@@ -115,7 +117,7 @@ export function SignedForMethod({
                 <br />
                 {sourceLine(own ?? check)}
               </p>
-              <div className="limits-keys">
+              <KeyRow>
                 <Key onClick={() => setOpen(check)}>{line ? 'Sign it anew' : 'Sign a line of the house'}</Key>
                 {line && (
                   <Key
@@ -131,7 +133,7 @@ export function SignedForMethod({
                     Take it back
                   </Key>
                 )}
-              </div>
+              </KeyRow>
             </section>
           )
         })}
@@ -149,7 +151,7 @@ export function SignedForMethod({
                 'Not validated: each one is read in the middle.'
               )}
             </p>
-            <div className="limits-keys">
+            <KeyRow>
               <Key onClick={() => setOpen('bake')}>{bake ? 'Validate it anew' : 'Validate a bake'}</Key>
               {bake && (
                 <Key
@@ -165,7 +167,7 @@ export function SignedForMethod({
                   Take it back
                 </Key>
               )}
-            </div>
+            </KeyRow>
           </section>
         )}
         {guidance.length === 0 && !crumb && (

@@ -9,11 +9,16 @@ import {
   type Step,
   type StepKind,
   type Typed,
-  type TemperatureScale,
 } from '@logged-thermal/core'
 import { stepName } from '@logged-thermal/wording'
-import { Key } from '../parts/Key'
+import { Field } from '../kit/Field'
+import { Key } from '../kit/Key'
 import { instructionOf, type Edit } from './editing'
+import { SelectField } from '../kit/SelectField'
+import { TemperatureField } from '../kit/TemperatureField'
+import { FieldRow } from '../kit/FieldRow'
+import { KeyRow } from '../kit/KeyRow'
+import styles from './methods.module.css'
 
 /** One step: what it is, what is said, how long, where to aim, and the oven with its unit. */
 export function StepForm({
@@ -63,46 +68,31 @@ export function StepForm({
     onClose()
   }
   return (
-    <section className="method-form" aria-label="Step">
-      <div className="field-row">
-        <label className="form-field">
-          Step
-          <select value={kind} onChange={({ target }) => setKind(target.value as StepKind)}>
-            {STEP_KINDS.map((each) => (
-              <option key={each} value={each}>
-                {stepName[each]}
-              </option>
-            ))}
-          </select>
-        </label>
-        <label className="form-field">
-          Readings of
-          <input
-            value={part}
-            maxLength={80}
-            placeholder="the mixture"
-            onChange={({ target }) => setPart(target.value)}
-          />
-        </label>
-      </div>
-      <label className="form-field">
-        What to do
-        <input value={text} maxLength={300} onChange={({ target }) => setText(target.value)} />
-      </label>
-      <div className="field-row three">
+    <section className={styles.methodForm} aria-label="Step">
+      <FieldRow>
+        <SelectField
+          label="Step"
+          options={STEP_KINDS.map((each) => ({ value: each, words: stepName[each] }))}
+          chosen={kind}
+          onChoose={setKind}
+        />
+        <Field label="Readings of" value={part} max={80} placeholder="the mixture" onValue={setPart} />
+      </FieldRow>
+      <Field label="What to do" value={text} max={300} onValue={setText} />
+      <FieldRow short>
         <NumberOf name="Work, min" value={active} onValue={setActive} />
         <NumberOf name="Wait, least" value={least} onValue={setLeast} />
         <NumberOf name="Wait, most" value={most} onValue={setMost} />
-      </div>
-      <div className="field-row three">
+      </FieldRow>
+      <FieldRow short>
         <TemperatureOf name="Aim from" value={from} onValue={setFrom} />
         <TemperatureOf name="to" value={to} onValue={setTo} />
         {(kind === 'bake' || oven !== '') && <TemperatureOf name="Oven at" value={oven} onValue={setOven} />}
-      </div>
+      </FieldRow>
       {wrong && (
         <p role="alert">A temperature needs its unit, and minutes are numbers, the most not under the least.</p>
       )}
-      <div className="limits-keys">
+      <KeyRow>
         <Key look="primary" disabled={wrong} onClick={done}>
           Change it
         </Key>
@@ -119,42 +109,19 @@ export function StepForm({
         <Key look="outlined" onClick={onClose}>
           Not now
         </Key>
-      </div>
+      </KeyRow>
     </section>
   )
 }
 
 function NumberOf({ name, value, onValue }: { name: string; value: string; onValue: (value: string) => void }) {
-  return (
-    <label className="form-field">
-      {name}
-      <input value={value} inputMode="decimal" onChange={({ target }) => onValue(target.value)} />
-    </label>
-  )
+  return <Field label={name} value={value} mode="decimal" onValue={onValue} />
 }
 
 /** A bare number could be either unit: it is asked about. */
 function TemperatureOf({ name, value, onValue }: { name: string; value: string; onValue: (value: string) => void }) {
   const parsed = value.trim() === '' ? null : parseTemperature(value)
-  return (
-    <label className="form-field">
-      {name}
-      <input value={value} placeholder="82 °C" onChange={({ target }) => onValue(target.value)} />
-      {parsed && !parsed.ok && (
-        <span className="field-ask" role="alert">
-          <span className="field-question">
-            {parsed.problem === 'no unit' ? `${parsed.value}: °C or °F?` : `"${value}" is no temperature.`}
-          </span>
-          {parsed.problem === 'no unit' &&
-            (['C', 'F'] as TemperatureScale[]).map((scale) => (
-              <Key key={scale} onClick={() => onValue(`${parsed.value} °${scale}`)}>
-                °{scale}
-              </Key>
-            ))}
-        </span>
-      )}
-    </label>
-  )
+  return <TemperatureField label={name} value={value} placeholder="82 °C" parsed={parsed} onValue={onValue} />
 }
 
 function shownTarget(degrees: Degrees | undefined): string {

@@ -11,6 +11,9 @@ import { gatesAt, type Check, type Method, type Problem, type Step } from '@logg
 import { limitTitle, sourceLine, span, stepName, type Reader } from '@logged-thermal/wording'
 import { instructionOf, type Edit } from './editing'
 import { ProblemNote } from './ProblemNote'
+import { RowKey } from '../kit/RowKey'
+import { clsx } from 'clsx'
+import styles from './methods.module.css'
 
 const MINUTE = 60_000
 
@@ -42,7 +45,7 @@ export function StepList({ method, checks, problems, reader, chosen, editable, o
       }}
     >
       <SortableContext items={keys} strategy={verticalListSortingStrategy} disabled={!editable}>
-        <ol className="method-steps">
+        <ol>
           {method.steps.map((step, i) => (
             <Row
               key={step.key}
@@ -110,12 +113,12 @@ function Row({
         setNodeRef(element)
       }}
       style={{ transform: CSS.Translate.toString(transform), transition }}
-      className={`method-step${chosen ? ' chosen' : ''}${faulty ? ' faulty' : ''}`}
+      className={clsx(styles.methodStep, chosen && styles.chosen, faulty && styles.faulty)}
       data-step={step.key}
     >
-      <div className="method-step-row">
-        <span className="method-step-number">{number}</span>
-        <button type="button" className="method-step-name" aria-pressed={chosen} onClick={onChoose}>
+      <div className={styles.methodStepRow}>
+        <span className={styles.methodStepNumber}>{number}</span>
+        <RowKey className={styles.methodStepName} aria-pressed={chosen} onClick={onChoose}>
           <strong>{stepName[step.kind]}</strong>
           <span>
             {text || 'Nothing said yet'}
@@ -125,16 +128,15 @@ function Row({
                 .join(' · ')}
             </small>
             {checks.map((check) => (
-              <small key={check.key} className="method-step-check">
+              <small key={check.key} className={styles.methodStepCheck}>
                 <b>{limitTitle(check, reader)}</b> {sourceLine(check)}
               </small>
             ))}
           </span>
-        </button>
+        </RowKey>
         {editable && (
-          <button
-            type="button"
-            className="method-handle"
+          <RowKey
+            className={styles.methodHandle}
             {...attributes}
             {...listeners}
             aria-label={`Move step ${number}, ${stepName[step.kind]}: drag, or arrow keys`}
@@ -148,7 +150,7 @@ function Row({
             <svg width="20" height="30" viewBox="0 0 20 30" aria-hidden="true">
               <path d="M10 2l8 10H2ZM10 28l8 -10H2Z" fill="currentColor" />
             </svg>
-          </button>
+          </RowKey>
         )}
       </div>
       {problems.map((problem) => (

@@ -1,8 +1,15 @@
+import Table from '@mui/material/Table'
+import TableBody from '@mui/material/TableBody'
+import TableCell from '@mui/material/TableCell'
+import TableHead from '@mui/material/TableHead'
+import TableRow from '@mui/material/TableRow'
 import { useState } from 'react'
 import { dayOf, differences, type MethodState } from '@logged-thermal/core'
-import { clock, dayName, differenceWords, type Reader } from '@logged-thermal/wording'
+import { timeOfDay, dayName, differenceWords, type Reader } from '@logged-thermal/wording'
 import type { PersonOnList } from '../app/lineData'
-import { Sheet } from '../parts/Sheet'
+import { Sheet } from '../kit/Sheet'
+import { SelectField } from '../kit/SelectField'
+import styles from './methods.module.css'
 
 /** Two versions side by side: what was, and what is instead. */
 export function VersionDifference({
@@ -22,40 +29,42 @@ export function VersionDifference({
   const found = before && after ? differences(before, after) : []
   return (
     <Sheet open onClose={onClose} title="What changed">
-      <label className="form-field version-pick">
-        Version
-        <select value={index} onChange={({ target }) => setIndex(Number(target.value))}>
-          {state.versions.slice(1).map(({ version }, i) => (
-            <option key={version} value={i + 1}>
-              {version - 1} to {version}
-            </option>
-          ))}
-        </select>
-      </label>
+      <SelectField
+        className={styles.versionPick}
+        label="Version"
+        options={state.versions.slice(1).map(({ version }, i) => ({
+          value: String(i + 1),
+          words: `${version - 1} to ${version}`,
+        }))}
+        chosen={String(index)}
+        onChoose={(chosen) => setIndex(Number(chosen))}
+      />
       {saved && (
         <p className="muted">
           Saved by {people.find(({ id }) => id === saved.by)?.name ?? 'somebody'},{' '}
-          {dayName(dayOf(saved.at, reader.zone), reader)} {clock(saved.at, reader)}.
+          {dayName(dayOf(saved.at, reader.zone), reader)} {timeOfDay(saved.at, reader)}.
         </p>
       )}
-      <table className="methods-table">
-        <thead>
-          <tr>
-            <th scope="col">What</th>
-            <th scope="col">Version {before?.version}</th>
-            <th scope="col">Version {after?.version}</th>
-          </tr>
-        </thead>
-        <tbody>
+      <Table>
+        <TableHead>
+          <TableRow>
+            <TableCell scope="col">What</TableCell>
+            <TableCell scope="col">Version {before?.version}</TableCell>
+            <TableCell scope="col">Version {after?.version}</TableCell>
+          </TableRow>
+        </TableHead>
+        <TableBody>
           {found.map((difference) => (
-            <tr key={`${difference.what} ${difference.key ?? ''}`}>
-              <th scope="row">{differenceWords(difference)}</th>
-              <td>{said(difference.before)}</td>
-              <td>{said(difference.after)}</td>
-            </tr>
+            <TableRow key={`${difference.what} ${difference.key ?? ''}`}>
+              <TableCell component="th" scope="row">
+                {differenceWords(difference)}
+              </TableCell>
+              <TableCell>{said(difference.before)}</TableCell>
+              <TableCell>{said(difference.after)}</TableCell>
+            </TableRow>
           ))}
-        </tbody>
-      </table>
+        </TableBody>
+      </Table>
       {found.length === 0 && <p>Nothing but the number.</p>}
     </Sheet>
   )

@@ -1,6 +1,7 @@
 import { newMethod, type Amount, type Method, type Problem } from '@logged-thermal/core'
 import { edited, mends } from './editing'
-import { methodMatches } from './finding'
+import { asSentence } from './sentence'
+import { methodMatches } from '../app/methodMatches'
 
 const amount = (key: string, step: string, more: Partial<Amount> = {}): Amount => ({
   key,
@@ -89,4 +90,13 @@ describe('finding a method', () => {
       expect(methodMatches(custard, wanted, facts)).toBe(true)
     for (const wanted of ['mousse', 'fennel milk']) expect(methodMatches(custard, wanted, facts)).toBe(false)
   })
+})
+
+it('ends with a full stop where the cook wrote no end', () => {
+  expect(['Strain it', 'Strain it!', 'Strain it…', ''].map(asSentence)).toEqual([
+    'Strain it.',
+    'Strain it!',
+    'Strain it…',
+    '',
+  ])
 })

@@ -22,7 +22,7 @@ import { problemSentence } from '@logged-thermal/wording'
 import { edited, mends, type Edit } from './editing'
 
 const DAY = '2027-03-03'
-const reader = { scale: 'F' as const, zone: 'UTC', locale: 'en-GB' as const }
+const reader = { scale: 'F' as const, zone: 'UTC', locale: 'en-GB' as const, hours: 24 as const, today: null }
 const limits = limitSetOf(ruleSets['us-food-code-2022']!, { id: 'limits', from: 0 })
 const problemsIn = (method: Method) => problemsOf(method, limits, DAY, () => null)
 

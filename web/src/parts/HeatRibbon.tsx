@@ -1,5 +1,12 @@
 import { useId, useMemo } from 'react'
-import type { Attention, BatchState, FanPoint, Finding, Forecast } from '@logged-thermal/core'
+import {
+  isHeld,
+  type Attention,
+  type BatchState,
+  type FanPoint,
+  type Finding,
+  type Forecast,
+} from '@logged-thermal/core'
 import { aboutDegrees, weekdayName, gateName, checkTitle, type Reader } from '@logged-thermal/wording'
 import { GateWedges, type GateSize } from './GateWedges'
 import { GlyphShape } from './Glyph'
@@ -37,7 +44,7 @@ export function HeatRibbon(props: Props) {
   const last = read.at(-1)
   const rescueUntil = asks.kind === 'rescue' && !evidence ? asks.by : null
   const band = (bends: Bend[], from: number, to: number) => bandPath(bends, lens, from, to, middle, full)
-  const held = asks.kind === 'held'
+  const held = isHeld(batch)
 
   return (
     <svg

@@ -13,7 +13,7 @@ export function VesselPicture({ inside, depth, colour }: { inside: Inside; depth
   const filled = Math.min(high, scale * depth)
   const left = (WIDTH - width) / 2
   return (
-    <svg width={WIDTH} height={HEIGHT} viewBox={`0 0 ${WIDTH} ${HEIGHT}`} aria-hidden="true" className="vessel-picture">
+    <svg width={WIDTH} height={HEIGHT} viewBox={`0 0 ${WIDTH} ${HEIGHT}`} aria-hidden="true" style={{ flex: 'none' }}>
       <rect x={left} y={HEIGHT - 3 - filled} width={width} height={filled} fill={colour} />
       <path
         d={`M${left - 7} ${HEIGHT - 3 - high}h7v${high}h${width}v${-high}h7`}

@@ -2,9 +2,10 @@ import { useState } from 'react'
 import { sentenceOf, useChangePinMutation } from '../app/api'
 import { useHand, useLine } from '../app/kitchen'
 import type { PersonOnList } from '../app/lineData'
-import { PinPad } from '../login/PinPad'
-import { Key } from '../parts/Key'
-import { Sheet } from '../parts/Sheet'
+import { PinPad } from '../kit/PinPad'
+import { Key } from '../kit/Key'
+import { Sheet } from '../kit/Sheet'
+import { NameKeys } from '../kit/NameKeys'
 
 interface Asked {
   person: PersonOnList
@@ -31,14 +32,14 @@ export function ChangePin({ people, open }: { people: readonly PersonOnList[]; o
         Everybody changes their own. {lead ? `${lead.name} can give anybody another.` : ''} The logbook says that a PIN
         changed and who changed it, never what it is.
       </p>
-      <div className="names">
+      <NameKeys>
         {people.map((person) => (
           <Key key={person.id} disabled={!open} onClick={() => ask(person)}>
             {person.name}
             <small>{person.job}</small>
           </Key>
         ))}
-      </div>
+      </NameKeys>
       <p role="status">{done}</p>
       {asked && (
         <ChangeSheet

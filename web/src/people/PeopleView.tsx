@@ -1,8 +1,8 @@
 import { useHand, useLine } from '../app/kitchen'
-import { Header } from '../app/Header'
+import { View } from '../app/View'
 import { ChangePin } from './ChangePin'
 import { Tablets } from './Tablets'
-import './people.css'
+import styles from './people.module.css'
 
 /** PINs, and the tablets that belong to the kitchen. */
 export function PeopleView() {
@@ -10,16 +10,18 @@ export function PeopleView() {
   const { open } = useHand(line)
   if (!line) return null
   return (
-    <main className="view">
-      <Header>
-        <h1>
+    <View
+      place="people"
+      sentence={
+        <>
           <strong>PINs and tablets</strong>
-        </h1>
-      </Header>
-      <div className="people">
+        </>
+      }
+    >
+      <div className={styles.people}>
         <ChangePin people={line.people} open={open} />
         <Tablets lead={line.people.find(({ role }) => role === 'lead') ?? null} open={open} />
       </div>
-    </main>
+    </View>
   )
 }

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { dayOf } from '@logged-thermal/core'
-import { clock, dayName, type Reader } from '@logged-thermal/wording'
+import { timeOfDay, dayName, type Reader } from '@logged-thermal/wording'
 import {
   sentenceOf,
   useEnrolTabletMutation,
@@ -10,9 +10,11 @@ import {
 } from '../app/api'
 import { useHand, useLine } from '../app/kitchen'
 import type { PersonOnList } from '../app/lineData'
-import { PinPad } from '../login/PinPad'
-import { Key } from '../parts/Key'
-import { Sheet } from '../parts/Sheet'
+import { PinPad } from '../kit/PinPad'
+import { Field } from '../kit/Field'
+import { Key } from '../kit/Key'
+import { Sheet } from '../kit/Sheet'
+import styles from './people.module.css'
 
 type Tablet = TabletsAnswer['tablets'][number]
 type Asked = { act: 'enrol' } | { act: 'forget'; tablet: Tablet }
@@ -29,7 +31,7 @@ export function Tablets({ lead, open }: { lead: PersonOnList | null; open: boole
     <section aria-label="Tablets">
       <h2>Tablets of this kitchen</h2>
       <p className="muted">A tablet that was enrolled stays known. Wrong PINs typed elsewhere lock nobody out of it.</p>
-      <ul className="tablets">
+      <ul className={styles.tablets}>
         {tablets.map((tablet) => (
           <li key={tablet.id}>
             <span>
@@ -55,7 +57,7 @@ export function Tablets({ lead, open }: { lead: PersonOnList | null; open: boole
         </Key>
       )}
       <h2>Locked after wrong PINs</h2>
-      <ul className="tablets">
+      <ul className={styles.tablets}>
         {lockOuts.map(({ at, person, tablet, wrong }) => (
           <li key={`${at} ${person}`}>
             <span>
@@ -75,7 +77,7 @@ export function Tablets({ lead, open }: { lead: PersonOnList | null; open: boole
 }
 
 function when(at: number, reader: Reader): string {
-  return `${dayName(dayOf(at, reader.zone), reader)} ${clock(at, reader)}`
+  return `${dayName(dayOf(at, reader.zone), reader)} ${timeOfDay(at, reader)}`
 }
 
 /** The lead signs with a PIN; a tablet gets a name first. */
@@ -96,16 +98,7 @@ function SignSheet({ asked, lead, onClose }: { asked: Asked; lead: PersonOnList;
   return (
     <Sheet open onClose={onClose} title={title}>
       {asked.act === 'enrol' ? (
-        <label className="form-field">
-          What it is called
-          <input
-            maxLength={40}
-            value={name}
-            placeholder="Sauce bench"
-            onChange={({ target }) => setName(target.value)}
-            onKeyDown={(event) => event.stopPropagation()}
-          />
-        </label>
+        <Field label="What it is called" value={name} max={40} placeholder="Sauce bench" onValue={setName} />
       ) : (
         <p className="sentence">
           Whoever has it in hand has to open a shift again. What it has not sent yet stays on it.

@@ -13,7 +13,7 @@ import {
   type Reader,
 } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
-import { Header } from '../app/Header'
+import { View } from '../app/View'
 import { useHand, useJudged, useLine, type JudgedBatch } from '../app/kitchen'
 import { useNow } from '../app/now'
 import { BoardControls } from '../board/BoardControls'
@@ -23,11 +23,13 @@ import { shownIn } from '../board/degreeEntry'
 import { UnitQuestion } from '../board/UnitQuestion'
 import { useReading, type ReadingHand } from '../board/useReading'
 import { HeatRibbon } from '../parts/HeatRibbon'
-import { Key } from '../parts/Key'
+import { Key } from '../kit/Key'
 import { nowLens } from '../parts/lens'
 import { stopsDue, walkOn } from './walk'
-import '../board/bench.css'
-import '../board/round.css'
+import { clsx } from 'clsx'
+import roundStyles from './round.module.css'
+import slabStyles from '../board/slab.module.css'
+import { Notice } from '../kit/Notice'
 
 /** Every pan that is due as one walk, probe in hand: a number moves on to the next. */
 export function RoundView() {
@@ -49,9 +51,11 @@ export function RoundView() {
     setRead({ ...read, [id]: { at: claim.at, typed: claim.body.typed, claim: claim.id } })
   }
   return (
-    <main className="view">
-      <Header>
-        <h1 aria-live="polite">
+    <View
+      place="round"
+      spoken
+      sentence={
+        <>
           {here ? (
             <>
               <strong>
@@ -65,10 +69,11 @@ export function RoundView() {
               {next === null ? '' : `The next reading is asked for at ${clock(next, reader)}.`}
             </>
           )}
-        </h1>
-      </Header>
-      <div className="round">
-        <ol className="round-walk" aria-label="This round" tabIndex={0}>
+        </>
+      }
+    >
+      <div className={roundStyles.round}>
+        <ol className={roundStyles.walk} aria-label="This round" tabIndex={0}>
           {walk.map((one) => (
             <Stop
               key={one.batch.id}
@@ -95,7 +100,7 @@ export function RoundView() {
           />
         )}
         {!here && (
-          <div className="round-side">
+          <div className={roundStyles.side}>
             <Undo read={read} />
             <Key look="primary" onClick={() => void navigate('/')}>
               To the Line
@@ -103,7 +108,7 @@ export function RoundView() {
           </div>
         )}
       </div>
-    </main>
+    </View>
   )
 }
 
@@ -145,12 +150,12 @@ function Stop({
 }) {
   const due = asks.kind === 'read' ? asks : null
   return (
-    <li className={here ? 'here' : ''} aria-current={here ? 'step' : undefined} data-batch={batch.code}>
+    <li className={clsx(here && roundStyles.here)} aria-current={here ? 'step' : undefined} data-batch={batch.code}>
       <div>
         <strong>{batch.method.name}</strong>
         <small>{whereWords(batch)}</small>
       </div>
-      <div className="lane round-lane">
+      <div className={roundStyles.lane}>
         <HeatRibbon
           batch={batch}
           findings={findings}
@@ -163,10 +168,10 @@ function Stop({
           reader={reader}
         />
       </div>
-      <div className="round-says">
+      <div className={roundStyles.says}>
         {read ? (
           <>
-            <span className="value">✓ {degrees(celsiusOf(read.typed), reader, 'under')}</span>
+            <span className={roundStyles.value}>✓ {degrees(celsiusOf(read.typed), reader, 'under')}</span>
             <small>logged {clock(read.at, reader)}</small>
           </>
         ) : (
@@ -215,7 +220,7 @@ function Here({
   const last = batch.facts['reading-taken'].findLast(({ void: gone }) => !gone)
   return (
     <>
-      <div className="round-board">
+      <div className={roundStyles.board}>
         <DegreeBoard
           scale={reading.scale}
           centre={shownIn(last ? celsiusOf(last.value.typed) : 30, reading.scale)}
@@ -227,21 +232,23 @@ function Here({
           onValue={reading.take}
         />
       </div>
-      <div className="round-side">
+      <div className={roundStyles.side}>
         {reading.asked ? (
           <UnitQuestion {...reading.asked} onAnswer={reading.log} onAgain={reading.askAgain} />
         ) : (
-          <section className="slab" aria-label="Do this now">
-            <p className="do">Read {batch.method.name}</p>
-            <p className="count">
+          <section className={clsx(slabStyles.slab, roundStyles.slab)} aria-label="Do this now">
+            <p className={slabStyles.do}>Read {batch.method.name}</p>
+            <p className={clsx(slabStyles.count, roundStyles.count)}>
               {left}
               <small>{left === 1 ? 'pan left' : 'pans left'}</small>
             </p>
-            <p className="why">{whereWords(batch)}. One walk, one probe: wipe it between pans.</p>
+            <p className={clsx(slabStyles.why, roundStyles.why)}>
+              {whereWords(batch)}. One walk, one probe: wipe it between pans.
+            </p>
           </section>
         )}
         <Wrong reading={reading} />
-        <div className="round-keys">
+        <div className={roundStyles.keys}>
           <Key onClick={onSkip}>Leave this pan</Key>
           <Key onClick={onEnd}>End the round</Key>
         </div>
@@ -252,9 +259,8 @@ function Here({
 
 function Wrong({ reading: { wrong } }: { reading: ReadingHand }) {
   return wrong ? (
-    <div className="refused" role="alert">
-      <strong>Not logged.</strong>
+    <Notice title="Not logged.">
       <p>{wrong}</p>
-    </div>
+    </Notice>
   ) : null
 }

@@ -1,5 +1,6 @@
-import { lazy, Suspense, useEffect } from 'react'
-import { Navigate, Route, Routes } from 'react-router'
+import { lazy, Suspense } from 'react'
+import { Route, Routes } from 'react-router'
+import { shell } from '@logged-thermal/wording'
 import { Login } from '../login/Login'
 import { LineView } from '../line/LineView'
 import { StartBatch } from '../start/StartBatch'
@@ -7,22 +8,31 @@ import { sentenceOf, useLineQuery, useShiftQuery } from '../app/api'
 import { useAlarms } from '../app/alarms'
 import { useLive } from '../app/live'
 import { useReload } from '../app/reload'
+import { KitProvider } from '../kit/KitProvider'
+import { Whole } from '../kit/Whole'
+import { useSay } from '../app/useSay'
 import { Shell } from './Shell'
+import { NotFound } from './NotFound'
 import { useSeenHead } from '../app/useSeenHead'
 import { useSender } from '../app/sender'
 import { useAppSelector } from '../app/store'
 
 const Bench = lazy(() => import('../bench/Bench').then(({ Bench: component }) => ({ default: component })))
 
-/** The login until this tablet belongs to a kitchen; then its views. A locked tablet still shows the Line. */
 export function App() {
+  const night = useAppSelector(({ tablet }) => tablet.theme === 'night')
+  return (
+    <KitProvider night={night}>
+      <Opened />
+    </KitProvider>
+  )
+}
+
+/** The login until this tablet belongs to a kitchen; then its views. A locked tablet still shows the Line. */
+function Opened() {
   const { data, error } = useShiftQuery()
-  const nightOrDay = useAppSelector(({ tablet }) => tablet.theme)
-  useEffect(() => {
-    document.documentElement.dataset.theme = nightOrDay
-  }, [nightOrDay])
-  if (error && !data) return <p className="whole">{sentenceOf(error)}</p>
-  if (!data) return <p className="whole muted">Opening the logbook …</p>
+  if (error && !data) return <Whole>{sentenceOf(error)}</Whole>
+  if (!data) return <Opening />
   return data.shift ? <Kitchen /> : <Login />
 }
 
@@ -59,6 +69,7 @@ const LineageView = lazy(() =>
   import('../store/LineageView').then(({ LineageView: component }) => ({ default: component })),
 )
 
+const More = lazy(() => import('./More').then(({ More: component }) => ({ default: component })))
 const MethodsView = lazy(() =>
   import('../methods/MethodsView').then(({ MethodsView: component }) => ({ default: component })),
 )
@@ -76,10 +87,10 @@ function Kitchen() {
   useLive()
   useAlarms()
   useSeenHead()
-  if (!data) return <p className="whole muted">{error ? sentenceOf(error) : 'Opening the logbook …'}</p>
+  if (!data) return error ? <Whole>{sentenceOf(error)}</Whole> : <Opening />
   return (
     <Shell>
-      <Suspense fallback={<main className="view" aria-busy />}>
+      <Suspense fallback={<Opening />}>
         <Routes>
           <Route path="/" element={<LineView />} />
           <Route path="/start" element={<StartBatch />} />
@@ -101,9 +112,15 @@ function Kitchen() {
           <Route path="/methods/:id" element={<MethodEditor />} />
           <Route path="/methods/:id/card" element={<MethodCard />} />
           <Route path="/login" element={<Login />} />
-          <Route path="*" element={<Navigate to="/" replace />} />
+          <Route path="/more" element={<More />} />
+          <Route path="*" element={<NotFound />} />
         </Routes>
       </Suspense>
     </Shell>
   )
+}
+
+/** While the logbook, or a view, is on its way. */
+function Opening() {
+  return <Whole busy>{useSay(shell)('opening')}</Whole>
 }

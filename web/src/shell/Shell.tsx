@@ -1,62 +1,49 @@
-import ButtonBase from '@mui/material/ButtonBase'
 import type { ReactNode } from 'react'
-import { NavLink, useNavigate } from 'react-router'
+import { NavLink, useLocation } from 'react-router'
+import { shell } from '@logged-thermal/wording'
+import { IN_BAR, places } from '../app/places'
+import { useSay } from '../app/useSay'
 import { SignSheet } from '../login/SignSheet'
-import { useLockShiftMutation } from '../app/api'
-import { useHand, useLine } from '../app/kitchen'
-import { useAppDispatch, useAppSelector } from '../app/store'
-import { tablet } from '../app/tablet'
-import './shell.css'
+import { Tour, TourOffer } from './Tour'
+import styles from './shell.module.css'
 
 /** The views, and the bar at the bottom edge. */
 export function Shell({ children }: { children: ReactNode }) {
+  const say = useSay(shell)
+  const { pathname } = useLocation()
   return (
-    <div className="shell">
+    <div className={styles.shell}>
+      <a className={styles.skip} href="#main">
+        {say('toContent')}
+      </a>
+      <a className={styles.skip} href="#views">
+        {say('toViews')}
+      </a>
       {children}
-      <Nav />
+      {pathname === '/' && <TourOffer />}
+      <Bar />
       <SignSheet />
+      <Tour />
     </div>
   )
 }
 
-function Nav() {
-  const dispatch = useAppDispatch()
-  const navigate = useNavigate()
-  const night = useAppSelector(({ tablet: { theme } }) => theme === 'night')
-  const { person, reader, open } = useHand(useLine())
-  const [lock] = useLockShiftMutation()
-  const other = reader.scale === 'C' ? 'F' : 'C'
+/** Places, and nothing that is not a place. */
+function Bar() {
+  const say = useSay(shell)
   return (
-    <nav className="nav" aria-label="Views">
-      <img className="mark" src="/icon.svg" alt="" />
-      <NavLink to="/" end>
-        Line
-      </NavLink>
-      <NavLink to="/bench">Bench</NavLink>
-      <NavLink to="/store">Cold</NavLink>
-      <NavLink to="/cooldown" className="wide-only">
-        Cooldown
-      </NavLink>
-      <NavLink to="/methods">Methods</NavLink>
-      <NavLink to="/limits">Limits</NavLink>
-      <NavLink to="/temper" className="wide-only">
-        Ladles
-      </NavLink>
-      <span className="gap" />
-      {person && (
-        <ButtonBase
-          aria-label={`Show °${other}`}
-          onClick={() => dispatch(tablet.actions.unitChosen({ person: person.id, unit: other }))}
+    <nav className={styles.bar} aria-label={say('views')} id="views" tabIndex={-1}>
+      <img className={styles.mark} src="/icon.svg" alt="" />
+      {IN_BAR.map((key) => (
+        <NavLink
+          key={key}
+          to={places[key].path}
+          end={key === 'line'}
+          className={({ isActive }) => (isActive ? styles.active : undefined)}
         >
-          in °{reader.scale}
-        </ButtonBase>
-      )}
-      <ButtonBase onClick={() => dispatch(tablet.actions.themeSwitched())}>{night ? 'Day' : 'Night'}</ButtonBase>
-      {open ? (
-        <ButtonBase onClick={() => void lock()}>Lock</ButtonBase>
-      ) : (
-        <ButtonBase onClick={() => void navigate('/login')}>Open shift</ButtonBase>
-      )}
+          {places[key].name}
+        </NavLink>
+      ))}
     </nav>
   )
 }

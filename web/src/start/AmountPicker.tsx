@@ -10,7 +10,9 @@ import {
   type Target,
 } from '@logged-thermal/core'
 import { grams } from '@logged-thermal/wording'
-import { Key } from '../parts/Key'
+import { Field } from '../kit/Field'
+import { Key } from '../kit/Key'
+import styles from './start.module.css'
 
 const FACTORS: [factor: number, said: string][] = [
   [0.5, 'half'],
@@ -43,8 +45,8 @@ export function AmountPicker({
     }
   }
   return (
-    <section className="amount-picker" aria-label="How much">
-      <div className="amount-keys" role="group" aria-label="How many times over">
+    <section aria-label="How much">
+      <div className={styles.amountKeys} role="group" aria-label="How many times over">
         {FACTORS.map(([each, said]) => (
           <Key
             key={each}
@@ -55,7 +57,7 @@ export function AmountPicker({
           </Key>
         ))}
       </div>
-      <div className="amount-fields">
+      <div className={styles.amountFields}>
         {method.portions !== null && (
           <Count
             name="Portions"
@@ -87,17 +89,15 @@ export function AmountPicker({
 function Count({ name, value, onCount }: { name: string; value: number; onCount: (count: number) => void }) {
   const [text, setText] = useState<string | null>(null)
   return (
-    <label className="form-field">
-      {name}
-      <input
-        inputMode="numeric"
-        value={text ?? (value ? String(value) : '')}
-        onChange={({ target }) => {
-          setText(target.value)
-          if (target.value.trim() !== '') onCount(Number(target.value.replace(',', '.')))
-        }}
-        onBlur={() => setText(null)}
-      />
-    </label>
+    <Field
+      label={name}
+      value={text ?? (value ? String(value) : '')}
+      mode="numeric"
+      onValue={(typed) => {
+        setText(typed)
+        if (typed.trim() !== '') onCount(Number(typed.replace(',', '.')))
+      }}
+      onLeave={() => setText(null)}
+    />
   )
 }

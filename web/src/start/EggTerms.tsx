@@ -1,6 +1,7 @@
 import type { Terms } from '@logged-thermal/core'
 import { ADVISORY, eggRuleSentence } from '@logged-thermal/wording'
-import { Key } from '../parts/Key'
+import { Key } from '../kit/Key'
+import styles from './start.module.css'
 
 interface Props {
   terms: Terms
@@ -14,11 +15,11 @@ export function EggTerms({ terms: { eggs, susceptible }, forSusceptible, onSusce
   const unheated = eggs.uses.some(({ heated }) => !heated)
   const rule = unheated ? eggs.unheated : eggs.heated
   return (
-    <div className="egg-terms">
+    <div className={styles.eggTerms}>
       <p>
         <strong>Eggs.</strong> {eggRuleSentence(rule, susceptible, !unheated)}
       </p>
-      {unheated && rule === 'shell with advisory' && <p className="advisory">{ADVISORY}</p>}
+      {unheated && rule === 'shell with advisory' && <p className={styles.advisory}>{ADVISORY}</p>}
       <Key
         look={susceptible ? 'primary' : 'outlined'}
         aria-pressed={susceptible}

@@ -1,4 +1,3 @@
-import ButtonBase from '@mui/material/ButtonBase'
 import { useState } from 'react'
 import { useLocation, useNavigate } from 'react-router'
 import { v7 as uuid } from 'uuid'
@@ -16,15 +15,19 @@ import {
 } from '@logged-thermal/core'
 import { limitTitle, planWords, sourceLine } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
-import { Header } from '../app/Header'
+import { View } from '../app/View'
 import { useHand, useLine } from '../app/kitchen'
 import type { LineData } from '../app/lineData'
 import { useNow } from '../app/now'
-import { methodMatches } from '../methods/finding'
-import { Key } from '../parts/Key'
+import { methodMatches } from '../app/methodMatches'
+import { Field } from '../kit/Field'
+import { Key } from '../kit/Key'
 import { AmountPicker } from './AmountPicker'
 import { EggTerms } from './EggTerms'
-import './start.css'
+import { RowKey } from '../kit/RowKey'
+import { Whole } from '../kit/Whole'
+import { clsx } from 'clsx'
+import styles from './start.module.css'
 
 /** Which method, how much, what it will be held to, and Start. The method made last is chosen already. */
 export function StartBatch() {
@@ -44,7 +47,7 @@ export function StartBatch() {
   const [forSusceptible, setForSusceptible] = useState(false)
   const factor = chosen?.id === method?.id ? (chosen?.factor ?? 1) : 1
   const limits = limitsAt(line?.limits?.versions ?? [], now)
-  if (!line || !limits || !method) return <p className="whole">This kitchen has no method to start yet.</p>
+  if (!line || !limits || !method) return <Whole>This kitchen has no method to start yet.</Whole>
 
   const plan = planned?.method === method.id ? planned.plan : null
   const today = dayOf(now, line.kitchen.zone)
@@ -66,39 +69,40 @@ export function StartBatch() {
     void navigate(`/bench/${batch}`)
   }
   return (
-    <main className="view">
-      <Header>
-        <h1>
+    <View
+      place="start"
+      sentence={
+        <>
           <strong>Start a batch.</strong> The last one made stands first.
-        </h1>
-      </Header>
-      <div className="start">
-        <div className="start-list">
-          <label className="form-field">
-            <span className="visually-hidden">Find a method</span>
-            <input
-              type="search"
-              placeholder="Find by name, family, ingredient"
-              value={wanted}
-              onChange={({ target }) => setWanted(target.value)}
-            />
-          </label>
-          <div className="start-methods" role="radiogroup" aria-label="Which method">
+        </>
+      }
+    >
+      <div className={styles.start}>
+        <div className={styles.list}>
+          <Field
+            label="Find a method"
+            quietly
+            value={wanted}
+            mode="search"
+            placeholder="Find by name, family, ingredient"
+            onValue={setWanted}
+          />
+          <div className={styles.methods} role="radiogroup" aria-label="Which method">
             {methods.map(({ id, name, vessel }) => (
-              <ButtonBase
+              <RowKey
                 key={id}
                 role="radio"
                 aria-checked={id === method.id}
-                className={id === method.id ? 'chosen' : ''}
+                className={clsx(id === method.id && styles.chosen)}
                 onClick={() => setChosen({ id, factor: 1 })}
               >
                 {name}
                 <small>{vessel.name}</small>
-              </ButtonBase>
+              </RowKey>
             ))}
           </div>
         </div>
-        <aside className="start-side">
+        <aside className={styles.side}>
           <h2 className="title">{method.name}</h2>
           <AmountPicker
             key={method.id}
@@ -106,7 +110,7 @@ export function StartBatch() {
             factor={factor}
             onFactor={(next) => setChosen({ id: method.id, factor: next })}
           />
-          {plan && <p className="start-plan">{planWords(plan)}. As it goes; a plan proves nothing.</p>}
+          {plan && <p role="note">{planWords(plan)}. As it goes; a plan proves nothing.</p>}
           <EggTerms terms={held.terms} forSusceptible={forSusceptible} onSusceptible={setForSusceptible} />
           <ul tabIndex={0} aria-label="Limits">
             {checks
@@ -119,7 +123,7 @@ export function StartBatch() {
               ))}
           </ul>
           <p className="muted">Limits are a starting point: check them against the edition in force where you are.</p>
-          <div className="start-keys">
+          <div className={styles.keys}>
             <Key look="outlined" onClick={() => void navigate('/')}>
               Not now
             </Key>
@@ -129,7 +133,7 @@ export function StartBatch() {
           </div>
         </aside>
       </div>
-    </main>
+    </View>
   )
 }
 

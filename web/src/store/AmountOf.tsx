@@ -1,9 +1,10 @@
 import { useState } from 'react'
 import { eggGrams, eggOf, itemLeft, type ItemState, type Measure } from '@logged-thermal/core'
 import { leftInEggs, measureWords, partWord } from '@logged-thermal/wording'
-import { ChoiceKeys } from '../parts/ChoiceKeys'
-import { Key } from '../parts/Key'
-import { NumberPad } from '../parts/NumberPad'
+import { ChoiceKeys } from '../kit/ChoiceKeys'
+import { Key } from '../kit/Key'
+import { NumberPad } from '../kit/NumberPad'
+import styles from './store.module.css'
 
 interface Props {
   item: ItemState
@@ -25,7 +26,7 @@ export function AmountOf({ item, whole, onTake }: Props) {
   }
   const of = leftInEggs(item, left)
   return (
-    <div className="amount-of">
+    <div className={styles.amountOf}>
       {whole && (
         <Key look="primary" onClick={() => onTake(left)}>
           All of it, {measureWords(left)}

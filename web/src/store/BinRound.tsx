@@ -1,20 +1,27 @@
+import Table from '@mui/material/Table'
+import TableBody from '@mui/material/TableBody'
+import TableCell from '@mui/material/TableCell'
+import TableHead from '@mui/material/TableHead'
+import TableRow from '@mui/material/TableRow'
 import { useState } from 'react'
 import { v7 as uuid } from 'uuid'
 import { dayOf, isClosing, itemLeft, startOfDay } from '@logged-thermal/core'
 import { asksWord, clock, discardReasonWord, itemSentence, measureWords, type Reader } from '@logged-thermal/wording'
 import { useDiscardedQuery } from '../app/api'
 import { useEnter } from '../app/enter'
-import { Header } from '../app/Header'
+import { View } from '../app/View'
 import { useHand, useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
-import { Key } from '../parts/Key'
-import { Sheet } from '../parts/Sheet'
+import { Field } from '../kit/Field'
+import { Key } from '../kit/Key'
+import { Sheet } from '../kit/Sheet'
 import { numberIn } from './numberIn'
 import { StoreNav } from './StoreNav'
 import { discardOf, limitsOfLine, useStored, whereIs, type StoredItem } from './useStore'
-import './item.css'
-import './store.css'
-import './bin.css'
+import { SelectField } from '../kit/SelectField'
+import { clsx } from 'clsx'
+import binStyles from './bin.module.css'
+import itemStyles from './item.module.css'
 
 /** What goes today, one tap each; what ends at midnight; what has no date. Totals by reason, with weight and cost. */
 export function BinRound() {
@@ -30,9 +37,11 @@ export function BinRound() {
   const asked = stored.filter(({ standing: { asks } }) => ['lead decides', 'held', 'read it'].includes(asks))
   const closing = isClosing(limits.practice, reader.zone, now)
   return (
-    <main className="view">
-      <Header>
-        <h1 aria-live="polite">
+    <View
+      place="bin"
+      spoken
+      sentence={
+        <>
           {goes.length ? (
             <>
               <strong className="urgent">
@@ -48,12 +57,13 @@ export function BinRound() {
                 : 'Nothing ends tonight.'}
             </>
           )}
-        </h1>
-      </Header>
-      <div className="bin">
+        </>
+      }
+    >
+      <div className={binStyles.bin}>
         <StoreNav />
-        <div className="bin-columns">
-          <div className="bin-lists" tabIndex={0} role="region" aria-label="Bin round">
+        <div className={binStyles.columns}>
+          <div className={binStyles.lists} tabIndex={0} role="region" aria-label="Bin round">
             <BinList title="Goes now" all={goes} units={line.units} reader={reader} open={open} />
             <BinList
               title={
@@ -85,7 +95,7 @@ export function BinRound() {
         </div>
       </div>
       {finding && <Find onClose={() => setFinding(false)} />}
-    </main>
+    </View>
   )
 }
 
@@ -108,18 +118,18 @@ function BinList({
   if (all.length === 0) return null
   return (
     <section aria-label={title}>
-      <h2 className="title item-head">{title}</h2>
+      <h2 className={clsx('title', itemStyles.head)}>{title}</h2>
       <ul>
         {all.map((one) => (
-          <li key={one.item.id} className="bin-row" data-item={one.item.code}>
+          <li key={one.item.id} className={binStyles.row} data-item={one.item.code}>
             <span>
               <strong>{one.item.name}</strong>
               <small>
                 {one.item.code} · {whereIs(one.item, units)}
               </small>
             </span>
-            <span className="bin-amount">{measureWords(itemLeft(one.item))}</span>
-            <span className="bin-why">
+            <span className={binStyles.amount}>{measureWords(itemLeft(one.item))}</span>
+            <span className={binStyles.why}>
               <strong>{asksWord[one.standing.asks]}</strong> {itemSentence(one.item, one.standing, reader)}
             </span>
             <Key
@@ -144,35 +154,39 @@ function Totals({ now, reader, seq }: { now: number; reader: Reader; seq: number
   const grams = totals.reduce((sum, total) => sum + total.grams, 0)
   return (
     <section aria-label="Thrown away today">
-      <h2 className="title item-head">
+      <h2 className={clsx('title', itemStyles.head)}>
         Thrown away today <small>to {clock(now, reader)}</small>
       </h2>
-      <table className="totals">
-        <thead>
-          <tr>
-            <th scope="col">Why</th>
-            <th scope="col">Things</th>
-            <th scope="col">Weight</th>
-            <th scope="col">Cost</th>
-          </tr>
-        </thead>
-        <tbody>
+      <Table className={binStyles.totals}>
+        <TableHead>
+          <TableRow>
+            <TableCell scope="col">Why</TableCell>
+            <TableCell scope="col">Things</TableCell>
+            <TableCell scope="col">Weight</TableCell>
+            <TableCell scope="col">Cost</TableCell>
+          </TableRow>
+        </TableHead>
+        <TableBody>
           {totals.map((total) => (
-            <tr key={total.reason}>
-              <th scope="row">{discardReasonWord[total.reason]}</th>
-              <td>{total.items}</td>
-              <td>{total.grams > 0 ? measureWords({ value: total.grams, unit: 'g' }) : '–'}</td>
-              <td>{total.cost > 0 ? (total.cost / 100).toFixed(2) : '–'}</td>
-            </tr>
+            <TableRow key={total.reason}>
+              <TableCell component="th" scope="row">
+                {discardReasonWord[total.reason]}
+              </TableCell>
+              <TableCell>{total.items}</TableCell>
+              <TableCell>{total.grams > 0 ? measureWords({ value: total.grams, unit: 'g' }) : '–'}</TableCell>
+              <TableCell>{total.cost > 0 ? (total.cost / 100).toFixed(2) : '–'}</TableCell>
+            </TableRow>
           ))}
-          <tr>
-            <th scope="row">All</th>
-            <td>{totals.reduce((sum, { items }) => sum + items, 0)}</td>
-            <td>{grams > 0 ? measureWords({ value: grams, unit: 'g' }) : '–'}</td>
-            <td>{(totals.reduce((sum, { cost }) => sum + cost, 0) / 100).toFixed(2)}</td>
-          </tr>
-        </tbody>
-      </table>
+          <TableRow>
+            <TableCell component="th" scope="row">
+              All
+            </TableCell>
+            <TableCell>{totals.reduce((sum, { items }) => sum + items, 0)}</TableCell>
+            <TableCell>{grams > 0 ? measureWords({ value: grams, unit: 'g' }) : '–'}</TableCell>
+            <TableCell>{(totals.reduce((sum, { cost }) => sum + cost, 0) / 100).toFixed(2)}</TableCell>
+          </TableRow>
+        </TableBody>
+      </Table>
       <p className="muted">Weight and cost as far as they are known: what is counted in portions has no weight.</p>
     </section>
   )
@@ -203,26 +217,16 @@ function Find({ onClose }: { onClose: () => void }) {
   }
   return (
     <Sheet open onClose={onClose} title="Something without a date">
-      <div className="find">
+      <div className={binStyles.find}>
         <p>What has no label and no date is not kept: it is entered, and goes to discard.</p>
-        <label className="form-field">
-          What it looks like
-          <input value={name} maxLength={80} onChange={({ target }) => setName(target.value)} />
-        </label>
-        <label className="form-field">
-          How much, g
-          <input inputMode="decimal" value={grams} onChange={({ target }) => setGrams(target.value)} />
-        </label>
-        <label className="form-field">
-          Where it was
-          <select value={unit} onChange={({ target }) => setUnit(target.value)}>
-            {line?.units.map(({ id, name: called }) => (
-              <option key={id} value={id}>
-                {called}
-              </option>
-            ))}
-          </select>
-        </label>
+        <Field label="What it looks like" value={name} max={80} onValue={setName} />
+        <Field label="How much, g" value={grams} mode="decimal" onValue={setGrams} />
+        <SelectField
+          label="Where it was"
+          options={(line?.units ?? []).map(({ id, name: words }) => ({ value: id, words }))}
+          chosen={unit}
+          onChoose={setUnit}
+        />
         {wrong && <p role="alert">{wrong}</p>}
         <Key look="primary" onClick={save}>
           Enter it

@@ -12,7 +12,7 @@ import {
   setBy,
   type Reader,
 } from '@logged-thermal/wording'
-import { Header } from '../app/Header'
+import { View } from '../app/View'
 import { useHand, useLine } from '../app/kitchen'
 import { useAsOf, useNow, useTold } from '../app/now'
 import { nowLens, type Lens } from '../parts/lens'
@@ -24,7 +24,8 @@ import { ItemKeys } from './ItemKeys'
 import { StoreLane } from './StoreLane'
 import { StoreNav } from './StoreNav'
 import { limitsOfLine, useStored, whereIs, type StoredItem } from './useStore'
-import './store.css'
+import { clsx } from 'clsx'
+import styles from './store.module.css'
 
 const ROW = 78
 /** The lanes move so often, ms: by less than a pixel. */
@@ -50,13 +51,17 @@ export function ColdStore() {
   const unit = line.units.find(({ id }) => id === door) ?? null
   const lens = lensOf(width, now)
   return (
-    <main className="view store-view">
-      <Header>
-        <h1 aria-live="polite">
+    <View
+      place="store"
+
+      spoken
+      sentence={
+        <>
           <StoreSentence stored={stored} closing={closing} reader={reader} />
-        </h1>
-      </Header>
-      <div className="store">
+        </>
+      }
+    >
+      <div className={styles.store}>
         <Doors
           units={line.units}
           counts={counts}
@@ -66,11 +71,11 @@ export function ColdStore() {
           chosen={door}
           onChoose={setDoor}
         />
-        <div className="store-main">
+        <div className={styles.main}>
           <StoreNav />
-          <div className="store-rows" tabIndex={0} role="region" aria-label="What is held">
+          <div className={styles.rows} tabIndex={0} role="region" aria-label="What is held">
             {unit && <Inside unit={unit} stored={shown} limits={limits} now={now} reader={reader} />}
-            <div className="store-axis" ref={pane}>
+            <div className={styles.axis} ref={pane}>
               {width > 0 && <Axis lens={lens} now={now} reader={reader} />}
             </div>
             <ul>
@@ -79,7 +84,7 @@ export function ColdStore() {
               ))}
             </ul>
             {shown.length === 0 && (
-              <p className="store-empty">
+              <p className={styles.empty}>
                 {door === null
                   ? 'Nothing is held yet. Take a lot in, or put a proven batch away from its Bench.'
                   : 'Nothing is in there.'}
@@ -88,7 +93,7 @@ export function ColdStore() {
           </div>
         </div>
       </div>
-    </main>
+    </View>
   )
 }
 
@@ -164,7 +169,7 @@ function Axis({ lens, now, reader }: { lens: Lens; now: number; reader: Reader }
   ]
   return (
     <>
-      <span className="axis-now" style={{ left: lens.nowX }}>
+      <span className={styles.axisNow} style={{ left: lens.nowX }}>
         {clock(now, reader)}
       </span>
       {marks.map(([hours, label]) => {
@@ -202,29 +207,29 @@ const Row = memo(function Row({ one, reader, units, limits, width }: RowProps) {
   const urgent = standing.asks === 'discard'
   const calm = ['keep', 'frozen', 'use first', 'use today', 'not ready'].includes(standing.asks)
   return (
-    <li className={`store-row ${urgent ? 'urgent' : ''}`} data-item={item.code} data-asks={standing.asks}>
-      <Link className="store-name" to={`/store/item/${item.id}`}>
+    <li className={clsx(styles.row, urgent && 'urgent')} data-item={item.code} data-asks={standing.asks}>
+      <Link className={styles.name} to={`/store/item/${item.id}`}>
         <strong>{item.name}</strong>
         <small>
           {item.code} · {measureWords(itemLeft(item))} · {whereIs(item, units)}
         </small>
       </Link>
-      <div className="store-lane">
+      <div className={styles.lane}>
         <WhenSeen height={ROW}>
           <Lane one={one} reader={reader} units={units} limits={limits} width={width} />
         </WhenSeen>
       </div>
-      <div className="store-left">
+      <div className={styles.left}>
         {calm ? (
-          <p className="big">
+          <p className={styles.big}>
             {left.big} <span>{left.small}</span>
           </p>
         ) : (
-          <p className="asks">{asksWord[standing.asks]}</p>
+          <p className={styles.asks}>{asksWord[standing.asks]}</p>
         )}
         <small title={says}>{says}</small>
       </div>
-      <div className="store-keys">
+      <div className={styles.keys}>
         <ItemKeys one={one} onMore={() => void navigate(`/store/item/${item.id}`)} />
       </div>
     </li>

@@ -1,4 +1,3 @@
-import ButtonBase from '@mui/material/ButtonBase'
 import {
   dayOf,
   excursionsOf,
@@ -13,6 +12,9 @@ import { clock, degrees, levelDegrees, span, type Reader } from '@logged-thermal
 import { clockLens } from '../parts/lens'
 import { ColdRibbon } from './ColdRibbon'
 import type { StoreTrace } from './storeTrace'
+import { RowKey } from '../kit/RowKey'
+import { clsx } from 'clsx'
+import styles from './store.module.css'
 
 interface Props {
   units: readonly UnitState[]
@@ -28,17 +30,17 @@ interface Props {
 /** The units as places: what their air is, since when nobody looked, how many things are inside. A warm one has an ink handle. */
 export function Doors({ units, counts, limits, now, reader, chosen, onChoose }: Props) {
   return (
-    <ul className="doors" aria-label="Units">
+    <ul className={styles.doors} aria-label="Units">
       {units.map((unit) => (
         <li key={unit.id}>
-          <ButtonBase
-            className="door"
+          <RowKey
+            className={styles.door}
             aria-pressed={unit.id === chosen}
             data-warm={warmth(unit, limits, now, reader) !== null}
             onClick={() => onChoose(unit.id === chosen ? null : unit.id)}
           >
             <DoorFace unit={unit} count={counts.get(unit.id) ?? 0} limits={limits} now={now} reader={reader} />
-          </ButtonBase>
+          </RowKey>
         </li>
       ))}
     </ul>
@@ -62,10 +64,10 @@ function DoorFace({
   const warm = warmth(unit, limits, now, reader)
   return (
     <>
-      <span className="handle" aria-hidden />
-      <span className="door-name">{unit.name}</span>
-      <span className="door-air">{last ? degrees(last.celsius, reader, 'under') : '–'}</span>
-      <span className={warm ? 'door-note strong' : 'door-note'}>
+      <span className={styles.handle} aria-hidden />
+      <span className={styles.doorName}>{unit.name}</span>
+      <span className={styles.doorAir}>{last ? degrees(last.celsius, reader, 'under') : '–'}</span>
+      <span className={warm ? clsx(styles.doorNote, styles.strong) : styles.doorNote}>
         {warm ?? (last ? `read ${clock(last.at, reader)}` : 'never read')} ·{' '}
         {count === 1 ? '1 thing' : `${count} things`}
       </span>
@@ -98,7 +100,7 @@ export function AirLane({
   const unseen = last && last.at < now ? [{ from: last.at, to: now, celsius: last.celsius }] : []
   const trace: StoreTrace = { read: points.length ? [points] : [], unseen, out: [], warm: [] }
   return (
-    <svg className="air-lane" width={width} height={height} aria-hidden>
+    <svg className={styles.airLane} width={width} height={height} aria-hidden>
       <ColdRibbon
         trace={trace}
         level={level?.side === 'under' ? level.celsius : null}

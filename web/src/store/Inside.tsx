@@ -2,6 +2,7 @@ import { Link } from 'react-router'
 import { dayOf, levelOf, placeOf, type LimitSet, type UnitState } from '@logged-thermal/core'
 import { asksWord, leftWords, levelDegrees, sourceOf, type Reader } from '@logged-thermal/wording'
 import type { StoredItem } from './useStore'
+import styles from './store.module.css'
 
 interface Props {
   unit: UnitState
@@ -18,7 +19,7 @@ export function Inside({ unit, stored, limits, now, reader }: Props) {
   const shelves = Array.from({ length: unit.shelves }, (_, i) => i + 1)
   const nowhere = stored.filter((one) => shelfOf(one) === 0)
   return (
-    <section className="inside" aria-label={`Inside ${unit.name}`}>
+    <section className={styles.inside} aria-label={`Inside ${unit.name}`}>
       <p className="muted">
         {unit.shelves === 1 ? '1 shelf' : `${unit.shelves} shelves`}
         {unit.litres === null ? '' : `, ${unit.litres} litres`}.{' '}
@@ -39,13 +40,13 @@ export function Inside({ unit, stored, limits, now, reader }: Props) {
 function Shelf({ name, all, now }: { name: string; all: readonly StoredItem[]; now: number }) {
   return (
     <li>
-      <span className="shelf-name">{name}</span>
-      <span className="shelf-things">
+      <span className={styles.shelfName}>{name}</span>
+      <span className={styles.shelfThings}>
         {all.map(({ item, standing }) => {
           const left = leftWords(standing, now)
           const calm = ['keep', 'frozen', 'use first', 'use today', 'not ready'].includes(standing.asks)
           return (
-            <Link key={item.id} to={`/store/item/${item.id}`} className="shelf-thing" data-asks={standing.asks}>
+            <Link key={item.id} to={`/store/item/${item.id}`} className={styles.shelfThing} data-asks={standing.asks}>
               <strong>{item.name}</strong>
               <small>
                 {item.code} · {calm ? `${left.big} ${left.small}` : asksWord[standing.asks]}

@@ -25,13 +25,15 @@ import {
 import { useEnter } from '../app/enter'
 import { useHand } from '../app/kitchen'
 import type { LineData } from '../app/lineData'
-import { Key } from '../parts/Key'
-import { NumberPad } from '../parts/NumberPad'
-import { Sheet } from '../parts/Sheet'
+import { Key } from '../kit/Key'
+import { NumberPad } from '../kit/NumberPad'
+import { Sheet } from '../kit/Sheet'
 import { AmountOf } from './AmountOf'
 import { LeadKey } from './LeadKey'
 import { useLastTap } from './ItemKeys'
 import { ancestryIn, discardOf, storeOfLine, type StoredItem } from './useStore'
+import { NameKeys } from '../kit/NameKeys'
+import styles from './item.module.css'
 
 type Asking = 'sold already' | 'move' | 'freeze' | 'thaw' | 'serve' | 'hot' | 'read' | 'sell' | 'split' | 'hold' | null
 
@@ -91,14 +93,14 @@ export function ItemActions({
     </Key>
   )
   return (
-    <div className="item-actions">
+    <div className={styles.actions}>
       {key(
         frozen ? 'Thaw' : 'Pull to the bench',
         () => (frozen ? setAsking('thaw') : move('out', null)),
         onlyDiscard || (!frozen && (shut !== null || goes('out', null) !== null)),
         true,
       )}
-      <div className="item-keys">
+      <div className={styles.keys}>
         {key('Move', () => setAsking('move'), onlyDiscard || units('move').length === 0)}
         {key('Read its core', () => setAsking('read'), gone || !open)}
         {shut === null
@@ -118,13 +120,13 @@ export function ItemActions({
         )}
         <Key
           look={gone || !open ? 'shut' : 'plain'}
-          className="discard-key"
+          className={styles.discardKey}
           disabled={gone || !open}
           onClick={() => enter('item-discarded', item.id, discardOf(one, left))}
         >
           Discard
         </Key>
-        <Link className="key-link" to={`/store/lineage/item/${item.id}`}>
+        <Link className={styles.keyLink} to={`/store/lineage/item/${item.id}`}>
           Where from, where to
         </Link>
       </div>
@@ -151,7 +153,7 @@ export function ItemActions({
             asking === 'thaw' ||
             asking === 'hot' ||
             asking === 'serve') && (
-            <div className="names">
+            <NameKeys>
               {asking === 'serve' && <Key onClick={() => move('serve', null)}>Out of the cold</Key>}
               {(asking === 'serve'
                 ? line.units.filter(({ kind }) => isCold(kind) && kind === 'display case')
@@ -161,7 +163,7 @@ export function ItemActions({
                   {unit.name}
                 </Key>
               ))}
-            </div>
+            </NameKeys>
           )}
           {asking === 'read' && (
             <>
@@ -206,7 +208,7 @@ export function ItemActions({
             />
           )}
           {asking === 'hold' && (
-            <div className="names">
+            <NameKeys>
               {['Looks or smells wrong', 'Label missing', 'Not sure how long it was out', 'The lead asked for it'].map(
                 (reason) => (
                   <Key
@@ -220,7 +222,7 @@ export function ItemActions({
                   </Key>
                 ),
               )}
-            </div>
+            </NameKeys>
           )}
           <p className="muted">{person ? `Logged as ${person.name}.` : ''}</p>
         </Sheet>

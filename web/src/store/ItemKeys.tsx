@@ -2,7 +2,7 @@ import { backOf, itemLeft, TAKEN_BACK_WITHIN, tapsOf } from '@logged-thermal/cor
 import { useEnter } from '../app/enter'
 import { useHand, useLine } from '../app/kitchen'
 import { useAsOf } from '../app/now'
-import { Key } from '../parts/Key'
+import { Key } from '../kit/Key'
 import { discardOf, type StoredItem } from './useStore'
 
 /** The one thing to do with an item, and the way to all others. */

@@ -18,7 +18,7 @@ import {
   ADVISORY,
   asksWord,
   barSentence,
-  clock,
+  timeOfDay,
   dayName,
   FRUIT_NOTE,
   heatStatusWord,
@@ -30,7 +30,7 @@ import {
   type Reader,
 } from '@logged-thermal/wording'
 import { sentenceOf, useItemQuery } from '../app/api'
-import { Header } from '../app/Header'
+import { View } from '../app/View'
 import { useHand, useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
 import { ItemActions } from './ItemActions'
@@ -38,8 +38,8 @@ import { ItemRibbon } from './ItemRibbon'
 import { LabelPanel } from './LabelPanel'
 import { StoreNav } from './StoreNav'
 import { storeOfLine, whereIs, type StoredItem } from './useStore'
-import './store.css'
-import './item.css'
+import { clsx } from 'clsx'
+import styles from './item.module.css'
 
 /** One item: from the stove to the discard wall, what rules its date, what can be done with it, its label. */
 export function ItemPage() {
@@ -59,14 +59,13 @@ export function ItemPage() {
   const own = held && { item: held, standing: withLineage(itemStanding(held, store, now), bar), bar }
   const one: StoredItem | null = own ?? (data ? { item: data.item, standing: data.standing, bar } : null)
   return (
-    <main className="view">
-      <Header>
-        <h1 aria-live="polite">
-          {one ? <ItemSentence one={one} reader={reader} /> : error ? sentenceOf(error) : 'Looking …'}
-        </h1>
-      </Header>
+    <View
+      place="item"
+      spoken
+      sentence={<>{one ? <ItemSentence one={one} reader={reader} /> : error ? sentenceOf(error) : 'Looking …'}</>}
+    >
       {one ? (
-        <div className="item">
+        <div className={styles.item}>
           <ItemRibbon
             one={one}
             batch={data?.batch?.state ?? null}
@@ -75,10 +74,10 @@ export function ItemPage() {
             now={now}
             reader={reader}
           />
-          <div className="item-columns">
+          <div className={styles.columns}>
             <Walls one={one} limits={limits} now={now} reader={reader} />
             <section aria-label="What can be done">
-              <h2 className="title item-head">
+              <h2 className={clsx('title', styles.head)}>
                 {leftInEggs(one.item, itemLeft(one.item))} · {whereIs(one.item, line.units)}
                 <small>{facts(one, reader)}</small>
               </h2>
@@ -93,13 +92,13 @@ export function ItemPage() {
       ) : (
         <StoreNav />
       )}
-    </main>
+    </View>
   )
 }
 
 function facts({ item }: StoredItem, reader: Reader): string {
   const place = placeOf(item)
-  return `${heatStatusWord[item.facts.heat]}${place ? `, there since ${clock(place.at, reader)} ${dayName(dayOf(place.at, reader.zone), reader)}` : ''}`
+  return `${heatStatusWord[item.facts.heat]}${place ? `, there since ${timeOfDay(place.at, reader)} ${dayName(dayOf(place.at, reader.zone), reader)}` : ''}`
 }
 
 function ItemSentence({ one: { item, standing, bar }, reader }: { one: StoredItem; reader: Reader }) {
@@ -107,7 +106,7 @@ function ItemSentence({ one: { item, standing, bar }, reader }: { one: StoredIte
   const calm = ['keep', 'use first', 'frozen', 'not ready'].includes(asks)
   return (
     <>
-      <strong className={asks === 'discard' ? 'urgent' : ''}>
+      <strong className={clsx(asks === 'discard' && 'urgent')}>
         {item.name} {item.code}: {calm ? 'keep it cold' : asksWord[asks].toLowerCase()}.
       </strong>{' '}
       {bar && standing.why === 'lineage' ? barSentence(bar) : itemSentence(item, standing, reader)}
@@ -131,7 +130,7 @@ function Lag({
 }) {
   const level = itemLevel(item, limits, dayOf(now, reader.zone))
   const lag = useMemo(() => level && thermalLag(courseOf(item, []), itemLeft(item), units, level), [item, units, level])
-  return lag && level ? <p className="muted item-note">{lagSentence(lag, level, reader)}</p> : null
+  return lag && level ? <p className={clsx('muted', styles.note)}>{lagSentence(lag, level, reader)}</p> : null
 }
 
 /** Every date it has, the one that rules first, with who says so. */
@@ -149,13 +148,13 @@ function Walls({
   const level = itemLevel(item, limits, dayOf(now, reader.zone))
   return (
     <section aria-label="What rules the date">
-      <h2 className="title item-head">
+      <h2 className={clsx('title', styles.head)}>
         What rules the date <small>day 1 = made, {dayName(dayOf(item.made, reader.zone), reader)}</small>
       </h2>
-      <ul className="walls">
+      <ul className={styles.walls}>
         {firstOfEachPart(standing.walls).map((wall, i) => (
-          <li key={`${wall.ruledBy}${i}`} className={i === 0 ? 'rules' : ''}>
-            <span className="wall-mark" aria-hidden />
+          <li key={`${wall.ruledBy}${i}`} className={clsx(i === 0 && styles.rules)}>
+            <span className={styles.wallMark} aria-hidden />
             <span>
               <strong>{wall.keep ? keepWords(wall.keep) : setBy({ walls: [wall] })}</strong>
               <small>
@@ -170,21 +169,21 @@ function Walls({
               {wall.lastDay === null
                 ? `${wall.daysLeft} days once thawed`
                 : wall.keep?.what === 'hours' && wall.until !== null
-                  ? `${clock(wall.until, reader)} ${dayName(wall.lastDay, reader)}`
+                  ? `${timeOfDay(wall.until, reader)} ${dayName(wall.lastDay, reader)}`
                   : `end of ${dayName(wall.lastDay, reader)}`}
             </time>
           </li>
         ))}
         {standing.walls.length === 0 && (
-          <li className="rules">
-            <span className="wall-mark" aria-hidden />
+          <li className={styles.rules}>
+            <span className={styles.wallMark} aria-hidden />
             <strong>Nothing dates it: it goes to discard.</strong>
           </li>
         )}
       </ul>
-      {item.facts.advisory && <p className="item-note">{ADVISORY}</p>}
-      {item.facts.untreatedFruit && <p className="item-note">{FRUIT_NOTE}</p>}
-      <p className="muted item-note">
+      {item.facts.advisory && <p className={styles.note}>{ADVISORY}</p>}
+      {item.facts.untreatedFruit && <p className={styles.note}>{FRUIT_NOTE}</p>}
+      <p className={clsx('muted', styles.note)}>
         {item.facts.allergens.length ? `Holds ${item.facts.allergens.join(', ')}. ` : ''}
         {item.facts.unknown.length ? `Not known: ${item.facts.unknown.join(', ')}. ` : ''}
         {level ? `${level.limit.source.document}, ${level.limit.source.section}.` : ''}

@@ -10,13 +10,16 @@ import {
   type LimitSet,
   type UnitState,
 } from '@logged-thermal/core'
-import { clock, dayName, degrees, span, type Reader } from '@logged-thermal/wording'
+import { clock, timeOfDay, dayName, degrees, span, type Reader } from '@logged-thermal/wording'
 import { nowLens, type Lens } from '../parts/lens'
 import { colourOf, thicknessOf } from '../parts/temperatureScale'
 import { useWidth } from '../parts/useWidth'
 import { ColdRibbon, DiscardWall } from './ColdRibbon'
 import { storeTrace } from './storeTrace'
 import type { StoredItem } from './useStore'
+import { clsx } from 'clsx'
+import itemStyles from './item.module.css'
+import storeStyles from './store.module.css'
 
 interface Props {
   one: StoredItem
@@ -61,7 +64,7 @@ export function ItemRibbon({ one: { item, standing }, batch, units, limits, now,
   const { until } = standing
   const passed = first && until !== null && first.until !== until ? [first, ...others] : others
   return (
-    <div className="item-pane" ref={pane}>
+    <div className={itemStyles.pane} ref={pane}>
       <svg
         width={width}
         height={HEIGHT}
@@ -85,10 +88,14 @@ export function ItemRibbon({ one: { item, standing }, batch, units, limits, now,
               <rect x={lens.x(at) - 5} y={y - 13} width="10" height="26" fill={colour} />
               {names > 0 && (
                 <>
-                  <text x="18" y={y - 3} className="lane-text strong">
+                  <text
+                    x="18"
+                    y={y - 3}
+                    className={clsx(storeStyles.laneText, itemStyles.laneText, storeStyles.strong)}
+                  >
                     {shortly(value.part.name)} {value.part.code}
                   </text>
-                  <text x="18" y={y + 16} className="lane-text soft">
+                  <text x="18" y={y + 16} className={clsx(storeStyles.laneText, itemStyles.laneText, itemStyles.soft)}>
                     {degrees(celsiusOf(value.typed), reader, 'under')} at {clock(at, reader)}
                   </text>
                 </>
@@ -98,15 +105,15 @@ export function ItemRibbon({ one: { item, standing }, batch, units, limits, now,
         })}
         {parts.length === 0 && names > 0 && (
           <>
-            <text x="18" y={middle - 6} className="lane-text strong">
+            <text x="18" y={middle - 6} className={clsx(storeStyles.laneText, itemStyles.laneText, storeStyles.strong)}>
               {item.from
                 .map(({ code }) => code)
                 .filter(Boolean)
                 .join(', ') || 'Found'}
             </text>
-            <text x="18" y={middle + 15} className="lane-text soft">
+            <text x="18" y={middle + 15} className={clsx(storeStyles.laneText, itemStyles.laneText, itemStyles.soft)}>
               {item.what === 'package' ? 'received' : item.what === 'find' ? 'found' : 'made'}{' '}
-              {dayName(dayOf(item.made, reader.zone), reader)} {clock(item.made, reader)}
+              {dayName(dayOf(item.made, reader.zone), reader)} {timeOfDay(item.made, reader)}
             </text>
           </>
         )}
@@ -121,7 +128,12 @@ export function ItemRibbon({ one: { item, standing }, batch, units, limits, now,
           ahead={until}
         />
         {trace.warm.map(({ at, celsius }) => (
-          <text key={at} x={lens.x(at) + 4} y={middle - 50} className="lane-text strong">
+          <text
+            key={at}
+            x={lens.x(at) + 4}
+            y={middle - 50}
+            className={clsx(storeStyles.laneText, itemStyles.laneText, storeStyles.strong)}
+          >
             {degrees(celsius, reader, 'under')}
           </text>
         ))}
@@ -133,7 +145,7 @@ export function ItemRibbon({ one: { item, standing }, batch, units, limits, now,
                 x={lens.x(wall.until) + (lens.x(wall.until) > width - WALL_NAME ? -12 : 12)}
                 y="28"
                 textAnchor={lens.x(wall.until) > width - WALL_NAME ? 'end' : 'start'}
-                className="lane-text soft"
+                className={clsx(storeStyles.laneText, itemStyles.laneText, itemStyles.soft)}
               >
                 {wall.keep
                   ? `${wall.keep.force}, ${wall.keep.count} ${wall.keep.what === 'hours' ? 'h' : 'days'}`
@@ -149,14 +161,19 @@ export function ItemRibbon({ one: { item, standing }, batch, units, limits, now,
               x={lens.x(until) + (lens.x(until) > width - 190 ? -14 : 14)}
               y="30"
               textAnchor={lens.x(until) > width - 190 ? 'end' : 'start'}
-              className="lane-text big"
+              className={clsx(storeStyles.laneText, itemStyles.laneText, storeStyles.big, itemStyles.big)}
             >
               {until > now ? `${span(until - now)} left` : `${span(now - until)} past`}
             </text>
           </g>
         )}
         <line x1={lens.nowX} x2={lens.nowX} y1="0" y2={HEIGHT - 24} stroke="var(--on-glass)" strokeWidth="2.500" />
-        <text x={lens.nowX - 6} y="18" textAnchor="end" className="lane-text strong">
+        <text
+          x={lens.nowX - 6}
+          y="18"
+          textAnchor="end"
+          className={clsx(storeStyles.laneText, itemStyles.laneText, storeStyles.strong)}
+        >
           now
         </text>
       </svg>
@@ -211,7 +228,11 @@ function DayRules({ from, to, lens, reader }: { from: number; to: number; lens: 
           <g key={at}>
             <line x1={x} x2={x} y1="0" y2={HEIGHT - 24} stroke="var(--glass2)" />
             {clear && x < lens.width - 60 && (
-              <text x={x + 5} y={HEIGHT - 7} className="lane-text soft">
+              <text
+                x={x + 5}
+                y={HEIGHT - 7}
+                className={clsx(storeStyles.laneText, itemStyles.laneText, itemStyles.soft)}
+              >
                 {dayName(dayOf(at, reader.zone), reader)}
               </text>
             )}

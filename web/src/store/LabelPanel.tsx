@@ -2,9 +2,11 @@ import { useState } from 'react'
 import type { ItemState } from '@logged-thermal/core'
 import { useEnter } from '../app/enter'
 import { useHand, useLine } from '../app/kitchen'
-import { ChoiceKeys } from '../parts/ChoiceKeys'
-import { Key } from '../parts/Key'
-import { Stepper } from '../parts/Stepper'
+import { ChoiceKeys } from '../kit/ChoiceKeys'
+import { Key } from '../kit/Key'
+import { Stepper } from '../kit/Stepper'
+import { clsx } from 'clsx'
+import styles from './item.module.css'
 
 type Paper = 'roll' | 'a4' | 'letter'
 const PAPER: Record<Paper, string> = { roll: 'Roll', a4: 'A4, 24', letter: 'Letter, 10' }
@@ -18,11 +20,11 @@ export function LabelPanel({ item }: { item: ItemState }) {
   const version = `${item.moves.length}-${item.opened.length}-${item.labels}`
   return (
     <section aria-label="Label">
-      <h2 className="title item-head">
+      <h2 className={clsx('title', styles.head)}>
         Label <small>{item.labels === 0 ? 'not printed yet' : `${item.labels} printed`}</small>
       </h2>
       <img
-        className="label-picture"
+        className={styles.labelPicture}
         src={`/api/labels/${item.id}.png?v=${version}`}
         alt={`Label of ${item.name} ${item.code}`}
       />
@@ -33,7 +35,7 @@ export function LabelPanel({ item }: { item: ItemState }) {
         words={(each) => PAPER[each]}
         onChoose={setPaper}
       />
-      <div className="label-print">
+      <div className={styles.labelPrint}>
         <Stepper
           name="Copies"
           value={String(copies)}

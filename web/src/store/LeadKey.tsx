@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { ASSESSMENT_LENGTH, wentOutOf, type ItemState } from '@logged-thermal/core'
-import { Key } from '../parts/Key'
+import { Key } from '../kit/Key'
 import { SignedSheet } from '../login/SignedSheet'
 
 /** The lead lets an item go on, in writing and with a PIN. */

@@ -1,21 +1,24 @@
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { dayOf, leftOfLot, missedBy, type Lineage, type LineageNode } from '@logged-thermal/core'
-import { clock, dayName, measureWords, type Reader } from '@logged-thermal/wording'
+import { timeOfDay, dayName, measureWords, type Reader } from '@logged-thermal/wording'
 import { sentenceOf, useLineageQuery } from '../app/api'
 import { useEnter } from '../app/enter'
-import { Header } from '../app/Header'
+import { View } from '../app/View'
 import { useHand, useLine } from '../app/kitchen'
-import { Key } from '../parts/Key'
-import { Sheet } from '../parts/Sheet'
+import { Key } from '../kit/Key'
+import { Sheet } from '../kit/Sheet'
 import { lineageGraph } from './lineageLayout'
 import { SignedSheet } from '../login/SignedSheet'
 import { StoreNav } from './StoreNav'
-import './item.css'
-import './store.css'
-import './bin.css'
-import './lineage.css'
-import './list.css'
+import { RowKey } from '../kit/RowKey'
+import type { Column } from '../kit/table/column'
+import { DataTable } from '../kit/table/DataTable'
+import { KeyRow } from '../kit/KeyRow'
+import { NameKeys } from '../kit/NameKeys'
+import { clsx } from 'clsx'
+import binStyles from './bin.module.css'
+import lineageStyles from './lineage.module.css'
 
 /** Where something came from and where it went: as a graph and as a table; from a lot also the recall. */
 export function LineageView() {
@@ -34,9 +37,12 @@ export function LineageView() {
   // A drill marks nothing real: nothing is missed by it.
   const missing = drill ? 0 : missed.items.length + missed.batches.length
   return (
-    <main className="view lineage-view">
-      <Header>
-        <h1 aria-live="polite">
+    <View
+      place="lineage"
+
+      spoken
+      sentence={
+        <>
           {data && of ? (
             <LineageSentence data={data} of={of} held={items.length} />
           ) : error ? (
@@ -44,13 +50,14 @@ export function LineageView() {
           ) : (
             'Looking …'
           )}
-        </h1>
-      </Header>
-      <div className="bin">
+        </>
+      }
+    >
+      <div className={binStyles.bin}>
         <StoreNav />
-        <div className="lineage" tabIndex={0} role="region" aria-label="Lineage">
+        <div className={lineageStyles.lineage} tabIndex={0} role="region" aria-label="Lineage">
           {type === 'lot' && lot && (
-            <div className="receive-keys no-print">
+            <KeyRow className="no-print">
               {drill && (
                 <p role="status">
                   Drill: {items.length + batches.length} found. Nothing is held, and the lot may go on being used.
@@ -89,7 +96,7 @@ export function LineageView() {
               <Key look="outlined" onClick={() => window.print()}>
                 Print the list
               </Key>
-            </div>
+            </KeyRow>
           )}
           {data && <GraphPane data={data} reader={reader} />}
           {data && <LineageTable data={data} reader={reader} units={line?.units ?? []} />}
@@ -116,7 +123,7 @@ export function LineageView() {
           onClose={() => setCalling(null)}
         />
       )}
-    </main>
+    </View>
   )
 }
 
@@ -162,7 +169,7 @@ function CallBack({
           ? 'would be held. A drill marks nothing: find them, and see how long it takes. The lead ends it with a PIN.'
           : 'will be held at once, and the lot may go into nothing more. The lead ends it with a PIN.'}
       </p>
-      <div className="names">
+      <NameKeys>
         {reasons.map((reason) => (
           <Key
             key={reason}
@@ -174,7 +181,7 @@ function CallBack({
             {reason}
           </Key>
         ))}
-      </div>
+      </NameKeys>
     </Sheet>
   )
 }
@@ -188,7 +195,7 @@ function GraphPane({ data, reader }: { data: Lineage; reader: Reader }) {
     if (pane.current && here) pane.current.scrollTop = here.y - pane.current.clientHeight / 2 + here.height / 2
   }, [here])
   return (
-    <div className="graph no-print" ref={pane} tabIndex={0} role="region" aria-label="Graph">
+    <div className={clsx(lineageStyles.graph, 'no-print')} ref={pane} tabIndex={0} role="region" aria-label="Graph">
       <div style={{ width: graph.width, height: graph.height, position: 'relative' }}>
         <svg width={graph.width} height={graph.height} aria-hidden>
           {graph.lines.map(({ points }, i) => (
@@ -205,10 +212,9 @@ function GraphPane({ data, reader }: { data: Lineage; reader: Reader }) {
           const [only] = nodes
           const style = { left: x, top: y, width, height }
           return nodes.length > 1 ? (
-            <button
+            <RowKey
               key={key}
-              type="button"
-              className="box many"
+              className={clsx(lineageStyles.box, lineageStyles.many)}
               style={style}
               onClick={() => setApart(new Set([...apart, key]))}
             >
@@ -216,11 +222,16 @@ function GraphPane({ data, reader }: { data: Lineage; reader: Reader }) {
                 {nodes.length} × {name}
               </strong>
               <small>{dayName(dayOf(only!.at, reader.zone), reader)}; tap to see each</small>
-            </button>
+            </RowKey>
           ) : (
             <Link
               key={key}
-              className={`box ${only!.type} ${only!.id === data.of.id ? 'here' : ''} ${only!.card?.gone ? 'gone' : ''}`}
+              className={clsx(
+                lineageStyles.box,
+                lineageStyles[only!.type],
+                only!.id === data.of.id && lineageStyles.here,
+                only!.card?.gone && lineageStyles.gone,
+              )}
               style={style}
               to={only!.type === 'item' ? `/store/item/${only!.id}` : `/store/lineage/${only!.type}/${only!.id}`}
             >
@@ -259,45 +270,51 @@ function LineageTable({
     const unit = units.find(({ id }) => id === card.unit)?.name
     return `${unit ? `${unit}${card.shelf ? ` ${card.shelf}` : ''}` : 'out'}${card.held ? ', do not use' : ''}`
   }
+  const columns: Column<LineageNode>[] = [
+    {
+      key: 'what',
+      title: 'What',
+      names: true,
+      value: ({ name }) => name,
+      cell: ({ type, id, name }) => (
+        <Link to={type === 'item' ? `/store/item/${id}` : `/store/lineage/${type}/${id}`}>{name}</Link>
+      ),
+    },
+    {
+      key: 'code',
+      title: 'Code',
+      value: ({ type, code }) => `${type} ${code}`,
+      cell: ({ type, code }) => `${type} ${code}`,
+    },
+    {
+      key: 'since',
+      title: 'Since',
+      value: ({ at }) => new Date(at).toISOString(),
+      cell: ({ at }) => `${dayName(dayOf(at, reader.zone), reader)} ${timeOfDay(at, reader)}`,
+    },
+    {
+      key: 'left',
+      title: 'Left',
+      value: ({ card }) => (card && !card.gone ? card.left.value : 0),
+      cell: ({ card }) => (card && !card.gone ? measureWords(card.left) : ''),
+    },
+    { key: 'where', title: 'Where it is', value: where, cell: where },
+    {
+      key: 'steps',
+      title: 'Steps away',
+      value: ({ generation }) => generation,
+      cell: ({ generation }) =>
+        generation === 0 ? 'this' : generation > 0 ? `${generation} after` : `${-generation} before`,
+    },
+  ]
   return (
-    <table className="stock-table">
-      <caption className="visually-hidden">Everything it was made of, and everything that became of it</caption>
-      <thead>
-        <tr>
-          <th scope="col">What</th>
-          <th scope="col">Code</th>
-          <th scope="col">Since</th>
-          <th scope="col">Left</th>
-          <th scope="col">Where it is</th>
-          <th scope="col">Steps away</th>
-        </tr>
-      </thead>
-      <tbody>
-        {data.nodes.slice(0, 2000).map((node) => (
-          <tr key={node.id} className={node.id === data.of.id ? 'here' : ''}>
-            <th scope="row">
-              <Link to={node.type === 'item' ? `/store/item/${node.id}` : `/store/lineage/${node.type}/${node.id}`}>
-                {node.name}
-              </Link>
-            </th>
-            <td>
-              {node.type} {node.code}
-            </td>
-            <td>
-              {dayName(dayOf(node.at, reader.zone), reader)} {clock(node.at, reader)}
-            </td>
-            <td>{node.card && !node.card.gone ? measureWords(node.card.left) : ''}</td>
-            <td>{where(node)}</td>
-            <td>
-              {node.generation === 0
-                ? 'this'
-                : node.generation > 0
-                  ? `${node.generation} after`
-                  : `${-node.generation} before`}
-            </td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
+    <DataTable
+      caption="Everything it was made of, and everything that became of it"
+      file={`trace-${data.of.id}.csv`}
+      columns={columns}
+      rows={data.nodes}
+      rowKey={({ id }) => id}
+      isChosen={({ id }) => id === data.of.id}
+    />
   )
 }

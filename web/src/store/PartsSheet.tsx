@@ -20,13 +20,16 @@ import { degrees, measureWords, partSentence, partShutSentence, span, type Reade
 import { useEnter } from '../app/enter'
 import { useHand, useLine } from '../app/kitchen'
 import { useMethodOf } from '../app/instructions'
-import { ChoiceKeys } from '../parts/ChoiceKeys'
-import { Key } from '../parts/Key'
-import { NumberPad } from '../parts/NumberPad'
-import { Sheet } from '../parts/Sheet'
+import { ChoiceKeys } from '../kit/ChoiceKeys'
+import { Key } from '../kit/Key'
+import { NumberPad } from '../kit/NumberPad'
+import { Sheet } from '../kit/Sheet'
 import { AmountOf } from './AmountOf'
 import { ancestryIn, storeOfLine, useStored, whereIs, type StoredItem } from './useStore'
-import './putAway.css'
+import { clsx } from 'clsx'
+import putAwayStyles from './putAway.module.css'
+import itemStyles from './item.module.css'
+import storeStyles from './store.module.css'
 
 interface Props {
   batch: BatchState
@@ -78,7 +81,7 @@ export function PartsSheet({ batch, step, now, onClose, reader }: Props) {
               .{room > 0 ? ` Out of the cold for ${span(room)}.` : ''}
             </p>
           )}
-          <div className="names parts-list">
+          <div className={putAwayStyles.partsList}>
             {[...parts]
               .filter(({ shut, wants }) => shut === null || wants)
               .sort((a, b) => Number(b.wants) - Number(a.wants))
@@ -116,7 +119,7 @@ interface Offer {
 function Unfit({ parts, reader, onIn }: { parts: readonly Offer[]; reader: Reader; onIn: (item: string) => void }) {
   if (parts.length === 0) return null
   return (
-    <details className="unfit">
+    <details className={putAwayStyles.unfit}>
       <summary>{parts.length === 1 ? 'One more thing' : `${parts.length} more things`} may not go in here</summary>
       <ul>
         {parts.map(({ one: { item }, shut }) => (
@@ -170,7 +173,7 @@ function Use({
   const tried = used({ ...left, value: Math.min(left.value, 0.1) })
   const shut = tried && !against && partShut(item, batch, tried, ancestryIn(line, item), store, now)
   return (
-    <div className="put-away">
+    <div className={putAwayStyles.putAway}>
       <section>
         {against && (
           <p role="alert">
@@ -179,7 +182,7 @@ function Use({
         )}
         <p>{probe ? `Read by ${probe.code}.` : 'A part is read by a probe, and none is registered.'}</p>
         {typed ? (
-          <p className="big">
+          <p className={clsx(itemStyles.big, storeStyles.big)}>
             {degrees(celsiusOf(typed), reader, 'under')}{' '}
             <Key look="outlined" onClick={() => setTyped(null)}>
               Read again

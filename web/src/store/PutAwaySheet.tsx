@@ -15,12 +15,12 @@ import { dayName, keepWords } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { useHand, useLine } from '../app/kitchen'
 import { useMethodOf } from '../app/instructions'
-import { ChoiceKeys } from '../parts/ChoiceKeys'
-import { Key } from '../parts/Key'
-import { NumberPad } from '../parts/NumberPad'
-import { Sheet } from '../parts/Sheet'
+import { ChoiceKeys } from '../kit/ChoiceKeys'
+import { Key } from '../kit/Key'
+import { NumberPad } from '../kit/NumberPad'
+import { Sheet } from '../kit/Sheet'
 import { limitsOfLine } from './useStore'
-import './putAway.css'
+import styles from './putAway.module.css'
 
 const UNITS: MeasureUnit[] = ['portion', 'g', 'ml', 'piece']
 const UNIT_WORD: Record<MeasureUnit, string> = { portion: 'Portions', g: 'Grams', ml: 'Millilitres', piece: 'Pieces' }
@@ -72,7 +72,7 @@ export function PutAwaySheet({ batch, now, onClose }: { batch: BatchState; now: 
   const [wall] = wallsOf(preview.dating, null, [], reader.zone)
   return (
     <Sheet open onClose={onClose} title={`Put ${batch.method.name} ${batch.code} away`}>
-      <div className="put-away">
+      <div className={styles.putAway}>
         <section>
           <ChoiceKeys
             name="Counted in"

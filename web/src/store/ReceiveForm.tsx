@@ -19,10 +19,15 @@ import { receivingSentence } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { useHand, useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
-import { ChoiceKeys } from '../parts/ChoiceKeys'
-import { Key } from '../parts/Key'
+import { ChoiceKeys } from '../kit/ChoiceKeys'
+import { Field } from '../kit/Field'
+import { Key } from '../kit/Key'
 import { numberIn } from './numberIn'
-import './receive.css'
+import { SelectField } from '../kit/SelectField'
+import { DateField } from '../kit/DateField'
+import { KeyRow } from '../kit/KeyRow'
+import { clsx } from 'clsx'
+import styles from './receive.module.css'
 
 type How = 'shell' | 'bought' | 'heated here' | 'other'
 const HOW_WORD: Record<How, string> = {
@@ -150,20 +155,17 @@ export function ReceiveForm({ only, onDone }: { only?: 'eggs'; onDone: (lot: str
     onDone(verdict === 'refuse' ? null : id)
   }
 
-  const field = (name: keyof Written, label: string, more: { type?: string; mode?: 'decimal' } = {}) => (
-    <label className="form-field">
-      {label}
-      <input
-        type={more.type ?? 'text'}
-        inputMode={more.mode}
-        value={written[name]}
-        maxLength={120}
-        onChange={({ target }) => write({ [name]: target.value })}
-      />
-    </label>
+  const field = (name: keyof Written, label: string, more: { mode?: 'decimal' } = {}) => (
+    <Field
+      label={label}
+      value={written[name]}
+      mode={more.mode}
+      max={120}
+      onValue={(typed) => write({ [name]: typed })}
+    />
   )
   return (
-    <div className="receive">
+    <div className={styles.receive}>
       <ChoiceKeys
         name="How it comes"
         options={only === 'eggs' ? EGGS : [...EGGS, 'other']}
@@ -177,49 +179,43 @@ export function ReceiveForm({ only, onDone }: { only?: 'eggs'; onDone: (lot: str
           Bought pasteurized egg is the simpler way.
         </p>
       )}
-      <div className="receive-fields">
+      <div className={styles.fields}>
         {how === 'other' && field('name', `What it is${found && written.name.trim() ? `: ${found.name}` : ''}`)}
         {field('code', 'Lot, as written on it')}
         {field('supplier', 'From')}
-        {field('useBy', dateKind === 'use-by' ? 'Use by' : 'Best before', { type: 'date' })}
+        <DateField
+          label={dateKind === 'use-by' ? 'Use by' : 'Best before'}
+          value={written.useBy}
+          onValue={(useBy) => write({ useBy })}
+        />
         {field('degrees', `Read at the door, °${reader.scale}`, { mode: 'decimal' })}
         {field('amount', how === 'shell' ? 'How many eggs' : 'How much, g', { mode: 'decimal' })}
         {field('cost', 'Cost of all, if known', { mode: 'decimal' })}
         {how === 'shell' && (
-          <label className="form-field">
-            Size
-            <select value={size} onChange={({ target }) => setSize(target.value as EggSize)}>
-              {(Object.keys(EGG_SIZES) as EggSize[]).map((each) => (
-                <option key={each}>{each}</option>
-              ))}
-            </select>
-          </label>
+          <SelectField
+            label="Size"
+            options={(Object.keys(EGG_SIZES) as EggSize[]).map((each) => ({ value: each, words: each }))}
+            chosen={size}
+            onChoose={setSize}
+          />
         )}
         {(how === 'bought' || how === 'heated here') && (
-          <label className="form-field">
-            Holds
-            <select value={holds} onChange={({ target }) => setHolds(target.value)}>
-              {HOLDS.map((key) => (
-                <option key={key} value={key}>
-                  {catalogue[key]!.name}
-                </option>
-              ))}
-            </select>
-          </label>
+          <SelectField
+            label="Holds"
+            options={HOLDS.map((key) => ({ value: key, words: catalogue[key]!.name }))}
+            chosen={holds}
+            onChoose={setHolds}
+          />
         )}
         {how === 'bought' && field('certificate', 'Certificate')}
         {how === 'shell' && field('scheme', 'Assurance scheme')}
         {isFrozenFruit(ingredient) && field('treatment', 'Treated against viruses, by')}
-        <label className="form-field">
-          Goes into
-          <select value={place ?? ''} onChange={({ target }) => setUnit(target.value)}>
-            {line.units.map(({ id, name }) => (
-              <option key={id} value={id}>
-                {name}
-              </option>
-            ))}
-          </select>
-        </label>
+        <SelectField
+          label="Goes into"
+          options={line.units.map(({ id, name: words }) => ({ value: id, words }))}
+          chosen={place ?? ''}
+          onChoose={setUnit}
+        />
       </div>
       <ChoiceKeys
         name="Which date stands on it"
@@ -237,21 +233,21 @@ export function ReceiveForm({ only, onDone }: { only?: 'eggs'; onDone: (lot: str
           onChoose={setLooks}
         />
       )}
-      <div className={`receive-verdict ${verdict}`} role="status">
+      <div className={clsx(styles.verdict, styles[verdict])} role="status">
         <strong>{VERDICT[verdict]}</strong>
         {reasons.map((reason) => (
           <p key={reason.code}>{receivingSentence(reason, reader)}</p>
         ))}
       </div>
       {wrong && <p role="alert">{wrong}</p>}
-      <div className="receive-keys">
+      <KeyRow>
         <Key look="primary" onClick={save}>
           {TAKE[verdict]}
         </Key>
         <Key look="outlined" onClick={() => onDone(null)}>
           Not now
         </Key>
-      </div>
+      </KeyRow>
     </div>
   )
 }

@@ -2,16 +2,18 @@ import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { dayName, receivingSentence, type Reader } from '@logged-thermal/wording'
 import { dayOf, limitsAt, mayGoIn, receivingOf, type LotState } from '@logged-thermal/core'
-import { Header } from '../app/Header'
+import { View } from '../app/View'
 import { useHand, useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
-import { Key } from '../parts/Key'
+import { Key } from '../kit/Key'
 import { ReceiveForm } from './ReceiveForm'
 import { SignedSheet } from '../login/SignedSheet'
 import { StoreNav } from './StoreNav'
-import './item.css'
-import './bin.css'
-import './store.css'
+import { KeyRow } from '../kit/KeyRow'
+import { clsx } from 'clsx'
+import binStyles from './bin.module.css'
+import receiveStyles from './receive.module.css'
+import itemStyles from './item.module.css'
 
 /** A delivery is taken in; lots that wait for the lead stand beside. */
 export function ReceiveView() {
@@ -22,18 +24,20 @@ export function ReceiveView() {
   const [round, setRound] = useState(0)
   const waiting = (line?.lots ?? []).filter((lot) => lot.verdict === 'hold' && !lot.decided)
   return (
-    <main className="view">
-      <Header>
-        <h1>
+    <View
+      place="receive"
+      sentence={
+        <>
           <strong>What came in?</strong>{' '}
           {waiting.length
             ? `${waiting.length === 1 ? 'One lot waits' : `${waiting.length} lots wait`} for the lead.`
             : ''}
-        </h1>
-      </Header>
-      <div className="bin">
+        </>
+      }
+    >
+      <div className={binStyles.bin}>
         <StoreNav />
-        <div className="receive-columns">
+        <div className={receiveStyles.columns}>
           <ReceiveForm
             key={round}
             onDone={(lot) => {
@@ -42,10 +46,10 @@ export function ReceiveView() {
             }}
           />
           <section aria-label="Lots">
-            <h2 className="title item-head">
+            <h2 className={clsx('title', itemStyles.head)}>
               Lots <small>the latest first</small>
             </h2>
-            <ul className="lots">
+            <ul className={receiveStyles.lots}>
               {[...(line?.lots ?? [])]
                 .sort((a, b) => b.receivedAt - a.receivedAt)
                 .slice(0, 40)
@@ -56,7 +60,7 @@ export function ReceiveView() {
           </section>
         </div>
       </div>
-    </main>
+    </View>
   )
 }
 
@@ -91,12 +95,12 @@ function Lot({
       {waits && (
         <>
           <p className="muted">{reasons.map((reason) => receivingSentence(reason, reader)).join(' ')}</p>
-          <span className="receive-keys">
+          <KeyRow>
             <Key onClick={() => setDeciding('accept')}>Accept</Key>
             <Key look="outlined" onClick={() => setDeciding('refuse')}>
               Refuse
             </Key>
-          </span>
+          </KeyRow>
         </>
       )}
       {deciding && (

@@ -1,21 +1,24 @@
-import { useDeferredValue, useState } from 'react'
+import { useDeferredValue, useMemo, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
-import { itemLeft, type Allergen, type DietClaim } from '@logged-thermal/core'
-import { asksWord, dayName, heatStatusWord, measureWords, setBy } from '@logged-thermal/wording'
+import { itemLeft, type Allergen, type DietClaim, type UnitState } from '@logged-thermal/core'
+import { asksWord, dayName, heatStatusWord, measureWords, setBy, type Reader } from '@logged-thermal/wording'
 import { sentenceOf, useFeedQuery, useLazyFoundQuery, useRenewFeedMutation, useSearchQuery } from '../app/api'
-import { Header } from '../app/Header'
+import { View } from '../app/View'
 import { useHand, useLine } from '../app/kitchen'
-import { Key } from '../parts/Key'
+import { Field } from '../kit/Field'
+import { Key } from '../kit/Key'
 import { StoreNav } from './StoreNav'
 import { useStored, whereIs, type StoredItem } from './useStore'
-import './item.css'
-import './store.css'
-import './bin.css'
-import './list.css'
+import type { Column } from '../kit/table/column'
+import { DataTable } from '../kit/table/DataTable'
+import { clsx } from 'clsx'
+import binStyles from './bin.module.css'
+import listStyles from './list.module.css'
+import itemStyles from './item.module.css'
+import receiveStyles from './receive.module.css'
 
 const CLAIMS: DietClaim[] = ['vegetarian', 'vegan', 'without gluten', 'without nuts', 'without alcohol']
-const SORTS = { item: 'Item', code: 'Code', left: 'Left', where: 'Where', day: 'Last day' } as const
-type Sort = keyof typeof SORTS
+const NO_UNITS: readonly UnitState[] = []
 
 /** Everything that is held as a table: by name, code, place, allergen or diet; and what is long gone. */
 export function StockList() {
@@ -25,7 +28,6 @@ export function StockList() {
   const [text, setText] = useState('')
   const [without, setWithout] = useState<Allergen[]>([])
   const [claim, setClaim] = useState<DietClaim | null>(null)
-  const [sort, setSort] = useState<Sort>('day')
   const [find] = useLazyFoundQuery()
   const navigate = useNavigate()
   const wanted = useDeferredValue(text.trim().toLowerCase())
@@ -39,7 +41,8 @@ export function StockList() {
       return navigate(first.type === 'item' ? `/store/item/${first.id}` : `/store/lineage/${first.type}/${first.id}`)
   }
   const all = [...new Set(stored.flatMap(({ item }) => item.facts.allergens))].sort()
-  const units = line?.units ?? []
+  const units = line?.units ?? NO_UNITS
+  const columns = useMemo(() => columnsOf(units, reader), [units, reader])
   const shown = stored
     .filter(
       ({ item }) => wanted === '' || `${item.name} ${item.code} ${whereIs(item, units)}`.toLowerCase().includes(wanted),
@@ -51,34 +54,33 @@ export function StockList() {
         (without.length === 0 || facts.unknown.length === 0),
     )
     .filter(({ item }) => claim === null || item.facts.claims.includes(claim))
-    .sort(by(sort, units))
   return (
-    <main className="view">
-      <Header>
-        <h1 aria-live="polite">
+    <View
+      place="list"
+      spoken
+      sentence={
+        <>
           <strong>
             {shown.length === stored.length
               ? `${stored.length} things are held.`
               : `${shown.length} of ${stored.length} things.`}
           </strong>{' '}
           {without.length ? `Without ${without.join(', ')}.` : ''}
-        </h1>
-      </Header>
-      <div className="bin">
+        </>
+      }
+    >
+      <div className={binStyles.bin}>
         <StoreNav />
-        <div className="stock" tabIndex={0} role="region" aria-label="List of what is held">
+        <div className={listStyles.stock} tabIndex={0} role="region" aria-label="List of what is held">
           <form
-            className="stock-find"
+            className={listStyles.stockFind}
             onSubmit={(event) => {
               event.preventDefault()
               void open()
             }}
           >
-            <label className="form-field">
-              Name, code or place
-              <input type="search" value={text} onChange={({ target }) => setText(target.value)} />
-            </label>
-            <div className="stock-filter" role="group" aria-label="Without allergen">
+            <Field label="Name, code or place" value={text} mode="search" onValue={setText} />
+            <div className={listStyles.stockFilter} role="group" aria-label="Without allergen">
               {all.map((each) => (
                 <Key
                   key={each}
@@ -92,7 +94,7 @@ export function StockList() {
                 </Key>
               ))}
             </div>
-            <div className="stock-filter" role="group" aria-label="Diet">
+            <div className={listStyles.stockFilter} role="group" aria-label="Diet">
               {CLAIMS.map((each) => (
                 <Key
                   key={each}
@@ -105,74 +107,70 @@ export function StockList() {
               ))}
             </div>
           </form>
-          <table className="stock-table">
-            <thead>
-              <tr>
-                {(Object.keys(SORTS) as Sort[]).map((key) => (
-                  <th key={key} scope="col" aria-sort={sort === key ? 'ascending' : 'none'}>
-                    <button type="button" onClick={() => setSort(key)}>
-                      {SORTS[key]}
-                    </button>
-                  </th>
-                ))}
-                <th scope="col">Set by</th>
-                <th scope="col">Heat, allergens</th>
-              </tr>
-            </thead>
-            <tbody>
-              {shown.map(({ item, standing }) => (
-                <tr key={item.id}>
-                  <th scope="row">
-                    <Link to={`/store/item/${item.id}`}>{item.name}</Link>
-                  </th>
-                  <td>{item.code}</td>
-                  <td>{measureWords(itemLeft(item))}</td>
-                  <td>{whereIs(item, units)}</td>
-                  <td>
-                    {standing.walls[0]?.lastDay ? dayName(standing.walls[0].lastDay, reader) : asksWord[standing.asks]}
-                    {standing.asks === 'discard' && <strong> bin it now</strong>}
-                  </td>
-                  <td>{setBy(standing)}</td>
-                  <td>
-                    {heatStatusWord[item.facts.heat]}
-                    {item.facts.advisory ? ', advisory' : ''}
-                    {item.facts.untreatedFruit ? ', untreated frozen fruit' : ''}
-                    {item.facts.allergens.length ? `; ${item.facts.allergens.join(', ')}` : ''}
-                    {item.facts.unknown.length ? `; not known: ${item.facts.unknown.join(', ')}` : ''}
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+          <DataTable
+            caption="What is held"
+            file="stock.csv"
+            columns={columns}
+            rows={shown}
+            rowKey={({ item }) => item.id}
+            sortedBy="day"
+          />
           {wanted.length >= 2 && <Gone text={wanted} held={new Set(stored.map(({ item }) => item.id))} />}
           <Take />
         </div>
       </div>
-    </main>
+    </View>
   )
 }
 
-function by(sort: Sort, units: Parameters<typeof whereIs>[1]) {
-  const word = ({ item, standing }: StoredItem): string | number => {
-    switch (sort) {
-      case 'item':
-        return item.name
-      case 'code':
-        return item.code
-      case 'left':
-        return itemLeft(item).value
-      case 'where':
-        return whereIs(item, units)
-      case 'day':
-        return standing.until ?? Number.MAX_SAFE_INTEGER
-    }
-  }
-  return (a: StoredItem, b: StoredItem) => {
-    const [left, right] = [word(a), word(b)]
-    return typeof left === 'number' && typeof right === 'number'
-      ? left - right
-      : String(left).localeCompare(String(right))
-  }
+function columnsOf(units: readonly UnitState[], reader: Reader): Column<StoredItem>[] {
+  return [
+    {
+      key: 'item',
+      title: 'Item',
+      names: true,
+      value: ({ item }) => item.name,
+      cell: ({ item }) => <Link to={`/store/item/${item.id}`}>{item.name}</Link>,
+    },
+    { key: 'code', title: 'Code', value: ({ item }) => item.code, cell: ({ item }) => item.code },
+    {
+      key: 'left',
+      title: 'Left',
+      value: ({ item }) => itemLeft(item).value,
+      cell: ({ item }) => measureWords(itemLeft(item)),
+    },
+    {
+      key: 'where',
+      title: 'Where',
+      value: ({ item }) => whereIs(item, units),
+      cell: ({ item }) => whereIs(item, units),
+    },
+    {
+      key: 'day',
+      title: 'Last day',
+      value: ({ standing }) => standing.until ?? Number.MAX_SAFE_INTEGER,
+      cell: ({ standing }) => (
+        <>
+          {standing.walls[0]?.lastDay ? dayName(standing.walls[0].lastDay, reader) : asksWord[standing.asks]}
+          {standing.asks === 'discard' && <strong> bin it now</strong>}
+        </>
+      ),
+    },
+    { key: 'by', title: 'Set by', value: ({ standing }) => setBy(standing), cell: ({ standing }) => setBy(standing) },
+    { key: 'facts', title: 'Heat, allergens', value: factWords, cell: factWords },
+  ]
+}
+
+function factWords({ item: { facts } }: StoredItem): string {
+  return [
+    [heatStatusWord[facts.heat], facts.advisory && 'advisory', facts.untreatedFruit && 'untreated frozen fruit']
+      .filter(Boolean)
+      .join(', '),
+    facts.allergens.join(', '),
+    facts.unknown.length && `not known: ${facts.unknown.join(', ')}`,
+  ]
+    .filter(Boolean)
+    .join('; ')
 }
 
 /** What was held once, by name or code. */
@@ -183,8 +181,8 @@ function Gone({ text, held }: { text: string; held: ReadonlySet<string> }) {
   if (gone.length === 0) return null
   return (
     <section aria-label="Gone">
-      <h2 className="title item-head">Gone</h2>
-      <ul className="lots">
+      <h2 className={clsx('title', itemStyles.head)}>Gone</h2>
+      <ul className={receiveStyles.lots}>
         {gone.map((card) => (
           <li key={card.id}>
             <Link to={`/store/item/${card.id}`}>
@@ -206,15 +204,12 @@ function Take() {
   const [renew, { error }] = useRenewFeedMutation()
   const isLead = person?.role === 'lead'
   return (
-    <section className="stock-take" aria-label="Take it along">
-      <a className="key-link" href="/api/store/stock.csv" download>
-        The list as CSV
-      </a>
+    <section className={listStyles.stockTake} aria-label="Take it along">
       {data && (
-        <label className="form-field">
-          Calendar of last days and ready times: whoever has this address can read it
-          <input readOnly value={`${window.location.origin}${data.path}`} onFocus={({ target }) => target.select()} />
-        </label>
+        <Field
+          label="Calendar of last days and ready times: whoever has this address can read it"
+          value={`${window.location.origin}${data.path}`}
+        />
       )}
       {data && (
         <Key look={isLead ? 'outlined' : 'shut'} disabled={!isLead} onClick={() => void renew()}>

@@ -4,6 +4,8 @@ import type { Lens } from '../parts/lens'
 import { ColdRibbon, DiscardWall } from './ColdRibbon'
 import { storeTrace } from './storeTrace'
 import type { StoredItem } from './useStore'
+import { clsx } from 'clsx'
+import styles from './store.module.css'
 
 interface Props {
   one: StoredItem
@@ -76,7 +78,7 @@ export function StoreLane({ one: { item, standing }, units, limits, now, lens, h
             x={atNow ? lens.nowX - 5 : x + 5}
             y="16"
             textAnchor={atNow ? 'end' : 'start'}
-            className="lane-text strong"
+            className={clsx(styles.laneText, styles.strong)}
           >
             {degrees(celsius, reader, 'under')}
           </text>
@@ -85,7 +87,7 @@ export function StoreLane({ one: { item, standing }, units, limits, now, lens, h
       <text
         x={lens.nowX + 14}
         y={over || frozen || wall === undefined ? middle + 6 : -20}
-        className={`lane-text ${over ? 'flare' : ''}`}
+        className={clsx(styles.laneText, over && styles.flare)}
       >
         {frozen
           ? `date clock stopped ${shortDate(dayOf(frozen.at, reader.zone), reader)}`

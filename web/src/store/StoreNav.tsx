@@ -1,4 +1,5 @@
 import { NavLink } from 'react-router'
+import styles from './store.module.css'
 
 const PLACES: [to: string, name: string][] = [
   ['/store', 'By door'],
@@ -11,7 +12,7 @@ const PLACES: [to: string, name: string][] = [
 /** The ways to look at the cold store. */
 export function StoreNav() {
   return (
-    <nav className="store-nav" aria-label="Cold store">
+    <nav className={styles.nav} aria-label="Cold store">
       {PLACES.map(([to, name]) => (
         <NavLink key={to} to={to} end>
           {name}

@@ -18,19 +18,22 @@ import {
 } from '@logged-thermal/core'
 import { clock, countWord, degrees, fieldSentence, levelDegrees, span, type Reader } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
-import { Header } from '../app/Header'
+import { View } from '../app/View'
 import { useHand, useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
 import { DegreeBoard } from '../board/DegreeBoard'
 import { shownIn } from '../board/degreeEntry'
-import { ChoiceKeys } from '../parts/ChoiceKeys'
-import { Key } from '../parts/Key'
+import { ChoiceKeys } from '../kit/ChoiceKeys'
+import { Key } from '../kit/Key'
 import { AirLane } from './Doors'
 import { limitsOfLine } from './useStore'
-import '../board/bench.css'
-import '../board/round.css'
-import './store.css'
-import './unitRound.css'
+import { RowKey } from '../kit/RowKey'
+import { NameKeys } from '../kit/NameKeys'
+import { clsx } from 'clsx'
+import roundStyles from '../round/round.module.css'
+import unitRoundStyles from './unitRound.module.css'
+import slabStyles from '../board/slab.module.css'
+import { Notice } from '../kit/Notice'
 
 /** A unit counts as read in this round for so long, ms. */
 const THIS_ROUND = 45 * 60_000
@@ -77,9 +80,11 @@ export function UnitRound() {
   }
   const level = here && levelOf(here.kind, limits, dayOf(now, reader.zone))
   return (
-    <main className="view">
-      <Header>
-        <h1 aria-live="polite">
+    <View
+      place="unitRound"
+      spoken
+      sentence={
+        <>
           {here ? (
             <>
               <strong>
@@ -93,10 +98,15 @@ export function UnitRound() {
               <strong>The round is done.</strong> {next === null ? '' : `The next is at ${clock(next, reader)}.`}
             </>
           )}
-        </h1>
-      </Header>
-      <div className="round">
-        <ol className="round-walk unit-walk" aria-label="Units" tabIndex={0}>
+        </>
+      }
+    >
+      <div className={clsx(roundStyles.round, unitRoundStyles.round)}>
+        <ol
+          className={clsx(roundStyles.walk, unitRoundStyles.roundWalk, unitRoundStyles.unitWalk)}
+          aria-label="Units"
+          tabIndex={0}
+        >
           {units.map((unit) => (
             <Stop
               key={unit.id}
@@ -112,7 +122,7 @@ export function UnitRound() {
           ))}
         </ol>
         {here && (
-          <div className="round-board">
+          <div className={roundStyles.board}>
             <DegreeBoard
               key={here.id}
               scale={reader.scale}
@@ -135,17 +145,19 @@ export function UnitRound() {
             />
           </div>
         )}
-        <div className="round-side">
-          <section className="slab" aria-label="Do this now">
-            <p className="do">{here ? `Read ${here.name}` : 'Every unit is read'}</p>
-            <p className="count">
+        <div className={roundStyles.side}>
+          <section className={clsx(slabStyles.slab, roundStyles.slab)} aria-label="Do this now">
+            <p className={slabStyles.do}>{here ? `Read ${here.name}` : 'Every unit is read'}</p>
+            <p className={clsx(slabStyles.count, roundStyles.count)}>
               {waiting.length}
               <small>left in this round</small>
             </p>
-            <p className="why">{here ? whyHere(here, line.items, limits, now, reader) : 'Back to what is in them.'}</p>
+            <p className={clsx(slabStyles.why, roundStyles.why)}>
+              {here ? whyHere(here, line.items, limits, now, reader) : 'Back to what is in them.'}
+            </p>
           </section>
           {here && (
-            <div className="unit-notes">
+            <div className={unitRoundStyles.unitNotes}>
               <ChoiceKeys
                 name="Noted"
                 options={['as it is', 'door open', 'defrost'] as const}
@@ -158,7 +170,7 @@ export function UnitRound() {
             </div>
           )}
           {missed.length > 0 && (
-            <p className="missed-rounds" role="status">
+            <p className={unitRoundStyles.missedRounds} role="status">
               <strong>Missed:</strong>{' '}
               {missed
                 .slice(-3)
@@ -167,10 +179,9 @@ export function UnitRound() {
             </p>
           )}
           {wrong && (
-            <div className="refused" role="alert">
-              <strong>Not logged.</strong>
+            <Notice title="Not logged.">
               <p>{wrong}</p>
-            </div>
+            </Notice>
           )}
           {last && now - last.at < 15_000 && (
             <Key
@@ -185,7 +196,7 @@ export function UnitRound() {
             </Key>
           )}
           {skipping && here && (
-            <div className="names">
+            <NameKeys>
               {['Display is dark', 'Door is locked', 'Being cleaned'].map((reason) => (
                 <Key
                   key={reason}
@@ -199,9 +210,9 @@ export function UnitRound() {
                   {reason}
                 </Key>
               ))}
-            </div>
+            </NameKeys>
           )}
-          <div className="round-keys">
+          <div className={roundStyles.keys}>
             {here && <Key onClick={() => setSkipping(!skipping)}>Cannot read it</Key>}
             <Key look={here ? 'plain' : 'primary'} onClick={() => void navigate('/store')}>
               {here ? 'End the round' : 'To the Cold Store'}
@@ -209,7 +220,7 @@ export function UnitRound() {
           </div>
         </div>
       </div>
-    </main>
+    </View>
   )
 }
 
@@ -236,16 +247,16 @@ function Stop({
   const level = levelOf(unit.kind, limits, dayOf(now, reader.zone))
   const outside = last && level && isOutside(last.celsius, level)
   return (
-    <li className={here ? 'here' : ''} aria-current={here ? 'step' : undefined} data-unit={unit.name}>
-      <button type="button" className="unit-name" onClick={onChoose}>
+    <li className={clsx(here && roundStyles.here)} aria-current={here ? 'step' : undefined} data-unit={unit.name}>
+      <RowKey className={unitRoundStyles.unitName} onClick={onChoose}>
         <strong>{unit.name}</strong>
         <small>{level ? `${levelDegrees(level, reader)} or ${level.side}` : ''}</small>
-      </button>
+      </RowKey>
       <AirLane unit={unit} limits={limits} now={now} reader={reader} width={290} height={44} />
-      <div className="round-says">
+      <div className={roundStyles.says}>
         {read && last ? (
           <>
-            <span className="value">
+            <span className={roundStyles.value}>
               {outside ? '' : '✓ '}
               {degrees(last.celsius, reader, 'under')}
             </span>

@@ -13,8 +13,9 @@ import {
 } from '@logged-thermal/core'
 import { degrees, grams, limitDegreesOf, temperSentence, type Reader } from '@logged-thermal/wording'
 import { colourOf } from '../parts/temperatureScale'
-import { Key } from '../parts/Key'
-import './temper.css'
+import { Field } from '../kit/Field'
+import { Key } from '../kit/Key'
+import styles from './temper.module.css'
 
 interface Props {
   parts: TemperParts
@@ -38,16 +39,10 @@ export function TemperCalculator({ parts, hotCelsius, rows, reader }: Props) {
   const egg = celsiusIn(eggsAt, scale)
   const hot = celsiusIn(hotAt, scale)
   const fields = (
-    <div className="temper-fields">
-      <label className="form-field">
-        Eggs at, °{scale}
-        <input inputMode="decimal" value={eggsAt} onChange={({ target }) => setEggsAt(target.value)} />
-      </label>
-      <label className="form-field">
-        Hot liquid at, °{scale}
-        <input inputMode="decimal" value={hotAt} onChange={({ target }) => setHotAt(target.value)} />
-      </label>
-      <div className="temper-ladles" role="group" aria-label="How many ladles">
+    <div className={styles.fields}>
+      <Field label={`Eggs at, °${scale}`} value={eggsAt} mode="decimal" onValue={setEggsAt} />
+      <Field label={`Hot liquid at, °${scale}`} value={hotAt} mode="decimal" onValue={setHotAt} />
+      <div className={styles.ladles} role="group" aria-label="How many ladles">
         <Key aria-label="One ladle less" disabled={ladles <= 1} onClick={() => setLadles(ladles - 1)}>
           −
         </Key>
@@ -60,7 +55,7 @@ export function TemperCalculator({ parts, hotCelsius, rows, reader }: Props) {
   )
   if (egg === null || hot === null)
     return (
-      <div className="temper">
+      <div className={styles.temper}>
         {fields}
         <p role="alert">
           Both temperatures are needed, in °{scale}, as 18 or 82.5: from {shown(-5, scale)} to {shown(120, scale)}.
@@ -74,32 +69,32 @@ export function TemperCalculator({ parts, hotCelsius, rows, reader }: Props) {
   const largest = largestLadle(base, poured, onset ?? Infinity)
   const each = poured.kg / ladles
   return (
-    <div className="temper">
+    <div className={styles.temper}>
       <div>
         {fields}
         <p>
           {grams(base.kg * 1000)} of egg mixture, {grams(poured.kg * 1000)} of hot liquid.
         </p>
-        <p className="temper-largest">
+        <p className={styles.largest}>
           First ladle at most <strong>{grams(largest * 1000)}</strong>
           <small>
             it raises the eggs by no more than {scale === 'C' ? LADLE_STEP : LADLE_STEP * 1.8}°
             {onset === null ? '' : `, and stays under ${limitDegreesOf(onset, reader)}, where they begin to set`}
           </small>
         </p>
-        <p className={`temper-verdict`}>{temperSentence(temperVerdict(combined, rows), reader)}</p>
+        <p className={styles.verdict}>{temperSentence(temperVerdict(combined, rows), reader)}</p>
         <p className="muted">
           A heat balance without loss: an upper bound. Sugar and dilution let the eggs bear more than alone; that is not
           promised here.
         </p>
       </div>
-      <ol className="temper-steps" aria-label="After each ladle">
+      <ol className={styles.steps} aria-label="After each ladle">
         {afterEach.map((celsius, i) => {
           const rise = celsius - (afterEach[i - 1] ?? egg)
           return (
             <li key={i}>
               <span>{i + 1}</span>
-              <span className="temper-bar" aria-hidden="true">
+              <span className={styles.bar} aria-hidden="true">
                 <i style={{ width: `${Math.max(2, Math.min(100, celsius))}%`, background: colourOf(celsius) }} />
               </span>
               <strong>{degrees(celsius, reader)}</strong>

@@ -1,7 +1,7 @@
 import { celsiusOf, floorOf, rowsOf, temperParts, type BatchState, type Finding } from '@logged-thermal/core'
 import type { Reader } from '@logged-thermal/wording'
 import { useMethodOf } from '../app/instructions'
-import { Sheet } from '../parts/Sheet'
+import { Sheet } from '../kit/Sheet'
 import { TemperCalculator } from './TemperCalculator'
 
 interface Props {

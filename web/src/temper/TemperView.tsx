@@ -8,10 +8,12 @@ import {
   type HoldRow,
   type TemperParts,
 } from '@logged-thermal/core'
-import { Header } from '../app/Header'
+import { View } from '../app/View'
 import { useHand, useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
 import { TemperCalculator } from './TemperCalculator'
+import { Field } from '../kit/Field'
+import styles from './temper.module.css'
 
 const FIRST = { yolk: 300, egg: 0, white: 0, sugar: 250, milk: 1500, 'cream-36': 500 }
 type Key = keyof typeof FIRST
@@ -30,24 +32,25 @@ export function TemperView() {
   const rows: HoldRow[] = limits ? heatRows(limits.ruleSet.key, 'egg', limits.unit) : []
   const parts = partsOf(typed)
   const field = (key: Key) => (
-    <label key={key} className="form-field">
-      {catalogue[key]!.name}, g
-      <input
-        inputMode="decimal"
-        value={typed[key]}
-        onChange={({ target }) => setTyped({ ...typed, [key]: target.value })}
-      />
-    </label>
+    <Field
+      key={key}
+      label={`${catalogue[key]!.name}, g`}
+      value={typed[key]}
+      mode="decimal"
+      onValue={(value) => setTyped({ ...typed, [key]: value })}
+    />
   )
   return (
-    <main className="view">
-      <Header>
-        <h1>
+    <View
+      place="temper"
+      sentence={
+        <>
           <strong>How much at once?</strong> What each ladle does to the eggs.
-        </h1>
-      </Header>
-      <div className="temper-view">
-        <div className="temper-masses">
+        </>
+      }
+    >
+      <div className={styles.view}>
+        <div className={styles.masses}>
           {BASE.map(field)}
           {HOT.map(field)}
         </div>
@@ -57,7 +60,7 @@ export function TemperView() {
           <p role="alert">Write down how many grams of egg, and of milk or cream, are there: numbers above 0.</p>
         )}
       </div>
-    </main>
+    </View>
   )
 }
 

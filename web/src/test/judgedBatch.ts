@@ -26,7 +26,7 @@ const method: Method = {
   steps: [...steps],
   vessel,
 }
-export const reader = { scale: 'C' as const, zone: 'UTC', locale: 'en-GB' as const }
+export const reader = { scale: 'C' as const, zone: 'UTC', locale: 'en-GB' as const, hours: 24 as const, today: null }
 
 /** A custard under the US Food Code, read so many minutes after ten; judged at `now`, minutes too. */
 export function judged(readings: [minutes: number, celsius: number][], now: number, cooked = true) {

@@ -99,6 +99,7 @@ function parsePractice(field: Field): Practice {
     'nightHours',
     'rounds',
     'closing',
+    'clock',
     'partsPassOn',
     'openedDays',
     'hotHours',
@@ -121,6 +122,10 @@ function parsePractice(field: Field): Practice {
     nightHours: whole(fields.nightHours, 1, 16),
     rounds: list(fields.rounds, time, 12),
     closing: time(fields.closing),
+    // Left out by those who never chose.
+    ...(fields.clock.value == null
+      ? {}
+      : { clock: fields.clock.value === 12 ? 12 : (whole(fields.clock, 24, 24) as 24) }),
     partsPassOn: oneOf(fields.partsPassOn, ['ready to eat', 'every part'] as const),
     openedDays: whole(fields.openedDays, 1, 7),
     hotHours: whole(fields.hotHours, 1, 8),

@@ -2,8 +2,9 @@ import type { ReactNode } from 'react'
 import { WARM_UP_CUE, type Todo } from '@logged-thermal/core'
 import { beginWord, markWord, WARM_UP_REASONS } from '@logged-thermal/wording'
 import { useEnter } from '../../app/enter'
-import { Key } from '../../parts/Key'
+import { Key } from '../../kit/Key'
 import type { SlabProps } from './slabProps'
+import styles from '../../board/slab.module.css'
 
 /** What else is open, small, each still one tap away. */
 export function Also({
@@ -61,7 +62,7 @@ export function Also({
   })
   if (keys.length === 0 && !children) return null
   return (
-    <div className="also" role="group" aria-label="Also open">
+    <div className={styles.also} role="group" aria-label="Also open">
       {children}
       {keys.map(({ name, tap }) => (
         <Key key={name} look="outlined" disabled={!open} onClick={tap}>

@@ -16,12 +16,14 @@ import {
 import { centimetres, placeWord, plannedInShort, pouredWords } from '@logged-thermal/wording'
 import { useEnter } from '../../app/enter'
 import { useLine, useMeans } from '../../app/kitchen'
-import { Key } from '../../parts/Key'
+import { Key } from '../../kit/Key'
 import { colourOf } from '../../parts/temperatureScale'
 import { VesselPicture } from '../../parts/VesselPicture'
 import { Also } from './Also'
 import type { SlabProps } from './slabProps'
-import '../coolingSheet.css'
+import { clsx } from 'clsx'
+import slabStyles from '../../board/slab.module.css'
+import coolingSheetStyles from '../coolingSheet.module.css'
 
 /** Off the heat: where does it cool? Each place with what comes of it as it stands, and the nearest way where that misses. */
 export function BeginCooling(props: SlabProps) {
@@ -47,10 +49,10 @@ export function BeginCooling(props: SlabProps) {
     goTo(choice.place)
   }
   return (
-    <section className="slab begin-cooling" aria-label="Do this now">
-      <p className="do">Where does it cool?</p>
+    <section className={clsx(slabStyles.slab, coolingSheetStyles.beginCooling)} aria-label="Do this now">
+      <p className={slabStyles.do}>Where does it cool?</p>
       {plan && (
-        <div className="keys">
+        <div className={slabStyles.keys}>
           <Key
             look="primary"
             disabled={!open}
@@ -69,7 +71,10 @@ export function BeginCooling(props: SlabProps) {
         </div>
       )}
       {[true, false].map((good) => (
-        <div key={String(good)} className={good ? 'ways makes' : 'ways'}>
+        <div
+          key={String(good)}
+          className={good ? clsx(coolingSheetStyles.ways, coolingSheetStyles.makes) : coolingSheetStyles.ways}
+        >
           {ways
             .filter(({ makes }) => makes === good)
             .map(({ place, stages }) => {
@@ -107,7 +112,7 @@ function Nearest({
 }) {
   const colour = colourOf(70)
   return (
-    <div className="nearest">
+    <div className={coolingSheetStyles.nearest}>
       <p>{centimetres(depth)} deep misses in the refrigerator: depth decides. As it goes this makes it:</p>
       <Key look="primary" disabled={!open} onClick={onFollow}>
         <VesselPicture inside={choice.vessel.inside} depth={filled} colour={colour} />

@@ -1,8 +1,10 @@
 import { batchStanding, holdsUntreatedFruit, rulingDate } from '@logged-thermal/core'
 import { ADVISORY, dayName, FRUIT_NOTE, findingSentence, standingWord } from '@logged-thermal/wording'
-import { Key } from '../../parts/Key'
+import { Key } from '../../kit/Key'
 import { Also } from './Also'
 import type { SlabProps } from './slabProps'
+import { clsx } from 'clsx'
+import styles from '../../board/slab.module.css'
 
 /** Every gate proven: the last day as the big number, and what the label has to say. */
 export function ProvenSlab(props: SlabProps) {
@@ -15,23 +17,28 @@ export function ProvenSlab(props: SlabProps) {
   const released = batch.disposition?.value.decision === 'release'
   const { because } = date
   return (
-    <section className={`slab ${standing === 'proven' ? 'proven' : 'unproven'}`} aria-label={standingWord[standing]}>
-      <p className="do">{standing === 'proven' ? 'Every gate is proven' : 'Released, not proven'}</p>
-      {released && <p className="why">Released: {batch.disposition?.value.reason}</p>}
+    <section
+      className={clsx(styles.slab, standing === 'proven' ? styles.proven : styles.unproven)}
+      aria-label={standingWord[standing]}
+    >
+      <p className={styles.do}>{standing === 'proven' ? 'Every gate is proven' : 'Released, not proven'}</p>
+      {released && <p className={styles.why}>Released: {batch.disposition?.value.reason}</p>}
       {'lastDay' in because && (
         <>
-          <p className="why">{batch.method.cooling === 'dry' ? 'Keep it dry.' : 'Keep it cold.'} Bin at the end of</p>
-          <p className="big">{dayName(because.lastDay, reader)}</p>
+          <p className={styles.why}>
+            {batch.method.cooling === 'dry' ? 'Keep it dry.' : 'Keep it cold.'} Bin at the end of
+          </p>
+          <p className={styles.big}>{dayName(because.lastDay, reader)}</p>
         </>
       )}
-      <p className="why">
+      <p className={styles.why}>
         {findingSentence(date, reader)} {date.check.limit.force === 'house' ? "The house's own." : 'The law rules.'}{' '}
         {law && date !== law && law.check.limit.rule.kind === 'days'
           ? `The law allows ${law.check.limit.rule.days}.`
           : ''}
       </p>
-      {batch.terms.eggs.unheated === 'shell with advisory' && <p className="why">{ADVISORY}</p>}
-      {holdsUntreatedFruit(batch) && <p className="why">{FRUIT_NOTE}</p>}
+      {batch.terms.eggs.unheated === 'shell with advisory' && <p className={styles.why}>{ADVISORY}</p>}
+      {holdsUntreatedFruit(batch) && <p className={styles.why}>{FRUIT_NOTE}</p>}
       <Also {...props} todos={guide.todos}>
         <Key look="primary" disabled={!props.open} onClick={() => props.onSheet('put away')}>
           Put it away

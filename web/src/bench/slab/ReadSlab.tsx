@@ -2,6 +2,7 @@ import type { ReactNode } from 'react'
 import { checkTitle, findingSentence, groundsSentence, passingSentence, asksWords } from '@logged-thermal/wording'
 import { Also } from './Also'
 import type { SlabProps } from './slabProps'
+import styles from '../../board/slab.module.css'
 
 /** A reading of a pot off the heat is due, now or at a time. */
 export function ReadSlab(props: SlabProps & { markKey: ReactNode }) {
@@ -11,12 +12,12 @@ export function ReadSlab(props: SlabProps & { markKey: ReactNode }) {
   if (asks.kind !== 'read') return null
   const words = asksWords(asks, now, reader)!
   return (
-    <section className="slab" aria-label="Do this now">
-      <p className="do">
+    <section className={styles.slab} aria-label="Do this now">
+      <p className={styles.do}>
         {words.action}. {checkTitle(asks.finding, reader)}
       </p>
       {words.number !== '0' && (
-        <p className="count">
+        <p className={styles.count}>
           {words.number}
           <small>
             {words.unit}
@@ -24,16 +25,16 @@ export function ReadSlab(props: SlabProps & { markKey: ReactNode }) {
           </small>
         </p>
       )}
-      <p className="why">{findingSentence(asks.finding, reader)}</p>
+      <p className={styles.why}>{findingSentence(asks.finding, reader)}</p>
       {forecast?.told && (
-        <div className="as-it-goes">
+        <div className={styles.asItGoes}>
           {forecast.gates.map((gate) => (
             <p key={gate.finding.check.key}>As it goes {passingSentence(gate, reader)}.</p>
           ))}
-          <p className="grounds">{groundsSentence(forecast)} A forecast proves nothing.</p>
+          <p className={styles.grounds}>{groundsSentence(forecast)} A forecast proves nothing.</p>
         </div>
       )}
-      {markKey && <div className="keys">{markKey}</div>}
+      {markKey && <div className={styles.keys}>{markKey}</div>}
       <Also {...props} todos={todos} />
     </section>
   )

@@ -1,4 +1,4 @@
-import { isUnitKind, type Action, type Rescue } from '@logged-thermal/core'
+import { isPressing, isUnitKind, type Action, type Rescue } from '@logged-thermal/core'
 import {
   actionDone,
   actionWord,
@@ -10,9 +10,12 @@ import {
   largeSpan,
 } from '@logged-thermal/wording'
 import { useEnter } from '../../app/enter'
-import { Key } from '../../parts/Key'
+import { Key } from '../../kit/Key'
 import type { BenchSheet } from '../benchSheet'
 import type { SlabProps } from './slabProps'
+import { clsx } from 'clsx'
+import slabStyles from '../../board/slab.module.css'
+import coolingSheetStyles from '../coolingSheet.module.css'
 
 /** It will miss as it goes: what saves it, until when, and what else there is; what is too late stays in sight. */
 export function RescueSlab(props: SlabProps) {
@@ -21,13 +24,14 @@ export function RescueSlab(props: SlabProps) {
   const { asks } = one
   if (asks.kind !== 'rescue') return null
   const [number, unit] = largeSpan(asks.by - now)
+  const pressing = isPressing(asks, now)
   return (
     <>
-      <section className="slab rescue" aria-label="Do this now">
-        <p className="do">
+      <section className={clsx(slabStyles.slab, pressing && slabStyles.rescue)} aria-label="Do this now">
+        <p className={slabStyles.do}>
           {actionWord(asks.first)} before {clock(asks.by, reader)}
         </p>
-        <p className="count">
+        <p className={slabStyles.count}>
           {number}
           <small>
             {unit} left
@@ -35,9 +39,14 @@ export function RescueSlab(props: SlabProps) {
             to save it
           </small>
         </p>
-        <p className="why">{leftAsItIs(asks.gate, reader)}</p>
-        <div className="keys">
-          <Key className="on-berry" disabled={!open} onClick={() => act(asks.first)}>
+        <p className={slabStyles.why}>{leftAsItIs(asks.gate, reader)}</p>
+        <div className={slabStyles.keys}>
+          <Key
+            look={pressing ? 'plain' : 'primary'}
+            className={clsx(pressing && coolingSheetStyles.onBerry)}
+            disabled={!open}
+            onClick={() => act(asks.first)}
+          >
             {actionDone(asks.first)}
           </Key>
         </div>
@@ -54,14 +63,14 @@ export function LostSlab(props: SlabProps) {
   if (asks.kind !== 'lost') return null
   return (
     <>
-      <section className="slab missed" aria-label="The lead decides">
-        <p className="do">
+      <section className={clsx(slabStyles.slab, slabStyles.missed)} aria-label="The lead decides">
+        <p className={slabStyles.do}>
           It will likely miss {limitDegreesOf(asks.gate.level, reader)} in {span(asks.by - now)}
         </p>
-        <p className="why">
+        <p className={slabStyles.why}>
           {leftAsItIs(asks.gate, reader)} {lostSentence(batch, reader)}
         </p>
-        <div className="keys">
+        <div className={slabStyles.keys}>
           <Key look="primary" disabled={!open} onClick={() => onLead(null)}>
             Decide
           </Key>
@@ -80,14 +89,14 @@ function Others(props: SlabProps & { rescues: Rescue[] }) {
   const act = useAct(props)
   if (rescues.length === 0) return null
   return (
-    <div className="rescues" role="group" aria-label="Other ways">
+    <div className={coolingSheetStyles.rescues} role="group" aria-label="Other ways">
       {rescues.map(({ action, by }) => {
         const late = by <= now
         return (
           <Key
             key={action.kind}
             look="outlined"
-            className={late ? 'too-late' : 'in-time'}
+            className={late ? coolingSheetStyles.tooLate : coolingSheetStyles.inTime}
             disabled={!open}
             onClick={() => act(action)}
           >

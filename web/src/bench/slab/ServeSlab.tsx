@@ -1,8 +1,9 @@
 import { useState } from 'react'
 import { clock, serveBySentence } from '@logged-thermal/wording'
 import { useEnter } from '../../app/enter'
-import { Key } from '../../parts/Key'
+import { Key } from '../../kit/Key'
 import type { SlabProps } from './slabProps'
+import styles from '../../board/slab.module.css'
 
 const LEFT = [0, 1, 2, 3, 4, 6, 8, 12]
 
@@ -12,17 +13,19 @@ export function ServeSlab({ one: { batch }, now, reader, open, by }: SlabProps &
   const [asking, setAsking] = useState(false)
   const left = Math.max(0, by - now)
   return (
-    <section className="slab" aria-label="Do this now">
-      <p className="do">Serve it by {clock(by, reader)}</p>
-      <p className="count">
+    <section className={styles.slab} aria-label="Do this now">
+      <p className={styles.do}>Serve it by {clock(by, reader)}</p>
+      <p className={styles.count}>
         {Math.ceil(left / 60_000)}
         <small>min left</small>
       </p>
-      <p className="why">{asking ? 'How many portions are left, and go to discard?' : serveBySentence(by, reader)}</p>
-      <div className="keys">
+      <p className={styles.why}>
+        {asking ? 'How many portions are left, and go to discard?' : serveBySentence(by, reader)}
+      </p>
+      <div className={styles.keys}>
         {asking ? (
           LEFT.map((discarded) => (
-            <Key key={discarded} className="number" onClick={() => enter('served', batch.id, { discarded })}>
+            <Key key={discarded} className={styles.number} onClick={() => enter('served', batch.id, { discarded })}>
               {discarded}
             </Key>
           ))

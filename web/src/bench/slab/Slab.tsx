@@ -2,7 +2,7 @@ import type { SlabProps } from './slabProps'
 import { leading, type BatchState, type StepKind } from '@logged-thermal/core'
 import { beginWord, checkTitle, findingSentence, markWord } from '@logged-thermal/wording'
 import { useEnter } from '../../app/enter'
-import { Key } from '../../parts/Key'
+import { Key } from '../../kit/Key'
 import { BeginCooling } from './BeginCooling'
 import { ReadSlab } from './ReadSlab'
 import { LostSlab, RescueSlab } from './RescueSlab'
@@ -10,7 +10,8 @@ import { ServeSlab } from './ServeSlab'
 import { TodoSlab } from './TodoSlab'
 import { ProvenSlab } from './ProvenSlab'
 import { WindowSlab } from './WindowSlab'
-import './slab.css'
+import { clsx } from 'clsx'
+import styles from '../../board/slab.module.css'
 
 /** The one thing this batch asks for: what to do, the number, what happens otherwise, one key. */
 export function Slab(props: SlabProps) {
@@ -45,12 +46,14 @@ export function Slab(props: SlabProps) {
     case 'decide':
       return (
         <section
-          className={`slab ${asks.finding.standing === 'missed' ? 'missed' : 'unproven'}`}
+          className={clsx(styles.slab, asks.finding.standing === 'missed' ? styles.missed : styles.unproven)}
           aria-label="The lead decides"
         >
-          <p className="do">{checkTitle(asks.finding, reader)}</p>
-          <p className="why">{findingSentence(asks.finding, reader)} Set it apart; the food-safety lead decides.</p>
-          <div className="keys">
+          <p className={styles.do}>{checkTitle(asks.finding, reader)}</p>
+          <p className={styles.why}>
+            {findingSentence(asks.finding, reader)} Set it apart; the food-safety lead decides.
+          </p>
+          <div className={styles.keys}>
             <Key look="primary" disabled={!open} onClick={() => onLead('hold')}>
               Put on hold
             </Key>
@@ -71,10 +74,10 @@ export function Slab(props: SlabProps) {
       )
     case 'discard':
       return (
-        <section className="slab missed" aria-label="Do this now">
-          <p className="do">Bin it</p>
-          <p className="why">{findingSentence(asks.finding, reader)}</p>
-          <div className="keys">
+        <section className={clsx(styles.slab, styles.missed)} aria-label="Do this now">
+          <p className={styles.do}>Bin it</p>
+          <p className={styles.why}>{findingSentence(asks.finding, reader)}</p>
+          <div className={styles.keys}>
             <Key look="primary" disabled={!open} onClick={() => onLead('discard')}>
               It is in the bin
             </Key>
@@ -83,10 +86,10 @@ export function Slab(props: SlabProps) {
       )
     case 'held':
       return (
-        <section className="slab unproven" aria-label="On hold">
-          <p className="do">On hold. Do not use</p>
-          <p className="why">{batch.disposition?.value.reason}</p>
-          <div className="keys">
+        <section className={clsx(styles.slab, styles.unproven)} aria-label="On hold">
+          <p className={styles.do}>On hold. Do not use</p>
+          <p className={styles.why}>{batch.disposition?.value.reason}</p>
+          <div className={styles.keys}>
             <Key look="primary" disabled={!open} onClick={() => onLead(null)}>
               Decide
             </Key>

@@ -33,9 +33,11 @@ import {
 import { useEnter } from '../../app/enter'
 import { asSentence } from '../../methods/sentence'
 import { useInstructions } from '../../app/instructions'
-import { Key } from '../../parts/Key'
+import { Key } from '../../kit/Key'
 import { Also } from './Also'
 import type { SlabProps } from './slabProps'
+import { clsx } from 'clsx'
+import styles from '../../board/slab.module.css'
 
 /** Steps after the heat at which somebody tastes. */
 const TASTED: StepKind[] = ['strain', 'add after heat', 'fold', 'whip', 'assemble']
@@ -48,16 +50,19 @@ export function TodoSlab(props: SlabProps & { todo: Todo }) {
   const told = useInstructions(props.one.batch)
   const { title, count, why, keys } = todoWords(props, enter, told)
   return (
-    <section className={`slab${phase.cooking && phase.of === 'mixture' ? ' on-heat' : ''}`} aria-label="Do this now">
-      <p className="do">{title}</p>
+    <section
+      className={clsx(styles.slab, phase.cooking && phase.of === 'mixture' && styles.onHeat)}
+      aria-label="Do this now"
+    >
+      <p className={styles.do}>{title}</p>
       {count && (
-        <p className="count">
+        <p className={styles.count}>
           {count[0]}
           <small>{count[1]}</small>
         </p>
       )}
-      {why && <p className="why">{why}</p>}
-      <div className="keys">{keys}</div>
+      {why && <p className={styles.why}>{why}</p>}
+      <div className={styles.keys}>{keys}</div>
       <Also {...props} todos={guide.todos.filter((other) => other !== todo)} />
     </section>
   )

@@ -16,6 +16,8 @@ import {
 import { useInstructions } from '../../app/instructions'
 import { Also } from './Also'
 import type { SlabProps } from './slabProps'
+import { clsx } from 'clsx'
+import styles from '../../board/slab.module.css'
 
 /** A forecast that spreads further than this says so. */
 const SPREAD_MS = 15_000
@@ -30,19 +32,19 @@ export function WindowSlab(props: SlabProps & { markKey: ReactNode }) {
   const said = slabWords()
   const target = targetSentence(useInstructions(batch)[props.guide.now?.key ?? '']?.target ?? null, reader)
   return (
-    <section className={`slab on-heat${said.off ? ' off-now' : ''}`} aria-label="Do this now">
-      <p className="do">{said.title}</p>
+    <section className={clsx(styles.slab, styles.onHeat, said.off && styles.offNow)} aria-label="Do this now">
+      <p className={styles.do}>{said.title}</p>
       {said.count && (
-        <p className="count">
-          {said.about && <span className="about">about</span>}
+        <p className={styles.count}>
+          {said.about && <span className={styles.about}>about</span>}
           {said.count[0]}
           <small>{said.count[1]}</small>
         </p>
       )}
-      <p className="why">
+      <p className={styles.why}>
         {said.why} {target}
       </p>
-      {markKey && <div className="keys">{markKey}</div>}
+      {markKey && <div className={styles.keys}>{markKey}</div>}
       <Also {...props} todos={todos} />
     </section>
   )

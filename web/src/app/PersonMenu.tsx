@@ -1,0 +1,64 @@
+import { useNavigate } from 'react-router'
+import { shell } from '@logged-thermal/wording'
+import { Key } from '../kit/Key'
+import { KeyRow } from '../kit/KeyRow'
+import { NameKeys } from '../kit/NameKeys'
+import { Sheet } from '../kit/Sheet'
+import { useLockShiftMutation } from './api'
+import { useHand, useLine } from './kitchen'
+import { useAppDispatch } from './store'
+import { tablet } from './tablet'
+import { TabletKeys } from './TabletKeys'
+import { useSay } from './useSay'
+
+/** To log, a name is enough. Beside the names: what belongs to the person and to the tablet in hand. */
+export function PersonMenu({ open, onClose }: { open: boolean; onClose: () => void }) {
+  const line = useLine()
+  const dispatch = useAppDispatch()
+  const navigate = useNavigate()
+  const say = useSay(shell)
+  const { person } = useHand(line)
+  const [lock] = useLockShiftMutation()
+  return (
+    <Sheet open={open} onClose={onClose} title={say('tapYourName')}>
+      <NameKeys>
+        {line?.people
+          .filter(({ role }) => role !== 'inspector')
+          .map(({ id, name, job }) => (
+            <Key
+              key={id}
+              look={id === person?.id ? 'primary' : 'plain'}
+              onClick={() => {
+                dispatch(tablet.actions.loggingAs(id))
+                onClose()
+              }}
+            >
+              {name}
+              <small>{job}</small>
+            </Key>
+          ))}
+      </NameKeys>
+      <KeyRow label={say('thisTablet')}>
+        <TabletKeys />
+        <Key
+          look="outlined"
+          onClick={() => {
+            onClose()
+            void navigate('/people')
+          }}
+        >
+          {say('peoplePlace')}
+        </Key>
+        <Key
+          look="outlined"
+          onClick={() => {
+            onClose()
+            void lock()
+          }}
+        >
+          {say('lock')}
+        </Key>
+      </KeyRow>
+    </Sheet>
+  )
+}

@@ -1,0 +1,70 @@
+/** What each view is for and what to do next, in three sentences; the trade's words; the keys of a keyboard. */
+export const help = {
+  help: 'Help',
+  helpOn: 'Help: {place}',
+  words: 'Words',
+  keyboard: 'With a keyboard',
+  showTour: 'Show the tour',
+
+  line: 'Every batch that is not finished stands here, the most urgent on top. Tap a name to open it on the Bench; tap the key beside it to do what it asks for. Start a new one with “Start a batch”.',
+  bench:
+    'One batch, and all that was read of it. Tap the degree, then the tenth: it is logged. The block on the right says what to do next and by when; “Why” says what is proven and what is missing.',
+  store:
+    'What is held, door by door, what has to go first on top. The key beside each thing does what comes next; the three dots show everything else. Read a door by tapping it.',
+  methods:
+    'How each dessert is made, and which limits it is held to. Open one to read or change it. A change counts once the lead has approved it.',
+  more: 'Every place of the program. What is not in the bar below is here. Search finds batches, things, lots, methods and people.',
+  start:
+    'Choose the method, then how much of it. What it will be held to is shown before you start. Check the eggs: some methods ask for pasteurized ones.',
+  round:
+    'Every pan that is due is read here, one after the other. Put the probe into the pan that is named, tap what it shows. The round goes on by itself.',
+  handover:
+    'Who is asked from now on, and what runs on. Gates that fall while nobody is here are listed: do now what they ask for. Hand over when all is said.',
+  list: 'Everything that is held, as a table. Filter by allergen or diet; sort by any column. What is not known to be without an allergen is never shown as without it.',
+  unitRound:
+    'Read every refrigerator and freezer. Tap the number its display shows. When one is out of limits, read one thing inside as well.',
+  bin: 'What has to go now stands on top; what ends tonight follows. Bin each, or all of one reason at once. A tub without a date is entered here and goes too.',
+  receive:
+    'What came in, from whom, how cold, with which date. Read the temperature before you sign. What is not in order is held apart, or sent back.',
+  item: 'One thing from the cold store: how cold it was, what sets its date, what was done with it. Do the next thing with the keys on the right. Its label is printed here.',
+  lineage:
+    'What it was made of, and what became of it. From a lot a recall starts here. A drill does the same and holds nothing.',
+  method:
+    'The steps, the amounts, and what each step is held to. Tap a row to change it. Save keeps a draft; the lead approves it.',
+  cooldown:
+    'Before you cook: which pan and which place cool it in time. Every way is tried with its give-or-take. Choose one and it becomes the plan of the batch.',
+  temper: 'How much hot liquid can go to the eggs at once. Each ladle is shown with what it does. Slower is kinder.',
+  limits:
+    'The limits in force, with the document that prints each. The house may be stricter by itself, and looser only by a written variance. The lead signs each version.',
+  people:
+    'Change your PIN here. The lead says which tablets belong to the kitchen. A tablet that is lost is forgotten at once.',
+  missing: 'There is nothing at this address. Go back to the Line, or search. A label may come from another kitchen.',
+
+  floor: 'Floor',
+  floorMeans: 'The temperature that has to be reached, and held for its time, so that the heat has done its work.',
+  ceiling: 'Ceiling',
+  ceilingMeans: 'The temperature above which the dessert is spoiled: it curdles, or catches.',
+  gate: 'Gate',
+  gateMeans: 'A limit with a time: be under 21° within two hours. A gate is open, passed, missed or not proven.',
+  hold: 'Hold',
+  holdMeans: 'The lead has to decide before it may be used. It is still cooled, read and kept as before.',
+  proven: 'Proven',
+  provenMeans: 'Readings from a checked probe show that every limit was met.',
+  unproven: 'Not proven',
+  unprovenMeans:
+    'There are too few readings, or the probe cannot be trusted. It counts against the batch until the lead decides.',
+  missed: 'Missed',
+  missedMeans: 'The readings show that a limit was broken. The lead decides what becomes of it.',
+  discardDay: 'Discard day',
+  discardDayMeans: 'The last day on which it may be used. At midnight it goes into the bin.',
+
+  keyFind: 'find anything',
+  keyHelp: 'help for this view',
+  keyDigits: 'a reading on the Bench, or a PIN',
+  keyEnter: 'log it',
+  keyBack: 'take back a digit',
+  keyEscape: 'close what is open',
+} as const
+
+/** The words that help explains, in the order a batch meets them. */
+export const TERMS = ['floor', 'ceiling', 'gate', 'proven', 'unproven', 'missed', 'hold', 'discardDay'] as const
