@@ -45,7 +45,11 @@ module.exports = {
       '^(wording|repertoire|server|demo|bench|web)/|^node_modules/(?!canonicalize)',
       'core is pure and knows no other part',
     ),
-    never('^wording/', '^(repertoire|server|demo|bench|web)/|^node_modules/(?!intl-messageformat)', 'wording knows core, and one library that fills messages'),
+    never(
+      '^wording/',
+      '^(repertoire|server|demo|bench|web)/|^node_modules/(?!intl-messageformat)',
+      'wording knows core, and one library that fills messages',
+    ),
     {
       name: 'core, wording and web run in a browser',
       severity: 'error',

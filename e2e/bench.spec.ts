@@ -66,7 +66,7 @@ test('a pastry cream, led from the milk to the tray: eggs, hands, floor, boil, w
 
   await expect(slab(page)).toContainText('Wash your hands')
   await tap(page, 'All clean')
-  await tap(page, 'Ladles')
+  await tap(page, 'Tempering')
   await expect(page.getByRole('dialog')).toContainText('First ladle at most')
   await expect(page.getByLabel('Hot liquid at, °C')).toHaveValue('84')
   await expect(page.locator('.temper-verdict')).toContainText('kill step')
@@ -187,7 +187,7 @@ test('a mousse takes pasteurized lots alone, by name, and is not proven without 
   await page.getByLabel('From').fill('this kitchen')
   await typeDay(page, 'Use by', '2099-01-01')
   await page.getByLabel(/Read at the door/).fill('4')
-  await tap(page, 'Take it in')
+  await tap(page, 'Accept it')
   await page.getByRole('dialog').getByRole('button', { name: 'Not now' }).click()
   await expect(page.getByText('only under a written variance, and none is in force')).toBeVisible()
   await tap(page, 'Drop it')
@@ -377,7 +377,7 @@ test('nothing that an accessibility check finds on the guided Bench, by day and 
   await tap(page, 'It is hot')
   for (const theme of ['Night', 'Day']) {
     await expectAccessible(page)
-    for (const sheet of [/^Eggs/, /^Ladles/, /^Add/, /^Cooling/, /^pH/]) {
+    for (const sheet of [/^Eggs/, /^Tempering/, /^Add/, /^Cooling/, /^pH/]) {
       await tap(page, 'More')
       await page.getByRole('dialog').getByRole('button', { name: sheet }).click()
       await page.waitForTimeout(300)

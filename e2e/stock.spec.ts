@@ -164,7 +164,7 @@ test('what the lead looked at goes on with a reason in writing; what is past its
     .getByRole('link', { name: 'Quince-skin curd' })
     .click()
   await expect(heading(page)).toContainText('Ran out at the end of')
-  for (const name of ['Move', 'Split', 'To the guests', 'Freeze'])
+  for (const name of ['Move', 'Split', 'Put out for service', 'Freeze'])
     await expect(page.getByRole('button', { name, exact: true })).toBeDisabled()
   await expect(page.getByRole('button', { name: 'The lead decides' })).toHaveCount(0)
   await expect(page.getByRole('button', { name: 'Discard' })).toBeEnabled()

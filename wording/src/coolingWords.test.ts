@@ -35,22 +35,22 @@ const planned = (likely: number, says: PlannedStage['says']): PlannedStage => ({
 })
 
 it('says when a gate is passed, how far that may be out, and when it is due', () => {
-  expect(passingSentence(gate(), reader)).toBe('passes 21° about 13:52 (13:41–14:10), due 14:20')
-  expect(passingSentence(gate({ high: null }), reader)).toBe(
-    'passes 21° about 13:52 (from 13:41, perhaps never), due 14:20',
-  )
-  expect(passingSentence(gate({ median: null, low: null, high: null }), reader)).toBe(
-    'does not pass 21° where it stands, due 14:20',
-  )
-  expect(passingSentence(gate(), { ...reader, scale: 'F' })).toContain('passes 70°')
+  const before = gate().passing.low!
+  const said = (of: ReturnType<typeof gate>, now = before) => passingSentence(of, now, reader)
+  expect(said(gate())).toBe('On course to reach 21° about 13:52 (13:41–14:10), due 14:20.')
+  expect(said(gate({ high: null }))).toBe('On course to reach 21° about 13:52 (from 13:41, perhaps never), due 14:20.')
+  expect(said(gate({ median: null, low: null, high: null }))).toBe('Where it stands it does not reach 21°, due 14:20.')
+  expect(passingSentence(gate(), before, { ...reader, scale: 'F' })).toContain('reach 70°')
+  // Its time has come and nobody read it: no forecast any more.
+  expect(said(gate(), gate().passing.median! + 1)).toBe('It should have reached 21° about 13:52: read it, due 14:20.')
 })
 
 it('never promises: a plan is about so long, too close, or misses', () => {
   expect(plannedWords(planned(52, 'makes it'), reader)).toBe('21° in about 52 min of 2 h.')
   expect(plannedWords(planned(115, 'too close'), reader)).toBe('21° in about 1 h 55 min of 2 h: too close.')
-  expect(plannedWords(planned(286, 'misses'), reader)).toBe('21° in about 4 h 46 min, and may take 2 h: misses.')
+  expect(plannedWords(planned(286, 'misses'), reader)).toBe('21° in about 4 h 46 min, and may take 2 h: too slow.')
   expect(plannedWords(planned(Infinity, 'misses'), reader)).toBe('21° not reached there.')
-  expect(plannedInShort(planned(286, 'misses'), reader)).toBe('misses: 4 h 46 min')
+  expect(plannedInShort(planned(286, 'misses'), reader)).toBe('too slow: 4 h 46 min')
 })
 
 it('says why a vessel cannot be taken before how it would cool', () => {
@@ -71,7 +71,7 @@ it('names an action with its depth and its pans', () => {
 
 it('says what a gate will see if nobody acts, and on what that rests', () => {
   const seen = { ...gate(), atDeadline: 26.7 }
-  expect(leftAsItIs(seen, reader)).toBe('Left as it is, about 27° at 14:20. Limit 21°.')
+  expect(leftAsItIs(seen, reader)).toBe('If you do nothing: about 27° at 14:20. Limit 21°.')
   expect(leftAsItIs({ ...seen, atDeadline: 22 }, { ...reader, scale: 'F' })).toContain('about 72° at')
   const rests = (batches: number, place: string | null, guessed: boolean) =>
     groundsSentence({ batches, setting: { place, product: guessed ? { guessed: true } : {} } } as unknown as Forecast)

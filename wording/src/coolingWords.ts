@@ -5,6 +5,7 @@ import {
   type CoolingPlan,
   type Forecast,
   type GateForecast,
+  type Instant,
   type Outcome,
   type Passing,
   type Place,
@@ -61,12 +62,14 @@ export function centimetres(metres: number): string {
   return `${Math.round(metres * 200) / 2} cm`
 }
 
-/** 'passes 21° about 13:52 (13:41–14:10), due 14:20'. */
-export function passingSentence({ level, passing, deadline }: GateForecast, reader: Reader): string {
+/** 'On course to reach 21° about 13:52 (13:41–14:10), due 14:20.' A time that has passed is no forecast any more. */
+export function passingSentence({ level, passing, deadline }: GateForecast, now: Instant, reader: Reader): string {
   const to = limitDegreesOf(level, reader)
   const due = `due ${clock(deadline, reader)}`
-  if (passing.median === null) return `does not pass ${to} where it stands, ${due}`
-  return `passes ${to} about ${clock(passing.median, reader)} (${passingRange(passing, reader)}), ${due}`
+  if (passing.median === null) return `Where it stands it does not reach ${to}, ${due}.`
+  const about = `about ${clock(passing.median, reader)}`
+  if (passing.median <= now) return `It should have reached ${to} ${about}: read it, ${due}.`
+  return `On course to reach ${to} ${about} (${passingRange(passing, reader)}), ${due}.`
 }
 
 /** The 90 % range of a passing: '13:41–14:10', 'from 13:41'. */
@@ -77,7 +80,7 @@ export function passingRange({ low, high }: Passing, reader: Reader): string {
 
 /** What a gate will see if nobody acts: '27° at 15:02, limit 21°'. */
 export function leftAsItIs({ atDeadline, deadline, level }: GateForecast, reader: Reader): string {
-  return `Left as it is, about ${aboutDegrees(atDeadline, reader)} at ${clock(deadline, reader)}. Limit ${limitDegreesOf(level, reader)}.`
+  return `If you do nothing: about ${aboutDegrees(atDeadline, reader)} at ${clock(deadline, reader)}. Limit ${limitDegreesOf(level, reader)}.`
 }
 
 /** On what a forecast rests. */
@@ -121,12 +124,13 @@ export const refusedWords: Record<NonNullable<Outcome['refused']>, string> = {
   'not for hot': 'Not rated for hot food.',
 }
 
-/** The same on a small key: '21° in 52 min', 'misses: 4 h 46 min'. */
+/** The same on a small key: '21° in about 52 min', 'too slow: 4 h 46 min'. */
 export function plannedInShort({ stage, minutes, says }: PlannedStage, reader: Reader): string {
   const to = limitDegreesOf(stage.to, reader)
   if (!Number.isFinite(minutes.likely)) return `never ${to}`
   const took = span(minutes.likely * 60_000)
-  return says === 'makes it' ? `${to} in about ${took}` : `${says}: ${took}`
+  if (says === 'makes it') return `${to} in about ${took}`
+  return `${says === 'misses' ? 'too slow' : says}: ${took}`
 }
 
 /** '21° in about 52 min of 2 h', '21° in about 3 h: may take 2 h'. */
@@ -135,6 +139,6 @@ export function plannedWords({ stage, minutes, says }: PlannedStage, reader: Rea
   const allowed = span(stage.withinMinutes * 60_000)
   if (!Number.isFinite(minutes.likely)) return `${to} not reached there.`
   const about = `${to} in about ${span(minutes.likely * 60_000)}`
-  if (says === 'misses') return `${about}, and may take ${allowed}: misses.`
+  if (says === 'misses') return `${about}, and may take ${allowed}: too slow.`
   return says === 'too close' ? `${about} of ${allowed}: too close.` : `${about} of ${allowed}.`
 }

@@ -1,4 +1,11 @@
-import { catalogue, type AnyClaim, type BatchState, type Fact } from '@logged-thermal/core'
+import {
+  catalogue,
+  type AnyClaim,
+  type BatchState,
+  type Fact,
+  type ItemState,
+  type MoveHow,
+} from '@logged-thermal/core'
 import { placedWords, planWords, pouredWords } from './coolingWords'
 import { beginWord, coverWord, markWord, partWord } from './guideWords'
 import { grams, stepName } from './methodWords'
@@ -94,3 +101,38 @@ function partsOf(weighed: Extract<AnyClaim, { kind: 'eggs-taken' }>['body']['gra
     .flatMap((part) => (weighed[part] === undefined ? [] : [`${grams(weighed[part])} ${partWord[part]}`]))
     .join(', ')
 }
+
+/** What was just done with an item, for the strip with Undo: 'Orchard trifle 330-8a: binned'; null for what no tap takes back. */
+export function itemDoneWords(claim: AnyClaim, { name, code }: Pick<ItemState, 'name' | 'code'>): string | null {
+  const { kind, body } = claim
+  const done = (): string | null => {
+    switch (kind) {
+      case 'item-discarded':
+        return 'binned'
+      case 'item-moved':
+        return MOVED[body.how]
+      case 'item-used':
+        return USED[body.then]
+      case 'item-opened':
+        return 'opened'
+      case 'item-split':
+        return 'split'
+      case 'item-read':
+        return `${body.typed.value} °${body.typed.unit} logged`
+      default:
+        return null
+    }
+  }
+  const words = done()
+  return words && `${name} ${code}: ${words}`
+}
+
+const MOVED: Record<MoveHow, string> = {
+  move: 'moved',
+  freeze: 'put into the freezer',
+  thaw: 'put to thaw',
+  out: 'pulled to the bench',
+  serve: 'put out for service',
+  hot: 'put into the hot well',
+}
+const USED = { sold: 'sold', served: 'served', tasted: 'tasted' } as const

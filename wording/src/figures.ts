@@ -125,6 +125,11 @@ export function span(ms: number): string {
   return `${Math.round(hours / 24)} days`
 }
 
+/** Time that is left, said shortly and never too short: '17 s', '4 min'. A countdown and what stands beside it say the same. */
+export function leftSpan(ms: number): string {
+  return span(Math.ceil(Math.max(0, ms) / 1000) * 1000)
+}
+
 /** The same as a large number with its unit: '39' and 'min', '1:49' and 'h', '2' and 'days'. */
 export function largeSpan(ms: number): [number: string, unit: string] {
   const [first, unit, minutes] = span(Math.max(0, ms)).split(' ')

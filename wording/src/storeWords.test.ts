@@ -47,8 +47,8 @@ describe('the words of the cold store', () => {
   })
 
   it('say what sets a date, and how much of it is left', () => {
-    expect(keepWords({ ...keep, what: 'hours', count: 24, force: 'law' })).toBe('Law, 24 h from combining')
-    expect(setBy(standing())).toBe('House, 3 days')
+    expect(keepWords({ ...keep, what: 'hours', count: 24, force: 'law' })).toBe('Law: 24 h from combining')
+    expect(setBy(standing())).toBe('House rule: 3 days')
     expect(setBy({ walls: [{ lastDay: '2027-03-05', until: 1, ruledBy: 'Custard 62-1', keep: null }] })).toBe(
       'Custard 62-1',
     )
@@ -72,7 +72,7 @@ describe('the words of the cold store', () => {
     }
     expect(itemSentence(item, unseen, reader)).toContain('Nobody looked at its unit for too long')
     const over = standing({ asks: 'discard', why: 'past its day' })
-    expect(itemSentence(item, over, reader)).toBe('Ran out at the end of Fri 5 Mar. House, 3 days.')
+    expect(itemSentence(item, over, reader)).toBe('Ran out at the end of Fri 5 Mar. House rule: 3 days.')
     expect(discardReasonOf(over)).toBe('past its day')
     expect(discardReasonOf(standing({ asks: 'use today', why: 'its day' }))).toBe('left over')
   })
@@ -122,7 +122,7 @@ describe('the words of the cold store', () => {
   })
 
   it('say of a part what it brings along', () => {
-    expect(partSentence(standing())).toBe('House, 3 days')
+    expect(partSentence(standing())).toBe('House rule: 3 days')
     const exposure = { ...standing().exposure, time: { least: 0, likely: HOUR, most: 1.5 * HOUR } }
     expect(partSentence(standing({ exposure }))).toBe('above its limit for up to 90 min, which goes along')
   })

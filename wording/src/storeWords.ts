@@ -119,7 +119,7 @@ export const moveWord: Record<MoveHow, string> = {
   freeze: 'Freeze',
   thaw: 'Thaw',
   out: 'Pull',
-  serve: 'To the guests',
+  serve: 'Put out for service',
   hot: 'Hot well',
 }
 
@@ -175,7 +175,7 @@ export function itemSentence(item: ItemState, standing: ItemStanding, reader: Re
     default:
       return asks === 'frozen'
         ? `Its date clock stopped. ${daysWord(standing.walls[0]?.daysLeft ?? 0)} left once it thaws.`
-        : `${setBy(standing)} sets its date.`
+        : `Its date comes from: ${setBy(standing)}.`
   }
 }
 
@@ -268,11 +268,11 @@ export function setBy({ walls: [wall] }: Pick<ItemStanding, 'walls'>): string {
   return wall.ruledBy === 'useBy' ? "The maker's use-by" : wall.ruledBy
 }
 
-/** 'House, 3 days', 'Law, 7 days', 'Once opened, 3 days, house'. */
+/** 'House rule: 3 days', 'Law: 7 days', 'Once opened: 3 days, house rule'. */
 export function keepWords({ what, count, force }: Keep): string {
-  const who = force === 'law' ? 'Law' : force === 'house' ? 'House' : 'Guidance'
-  if (what === 'hours') return `${who}, ${count} h from combining`
-  return what === 'once opened' ? `Once opened, ${daysWord(count)}, ${who.toLowerCase()}` : `${who}, ${daysWord(count)}`
+  const who = force === 'law' ? 'Law' : force === 'house' ? 'House rule' : 'Guidance'
+  if (what === 'hours') return `${who}: ${count} h from combining`
+  return what === 'once opened' ? `Once opened: ${daysWord(count)}, ${who.toLowerCase()}` : `${who}: ${daysWord(count)}`
 }
 
 export function daysWord(count: number): string {

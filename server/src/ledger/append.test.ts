@@ -129,7 +129,7 @@ it('says that the disk is full, writes nothing then, and takes the same post onc
     await owner.query('create trigger no_room before insert on entry for each row execute function no_room()')
     const full = await kitchen.post(claims)
     expect(full.status).toBe(507)
-    expect(full.body).toMatchObject({ code: 'disk full' })
+    expect(full.body).toMatchObject({ title: 'disk full' })
   } finally {
     await owner.query('drop trigger if exists no_room on entry')
     await owner.query('drop function if exists no_room()')

@@ -26,7 +26,8 @@ async function serving(): Promise<{ server: ReturnType<typeof createServer>; con
 
 const served = (port: number) =>
   new Promise<string>((done, failed) => {
-    const socket = connect({ port, host: '127.0.0.1', ca: readFileSync(join(authority.folder, 'root.crt')) }, () => {
+    // Made for a day that has not come by this machine's clock: which one is served is asked, not whether it holds today.
+    const socket = connect({ port, host: '127.0.0.1', rejectUnauthorized: false }, () => {
       done(socket.getPeerCertificate().serialNumber)
       socket.end()
     }).on('error', failed)

@@ -3,6 +3,7 @@ import useMediaQuery from '@mui/material/useMediaQuery'
 import { useMemo, useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
 import {
+  floorOf,
   celsiusOf,
   guideOf,
   heatSignal,
@@ -36,7 +37,8 @@ import { HoldStrip } from './HoldStrip'
 import { HeatFlash } from './HeatFlash'
 import { HoldLadder } from './HoldLadder'
 import { useInstructions } from '../app/instructions'
-import { JustDone, UNDO_MS } from './JustDone'
+import { UNDO_MS } from '../app/undo'
+import { JustDone } from './JustDone'
 import { JustLogged } from './JustLogged'
 import { PotStrip } from './PotStrip'
 import { Refused } from '../app/Refused'
@@ -130,6 +132,7 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
   const futures = futuresOf(batch, one.forecast, one.asks, means, now)
   const mark = (step: string, edge: Edge, reason: string | null = null) => {
     if (reason === null && outOfOrder(batch, step, edge)) setSheet({ mark: { step, edge } })
+    else if (edge === 'done' && onHeat && floorOf(findings)?.standing === 'open') setSheet({ off: { step } })
     else enter('step-marked', batch.id, { step, edge, reason })
   }
   const made = useAppSelector(({ justMade }) => justMade)

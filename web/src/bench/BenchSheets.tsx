@@ -1,4 +1,11 @@
-import type { Edge, Finding, BatchState, Guide, TemperatureScale } from '@logged-thermal/core'
+import {
+  floorOf,
+  type BatchState,
+  type Edge,
+  type Finding,
+  type Guide,
+  type TemperatureScale,
+} from '@logged-thermal/core'
 import type { Reader } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { useNow } from '../app/now'
@@ -13,6 +20,7 @@ import { AddSheet } from './AddSheet'
 import type { BenchSheet } from './benchSheet'
 import { CoolingSheet } from './CoolingSheet'
 import { CueSheet } from './CueSheet'
+import { OffHeat } from './OffHeat'
 import { MarkReason } from './MarkReason'
 import { MoreSheet } from './MoreSheet'
 import { PlaceSheet } from './PlaceSheet'
@@ -43,6 +51,7 @@ export function BenchSheets(props: Props) {
   // What is entered from an open sheet is reckoned as of now, however seldom the Bench is drawn.
   const now = useNow(sheet === null ? 10_000 : 1000)
   const close = () => onSheet(null)
+  const floor = floorOf(findings)
   const addAt = guide.now?.key ?? batch.method.steps.at(-1)?.key ?? ''
   return (
     <>
@@ -109,6 +118,17 @@ export function BenchSheets(props: Props) {
       )}
       {typeof sheet === 'object' && sheet && 'decide' in sheet && (
         <DecideSheet batch={batch} findings={findings} first={sheet.decide} onClose={close} />
+      )}
+      {floor && typeof sheet === 'object' && sheet && 'off' in sheet && (
+        <OffHeat
+          floor={floor}
+          reader={reader}
+          onClose={close}
+          onSure={() => {
+            enter('step-marked', batch.id, { step: sheet.off.step, edge: 'done', reason: null })
+            close()
+          }}
+        />
       )}
       {typeof sheet === 'object' && sheet && 'mark' in sheet && (
         <MarkReason

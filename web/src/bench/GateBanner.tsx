@@ -6,7 +6,7 @@ import styles from './bench.module.css'
 
 const SHOWN_MS = 3000
 
-/** The reading that closes a gate fills the width for three seconds: to be seen from two metres. */
+/** The reading that closes a gate fills the header for three seconds: what is to be done next stays in sight below it. */
 export function GateBanner({ batch, findings, reader }: { batch: BatchState; findings: Finding[]; reader: Reader }) {
   const proven = findings
     .filter(({ standing, deciding }) => standing === 'proven' && deciding.length > 0)
@@ -30,7 +30,7 @@ export function GateBanner({ batch, findings, reader }: { batch: BatchState; fin
   const sense = finding.check.limit.rule.kind === 'hold' ? 'reach' : 'under'
   return (
     <div className={styles.banner} role="status">
-      <Glyph standing="proven" size={64} on="glass" />
+      <Glyph standing="proven" size={44} on="glass" />
       <div>
         <strong>{batch.method.name}</strong>
         <span>{checkTitle(finding, reader)}: gate passed</span>

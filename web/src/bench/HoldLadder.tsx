@@ -1,5 +1,5 @@
 import { readingsOf, stillNeeds, type Finding } from '@logged-thermal/core'
-import { degrees, limitDegreesOf, minutesSpan, span, type Reader } from '@logged-thermal/wording'
+import { degrees, limitDegreesOf, leftSpan, minutesSpan, span, type Reader } from '@logged-thermal/wording'
 import { clsx } from 'clsx'
 import styles from './ladder.module.css'
 
@@ -61,7 +61,7 @@ function Accrued({ floor, now, reader }: { floor: Finding; now: number; reader: 
         {left === null
           ? `${degrees(celsius, reader)} earns nothing.`
           : left > 0
-            ? `${degrees(celsius, reader)}: ${span(left)} more if it stays there.`
+            ? `${degrees(celsius, reader)}: ${leftSpan(left)} more if it stays there.`
             : `${degrees(celsius, reader)}: read again to prove it.`}
       </p>
     </section>
@@ -70,5 +70,5 @@ function Accrued({ floor, now, reader }: { floor: Finding; now: number; reader: 
 
 function said(seconds: number, left: number | null): string {
   if (left === null) return seconds === 0 ? 'at once' : span(seconds * 1000)
-  return left > 0 ? `${span(left)} more` : 'read again'
+  return left > 0 ? `${leftSpan(left)} more` : 'read again'
 }

@@ -2,11 +2,9 @@ import type { AnyClaim, BatchState } from '@logged-thermal/core'
 import { clockWithSeconds, doneWords, type Reader } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { useNow } from '../app/now'
+import { UNDO_MS } from '../app/undo'
 import { Key } from '../kit/Key'
 import styles from './bench.module.css'
-
-/** For so long a tap is taken back with another, ms. */
-export const UNDO_MS = 10_000
 
 /** What was just tapped, with Undo for ten seconds: nobody's wet thumb ends a cooking by mistake. */
 export function JustDone({ claim, batch, reader }: { claim: AnyClaim; batch: BatchState; reader: Reader }) {

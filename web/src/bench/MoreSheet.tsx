@@ -26,7 +26,7 @@ export function MoreSheet({ batch, open, onClose, onSheet, awake, mayWrite }: Pr
   const keys: { sheet: BenchSheet; name: string; why: string; writes?: true }[] = [
     { sheet: 'steps', name: 'Steps', why: 'all of them, and what was done otherwise' },
     { sheet: 'eggs', name: 'Eggs', why: 'lots, tally, what is left over' },
-    { sheet: 'temper', name: 'Ladles', why: 'how much hot liquid at once' },
+    { sheet: 'temper', name: 'Tempering', why: 'how much hot liquid at once' },
     { sheet: 'add', name: 'Add', why: 'butter, spirit, zest, purée, with lot and time', writes: true },
     { sheet: 'cooling', name: 'Cooling', why: 'where it stands, cover, pans, stirred', writes: true },
     { sheet: 'parts', name: 'Parts', why: 'items from the cold store that go in', writes: true },

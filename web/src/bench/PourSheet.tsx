@@ -64,7 +64,7 @@ export function PourSheet({ batch, pans: asked, now, onClose, reader }: Props) {
         </Key>
         <p className={styles.pourSays}>
           {pans === 1 ? 'one vessel' : 'vessels alike'} for {(load?.kilograms ?? 0).toFixed(1)} kg,{' '}
-          {setting.place ? placeWord[setting.place].toLowerCase() : 'in an ice bath'} as it goes
+          {setting.place ? placeWord[setting.place].toLowerCase() : 'in an ice bath'}
         </p>
       </div>
       {pans > 1 && (

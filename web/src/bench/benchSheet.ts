@@ -21,5 +21,7 @@ export type BenchSheet =
   | { place: UnitKind }
   | 'more'
   | { decide: Decision | null }
+  /** It is to come off the heat before its floor is proven: sure? */
+  | { off: { step: string } }
   /** A step is marked where another comes first: why? */
   | { mark: { step: string; edge: Edge } }

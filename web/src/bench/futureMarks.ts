@@ -69,8 +69,8 @@ function words({ ctx, x, y, bottom, now }: Paper, fan: FanPoint[], misses: boole
   const end = fan.at(-1)
   // Past the first gate, where the band is clear of it.
   const at = end && fan.find((point) => x(point.at) > x(now) + 0.5 * (x(end.at) - x(now)))
-  if (at && misses) label(ctx, 'left as it is', x(at.at), Math.max(20, y(at.most) - 10), 'left', FLARE_TEXT)
-  else if (at) label(ctx, 'as it goes', x(at.at), Math.max(20, y(at.most) - 10), 'left', ICE_TEXT)
+  if (at && misses) label(ctx, 'if you do nothing', x(at.at), Math.max(20, y(at.most) - 10), 'left', FLARE_TEXT)
+  else if (at) label(ctx, 'on course', x(at.at), Math.max(20, y(at.most) - 10), 'left', ICE_TEXT)
   const cold = rescued.find((point) => x(point.at) > x(now) + 150)
   if (cold) label(ctx, 'if done now', x(cold.at), Math.min(bottom - 30, y(cold.celsius) + 24), 'right', ICE_TEXT)
 }

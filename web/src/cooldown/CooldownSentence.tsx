@@ -25,10 +25,10 @@ export function CooldownSentence({
     <>
       <strong>
         {late
-          ? `${ways[index]!.name} misses ${limitDegreesOf(late.stage.to, reader)} at this depth.`
-          : `${ways[index]!.name} clears ${limitDegreesOf(first?.stage.to ?? 21, reader)} with ${span(spare * 60_000)} to spare, as it goes.`}
+          ? `${ways[index]!.name} is too slow for ${limitDegreesOf(late.stage.to, reader)} at this depth.`
+          : `${ways[index]!.name} clears ${limitDegreesOf(first?.stage.to ?? 21, reader)} with ${span(spare * 60_000)} to spare, by estimate.`}
       </strong>{' '}
-      {missed && !late ? `${missed.name} misses.` : ''}
+      {missed && !late ? `${missed.name} is too slow.` : ''}
     </>
   )
 }

@@ -65,7 +65,7 @@ export function DecideSheet({
     <Sheet open onClose={onClose} title={`${batch.method.name} ${batch.code}: decide`}>
       <div className={styles.decide}>
         <section aria-label="What stands">
-          <h3 className="title">{shown.length ? 'To answer for' : 'Nothing is missed or unproven'}</h3>
+          <h3 className="title">{shown.length ? 'Needs a decision' : 'Nothing is missed or unproven'}</h3>
           <ul>
             {(shown.length ? shown : findings).map((finding) => (
               <li key={finding.check.key}>

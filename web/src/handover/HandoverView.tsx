@@ -161,7 +161,7 @@ function Running({ one: { batch, asks, forecast }, now, reader }: { one: JudgedB
         {timelineOf(batch).phase.cooking ? ' On the heat.' : ''}
       </p>
       {forecast?.told &&
-        forecast.gates.map((gate) => <p key={gate.finding.check.key}>As it goes {passingSentence(gate, reader)}.</p>)}
+        forecast.gates.map((gate) => <p key={gate.finding.check.key}>{passingSentence(gate, now, reader)}</p>)}
     </li>
   )
 }
@@ -174,8 +174,7 @@ function fallSentence(count: number): string {
 function fallsWords({ gate: { level, deadline }, from, readAt, rescue }: Unattended, reader: Reader): string {
   const to = limitDegreesOf(level, reader)
   const falls = `${to} falls due at ${clock(deadline, reader)}, when nobody is here.`
-  if (readAt !== null)
-    return `${falls} Read it at ${clock(readAt, reader)}, before you go: as it goes it has passed by then.`
+  if (readAt !== null) return `${falls} Read it at ${clock(readAt, reader)}, before you go: it should be there by then.`
   if (rescue)
     return `${falls} ${actionWord(rescue.action)} before ${clock(rescue.by, reader)} brings it to ${to} by ${clock(from, reader)}; otherwise it cannot be proven.`
   return `${falls} Nothing brings it to ${to} by ${clock(from, reader)}: it cannot be proven unless somebody comes to read it.`

@@ -5,6 +5,7 @@ import { IN_BAR, places } from '../app/places'
 import { useSay } from '../app/useSay'
 import { SignSheet } from '../login/SignSheet'
 import { Tour, TourOffer } from './Tour'
+import { UndoToast } from './UndoToast'
 import styles from './shell.module.css'
 
 /** The views, and the bar at the bottom edge. */
@@ -23,6 +24,7 @@ export function Shell({ children }: { children: ReactNode }) {
       {pathname === '/' && <TourOffer />}
       <Bar />
       <SignSheet />
+      <UndoToast />
       <Tour />
     </div>
   )

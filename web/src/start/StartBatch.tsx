@@ -110,7 +110,7 @@ export function StartBatch() {
             factor={factor}
             onFactor={(next) => setChosen({ id: method.id, factor: next })}
           />
-          {plan && <p role="note">{planWords(plan)}. As it goes; a plan proves nothing.</p>}
+          {plan && <p role="note">{planWords(plan)}. About; a plan proves nothing.</p>}
           <EggTerms terms={held.terms} forSusceptible={forSusceptible} onSusceptible={setForSusceptible} />
           <ul tabIndex={0} aria-label="Limits">
             {checks

@@ -137,7 +137,7 @@ function BinList({
               disabled={!open}
               onClick={() => enter('item-discarded', one.item.id, discardOf(one, itemLeft(one.item)))}
             >
-              {quiet ? 'Bin it' : 'Binned'}
+              Bin it
             </Key>
           </li>
         ))}

@@ -86,7 +86,7 @@ export function ColdStore() {
             {shown.length === 0 && (
               <p className={styles.empty}>
                 {door === null
-                  ? 'Nothing is held yet. Take a lot in, or put a proven batch away from its Bench.'
+                  ? 'Nothing is held yet. Receive a delivery, or put a proven batch away from its Bench.'
                   : 'Nothing is in there.'}
               </p>
             )}

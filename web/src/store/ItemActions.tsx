@@ -41,7 +41,7 @@ const TITLE: Record<NonNullable<Asking>, string> = {
   move: 'Into which unit?',
   freeze: 'Into which freezer? Its date clock stops',
   thaw: 'Where does it thaw? Its date clock runs on',
-  serve: 'To the guests: time is its only control from now on',
+  serve: 'Put out for service: from now on time is its only control',
   hot: 'Into which hot well?',
   read: 'What does its core read?',
   sell: 'How much went to people?',
@@ -107,7 +107,7 @@ export function ItemActions({
           ? key('Sold, served', () => setAsking('sell'), onlyDiscard)
           : key('Sold already', () => setAsking('sold already'), gone || !open)}
         {key('Split', () => setAsking('split'), onlyDiscard)}
-        {key('To the guests', () => setAsking('serve'), onlyDiscard || shut !== null)}
+        {key('Put out for service', () => setAsking('serve'), onlyDiscard || shut !== null)}
         {key('Freeze', () => setAsking('freeze'), onlyDiscard || shut !== null || noFreezer !== null)}
         {item.what === 'package' &&
           openedAt(item) === null &&
@@ -127,7 +127,7 @@ export function ItemActions({
           Discard
         </Key>
         <Link className={styles.keyLink} to={`/store/lineage/item/${item.id}`}>
-          Where from, where to
+          Trace
         </Link>
       </div>
       {lastTap && open && (

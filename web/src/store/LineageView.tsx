@@ -86,7 +86,7 @@ export function LineageView() {
               ) : (
                 <>
                   <Key look="primary" disabled={!open || !data} onClick={() => setCalling('recall')}>
-                    Call back: hold {items.length + batches.length} now
+                    Recall: hold {items.length + batches.length} now
                   </Key>
                   <Key look="outlined" disabled={!open || !data} onClick={() => setCalling('drill')}>
                     Practise a recall
@@ -162,7 +162,7 @@ function CallBack({
     ? ['Drill']
     : ['The supplier called it back', 'Somebody fell ill', 'It was too warm for too long', 'A foreign body was found']
   return (
-    <Sheet open onClose={onClose} title={drill ? `Practise a recall of ${code}` : `Call back ${code}`}>
+    <Sheet open onClose={onClose} title={drill ? `Practise a recall of ${code}` : `Recall ${code}`}>
       <p>
         {items.length + batches.length} {items.length + batches.length === 1 ? 'thing' : 'things'}{' '}
         {drill

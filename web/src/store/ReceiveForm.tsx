@@ -258,7 +258,7 @@ const VERDICT = {
   hold: 'Hold it apart: the lead decides.',
   refuse: 'Refuse it: it goes back.',
 }
-const TAKE = { accept: 'Take it in', hold: 'Hold it for the lead', refuse: 'Send it back' }
+const TAKE = { accept: 'Accept it', hold: 'Hold it for the lead', refuse: 'Send it back' }
 
 function pasteurizedOf(how: How, certificate: string, limits: string): LotReceived['pasteurized'] {
   if (how === 'bought') return { by: 'maker', certificate }

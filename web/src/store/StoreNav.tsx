@@ -4,9 +4,9 @@ import styles from './store.module.css'
 const PLACES: [to: string, name: string][] = [
   ['/store', 'By door'],
   ['/store/list', 'List'],
-  ['/store/round', 'Round'],
+  ['/store/round', 'Temperature round'],
   ['/store/bin', 'Bin round'],
-  ['/store/receive', 'Take a lot in'],
+  ['/store/receive', 'Receive a delivery'],
 ]
 
 /** The ways to look at the cold store. */

@@ -6,6 +6,7 @@ export const shell = {
   loading: 'Loading …',
   opening: 'Opening the logbook …',
   back: 'Back to {place}',
+  undo: 'Undo',
   loggingAs: 'logging as',
   tapName: 'tap your name',
   tapYourName: 'Tap your name',

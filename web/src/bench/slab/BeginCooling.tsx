@@ -113,7 +113,7 @@ function Nearest({
   const colour = colourOf(70)
   return (
     <div className={coolingSheetStyles.nearest}>
-      <p>{centimetres(depth)} deep misses in the refrigerator: depth decides. As it goes this makes it:</p>
+      <p>{centimetres(depth)} deep is too slow in the refrigerator. This is fast enough:</p>
       <Key look="primary" disabled={!open} onClick={onFollow}>
         <VesselPicture inside={choice.vessel.inside} depth={filled} colour={colour} />
         <span>

@@ -29,7 +29,7 @@ export function ReadSlab(props: SlabProps & { markKey: ReactNode }) {
       {forecast?.told && (
         <div className={styles.asItGoes}>
           {forecast.gates.map((gate) => (
-            <p key={gate.finding.check.key}>As it goes {passingSentence(gate, reader)}.</p>
+            <p key={gate.finding.check.key}>{passingSentence(gate, now, reader)}</p>
           ))}
           <p className={styles.grounds}>{groundsSentence(forecast)} A forecast proves nothing.</p>
         </div>

@@ -248,7 +248,7 @@ function stepWords(
         )}
         {joins && todo.of === 'temper' && (
           <Key look="outlined" onClick={() => onSheet('temper')}>
-            Ladles
+            Tempering
           </Key>
         )}
         <Key look="primary" disabled={!open} onClick={() => onMark(todo.step, todo.edge)}>

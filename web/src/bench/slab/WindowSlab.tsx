@@ -59,7 +59,7 @@ export function WindowSlab(props: SlabProps & { markKey: ReactNode }) {
       return {
         title: next.inMs > 0 ? 'Hold it there, then read again' : readAgainWords(next.proves),
         count: [String(Math.ceil(next.inMs / 1000)), 's to the next reading'],
-        why: `Zero proves nothing: the next reading does. ${ceilingWords(window, now, reader)}`,
+        why: `When it hits 0, take another reading. ${ceilingWords(window, now, reader)}`,
       }
     return readWords(floor)
   }
@@ -103,7 +103,9 @@ function risingWords({ rise, floor, ceiling }: HeatWindow, now: number, reader: 
   const range = rangeWords(floor, now)
   const top = ceiling?.at?.likely
   const why = `${riseSentence(rise, reader)}${range}${
-    top ? ` As it goes, ${limitDegreesOf(ceiling.celsius, reader)} about ${clock(top, reader)}.` : ''
+    top
+      ? ` On course to reach ${limitDegreesOf(ceiling.celsius, reader)}, the ceiling, about ${clock(top, reader)}.`
+      : ''
   }`
   if (left <= 3_000)
     return { title: `It may be at ${to} now. Read the mixture`, why: `${why} A forecast proves nothing.` }

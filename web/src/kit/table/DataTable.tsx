@@ -59,6 +59,7 @@ export function DataTable<Row>(props: Props<Row>) {
     getCoreRowModel: getCoreRowModel(),
     getSortedRowModel: getSortedRowModel(),
     enableSortingRemoval: false,
+    sortDescFirst: false,
   })
   const box = useRef<HTMLDivElement>(null)
   const sorted = table.getRowModel().rows

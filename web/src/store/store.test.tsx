@@ -1,0 +1,71 @@
+/** @jest-environment jsdom */
+import '../test/browser'
+import { act, fireEvent, screen, within } from '@testing-library/react'
+import { KitchenStory, onTablet } from '../test/tablet'
+import { UndoToast } from '../shell/UndoToast'
+import { BinRound } from './BinRound'
+import { ColdStore } from './ColdStore'
+import { ReceiveView } from './ReceiveView'
+import { StockList } from './StockList'
+import { UnitRound } from './UnitRound'
+
+afterEach(() => jest.useRealTimers())
+const tap = (key: HTMLElement) => act(() => void fireEvent.click(key))
+
+/** Made on the first day and put away; cold air in the fridge. */
+function held(): KitchenStory {
+  const story = new KitchenStory()
+  const batch = story.made()
+  story.putAway(batch, 245)
+  story.air(246, 3.2)
+  return story
+}
+
+it('shows what is held by door, with the one key that comes next', async () => {
+  await onTablet(<ColdStore />, { story: held(), now: 260 })
+  expect(screen.getByRole('button', { name: /Fridge/ })).toHaveTextContent('1 thing')
+  expect(screen.getByRole('button', { name: /^Pull/ })).toBeEnabled()
+})
+
+it('takes a discard back with one tap, counted down', async () => {
+  const both = (
+    <>
+      <BinRound />
+      <UndoToast />
+    </>
+  )
+  const { store } = await onTablet(both, { story: held(), now: 260 + 4 * 24 * 60 })
+  tap(screen.getAllByRole('button', { name: /^Bin/ })[0]!)
+  const [discarded] = store.getState().outbox
+  expect(discarded?.claim.kind).toBe('item-discarded')
+  const toast = screen.getByText(/: binned$/).closest<HTMLElement>('[role="status"]')!
+  expect(toast).toHaveTextContent('10 s')
+  tap(within(toast).getByRole('button', { name: 'Undo' }))
+  expect(store.getState().outbox.at(-1)?.claim).toMatchObject({
+    kind: 'taken-back',
+    body: { target: discarded!.claim.id },
+  })
+  expect(screen.queryByText(/: binned$/)).toBeNull()
+})
+
+it('lists it as a table that is sorted and filtered', async () => {
+  await onTablet(<StockList />, { story: held(), now: 260 })
+  const table = screen.getByRole('table', { name: 'What is held' })
+  expect(within(table).getByRole('columnheader', { name: /Last day/ })).toHaveAttribute('aria-sort', 'ascending')
+  expect(within(table).getAllByRole('row')).toHaveLength(2)
+  tap(screen.getByRole('button', { name: 'no egg' }))
+  expect(within(table).getAllByRole('row')).toHaveLength(1)
+})
+
+it('leads through a round of the units', async () => {
+  await onTablet(<UnitRound />, { story: held(), now: 260 })
+  expect(screen.getByRole('heading', { level: 1 })).toHaveTextContent(/Round|round/)
+  expect(screen.getByRole('list', { name: 'Units' })).toHaveTextContent('Fridge')
+})
+
+it('holds a delivery apart that nobody measured, and says why', async () => {
+  await onTablet(<ReceiveView />, { story: held(), now: 260 })
+  expect(screen.getByText(/Hold it apart/)).toBeInTheDocument()
+  tap(screen.getByRole('button', { name: 'Hold it for the lead' }))
+  expect(screen.getByRole('alert')).toHaveTextContent('Which lot is it?')
+})
