@@ -55,7 +55,7 @@ test('off the heat every place says what comes of it; an unrated tub is refused;
   await expect(slab(page)).toContainText('Where does it cool?')
   await expect(slab(page).getByRole('button', { name: /^Ice bath \+ stir/ })).toContainText(/21° in about \d+ min/)
   await expect(slab(page).getByRole('button', { name: /^Fan refrigerator/ })).toContainText(/too slow: \d h/)
-  await expect(slab(page)).toContainText('depth decides')
+  await expect(slab(page)).toContainText('is too slow in the refrigerator')
   await tap(page, 'Pour or split')
   const sheet = page.getByRole('dialog')
   await expect(sheet.getByRole('button', { name: /^Cold tub/ })).toBeDisabled()

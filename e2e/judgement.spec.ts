@@ -97,7 +97,7 @@ test('a decision follows the force of what is missed or not proven, and is signe
   await matters.getByRole('button', { name: 'Decide' }).click()
   await page.getByRole('button', { name: 'Release' }).click()
   await expect(page.getByText('A limit of law is missed: it cannot be released.')).toBeVisible()
-  await page.getByRole('button', { name: 'Not now' }).click()
+  await page.getByRole('button', { name: /^(Not now|Done)$/ }).click()
 
   await bench(page, 'Rye-malt custard')
   await expect(check(page, 'cool-first')).toHaveAttribute('data-standing', 'unproven')
@@ -135,7 +135,7 @@ test('a reading entered late proves nothing until the lead lets it count', async
   await expect(page.getByText('Entered late: it proves nothing until the lead')).toBeVisible()
   await page.getByRole('button', { name: 'Readings' }).click()
   await expect(page.locator('.bench-readings li', { hasText: '30.0°C' })).toContainText('recorded')
-  await page.getByRole('button', { name: 'Not now' }).click()
+  await page.getByRole('button', { name: /^(Not now|Done)$/ }).click()
   await page.goto(kitchen.url)
   await page.getByRole('button', { name: /^Decide/ }).click()
   const row = page.getByRole('listitem').filter({ hasText: 'Sea-buckthorn' })
@@ -179,7 +179,7 @@ test('a surface closes no check, a cue moves none, and the wrong unit is asked a
   // Changes of the unit shown leave the entry as it was typed.
   await page.getByRole('button', { name: 'Readings' }).click()
   await expect(page.locator('.bench-readings')).toContainText('165.0°F')
-  await page.getByRole('button', { name: 'Not now' }).click()
+  await page.getByRole('button', { name: /^(Not now|Done)$/ }).click()
   for (let i = 0; i < 3; i++) await inMenu(page, /^Show °/)
   await page.getByRole('button', { name: 'Readings' }).click()
   await expect(page.locator('.bench-readings')).toContainText('165.0°F')

@@ -22,6 +22,8 @@ async function screenshots() {
   await page.getByRole('button', { name: 'Mina Osk' }).click()
   for (const key of [...'1182', 'Enter']) await page.keyboard.press(key)
   await page.getByText('logging as').waitFor()
+  // The offer of the tour stands there once.
+  await page.getByRole('button', { name: 'Not now' }).click()
   await shoot('line')
   const bench = async (dish) => {
     await page.goto(ADDRESS)
@@ -101,9 +103,11 @@ async function screenshots() {
   await shoot('decide')
   await page.goto(`${ADDRESS}/start`)
   await shoot('start-batch')
+  await page.goto(`${ADDRESS}/more`)
   await page.getByRole('button', { name: 'Night' }).click()
   await page.goto(ADDRESS)
   await shoot('line-night')
+  await page.goto(`${ADDRESS}/more`)
   await page.getByRole('button', { name: 'Day', exact: true }).click()
   await page.setViewportSize({ width: 390, height: 844 })
   await shoot('line-phone')

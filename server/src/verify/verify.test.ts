@@ -182,7 +182,6 @@ describe('verify finds', () => {
   })
 
   it('an entry that was put in around the rules, however well it is formed', async () => {
-    const stranger = kitchen.reading(uuid(), 71)
     const put = async (em: EntityManager) => {
       const [{ canon }] = (await em.execute<{ canon: string }[]>(
         'select canon from entry order by seq desc limit 1',
@@ -190,6 +189,8 @@ describe('verify finds', () => {
       const { seal: last } = JSON.parse(canon) as { seal: Seal }
       const [head] = await em.execute<{ seq: string; hash: string }[]>('select seq, hash from chain_head')
       const stamp = stampOf(last)
+      // Made when it says it was recorded, however slowly this machine came to it.
+      const stranger = kitchen.reading(uuid(), 71, { at: last.recordedAt, madeAt: last.recordedAt })
       const made = seal(stranger, { seq: Number(head!.seq), hash: head!.hash }, stamp, sha256)
       await em.execute('select append_entries(?, array[?])', [kitchen.kitchenId, made.canon])
     }

@@ -7,6 +7,7 @@ import { Key } from '../kit/Key'
 import { Sheet } from '../kit/Sheet'
 import { FieldRow } from '../kit/FieldRow'
 import styles from './addSheet.module.css'
+import { useEnteredHere } from '../app/useEnteredHere'
 
 interface Props {
   batch: BatchState
@@ -23,6 +24,7 @@ const BUFFERS = [4.01, 7]
 /** pH of the finished, cooled product from a checked meter, and what the code's table says of it. */
 export function AciditySheet({ batch, findings, open, onClose, reader, mayWrite }: Props) {
   const enter = useEnter()
+  const entered = useEnteredHere()
   const [typed, setTyped] = useState<Record<Field, string>>({
     ph: '',
     tolerance: '0.05',
@@ -50,7 +52,7 @@ export function AciditySheet({ batch, findings, open, onClose, reader, mayWrite 
     enter('acidity-measured', batch.id, measure)
   }
   return (
-    <Sheet open={open} onClose={onClose} title="Does it need temperature control?">
+    <Sheet saved={entered} open={open} onClose={onClose} title="Does it need temperature control?">
       <div className={styles.addSheet}>
         <section aria-label="Measured">
           <FieldRow>

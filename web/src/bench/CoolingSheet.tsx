@@ -7,6 +7,7 @@ import { Sheet } from '../kit/Sheet'
 import type { BenchSheet } from './benchSheet'
 import { NameKeys } from '../kit/NameKeys'
 import styles from './coolingSheet.module.css'
+import { useEnteredHere } from '../app/useEnteredHere'
 
 const COVERS: [Cover, string][] = [
   ['open', 'cools fastest, and a skin forms'],
@@ -23,6 +24,7 @@ interface Props {
 /** How it stands to cool: where, under what, in how many pans. Each change begins another stretch of the forecast. */
 export function CoolingSheet({ batch, onClose, onSheet }: Props) {
   const enter = useEnter()
+  const entered = useEnteredHere()
   const line = useLine()
   const now = timelineOf(batch).setting
   const covered = batch.facts.covered.some(({ void: gone }) => !gone)
@@ -37,7 +39,7 @@ export function CoolingSheet({ batch, onClose, onSheet }: Props) {
     onClose()
   }
   return (
-    <Sheet open onClose={onClose} title="How does it cool?">
+    <Sheet saved={entered} open onClose={onClose} title="How does it cool?">
       <div className={styles.coolingSheet}>
         <section>
           <h3>Where it stands</h3>

@@ -1,6 +1,6 @@
 import { useEffect, useRef } from 'react'
 import { isGate, type Finding, type Guide, type GuideStep } from '@logged-thermal/core'
-import { checkTitle, clock, gateName, stepName, type Reader } from '@logged-thermal/wording'
+import { checkTitle, clock, gateName, standingWord, stepName, type Reader } from '@logged-thermal/wording'
 import { Glyph } from '../parts/Glyph'
 import { RowKey } from '../kit/RowKey'
 import styles from './guide.module.css'
@@ -50,6 +50,7 @@ export function StepRail({ guide, findings, reader, onStep }: Props) {
               {finding && (
                 <small>
                   {finding.deadline !== null ? checkTitle(finding, reader) : gateName(finding.check, reader)}
+                  <span className="visually-hidden">, {standingWord[finding.standing]}</span>
                 </small>
               )}
             </RowKey>

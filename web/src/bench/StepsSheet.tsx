@@ -21,6 +21,7 @@ import { DegreeBoard } from '../board/DegreeBoard'
 import { useInstructions } from '../app/instructions'
 import { clsx } from 'clsx'
 import styles from './guide.module.css'
+import { useEnteredHere } from '../app/useEnteredHere'
 
 const MOMENTS: Churning['moment'][] = ['going in', 'start', 'end', 'draw']
 const EDGE_WORD: Record<Edge, string> = { started: 'Begin', combined: 'All in', done: 'Done', skipped: 'Leave out' }
@@ -39,6 +40,7 @@ interface Props {
 /** The steps of a batch as its method says them: begun, done, done otherwise; churning moments, and when it is hard. */
 export function StepsSheet({ batch, guide, open, onClose, onMark, reader, scale, mayWrite }: Props) {
   const enter = useEnter()
+  const entered = useEnteredHere()
   const told = useInstructions(batch)
   const [churning, setChurning] = useState<{ step: string; moment: Churning['moment'] } | null>(null)
   if (churning) {
@@ -61,7 +63,7 @@ export function StepsSheet({ batch, guide, open, onClose, onMark, reader, scale,
     )
   }
   return (
-    <Sheet open={open} onClose={onClose} title={`Steps of ${batch.method.name}`}>
+    <Sheet saved={entered} open={open} onClose={onClose} title={`Steps of ${batch.method.name}`}>
       <ol className={styles.batchSteps}>
         {guide.steps.map((step, i) => (
           <StepItem

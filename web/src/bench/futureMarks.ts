@@ -2,11 +2,13 @@ import { clock, type Reader } from '@logged-thermal/wording'
 import type { FanPoint } from '@logged-thermal/core'
 import type { Futures } from './futures'
 import { font, GLASS, label, line } from '../parts/pen'
+import { day } from '../kit/tokens'
+import { colourOf } from '../parts/temperatureScale'
 
-const FLARE = '#FF3D8B'
-const FLARE_TEXT = '#FF9CC4'
-const ICE = '#80BFE0'
-const ICE_TEXT = '#BDDEEA'
+const FLARE = day.flare2
+const FLARE_TEXT = day['flare-text']
+const ICE = colourOf(5)
+const ICE_TEXT = colourOf(12)
 
 /** Less than this beside now has no room for words, px. */
 const ROOM = 260

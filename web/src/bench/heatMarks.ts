@@ -5,7 +5,7 @@ import { colourOf } from '../parts/temperatureScale'
 import { font, GLASS, hatch, label, line } from '../parts/pen'
 import type { Marks } from './marks'
 
-const FORECAST = '#F4AB4B'
+const FORECAST = colourOf(48)
 /** A forecast that spreads further than this shows it, ms. */
 const SPREAD_MS = 15_000
 

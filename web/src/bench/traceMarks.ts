@@ -5,7 +5,7 @@ import { clock, clockWithSeconds, degrees, type Reader } from '@logged-thermal/w
 import { colourOf } from '../parts/temperatureScale'
 import { paintFutures } from './futureMarks'
 import { paintHeat } from './heatMarks'
-import { DARK, font, GLASS, hatch, label, line } from '../parts/pen'
+import { DARK, font, GLASS, hatch, label, line, GRID, QUIET } from '../parts/pen'
 
 /** Paints axes, readings, limits and what is being explained over a chart's fill. */
 export function paintMarks(chart: Chart, marks: Marks): void {
@@ -21,11 +21,11 @@ export function paintMarks(chart: Chart, marks: Marks): void {
   font(ctx, 16, 600)
   let labelled = Infinity
   for (const celsius of scale.ticksY) {
-    line(ctx, left, y(celsius), right, y(celsius), '#3A3143', 1)
+    line(ctx, left, y(celsius), right, y(celsius), GRID, 1)
     // A low pane has no room for every figure: the limits come before the zero.
     if (Math.abs(labelled - y(celsius)) < 16 || (celsius === 0 && chartArea.height < 110)) continue
     labelled = y(celsius)
-    label(ctx, degrees(celsius, reader).replace(/\.0°$/, '°'), left - 12, y(celsius) + 6, 'right', '#CFC6D6')
+    label(ctx, degrees(celsius, reader).replace(/\.0°$/, '°'), left - 12, y(celsius) + 6, 'right', QUIET)
   }
   let taken = -Infinity
   for (const at of scale.ticksX) {
@@ -34,7 +34,7 @@ export function paintMarks(chart: Chart, marks: Marks): void {
     const half = ctx.measureText(text).width / 2
     if (centre - half < taken + 8) continue
     taken = centre + half
-    label(ctx, text, centre, bottom + 20, 'center', '#CFC6D6')
+    label(ctx, text, centre, bottom + 20, 'center', QUIET)
   }
   ctx.save()
   ctx.beginPath()

@@ -2,7 +2,9 @@ import { Chart, LinearScale, LineController, LineElement, PointElement, type Cha
 import { Line } from 'react-chartjs-2'
 import { isTooLate, type CoolingStage, type TrialResult } from '@logged-thermal/core'
 import { limitDegreesOf, span, type Reader } from '@logged-thermal/wording'
-import { font, GLASS, label, line } from '../parts/pen'
+import { day } from '../kit/tokens'
+import { font, GLASS, GRID, label, line, QUIET } from '../parts/pen'
+import { colourOf } from '../parts/temperatureScale'
 import styles from './cooldown.module.css'
 
 Chart.register(LinearScale, LineController, LineElement, PointElement)
@@ -16,9 +18,9 @@ interface Props {
 }
 
 const y = (celsius: number) => Math.log(Math.max(-6, celsius) + 8)
-const OTHER = '#B9ACC1'
-const CHOSEN = '#80BFE0'
-const MISSES = '#FF3D8B'
+const OTHER = QUIET
+const CHOSEN = colourOf(5)
+const MISSES = day.flare2
 
 /** Every way to cool on one pane, from the start of the clock on, with the gates it has to pass. */
 export function CurvesChart({ results, names, chosen, stages, reader }: Props) {
@@ -75,8 +77,8 @@ function paint(chart: Chart, { results, names, chosen, stages, reader, end }: Pr
   font(ctx, 16, 600)
   const levels = [...new Set([...stages.flatMap(({ from, to, clock }) => (clock === 'event' ? [to] : [from, to])), 0])]
   for (const celsius of levels) {
-    line(ctx, left, py(celsius), right, py(celsius), '#3A3143', 1)
-    label(ctx, limitDegreesOf(celsius, reader), left - 12, py(celsius) + 6, 'right', '#CFC6D6')
+    line(ctx, left, py(celsius), right, py(celsius), GRID, 1)
+    label(ctx, limitDegreesOf(celsius, reader), left - 12, py(celsius) + 6, 'right', QUIET)
   }
   for (let hour = 0; hour * 60 <= end; hour++)
     label(
@@ -85,7 +87,7 @@ function paint(chart: Chart, { results, names, chosen, stages, reader, end }: Pr
       Math.max(left + 30, px(hour * 60)),
       bottom + 22,
       'center',
-      '#CFC6D6',
+      QUIET,
     )
   let before = 0
   for (const { to, withinMinutes, clock } of stages) {
@@ -125,7 +127,7 @@ function namesOf(
       const [x, at] = [px(minutes) + 6, py(celsius) - 8]
       if (x + width > right || at > bottom - 6) break
       if (taken.some(([tx, ty]) => Math.abs(tx - x) < width + 20 && Math.abs(ty - at) < 20)) continue
-      label(ctx, names[i] ?? '', x, at, 'left', i === chosen ? GLASS : '#CFC6D6')
+      label(ctx, names[i] ?? '', x, at, 'left', i === chosen ? GLASS : QUIET)
       taken.push([x, at])
       break
     }

@@ -19,6 +19,7 @@ import { KeyRow } from '../kit/KeyRow'
 import { Stepper } from '../kit/Stepper'
 import { Sheet } from '../kit/Sheet'
 import styles from './cooldown.module.css'
+import { useEnteredHere } from '../app/useEnteredHere'
 
 interface Props {
   vessels: readonly VesselState[]
@@ -29,8 +30,9 @@ interface Props {
 
 /** The kitchen's vessels with their inside dimensions and ratings, and its cold units with their power. */
 export function VesselsSheet({ vessels, units, mayWrite, onClose }: Props) {
+  const entered = useEnteredHere()
   return (
-    <Sheet open onClose={onClose} title="Vessels and units">
+    <Sheet saved={entered} open onClose={onClose} title="Vessels and units">
       <div className={styles.register}>
         <section>
           <h3>Vessels</h3>

@@ -45,7 +45,11 @@ export function Matters({ judged, now }: { judged: readonly JudgedBatch[]; now: 
                 <LateEntries batch={batch} />
               </div>
               <Badge standing={standing} />
-              <Key look="primary" onClick={() => setDeciding(batch.id)}>
+              <Key
+                look="primary"
+                aria-label={`Decide: ${batch.method.name} ${batch.code}`}
+                onClick={() => setDeciding(batch.id)}
+              >
                 Decide
               </Key>
             </li>

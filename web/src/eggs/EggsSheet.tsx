@@ -24,6 +24,7 @@ import { PourLot } from './PourLot'
 import { ReceiveForm } from '../store/ReceiveForm'
 import { SettleLeftOver } from './SettleLeftOver'
 import styles from './eggs.module.css'
+import { useEnteredHere } from '../app/useEnteredHere'
 
 interface Props {
   batch: BatchState
@@ -37,6 +38,7 @@ interface Props {
 
 /** The eggs of a batch: which lot, how many good and rejected, what of them is left. */
 export function EggsSheet({ batch, open, onClose, onKept, mayWrite, reader }: Props) {
+  const entered = useEnteredHere()
   const line = useLine()
   const now = useNow(60_000)
   const steps = stepsWithEggs(batch)
@@ -55,7 +57,7 @@ export function EggsSheet({ batch, open, onClose, onKept, mayWrite, reader }: Pr
     (item) => item.what === 'by-product' && !isGone(item) && parts.some((part) => part === eggOf(item)),
   )
   return (
-    <Sheet open={open} onClose={onClose} title={`Eggs of ${batch.method.name}`}>
+    <Sheet saved={entered} open={open} onClose={onClose} title={`Eggs of ${batch.method.name}`}>
       <div className={styles.eggs}>
         <section aria-label="Take eggs">
           {steps.length > 1 && (

@@ -117,7 +117,7 @@ const Row = memo(function Row({
       data-batch={batch.code}
     >
       <Name one={one} reader={reader} brief={size === 'quiet'} />
-      <Link className={styles.lane} to={`/bench/${batch.id}`} style={{ height }} tabIndex={-1}>
+      <Link className={styles.lane} to={`/bench/${batch.id}`} style={{ minHeight: height }} tabIndex={-1}>
         <HeatRibbon
           batch={batch}
           findings={findings}
@@ -183,6 +183,9 @@ function Asks({ one: { batch, asks, standing, findings }, reader }: { one: Judge
           <small>{words.unit}</small>
         </span>
       )}
+      <span className="visually-hidden">
+        , {batch.method.name} {batch.code}
+      </span>
     </>
   )
   if (asks.kind === 'rescue' && pressing) {

@@ -291,7 +291,15 @@ function ClashChip({ gate, x, reader }: { gate: RibbonGate; x: number; reader: R
   return (
     <g>
       <rect x={x - 25} y="2" width="50" height="25" rx="5" fill="var(--flare2)" />
-      <text x={x} y="21" textAnchor="middle" fontFamily="var(--text)" fontWeight="700" fontSize="19" fill="#211825">
+      <text
+        x={x}
+        y="21"
+        textAnchor="middle"
+        fontFamily="var(--text)"
+        fontWeight="700"
+        fontSize="19"
+        fill="var(--glass)"
+      >
         {text}
       </text>
     </g>

@@ -1,6 +1,10 @@
-/** How everything on a trace is drawn: light on dark glass. */
-export const GLASS = '#F8FBF7'
-export const DARK = '#221B29'
+import { day } from '../kit/tokens'
+
+/** How everything on a trace is drawn: light on dark glass, the same by day and by night. */
+export const GLASS = day['on-glass']
+export const QUIET = day['on-glass2']
+export const GRID = day.glass2
+export const DARK = day.glass
 
 /** Nobody read here: 45 degree lines in the colour last read. */
 export function hatch(

@@ -23,10 +23,20 @@ export function App() {
   const night = useAppSelector(({ tablet }) => tablet.theme === 'night')
   return (
     <KitProvider night={night}>
-      <Opened />
+      {Gallery && location.pathname === '/kit' ? (
+        <Suspense>
+          <Gallery />
+        </Suspense>
+      ) : (
+        <Opened />
+      )}
     </KitProvider>
   )
 }
+
+const Gallery = import.meta.env.DEV
+  ? lazy(() => import('../kit/Gallery').then(({ Gallery: component }) => ({ default: component })))
+  : null
 
 /** The login until this tablet belongs to a kitchen; then its views. A locked tablet still shows the Line. */
 function Opened() {

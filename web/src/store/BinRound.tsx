@@ -134,6 +134,7 @@ function BinList({
             </span>
             <Key
               look={quiet ? 'outlined' : 'primary'}
+              aria-label={`Bin it: ${one.item.name} ${one.item.code}`}
               disabled={!open}
               onClick={() => enter('item-discarded', one.item.id, discardOf(one, itemLeft(one.item)))}
             >

@@ -203,7 +203,7 @@ const Row = memo(function Row({ one, reader, units, limits, width }: RowProps) {
       ? barSentence(bar)
       : standing.why && standing.why !== 'its day'
         ? itemSentence(item, standing, reader)
-        : `${setBy(standing)} sets it`
+        : setBy(standing)
   const urgent = standing.asks === 'discard'
   const calm = ['keep', 'frozen', 'use first', 'use today', 'not ready'].includes(standing.asks)
   return (

@@ -25,7 +25,12 @@ export function ItemKeys({ one, onMore }: { one: StoredItem; onMore: () => void 
   }
   return (
     <>
-      <Key look={standing.asks === 'discard' ? 'quiet' : 'plain'} disabled={!open} onClick={act}>
+      <Key
+        look={standing.asks === 'discard' ? 'quiet' : 'plain'}
+        aria-label={`${first} ${item.name} ${item.code}`}
+        disabled={!open}
+        onClick={act}
+      >
         {first}
       </Key>
       <Key look="outlined" aria-label={`More about ${item.name} ${item.code}`} onClick={onMore}>

@@ -21,6 +21,7 @@ import { NumberPad } from '../kit/NumberPad'
 import { Sheet } from '../kit/Sheet'
 import { limitsOfLine } from './useStore'
 import styles from './putAway.module.css'
+import { useEnteredHere } from '../app/useEnteredHere'
 
 const UNITS: MeasureUnit[] = ['portion', 'g', 'ml', 'piece']
 const UNIT_WORD: Record<MeasureUnit, string> = { portion: 'Portions', g: 'Grams', ml: 'Millilitres', piece: 'Pieces' }
@@ -28,6 +29,7 @@ const UNIT_WORD: Record<MeasureUnit, string> = { portion: 'Portions', g: 'Grams'
 /** Some of a batch becomes an item: how much, where. Its dates, allergens and code follow. */
 export function PutAwaySheet({ batch, now, onClose }: { batch: BatchState; now: number; onClose: () => void }) {
   const enter = useEnter()
+  const entered = useEnteredHere()
   const navigate = useNavigate()
   const line = useLine()
   const { reader, open } = useHand(line)
@@ -71,7 +73,7 @@ export function PutAwaySheet({ batch, now, onClose }: { batch: BatchState; now: 
   const whole = Math.round((method.portions ?? 0) * batch.factor)
   const [wall] = wallsOf(preview.dating, null, [], reader.zone)
   return (
-    <Sheet open onClose={onClose} title={`Put ${batch.method.name} ${batch.code} away`}>
+    <Sheet saved={entered} open onClose={onClose} title={`Put ${batch.method.name} ${batch.code} away`}>
       <div className={styles.putAway}>
         <section>
           <ChoiceKeys

@@ -56,7 +56,10 @@ interface Asked {
 }
 
 /** A tablet with an open shift that shows a view of a kitchen at an instant. The server is away: nothing is asked of it. */
-export async function onTablet(view: ReactNode, { story, now, path = '/', route = '*', by = COOK }: Asked) {
+export async function onTablet(
+  view: ReactNode,
+  { story, now, path = '/', route = '*', by = COOK }: Asked,
+): Promise<{ store: Store }> {
   jest.useFakeTimers({ now: at(now), doNotFake: ['queueMicrotask', 'setImmediate', 'nextTick'] })
   const store: Store = makeStore()
   await act(async () => {
@@ -65,7 +68,7 @@ export async function onTablet(view: ReactNode, { story, now, path = '/', route 
     await store.dispatch(api.util.upsertQueryData('learned', undefined, { learned: {} }))
     await store.dispatch(api.util.upsertQueryData('line', undefined, lineOf(story)))
   })
-  const shown = render(
+  render(
     <Provider store={store}>
       <KitProvider night={false}>
         <MemoryRouter initialEntries={[path]}>
@@ -78,5 +81,5 @@ export async function onTablet(view: ReactNode, { story, now, path = '/', route 
     </Provider>,
   )
   await act(() => Promise.resolve())
-  return { ...shown, store }
+  return { store }
 }

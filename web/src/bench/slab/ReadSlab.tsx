@@ -13,7 +13,7 @@ export function ReadSlab(props: SlabProps & { markKey: ReactNode }) {
   const words = asksWords(asks, now, reader)!
   return (
     <section className={styles.slab} aria-label="Do this now">
-      <p className={styles.do}>
+      <p className={styles.do} aria-live="polite">
         {words.action}. {checkTitle(asks.finding, reader)}
       </p>
       {words.number !== '0' && (

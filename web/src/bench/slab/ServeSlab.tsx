@@ -14,7 +14,9 @@ export function ServeSlab({ one: { batch }, now, reader, open, by }: SlabProps &
   const left = Math.max(0, by - now)
   return (
     <section className={styles.slab} aria-label="Do this now">
-      <p className={styles.do}>Serve it by {clock(by, reader)}</p>
+      <p className={styles.do} aria-live="polite">
+        Serve it by {clock(by, reader)}
+      </p>
       <p className={styles.count}>
         {Math.ceil(left / 60_000)}
         <small>min left</small>

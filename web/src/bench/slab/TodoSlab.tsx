@@ -54,7 +54,9 @@ export function TodoSlab(props: SlabProps & { todo: Todo }) {
       className={clsx(styles.slab, phase.cooking && phase.of === 'mixture' && styles.onHeat)}
       aria-label="Do this now"
     >
-      <p className={styles.do}>{title}</p>
+      <p className={styles.do} aria-live="polite">
+        {title}
+      </p>
       {count && (
         <p className={styles.count}>
           {count[0]}

@@ -33,7 +33,9 @@ export function WindowSlab(props: SlabProps & { markKey: ReactNode }) {
   const target = targetSentence(useInstructions(batch)[props.guide.now?.key ?? '']?.target ?? null, reader)
   return (
     <section className={clsx(styles.slab, styles.onHeat, said.off && styles.offNow)} aria-label="Do this now">
-      <p className={styles.do}>{said.title}</p>
+      <p className={styles.do} aria-live="polite">
+        {said.title}
+      </p>
       {said.count && (
         <p className={styles.count}>
           {said.about && <span className={styles.about}>about</span>}
