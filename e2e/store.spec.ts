@@ -55,7 +55,7 @@ test('a round reads every unit with two taps each; the warm one is cold again, a
   await page.goto(`${kitchen.url}/store`)
   const jelly = row(page, 'Rhubarb jelly layer')
   await expect(jelly).toContainText('Into the cold')
-  await page.getByRole('link', { name: 'Round', exact: true }).click()
+  await page.getByRole('link', { name: 'Temperature round', exact: true }).click()
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Walk-in 1 is next')
   expect(await tapReading(page, 13.2)).toBe(2)
   await expect(page.locator('[data-unit="Walk-in 1"]')).toContainText('over: read an item inside')

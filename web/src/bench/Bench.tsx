@@ -130,9 +130,14 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
   const [half, setHalf] = useState(false)
   const means = useMeans(useLine())
   const futures = futuresOf(batch, one.forecast, one.asks, means, now)
+  /** It comes off the heat with that while its floor is open. A validated bake goes by the oven and the clock. */
+  const endsHeat = (step: string) => {
+    const floor = floorOf(findings)
+    return phase.next?.step === step && floor?.standing === 'open' && floor.check.bake === undefined
+  }
   const mark = (step: string, edge: Edge, reason: string | null = null) => {
     if (reason === null && outOfOrder(batch, step, edge)) setSheet({ mark: { step, edge } })
-    else if (edge === 'done' && onHeat && floorOf(findings)?.standing === 'open') setSheet({ off: { step } })
+    else if (edge === 'done' && endsHeat(step)) setSheet({ off: { step } })
     else enter('step-marked', batch.id, { step, edge, reason })
   }
   const made = useAppSelector(({ justMade }) => justMade)
