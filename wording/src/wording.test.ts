@@ -1,5 +1,5 @@
 import { checksFor, limitSetOf, newMethod, ruleSets, type Method } from '@logged-thermal/core'
-import { clock, dayName, degrees, largeSpan, limitDegrees, limitDegreesOf, span } from './figures'
+import { clock, dayName, degrees, hoursWritten, largeSpan, limitDegrees, limitDegreesOf, span } from './figures'
 import { limitTitle, sourceLine } from './limitWords'
 import { refusalSentence } from './refusalSentence'
 
@@ -93,5 +93,32 @@ describe('sentences', () => {
       "That time is 4 min ahead of the kitchen's clock, and so is this tablet's clock. Was it just now?",
     )
     for (const sentence of refusals) expect(sentence).not.toMatch(/safe|oops|!/i)
+  })
+})
+
+describe('a clock time', () => {
+  const at = Date.UTC(2027, 2, 6, 14, 44, 20)
+  const on = (today: string | null, hours: 12 | 24 = 24) => clock(at, { ...celsius, today, hours })
+
+  it('carries its day where that is not today, and its date where it is not of this week', () => {
+    expect(['2027-03-06', '2027-03-05', '2027-03-12', '2027-03-13', null].map((day) => on(day))).toEqual([
+      '14:44',
+      'Sat 14:44',
+      'Sat 14:44',
+      '6 Mar 14:44',
+      '14:44',
+    ])
+  })
+
+  it('is written as the kitchen writes it', () => {
+    expect(on('2027-03-06', 12)).toBe('2:44 pm')
+    expect(on('2027-03-05', 12)).toBe('Sat 2:44 pm')
+    const reader = { ...celsius, hours: 12 as const }
+    expect(['00:05', '11:59', '12:00', '23:05:09'].map((time) => hoursWritten(time, reader))).toEqual([
+      '12:05 am',
+      '11:59 am',
+      '12:00 pm',
+      '11:05:09 pm',
+    ])
   })
 })
