@@ -154,7 +154,7 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
       }
       keys={
         <>
-          <span className={styles.code}>
+          <span className={styles.standing}>
             <Badge standing={standing} />
           </span>
           <span className={clsx('muted', styles.code)}>
