@@ -13,9 +13,7 @@ import {
   type Level,
   type TemperatureScale,
 } from '@logged-thermal/core'
-
-/** Languages that there are words in, BCP 47. */
-export type Locale = 'en-GB'
+import { writtenLike, type Locale } from './catalogue/locale'
 
 /** How a person reads: in which temperature scale, by which wall clock, in which language. Every sentence is made for one. */
 export interface Reader {
@@ -107,7 +105,7 @@ export function shortDate(day: Day, { locale }: Reader): string {
 function onCalendar(day: Day, locale: Locale, shown: Intl.DateTimeFormatOptions): string {
   const asked = `${locale} ${Object.keys(shown).join()}`
   let format = formats.get(asked)
-  if (!format) formats.set(asked, (format = new Intl.DateTimeFormat(locale, { ...shown, timeZone: 'UTC' })))
+  if (!format) formats.set(asked, (format = new Intl.DateTimeFormat(writtenLike(locale), { ...shown, timeZone: 'UTC' })))
   return format.format(new Date(`${day}T12:00:00Z`))
 }
 

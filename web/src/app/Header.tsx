@@ -1,7 +1,7 @@
 import { useState, type ReactNode } from 'react'
 import { Link, useLocation, useNavigate } from 'react-router'
 import { isPressing } from '@logged-thermal/core'
-import { actionWord, clock, shell, span } from '@logged-thermal/wording'
+import { actionWord, clock, shellMessages, span } from '@logged-thermal/wording'
 import { Key } from '../kit/Key'
 import { HelpKey } from './Help'
 import { useHand, useJudged, useLine } from './kitchen'
@@ -11,8 +11,11 @@ import { places, type PlaceKey } from './places'
 import { SearchKey } from './Search'
 import { isUnsent } from './sender'
 import { useAppSelector } from './store'
-import { useSay } from './useSay'
 import styles from './header.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(shellMessages)
+
 
 interface Props {
   place: PlaceKey
@@ -43,7 +46,6 @@ export function Header({ place, keys, seconds, children }: Props) {
 
 /** From what lies under another view, back to that. */
 function Back({ place }: { place: PlaceKey }) {
-  const say = useSay(shell)
   const { under } = places[place]
   if (!under) return null
   const { path, name } = places[under]
@@ -58,7 +60,6 @@ function Back({ place }: { place: PlaceKey }) {
 
 /** Who logs here. Tapped: another name, and what belongs to the person and the tablet. */
 function Person() {
-  const say = useSay(shell)
   const { person, open } = useHand(useLine())
   const navigate = useNavigate()
   const [choosing, setChoosing] = useState(false)

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { help, TERMS } from '@logged-thermal/wording'
+import { helpMessages, TERMS } from '@logged-thermal/wording'
 import { Key } from '../kit/Key'
 import { KeyRow } from '../kit/KeyRow'
 import { Sheet } from '../kit/Sheet'
@@ -8,12 +8,14 @@ import { places, type PlaceKey } from './places'
 import { Shortcuts } from './Shortcuts'
 import { useAppDispatch } from './store'
 import { tablet } from './tablet'
-import { useSay } from './useSay'
 import styles from './help.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(helpMessages)
+
 
 /** Opens the help of the view. */
 export function HelpKey() {
-  const say = useSay(help)
   const dispatch = useAppDispatch()
   return (
     <Key look="quiet" aria-label={say('help')} onClick={() => dispatch(overlay.actions.opened('help'))}>
@@ -24,7 +26,6 @@ export function HelpKey() {
 
 /** What the view is for and what to do next, the trade's words on tap, and the keys of a keyboard. */
 export function HelpSheet({ place, onClose }: { place: PlaceKey; onClose: () => void }) {
-  const say = useSay(help)
   const dispatch = useAppDispatch()
   return (
     <Sheet open onClose={onClose} saved title={say('helpOn', { place: places[place].name })}>
@@ -47,7 +48,6 @@ export function HelpSheet({ place, onClose }: { place: PlaceKey; onClose: () => 
 
 /** Each word a key; tapped, it is explained below. */
 function Terms() {
-  const say = useSay(help)
   const [term, setTerm] = useState<(typeof TERMS)[number] | null>(null)
   return (
     <section aria-label={say('words')}>

@@ -1,5 +1,5 @@
 import { useNavigate } from 'react-router'
-import { shell } from '@logged-thermal/wording'
+import { shellMessages } from '@logged-thermal/wording'
 import { Key } from '../kit/Key'
 import { KeyRow } from '../kit/KeyRow'
 import { NameKeys } from '../kit/NameKeys'
@@ -9,14 +9,16 @@ import { useHand, useLine } from './kitchen'
 import { useAppDispatch } from './store'
 import { tablet } from './tablet'
 import { TabletKeys } from './TabletKeys'
-import { useSay } from './useSay'
+import { speaks } from '../kit/language'
+
+const say = speaks(shellMessages)
+
 
 /** To log, a name is enough. Beside the names: what belongs to the person and to the tablet in hand. */
 export function PersonMenu({ open, onClose }: { open: boolean; onClose: () => void }) {
   const line = useLine()
   const dispatch = useAppDispatch()
   const navigate = useNavigate()
-  const say = useSay(shell)
   const { person } = useHand(line)
   const [lock] = useLockShiftMutation()
   return (

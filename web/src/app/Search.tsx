@@ -1,6 +1,6 @@
 import { useDeferredValue, useMemo, useState } from 'react'
 import { useNavigate } from 'react-router'
-import { shell } from '@logged-thermal/wording'
+import { shellMessages } from '@logged-thermal/wording'
 import { Field } from '../kit/Field'
 import { Key } from '../kit/Key'
 import { RowKey } from '../kit/RowKey'
@@ -10,8 +10,11 @@ import { useLine } from './kitchen'
 import { foundIn, type Found } from './searching'
 import { overlay } from './overlay'
 import { useAppDispatch } from './store'
-import { useSay } from './useSay'
 import styles from './search.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(shellMessages)
+
 
 /** Opens the search. */
 export function SearchKey({
@@ -21,7 +24,6 @@ export function SearchKey({
   look?: 'quiet' | 'outlined'
   className?: string | undefined
 }) {
-  const say = useSay(shell)
   const dispatch = useAppDispatch()
   return (
     <Key look={look} className={className} onClick={() => dispatch(overlay.actions.opened('search'))}>
@@ -32,7 +34,6 @@ export function SearchKey({
 
 /** Finds anything by a part of its name or by the code on its label. */
 export function SearchSheet({ onClose }: { onClose: () => void }) {
-  const say = useSay(shell)
   return (
     <Sheet open onClose={onClose} title={say('find')}>
       <Finding onClose={onClose} />
@@ -43,7 +44,6 @@ export function SearchSheet({ onClose }: { onClose: () => void }) {
 const GROUPS = ['batch', 'item', 'lot', 'method', 'person', 'gone'] as const
 
 function Finding({ onClose }: { onClose: () => void }) {
-  const say = useSay(shell)
   const line = useLine()
   const navigate = useNavigate()
   const [text, setText] = useState('')

@@ -1,6 +1,9 @@
-import { help } from '@logged-thermal/wording'
-import { useSay } from './useSay'
+import { helpMessages } from '@logged-thermal/wording'
 import styles from './help.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(helpMessages)
+
 
 const KEYS = [
   ['/', 'keyFind'],
@@ -13,7 +16,6 @@ const KEYS = [
 
 /** What a keyboard does, where there is one. */
 export function Shortcuts() {
-  const say = useSay(help)
   return (
     <section aria-label={say('keyboard')}>
       <h3 className="title">{say('keyboard')}</h3>

@@ -1,14 +1,16 @@
-import { shell } from '@logged-thermal/wording'
+import { shellMessages } from '@logged-thermal/wording'
 import { Key } from '../kit/Key'
 import { useHand, useLine } from './kitchen'
 import { useAppDispatch, useAppSelector } from './store'
 import { tablet } from './tablet'
-import { useSay } from './useSay'
+import { speaks } from '../kit/language'
+
+const say = speaks(shellMessages)
+
 
 /** In which unit this person reads, and whether the screen is for day or night. */
 export function TabletKeys() {
   const dispatch = useAppDispatch()
-  const say = useSay(shell)
   const night = useAppSelector(({ tablet: { theme } }) => theme === 'night')
   const { person, reader } = useHand(useLine())
   const other = reader.scale === 'C' ? 'F' : 'C'

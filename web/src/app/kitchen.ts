@@ -22,6 +22,7 @@ import {
   type TemperatureScale,
 } from '@logged-thermal/core'
 import type { Reader } from '@logged-thermal/wording'
+import { language } from '../kit/language'
 import { useLearnedQuery, useShiftQuery } from './api'
 import { foldLine, type LineData, type PersonOnList } from './lineData'
 import { useAsOf } from './now'
@@ -160,7 +161,7 @@ export function useHand(line: LineData | null): Hand {
   const versions = line?.limits?.versions
   const hours = useAsOf((now) => limitsAt(versions ?? [], now)?.practice.clock ?? 24)
   const today = useAsOf((now) => dayOf(now, zone))
-  const reader = useMemo((): Reader => ({ scale, zone, locale: 'en-GB', hours, today }), [scale, zone, hours, today])
+  const reader = useMemo((): Reader => ({ scale, zone, locale: language, hours, today }), [scale, zone, hours, today])
   return {
     person,
     instrument: instrument === 'first' ? first : (line?.instruments.find(({ id }) => id === instrument.id) ?? null),

@@ -1,6 +1,6 @@
 import { lazy, Suspense } from 'react'
 import { Route, Routes } from 'react-router'
-import { shell } from '@logged-thermal/wording'
+import { shellMessages } from '@logged-thermal/wording'
 import { Login } from '../login/Login'
 import { LineView } from '../line/LineView'
 import { StartBatch } from '../start/StartBatch'
@@ -10,12 +10,15 @@ import { useLive } from '../app/live'
 import { useReload } from '../app/reload'
 import { KitProvider } from '../kit/KitProvider'
 import { Whole } from '../kit/Whole'
-import { useSay } from '../app/useSay'
 import { Shell } from './Shell'
 import { NotFound } from './NotFound'
 import { useSeenHead } from '../app/useSeenHead'
 import { useSender } from '../app/sender'
 import { useAppSelector } from '../app/store'
+import { speaks } from '../kit/language'
+
+const say = speaks(shellMessages)
+
 
 const Bench = lazy(() => import('../bench/Bench').then(({ Bench: component }) => ({ default: component })))
 
@@ -132,5 +135,5 @@ function Kitchen() {
 
 /** While the logbook, or a view, is on its way. */
 function Opening() {
-  return <Whole busy>{useSay(shell)('opening')}</Whole>
+  return <Whole busy>{say('opening')}</Whole>
 }

@@ -1,17 +1,19 @@
 import { Link } from 'react-router'
-import { shell } from '@logged-thermal/wording'
+import { shellMessages } from '@logged-thermal/wording'
 import { IN_MORE, places } from '../app/places'
 import { KeyRow } from '../kit/KeyRow'
 import { Shortcuts } from '../app/Shortcuts'
 import { SearchKey } from '../app/Search'
 import { TabletKeys } from '../app/TabletKeys'
-import { useSay } from '../app/useSay'
 import { View } from '../app/View'
 import styles from './more.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(shellMessages)
+
 
 /** Every place that is not in the bar. */
 export function More() {
-  const say = useSay(shell)
   return (
     <View
       place="more"

@@ -1,13 +1,15 @@
 import { useNavigate } from 'react-router'
-import { shell } from '@logged-thermal/wording'
-import { useSay } from '../app/useSay'
+import { shellMessages } from '@logged-thermal/wording'
 import { View } from '../app/View'
 import { Key } from '../kit/Key'
 import { Whole } from '../kit/Whole'
+import { speaks } from '../kit/language'
+
+const say = speaks(shellMessages)
+
 
 /** An address that leads nowhere. */
 export function NotFound() {
-  const say = useSay(shell)
   const navigate = useNavigate()
   return (
     <View place="missing" sentence={<strong>{say('missingTitle')}</strong>}>

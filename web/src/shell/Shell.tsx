@@ -1,16 +1,18 @@
 import type { ReactNode } from 'react'
 import { NavLink, useLocation } from 'react-router'
-import { shell } from '@logged-thermal/wording'
+import { shellMessages } from '@logged-thermal/wording'
 import { IN_BAR, places } from '../app/places'
-import { useSay } from '../app/useSay'
 import { SignSheet } from '../login/SignSheet'
 import { Tour, TourOffer } from './Tour'
 import { UndoToast } from './UndoToast'
 import styles from './shell.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(shellMessages)
+
 
 /** The views, and the bar at the bottom edge. */
 export function Shell({ children }: { children: ReactNode }) {
-  const say = useSay(shell)
   const { pathname } = useLocation()
   return (
     <div className={styles.shell}>
@@ -32,7 +34,6 @@ export function Shell({ children }: { children: ReactNode }) {
 
 /** Places, and nothing that is not a place. */
 function Bar() {
-  const say = useSay(shell)
   return (
     <nav className={styles.bar} aria-label={say('views')} id="views" tabIndex={-1}>
       <img className={styles.mark} src="/icon.svg" alt="" />

@@ -1,15 +1,17 @@
-import { tour, TOUR } from '@logged-thermal/wording'
+import { tourMessages, TOUR } from '@logged-thermal/wording'
 import { Key } from '../kit/Key'
 import { KeyRow } from '../kit/KeyRow'
 import { Sheet } from '../kit/Sheet'
 import { useAppDispatch, useAppSelector } from '../app/store'
 import { tablet } from '../app/tablet'
-import { useSay } from '../app/useSay'
 import styles from './tour.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(tourMessages)
+
 
 /** The first shift, step by step: offered once on a tablet, left at any step, and found again under Help. */
 export function Tour() {
-  const say = useSay(tour)
   const dispatch = useAppDispatch()
   const at = useAppSelector(({ tablet: { tour: step } }) => step)
   const go = (step: number | 'left') => dispatch(tablet.actions.tourAt(step))
@@ -37,7 +39,6 @@ export function Tour() {
 
 /** Offers the tour on a tablet that never had it. */
 export function TourOffer() {
-  const say = useSay(tour)
   const dispatch = useAppDispatch()
   const offered = useAppSelector(({ tablet: { tour: step } }) => step === 'offered')
   if (!offered) return null

@@ -1,20 +1,22 @@
 import { backOf } from '@logged-thermal/core'
-import { doneWords, itemDoneWords, shell } from '@logged-thermal/wording'
+import { doneWords, itemDoneWords, shellMessages } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { useLine } from '../app/kitchen'
 import type { LineData } from '../app/lineData'
 import { useTold } from '../app/now'
 import { useAppSelector } from '../app/store'
 import { UNDO_MS } from '../app/undo'
-import { useSay } from '../app/useSay'
 import type { AnyClaim, Bodies, Subject } from '@logged-thermal/core'
 import { Toast } from '../kit/Toast'
+import { speaks } from '../kit/language'
+
+const say = speaks(shellMessages)
+
 
 /** What was just done with an item, or from a sheet over a Bench, with the way back for ten seconds. */
 export function UndoToast() {
   const line = useLine()
   const made = useAppSelector(({ justMade }) => justMade)
-  const say = useSay(shell)
   const enter = useEnter()
   const left = useTold((now) => (made ? Math.ceil((made.madeAt + UNDO_MS - now) / 1000) : 0))
   if (!line || !made || left <= 0) return null

@@ -2,7 +2,7 @@
 import '../test/browser'
 import { act, fireEvent, screen, within } from '@testing-library/react'
 import type { ReactNode } from 'react'
-import { help } from '@logged-thermal/wording'
+import { helpMessages } from '@logged-thermal/wording'
 import { HandoverView } from '../handover/HandoverView'
 import { LimitsView } from '../limits/LimitsView'
 import { MethodEditor } from '../methods/MethodEditor'
@@ -96,11 +96,11 @@ describe('the frame', () => {
     await show()
     press('?')
     const sheet = screen.getByRole('dialog', { name: 'Help: More' })
-    expect(sheet).toHaveTextContent(help.more)
+    expect(sheet).toHaveTextContent(helpMessages.more)
     tap(within(sheet).getByRole('button', { name: 'Gate' }))
-    expect(within(sheet).getByText(help.gateMeans)).toBeInTheDocument()
+    expect(within(sheet).getByText(helpMessages.gateMeans)).toBeInTheDocument()
     for (const key of Object.keys(places) as PlaceKey[]) {
-      const sentences = help[key].split(/(?<=[.?!])\s+/)
+      const sentences = helpMessages[key].split(/(?<=[.?!])\s+/)
       expect([key, sentences.length >= 2 && sentences.length <= 4]).toEqual([key, true])
     }
   })

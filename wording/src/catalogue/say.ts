@@ -1,30 +1,36 @@
 import { IntlMessageFormat } from 'intl-messageformat'
-import type { Locale } from '../figures'
+import { pseudo } from './pseudo'
+import { writtenLike, type Locale } from './locale'
 
 /** What a message is filled with. Numbers are written, and plurals chosen, as the locale does. */
 export type Values = Readonly<Record<string, string | number>>
 
-/** The messages of a view or a subject, by key, in ICU MessageFormat. English is the source. */
-export type Messages = Readonly<Record<string, string>>
+/** The parts of a message that was compiled. */
+export type Compiled = ReturnType<IntlMessageFormat['getAst']>
 
-const formats = new Map<string, IntlMessageFormat>()
+/** In ICU MessageFormat, '{count, plural, one {# thing} other {# things}}'; the application's build compiles it. */
+export type Message = string | Compiled
+
+/** The messages of a view or a subject, by key. English is the source. */
+export type Messages = Readonly<Record<string, Message>>
+
+const formats = new Map<Message, IntlMessageFormat>()
+let spoken: Locale
 
 /**
  * A message of the catalogue as a text.
- * @param message in ICU MessageFormat: 'Version {version, number}', '{count, plural, one {# thing} other {# things}}'
  * @throws where a value that the message names is missing
  */
-export function say(message: string, locale: Locale, values: Values = {}): string {
-  const known = `${locale} ${message}`
-  let format = formats.get(known)
-  if (!format) formats.set(known, (format = new IntlMessageFormat(message, locale, undefined, { ignoreTag: true })))
+export function say(message: Message, locale: Locale, values: Values = {}): string {
+  // One person reads at a time, mostly: messages of another language are made anew.
+  if (spoken !== locale) formats.clear()
+  spoken = locale
+  let format = formats.get(message)
+  if (!format) formats.set(message, (format = formatOf(message, locale)))
   return String(format.format(values))
 }
 
-/** Speaks the messages of one subject in one language. */
-export function speaker<M extends Messages>(
-  messages: M,
-  locale: Locale,
-): (key: keyof M & string, values?: Values) => string {
-  return (key, values) => say(messages[key]!, locale, values)
+function formatOf(message: Message, locale: Locale): IntlMessageFormat {
+  const format = new IntlMessageFormat(message, writtenLike(locale), undefined, { ignoreTag: true })
+  return locale === 'en-XA' ? new IntlMessageFormat(pseudo(format.getAst()), writtenLike(locale)) : format
 }

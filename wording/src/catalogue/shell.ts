@@ -1,5 +1,5 @@
 /** The frame around the views: the bar, the person's menu, search, and what there is when nothing is. */
-export const shell = {
+export const shellMessages = {
   views: 'Views',
   toContent: 'Go to the content',
   toViews: 'Go to the views',

@@ -1,5 +1,5 @@
 /** The first shift, step by step. */
-export const tour = {
+export const tourMessages = {
   title: 'Your first shift',
   offer: 'First shift on this program? Look around in two minutes.',
   start: 'Show me',

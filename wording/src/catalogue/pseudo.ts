@@ -1,0 +1,22 @@
+import type { Compiled } from './say'
+
+const PLAIN = 'aceilnorsuyzACEILNORSUYZ'
+const ACCENTED = 'áçéíĺñóřšúýžÁÇÉÍĹÑÓŘŠÚÝŽ'
+/** Translations of English run this much longer. */
+const LONGER = 0.4
+
+/** A message with accents on its letters and 40 % longer: what stays plain or is cut on a screen shows at once. */
+export function pseudo(message: Compiled): Compiled {
+  return message.map((element) => {
+    if (element.type === 0) return { ...element, value: accented(element.value) }
+    if (!('options' in element)) return element
+    const options = Object.entries(element.options).map(([name, option]) => [name, { ...option, value: pseudo(option.value) }])
+    return { ...element, options: Object.fromEntries(options) as typeof element.options }
+  }) as Compiled
+}
+
+function accented(text: string): string {
+  const letters = [...text].filter((letter) => /[a-z]/i.test(letter)).length
+  const more = '·'.repeat(Math.ceil(letters * LONGER))
+  return [...text].map((letter) => ACCENTED[PLAIN.indexOf(letter)] ?? letter).join('').replace(/\s*$/, (end) => more + end)
+}
