@@ -2,10 +2,11 @@ import { createHash } from 'node:crypto'
 import { basename } from 'node:path'
 import react from '@vitejs/plugin-react'
 import { defaultClientConditions, defineConfig, type Plugin } from 'vite'
+import { compiledMessages } from './compiledMessages'
 
 export default defineConfig({
   root: import.meta.dirname,
-  plugins: [react(), buildNamed()],
+  plugins: [compiledMessages(), react(), buildNamed()],
   resolve: { conditions: ['@logged-thermal/source', ...defaultClientConditions] },
   css: {
     modules: {

@@ -105,7 +105,8 @@ export function shortDate(day: Day, { locale }: Reader): string {
 function onCalendar(day: Day, locale: Locale, shown: Intl.DateTimeFormatOptions): string {
   const asked = `${locale} ${Object.keys(shown).join()}`
   let format = formats.get(asked)
-  if (!format) formats.set(asked, (format = new Intl.DateTimeFormat(writtenLike(locale), { ...shown, timeZone: 'UTC' })))
+  if (!format)
+    formats.set(asked, (format = new Intl.DateTimeFormat(writtenLike(locale), { ...shown, timeZone: 'UTC' })))
   return format.format(new Date(`${day}T12:00:00Z`))
 }
 

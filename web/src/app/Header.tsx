@@ -16,7 +16,6 @@ import { speaks } from '../kit/language'
 
 const say = speaks(shellMessages)
 
-
 interface Props {
   place: PlaceKey
   keys: ReactNode
@@ -121,9 +120,7 @@ function RescueBlock() {
       <Left by={asks.by} />
       <span>
         {batch.method.name}
-        <small>
-          {actionWord(asks.first)} by {clock(asks.by, reader)}
-        </small>
+        <small>{say('byActionwordTime', { actionWord: actionWord(asks.first), time: clock(asks.by, reader) })}</small>
       </span>
     </Link>
   )
@@ -139,8 +136,7 @@ function SetBack() {
   if (!setBack) return null
   return (
     <p className={styles.kept} role="alert">
-      <strong>The logbook is not the one that this tablet saw.</strong> It saw entry {setBack.seen}, and now it ends at{' '}
-      {setBack.ends} or goes otherwise. Tell the food-safety lead.
+      <strong>{say('logbookNotOneTablet')}</strong> {say('sawEntryNowEnds', { seen: setBack.seen, ends: setBack.ends })}
     </p>
   )
 }
@@ -152,11 +148,11 @@ function Kept() {
   return (
     <p className={styles.kept} role="status">
       {unsent > 0 ? (
-        <strong>{unsent === 1 ? '1 entry kept here.' : `${unsent} entries kept here.`}</strong>
+        <strong>{unsent === 1 ? say('n1EntryKeptHere') : say('entriesKeptHere', { unsent })}</strong>
       ) : (
-        <strong>The server is away.</strong>
+        <strong>{say('serverAway')}</strong>
       )}{' '}
-      {unsent > 0 ? 'Sent when the server is back.' : 'What you enter is kept here.'}
+      {unsent > 0 ? say('sentWhenServerBack') : say('whatYouEnterKept')}
     </p>
   )
 }

@@ -13,7 +13,6 @@ import { speaks } from '../kit/language'
 
 const say = speaks(helpMessages)
 
-
 /** Opens the help of the view. */
 export function HelpKey() {
   const dispatch = useAppDispatch()

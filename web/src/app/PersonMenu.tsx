@@ -13,7 +13,6 @@ import { speaks } from '../kit/language'
 
 const say = speaks(shellMessages)
 
-
 /** To log, a name is enough. Beside the names: what belongs to the person and to the tablet in hand. */
 export function PersonMenu({ open, onClose }: { open: boolean; onClose: () => void }) {
   const line = useLine()

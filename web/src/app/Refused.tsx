@@ -1,9 +1,13 @@
+import { shellMessages } from '@logged-thermal/wording'
 import { v7 as uuid } from 'uuid'
 import type { AnyClaim, Kind, SubjectType } from '@logged-thermal/core'
 import { outbox, type Waiting } from './outbox'
 import { useAppDispatch, useAppSelector } from './store'
 import { Key } from '../kit/Key'
 import { Notice } from '../kit/Notice'
+import { speaks } from '../kit/language'
+
+const say = speaks(shellMessages)
 
 /** What is entered from a batch's Bench and is about something else. */
 const BESIDES: readonly SubjectType[] = ['lot', 'item']
@@ -48,21 +52,21 @@ function One({ waiting: { claim, refusal } }: { waiting: Waiting }) {
       : claim.kind.replaceAll('-', ' ')
   return (
     <Notice
-      title={`${what} is not recorded.`}
+      title={say('notRecorded', { what })}
       keys={
         <>
           {STOOD_AGAINST.includes(refusal.code) && HAPPENS.includes(claim.kind) && (
             <Key look="primary" onClick={() => settle(asHappened(claim))}>
-              It has happened
+              {say('itHasHappened')}
             </Key>
           )}
           {refusal.code === 'ahead of clock' && (
             <Key look="primary" onClick={asNow}>
-              It was now
+              {say('itWasNow')}
             </Key>
           )}
           <Key look="outlined" onClick={() => settle(null)}>
-            Drop it
+            {say('dropIt')}
           </Key>
         </>
       }

@@ -15,7 +15,6 @@ import { speaks } from '../kit/language'
 
 const say = speaks(shellMessages)
 
-
 /** Opens the search. */
 export function SearchKey({
   look = 'quiet',

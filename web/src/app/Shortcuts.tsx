@@ -4,7 +4,6 @@ import { speaks } from '../kit/language'
 
 const say = speaks(helpMessages)
 
-
 const KEYS = [
   ['/', 'keyFind'],
   ['?', 'keyHelp'],

@@ -7,7 +7,6 @@ import { speaks } from '../kit/language'
 
 const say = speaks(shellMessages)
 
-
 /** In which unit this person reads, and whether the screen is for day or night. */
 export function TabletKeys() {
   const dispatch = useAppDispatch()

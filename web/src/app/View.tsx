@@ -1,8 +1,12 @@
+import { shellMessages } from '@logged-thermal/wording'
 import { useEffect, type ReactNode } from 'react'
 import { Header } from './Header'
 import { Overlays } from './Overlays'
 import { places, type PlaceKey } from './places'
 import styles from './view.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(shellMessages)
 
 interface Props {
   place: PlaceKey
@@ -33,7 +37,7 @@ export function View({
 }: Props) {
   const { name } = places[place]
   useEffect(() => {
-    document.title = `${name} – Logged Thermal`
+    document.title = say('loggedThermal', { name })
   }, [name])
   return (
     <main className={[styles.view, className].filter(Boolean).join(' ')} id="main" tabIndex={-1} aria-busy={busy}>

@@ -1,3 +1,4 @@
+import { shellMessages } from '@logged-thermal/wording'
 import type { Dispatch } from '@reduxjs/toolkit'
 import {
   createApi,
@@ -28,6 +29,9 @@ import { isOfOtherBuild, otherBuildServed } from './build'
 import { clockTold, type ClockTold } from './clock'
 import type { LineData } from './lineData'
 import { withTraces, type Readings, type TraceApart } from './traces'
+import { speaks } from '../kit/language'
+
+const say = speaks(shellMessages)
 
 /** RFC 9457 problem details as the server sends them. */
 export interface ProblemDetails {
@@ -240,5 +244,5 @@ export const {
 /** The sentence of a failed request, or of a server that is away. */
 export function sentenceOf(error: unknown): string {
   const data = (error as { data?: Partial<ProblemDetails> } | undefined)?.data
-  return data?.detail ?? 'The server does not answer. Try again in a moment.'
+  return data?.detail ?? say('serverDoesNotAnswer')
 }

@@ -1,10 +1,14 @@
+import { shellMessages } from '@logged-thermal/wording'
 import { createAction, type UnknownAction } from '@reduxjs/toolkit'
 import type { SealedEntry } from '@logged-thermal/core'
 import { api } from './api'
 import { foldLine, type LineData } from './lineData'
+import { speaks } from '../kit/language'
+
+const say = speaks(shellMessages)
 
 /** An entry that the stream has told. */
-export const entryHeard = createAction<SealedEntry>('line/entryHeard')
+export const entryHeard = createAction<SealedEntry>(say('lineEntryheard'))
 
 /**
  * The kitchen as the server told it, with every entry heard since folded in. A plain reducer beside the query's cache:

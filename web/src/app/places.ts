@@ -1,3 +1,8 @@
+import { shellMessages } from '@logged-thermal/wording'
+
+import { speaks } from '../kit/language'
+
+const say = speaks(shellMessages)
 /** A view: where it is, what it is called, and which view one comes back to from it. */
 export interface Place {
   path: string
@@ -11,66 +16,66 @@ export type PlaceKey = keyof typeof PLACES
 
 /** Every view of the program. The bar shows the first four; More shows all that need no name of a thing in their address. */
 const PLACES = {
-  line: { path: '/', name: 'Line', says: 'Every batch that runs, the most urgent first.' },
-  bench: { path: '/bench', name: 'Bench', says: 'One batch: its readings, and what they prove.' },
-  store: { path: '/store', name: 'Cold store', says: 'What is held, by door and shelf.' },
-  methods: { path: '/methods', name: 'Methods', says: 'How each dessert is made, and what it is held to.' },
-  more: { path: '/more', name: 'More', says: 'Every other place, search, help and shortcuts.' },
-  start: { path: '/start', name: 'Start a batch', says: 'Choose a method and an amount.', under: 'line' },
+  line: { path: '/', name: say('line'), says: say('everyBatchRunsMost') },
+  bench: { path: '/bench', name: say('bench'), says: say('oneBatchItsReadings') },
+  store: { path: '/store', name: say('coldStore'), says: say('whatHeldByDoor') },
+  methods: { path: '/methods', name: say('found_method'), says: say('howEachDessertMade') },
+  more: { path: '/more', name: say('more'), says: say('everyOtherPlaceSearch') },
+  start: { path: '/start', name: say('startBatch'), says: say('chooseMethodAmount'), under: 'line' },
   round: {
     path: '/round',
-    name: 'Read round',
-    says: 'Read every pan that is due, one after the other.',
+    name: say('readRound'),
+    says: say('readEveryPanDue'),
     under: 'line',
   },
   handover: {
     path: '/handover',
-    name: 'Handover',
-    says: 'Who is asked next, and which gates fall when nobody is here.',
+    name: say('handover'),
+    says: say('whoAskedNextWhich'),
     under: 'line',
   },
   list: {
     path: '/store/list',
-    name: 'Stock list',
-    says: 'What is held as a table: by name, code, allergen, diet.',
+    name: say('stockList'),
+    says: say('whatHeldAsTable'),
     under: 'store',
   },
   unitRound: {
     path: '/store/round',
-    name: 'Temperature round',
-    says: 'Read every refrigerator and freezer.',
+    name: say('temperatureRound'),
+    says: say('readEveryRefrigeratorFreezer'),
     under: 'store',
   },
-  bin: { path: '/store/bin', name: 'Bin round', says: 'What has to go now, and tonight.', under: 'store' },
+  bin: { path: '/store/bin', name: say('binRound'), says: say('whatGoNowTonight'), under: 'store' },
   receive: {
     path: '/store/receive',
-    name: 'Receive a delivery',
-    says: 'Eggs, dairy and all else, checked at the door.',
+    name: say('receiveDelivery'),
+    says: say('eggsDairyAllElse'),
     under: 'store',
   },
-  item: { path: '/store/item', name: 'Item', says: 'One thing in the cold store.', under: 'store' },
+  item: { path: '/store/item', name: say('item'), says: say('oneThingColdStore'), under: 'store' },
   lineage: {
     path: '/store/lineage',
-    name: 'Trace',
-    says: 'What it was made of, and what became of it.',
+    name: say('trace'),
+    says: say('whatMadeWhatBecame'),
     under: 'store',
   },
   method: {
     path: '/methods',
-    name: 'Method',
-    says: 'One method: steps, amounts, what it is held to.',
+    name: say('method'),
+    says: say('oneMethodStepsAmounts'),
     under: 'methods',
   },
-  cooldown: { path: '/cooldown', name: 'Cooldown', says: 'Which pan and which place cool it in time.', under: 'more' },
-  temper: { path: '/temper', name: 'Tempering', says: 'What each ladle does to the eggs.', under: 'more' },
-  limits: { path: '/limits', name: 'Limits', says: 'The limits in force, and where each is printed.', under: 'more' },
+  cooldown: { path: '/cooldown', name: say('cooldown'), says: say('whichPanWhichPlace'), under: 'more' },
+  temper: { path: '/temper', name: say('tempering'), says: say('whatEachLadleDoes'), under: 'more' },
+  limits: { path: '/limits', name: say('limits'), says: say('limitsForceWhereEach'), under: 'more' },
   people: {
     path: '/people',
-    name: 'PINs and tablets',
-    says: 'Change a PIN; which tablets belong to the kitchen.',
+    name: say('peoplePlace'),
+    says: say('changePinWhichTablets'),
     under: 'more',
   },
-  missing: { path: '/nowhere', name: 'Not found', says: '', under: 'line' },
+  missing: { path: '/nowhere', name: say('notFound'), says: '', under: 'line' },
 } as const satisfies Record<string, Place>
 
 /** A place by its key. */
@@ -81,7 +86,7 @@ export const IN_BAR: readonly PlaceKey[] = ['line', 'bench', 'store', 'methods',
 
 /** What the page of all places shows beside the bar, by where the hands are. */
 export const IN_MORE: readonly { name: string; of: readonly PlaceKey[] }[] = [
-  { name: 'On the stove', of: ['start', 'round', 'cooldown', 'temper', 'handover'] },
-  { name: 'Cold store', of: ['list', 'unitRound', 'bin', 'receive'] },
-  { name: 'Rules and people', of: ['methods', 'limits', 'people'] },
+  { name: say('onStove'), of: ['start', 'round', 'cooldown', 'temper', 'handover'] },
+  { name: say('coldStore'), of: ['list', 'unitRound', 'bin', 'receive'] },
+  { name: say('rulesPeople'), of: ['methods', 'limits', 'people'] },
 ]

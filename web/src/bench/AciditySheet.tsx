@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { acidityResult, batchStanding, type AcidityMeasure, type BatchState, type Finding } from '@logged-thermal/core'
-import { aciditySentence, clock, type Reader } from '@logged-thermal/wording'
+import { aciditySentence, clock, type Reader, benchSheetsMessages } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { Field } from '../kit/Field'
 import { Key } from '../kit/Key'
@@ -8,6 +8,9 @@ import { Sheet } from '../kit/Sheet'
 import { FieldRow } from '../kit/FieldRow'
 import styles from './addSheet.module.css'
 import { useEnteredHere } from '../app/useEnteredHere'
+import { speaks } from '../kit/language'
+
+const say = speaks(benchSheetsMessages)
 
 interface Props {
   batch: BatchState
@@ -52,32 +55,35 @@ export function AciditySheet({ batch, findings, open, onClose, reader, mayWrite 
     enter('acidity-measured', batch.id, measure)
   }
   return (
-    <Sheet saved={entered} open={open} onClose={onClose} title="Does it need temperature control?">
+    <Sheet saved={entered} open={open} onClose={onClose} title={say('doesNeedTemperatureControl')}>
       <div className={styles.addSheet}>
-        <section aria-label="Measured">
+        <section aria-label={say('measured')}>
           <FieldRow>
-            {field('ph', 'pH of the product')}
-            {field('tolerance', 'Right to, pH either way')}
-            {field('low', 'Meter in buffer 4.01')}
-            {field('high', 'Meter in buffer 7.00')}
-            {field('water', 'Water activity, where known')}
-            {field('meter', 'Which meter')}
+            {field('ph', say('phProduct'))}
+            {field('tolerance', say('rightPhEitherWay'))}
+            {field('low', say('meterBuffer401'))}
+            {field('high', say('meterBuffer700'))}
+            {field('water', say('waterActivityWhereKnown'))}
+            {field('meter', say('whichMeter'))}
           </FieldRow>
           {wrong && <p role="alert">{wrong}</p>}
           <Key look="primary" disabled={!mayWrite} onClick={log}>
-            Log it
+            {say('logIt')}
           </Key>
         </section>
-        <section aria-label="Result">
+        <section aria-label={say('result')}>
           <p className="sentence">
             <strong>{aciditySentence(acidityResult(last?.value ?? null, acidity, finished))}</strong>
           </p>
           {last && (
             <p>
-              pH {last.value.ph}
-              {last.value.waterActivity === null ? '' : `, water activity ${last.value.waterActivity}`}, with{' '}
-              {last.value.meter} at {clock(last.at, reader)}. The meter's tolerance is added before the table is looked
-              at.
+              {say('phWaterActivityWith', {
+                ph: last.value.ph,
+                waterActivity: last.value.waterActivity,
+                hasWaterActivity: last.value.waterActivity !== null,
+                meter: last.value.meter,
+                time: clock(last.at, reader),
+              })}
             </p>
           )}
           {acidity && (
@@ -85,7 +91,7 @@ export function AciditySheet({ batch, findings, open, onClose, reader, mayWrite 
               {acidity.source.document} {acidity.source.section}
             </p>
           )}
-          <p className="muted">Alcohol earns nothing here. The local code and a qualified person decide.</p>
+          <p className="muted">{say('alcoholEarnsNothingHere')}</p>
         </section>
       </div>
     </Sheet>
@@ -99,19 +105,16 @@ function measureOf(typed: Record<Field, string>): AcidityMeasure | string {
     return text === '' ? null : Number(text)
   }
   const ph = number('ph')
-  if (ph === null || !(ph >= 0 && ph <= 14)) return 'pH is a number from 0 to 14, as 3.8.'
+  if (ph === null || !(ph >= 0 && ph <= 14)) return say('phNumberFrom0')
   const phTolerance = number('tolerance')
-  if (phTolerance === null || !(phTolerance >= 0 && phTolerance <= 2))
-    return 'How far may the meter be out? A number from 0 to 2, as 0.05.'
+  if (phTolerance === null || !(phTolerance >= 0 && phTolerance <= 2)) return say('howFarMayMeter')
   const waterActivity = number('water')
-  if (waterActivity !== null && !(waterActivity >= 0 && waterActivity <= 1))
-    return 'Water activity is a number from 0 to 1, as 0.91.'
-  if (typed.meter.trim() === '') return 'Which meter was it?'
+  if (waterActivity !== null && !(waterActivity >= 0 && waterActivity <= 1)) return say('waterActivityNumberFrom')
+  if (typed.meter.trim() === '') return say('whichMeter2')
   const buffers = (['low', 'high'] as const).flatMap((key, i) => {
     const read = number(key)
     return read === null ? [] : [{ nominal: BUFFERS[i]!, read }]
   })
-  if (buffers.some(({ read }) => !(read >= 0 && read <= 14)))
-    return 'What the meter read in a buffer is a pH from 0 to 14.'
+  if (buffers.some(({ read }) => !(read >= 0 && read <= 14))) return say('whatMeterReadBuffer')
   return { ph, phTolerance, waterActivity, waterTolerance: 0.01, meter: typed.meter.trim(), buffers }
 }

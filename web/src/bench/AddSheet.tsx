@@ -8,7 +8,7 @@ import {
   type Amount,
   type BatchState,
 } from '@logged-thermal/core'
-import { grams } from '@logged-thermal/wording'
+import { grams, benchSheetsMessages } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { useLine } from '../app/kitchen'
 import { LotKeys } from '../eggs/LotKeys'
@@ -19,6 +19,9 @@ import { NumberPad } from '../kit/NumberPad'
 import { Sheet } from '../kit/Sheet'
 import { useMethodOf } from '../app/instructions'
 import styles from './addSheet.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(benchSheetsMessages)
 
 /** What often goes in after the heat, beside what the method names. */
 const OFTEN = ['butter', 'spirit', 'spice', 'berry-puree', 'cream-36', 'lemon-juice', 'yolk', 'egg']
@@ -72,18 +75,18 @@ export function AddSheet({ batch, step, open, onClose }: Props) {
     close()
   }
   return (
-    <Sheet open={open} onClose={close} title="What goes in now?">
+    <Sheet open={open} onClose={close} title={say('whatGoesNow')}>
       <div className={styles.addSheet}>
-        <section aria-label="What">
+        <section aria-label={say('what')}>
           <Field
-            label="Find an ingredient"
+            label={say('findIngredient')}
             quietly
             value={wanted}
             mode="search"
-            placeholder="Find another"
+            placeholder={say('findAnother')}
             onValue={setWanted}
           />
-          <div className={styles.addWhat} role="group" aria-label="Ingredients">
+          <div className={styles.addWhat} role="group" aria-label={say('ingredients')}>
             {offered.flatMap((key) => {
               const food = catalogue[key]
               return food
@@ -102,7 +105,7 @@ export function AddSheet({ batch, step, open, onClose }: Props) {
           </div>
           {chosen && (
             <>
-              <div className={styles.addWhat} role="group" aria-label="In what state">
+              <div className={styles.addWhat} role="group" aria-label={say('whatState')}>
                 {states.map((each) => (
                   <Key
                     key={each}
@@ -121,7 +124,7 @@ export function AddSheet({ batch, step, open, onClose }: Props) {
                 <LotKeys lots={pasteurized} rule="pasteurized" chosen={lot} onChoose={setLot} />
               ) : state === 'treated' && isFrozenFruit(chosen) ? (
                 <>
-                  <div className={styles.addWhat} role="group" aria-label="Which treated lot">
+                  <div className={styles.addWhat} role="group" aria-label={say('whichTreatedLot')}>
                     {treated.map(({ id, code, treatment }) => (
                       <Key
                         key={id}
@@ -134,36 +137,35 @@ export function AddSheet({ batch, step, open, onClose }: Props) {
                       </Key>
                     ))}
                   </div>
-                  {lot === '' && <p role="status">Without its received lot it counts as not treated.</p>}
+                  {lot === '' && <p role="status">{say('withoutItsReceivedLot')}</p>}
                 </>
               ) : (
-                <Field label="Lot, as written on it" value={lot} max={40} onValue={setLot} />
+                <Field label={say('lotAsWrittenOn')} value={lot} max={40} onValue={setLot} />
               )}
               {reopens({ ingredient: chosen, state }) && (
                 <p className={styles.addReopens} role="status">
-                  {state === 'frozen' ? 'Untreated frozen fruit' : 'Raw egg'} opens the cook check again: what was
-                  proven before was without it. It goes back on the heat, and the mixture is read again.
+                  {say('untreatedFrozenFruitRaw', { isFrozen: state === 'frozen' })}
                 </p>
               )}
             </>
           )}
         </section>
         {chosen && (
-          <section aria-label="How much">
+          <section aria-label={say('howMuch')}>
             {amount?.grams != null && (
               <Key look="primary" onClick={() => add(Math.round(amount.grams! * batch.factor * 10) / 10)}>
-                {grams(amount.grams * batch.factor)}, as the method says
+                {say('asMethodSays', { grams: grams(amount.grams * batch.factor) })}
               </Key>
             )}
             <NumberPad
               name="How much"
               unit="g"
               decimals={1}
-              take="It is in"
+              take={say('itIsIn')}
               onTake={(mass) => add(mass > 0 ? mass : null)}
             />
             <Key look="outlined" onClick={() => add(null)}>
-              In, not weighed
+              {say('notWeighed')}
             </Key>
           </section>
         )}

@@ -1,3 +1,4 @@
+import { benchMessages } from '@logged-thermal/wording'
 import { clsx } from 'clsx'
 import useMediaQuery from '@mui/material/useMediaQuery'
 import { useMemo, useState } from 'react'
@@ -52,6 +53,9 @@ import { WhyList } from './WhyList'
 import { Whole } from '../kit/Whole'
 import styles from './bench.module.css'
 import { Notice } from '../kit/Notice'
+import { speaks } from '../kit/language'
+
+const say = speaks(benchMessages)
 
 /** One batch at the stove: what is asked now, the trace, the board, and why each check stands as it does. */
 export function Bench() {
@@ -83,13 +87,13 @@ function NoBatch({ known }: { known: boolean }) {
       place="bench"
       sentence={
         <>
-          <strong>{known ? 'This batch is not on the line.' : 'Nothing on the bench yet.'}</strong>
+          <strong>{known ? say('batchNotOnLine') : say('nothingOnBenchYet')}</strong>
         </>
       }
     >
       <Whole>
         <Key look="primary" onClick={() => void navigate('/start')}>
-          Start a batch
+          {say('startBatch')}
         </Key>
       </Whole>
     </View>
@@ -213,7 +217,7 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
             />
           )}
           {reading.wrong && (
-            <Notice title="Not logged.">
+            <Notice title={say('notLogged')}>
               <p>{reading.wrong}</p>
             </Notice>
           )}
@@ -238,19 +242,19 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
           </div>
           <div className={styles.keys}>
             <Key look="outlined" onClick={() => setSheet('readings')}>
-              Readings
+              {say('readings')}
             </Key>
             <Key look="outlined" disabled={!open} onClick={() => setSheet('add')}>
-              Add
+              {say('add')}
             </Key>
             <Key look="outlined" disabled={!open} onClick={() => setSheet('cue')}>
-              Cue
+              {say('cue')}
             </Key>
             <Key look="outlined" disabled={!open} onClick={() => setSheet({ decide: null })}>
-              Decide
+              {say('decide')}
             </Key>
             <Key look="outlined" onClick={() => setSheet('more')}>
-              More
+              {say('more')}
             </Key>
           </div>
         </aside>
@@ -273,6 +277,6 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
 }
 
 function askOf(of: Of, pan: string | null): string {
-  if (of !== 'mixture') return `of the ${of.part}`
-  return pan === null ? 'of the mixture' : `of pan ${pan}, the slowest`
+  if (of !== 'mixture') return say('ofThe', { part: of.part })
+  return pan === null ? say('ofTheMixture') : say('panSlowest', { pan })
 }

@@ -1,5 +1,5 @@
 import { isUnitKind, PLACES, timelineOf, type BatchState, type Cover, type Place } from '@logged-thermal/core'
-import { coverWord, placeWord, pouredWords } from '@logged-thermal/wording'
+import { coverWord, placeWord, pouredWords, benchSheetsMessages } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { useLine } from '../app/kitchen'
 import { Key } from '../kit/Key'
@@ -8,11 +8,14 @@ import type { BenchSheet } from './benchSheet'
 import { NameKeys } from '../kit/NameKeys'
 import styles from './coolingSheet.module.css'
 import { useEnteredHere } from '../app/useEnteredHere'
+import { speaks } from '../kit/language'
+
+const say = speaks(benchSheetsMessages)
 
 const COVERS: [Cover, string][] = [
-  ['open', 'cools fastest, and a skin forms'],
-  ['film on the surface', 'no skin; a little slower'],
-  ['lid', 'slowest: warm air stands under it'],
+  ['open', say('coolsFastestSkinForms')],
+  ['film on the surface', say('noSkinLittleSlower')],
+  ['lid', say('slowestWarmAirStands')],
 ]
 
 interface Props {
@@ -39,21 +42,21 @@ export function CoolingSheet({ batch, onClose, onSheet }: Props) {
     onClose()
   }
   return (
-    <Sheet saved={entered} open onClose={onClose} title="How does it cool?">
+    <Sheet saved={entered} open onClose={onClose} title={say('howDoesCool')}>
       <div className={styles.coolingSheet}>
         <section>
-          <h3>Where it stands</h3>
+          <h3>{say('whereStands')}</h3>
           <NameKeys>
             {places.map((place) => (
               <Key key={place} look={place === now.place ? 'primary' : 'plain'} onClick={() => goTo(place)}>
                 {place === now.place && unit ? unit.name : placeWord[place]}
-                {place === now.place && <small>it stands here</small>}
+                {place === now.place && <small>{say('standsHere')}</small>}
               </Key>
             ))}
           </NameKeys>
         </section>
         <section>
-          <h3>Over it</h3>
+          <h3>{say('overIt')}</h3>
           <NameKeys>
             {COVERS.map(([cover, why]) => (
               <Key
@@ -69,12 +72,12 @@ export function CoolingSheet({ batch, onClose, onSheet }: Props) {
               </Key>
             ))}
           </NameKeys>
-          <h3>In what</h3>
-          <p>{poured ? pouredWords(poured) : `${batch.vessel.name}, as the method says`}</p>
+          <h3>{say('inWhat')}</h3>
+          <p>{poured ? pouredWords(poured) : say('asMethodSays2', { vessel: batch.vessel.name })}</p>
           <NameKeys>
             <Key onClick={() => onSheet({ pour: { pans: 1 } })}>
-              Pour or split
-              <small>into which vessel, how many pans</small>
+              {say('pourOrSplit')}
+              <small>{say('intoWhichVesselHow')}</small>
             </Key>
             <Key
               onClick={() => {
@@ -82,8 +85,8 @@ export function CoolingSheet({ batch, onClose, onSheet }: Props) {
                 onClose()
               }}
             >
-              Stirred through
-              <small>the middle is as cold as the rest</small>
+              {say('stirredThrough')}
+              <small>{say('middleAsColdAs')}</small>
             </Key>
           </NameKeys>
         </section>

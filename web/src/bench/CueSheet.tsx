@@ -1,8 +1,11 @@
 import type { BatchState } from '@logged-thermal/core'
-import { cuesOf } from '@logged-thermal/wording'
+import { cuesOf, benchSheetsMessages } from '@logged-thermal/wording'
 import { Key } from '../kit/Key'
 import { Sheet } from '../kit/Sheet'
 import { NameKeys } from '../kit/NameKeys'
+import { speaks } from '../kit/language'
+
+const say = speaks(benchSheetsMessages)
 
 /** How it looks, sounds and moves, with one tap: kept beside the trace, and never proof of anything. */
 export function CueSheet({
@@ -17,7 +20,7 @@ export function CueSheet({
   onCue: (cue: { key: string; text: string }) => void
 }) {
   return (
-    <Sheet open={open} onClose={onClose} title="What do you see?">
+    <Sheet open={open} onClose={onClose} title={say('whatDoYouSee')}>
       <NameKeys>
         {cuesOf(batch.method.family).map((cue) => (
           <Key key={cue.key} onClick={() => onCue(cue)}>
@@ -25,9 +28,7 @@ export function CueSheet({
           </Key>
         ))}
       </NameKeys>
-      <p className="sentence">
-        A cue stands beside the trace. It closes no check, and neither does browning: only a probe in the core does.
-      </p>
+      <p className="sentence">{say('cueStandsBesideTrace')}</p>
     </Sheet>
   )
 }

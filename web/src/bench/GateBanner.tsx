@@ -1,8 +1,11 @@
 import { useEffect, useRef, useState } from 'react'
 import { mixtureTrace, type BatchState, type Finding } from '@logged-thermal/core'
-import { checkTitle, degrees, type Reader } from '@logged-thermal/wording'
+import { checkTitle, degrees, type Reader, benchMessages } from '@logged-thermal/wording'
 import { Glyph } from '../parts/Glyph'
 import styles from './bench.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(benchMessages)
 
 const SHOWN_MS = 3000
 
@@ -33,7 +36,7 @@ export function GateBanner({ batch, findings, reader }: { batch: BatchState; fin
       <Glyph standing="proven" size={44} on="glass" />
       <div>
         <strong>{batch.method.name}</strong>
-        <span>{checkTitle(finding, reader)}: gate passed</span>
+        <span>{say('gatePassed', { check: checkTitle(finding, reader) })}</span>
       </div>
       <span className={styles.temp}>{degrees(last.celsius, reader, sense)}</span>
     </div>

@@ -1,7 +1,10 @@
 import { nextReading, type HeatSignal, type HeatWindow } from '@logged-thermal/core'
-import { limitDegreesOf, readAgainWords, span, type Reader } from '@logged-thermal/wording'
+import { limitDegreesOf, readAgainWords, span, type Reader, benchMessages } from '@logged-thermal/wording'
 import { clsx } from 'clsx'
 import styles from './guide.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(benchMessages)
 
 interface Props {
   signal: HeatSignal | null
@@ -16,9 +19,12 @@ export function HeatFlash({ signal, window: { floor, ceiling }, now, reader }: P
   if (signal === null || signal === 'proven' || !floor) return null
   const next = nextReading(floor.finding, now)
   const words = {
-    floor: `At the floor. Hold ${span(next?.inMs ?? 0)}`,
+    floor: say('atFloorHold', { span: span(next?.inMs ?? 0) }),
     again: readAgainWords(next?.proves ?? true),
-    ceiling: `Off the heat now${ceiling ? `: ${limitDegreesOf(ceiling.celsius, reader)} is the top` : ''}`,
+    ceiling: say('offHeatNowTop', {
+      degrees: ceiling && limitDegreesOf(ceiling.celsius, reader),
+      hasCeiling: Boolean(ceiling),
+    }),
   }[signal]
   return (
     <div className={clsx(styles.heatFlash, styles[signal])} role="status">

@@ -1,7 +1,18 @@
 import { readingsOf, stillNeeds, type Finding } from '@logged-thermal/core'
-import { degrees, limitDegreesOf, leftSpan, minutesSpan, span, type Reader } from '@logged-thermal/wording'
+import {
+  degrees,
+  limitDegreesOf,
+  leftSpan,
+  minutesSpan,
+  span,
+  type Reader,
+  benchMessages,
+} from '@logged-thermal/wording'
 import { clsx } from 'clsx'
 import styles from './ladder.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(benchMessages)
 
 const FULL_MS = 180_000
 
@@ -22,9 +33,9 @@ export function HoldLadder({ floor, now, reader }: { floor: Finding; now: number
     return { level, seconds, left, readings: rung?.readings ?? readingsOf({ seconds }), held: rung?.since != null }
   })
   return (
-    <section className={styles.ladder} aria-label="Any one row closes the floor">
+    <section className={styles.ladder} aria-label={say('anyOneRowCloses')}>
       <h2 className="title">
-        Any one row <small>{check.limit.source.section}</small>
+        {say('anyOneRow')} <small>{check.limit.source.section}</small>
       </h2>
       <ol>
         {[...rows].reverse().map(({ level, seconds, left, readings, held }, i) => (
@@ -35,7 +46,7 @@ export function HoldLadder({ floor, now, reader }: { floor: Finding; now: number
             </span>
             <span>
               {said(seconds, left)}
-              <small>{readings === 1 ? '1 reading' : `${readings} readings`}</small>
+              <small>{readings === 1 ? say('n1Reading') : say('readingsReadings', { readings })}</small>
             </span>
           </li>
         ))}
@@ -50,25 +61,26 @@ function Accrued({ floor, now, reader }: { floor: Finding; now: number; reader: 
   const { minutes, target, moreMs, celsius, at } = because
   const left = moreMs === null ? null : Math.max(0, moreMs - Math.max(0, now - at))
   return (
-    <section className={styles.ladder} aria-label="Equivalent minutes">
+    <section className={styles.ladder} aria-label={say('equivalentMinutes')}>
       <h2 className="title">
-        {minutesSpan(minutes.least)} of {minutesSpan(target)} <small>{check.limit.source.section}</small>
+        {say('spanSpan2', { span: minutesSpan(minutes.least), span2: minutesSpan(target) })}{' '}
+        <small>{check.limit.source.section}</small>
       </h2>
       <span className={clsx(styles.bar, styles.wide)} aria-hidden="true">
         <i style={{ width: `${Math.min(100, (100 * minutes.least) / target)}%` }} />
       </span>
       <p>
         {left === null
-          ? `${degrees(celsius, reader)} earns nothing.`
+          ? say('earnsNothing', { degrees: degrees(celsius, reader) })
           : left > 0
-            ? `${degrees(celsius, reader)}: ${leftSpan(left)} more if it stays there.`
-            : `${degrees(celsius, reader)}: read again to prove it.`}
+            ? say('moreIfStaysThere', { degrees: degrees(celsius, reader), left: leftSpan(left) })
+            : say('readAgainProve', { degrees: degrees(celsius, reader) })}
       </p>
     </section>
   )
 }
 
 function said(seconds: number, left: number | null): string {
-  if (left === null) return seconds === 0 ? 'at once' : span(seconds * 1000)
-  return left > 0 ? `${leftSpan(left)} more` : 'read again'
+  if (left === null) return seconds === 0 ? say('atOnce') : span(seconds * 1000)
+  return left > 0 ? say('moreLeft', { left: leftSpan(left) }) : say('readAgain')
 }

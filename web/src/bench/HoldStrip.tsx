@@ -1,6 +1,10 @@
+import { benchMessages } from '@logged-thermal/wording'
 import { isHeld, type BatchState } from '@logged-thermal/core'
 import { Key } from '../kit/Key'
 import styles from './holdStrip.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(benchMessages)
 
 interface Props {
   batch: BatchState
@@ -12,12 +16,12 @@ interface Props {
 export function HoldStrip({ batch, open, onDecide }: Props) {
   if (!isHeld(batch)) return null
   return (
-    <section className={styles.strip} aria-label="On hold">
+    <section className={styles.strip} aria-label={say('onHold')}>
       <p>
-        <strong>On hold. Do not use.</strong> {batch.disposition?.value.reason} Go on cooling and reading it.
+        <strong>{say('onHoldDoNot')}</strong> {batch.disposition?.value.reason} {say('goOnCoolingReading')}
       </p>
       <Key look="outlined" disabled={!open} onClick={onDecide}>
-        Decide
+        {say('decide')}
       </Key>
     </section>
   )

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react'
 import { countsFor, LATE_MS, type BatchState, type Claim, type Id } from '@logged-thermal/core'
-import { clockWithSeconds, type Reader } from '@logged-thermal/wording'
+import { clockWithSeconds, type Reader, benchMessages } from '@logged-thermal/wording'
 import { useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
 import { Key } from '../kit/Key'
@@ -8,6 +8,9 @@ import { UNDO_MS } from '../app/undo'
 import { Sheet } from '../kit/Sheet'
 import { NameKeys } from '../kit/NameKeys'
 import styles from './bench.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(benchMessages)
 
 interface Props {
   claim: Claim<'reading-taken'>
@@ -37,18 +40,16 @@ export function JustLogged({ claim, batch, others, reader, onUndo, onMove, onGon
   return (
     <div className={styles.logged} role="status">
       <p>
-        <strong>
-          {typed.value.toFixed(1)}°{typed.unit} logged
-        </strong>
-        {clockWithSeconds(claim.at, reader)}, {by}, {probe ?? 'no instrument'}
+        <strong>{say('loggedTypedUnit', { typed: typed.value.toFixed(1), unit: typed.unit })}</strong>
+        {clockWithSeconds(claim.at, reader)}, {by}, {probe ?? say('noInstrument')}
         {idle && <em>{idle}</em>}
       </p>
-      {others.length > 0 && <Key onClick={() => setMoving(true)}>Wrong pot</Key>}
+      {others.length > 0 && <Key onClick={() => setMoving(true)}>{say('wrongPot')}</Key>}
       <Key onClick={onUndo}>
-        Undo
+        {say('undo')}
         <small>{Math.max(0, Math.ceil(left / 1000))} s</small>
       </Key>
-      <Sheet open={moving} onClose={() => setMoving(false)} title="It was in which pot?">
+      <Sheet open={moving} onClose={() => setMoving(false)} title={say('whichPot')}>
         <NameKeys>
           {others.map(({ id, method, code }) => (
             <Key key={id} onClick={() => onMove(id)}>
@@ -66,9 +67,9 @@ export function JustLogged({ claim, batch, others, reader, onUndo, onMove, onGon
 function closesNothing(claim: Claim<'reading-taken'>, { checks }: BatchState): string | null {
   const { where, of, instrument } = claim.body
   if (countsFor({ where, of }, checks).length > 0) {
-    if (instrument === null) return 'Without a probe it proves nothing.'
-    return claim.madeAt - claim.at > LATE_MS ? 'Entered late: it proves nothing until the lead lets it count.' : null
+    if (instrument === null) return say('withoutProbeProvesNothing')
+    return claim.madeAt - claim.at > LATE_MS ? say('enteredLateProvesNothing') : null
   }
-  if (where !== 'core') return `It read the ${where}: no check of the core is closed by that. Use a probe.`
-  return 'Of the milk, not of the mixture: it closes no check.'
+  if (where !== 'core') return say('readNoCheckCore', { where })
+  return say('milkNotMixtureCloses')
 }

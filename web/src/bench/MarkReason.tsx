@@ -1,12 +1,15 @@
 import { useState } from 'react'
 import { outOfOrder, type BatchState, type Edge } from '@logged-thermal/core'
-import { orderSentence } from '@logged-thermal/wording'
+import { orderSentence, benchSheetsMessages } from '@logged-thermal/wording'
 import { Field } from '../kit/Field'
 import { Key } from '../kit/Key'
 import { Sheet } from '../kit/Sheet'
 import { NameKeys } from '../kit/NameKeys'
+import { speaks } from '../kit/language'
 
-const OFTEN = ['It is done and was not ticked', 'Another way of making it', 'Forgotten']
+const say = speaks(benchSheetsMessages)
+
+const OFTEN = [say('doneNotTicked'), say('anotherWayMaking'), say('forgotten')]
 
 interface Props {
   batch: BatchState
@@ -21,8 +24,8 @@ export function MarkReason({ batch, step, edge, onClose, onReason }: Props) {
   const [said, setSaid] = useState('')
   const why = outOfOrder(batch, step, edge)
   return (
-    <Sheet open onClose={onClose} title="That is out of order">
-      <p className="sentence">{why ? orderSentence(why) : 'Nothing stands in the way any more.'}</p>
+    <Sheet open onClose={onClose} title={say('outOrder')}>
+      <p className="sentence">{why ? orderSentence(why) : say('nothingStandsWayAny')}</p>
       <NameKeys>
         {OFTEN.map((text) => (
           <Key key={text} onClick={() => onReason(text)}>
@@ -30,9 +33,9 @@ export function MarkReason({ batch, step, edge, onClose, onReason }: Props) {
           </Key>
         ))}
       </NameKeys>
-      <Field label="Or in your own words" value={said} max={300} onValue={setSaid} />
+      <Field label={say('orYourOwnWords')} value={said} max={300} onValue={setSaid} />
       <Key look="primary" disabled={said.trim() === ''} onClick={() => onReason(said.trim())}>
-        Mark it, with that
+        {say('markWith')}
       </Key>
     </Sheet>
   )

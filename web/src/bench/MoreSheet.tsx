@@ -1,3 +1,4 @@
+import { benchSheetsMessages } from '@logged-thermal/wording'
 import { factsOf, type BatchState, type Method } from '@logged-thermal/core'
 import { useAppDispatch, useAppSelector } from '../app/store'
 import { tablet } from '../app/tablet'
@@ -6,6 +7,9 @@ import { Sheet } from '../kit/Sheet'
 import type { BenchSheet } from './benchSheet'
 import { useMethodOf } from '../app/instructions'
 import { NameKeys } from '../kit/NameKeys'
+import { speaks } from '../kit/language'
+
+const say = speaks(benchSheetsMessages)
 
 interface Props {
   batch: BatchState
@@ -24,18 +28,18 @@ export function MoreSheet({ batch, open, onClose, onSheet, awake, mayWrite }: Pr
   const loudness = useAppSelector((state) => state.tablet.loudness)
   const method = useMethodOf(batch)
   const keys: { sheet: BenchSheet; name: string; why: string; writes?: true }[] = [
-    { sheet: 'steps', name: 'Steps', why: 'all of them, and what was done otherwise' },
-    { sheet: 'eggs', name: 'Eggs', why: 'lots, tally, what is left over' },
-    { sheet: 'temper', name: 'Tempering', why: 'how much hot liquid at once' },
-    { sheet: 'add', name: 'Add', why: 'butter, spirit, zest, purée, with lot and time', writes: true },
-    { sheet: 'cooling', name: 'Cooling', why: 'where it stands, cover, pans, stirred', writes: true },
-    { sheet: 'parts', name: 'Parts', why: 'items from the cold store that go in', writes: true },
-    { sheet: 'put away', name: 'Put away', why: 'portions, with their date and label', writes: true },
-    { sheet: 'rewarm', name: 'Warmed again', why: 'melted to be moulded, baked once more', writes: true },
-    { sheet: 'acidity', name: 'pH', why: 'whether it needs temperature control' },
+    { sheet: 'steps', name: say('steps'), why: say('allThemWhatDone') },
+    { sheet: 'eggs', name: say('eggs'), why: say('lotsTallyWhatLeft') },
+    { sheet: 'temper', name: say('tempering'), why: say('howMuchHotLiquid') },
+    { sheet: 'add', name: say('add'), why: say('butterSpiritZestPur'), writes: true },
+    { sheet: 'cooling', name: say('cooling'), why: say('whereStandsCoverPans'), writes: true },
+    { sheet: 'parts', name: say('parts'), why: say('itemsFromColdStore'), writes: true },
+    { sheet: 'put away', name: say('putAway'), why: say('portionsWithTheirDate'), writes: true },
+    { sheet: 'rewarm', name: say('warmedAgain'), why: say('meltedMouldedBakedOnce'), writes: true },
+    { sheet: 'acidity', name: 'pH', why: say('whetherNeedsTemperatureControl') },
   ]
   return (
-    <Sheet open={open} onClose={onClose} title={`More about ${batch.code}`}>
+    <Sheet open={open} onClose={onClose} title={say('moreAbout', { code: batch.code })}>
       <NameKeys>
         {keys.map(({ sheet, name, why, writes }) => (
           <Key key={name} disabled={writes && !mayWrite} onClick={() => onSheet(sheet)}>
@@ -44,15 +48,11 @@ export function MoreSheet({ batch, open, onClose, onSheet, awake, mayWrite }: Pr
           </Key>
         ))}
         <Key look="outlined" onClick={() => dispatch(tablet.actions.loudnessTurned())}>
-          Sound: {loudness}
-          <small>at the floor, at the ceiling, at the end of a hold; tap to change</small>
+          {say('soundLoudness', { loudness })}
+          <small>{say('atFloorAtCeiling')}</small>
         </Key>
       </NameKeys>
-      <p className="muted">
-        {awake
-          ? 'The screen stays awake while this batch is on the heat.'
-          : 'This screen may fall asleep: a browser keeps it awake only over a secure connection, and only on the heat.'}
-      </p>
+      <p className="muted">{awake ? say('screenStaysAwakeWhile') : say('screenMayFallAsleep')}</p>
       {method && <Strength method={method} />}
     </Sheet>
   )
@@ -62,7 +62,5 @@ export function MoreSheet({ batch, open, onClose, onSheet, awake, mayWrite }: Pr
 function Strength({ method }: { method: Method }) {
   const { alcoholByVolume } = factsOf(method, NOTHING_ELSE)
   if (alcoholByVolume < 0.001) return null
-  return (
-    <p>About {(alcoholByVolume * 100).toFixed(1)} % alcohol by volume, for the label. It earns nothing on the date.</p>
-  )
+  return <p>{say('aboutAlcoholByVolume', { alcoholByVolume: (alcoholByVolume * 100).toFixed(1) })}</p>
 }

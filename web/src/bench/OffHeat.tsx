@@ -1,8 +1,11 @@
 import type { Finding } from '@logged-thermal/core'
-import { checkTitle, findingSentence, type Reader } from '@logged-thermal/wording'
+import { checkTitle, findingSentence, type Reader, benchMessages } from '@logged-thermal/wording'
 import { Key } from '../kit/Key'
 import { KeyRow } from '../kit/KeyRow'
 import { Sheet } from '../kit/Sheet'
+import { speaks } from '../kit/language'
+
+const say = speaks(benchMessages)
 
 interface Props {
   floor: Finding
@@ -14,17 +17,16 @@ interface Props {
 /** It would come off the heat before its floor is proven: asked once, for what is off cannot be proven by heat any more. */
 export function OffHeat({ floor, reader, onClose, onSure }: Props) {
   return (
-    <Sheet open onClose={onClose} title="Off the heat before it is proven?">
+    <Sheet open onClose={onClose} title={say('offHeatBeforeProven')}>
       <p className="sentence">
-        {checkTitle(floor, reader)}: {findingSentence(floor, reader)} Taken off now, it stays unproven until the lead
-        decides.
+        {say('takenOffNowStays', { check: checkTitle(floor, reader), finding: findingSentence(floor, reader) })}
       </p>
       <KeyRow>
         <Key look="primary" onClick={onClose}>
-          Keep it on the heat
+          {say('keepOnHeat')}
         </Key>
         <Key look="outlined" onClick={onSure}>
-          It is off the heat
+          {say('offHeat')}
         </Key>
       </KeyRow>
     </Sheet>

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { batchStanding, lastAir, type BatchState, type Typed, type UnitKind } from '@logged-thermal/core'
-import { degrees, placeWord, type Reader } from '@logged-thermal/wording'
+import { degrees, placeWord, type Reader, benchSheetsMessages } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { useLine, type JudgedBatch } from '../app/kitchen'
 import { Key } from '../kit/Key'
@@ -8,6 +8,9 @@ import { NumberPad } from '../kit/NumberPad'
 import { Sheet } from '../kit/Sheet'
 import { NameKeys } from '../kit/NameKeys'
 import styles from './coolingSheet.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(benchSheetsMessages)
 
 interface Props {
   batch: BatchState
@@ -30,13 +33,15 @@ export function PlaceSheet({ batch, others, kind, onClose, reader }: Props) {
     onClose()
   }
   return (
-    <Sheet open onClose={onClose} title={unit ? `Into ${unit.name}: what does its air read?` : placeWord[kind]}>
+    <Sheet open onClose={onClose} title={unit ? say('intoWhatDoesIts', { unit: unit.name }) : placeWord[kind]}>
       {units.length > 1 && (
         <NameKeys>
           {units.map(({ id, name, air }) => (
             <Key key={id} look={id === chosen ? 'primary' : 'plain'} onClick={() => setChosen(id)}>
               {name}
-              <small>{air ? `air was ${degrees(air.celsius, reader, 'under')}` : 'air not read yet'}</small>
+              <small>
+                {air ? say('airWas', { degrees: degrees(air.celsius, reader, 'under') }) : say('airNotReadYet')}
+              </small>
             </Key>
           ))}
         </NameKeys>
@@ -49,7 +54,7 @@ export function PlaceSheet({ batch, others, kind, onClose, reader }: Props) {
             unit={`°${reader.scale}`}
             decimals={1}
             signed
-            take="It is in, air read"
+            take={say('airRead')}
             onTake={(value) => put({ value, unit: reader.scale })}
           />
         )}
@@ -57,12 +62,12 @@ export function PlaceSheet({ batch, others, kind, onClose, reader }: Props) {
           {unit && <ColdInside unit={unit.id} batches={others} />}
           {(unit || units.length === 0) && (
             <Key look="outlined" onClick={() => put(null)}>
-              {unit ? 'In it, air not read' : 'It is in'}
+              {unit ? say('airNotRead') : say('itIsIn')}
             </Key>
           )}
         </section>
       </div>
-      {units.length === 0 && <p className="muted">No unit of this kind is registered. Vessels and units: Cooldown.</p>}
+      {units.length === 0 && <p className="muted">{say('noUnitKindRegistered')}</p>}
     </Sheet>
   )
 }
@@ -74,10 +79,10 @@ function ColdInside({ unit, batches }: { unit: string; batches: readonly JudgedB
       batch.facts.placed.findLast(({ void: gone }) => !gone)?.value.unit === unit &&
       batchStanding(findings) === 'proven',
   )
-  if (inside.length === 0) return <p className="muted">Nothing finished and cold is known to stand in it.</p>
+  if (inside.length === 0) return <p className="muted">{say('nothingFinishedColdKnown')}</p>
   return (
     <div className={styles.coldInside} role="note">
-      <strong>Cold and finished in it: keep the hot one away from them.</strong>
+      <strong>{say('coldFinishedKeepHot')}</strong>
       <ul>
         {inside.map(({ batch }) => (
           <li key={batch.id}>

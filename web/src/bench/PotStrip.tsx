@@ -1,10 +1,13 @@
 import { useNavigate } from 'react-router'
 import { isPressing } from '@logged-thermal/core'
-import { type Reader, asksWords } from '@logged-thermal/wording'
+import { type Reader, asksWords, benchMessages } from '@logged-thermal/wording'
 import type { JudgedBatch } from '../app/kitchen'
 import { Key } from '../kit/Key'
 import { clsx } from 'clsx'
 import styles from './guide.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(benchMessages)
 
 /** More than these are on the Line. */
 const SHOWN = 3
@@ -23,8 +26,8 @@ export function PotStrip({ others, now, reader, half }: Props) {
   const live = others.filter(({ asks }) => asks.kind !== 'keep' && asks.kind !== 'held')
   if (live.length === 0) return null
   return (
-    <nav className={styles.pots} aria-label="Other pots, the next one first">
-      {half && <span className={styles.potsHalf}>Log or clear the value first</span>}
+    <nav className={styles.pots} aria-label={say('otherPotsNextOne')}>
+      {half && <span className={styles.potsHalf}>{say('logOrClearValue')}</span>}
       {live.slice(0, SHOWN).map(({ batch, asks }, i) => {
         const words = asksWords(asks, now, reader)
         const pressing = i === 0 && isPressing(asks, now)
@@ -36,7 +39,7 @@ export function PotStrip({ others, now, reader, half }: Props) {
             disabled={half}
             onClick={() => void navigate(`/bench/${batch.id}`)}
           >
-            {i === 0 && <span className={styles.potsNext}>Next</span>}
+            {i === 0 && <span className={styles.potsNext}>{say('next')}</span>}
             <strong>{batch.method.name}</strong>
             {words && (
               <small>
@@ -49,7 +52,7 @@ export function PotStrip({ others, now, reader, half }: Props) {
       })}
       {live.length > SHOWN && (
         <Key look="outlined" disabled={half} onClick={() => void navigate('/')}>
-          {live.length - SHOWN} more
+          {say('moreLive', { live: live.length - SHOWN })}
         </Key>
       )}
     </nav>

@@ -10,7 +10,7 @@ import {
   type Outcome,
   type VesselState,
 } from '@logged-thermal/core'
-import { centimetres, outcomeWords, placeWord, type Reader } from '@logged-thermal/wording'
+import { centimetres, outcomeWords, placeWord, type Reader, benchSheetsMessages } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { useLine } from '../app/kitchen'
 import { ChoiceKeys } from '../kit/ChoiceKeys'
@@ -19,6 +19,9 @@ import { Sheet } from '../kit/Sheet'
 import { colourOf } from '../parts/temperatureScale'
 import { VesselPicture } from '../parts/VesselPicture'
 import styles from './coolingSheet.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(benchSheetsMessages)
 
 interface Props {
   batch: BatchState
@@ -53,18 +56,21 @@ export function PourSheet({ batch, pans: asked, now, onClose, reader }: Props) {
     onClose()
   }
   return (
-    <Sheet open onClose={onClose} title="Into what is it poured?">
-      <div className={styles.pourPans} role="group" aria-label="How many pans">
-        <Key aria-label="One pan fewer" disabled={pans <= 1} onClick={() => setPans(pans - 1)}>
+    <Sheet open onClose={onClose} title={say('intoWhatPoured')}>
+      <div className={styles.pourPans} role="group" aria-label={say('howManyPans')}>
+        <Key aria-label={say('onePanFewer')} disabled={pans <= 1} onClick={() => setPans(pans - 1)}>
           −
         </Key>
         <span className={styles.count}>{pans}</span>
-        <Key aria-label="One pan more" disabled={pans >= 24} onClick={() => setPans(pans + 1)}>
+        <Key aria-label={say('onePanMore')} disabled={pans >= 24} onClick={() => setPans(pans + 1)}>
           +
         </Key>
         <p className={styles.pourSays}>
-          {pans === 1 ? 'one vessel' : 'vessels alike'} for {(load?.kilograms ?? 0).toFixed(1)} kg,{' '}
-          {setting.place ? placeWord[setting.place].toLowerCase() : 'in an ice bath'}
+          {say('oneVesselVesselsAlike', {
+            pans,
+            kilograms: (load?.kilograms ?? 0).toFixed(1),
+            value: setting.place ? placeWord[setting.place].toLowerCase() : say('iceBath'),
+          })}
         </p>
       </div>
       {pans > 1 && (
@@ -72,11 +78,11 @@ export function PourSheet({ batch, pans: asked, now, onClose, reader }: Props) {
           name="Which one cools slowest"
           options={[NOT_SAID, ...Array.from({ length: pans }, (_, i) => String(i + 1))]}
           chosen={slowest ?? NOT_SAID}
-          words={(each) => (each === NOT_SAID ? 'Slowest: not said' : each)}
+          words={(each) => (each === NOT_SAID ? say('slowestNotSaid') : each)}
           onChoose={(each) => setSlowest(each === NOT_SAID ? null : each)}
         />
       )}
-      {load === null && <p>The method gives no amounts: nothing can be reckoned of its depth.</p>}
+      {load === null && <p>{say('methodGivesNoAmounts')}</p>}
       <div className={styles.pourVessels}>
         {choices.map((outcome) => {
           const { choice, depth, refused, makes } = outcome
@@ -90,14 +96,14 @@ export function PourSheet({ batch, pans: asked, now, onClose, reader }: Props) {
               <VesselPicture inside={choice.vessel.inside} depth={depth} colour={colourOf(load?.celsius ?? 60)} />
               {choice.vessel.name}
               <small>
-                <strong>{centimetres(depth)}</strong> deep. {makes ? '' : ' '}
-                {outcomeWords(outcome, reader)}
+                <strong>{centimetres(depth)}</strong>{' '}
+                {say('deepMakesOutcomewords', { makes, outcomeWords: outcomeWords(outcome, reader) })}
               </small>
             </Key>
           )
         })}
       </div>
-      {vessels.length === 0 && <p className="muted">No vessel is registered yet. Vessels and units: Cooldown.</p>}
+      {vessels.length === 0 && <p className="muted">{say('noVesselRegisteredYet')}</p>}
     </Sheet>
   )
 }

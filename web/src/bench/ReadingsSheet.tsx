@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import type { BatchState, CorrectionReason, Fact, Id, ReadingBody } from '@logged-thermal/core'
-import { clockWithSeconds, type Reader } from '@logged-thermal/wording'
+import { clockWithSeconds, type Reader, benchSheetsMessages } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { useLine } from '../app/kitchen'
 import { Key } from '../kit/Key'
@@ -9,6 +9,9 @@ import { DegreeBoard } from '../board/DegreeBoard'
 import { NameKeys } from '../kit/NameKeys'
 import styles from './bench.module.css'
 import { KeyRow } from '../kit/KeyRow'
+import { speaks } from '../kit/language'
+
+const say = speaks(benchSheetsMessages)
 
 interface Props {
   open: boolean
@@ -41,7 +44,7 @@ export function ReadingsSheet({ open, onClose, batch, others, reader, mayWrite }
     <Sheet
       open={open}
       onClose={close}
-      title={correcting ? 'What was wrong with it?' : `Readings of ${batch.method.name}`}
+      title={correcting ? say('whatWrongWith') : say('readingsOf', { method: batch.method.name })}
     >
       {!correcting && (
         <ul className={styles.readings}>
@@ -55,16 +58,16 @@ export function ReadingsSheet({ open, onClose, batch, others, reader, mayWrite }
                 onCorrect={mayWrite && !fact.void ? () => setCorrecting({ fact, how: 'choose' }) : null}
               />
             ))}
-          {batch.facts['reading-taken'].length === 0 && <li>Nothing read yet.</li>}
+          {batch.facts['reading-taken'].length === 0 && <li>{say('nothingReadYet')}</li>}
         </ul>
       )}
       {correcting?.how === 'choose' && (
         <KeyRow>
-          <Key onClick={() => setCorrecting({ ...correcting, how: 'mistyped' })}>Mistyped</Key>
+          <Key onClick={() => setCorrecting({ ...correcting, how: 'mistyped' })}>{say('mistyped')}</Key>
           <Key disabled={others.length === 0} onClick={() => setCorrecting({ ...correcting, how: 'wrong pot' })}>
-            Wrong pot
+            {say('wrongPot')}
           </Key>
-          <Key onClick={() => amend(correcting.fact.entry, 'touched the pan', 'void')}>Touched the pan</Key>
+          <Key onClick={() => amend(correcting.fact.entry, 'touched the pan', 'void')}>{say('touchedPan')}</Key>
         </KeyRow>
       )}
       {correcting?.how === 'mistyped' && (
@@ -74,7 +77,7 @@ export function ReadingsSheet({ open, onClose, batch, others, reader, mayWrite }
           marks={[]}
           rows={3}
           disabled={false}
-          ask="Tap what it was"
+          ask={say('tapWhat')}
           controls={null}
           onValue={(value) => {
             const { at, value: was, entry } = correcting.fact
@@ -109,7 +112,7 @@ function Row({ fact, reader, onCorrect }: { fact: Fact<ReadingBody>; reader: Rea
   const line = useLine()
   const { value, at, recordedAt, amends } = fact
   const name = (id: Id) => line?.people.find((person) => person.id === id)?.name ?? 'somebody'
-  const probe = line?.instruments.find(({ id }) => id === value.instrument)?.code ?? 'no instrument'
+  const probe = line?.instruments.find(({ id }) => id === value.instrument)?.code ?? say('noInstrument')
   const shown = ({ typed }: ReadingBody) => `${typed.value.toFixed(1)}°${typed.unit}`
   const late = recordedAt !== null && recordedAt - at > 60_000
   return (
@@ -122,21 +125,21 @@ function Row({ fact, reader, onCorrect }: { fact: Fact<ReadingBody>; reader: Rea
       </span>
       <span className={styles.said}>
         {clockWithSeconds(at, reader)}
-        {late && `, recorded ${clockWithSeconds(recordedAt, reader)}`} · {name(fact.by)} · {probe},{' '}
-        {value.of === 'mixture' ? value.where : `of the ${value.of.part}`}
-        {value.portion !== undefined && `, pan ${value.portion}`}
-        {recordedAt === null && ' · kept here, not sent yet'}
-        {fact.late && ' · entered late'}
+        {late && say('recordedTime', { time: clockWithSeconds(recordedAt, reader) })} · {name(fact.by)} · {probe},{' '}
+        {value.of === 'mixture' ? value.where : say('ofThe', { part: value.of.part })}
+        {value.portion !== undefined && say('panPortion', { portion: value.portion })}
+        {recordedAt === null && say('keptHereNotSent')}
+        {fact.late && say('enteredLate')}
         {fact.postedBy !== null &&
           fact.postedBy !== fact.by &&
-          ` · entered by ${name(fact.postedBy)} for ${name(fact.by)}`}
-        {fact.waiting.length > 0 && ' · a correction waits for the lead'}
-        {fact.accepted && ` · let count by ${name(fact.accepted.by)}: ${fact.accepted.reason}`}
+          say('enteredByFor', { name: name(fact.postedBy), name2: name(fact.by) })}
+        {fact.waiting.length > 0 && say('correctionWaitsForLead')}
+        {fact.accepted && say('letCountBy', { name: name(fact.accepted.by), reason: fact.accepted.reason })}
         {amends.map(({ reason, by }) => ` · ${reason}, ${name(by)}`)}
       </span>
       {onCorrect && (
         <Key look="outlined" onClick={onCorrect}>
-          Correct
+          {say('correct')}
         </Key>
       )}
     </li>

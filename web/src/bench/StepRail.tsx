@@ -1,9 +1,20 @@
 import { useEffect, useRef } from 'react'
 import { isGate, type Finding, type Guide, type GuideStep } from '@logged-thermal/core'
-import { checkTitle, clock, gateName, standingWord, stepName, type Reader } from '@logged-thermal/wording'
+import {
+  checkTitle,
+  clock,
+  gateName,
+  standingWord,
+  stepName,
+  type Reader,
+  benchMessages,
+} from '@logged-thermal/wording'
 import { Glyph } from '../parts/Glyph'
 import { RowKey } from '../kit/RowKey'
 import styles from './guide.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(benchMessages)
 
 interface Props {
   guide: Guide
@@ -30,7 +41,7 @@ export function StepRail({ guide, findings, reader, onStep }: Props) {
     if (box && here) box.scrollLeft = here.offsetLeft - box.offsetLeft - 80
   }, [at])
   return (
-    <ol className={styles.rail} aria-label="Steps" ref={rail}>
+    <ol className={styles.rail} aria-label={say('steps')} ref={rail}>
       {guide.steps
         .flatMap((step) => chambersOf(step, findings))
         .map(({ key, step, name, finding, now }) => (
@@ -43,10 +54,12 @@ export function StepRail({ guide, findings, reader, onStep }: Props) {
               {finding ? (
                 <Glyph standing={finding.standing} on={now ? 'ink' : 'glass'} />
               ) : (
-                step.state === 'done' && <span aria-label="done">✓</span>
+                step.state === 'done' && <span aria-label={say('done')}>✓</span>
               )}
               {name}
-              {now && step.timer !== null && !finding && <small>until {clock(step.timer, reader)}</small>}
+              {now && step.timer !== null && !finding && (
+                <small>{say('untilTime', { time: clock(step.timer, reader) })}</small>
+              )}
               {finding && (
                 <small>
                   {finding.deadline !== null ? checkTitle(finding, reader) : gateName(finding.check, reader)}
@@ -71,7 +84,7 @@ function chambersOf(step: GuideStep, findings: readonly Finding[]): Chamber[] {
   return gates.map((finding, i) => ({
     key: finding.check.key,
     step,
-    name: i === 0 ? 'Cool' : 'Chill',
+    name: i === 0 ? say('cool') : say('chill'),
     finding,
     now: now && finding === (open ?? gates.at(-1)),
   }))

@@ -11,7 +11,7 @@ import {
   type Instruction,
   type TemperatureScale,
 } from '@logged-thermal/core'
-import { clock, timeOfDay, dayName, stepName, type Reader } from '@logged-thermal/wording'
+import { clock, timeOfDay, dayName, stepName, type Reader, benchSheetsMessages } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { asSentence } from '../methods/sentence'
 import { Field } from '../kit/Field'
@@ -22,9 +22,17 @@ import { useInstructions } from '../app/instructions'
 import { clsx } from 'clsx'
 import styles from './guide.module.css'
 import { useEnteredHere } from '../app/useEnteredHere'
+import { speaks } from '../kit/language'
+
+const say = speaks(benchSheetsMessages)
 
 const MOMENTS: Churning['moment'][] = ['going in', 'start', 'end', 'draw']
-const EDGE_WORD: Record<Edge, string> = { started: 'Begin', combined: 'All in', done: 'Done', skipped: 'Leave out' }
+const EDGE_WORD: Record<Edge, string> = {
+  started: say('begin'),
+  combined: say('allIn'),
+  done: say('done'),
+  skipped: say('leaveOut'),
+}
 
 interface Props {
   batch: BatchState
@@ -45,14 +53,14 @@ export function StepsSheet({ batch, guide, open, onClose, onMark, reader, scale,
   const [churning, setChurning] = useState<{ step: string; moment: Churning['moment'] } | null>(null)
   if (churning) {
     return (
-      <Sheet open={open} onClose={() => setChurning(null)} title={`Churning, ${churning.moment}: how cold?`}>
+      <Sheet open={open} onClose={() => setChurning(null)} title={say('churningHowCold', { moment: churning.moment })}>
         <DegreeBoard
           scale={scale}
           centre={scale === 'C' ? 0 : 32}
           marks={[]}
           rows={3}
           disabled={!mayWrite}
-          ask="at this moment"
+          ask={say('atMoment')}
           controls={null}
           onValue={(value) => {
             enter('churned', batch.id, { ...churning, typed: { value, unit: scale } })
@@ -63,7 +71,7 @@ export function StepsSheet({ batch, guide, open, onClose, onMark, reader, scale,
     )
   }
   return (
-    <Sheet saved={entered} open={open} onClose={onClose} title={`Steps of ${batch.method.name}`}>
+    <Sheet saved={entered} open={open} onClose={onClose} title={say('stepsOf', { method: batch.method.name })}>
       <ol className={styles.batchSteps}>
         {guide.steps.map((step, i) => (
           <StepItem
@@ -115,8 +123,10 @@ function StepItem({
           {number} {stepName[step.kind]}
         </strong>{' '}
         {asSentence(told?.text ?? '')}
-        {told?.activeMinutes ? ` ${told.activeMinutes} min.` : ''}
-        {told?.passiveMinutes ? ` Then ${told.passiveMinutes.least} to ${told.passiveMinutes.most} min.` : ''}
+        {told?.activeMinutes ? say('minActiveminutes', { activeMinutes: told.activeMinutes }) : ''}
+        {told?.passiveMinutes
+          ? say('thenMin', { least: told.passiveMinutes.least, most: told.passiveMinutes.most })
+          : ''}
         <p>
           {marks.map(({ entry, value, at }) => (
             <span key={entry}>
@@ -124,7 +134,11 @@ function StepItem({
               {value.reason ? `, ${value.reason}` : ''}.{' '}
             </span>
           ))}
-          {waits && `Ready ${dayName(dayOf(step.timer!, reader.zone), reader)} ${timeOfDay(step.timer!, reader)}. `}
+          {waits &&
+            say('readyDayTime', {
+              day: dayName(dayOf(step.timer!, reader.zone), reader),
+              time: timeOfDay(step.timer!, reader),
+            })}
           {own(batch.facts.churned).map(({ entry, value, at }) => (
             <span key={entry}>
               {value.moment} {value.typed ? `${value.typed.value.toFixed(1)}°${value.typed.unit} ` : ''}
@@ -134,15 +148,15 @@ function StepItem({
         </p>
         {own(batch.facts['step-deviated']).map(({ entry, value }) => (
           <p key={entry}>
-            <b>Otherwise:</b> {value.said}
+            <b>{say('otherwise')}</b> {value.said}
           </p>
         ))}
         {said !== null && (
           <Field
-            label="What was otherwise"
+            label={say('whatOtherwise')}
             value={said}
             max={300}
-            placeholder="18 min instead of 12"
+            placeholder={say('n18MinInstead12')}
             onValue={setSaid}
           />
         )}
@@ -166,7 +180,7 @@ function StepItem({
             </Key>
           ))}
           <Key look="outlined" onClick={() => setSaid('')}>
-            Otherwise
+            {say('otherwise2')}
           </Key>
         </span>
       )}
@@ -179,7 +193,7 @@ function StepItem({
             setSaid(null)
           }}
         >
-          Note it
+          {say('noteIt')}
         </Key>
       )}
     </li>

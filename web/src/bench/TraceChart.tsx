@@ -13,13 +13,16 @@ import {
 import { useMemo } from 'react'
 import { Line } from 'react-chartjs-2'
 import { floorOf, mixtureTrace, timelineOf, type BatchState, type Finding, type HeatWindow } from '@logged-thermal/core'
-import { clock, coolingDeeds, degrees, type Reader } from '@logged-thermal/wording'
+import { clock, coolingDeeds, degrees, type Reader, benchMessages } from '@logged-thermal/wording'
 import type { Futures } from './futures'
 import { colourOf } from '../parts/temperatureScale'
 import type { Marks, Cue, Trace } from './marks'
 import { paintMarks } from './traceMarks'
 import { traceScale, type TraceScale } from './traceScale'
 import styles from './bench.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(benchMessages)
 
 Chart.register(Filler, LinearScale, LineController, LineElement, PointElement)
 
@@ -82,12 +85,12 @@ export function TraceChart({ batch, findings, now, reader, explained, heat, futu
   }
   const last = trace.at(-1)
   const said = last
-    ? `Last read ${degrees(last.celsius, reader)} at ${clock(last.at, reader)}`
-    : 'Nothing read of the mixture yet'
+    ? say('lastReadAt', { degrees: degrees(last.celsius, reader), time: clock(last.at, reader) })
+    : say('nothingReadMixtureYet')
   return (
     <div className={styles.trace}>
       <Line
-        aria-label={`Trace of ${batch.method.name}. ${said}.`}
+        aria-label={say('traceOf', { method: batch.method.name, said })}
         data={{ datasets: [dataset] } satisfies ChartData<'line'>}
         options={options}
         plugins={[MARKS]}

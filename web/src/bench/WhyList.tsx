@@ -9,6 +9,7 @@ import {
   sourceLine,
   standingWord,
   type Reader,
+  benchMessages,
 } from '@logged-thermal/wording'
 import { AlreadyIn } from '../decide/AlreadyIn'
 import { LateEntries } from '../decide/LateEntries'
@@ -16,6 +17,9 @@ import { Glyph } from '../parts/Glyph'
 import { RowKey } from '../kit/RowKey'
 import { clsx } from 'clsx'
 import styles from './bench.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(benchMessages)
 
 interface Props {
   batch: BatchState
@@ -29,10 +33,10 @@ interface Props {
 /** Every check with its standing and the reason; tapped, it says what decides it and what reading would prove it. */
 export function WhyList({ batch, findings, reader, explained, onExplain }: Props) {
   return (
-    <section className={styles.whyList} aria-label="Why">
+    <section className={styles.whyList} aria-label={say('why')}>
       <div className={styles.whyHead}>
-        <h2 className="title">Why</h2>
-        <small>a starting point: check your edition</small>
+        <h2 className="title">{say('why')}</h2>
+        <small>{say('startingPointCheckYour')}</small>
       </div>
       <ul>
         {findings.map((finding) => {
@@ -70,7 +74,7 @@ export function WhyList({ batch, findings, reader, explained, onExplain }: Props
               <span aria-hidden="true">❙</span>
               <span className="sentence">
                 {clock(at, reader)} {value.text}
-                {value.cue && <small> a cue: it moves no standing</small>}
+                {value.cue && <small> {say('cueMovesNoStanding')}</small>}
               </span>
             </li>
           ))}
@@ -84,17 +88,21 @@ function Explained({ batch, finding, reader }: { batch: BatchState; finding: Fin
   const between = (name: string, bracket: Finding['start']) => {
     if (!bracket || bracket.latest === null) return null
     if (bracket.earliest === bracket.latest) return `${name} ${clock(bracket.latest, reader)}.`
-    if (bracket.earliest === null) return `${name} before ${clock(bracket.latest, reader)}, nobody read when.`
-    return `${name} somewhere between ${clock(bracket.earliest, reader)} and ${clock(bracket.latest, reader)}.`
+    if (bracket.earliest === null) return say('beforeNobodyReadWhen', { name, time: clock(bracket.latest, reader) })
+    return say('somewhereBetween', {
+      name,
+      time: clock(bracket.earliest, reader),
+      time2: clock(bracket.latest, reader),
+    })
   }
-  const said = [between('The clock started', start), between('It got there', end), needSentence(finding, reader)]
+  const said = [between(say('clockStarted'), start), between(say('gotThere'), end), needSentence(finding, reader)]
   const box = useRef<HTMLDivElement>(null)
   useEffect(() => box.current?.scrollIntoView({ block: 'nearest' }), [])
   return (
     <div className={styles.explained} ref={box}>
       {said.map((sentence) => sentence && <p key={sentence}>{sentence}</p>)}
       {deciding.length > 0 && (
-        <p>Decided by what was read at {deciding.map((at) => clock(at, reader)).join(', ')}: ringed on the trace.</p>
+        <p>{say('decidedByWhatRead', { deciding: deciding.map((at) => clock(at, reader)).join(', ') })}</p>
       )}
       <LateEntries batch={batch} />
       {isFloor(finding) && <AlreadyIn batch={batch} reader={reader} />}

@@ -1,9 +1,12 @@
-import { clock, type Reader } from '@logged-thermal/wording'
+import { clock, type Reader, benchMessages } from '@logged-thermal/wording'
 import type { FanPoint } from '@logged-thermal/core'
 import type { Futures } from './futures'
 import { font, GLASS, label, line } from '../parts/pen'
 import { day } from '../kit/tokens'
 import { colourOf } from '../parts/temperatureScale'
+import { speaks } from '../kit/language'
+
+const say = speaks(benchMessages)
 
 const FLARE = day.flare2
 const FLARE_TEXT = day['flare-text']
@@ -51,7 +54,7 @@ export function paintFutures(paper: Paper, { fan, misses, rescued, rescueBy, pla
     line(ctx, x(readAt), top, x(readAt), bottom, GLASS, 2.5)
     ctx.setLineDash([])
     font(ctx, 16, 600)
-    label(ctx, `read ${clock(readAt, reader)}`, x(readAt) + 8, bottom - 10, 'left', GLASS)
+    label(ctx, say('readTime', { time: clock(readAt, reader) }), x(readAt) + 8, bottom - 10, 'left', GLASS)
   }
   if (paper.right - x(now) > ROOM) words(paper, fan, misses, rescued)
 }
@@ -71,10 +74,10 @@ function words({ ctx, x, y, bottom, now }: Paper, fan: FanPoint[], misses: boole
   const end = fan.at(-1)
   // Past the first gate, where the band is clear of it.
   const at = end && fan.find((point) => x(point.at) > x(now) + 0.5 * (x(end.at) - x(now)))
-  if (at && misses) label(ctx, 'if you do nothing', x(at.at), Math.max(20, y(at.most) - 10), 'left', FLARE_TEXT)
-  else if (at) label(ctx, 'on course', x(at.at), Math.max(20, y(at.most) - 10), 'left', ICE_TEXT)
+  if (at && misses) label(ctx, say('ifYouDoNothing'), x(at.at), Math.max(20, y(at.most) - 10), 'left', FLARE_TEXT)
+  else if (at) label(ctx, say('onCourse'), x(at.at), Math.max(20, y(at.most) - 10), 'left', ICE_TEXT)
   const cold = rescued.find((point) => x(point.at) > x(now) + 150)
-  if (cold) label(ctx, 'if done now', x(cold.at), Math.min(bottom - 30, y(cold.celsius) + 24), 'right', ICE_TEXT)
+  if (cold) label(ctx, say('ifDoneNow'), x(cold.at), Math.min(bottom - 30, y(cold.celsius) + 24), 'right', ICE_TEXT)
 }
 
 function curve({ ctx, x, y, bottom }: Paper, points: FanPoint[], colour: string, width: number): void {

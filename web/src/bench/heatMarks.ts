@@ -1,9 +1,12 @@
 import type { Chart } from 'chart.js'
 import { heldAt, type HeatEdge, type HeatWindow } from '@logged-thermal/core'
-import { gateName, limitDegreesOf } from '@logged-thermal/wording'
+import { gateName, limitDegreesOf, benchMessages } from '@logged-thermal/wording'
 import { colourOf } from '../parts/temperatureScale'
 import { font, GLASS, hatch, label, line } from '../parts/pen'
 import type { Marks } from './marks'
+import { speaks } from '../kit/language'
+
+const say = speaks(benchMessages)
 
 const FORECAST = colourOf(48)
 /** A forecast that spreads further than this shows it, ms. */
@@ -37,17 +40,33 @@ export function paintHeat(chart: Chart, { trace, now, scale, reader }: Marks, he
   // Where floor and ceiling lie close, their figures make room for each other.
   const near = floor !== null && ceiling !== null && y(floor.celsius) - y(ceiling.celsius) < 46
   if (ceiling) {
-    teeth(ctx, y(ceiling.celsius), left, right, near, `curdles above ${limitDegreesOf(ceiling.celsius, reader)}`)
+    teeth(
+      ctx,
+      y(ceiling.celsius),
+      left,
+      right,
+      near,
+      say('curdlesAbove', { degrees: limitDegreesOf(ceiling.celsius, reader) }),
+    )
     axisLabel(ctx, limitDegreesOf(ceiling.celsius, reader), left - 8, y(ceiling.celsius) - (near ? 10 : 0), 19)
   }
   if (heat.boil)
-    studs(ctx, y(heat.boil.celsius), left, right, `boil out at ${limitDegreesOf(heat.boil.celsius, reader)}`)
+    studs(
+      ctx,
+      y(heat.boil.celsius),
+      left,
+      right,
+      say('boilOutAt', { degrees: limitDegreesOf(heat.boil.celsius, reader) }),
+    )
   if (floor) {
     sill(ctx, y(floor.celsius), left, right)
     shelf(ctx, heat, floor, now, x, y(floor.celsius), bottom)
     spread(ctx, floor, x, y(floor.celsius))
     font(ctx, 19, 700)
-    const said = `${gateName(floor.finding.check, reader)} floor${floor.finding.standing === 'proven' ? ', proven' : ''}`
+    const said = say('floorProven', {
+      gateName: gateName(floor.finding.check, reader),
+      isProven: floor.finding.standing === 'proven',
+    })
     label(ctx, said, right - 8, y(floor.celsius) + 24, 'right', GLASS)
     axisLabel(ctx, limitDegreesOf(floor.celsius, reader), left - 8, y(floor.celsius) + (near ? 8 : 0), 22)
   }

@@ -1,11 +1,14 @@
 import type { Trace, Cue, Marks } from './marks'
 import type { Chart } from 'chart.js'
 import { stageOf, type Finding, type Standing } from '@logged-thermal/core'
-import { clock, clockWithSeconds, degrees, type Reader } from '@logged-thermal/wording'
+import { clock, clockWithSeconds, degrees, type Reader, benchMessages } from '@logged-thermal/wording'
 import { colourOf } from '../parts/temperatureScale'
 import { paintFutures } from './futureMarks'
 import { paintHeat } from './heatMarks'
 import { DARK, font, GLASS, hatch, label, line, GRID, QUIET } from '../parts/pen'
+import { speaks } from '../kit/language'
+
+const say = speaks(benchMessages)
 
 /** Paints axes, readings, limits and what is being explained over a chart's fill. */
 export function paintMarks(chart: Chart, marks: Marks): void {
@@ -94,7 +97,7 @@ function panTrace(
   trace.forEach(({ at, celsius }, i) => (i === 0 ? ctx.moveTo(x(at), y(celsius)) : ctx.lineTo(x(at), y(celsius))))
   ctx.stroke()
   font(ctx, 15, 600)
-  label(ctx, `pan ${pan}`, x(last.at) + 6, y(last.celsius) + 16, 'left', GLASS)
+  label(ctx, say('panPan', { pan }), x(last.at) + 6, y(last.celsius) + 16, 'left', GLASS)
 }
 
 /** px. */

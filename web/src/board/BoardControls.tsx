@@ -1,3 +1,4 @@
+import { boardMessages } from '@logged-thermal/wording'
 import useMediaQuery from '@mui/material/useMediaQuery'
 import { useState } from 'react'
 import { measures } from '@logged-thermal/core'
@@ -10,6 +11,9 @@ import type { ReadingHand } from './useReading'
 import { NameKeys } from '../kit/NameKeys'
 import { clsx } from 'clsx'
 import styles from './board.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(boardMessages)
 
 /** Minutes; past a quarter of an hour it is entered late, and waits for the lead. */
 const AGO = [0, 1, 2, 4, 8, 12, 20, 45]
@@ -26,15 +30,13 @@ export function BoardControls(props: Props) {
   if (!narrow) return <Controls {...props} />
   return (
     <>
-      <Key
-        look={instrument ? 'plain' : 'shut'}
-        aria-label="With what, when, in which unit"
-        onClick={() => setOpen(true)}
-      >
-        {instrument?.code ?? 'no probe'}
-        <small>{props.reading.minutesAgo === 0 ? 'now' : `−${props.reading.minutesAgo} min`}</small>
+      <Key look={instrument ? 'plain' : 'shut'} aria-label={say('withWhatWhenWhich')} onClick={() => setOpen(true)}>
+        {instrument?.code ?? say('noProbe')}
+        <small>
+          {props.reading.minutesAgo === 0 ? say('now') : say('minMinutesago', { minutesAgo: props.reading.minutesAgo })}
+        </small>
       </Key>
-      <Sheet open={open} onClose={() => setOpen(false)} title="With what, when, in which unit">
+      <Sheet open={open} onClose={() => setOpen(false)} title={say('withWhatWhenWhich')}>
         <div className={clsx(styles.controls, styles.inSheet)}>
           <Controls {...props} />
         </div>
@@ -55,35 +57,30 @@ function Controls({ reading: { minutesAgo, setMinutesAgo, scale, setUnit, pan, p
   return (
     <>
       <Key look={instrument ? 'plain' : 'shut'} onClick={() => setChoosing(true)}>
-        {instrument ? `${instrument.code}, ${measures[instrument.kind]}` : 'no probe: proves nothing'}
+        {instrument ? `${instrument.code}, ${measures[instrument.kind]}` : say('noProbeProvesNothing')}
       </Key>
       <Key onClick={() => setMinutesAgo(AGO[(AGO.indexOf(minutesAgo) + 1) % AGO.length]!)}>
-        {minutesAgo === 0 ? 'taken now' : `${minutesAgo} min ago`}
+        {minutesAgo === 0 ? say('takenNow') : say('minAgo', { minutesAgo })}
       </Key>
-      <Key
-        aria-label={`This reading in °${scale === 'C' ? 'F' : 'C'}`}
-        onClick={() => setUnit(scale === 'C' ? 'F' : 'C')}
-      >
+      <Key aria-label={say('readingFC', { isC: scale === 'C' })} onClick={() => setUnit(scale === 'C' ? 'F' : 'C')}>
         °{scale}
       </Key>
       {pan !== null && (
-        <Key aria-label="The next pan" onClick={() => setPan(String((Number(pan) % pans) + 1))}>
-          pan {pan} of {pans}
+        <Key aria-label={say('nextPan')} onClick={() => setPan(String((Number(pan) % pans) + 1))}>
+          {say('panOf', { pan, pans })}
         </Key>
       )}
-      <Sheet open={choosing} onClose={() => setChoosing(false)} title="Read with what?">
+      <Sheet open={choosing} onClose={() => setChoosing(false)} title={say('readWithWhat')}>
         <NameKeys>
           {line?.instruments.map(({ id, code, kind }) => (
             <Key key={id} look={id === instrument?.id ? 'primary' : 'plain'} onClick={() => choose(id)}>
               {code}
-              <small>
-                {kind}, reads the {measures[kind]}
-              </small>
+              <small>{say('readsThe', { kind, measures: measures[kind] })}</small>
             </Key>
           ))}
           <Key look={instrument ? 'outlined' : 'primary'} onClick={() => choose(null)}>
-            No instrument
-            <small>it is logged, and proves nothing</small>
+            {say('noInstrument')}
+            <small>{say('loggedProvesNothing')}</small>
           </Key>
         </NameKeys>
       </Sheet>

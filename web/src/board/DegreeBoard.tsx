@@ -1,3 +1,4 @@
+import { boardMessages } from '@logged-thermal/wording'
 import { useEffect, useRef, useState, type CSSProperties } from 'react'
 import type { TemperatureScale } from '@logged-thermal/core'
 import { Key } from '../kit/Key'
@@ -16,6 +17,9 @@ import {
 } from './degreeEntry'
 import { clsx } from 'clsx'
 import styles from './board.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(boardMessages)
 
 /** A limit's place on the board: the wedge pair stands before the first degree that is beyond it. */
 export interface BoardMark {
@@ -84,9 +88,9 @@ export function DegreeBoard({ scale, centre, marks, rows, disabled, ask, control
       else if (key === 'Enter' && text !== '') {
         event.preventDefault()
         const value = numberOf(text)
-        if (value === null) setWrong(`"${text}" is not a number. Type digits, as 71.4, then Enter.`)
+        if (value === null) setWrong(say('notNumberTypeDigits', { text }))
         else log(value)
-      } else if (/^[a-z]$/i.test(key)) setWrong(`"${key}" is no digit. Type digits, as 71.4, then Enter.`)
+      } else if (/^[a-z]$/i.test(key)) setWrong(say('noDigitTypeDigits', { key }))
     }
     window.addEventListener('keydown', typed)
     return () => window.removeEventListener('keydown', typed)
@@ -95,14 +99,14 @@ export function DegreeBoard({ scale, centre, marks, rows, disabled, ask, control
   const narrow = rows < 3
   const clearKey = (
     <Key look="outlined" className={styles.clear} disabled={entered.kind === 'nothing'} onClick={clear}>
-      Clear
+      {say('clear')}
     </Key>
   )
   return (
-    <section ref={board} className={styles.board} aria-label={`Degree board, °${scale}`}>
+    <section ref={board} className={styles.board} aria-label={say('degreeBoard', { scale })}>
       <div className={styles.head}>
         <div className={styles.controls}>{narrow && entered.kind !== 'nothing' ? clearKey : controls}</div>
-        <output className={styles.value} aria-label={`Value in °${scale}`}>
+        <output className={styles.value} aria-label={say('valueIn', { scale })}>
           <small className={styles.ask}>{ask}</small>
           <Shown entered={entered} scale={scale} />
         </output>
@@ -113,14 +117,14 @@ export function DegreeBoard({ scale, centre, marks, rows, disabled, ask, control
           {wrong}
         </p>
       )}
-      <div className={styles.strip} ref={strip} role="group" aria-label="Tens">
+      <div className={styles.strip} ref={strip} role="group" aria-label={say('tens')}>
         {decades(scale).map((decade) => (
           <Key
             key={decade}
             className={clsx(view.includes(decade) && styles.inView)}
             data-in-view={view.includes(decade) || undefined}
             disabled={disabled}
-            aria-label={`${nameOf(decade)} in view`}
+            aria-label={say('inView', { nameOf: nameOf(decade) })}
             onClick={() => setAround({ scale, value: decade, last: centre })}
           >
             {nameOf(decade)}

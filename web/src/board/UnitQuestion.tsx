@@ -1,6 +1,10 @@
+import { boardMessages } from '@logged-thermal/wording'
 import type { Typed, TemperatureScale } from '@logged-thermal/core'
 import { Key } from '../kit/Key'
 import { Notice } from '../kit/Notice'
+import { speaks } from '../kit/language'
+
+const say = speaks(boardMessages)
 
 /** A number that is plausible only in the other unit: asked once, never blocked. */
 export function UnitQuestion({
@@ -24,17 +28,15 @@ export function UnitQuestion({
             {value} °{other}
           </Key>
           <Key look="outlined" onClick={() => onAnswer(typed)}>
-            {value} °{scale} is right
+            {say('isRight', { value, scale })}
           </Key>
           <Key look="outlined" onClick={onAgain}>
-            Read again
+            {say('readAgain')}
           </Key>
         </>
       }
     >
-      <p>
-        Not logged yet. {value} °{scale} is nothing this pan does.
-      </p>
+      <p>{say('notLoggedYetNothing', { value, scale })}</p>
     </Notice>
   )
 }

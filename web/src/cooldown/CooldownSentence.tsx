@@ -1,7 +1,10 @@
 import { isTooLate } from '@logged-thermal/core'
-import { limitDegreesOf, span, type Reader } from '@logged-thermal/wording'
+import { limitDegreesOf, span, type Reader, cooldownMessages } from '@logged-thermal/wording'
 import type { Trials } from './useTrials'
 import type { Way } from './ways'
+import { speaks } from '../kit/language'
+
+const say = speaks(cooldownMessages)
 
 /** What the chosen way comes to, and one that does not make it. */
 export function CooldownSentence({
@@ -17,7 +20,7 @@ export function CooldownSentence({
 }) {
   const result = trials.results[index]
   const missed = ways.find((_, i) => i !== index && trials.results[i]?.stages.some(isTooLate))
-  if (!result) return <strong>How will it cool?</strong>
+  if (!result) return <strong>{say('howWillCool')}</strong>
   const late = result.stages.find(isTooLate)
   const [first] = result.stages
   const spare = first?.likely != null ? first.stage.withinMinutes - first.likely : 0
@@ -25,10 +28,14 @@ export function CooldownSentence({
     <>
       <strong>
         {late
-          ? `${ways[index]!.name} is too slow for ${limitDegreesOf(late.stage.to, reader)} at this depth.`
-          : `${ways[index]!.name} clears ${limitDegreesOf(first?.stage.to ?? 21, reader)} with ${span(spare * 60_000)} to spare, by estimate.`}
+          ? say('tooSlowForAt', { ways: ways[index]!.name, degrees: limitDegreesOf(late.stage.to, reader) })
+          : say('clearsWithSpareBy', {
+              ways: ways[index]!.name,
+              degrees: limitDegreesOf(first?.stage.to ?? 21, reader),
+              span: span(spare * 60_000),
+            })}
       </strong>{' '}
-      {missed && !late ? `${missed.name} is too slow.` : ''}
+      {missed && !late ? say('tooSlow', { missed: missed.name }) : ''}
     </>
   )
 }

@@ -10,7 +10,7 @@ import {
   type CoolingPlan,
   type Cover,
 } from '@logged-thermal/core'
-import { centimetres, coverWord, refusedWords } from '@logged-thermal/wording'
+import { centimetres, coverWord, refusedWords, cooldownMessages } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { View } from '../app/View'
 import { useHand, useLine, useMeans } from '../app/kitchen'
@@ -32,6 +32,9 @@ import { trialOf, waysOf, type Way } from './ways'
 import { SelectField } from '../kit/SelectField'
 import { Whole } from '../kit/Whole'
 import styles from './cooldown.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(cooldownMessages)
 
 /** Before it is off the stove: how deep, in what, with what cooling it makes its gates. */
 export function CooldownView() {
@@ -42,7 +45,7 @@ export function CooldownView() {
   const [chosen, setChosen] = useState<string | null>(id ?? null)
   const source = sources.find((each) => idOf(each) === chosen) ?? sources[0]
   const found = source && line ? sourced(source, line, now) : null
-  if (!line || !source) return <Whole>This kitchen has no method to cool yet.</Whole>
+  if (!line || !source) return <Whole>{say('kitchenNoMethodCool')}</Whole>
   return (
     <Cooldown
       key={idOf(source)}
@@ -121,7 +124,7 @@ function Cooldown({ line, source, sources, found, onSource }: Props) {
       <div className={styles.cooldown}>
         <div className={styles.controls}>
           <SelectField
-            label="What is cooling"
+            label={say('whatCooling')}
             options={sources.map((each) => ({
               value: idOf(each),
               words: each.kind === 'batch' ? `${each.batch.code} ${each.batch.method.name}` : each.method.name,
@@ -131,13 +134,13 @@ function Cooldown({ line, source, sources, found, onSource }: Props) {
           />
           <Stepper
             name="Kilograms"
-            value={`${kilograms.toFixed(1)} kg`}
+            value={say('kgKilograms', { kilograms: kilograms.toFixed(1) })}
             onStep={(step) =>
               setKilograms(Math.min(200, Math.max(0.5, Math.round((kilograms + step * 0.5) * 10) / 10)))
             }
           />
-          <h2>In what</h2>
-          <div className={styles.vessels} role="radiogroup" aria-label="Vessel">
+          <h2>{say('inWhat')}</h2>
+          <div className={styles.vessels} role="radiogroup" aria-label={say('vessel')}>
             {line.vessels.map((each) => (
               <VesselKey
                 key={each.id}
@@ -153,9 +156,7 @@ function Cooldown({ line, source, sources, found, onSource }: Props) {
             ))}
           </div>
           {refused && (
-            <p role="alert">
-              {vessel.name}: {refusedWords[refused]} It is refused on the Bench.
-            </p>
+            <p role="alert">{say('refusedOnBench', { vessel: vessel.name, refusedWords: refusedWords[refused] })}</p>
           )}
           <Stepper
             name="Pans"
@@ -166,21 +167,21 @@ function Cooldown({ line, source, sources, found, onSource }: Props) {
             name="Cover"
             options={COVERS}
             chosen={cover}
-            words={(each) => (each === 'film on the surface' ? 'Film' : coverWord[each])}
+            words={(each) => (each === 'film on the surface' ? say('film') : coverWord[each])}
             onChoose={setCover}
           />
           <Stepper
             name="Stirred in ice first"
-            value={iceFirst === 0 ? 'no ice first' : `${iceFirst} min in ice first`}
+            value={iceFirst === 0 ? say('noIceFirst') : say('minIceFirst', { iceFirst })}
             onStep={(step) => setIceFirst(Math.min(120, Math.max(0, iceFirst + step * 5)))}
           />
           <Stepper
             name="Ice"
-            value={`${ice} kg of ice`}
+            value={say('kgIce', { ice })}
             onStep={(step) => setIce(Math.min(100, Math.max(1, ice + step)))}
           />
           <Key look="outlined" onClick={() => setSheet(true)}>
-            Vessels and units
+            {say('vesselsUnits')}
           </Key>
         </div>
         <div className={styles.pane}>
@@ -210,11 +211,12 @@ function Cooldown({ line, source, sources, found, onSource }: Props) {
           )}
           <div className={styles.foot}>
             <p className="muted">
-              {ownWords(way, vessel, load, cover, pans, found?.stages ?? [], means, reader)}A forecast from engineering
-              figures, simulated with the least, likely and most heat passing. A plan is not evidence: the readings are.
+              {say('forecastFromEngineeringFigures', {
+                ownWords: ownWords(way, vessel, load, cover, pans, found?.stages ?? [], means, reader),
+              })}
             </p>
             <Key look="primary" disabled={!open || !vessel || !load || refused !== null} onClick={use}>
-              {source.kind === 'batch' ? 'Use this' : 'Start with this'}
+              {source.kind === 'batch' ? say('useThis') : say('startWith')}
               <small>
                 {vessel && load
                   ? `${pans} × ${vessel.name}, ${centimetres(depthOf(litresOf(load), vessel.inside, pans))}`

@@ -1,11 +1,14 @@
 import { Chart, LinearScale, LineController, LineElement, PointElement, type ChartData, type Plugin } from 'chart.js'
 import { Line } from 'react-chartjs-2'
 import { isTooLate, type CoolingStage, type TrialResult } from '@logged-thermal/core'
-import { limitDegreesOf, span, type Reader } from '@logged-thermal/wording'
+import { limitDegreesOf, span, type Reader, cooldownMessages } from '@logged-thermal/wording'
 import { day } from '../kit/tokens'
 import { font, GLASS, GRID, label, line, QUIET } from '../parts/pen'
 import { colourOf } from '../parts/temperatureScale'
 import styles from './cooldown.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(cooldownMessages)
 
 Chart.register(LinearScale, LineController, LineElement, PointElement)
 
@@ -47,7 +50,7 @@ export function CurvesChart({ results, names, chosen, stages, reader }: Props) {
     <div className={styles.curves}>
       <Line
         key={`${names.join()}${reader.scale}${chosen}${results.length}`}
-        aria-label={`Cooling curves of ${names.join(', ')}`}
+        aria-label={say('coolingCurves', { names: names.join(', ') })}
         data={data}
         plugins={[marks]}
         options={{
@@ -83,7 +86,7 @@ function paint(chart: Chart, { results, names, chosen, stages, reader, end }: Pr
   for (let hour = 0; hour * 60 <= end; hour++)
     label(
       ctx,
-      hour === 0 ? 'clock starts' : `${hour} h`,
+      hour === 0 ? say('clockStarts') : `${hour} h`,
       Math.max(left + 30, px(hour * 60)),
       bottom + 22,
       'center',
@@ -102,7 +105,14 @@ function paint(chart: Chart, { results, names, chosen, stages, reader, end }: Pr
     ctx.fill(wedge)
     ctx.stroke(wedge)
     font(ctx, 17, 700)
-    label(ctx, `${limitDegreesOf(to, reader)} by ${span(at * 60_000)}`, px(at) - 24, top - 6, 'right', GLASS)
+    label(
+      ctx,
+      say('byDegreesSpan', { degrees: limitDegreesOf(to, reader), span: span(at * 60_000) }),
+      px(at) - 24,
+      top - 6,
+      'right',
+      GLASS,
+    )
   }
   namesOf(ctx, results, names, chosen, px, py, right, bottom)
   ctx.restore()

@@ -1,8 +1,11 @@
 import type { VesselState } from '@logged-thermal/core'
-import { centimetres } from '@logged-thermal/wording'
+import { centimetres, cooldownMessages } from '@logged-thermal/wording'
 import { Key } from '../kit/Key'
 import { colourOf } from '../parts/temperatureScale'
 import { VesselPicture } from '../parts/VesselPicture'
+import { speaks } from '../kit/language'
+
+const say = speaks(cooldownMessages)
 
 /** A vessel to choose, with how deep it is filled then. */
 export function VesselKey({
@@ -23,7 +26,7 @@ export function VesselKey({
       <VesselPicture inside={vessel.inside} depth={depth} colour={colourOf(celsius)} />
       <span>
         {vessel.name}
-        <small>{depth > vessel.inside.height ? 'overfull' : centimetres(depth)}</small>
+        <small>{depth > vessel.inside.height ? say('overfull') : centimetres(depth)}</small>
       </span>
     </Key>
   )

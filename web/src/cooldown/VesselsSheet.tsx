@@ -10,7 +10,7 @@ import {
   type VesselState,
   type Wall,
 } from '@logged-thermal/core'
-import { holdingWord } from '@logged-thermal/wording'
+import { holdingWord, cooldownMessages } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { ChoiceKeys } from '../kit/ChoiceKeys'
 import { Field } from '../kit/Field'
@@ -20,6 +20,9 @@ import { Stepper } from '../kit/Stepper'
 import { Sheet } from '../kit/Sheet'
 import styles from './cooldown.module.css'
 import { useEnteredHere } from '../app/useEnteredHere'
+import { speaks } from '../kit/language'
+
+const say = speaks(cooldownMessages)
 
 interface Props {
   vessels: readonly VesselState[]
@@ -32,31 +35,31 @@ interface Props {
 export function VesselsSheet({ vessels, units, mayWrite, onClose }: Props) {
   const entered = useEnteredHere()
   return (
-    <Sheet saved={entered} open onClose={onClose} title="Vessels and units">
+    <Sheet saved={entered} open onClose={onClose} title={say('vesselsUnits')}>
       <div className={styles.register}>
         <section>
-          <h3>Vessels</h3>
+          <h3>{say('vessels')}</h3>
           <ul>
             {vessels.map(({ id, name, inside, wall, food, hotFill }) => (
               <li key={id}>
                 <strong>{name}</strong>
                 <small>
-                  {insideWords(inside)}, {wall}. {food ? '' : 'Not rated for food. '}
-                  {hotFill ? 'Rated for hot food.' : 'Not rated for hot food.'}
+                  {insideWords(inside)}, {wall}. {food ? '' : say('notRatedForFood')}
+                  {hotFill ? say('ratedForHotFood') : say('notRatedForHot')}
                 </small>
               </li>
             ))}
           </ul>
-          {mayWrite ? <VesselForm /> : <p className="muted">The chef or the lead registers vessels.</p>}
+          {mayWrite ? <VesselForm /> : <p className="muted">{say('chefOrLeadRegisters')}</p>}
         </section>
         <section>
-          <h3>Cold units</h3>
+          <h3>{say('coldUnits')}</h3>
           <ul>
             {units.map(({ id, name, kind, watts }) => (
               <li key={id}>
                 <strong>{name}</strong>
                 <small>
-                  {holdingWord[kind]}, {watts === null ? 'power not known' : `${watts} W`}
+                  {holdingWord[kind]}, {watts === null ? say('powerNotKnown') : `${watts} W`}
                 </small>
               </li>
             ))}
@@ -71,8 +74,8 @@ export function VesselsSheet({ vessels, units, mayWrite, onClose }: Props) {
 function insideWords(inside: Inside): string {
   const cm = (metres: number) => Math.round(metres * 1000) / 10
   return inside.kind === 'round'
-    ? `${cm(inside.diameter)} cm across, ${cm(inside.height)} cm high inside`
-    : `${cm(inside.length)} × ${cm(inside.width)} cm, ${cm(inside.height)} cm high inside`
+    ? say('cmAcrossCmHigh', { cm: cm(inside.diameter), cm2: cm(inside.height) })
+    : say('cmCmHighInside', { cm: cm(inside.length), cm2: cm(inside.width), cm3: cm(inside.height) })
 }
 
 /** A length as typed, cm; null unless it is one. */
@@ -90,10 +93,10 @@ function VesselForm() {
   const [food, setFood] = useState(true)
   const [hotFill, setHotFill] = useState(true)
   const [wrong, setWrong] = useState<string | null>(null)
-  const labels = round ? ['Across, cm', 'High, cm'] : ['Long, cm', 'Wide, cm', 'High, cm']
+  const labels = round ? [say('acrossCm'), say('highCm')] : [say('longCm'), say('wideCm'), say('highCm')]
   const register = () => {
     const metres = labels.map((_, i) => metresOf(sizes[i] ?? ''))
-    if (name.trim() === '') return setWrong('Give it the name that stands on it.')
+    if (name.trim() === '') return setWrong(say('giveNameStandsOn'))
     const bad = metres.findIndex((each) => each === null)
     if (bad >= 0) return setWrong(`"${labels[bad]}" is a length inside, from 1 to 200 cm.`)
     const [a, b, c] = metres as number[]
@@ -114,13 +117,13 @@ function VesselForm() {
         register()
       }}
     >
-      <Field label="New vessel" value={name} onValue={setName} />
-      <KeyRow label="Shape">
+      <Field label={say('newVessel')} value={name} onValue={setName} />
+      <KeyRow label={say('shape')}>
         <Key look={round ? 'primary' : 'outlined'} aria-pressed={round} onClick={() => setRound(true)}>
-          Round
+          {say('round')}
         </Key>
         <Key look={round ? 'outlined' : 'primary'} aria-pressed={!round} onClick={() => setRound(false)}>
-          Rectangular
+          {say('rectangular')}
         </Key>
       </KeyRow>
       <div className={styles.registerSizes}>
@@ -137,15 +140,15 @@ function VesselForm() {
       <ChoiceKeys name="Material" options={WALLS} chosen={wall} words={(each) => each} onChoose={setWall} />
       <KeyRow>
         <Key look={food ? 'primary' : 'outlined'} aria-pressed={food} onClick={() => setFood(!food)}>
-          Rated for food
+          {say('ratedForFood')}
         </Key>
         <Key look={hotFill ? 'primary' : 'outlined'} aria-pressed={hotFill} onClick={() => setHotFill(!hotFill)}>
-          Rated for filling hot
+          {say('ratedForFillingHot')}
         </Key>
       </KeyRow>
       {wrong && <p role="alert">{wrong}</p>}
       <Key look="primary" type="submit">
-        Register the vessel
+        {say('registerVessel')}
       </Key>
     </form>
   )
@@ -161,12 +164,10 @@ function UnitForm() {
   const [wrong, setWrong] = useState<string | null>(null)
   const register = () => {
     const power = watts.trim() === '' ? null : Number(watts)
-    if (name.trim() === '') return setWrong('Give it the name that stands on its door.')
-    if (power !== null && !(power >= 20 && power <= 100_000))
-      return setWrong('Power is in watts, as stated on the unit: from 20 up. Leave it empty where nobody knows.')
+    if (name.trim() === '') return setWrong(say('giveNameStandsOnIts'))
+    if (power !== null && !(power >= 20 && power <= 100_000)) return setWrong(say('powerWattsAsStated'))
     const holds = litres.trim() === '' ? null : Number(litres)
-    if (holds !== null && !(holds >= 1 && holds <= 100_000))
-      return setWrong('What it holds is in litres, from 1 up. Leave it empty where nobody knows.')
+    if (holds !== null && !(holds >= 1 && holds <= 100_000)) return setWrong(say('whatHoldsLitresFrom'))
     enter('unit-registered', uuid(), { name: name.trim(), kind, watts: power, shelves, litres: holds })
     setName('')
     setWatts('')
@@ -180,7 +181,7 @@ function UnitForm() {
         register()
       }}
     >
-      <Field label="New unit" value={name} onValue={setName} />
+      <Field label={say('newUnit')} value={name} onValue={setName} />
       <ChoiceKeys
         name="Kind"
         options={HOLDING_KINDS}
@@ -194,12 +195,12 @@ function UnitForm() {
           value={String(shelves)}
           onStep={(by) => setShelves(Math.min(40, Math.max(1, shelves + by)))}
         />
-        <Field label="Holds, litres" value={litres} mode="numeric" onValue={setLitres} />
+        <Field label={say('holdsLitres')} value={litres} mode="numeric" onValue={setLitres} />
       </div>
-      <Field label="Power, W" value={watts} mode="numeric" onValue={setWatts} />
+      <Field label={say('powerW')} value={watts} mode="numeric" onValue={setWatts} />
       {wrong && <p role="alert">{wrong}</p>}
       <Key look="primary" type="submit">
-        Register the unit
+        {say('registerUnit')}
       </Key>
     </form>
   )

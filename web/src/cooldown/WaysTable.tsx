@@ -14,12 +14,15 @@ import {
   type TrialStage,
   type VesselState,
 } from '@logged-thermal/core'
-import { centimetres, limitDegreesOf, span, type Reader } from '@logged-thermal/wording'
+import { centimetres, limitDegreesOf, span, type Reader, cooldownMessages } from '@logged-thermal/wording'
 import type { Trials } from './useTrials'
 import type { Way } from './ways'
 import { RowKey } from '../kit/RowKey'
 import { clsx } from 'clsx'
 import styles from './cooldown.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(cooldownMessages)
 
 interface Props {
   ways: readonly Way[]
@@ -35,18 +38,21 @@ interface Props {
 export function WaysTable({ ways, trials, load, vessel, chosen, onChoose, reader }: Props) {
   const stages = trials.results.find((result) => result)?.stages.map(({ stage }) => stage) ?? []
   return (
-    <div className={styles.waysScroll} tabIndex={0} role="region" aria-label="Ways side by side">
+    <div className={styles.waysScroll} tabIndex={0} role="region" aria-label={say('waysSideBySide')}>
       <Table className={styles.waysTable}>
         <TableHead>
           <TableRow>
-            <TableCell scope="col">Way</TableCell>
+            <TableCell scope="col">{say('way')}</TableCell>
             {stages.map((stage) => (
               <TableCell scope="col" key={stage.key}>
-                {limitDegreesOf(stage.to, reader)} in {span(stage.withinMinutes * 60_000)}
+                {say('degreesSpan', {
+                  degrees: limitDegreesOf(stage.to, reader),
+                  span: span(stage.withinMinutes * 60_000),
+                })}
               </TableCell>
             ))}
-            <TableCell scope="col">Deepest that passes</TableCell>
-            <TableCell scope="col">Ice; hot at once</TableCell>
+            <TableCell scope="col">{say('deepestPasses')}</TableCell>
+            <TableCell scope="col">{say('iceHotAtOnce')}</TableCell>
           </TableRow>
         </TableHead>
         <TableBody>
@@ -79,28 +85,32 @@ export function WaysTable({ ways, trials, load, vessel, chosen, onChoose, reader
 function Spare(made: TrialStage) {
   const { stage, least, likely, most } = made
   const spare = likely === null ? null : stage.withinMinutes - likely
-  const range = `${least === null ? 'never' : span(least * 60_000)} to ${most === null ? 'never' : span(most * 60_000)}`
-  if (spare === null) return <span className={styles.late}>not reached</span>
+  const range = say('valueValue2', {
+    value: least === null ? 'never' : span(least * 60_000),
+    value2: most === null ? 'never' : span(most * 60_000),
+  })
+  if (spare === null) return <span className={styles.late}>{say('notReached')}</span>
   if (isTooLate(made))
     return (
       <span className={styles.late} title={range}>
-        <strong>{span(-spare * 60_000)}</strong> too late
+        <strong>{span(-spare * 60_000)}</strong> {say('tooLate')}
       </span>
     )
   const close = isTooClose(made)
   return (
     <span className={clsx(close && styles.close)} title={range}>
-      <strong>{span(spare * 60_000)}</strong> {close ? 'too close' : 'to spare'}
+      <strong>{span(spare * 60_000)}</strong> {close ? say('tooClose') : say('toSpare')}
     </span>
   )
 }
 
 function Deepest({ depth, load, vessel }: { depth: number | null; load: Load; vessel: VesselState }) {
-  if (depth === null) return <span className={styles.late}>none passes</span>
+  if (depth === null) return <span className={styles.late}>{say('nonePasses')}</span>
   const pans = pansFor(litresOf(load), vessel.inside, depth)
   return (
     <>
-      <strong>{centimetres(Math.min(depth, vessel.inside.height))}</strong>: {pans} {pans === 1 ? 'pan' : 'pans'}
+      <strong>{centimetres(Math.min(depth, vessel.inside.height))}</strong>: {pans}{' '}
+      {pans === 1 ? say('pan') : say('pans')}
     </>
   )
 }
@@ -116,8 +126,14 @@ function Means({
 }) {
   const takes = unit?.watts ? unitTakes(unit.watts, watts / load.kilograms) : Infinity
   const parts = [
-    ice > 0.05 ? `${ice.toFixed(1)} kg ice${iceGone === null ? ', lasts' : `: gone in ${span(iceGone * 60_000)}`}` : '',
-    Number.isFinite(takes) ? `at most ${Math.floor(takes)} kg` : '',
+    ice > 0.05
+      ? say('kgIceGoneLasts', {
+          ice: ice.toFixed(1),
+          span: iceGone === null ? null : span(iceGone * 60_000),
+          hasIceGone: iceGone !== null,
+        })
+      : '',
+    Number.isFinite(takes) ? say('atMostKg', { takes: Math.floor(takes) }) : '',
   ].filter(Boolean)
   return <>{parts.join('; ')}</>
 }

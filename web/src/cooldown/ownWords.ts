@@ -10,8 +10,11 @@ import {
   type Means,
   type VesselState,
 } from '@logged-thermal/core'
-import { plannedWords, type Reader } from '@logged-thermal/wording'
+import { plannedWords, type Reader, cooldownMessages } from '@logged-thermal/wording'
 import type { Way } from './ways'
+import { speaks } from '../kit/language'
+
+const say = speaks(cooldownMessages)
 
 /** What the kitchen's own coolings alike say of a way, and on how many that rests; nothing where there are too few. */
 export function ownWords(
@@ -33,5 +36,7 @@ export function ownWords(
   const setting = { from: 0, place, unit: null, air: null, cover, product, vessel: vessel.id, change: 'began' as const }
   const { prospect, batches } = prospectIn(setting, undefined, means)
   const [first] = plannedStages(prospect, load.celsius, stages)
-  return batches > 0 && first ? `From ${batches} earlier coolings alike here: ${plannedWords(first, reader)} ` : ''
+  return batches > 0 && first
+    ? say('fromEarlierCoolingsAlike', { batches, plannedWords: plannedWords(first, reader) })
+    : ''
 }

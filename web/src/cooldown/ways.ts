@@ -8,7 +8,10 @@ import {
   type UnitState,
   type VesselState,
 } from '@logged-thermal/core'
-import { placeWord } from '@logged-thermal/wording'
+import { placeWord, cooldownMessages } from '@logged-thermal/wording'
+import { speaks } from '../kit/language'
+
+const say = speaks(cooldownMessages)
 
 /** A row to compare: a place, perhaps after some minutes in stirred ice. */
 export interface Way {
@@ -28,7 +31,7 @@ export function waysOf(units: readonly UnitState[], iceFirst: number): Way[] {
   })
   const iced = plain
     .filter(({ unit }) => unit !== null && iceFirst > 0)
-    .map((way): Way => ({ ...way, iceFirst, name: `Ice + stir ${iceFirst} min, then ${way.name}` }))
+    .map((way): Way => ({ ...way, iceFirst, name: say('iceStirMinThen', { iceFirst, way: way.name }) }))
   return [...plain, ...iced]
 }
 

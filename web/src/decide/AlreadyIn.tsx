@@ -1,11 +1,18 @@
 import { useState } from 'react'
 import { timelineOf, type BatchState, type RawIn } from '@logged-thermal/core'
-import { clock, type Reader } from '@logged-thermal/wording'
+import { clock, type Reader, decideMessages } from '@logged-thermal/wording'
 import { SignedSheet } from '../login/SignedSheet'
 import { Key } from '../kit/Key'
 import styles from './decide.module.css'
+import { speaks } from '../kit/language'
 
-const WHAT: Record<RawIn['what'], string> = { egg: 'Raw egg', fruit: 'Untreated frozen fruit', part: 'A raw part' }
+const say = speaks(decideMessages)
+
+const WHAT: Record<RawIn['what'], string> = {
+  egg: say('rawEgg'),
+  fruit: say('untreatedFrozenFruit'),
+  part: say('rawPart'),
+}
 /** A reason is at least so long. */
 const LEAST = 10
 
@@ -19,17 +26,17 @@ export function AlreadyIn({ batch, reader }: { batch: BatchState; reader: Reader
       <ul>
         {after.map((raw) => (
           <li key={raw.entry}>
-            {WHAT[raw.what]}, entered for {clock(raw.at, reader)}, after a reading: what was read before was without it.{' '}
+            {say('enteredForAfterReading', { what: WHAT[raw.what], time: clock(raw.at, reader) })}{' '}
             <Key look="outlined" onClick={() => setSigning(raw)}>
-              It was in already
+              {say('itWasInAlready')}
             </Key>
           </li>
         ))}
       </ul>
       {signing && (
         <SignedSheet
-          title={`${WHAT[signing.what]} was in from the first?`}
-          ask="How that is known. With it the earlier readings count as of the whole pot."
+          title={say('fromFirst', { what: WHAT[signing.what] })}
+          ask={say('howKnownWithEarlier')}
           least={LEAST}
           kind="already-in"
           about={batch.id}

@@ -9,7 +9,15 @@ import {
   type Finding,
   type Shut,
 } from '@logged-thermal/core'
-import { checkTitle, findingSentence, forceWord, shutSentence, sourceOf, standingWord } from '@logged-thermal/wording'
+import {
+  checkTitle,
+  findingSentence,
+  forceWord,
+  shutSentence,
+  sourceOf,
+  standingWord,
+  decideMessages,
+} from '@logged-thermal/wording'
 import { useHand, useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
 import { PinPad } from '../kit/PinPad'
@@ -20,14 +28,17 @@ import { Silhouette } from './Silhouette'
 import { Field } from '../kit/Field'
 import { RowKey } from '../kit/RowKey'
 import styles from './decide.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(decideMessages)
 
 const DECISIONS: Decision[] = ['release', 'hold', 'rework', 'discard']
 
 const BEGINS: Record<Decision, string[]> = {
-  release: ['Every limit is proven'],
-  hold: ['Waiting for a reading', 'A limit is not proven', 'Instrument to be checked'],
-  rework: ['Cooling too slowly'],
-  discard: ['A limit is missed', 'Past its last day', 'Spoiled or dropped'],
+  release: [say('everyLimitProven')],
+  hold: [say('waitingForReading'), say('limitNotProven'), say('instrumentChecked')],
+  rework: [say('coolingTooSlowly')],
+  discard: [say('limitMissed'), say('pastItsLastDay'), say('spoiledOrDropped')],
 }
 
 /** What only the lead may do: a decision that the standings allow, the reason in writing, and the lead's own PIN. */
@@ -62,10 +73,10 @@ export function DecideSheet({
     ({ standing, check }) => standing === 'missed' || notProven.some(({ check: { key } }) => key === check.key),
   )
   return (
-    <Sheet open onClose={onClose} title={`${batch.method.name} ${batch.code}: decide`}>
+    <Sheet open onClose={onClose} title={say('decideMethodCode', { method: batch.method.name, code: batch.code })}>
       <div className={styles.decide}>
-        <section aria-label="What stands">
-          <h3 className="title">{shown.length ? 'Needs a decision' : 'Nothing is missed or unproven'}</h3>
+        <section aria-label={say('whatStands')}>
+          <h3 className="title">{shown.length ? say('needsDecision') : say('nothingMissedOrUnproven')}</h3>
           <ul>
             {(shown.length ? shown : findings).map((finding) => (
               <li key={finding.check.key}>
@@ -84,7 +95,7 @@ export function DecideSheet({
             ))}
           </ul>
         </section>
-        <section aria-label="Decision">
+        <section aria-label={say('decision')}>
           <div className={styles.silhouettes}>
             {DECISIONS.map((each) => (
               <Silhouette
@@ -97,11 +108,11 @@ export function DecideSheet({
             ))}
           </div>
           <p className={styles.why} role="status">
-            {shut ? shutSentence(shut) : decision ? '' : 'Choose what becomes of it.'}
+            {shut ? shutSentence(shut) : decision ? '' : say('chooseWhatBecomes')}
           </p>
           {decision && !isShutForGood(shut) && (
             <div>
-              <Field label="Reason, in writing" rows={3} value={reason} onValue={setReason} />
+              <Field label={say('reasonWriting')} rows={3} value={reason} onValue={setReason} />
               <span className={styles.starts}>
                 {(decision === 'release' && notProven.length ? [] : BEGINS[decision]).map((each) => (
                   <RowKey key={each} onClick={() => setReason(each)}>
@@ -112,18 +123,17 @@ export function DecideSheet({
             </div>
           )}
         </section>
-        <section aria-label="Signature">
+        <section aria-label={say('signature')}>
           {decision && answered && lead ? (
             <>
-              {standsIn && <p className="muted">You stand in for the lead; the record says so.</p>}
+              {standsIn && <p className="muted">{say('youStandForLead')}</p>}
               <p className="muted">
-                {notProven.length > 0 && decision === 'release' ? 'The record will print "not proven". ' : ''}
-                What you sign: the decision, the reason, and how every check stands now.
+                {say('recordWillPrintNot', { hasNotProven: notProven.length > 0 && decision === 'release' })}
               </p>
               <PinPad of={lead} busy={busy} sentence={refusal} onPin={decide} />
             </>
           ) : (
-            <p className="muted">The food-safety lead signs with a PIN, once there is a reason.</p>
+            <p className="muted">{say('foodSafetyLeadSigns')}</p>
           )}
         </section>
       </div>

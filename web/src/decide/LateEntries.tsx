@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { waitingIn, type BatchState, type WaitingEntry } from '@logged-thermal/core'
-import { clock, span, waitingWords, type Reader } from '@logged-thermal/wording'
+import { clock, span, waitingWords, type Reader, decideMessages } from '@logged-thermal/wording'
 import { useHand, useLine } from '../app/kitchen'
 import { PinPad } from '../kit/PinPad'
 import { useLeadSigns } from '../login/useLeadSigns'
@@ -8,8 +8,11 @@ import { Key } from '../kit/Key'
 import { Sheet } from '../kit/Sheet'
 import decideStyles from './decide.module.css'
 import { KeyRow } from '../kit/KeyRow'
+import { speaks } from '../kit/language'
 
-const REASONS = ['Seen on the paper sheet', 'The tablet was away', 'I was there']
+const say = speaks(decideMessages)
+
+const REASONS = [say('seenOnPaperSheet'), say('tabletAway'), say('iThere')]
 
 /**
  * What was known too late about a batch: it can deny, and betters nothing before the lead lets it count, with a reason;
@@ -28,7 +31,7 @@ export function LateEntries({ batch }: { batch: BatchState }) {
     const entries = waiting.map(({ entry }) => ({ type: 'batch' as const, id: batch.id, entry }))
     return sign(pin, line.kitchen.id, { entries, reason: why })
   }
-  const title = waiting.length === 1 ? 'Entered too late' : `${waiting.length} entries, entered too late`
+  const title = waiting.length === 1 ? say('enteredTooLate') : say('entriesEnteredTooLate', { waiting: waiting.length })
   return (
     <div className={decideStyles.lateReading}>
       <ul>
@@ -37,7 +40,7 @@ export function LateEntries({ batch }: { batch: BatchState }) {
         ))}
       </ul>
       <Key look="outlined" onClick={() => setOpen(true)}>
-        {waiting.length === 1 ? 'Let it count' : 'Let them count'}
+        {waiting.length === 1 ? say('letCount') : say('letThemCount')}
       </Key>
       <Sheet open={open} onClose={() => setOpen(false)} title={title}>
         <KeyRow>
@@ -50,10 +53,7 @@ export function LateEntries({ batch }: { batch: BatchState }) {
         {reason && lead ? (
           <PinPad of={lead} busy={busy} sentence={refusal} onPin={(pin) => void accept(pin, reason)} />
         ) : (
-          <p className="sentence">
-            Tap the reason; then the lead signs. What was missed without it is at most not proven with it, and the
-            record goes on saying that it was entered late.
-          </p>
+          <p className="sentence">{say('tapReasonThenLead')}</p>
         )}
       </Sheet>
     </div>
@@ -62,5 +62,5 @@ export function LateEntries({ batch }: { batch: BatchState }) {
 
 function lateSentence(each: WaitingEntry, reader: Reader): string {
   const late = span(Math.max(0, each.knownAt - each.at))
-  return `${waitingWords(each, reader)} of ${clock(each.at, reader)} was entered ${late} after: until the lead lets it count it betters nothing.`
+  return say('enteredAfterUntilLead', { waitingWords: waitingWords(each, reader), time: clock(each.at, reader), late })
 }

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { decidesForLead, isHeld, waitingIn, type Id } from '@logged-thermal/core'
-import { checkTitle, findingInShort, leftAsItIs, lostSentence } from '@logged-thermal/wording'
+import { checkTitle, findingInShort, leftAsItIs, lostSentence, decideMessages } from '@logged-thermal/wording'
 import { useHand, useLine, type JudgedBatch } from '../app/kitchen'
 import { Badge } from '../parts/Badge'
 import { Key } from '../kit/Key'
@@ -8,6 +8,9 @@ import { Sheet } from '../kit/Sheet'
 import { DecideSheet } from './DecideSheet'
 import { LateEntries } from './LateEntries'
 import styles from './decide.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(decideMessages)
 
 /** What waits for the lead: batches with a check missed or not proven, and readings entered late. */
 export function Matters({ judged, now }: { judged: readonly JudgedBatch[]; now: number }) {
@@ -22,9 +25,9 @@ export function Matters({ judged, now }: { judged: readonly JudgedBatch[]; now: 
   return (
     <>
       <Key look="outlined" onClick={() => setOpen(true)}>
-        Decide {matters.length}
+        {say('decideMatters', { matters: matters.length })}
       </Key>
-      <Sheet open={open && !one} onClose={() => setOpen(false)} title="For you to decide">
+      <Sheet open={open && !one} onClose={() => setOpen(false)} title={say('forYouDecide')}>
         <ul className={styles.matters}>
           {matters.map(({ batch, standing, findings, asks }) => (
             <li key={batch.id}>
@@ -47,10 +50,10 @@ export function Matters({ judged, now }: { judged: readonly JudgedBatch[]; now: 
               <Badge standing={standing} />
               <Key
                 look="primary"
-                aria-label={`Decide: ${batch.method.name} ${batch.code}`}
+                aria-label={say('decideMethodCode2', { method: batch.method.name, code: batch.code })}
                 onClick={() => setDeciding(batch.id)}
               >
-                Decide
+                {say('decide')}
               </Key>
             </li>
           ))}

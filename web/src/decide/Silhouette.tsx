@@ -1,7 +1,11 @@
+import { decideMessages } from '@logged-thermal/wording'
 import type { Decision } from '@logged-thermal/core'
 import { RowKey } from '../kit/RowKey'
 import { clsx } from 'clsx'
 import styles from './decide.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(decideMessages)
 
 /** What becomes of a batch, as a shape: onward, between two posts, back, into the tray. Shut is a broken outline. */
 export function Silhouette({
@@ -25,13 +29,18 @@ export function Silhouette({
       </svg>
       <span>
         {NAMES[decision]}
-        {shut && <i className="visually-hidden">, shut</i>}
+        {shut && <i className="visually-hidden">{say('shut')}</i>}
       </span>
     </RowKey>
   )
 }
 
-const NAMES: Record<Decision, string> = { release: 'Release', hold: 'Hold', rework: 'Rework', discard: 'Discard' }
+const NAMES: Record<Decision, string> = {
+  release: say('release'),
+  hold: say('hold'),
+  rework: say('rework'),
+  discard: say('discard'),
+}
 
 const SHAPES: Record<Decision, string> = {
   release: 'M2 2H160L194 36L160 70H2Z',

@@ -1,11 +1,14 @@
 import { useState } from 'react'
 import { eggGrams, itemLeft, type BatchState, type EggPart, type EggUse, type ItemState } from '@logged-thermal/core'
-import { grams, measureWords } from '@logged-thermal/wording'
+import { grams, measureWords, eggsMessages } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { Key } from '../kit/Key'
 import type { LotOfEgg } from './eggLots'
 import { NumberPad } from '../kit/NumberPad'
 import styles from './eggs.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(eggsMessages)
 
 interface Props {
   lot: LotOfEgg
@@ -49,7 +52,7 @@ export function CrackTally({ lot, item, step, uses, batch, mayWrite, onTaken }: 
         name={weighing === 'whole' ? 'Whole egg weighed' : `${weighing === 'yolk' ? 'Yolks' : 'Whites'} weighed`}
         unit="g"
         decimals={1}
-        take="That is it"
+        take={say('thatIsIt')}
         onTake={(mass) => {
           setWeighed({ ...weighed, [weighing]: mass })
           setWeighing(null)
@@ -61,52 +64,58 @@ export function CrackTally({ lot, item, step, uses, batch, mayWrite, onTaken }: 
   return (
     <div className={styles.tally}>
       <p className={styles.tallyWanted}>
-        {wanted > 0 ? `About ${wanted} eggs. ` : ''}Lot {lot.code}
-        {item ? `, ${measureWords(itemLeft(item))} left in ${item.code}` : ''}
+        {say('aboutEggsLotLeft', {
+          wanted,
+          hasWanted: wanted > 0,
+          code: lot.code,
+          amount: item && measureWords(itemLeft(item)),
+          code2: item && item.code,
+          hasItem: Boolean(item),
+        })}
       </p>
       <div className={styles.tallyCount}>
-        <output aria-label="Good eggs">{good}</output>
+        <output aria-label={say('goodEggs')}>{good}</output>
         <Key className={styles.tallyGood} disabled={!mayWrite} onClick={() => setGood(good + 1)}>
-          Good
+          {say('good')}
         </Key>
         <Key disabled={!mayWrite} onClick={() => setGood(good + 6)}>
           + 6
         </Key>
-        <Key look="outlined" disabled={good === 0} aria-label="One good egg less" onClick={() => setGood(good - 1)}>
+        <Key look="outlined" disabled={good === 0} aria-label={say('oneGoodEggLess')} onClick={() => setGood(good - 1)}>
           − 1
         </Key>
       </div>
       <div className={styles.tallyCount}>
-        <output aria-label="Rejected eggs">{rejected}</output>
+        <output aria-label={say('rejectedEggs')}>{rejected}</output>
         <Key disabled={!mayWrite} onClick={() => setRejected(rejected + 1)}>
-          Rejected
+          {say('rejected')}
         </Key>
         <Key
           look="outlined"
           disabled={rejected === 0}
-          aria-label="One rejected egg less"
+          aria-label={say('oneRejectedEggLess')}
           onClick={() => setRejected(rejected - 1)}
         >
           − 1
         </Key>
       </div>
-      <div className={styles.tallyAs} role="group" aria-label="Whole or separated">
+      <div className={styles.tallyAs} role="group" aria-label={say('wholeOrSeparated')}>
         <Key look={separated ? 'outlined' : 'primary'} onClick={() => setSeparated(false)}>
-          Whole
+          {say('whole')}
         </Key>
         <Key look={separated ? 'primary' : 'outlined'} onClick={() => setSeparated(true)}>
-          Separated
+          {say('separated')}
         </Key>
         {kept.map((part) => (
           <Key key={part} look="outlined" onClick={() => setWeighing(part)}>
             {weighed[part] === undefined
-              ? `Weigh ${{ whole: 'it', yolk: 'yolks', white: 'whites' }[part]}`
+              ? say('weighValue', { value: { whole: 'it', yolk: 'yolks', white: 'whites' }[part] })
               : `${grams(weighed[part])} ${{ whole: 'egg', yolk: 'yolks', white: 'whites' }[part]}`}
           </Key>
         ))}
       </div>
       <Key look="primary" disabled={!mayWrite || good + rejected === 0} onClick={take}>
-        {good + rejected === 0 ? 'Count them first' : `Log ${good} good, ${rejected} rejected`}
+        {good + rejected === 0 ? say('countThemFirst') : say('logGoodRejected', { good, rejected })}
       </Key>
     </div>
   )

@@ -4,8 +4,11 @@ import TableCell from '@mui/material/TableCell'
 import TableHead from '@mui/material/TableHead'
 import TableRow from '@mui/material/TableRow'
 import { eggLedger, isPooled, lotTallies, type BatchState, type LotState } from '@logged-thermal/core'
-import { grams, partWord, POOLED } from '@logged-thermal/wording'
+import { grams, partWord, POOLED, eggsMessages } from '@logged-thermal/wording'
 import styles from './eggs.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(eggsMessages)
 
 /** What came out of which lot, and where it went: taken, used, kept or binned, left. */
 export function EggLedger({ batch, lots }: { batch: BatchState; lots: readonly LotState[] }) {
@@ -14,22 +17,22 @@ export function EggLedger({ batch, lots }: { batch: BatchState; lots: readonly L
   if (tallies.length === 0) return null
   return (
     <div className={styles.eggLedger}>
-      <ul aria-label="Lots">
+      <ul aria-label={say('lots')}>
         {tallies.map(({ lot, form, cracked, rejected }) => (
           <li key={lot}>
-            <strong>{lots.find(({ id }) => id === lot)?.code ?? 'a lot'}</strong>{' '}
-            {form === 'pasteurized' ? 'pasteurized' : `${cracked} good, ${rejected} rejected`}
+            <strong>{lots.find(({ id }) => id === lot)?.code ?? say('aLot')}</strong>{' '}
+            {form === 'pasteurized' ? say('pasteurized') : say('goodRejected', { cracked, rejected })}
           </li>
         ))}
       </ul>
       <Table>
         <TableHead>
           <TableRow>
-            <TableCell scope="col">Part</TableCell>
-            <TableCell scope="col">Taken</TableCell>
-            <TableCell scope="col">Used</TableCell>
-            <TableCell scope="col">Kept, binned</TableCell>
-            <TableCell scope="col">Left</TableCell>
+            <TableCell scope="col">{say('part')}</TableCell>
+            <TableCell scope="col">{say('taken')}</TableCell>
+            <TableCell scope="col">{say('used')}</TableCell>
+            <TableCell scope="col">{say('keptBinned')}</TableCell>
+            <TableCell scope="col">{say('left')}</TableCell>
           </TableRow>
         </TableHead>
         <TableBody>

@@ -10,7 +10,7 @@ import {
   type LotState,
   type Terms,
 } from '@logged-thermal/core'
-import { eggRuleSentence, grams, partWord, stepName, type Reader } from '@logged-thermal/wording'
+import { eggRuleSentence, grams, partWord, stepName, type Reader, eggsMessages } from '@logged-thermal/wording'
 import { useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
 import { Key } from '../kit/Key'
@@ -25,6 +25,9 @@ import { ReceiveForm } from '../store/ReceiveForm'
 import { SettleLeftOver } from './SettleLeftOver'
 import styles from './eggs.module.css'
 import { useEnteredHere } from '../app/useEnteredHere'
+import { speaks } from '../kit/language'
+
+const say = speaks(eggsMessages)
 
 interface Props {
   batch: BatchState
@@ -57,11 +60,11 @@ export function EggsSheet({ batch, open, onClose, onKept, mayWrite, reader }: Pr
     (item) => item.what === 'by-product' && !isGone(item) && parts.some((part) => part === eggOf(item)),
   )
   return (
-    <Sheet saved={entered} open={open} onClose={onClose} title={`Eggs of ${batch.method.name}`}>
+    <Sheet saved={entered} open={open} onClose={onClose} title={say('eggsOf', { method: batch.method.name })}>
       <div className={styles.eggs}>
-        <section aria-label="Take eggs">
+        <section aria-label={say('takeEggs')}>
           {steps.length > 1 && (
-            <div className={styles.steps} role="group" aria-label="At which step">
+            <div className={styles.steps} role="group" aria-label={say('atWhichStep')}>
               {steps.map((key) => (
                 <Key key={key} look={key === at ? 'primary' : 'outlined'} onClick={() => setStep(key)}>
                   {stepName[batch.method.steps.find((each) => each.key === key)!.kind]}
@@ -71,8 +74,10 @@ export function EggsSheet({ batch, open, onClose, onKept, mayWrite, reader }: Pr
           )}
           <p className={styles.wanted}>
             {uses.length
-              ? `The method takes ${uses.map(({ part, grams: mass }) => `${grams(mass)} ${partWord[part]}`).join(' and ')}.`
-              : 'The method takes no egg at this step.'}
+              ? say('methodTakes', {
+                  uses: uses.map(({ part, grams: mass }) => `${grams(mass)} ${partWord[part]}`).join(' and '),
+                })
+              : say('methodTakesNoEgg')}
           </p>
           <p className={styles.rule}>{eggRuleSentence(rule, batch.terms.susceptible, heated)}</p>
           {receiving ? (
@@ -86,19 +91,19 @@ export function EggsSheet({ batch, open, onClose, onKept, mayWrite, reader }: Pr
           ) : (
             <LotKeys lots={lotsFor(line?.lots ?? [], uses)} rule={rule} chosen={lot} onChoose={setLot}>
               <Key look="outlined" disabled={!mayWrite} onClick={() => setReceiving(true)}>
-                Another lot
-                <small>it is not on the list</small>
+                {say('anotherLot')}
+                <small>{say('notOnList')}</small>
               </Key>
               {kept.length > 0 && (
                 <Key look="outlined" disabled={!mayWrite} onClick={onKept}>
-                  Kept from before
-                  <small>{kept.length === 1 ? 'one in the cold store' : `${kept.length} in the cold store`}</small>
+                  {say('keptFromBefore')}
+                  <small>{kept.length === 1 ? say('oneColdStore') : say('coldStore', { kept: kept.length })}</small>
                 </Key>
               )}
             </LotKeys>
           )}
         </section>
-        <section aria-label="Count">
+        <section aria-label={say('count')}>
           {chosen && at && !receiving && (
             <TakeFrom
               key={`${chosen.id} ${at}`}
@@ -139,11 +144,11 @@ function Next({ batch, onClose }: { batch: BatchState; onClose: () => void }) {
   const unnamed = unnamedUses(batch)
   if (unnamed.length) {
     const parts = unnamed.map(({ part, grams: mass }) => `${grams(mass)} ${partWord[part]}`).join(' and ')
-    return <p className={styles.wanted}>Tap the lot for {parts}.</p>
+    return <p className={styles.wanted}>{say('tapLotFor', { parts })}</p>
   }
   return toSettle(batch).length ? null : (
     <Key look="primary" onClick={onClose}>
-      Every lot is named. Back to the pot
+      {say('everyLotNamedBack')}
     </Key>
   )
 }

@@ -1,12 +1,15 @@
 import type { ReactNode } from 'react'
 import { catalogue, dayOf, mayUse, type EggRule } from '@logged-thermal/core'
-import { dayName } from '@logged-thermal/wording'
+import { dayName, eggsMessages } from '@logged-thermal/wording'
 import { useHand, useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
 import { Key } from '../kit/Key'
 import { eggPackage } from './eggPackage'
 import { lotShutWord, type LotOfEgg } from './eggLots'
 import styles from './eggs.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(eggsMessages)
 
 interface Props {
   lots: readonly LotOfEgg[]
@@ -23,12 +26,12 @@ export function LotKeys({ lots, rule, chosen, onChoose, children }: Props) {
   const now = useNow(60_000)
   const today = dayOf(now, reader.zone)
   return (
-    <div className={styles.lotKeys} role="group" aria-label="Which lot">
+    <div className={styles.lotKeys} role="group" aria-label={say('whichLot')}>
       {lots.map((lot) => {
         const { id, code, ingredient, form, useBy } = lot
         const shut =
           lotShutWord(lot, today, reader) ??
-          (mayUse(rule, form) ? line && eggPackage(line, id, reader, now).shut : 'not pasteurized: not here')
+          (mayUse(rule, form) ? line && eggPackage(line, id, reader, now).shut : say('notPasteurizedNotHere'))
         return (
           <Key
             key={id}
@@ -39,8 +42,10 @@ export function LotKeys({ lots, rule, chosen, onChoose, children }: Props) {
           >
             {code}
             <small>
-              {form === 'shell' ? 'shell eggs' : `pasteurized ${catalogue[ingredient]!.name.toLowerCase()}`}
-              {shut ? `, ${shut}` : useBy === null ? '' : `, use by ${dayName(useBy, reader)}`}
+              {form === 'shell'
+                ? say('shellEggs')
+                : say('pasteurizedCatalogue', { catalogue: catalogue[ingredient]!.name.toLowerCase() })}
+              {shut ? `, ${shut}` : useBy === null ? '' : say('useBy', { day: dayName(useBy, reader) })}
             </small>
           </Key>
         )

@@ -8,12 +8,15 @@ import {
   type EggsTaken,
   type ItemState,
 } from '@logged-thermal/core'
-import { grams, measureWords, partWord } from '@logged-thermal/wording'
+import { grams, measureWords, partWord, eggsMessages } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { Key } from '../kit/Key'
 import type { LotOfEgg } from './eggLots'
 import { NumberPad } from '../kit/NumberPad'
 import styles from './eggs.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(eggsMessages)
 
 interface Props {
   lot: LotOfEgg
@@ -55,13 +58,13 @@ export function PourLot({ lot, item, step, uses, batch, mayWrite, onTaken }: Pro
     return (
       <div className={styles.tally}>
         <p className={styles.tallyWanted}>
-          Only {measureWords(itemLeft(item))} are written to be left in {item.code}. Is that the carton in your hand?
+          {say('onlyWrittenLeftCarton', { amount: measureWords(itemLeft(item)), code: item.code })}
         </p>
         <Key look="primary" disabled={!mayWrite} onClick={() => log({ ...asking, inHand: true })}>
-          Yes, log {grams(asking.grams[part] ?? 0)}
+          {say('yesLog', { grams: grams(asking.grams[part] ?? 0) })}
         </Key>
         <Key look="outlined" onClick={() => setAsking(null)}>
-          No, another one
+          {say('noAnotherOne')}
         </Key>
       </div>
     )
@@ -69,15 +72,20 @@ export function PourLot({ lot, item, step, uses, batch, mayWrite, onTaken }: Pro
   return (
     <div className={styles.tally}>
       <p className={styles.tallyWanted}>
-        Lot {lot.code}, {partWord[part]}
-        {item ? `, ${measureWords(itemLeft(item))} left in ${item.code}` : ''}
+        {say('lotLeft', {
+          code: lot.code,
+          partWord: partWord[part],
+          amount: item && measureWords(itemLeft(item)),
+          code2: item && item.code,
+          hasItem: Boolean(item),
+        })}
       </p>
       {wanted > 0 && (
         <Key look="primary" disabled={!mayWrite} onClick={() => take(wanted)}>
-          {grams(wanted)}, as the method says
+          {say('asMethodSays', { grams: grams(wanted) })}
         </Key>
       )}
-      <NumberPad name="Or weighed" unit="g" decimals={1} take="Log it" disabled={!mayWrite} onTake={take} />
+      <NumberPad name="Or weighed" unit="g" decimals={1} take={say('logIt')} disabled={!mayWrite} onTake={take} />
     </div>
   )
 }

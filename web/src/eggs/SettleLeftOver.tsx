@@ -8,12 +8,15 @@ import {
   type LeftOver,
   type PartLine,
 } from '@logged-thermal/core'
-import { dayName, grams, partWord } from '@logged-thermal/wording'
+import { dayName, grams, partWord, eggsMessages } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { useHand, useLine } from '../app/kitchen'
 import { Key } from '../kit/Key'
 import { NumberPad } from '../kit/NumberPad'
 import styles from './eggs.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(eggsMessages)
 
 /** What the eggs left over: into a tub with its date, or into the bin. As reckoned, or as weighed. */
 export function SettleLeftOver({
@@ -43,7 +46,7 @@ export function SettleLeftOver({
         name={`${partWord[part]} left, weighed`}
         unit="g"
         decimals={1}
-        take="That is it"
+        take={say('thatIsIt')}
         onTake={(value) => {
           setWeighed(value > 0 ? value : null)
           setWeighing(false)
@@ -53,21 +56,21 @@ export function SettleLeftOver({
   return (
     <div className={styles.settle}>
       <p>
-        <strong>
-          {grams(mass)} {partWord[part]} left
-        </strong>{' '}
-        {kept.heat === 'shell' ? 'raw' : 'pasteurized'}, keeps to the end of{' '}
-        {lastDay ? dayName(lastDay, reader) : 'today'}.
+        <strong>{say('leftGramsPartword', { grams: grams(mass), partWord: partWord[part] })}</strong>{' '}
+        {say('rawPasteurizedKeepsEnd', {
+          isShell: kept.heat === 'shell',
+          value: lastDay ? dayName(lastDay, reader) : say('today'),
+        })}
       </p>
       <div>
         <Key disabled={!mayWrite} onClick={() => settle('kept')}>
-          Keep it, dated
+          {say('keepDated')}
         </Key>
         <Key look="outlined" disabled={!mayWrite} onClick={() => settle('discarded')}>
-          Into the bin
+          {say('intoBin')}
         </Key>
         <Key look="outlined" onClick={() => setWeighing(true)}>
-          Weigh it
+          {say('weighIt')}
         </Key>
       </div>
     </div>

@@ -1,5 +1,8 @@
 import { catalogue, lotShut, type Day, type EggPart, type LotForm, type LotState } from '@logged-thermal/core'
-import { dayName, type Reader } from '@logged-thermal/wording'
+import { dayName, type Reader, eggsMessages } from '@logged-thermal/wording'
+import { speaks } from '../kit/language'
+
+const say = speaks(eggsMessages)
 
 /** A lot that is egg: in the shell or pasteurized. */
 export type LotOfEgg = LotState & { ingredient: string; form: LotForm }
@@ -26,11 +29,11 @@ export function eggLots(lots: readonly LotState[]): EggLot[] {
 export function lotShutWord(lot: LotState, day: Day, reader: Reader): string | null {
   switch (lotShut(lot, day)) {
     case 'called back':
-      return 'called back'
+      return say('calledBack')
     case 'not accepted':
-      return 'held: the lead decides'
+      return say('heldLeadDecides')
     case 'past its day':
-      return `was to be used by ${dayName(lot.useBy!, reader)}`
+      return say('usedBy', { day: dayName(lot.useBy!, reader) })
     case null:
       return null
   }

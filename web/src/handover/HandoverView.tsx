@@ -21,6 +21,7 @@ import {
   passingSentence,
   type Reader,
   asksWords,
+  handoverMessages,
 } from '@logged-thermal/wording'
 import { sentenceOf, usePostSignedMutation } from '../app/api'
 import { useClaim, useEnter } from '../app/enter'
@@ -33,6 +34,9 @@ import { Key } from '../kit/Key'
 import { Sheet } from '../kit/Sheet'
 import { TimeField } from '../kit/TimeField'
 import styles from './handover.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(handoverMessages)
 
 /** Before closing: what runs on, who is asked next, and which gates fall when nobody is there to prove them. */
 export function HandoverView() {
@@ -75,17 +79,15 @@ export function HandoverView() {
       spoken
       sentence={
         <>
-          <strong>
-            Handing over: {countWord(running.length)} {running.length === 1 ? 'batch runs' : 'batches run'} on.
-          </strong>{' '}
+          <strong>{say('handingOverBatchRuns', { count: countWord(running.length), running: running.length })}</strong>{' '}
           {falls.length > 0 && fallSentence(falls.length)}
         </>
       }
     >
       <div className={styles.handover}>
-        <section aria-label="Who is asked next">
-          <h2>Who is asked next</h2>
-          <div className={styles.names} role="group" aria-label="Who is asked">
+        <section aria-label={say('whoAskedNext')}>
+          <h2>{say('whoAskedNext')}</h2>
+          <div className={styles.names} role="group" aria-label={say('whoAsked')}>
             {line.people
               .filter(({ role }) => role !== 'inspector')
               .map(({ id, name, job }) => (
@@ -104,32 +106,32 @@ export function HandoverView() {
               aria-pressed={asked === null}
               onClick={() => setAsked(null)}
             >
-              Nobody
-              <small>the kitchen is closed</small>
+              {say('nobody')}
+              <small>{say('kitchenClosed')}</small>
             </Key>
           </div>
           <div className={styles.times}>
             <TimeField
-              label="From"
+              label={say('from')}
               value={closes ?? timeOfDay(minute, { ...reader, hours: 24 })}
               onValue={setCloses}
               hours={reader.hours}
             />
-            <TimeField label="Until" value={opens} onValue={setOpens} hours={reader.hours} />
+            <TimeField label={say('until')} value={opens} onValue={setOpens} hours={reader.hours} />
           </div>
           <p className="muted">
-            Until {timeOfDay(until, reader)} on {dayName(dayOf(until, reader.zone), reader)}.
+            {say('untilOn', { time: timeOfDay(until, reader), day: dayName(dayOf(until, reader.zone), reader) })}
           </p>
           <Key look="primary" disabled={!open} onClick={handOver}>
-            Hand over
+            {say('handOver')}
           </Key>
           {person?.role === 'lead' && (
             <Key look="outlined" onClick={() => setDelegating(true)}>
-              Who decides while I am away
+              {say('whoDecidesWhileI')}
             </Key>
           )}
         </section>
-        <section aria-label="What runs on" className={styles.runs}>
+        <section aria-label={say('whatRunsOn')} className={styles.runs}>
           {falls.map(({ batch, gate }) => (
             <p key={`${batch.id} ${gate.gate.level}`} className={styles.falls} role="note">
               <strong>
@@ -143,7 +145,7 @@ export function HandoverView() {
               <Running key={one.batch.id} one={one} now={now} reader={reader} />
             ))}
           </ul>
-          {running.length === 0 && <p>Nothing runs on: every batch is proven and kept, or gone.</p>}
+          {running.length === 0 && <p>{say('nothingRunsOnEvery')}</p>}
         </section>
       </div>
       {delegating && <Delegate line={line} now={now} reader={reader} onClose={() => setDelegating(false)} />}
@@ -157,8 +159,8 @@ function Running({ one: { batch, asks, forecast }, now, reader }: { one: JudgedB
     <li>
       <strong>{batch.method.name}</strong> <span className="muted">{batch.code}</span>
       <p>
-        {words ? `${words.action}, ${words.reason}.` : 'The lead decides.'}
-        {timelineOf(batch).phase.cooking ? ' On the heat.' : ''}
+        {words ? `${words.action}, ${words.reason}.` : say('leadDecides')}
+        {timelineOf(batch).phase.cooking ? say('onHeat') : ''}
       </p>
       {forecast?.told &&
         forecast.gates.map((gate) => <p key={gate.finding.check.key}>{passingSentence(gate, now, reader)}</p>)}
@@ -167,17 +169,23 @@ function Running({ one: { batch, asks, forecast }, now, reader }: { one: JudgedB
 }
 
 function fallSentence(count: number): string {
-  return `When nobody is here, ${countWord(count)} ${count === 1 ? 'gate falls' : 'gates fall'}.`
+  return say('whenNobodyHereGate', { count: countWord(count), count2: count })
 }
 
 /** 'ice it to 5° by 23:30, or it cannot be proven': what is still to be done before nobody is there. */
 function fallsWords({ gate: { level, deadline }, from, readAt, rescue }: Unattended, reader: Reader): string {
   const to = limitDegreesOf(level, reader)
-  const falls = `${to} falls due at ${clock(deadline, reader)}, when nobody is here.`
-  if (readAt !== null) return `${falls} Read it at ${clock(readAt, reader)}, before you go: it should be there by then.`
+  const falls = say('fallsDueAtWhen', { to, time: clock(deadline, reader) })
+  if (readAt !== null) return say('readAtBeforeYou', { falls, time: clock(readAt, reader) })
   if (rescue)
-    return `${falls} ${actionWord(rescue.action)} before ${clock(rescue.by, reader)} brings it to ${to} by ${clock(from, reader)}; otherwise it cannot be proven.`
-  return `${falls} Nothing brings it to ${to} by ${clock(from, reader)}: it cannot be proven unless somebody comes to read it.`
+    return say('beforeBringsByOtherwise', {
+      falls,
+      actionWord: actionWord(rescue.action),
+      time: clock(rescue.by, reader),
+      to,
+      time2: clock(from, reader),
+    })
+  return say('nothingBringsByCannot', { falls, to, time: clock(from, reader) })
 }
 
 /** The next time the kitchen's clock shows this, after an instant. */
@@ -216,10 +224,10 @@ function Delegate({
     onClose()
   }
   return (
-    <Sheet open onClose={onClose} title="Who decides while you are away?">
+    <Sheet open onClose={onClose} title={say('whoDecidesWhileYou')}>
       <div className={styles.handover}>
         <section>
-          <div className={styles.names} role="group" aria-label="Who decides">
+          <div className={styles.names} role="group" aria-label={say('whoDecides')}>
             {line.people
               .filter(({ role, id }) => role !== 'inspector' && id !== person.id)
               .map(({ id, name, job }) => (
@@ -229,13 +237,12 @@ function Delegate({
                 </Key>
               ))}
             <Key look={to === null ? 'primary' : 'plain'} aria-pressed={to === null} onClick={() => setTo(null)}>
-              Nobody: it waits, on hold
+              {say('nobodyWaitsOnHold')}
             </Key>
           </div>
-          <TimeField label="Until" value={until} onValue={setUntil} hours={reader.hours} />
+          <TimeField label={say('until')} value={until} onValue={setUntil} hours={reader.hours} />
           <p className="muted">
-            They sign with their own PIN, and the record says that they stood in for you. Until {timeOfDay(end, reader)}{' '}
-            on {dayName(dayOf(end, reader.zone), reader)}.
+            {say('theySignWithTheir', { time: timeOfDay(end, reader), day: dayName(dayOf(end, reader.zone), reader) })}
           </p>
         </section>
         <PinPad of={person} busy={isLoading} sentence={refusal} onPin={(pin) => void sign(pin)} />

@@ -1,6 +1,10 @@
+import { kitMessages } from '@logged-thermal/wording'
 import type { ReactNode } from 'react'
 import { Key } from './Key'
 import styles from './digitKeys.module.css'
+import { speaks } from './language'
+
+const say = speaks(kitMessages)
 
 interface Props {
   onDigit: (digit: string) => void
@@ -23,7 +27,7 @@ export function DigitKeys({ onDigit, onBack, left, disabled = false }: Props) {
       <Key disabled={disabled} onClick={() => onDigit('0')}>
         0
       </Key>
-      <Key look="outlined" aria-label="Take back a digit" onClick={onBack}>
+      <Key look="outlined" aria-label={say('takeBackDigit')} onClick={onBack}>
         ⌫
       </Key>
     </div>

@@ -1,8 +1,12 @@
+import { kitMessages } from '@logged-thermal/wording'
 import { useState } from 'react'
 import { DigitKeys } from './DigitKeys'
 import { Field } from './Field'
 import { Key } from './Key'
 import styles from './numberPad.module.css'
+import { speaks } from './language'
+
+const say = speaks(kitMessages)
 
 interface Props {
   /** What the number is: 'Weighed'. */
@@ -49,7 +53,7 @@ export function NumberPad({ name, unit, decimals = 0, signed = false, take, disa
       />
       {signed && (
         <Key look="outlined" onClick={() => put(text.startsWith('-') ? text.slice(1) : `-${text}`)}>
-          below zero, −
+          {say('belowZero')}
         </Key>
       )}
       <Key look="primary" disabled={disabled || value === null} onClick={done}>

@@ -1,7 +1,11 @@
+import { kitMessages } from '@logged-thermal/wording'
 import { useEffect, useRef, useState } from 'react'
 import { DigitKeys } from './DigitKeys'
 import { Key } from './Key'
 import styles from './pinPad.module.css'
+import { speaks } from './language'
+
+const say = speaks(kitMessages)
 
 /** No PIN has fewer digits, and none more. */
 const [LEAST, MOST] = [4, 12]
@@ -45,9 +49,9 @@ export function PinPad({ of: { name, digits }, busy, sentence, onPin }: Props) {
   })
   const places = digits ?? Math.max(LEAST, typed.length)
   return (
-    <section aria-label="PIN" className={styles.pin}>
-      <h2 className="title">{name}, your PIN</h2>
-      <div className={styles.typed} role="img" aria-label={`${typed.length} digits typed`}>
+    <section aria-label={say('pin')} className={styles.pin}>
+      <h2 className="title">{say('yourPin', { name })}</h2>
+      <div className={styles.typed} role="img" aria-label={say('digitsTyped', { typed: typed.length })}>
         {Array.from({ length: places }, (_, i) => (
           <i key={i} className={i < typed.length ? styles.filled : undefined} />
         ))}
@@ -55,7 +59,7 @@ export function PinPad({ of: { name, digits }, busy, sentence, onPin }: Props) {
       <DigitKeys disabled={busy} onDigit={press} onBack={() => setTyped(latest.current.slice(0, -1))} />
       {digits === null && (
         <Key look="primary" disabled={typed.length < LEAST || busy} onClick={ask}>
-          Done
+          {say('done')}
         </Key>
       )}
       <p className={styles.said} role="alert">

@@ -1,7 +1,11 @@
+import { kitMessages } from '@logged-thermal/wording'
 import Modal from '@mui/material/Modal'
 import { useId, type ReactNode } from 'react'
 import { Key } from './Key'
 import styles from './sheet.module.css'
+import { speaks } from './language'
+
+const say = speaks(kitMessages)
 
 interface Props {
   open: boolean
@@ -23,7 +27,7 @@ export function Sheet({ open, onClose, title, saved = false, children }: Props) 
             {title}
           </h2>
           <Key look={saved ? 'primary' : 'outlined'} onClick={onClose}>
-            {saved ? 'Done' : 'Not now'}
+            {saved ? say('done') : say('notNow')}
           </Key>
         </div>
         {children}

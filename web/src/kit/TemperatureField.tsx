@@ -1,7 +1,11 @@
+import { kitMessages } from '@logged-thermal/wording'
 import type { parseTemperature, TemperatureScale } from '@logged-thermal/core'
 import { Field } from './Field'
 import { Key } from './Key'
 import styles from './temperatureField.module.css'
+import { speaks } from './language'
+
+const say = speaks(kitMessages)
 
 interface Props {
   label: string
@@ -25,8 +29,8 @@ export function TemperatureField({ label, value, placeholder, parsed, onValue }:
         error={
           wrong &&
           (wrong.problem === 'no unit'
-            ? `${wrong.value}: °C or °F?`
-            : `"${value}" is no temperature. Write 70 °C or 158 °F.`)
+            ? say('cOrFWrong', { wrong: wrong.value })
+            : say('noTemperatureWrite70', { value }))
         }
       />
       {wrong?.problem === 'no unit' && (

@@ -4,8 +4,7 @@ import { localeOf, say, type Locale, type Messages, type Values } from '@logged-
 const KEPT = 'lt.language'
 
 /** The language of this tablet. Another choice loads the program anew, so that whatever was written before is written again. */
-export const language: Locale = localeOf(localStorage.getItem(KEPT))
-document.documentElement.lang = language
+export const language: Locale = localeOf(typeof localStorage === 'undefined' ? null : localStorage.getItem(KEPT))
 
 /** Speaks the messages of one subject in the language of this tablet. */
 export function speaks<M extends Messages>(messages: M): (key: keyof M & string, values?: Values) => string {

@@ -1,7 +1,11 @@
+import { limitFormsMessages } from '@logged-thermal/wording'
 import { limitSetOf, ruleSets, type LimitSet } from '@logged-thermal/core'
 import { Key } from '../kit/Key'
 import { clsx } from 'clsx'
 import styles from './limits.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(limitFormsMessages)
 
 /** The rule set, the unit that decides, and the guard of the next version. Lines of the house's stay where their limit does. */
 export function ChangeSet({
@@ -30,22 +34,22 @@ export function ChangeSet({
     })
   }
   return (
-    <section className={styles.panel} aria-label="Rule set and unit">
+    <section className={styles.panel} aria-label={say('ruleSetUnit')}>
       <header>
-        <h2 className="title">Rule set and unit</h2>
+        <h2 className="title">{say('ruleSetUnit')}</h2>
         <Key look="outlined" onClick={onClose}>
-          Close
+          {say('close')}
         </Key>
       </header>
       <div className={styles.setKeys}>
         {Object.values(ruleSets).map(({ key, name, prints }) => (
           <Key key={key} look={key === draft.ruleSet.key ? 'primary' : 'plain'} onClick={() => take(key)}>
             {name}
-            <small>{prints === 'both' ? 'prints °C and °F' : 'prints °C'}</small>
+            <small>{prints === 'both' ? say('printsCF') : say('printsC')}</small>
           </Key>
         ))}
       </div>
-      <h3 className="title">Which printed figure decides</h3>
+      <h3 className="title">{say('whichPrintedFigureDecides')}</h3>
       <div className={clsx(styles.setKeys, styles.three)}>
         {(['C', 'F', 'stricter'] as const).map((scale) => (
           <Key
@@ -53,11 +57,11 @@ export function ChangeSet({
             look={scale === draft.unit ? 'primary' : 'plain'}
             onClick={() => onChange({ ...draft, unit: scale })}
           >
-            {scale === 'stricter' ? 'Stricter of the two' : `°${scale}`}
+            {scale === 'stricter' ? say('stricterTwo') : `°${scale}`}
           </Key>
         ))}
       </div>
-      <h3 className="title">Tolerance of the thermometer</h3>
+      <h3 className="title">{say('toleranceThermometer')}</h3>
       <div className={styles.setKeys}>
         {(['none', 'tolerance'] as const).map((guard) => (
           <Key
@@ -65,7 +69,7 @@ export function ChangeSet({
             look={guard === draft.guard ? 'primary' : 'plain'}
             onClick={() => onChange({ ...draft, guard })}
           >
-            {guard === 'none' ? 'As read' : 'Taken off, against us'}
+            {guard === 'none' ? say('asRead') : say('takenOffAgainstUs')}
           </Key>
         ))}
       </div>

@@ -13,7 +13,7 @@ import {
   type Finding,
   type LimitSet,
 } from '@logged-thermal/core'
-import { checkTitle, findingSentence, type Reader } from '@logged-thermal/wording'
+import { checkTitle, findingSentence, type Reader, limitsMessages } from '@logged-thermal/wording'
 import { Badge } from '../parts/Badge'
 import { Glyph } from '../parts/Glyph'
 import { HeatRibbon } from '../parts/HeatRibbon'
@@ -22,6 +22,9 @@ import { useWidth } from '../parts/useWidth'
 import { SelectField } from '../kit/SelectField'
 import { clsx } from 'clsx'
 import styles from './limits.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(limitsMessages)
 
 interface Props {
   batches: BatchState[]
@@ -38,26 +41,23 @@ export function CompareSets({ batches, inForce, zone, now, reader }: Props) {
   const [sides, setSides] = useState<[string, string]>(['judged', 'fr-2009'])
   const [ref, width] = useWidth<HTMLDivElement>(380)
   const batch = ordered.find(({ id }) => id === batchId) ?? ordered[0]
-  if (!batch)
-    return (
-      <p className={clsx(styles.panel, 'muted')}>Once a batch was read, two rule sets can be compared on it here.</p>
-    )
+  if (!batch) return <p className={clsx(styles.panel, 'muted')}>{say('onceBatchReadTwo')}</p>
   const choices: [string, string][] = [
-    ['judged', `As judged, version ${batch.limits.version}`],
+    ['judged', say('asJudgedVersion', { version: batch.limits.version })],
     ...(inForce.version === batch.limits.version
       ? []
-      : [['newer', `Version ${inForce.version}, in force now`] as [string, string]]),
+      : [['newer', say('versionForceNow', { version: inForce.version })] as [string, string]]),
     ...Object.values(ruleSets).map(({ key, name }): [string, string] => [key, name]),
   ]
   return (
-    <section className={styles.panel} aria-label="One batch, two rule sets">
-      <h2 className="title">One batch, two rule sets</h2>
+    <section className={styles.panel} aria-label={say('oneBatchTwoRule')}>
+      <h2 className="title">{say('oneBatchTwoRule')}</h2>
       <SelectField
-        label="Batch"
+        label={say('batch')}
         quietly
         options={ordered.map(({ id, code, method, facts: { 'reading-taken': readings } }) => ({
           value: id,
-          words: `${method.name} ${code}, ${readings.length} readings`,
+          words: say('readingsMethodCodeReadings', { method: method.name, code, readings: readings.length }),
         }))}
         chosen={batch.id}
         onChoose={setBatchId}
@@ -66,7 +66,7 @@ export function CompareSets({ batches, inForce, zone, now, reader }: Props) {
         {([0, 1] as const).map((side) => (
           <Side
             key={side}
-            label={side === 0 ? 'First rule set' : 'Second rule set'}
+            label={side === 0 ? say('firstRuleSet') : say('secondRuleSet')}
             choices={choices}
             chosen={sides[side]}
             onChoose={(key) => setSides(side === 0 ? [key, sides[1]] : [sides[0], key])}
@@ -79,7 +79,7 @@ export function CompareSets({ batches, inForce, zone, now, reader }: Props) {
           />
         ))}
       </div>
-      <p className="muted">Only asked: the batch keeps the version it began under.</p>
+      <p className="muted">{say('onlyAskedBatchKeeps')}</p>
     </section>
   )
 }

@@ -10,7 +10,7 @@ import {
   type Rule,
   type Variance,
 } from '@logged-thermal/core'
-import { lineName } from '@logged-thermal/wording'
+import { lineName, limitFormsMessages } from '@logged-thermal/wording'
 import { VarianceFields, varianceProblem } from './VarianceFields'
 import { Key } from '../kit/Key'
 import { Field } from '../kit/Field'
@@ -19,6 +19,9 @@ import { KeyRow } from '../kit/KeyRow'
 import { FieldRow } from '../kit/FieldRow'
 import limitsStyles from './limits.module.css'
 import decideStyles from '../decide/decide.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(limitFormsMessages)
 
 interface Props {
   line: Line
@@ -34,14 +37,14 @@ export function HouseLineForm({ line, onDone, onCancel }: Props) {
   const [broken, setBroken] = useState<Record<string, boolean>>({})
   const [reason, setReason] = useState(line.house?.reason ?? '')
   const [variance, setVariance] = useState<Variance>(line.variance ?? NO_VARIANCE)
-  if (!rule) return <p className={limitsStyles.panel}>This limit has no figure that a house could set.</p>
+  if (!rule) return <p className={limitsStyles.panel}>{say('limitNoFigureHouse')}</p>
 
   const compared = comparedWithPrinted(line, rule)
   const looser = compared === 'looser'
   const missing = problemOf(rule, Object.values(broken).some(Boolean), compared, reason, looser ? variance : null)
   const offers = [
     ...line.published.flatMap(({ alternative, rule: each }) =>
-      alternative ? [{ rule: each, why: 'The equivalence that the rule set publishes' }] : [],
+      alternative ? [{ rule: each, why: say('equivalenceRuleSetPublishes') }] : [],
     ),
     ...Object.values(ruleSets)
       .filter(({ limits }) =>
@@ -52,9 +55,9 @@ export function HouseLineForm({ line, onDone, onCancel }: Props) {
   const nearby = line.published.flatMap(({ rule: each }) => degreesIn(each))
   const mark = (name: string) => (isBroken: boolean) => setBroken((all) => ({ ...all, [name]: isBroken }))
   return (
-    <section className={limitsStyles.panel} aria-label="House line">
+    <section className={limitsStyles.panel} aria-label={say('houseLine')}>
       <header>
-        <h2 className="title">{lineName(line.key)}: the house's line</h2>
+        <h2 className="title">{say('housesLine', { lineName: lineName(line.key) })}</h2>
       </header>
       {offers.map(({ rule: offered, why }) => (
         <Key key={why} onClick={() => (setRule(offered), setReason(why), setBroken({}))}>
@@ -62,15 +65,15 @@ export function HouseLineForm({ line, onDone, onCancel }: Props) {
         </Key>
       ))}
       <RuleFields rule={rule} nearby={nearby} onRule={setRule} onBroken={mark} />
-      <Field label="Reason" value={reason} onValue={setReason} />
+      <Field label={say('reason')} value={reason} onValue={setReason} />
       {looser && (
         <fieldset>
-          <legend>Looser than printed: only by a written variance</legend>
+          <legend>{say('looserThanPrintedOnly')}</legend>
           <VarianceFields variance={variance} onChange={setVariance} />
         </fieldset>
       )}
       <p role="status" className={decideStyles.why}>
-        {missing ?? (looser ? 'Looser, by variance.' : 'Stricter than printed: it holds beside it.')}
+        {missing ?? (looser ? say('looserByVariance') : say('stricterThanPrintedHolds'))}
       </p>
       <KeyRow>
         <Key
@@ -80,10 +83,10 @@ export function HouseLineForm({ line, onDone, onCancel }: Props) {
             onDone({ ...line, house: { rule, reason: reason.trim() }, variance: looser ? variance : null })
           }
         >
-          Into the next version
+          {say('intoNextVersion')}
         </Key>
         <Key look="outlined" onClick={onCancel}>
-          Not now
+          {say('notNow')}
         </Key>
       </KeyRow>
     </section>
@@ -112,8 +115,8 @@ function RuleFields({
       const [row] = rule.rows.slice(-1)
       return (
         <FieldRow>
-          {degrees('At', row!.at, (at) => onRule({ kind: 'hold', rows: [{ at, seconds: row!.seconds }] }))}
-          {count('Seconds, 0 is at once', row!.seconds, (seconds) =>
+          {degrees(say('at'), row!.at, (at) => onRule({ kind: 'hold', rows: [{ at, seconds: row!.seconds }] }))}
+          {count(say('seconds0AtOnce'), row!.seconds, (seconds) =>
             onRule({ kind: 'hold', rows: [{ at: row!.at, seconds }] }),
           )}
         </FieldRow>
@@ -122,20 +125,20 @@ function RuleFields({
     case 'reach':
       return (
         <FieldRow>
-          {degrees('To', rule.to, (to) => onRule({ ...rule, to }))}
-          {count('Minutes', rule.withinMinutes, (withinMinutes) => onRule({ ...rule, withinMinutes }))}
+          {degrees(say('to'), rule.to, (to) => onRule({ ...rule, to }))}
+          {count(say('minutes'), rule.withinMinutes, (withinMinutes) => onRule({ ...rule, withinMinutes }))}
         </FieldRow>
       )
     case 'stay':
-      return degrees(rule.side === 'under' ? 'Stay at or under' : 'Stay at or over', rule.level, (level) =>
+      return degrees(rule.side === 'under' ? say('stayAtOrUnder') : say('stayAtOrOver'), rule.level, (level) =>
         onRule({ ...rule, level }),
       )
     case 'days':
-      return count('Days', rule.days, (days) => onRule({ ...rule, days }))
+      return count(say('days'), rule.days, (days) => onRule({ ...rule, days }))
     case 'hours':
-      return count('Hours', rule.hours, (hours) => onRule({ ...rule, hours }))
+      return count(say('hours'), rule.hours, (hours) => onRule({ ...rule, hours }))
     case 'equivalent':
-      return count('Minutes at the reference', rule.minutes, (minutes) => onRule({ ...rule, minutes }))
+      return count(say('minutesAtReference'), rule.minutes, (minutes) => onRule({ ...rule, minutes }))
     case 'exposure':
     case 'egg lot':
     case 'no number':
@@ -207,12 +210,12 @@ function problemOf(
   reason: string,
   variance: Variance | null,
 ): string | null {
-  if (broken) return 'A figure is not readable yet.'
-  if (compared === 'same') return 'That is what is printed already.'
-  if (rule.kind === 'days' && !Number.isInteger(rule.days)) return 'Days are whole.'
-  if (reason.trim() === '') return 'Write the reason.'
+  if (broken) return say('figureNotReadableYet')
+  if (compared === 'same') return say('whatPrintedAlready')
+  if (rule.kind === 'days' && !Number.isInteger(rule.days)) return say('daysWhole')
+  if (reason.trim() === '') return say('writeReason')
   const problem = variance && varianceProblem(variance)
-  return problem && `Looser than printed. ${problem}`
+  return problem && say('looserThanPrinted', { problem })
 }
 
 function degreesIn(rule: Rule): Degrees[] {

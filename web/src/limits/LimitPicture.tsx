@@ -1,6 +1,10 @@
+import { limitsMessages } from '@logged-thermal/wording'
 import type { Rule } from '@logged-thermal/core'
 import { colourOf, thicknessOf } from '../parts/temperatureScale'
 import styles from './limits.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(limitsMessages)
 
 /** A limit as the gate that it is, with the ribbon in it: 50 by 40. */
 export function LimitPicture({ rule }: { rule: Rule }) {
@@ -37,7 +41,7 @@ function Gate({ rule }: { rule: Rule }) {
         <>
           <rect y="17" width="50" height="8" fill={colourOf(4)} />
           <text x="25" y="14" textAnchor="middle" fontSize="13" fontWeight="700" fill="var(--on-glass)">
-            pH
+            {say('ph')}
           </text>
         </>
       )

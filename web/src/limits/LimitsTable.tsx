@@ -4,11 +4,14 @@ import TableCell from '@mui/material/TableCell'
 import TableHead from '@mui/material/TableHead'
 import TableRow from '@mui/material/TableRow'
 import { judged, type LimitKey, type LimitSet, type Line, type Limit, isLooser, ruleSets } from '@logged-thermal/core'
-import { limitCells, lineName, sourceOf, type Reader } from '@logged-thermal/wording'
+import { limitCells, lineName, sourceOf, type Reader, limitsMessages } from '@logged-thermal/wording'
 import { LimitPicture } from './LimitPicture'
 import { RowKey } from '../kit/RowKey'
 import { clsx } from 'clsx'
 import styles from './limits.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(limitsMessages)
 
 interface Props {
   set: LimitSet
@@ -21,7 +24,7 @@ interface Props {
 /** Every limit in force as a row: what is printed in both units, where, how sure, with what force, and the house's line. */
 export function LimitsTable({ set, reader, today, chosen, onChoose }: Props) {
   const prints = ruleSets[set.ruleSet.key]?.prints ?? 'both'
-  const decides = set.unit === 'stricter' ? 'both decide' : `°${set.unit} decides`
+  const decides = set.unit === 'stricter' ? say('bothDecide') : say('decidesUnit', { unit: set.unit })
   const other = set.unit === 'F' ? '°C' : '°F'
   return (
     <Table className={styles.table}>
@@ -37,15 +40,15 @@ export function LimitsTable({ set, reader, today, chosen, onChoose }: Props) {
       <TableHead>
         <TableRow>
           <TableCell scope="col" colSpan={2}>
-            Limit, section, confidence
+            {say('limitSectionConfidence')}
           </TableCell>
           <TableCell scope="col">{set.unit === 'stricter' ? '°C' : decides}</TableCell>
           <TableCell scope="col">
-            {other} {set.unit === 'stricter' ? decides : prints === 'both' ? 'printed' : 'converted'}
+            {other} {set.unit === 'stricter' ? decides : prints === 'both' ? say('printed') : say('converted')}
           </TableCell>
-          <TableCell scope="col">Time</TableCell>
-          <TableCell scope="col">Force</TableCell>
-          <TableCell scope="col">House line</TableCell>
+          <TableCell scope="col">{say('time')}</TableCell>
+          <TableCell scope="col">{say('force')}</TableCell>
+          <TableCell scope="col">{say('houseLine')}</TableCell>
         </TableRow>
       </TableHead>
       <TableBody>
@@ -99,11 +102,11 @@ function Row({
       <TableCell component="th" scope="row">
         <RowKey aria-pressed={chosen} onClick={onChoose}>
           {lineName(line.key)}
-          {limit.alternative && ', if chosen'}
+          {limit.alternative && say('ifChosen')}
         </RowKey>
         <small>
           {limit.origin === set.ruleSet.key ? limit.source.section : sourceOf(limit)} · {limit.source.confidence}
-          {!judged[line.key] && ' · for people to keep: not judged here'}
+          {!judged[line.key] && say('forPeopleKeepNot')}
         </small>
       </TableCell>
       {plain ? (
@@ -128,14 +131,15 @@ function Row({
 
 function HouseCell({ line, set, reader, today }: { line: Line; set: LimitSet; reader: Reader; today: string }) {
   const { house, variance } = line
-  if (!house) return line.published[0]?.rule.kind === 'no number' ? <span className={styles.needed}>needed</span> : null
+  if (!house)
+    return line.published[0]?.rule.kind === 'no number' ? <span className={styles.needed}>{say('needed')}</span> : null
   const { celsius, fahrenheit, time } = limitCells(house.rule, reader)
   const words = [set.unit === 'F' ? fahrenheit : celsius, time].filter(Boolean).join(', ')
   if (!isLooser(line) || !variance) return <span className={styles.houseLine}>{words}</span>
   const ended = today > variance.validUntil
   return (
     <span className={clsx(styles.variance, ended && styles.ended)}>
-      {ended ? 'ended' : 'looser'}, {variance.reference}
+      {ended ? say('ended') : say('looser')}, {variance.reference}
     </span>
   )
 }

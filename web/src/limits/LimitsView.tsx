@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { dayOf, isLooser, limitChanges, limitsAt, type LimitKey, type LimitSet, type Line } from '@logged-thermal/core'
-import { countWord } from '@logged-thermal/wording'
+import { countWord, limitsMessages } from '@logged-thermal/wording'
 import { View } from '../app/View'
 import { useHand, useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
@@ -15,6 +15,9 @@ import { VersionHistory } from './VersionHistory'
 import { Whole } from '../kit/Whole'
 import { clsx } from 'clsx'
 import styles from './limits.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(limitsMessages)
 
 type Panel =
   { kind: 'compare' } | { kind: 'line'; key: LimitKey } | { kind: 'history' } | { kind: 'set' } | { kind: 'practice' }
@@ -29,7 +32,7 @@ export function LimitsView() {
   const [signing, setSigning] = useState(false)
   const versions = line?.limits?.versions ?? []
   const current = limitsAt(versions, now)
-  if (!line?.limits || !current) return <Whole>This kitchen has no limits yet.</Whole>
+  if (!line?.limits || !current) return <Whole>{say('kitchenNoLimitsYet')}</Whole>
 
   const shown = draft ?? current
   const today = dayOf(now, line.kitchen.zone)
@@ -46,7 +49,7 @@ export function LimitsView() {
       place="limits"
       sentence={
         <>
-          <strong>{current.ruleSet.name} is in force.</strong> {houseWords(current, today)}
+          <strong>{say('isInForce', { ruleSet: current.ruleSet.name })}</strong> {houseWords(current, today)}
         </>
       }
     >
@@ -57,14 +60,16 @@ export function LimitsView() {
               {shown.ruleSet.name}
             </Key>
             <Key disabled={!lead} onClick={() => setPanel({ kind: 'set' })}>
-              {shown.unit === 'stricter' ? 'Judged by the stricter unit' : `Judged in °${shown.unit}`}
+              {shown.unit === 'stricter' ? say('judgedByStricterUnit') : say('judgedIn', { unit: shown.unit })}
             </Key>
-            <Key onClick={() => setPanel({ kind: 'practice' })}>House practice</Key>
+            <Key onClick={() => setPanel({ kind: 'practice' })}>{say('housePractice')}</Key>
             <Key look="outlined" onClick={() => setPanel({ kind: 'history' })}>
-              {draft ? `Draft of version ${draft.version}` : `Version ${current.version}`}
+              {draft
+                ? say('draftVersion', { version: draft.version })
+                : say('versionVersion', { version: current.version })}
             </Key>
           </div>
-          <div className={styles.scroll} tabIndex={0} role="region" aria-label="Limits in force">
+          <div className={styles.scroll} tabIndex={0} role="region" aria-label={say('limitsForce')}>
             <LimitsTable
               set={shown}
               reader={reader}
@@ -75,21 +80,16 @@ export function LimitsView() {
           </div>
           {draft && changes > 0 ? (
             <div className={styles.draft} role="status">
-              <strong>
-                Version {draft.version} is not in force: {changes} {changes === 1 ? 'change' : 'changes'}.
-              </strong>
+              <strong>{say('versionNotForceChange', { version: draft.version, changes })}</strong>
               <Key look="primary" onClick={() => setSigning(true)}>
-                Put it in force
+                {say('putForce')}
               </Key>
               <Key look="outlined" onClick={() => setDraft(null)}>
-                Drop it
+                {say('dropIt')}
               </Key>
             </div>
           ) : (
-            <p className={clsx('muted', styles.foot)}>
-              A starting point: check each limit against the edition in force where you are. The local code and a
-              qualified person decide.
-            </p>
+            <p className={clsx('muted', styles.foot)}>{say('startingPointCheckEach')}</p>
           )}
         </div>
         <aside className={styles.side}>
@@ -136,9 +136,10 @@ export function LimitsView() {
 function houseWords(set: LimitSet, today: string): string {
   const looser = set.lines.filter((line) => isLooser(line) && line.variance && today <= line.variance.validUntil).length
   const stricter = set.lines.filter((line) => line.house && !isLooser(line)).length
-  if (!stricter && !looser) return 'The house adds no line of its own.'
-  const said = [stricter && `stricter in ${countWord(stricter)}`, looser && `looser in ${countWord(looser)}`].filter(
-    Boolean,
-  )
-  return `The house is ${said.join(', ')}.`
+  if (!stricter && !looser) return say('houseAddsNoLine')
+  const said = [
+    stricter && say('stricterIn', { count: countWord(stricter) }),
+    looser && say('looserIn', { count: countWord(looser) }),
+  ].filter(Boolean)
+  return say('theHouseIs', { said: said.join(', ') })
 }

@@ -1,10 +1,13 @@
 import { useState } from 'react'
 import { judged, isJudged, isLooser, type LimitSet, type Line } from '@logged-thermal/core'
-import { forceWord, lineName, ruleWords, sourceOf, type Reader } from '@logged-thermal/wording'
+import { forceWord, lineName, ruleWords, sourceOf, type Reader, limitsMessages } from '@logged-thermal/wording'
 import { Key } from '../kit/Key'
 import { HouseLineForm } from './HouseLineForm'
 import { KeyRow } from '../kit/KeyRow'
 import styles from './limits.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(limitsMessages)
 
 interface Props {
   line: Line
@@ -37,51 +40,55 @@ export function LineDetail({ line, set, reader, onChange, onClose }: Props) {
       <header>
         <h2 className="title">{lineName(line.key)}</h2>
         <Key look="outlined" onClick={onClose}>
-          Close
+          {say('close')}
         </Key>
       </header>
       {published.map((limit, i) => (
         <div className={styles.printed} key={i}>
           <strong>{ruleWords(limit.rule, set.unit, reader)}</strong>
           <p>
-            {sourceOf(limit)}. {forceWord[limit.force]}, confidence {limit.source.confidence}
-            {limit.alternative ? '; only where the house chooses it' : ''}.
+            {say('confidenceOnlyWhereHouse', {
+              sourceOf: sourceOf(limit),
+              forceWord: forceWord[limit.force],
+              confidence: limit.source.confidence,
+              hasAlternative: Boolean(limit.alternative),
+            })}
           </p>
         </div>
       ))}
       {!judged[line.key] && (
         <p>
-          <strong>Printed for people to keep.</strong> This program judges nothing by it: no reading proves it, and none
-          denies it.
+          <strong>{say('printedForPeopleKeep')}</strong> {say('programJudgesNothingBy')}
         </p>
       )}
-      <p className="muted">A starting point: check it against the edition in force where you are.</p>
-      <h3 className="title">House line</h3>
+      <p className="muted">{say('startingPointCheckAgainst')}</p>
+      <h3 className="title">{say('houseLine')}</h3>
       {house ? (
         <div className={styles.printed}>
           <strong>{ruleWords(house.rule, set.unit, reader)}</strong>
-          <p>
-            {isLooser(line) ? 'Looser than printed, by variance' : 'Holds beside what is printed'}. Reason:{' '}
-            {house.reason}.
-          </p>
+          <p>{say('looserThanPrintedBy', { isLooser: isLooser(line), reason: house.reason })}</p>
           {variance && (
             <p>
-              {variance.authority}, {variance.reference}: {variance.reason}. Valid to the end of {variance.validUntil};
-              then what is printed returns.
+              {say('validEndThenWhat', {
+                authority: variance.authority,
+                reference: variance.reference,
+                reason: variance.reason,
+                validUntil: variance.validUntil,
+              })}
             </p>
           )}
         </div>
       ) : (
-        <p>{decided ? 'None: what is printed holds.' : 'Not a limit that readings decide.'}</p>
+        <p>{decided ? say('noneWhatPrintedHolds') : say('notLimitReadingsDecide')}</p>
       )}
       {decided && onChange && (
         <KeyRow>
           <Key look="primary" onClick={() => setEditing(true)}>
-            {house ? 'Change the house line' : 'Set a house line'}
+            {house ? say('changeHouseLine') : say('setHouseLine')}
           </Key>
           {house && (
             <Key look="outlined" onClick={() => onChange({ ...line, house: null, variance: null })}>
-              Take it away
+              {say('takeAway')}
             </Key>
           )}
         </KeyRow>

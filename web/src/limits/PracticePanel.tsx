@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { PERMITS, type LimitSet, type Permits, type Practice, type Variance } from '@logged-thermal/core'
-import { dayName, permitWord } from '@logged-thermal/wording'
+import { dayName, permitWord, limitFormsMessages } from '@logged-thermal/wording'
 import { useHand, useLine } from '../app/kitchen'
 import { Field } from '../kit/Field'
 import { Key } from '../kit/Key'
@@ -8,6 +8,9 @@ import { VarianceFields, varianceProblem } from './VarianceFields'
 import { KeyRow } from '../kit/KeyRow'
 import { clsx } from 'clsx'
 import styles from './limits.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(limitFormsMessages)
 
 const NO_VARIANCE: Variance = { authority: '', reference: '', reason: '', validUntil: '' }
 const WARM = [15, 20, 30, 45, 60]
@@ -104,26 +107,20 @@ export function PracticePanel({ draft, onChange, onClose }: Props) {
       />
     )
   return (
-    <section className={styles.panel} aria-label="How the house works">
+    <section className={styles.panel} aria-label={say('howHouseWorks')}>
       <header>
-        <h2 className="title">How the house works</h2>
+        <h2 className="title">{say('howHouseWorks')}</h2>
         <Key look="outlined" onClick={onClose}>
-          Close
+          {say('close')}
         </Key>
       </header>
-      {choice('Whom it serves', practice.susceptible, 'Highly susceptible people', 'The public', 'susceptible')}
-      {choice('After the heat', practice.cleanFirst, 'Waits for the clean tick', 'Asks for it', 'cleanFirst')}
-      {choice(
-        'Cook-chill, where the rule set prints its line',
-        practice.cookChill,
-        'Held to it',
-        'Not held to it',
-        'cookChill',
-      )}
-      {numbers('Minutes between 5 and 57 °C before a note is asked for', WARM, practice.warmMinutes, 'warmMinutes')}
-      {numbers('Minutes to serve what is served at once', SERVE, practice.serveMinutes, 'serveMinutes')}
-      {numbers('How often a proven batch may be melted or baked again', REWARM, practice.rewarmings, 'rewarmings')}
-      <h3 className="title">Whose last day passes on to what they go into</h3>
+      {choice(say('whomServes'), practice.susceptible, say('highlySusceptiblePeople'), say('thePublic'), 'susceptible')}
+      {choice(say('afterHeat'), practice.cleanFirst, say('waitsForCleanTick'), say('asksFor'), 'cleanFirst')}
+      {choice(say('cookChillWhereRule'), practice.cookChill, say('heldToIt'), say('notHeld'), 'cookChill')}
+      {numbers(say('minutesBetween557'), WARM, practice.warmMinutes, 'warmMinutes')}
+      {numbers(say('minutesServeWhatServed'), SERVE, practice.serveMinutes, 'serveMinutes')}
+      {numbers(say('howOftenProvenBatch'), REWARM, practice.rewarmings, 'rewarmings')}
+      <h3 className="title">{say('whoseLastDayPasses')}</h3>
       <div className={styles.setKeys}>
         {(['ready to eat', 'every part'] as const).map((each) => (
           <Key
@@ -133,17 +130,17 @@ export function PracticePanel({ draft, onChange, onClose }: Props) {
             disabled={!onChange}
             onClick={() => change({ partsPassOn: each })}
           >
-            {each === 'ready to eat' ? 'Parts no floor kills after' : 'Every part'}
+            {each === 'ready to eat' ? say('partsNoFloorKills') : say('everyPart')}
           </Key>
         ))}
       </div>
-      {numbers('Hours between two good looks at a unit that are normal', NIGHT, practice.nightHours, 'nightHours')}
-      {numbers('Days an opened package is kept, where no limit says less', OPENED, practice.openedDays, 'openedDays')}
-      {numbers('Hours hot food is served within', HOT, practice.hotHours, 'hotHours')}
-      {numbers('Air of a freezer at most, °C', FREEZER, practice.freezerAir, 'freezerAir')}
-      {numbers('Days before a validated bake is shown again', BAKE, practice.bakeDays, 'bakeDays')}
-      {numbers('Days untreated frozen fruit is kept that nothing boils', FRUIT, practice.fruitDays, 'fruitDays')}
-      <h3 className="title">Times of day</h3>
+      {numbers(say('hoursBetweenTwoGood'), NIGHT, practice.nightHours, 'nightHours')}
+      {numbers(say('daysOpenedPackageKept'), OPENED, practice.openedDays, 'openedDays')}
+      {numbers(say('hoursHotFoodServed'), HOT, practice.hotHours, 'hotHours')}
+      {numbers(say('airFreezerAtMost'), FREEZER, practice.freezerAir, 'freezerAir')}
+      {numbers(say('daysBeforeValidatedBake'), BAKE, practice.bakeDays, 'bakeDays')}
+      {numbers(say('daysUntreatedFrozenFruit'), FRUIT, practice.fruitDays, 'fruitDays')}
+      <h3 className="title">{say('timesDay')}</h3>
       <div className={styles.setKeys}>
         {([24, 12] as const).map((each) => (
           <Key
@@ -153,12 +150,12 @@ export function PracticePanel({ draft, onChange, onClose }: Props) {
             disabled={!onChange}
             onClick={() => change({ clock: each })}
           >
-            {each === 24 ? '24 h: 23:05' : '12 h: 11:05 pm'}
+            {each === 24 ? '24 h: 23:05' : say('n12H1105')}
           </Key>
         ))}
       </div>
       <Times practice={practice} onChange={onChange && change} />
-      <h3 className="title">Written permissions</h3>
+      <h3 className="title">{say('writtenPermissions')}</h3>
       {PERMITS.map((key) => {
         const held = practice.permits[key]
         return (
@@ -166,15 +163,20 @@ export function PracticePanel({ draft, onChange, onClose }: Props) {
             <strong>{permitWord[key].name}</strong>
             <p>
               {held
-                ? `${held.authority}, ${held.reference}: ${held.reason}. To the end of ${dayName(held.validUntil, reader)}.`
+                ? say('toTheEndOf', {
+                    authority: held.authority,
+                    reference: held.reference,
+                    reason: held.reason,
+                    day: dayName(held.validUntil, reader),
+                  })
                 : permitWord[key].without}
             </p>
             {onChange && (
               <KeyRow>
-                <Key onClick={() => setWriting(key)}>{held ? 'Change' : 'Attach one'}</Key>
+                <Key onClick={() => setWriting(key)}>{held ? say('change') : say('attachOne')}</Key>
                 {held && (
                   <Key look="outlined" onClick={() => permit(key, null)}>
-                    Take it away
+                    {say('takeAway')}
                   </Key>
                 )}
               </KeyRow>
@@ -199,23 +201,18 @@ function Times({ practice, onChange }: { practice: Practice; onChange: ((part: P
       .filter(Boolean)
       .sort()
     const bad = [...times, closing].find((each) => !isTime(each))
-    setWrong(bad === undefined ? null : `"${bad}" is not a time: hours and minutes, as 07:30.`)
+    setWrong(bad === undefined ? null : say('notTimeHoursMinutes', { bad }))
     if (bad === undefined) onChange?.({ rounds: times, closing })
   }
   return (
     <>
       <Field
-        label="Rounds of the units, times with commas"
+        label={say('roundsUnitsTimesWith')}
         value={rounds}
         onValue={onChange ? setRounds : undefined}
         onLeave={keep}
       />
-      <Field
-        label="The list of what ends at midnight, from"
-        value={closing}
-        onValue={onChange ? setClosing : undefined}
-        onLeave={keep}
-      />
+      <Field label={say('listWhatEndsAt')} value={closing} onValue={onChange ? setClosing : undefined} onLeave={keep} />
       {wrong && <p role="alert">{wrong}</p>}
     </>
   )
@@ -238,13 +235,13 @@ function WritePermit({
     <section className={styles.panel} aria-label={name}>
       <h2 className="title">{name}</h2>
       <VarianceFields variance={variance} onChange={setVariance} />
-      <p role="status">{problem ?? 'Whole: it ends with its last day.'}</p>
+      <p role="status">{problem ?? say('wholeEndsWithIts')}</p>
       <KeyRow>
         <Key look="primary" disabled={problem !== null} onClick={() => onDone(variance)}>
-          Into the draft
+          {say('intoDraft')}
         </Key>
         <Key look="outlined" onClick={onCancel}>
-          Not now
+          {say('notNow')}
         </Key>
       </KeyRow>
     </section>

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { isLooser, limitChanges, startOfDay, type LimitSet } from '@logged-thermal/core'
-import { lineName, type Reader } from '@logged-thermal/wording'
+import { lineName, type Reader, limitFormsMessages } from '@logged-thermal/wording'
 import { PinPad } from '../kit/PinPad'
 import { useLeadSigns } from '../login/useLeadSigns'
 import { DateField } from '../kit/DateField'
@@ -8,6 +8,9 @@ import { Key } from '../kit/Key'
 import { Sheet } from '../kit/Sheet'
 import { changeWords } from './VersionHistory'
 import { Columns } from '../kit/Columns'
+import { speaks } from '../kit/language'
+
+const say = speaks(limitFormsMessages)
 
 /** What the next version changes, from when, and the lead's signature under it. */
 export function SignVersion({
@@ -35,7 +38,7 @@ export function SignVersion({
     return sign(pin, draft.id, { set: { ...draft, from: Math.round(from) } })
   }
   return (
-    <Sheet open onClose={onClose} title={`Put version ${draft.version} in force`}>
+    <Sheet open onClose={onClose} title={say('putVersionForce', { version: draft.version })}>
       <Columns>
         <div>
           <ul>
@@ -43,17 +46,14 @@ export function SignVersion({
               <li key={`${change.what} ${change.line ?? ''}`}>{changeWords(change, draft, reader)}</li>
             ))}
           </ul>
-          <DateField label="In force from the start of (empty: now)" value={day} onValue={setDay} />
-          <p className="muted">Batches that have begun keep the version they began under.</p>
+          <DateField label={say('forceFromStartEmpty')} value={day} onValue={setDay} />
+          <p className="muted">{say('batchesHaveBegunKeep')}</p>
         </div>
         {looser ? (
           <div>
-            <p role="alert">
-              "{lineName(looser.key)}" is looser than this rule set prints. Take the house's line away, or attach a
-              variance.
-            </p>
+            <p role="alert">{say('looserThanRuleSet', { lineName: lineName(looser.key) })}</p>
             <Key look="outlined" onClick={onClose}>
-              Back
+              {say('back')}
             </Key>
           </div>
         ) : (

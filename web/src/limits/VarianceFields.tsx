@@ -1,8 +1,12 @@
+import { limitFormsMessages } from '@logged-thermal/wording'
 import type { Variance } from '@logged-thermal/core'
 import { Field } from '../kit/Field'
 import { DateField } from '../kit/DateField'
+import { speaks } from '../kit/language'
 
-const FIELDS = { authority: 'Authority', reference: 'Reference', reason: 'Why it is allowed' } as const
+const say = speaks(limitFormsMessages)
+
+const FIELDS = { authority: say('authority'), reference: say('reference'), reason: say('whyAllowed') } as const
 
 /** A written permission: who allowed it, where it stands, why, and to which day. */
 export function VarianceFields({ variance, onChange }: { variance: Variance; onChange: (variance: Variance) => void }) {
@@ -18,7 +22,7 @@ export function VarianceFields({ variance, onChange }: { variance: Variance; onC
         />
       ))}
       <DateField
-        label="Valid to the end of"
+        label={say('validEnd')}
         value={variance.validUntil}
         onValue={(typed) => onChange({ ...variance, validUntil: typed })}
       />
@@ -28,6 +32,6 @@ export function VarianceFields({ variance, onChange }: { variance: Variance; onC
 
 /** What a written permission still lacks; null when it is whole. */
 export function varianceProblem({ authority, reference, reason, validUntil }: Variance): string | null {
-  if (![authority, reference, reason].every((text) => text.trim() !== '')) return 'Who allowed it, where, and why?'
-  return validUntil === '' ? 'Until which day is the variance valid?' : null
+  if (![authority, reference, reason].every((text) => text.trim() !== '')) return say('whoAllowedWhereWhy')
+  return validUntil === '' ? say('untilWhichDayVariance') : null
 }

@@ -1,8 +1,19 @@
 import { limitChanges, type LimitChange, type LimitSet, type LimitsState, dayOf } from '@logged-thermal/core'
-import { timeOfDay, dayName, lineName, ruleWords, type Reader, practiceSentence } from '@logged-thermal/wording'
+import {
+  timeOfDay,
+  dayName,
+  lineName,
+  ruleWords,
+  type Reader,
+  practiceSentence,
+  limitsMessages,
+} from '@logged-thermal/wording'
 import type { PersonOnList } from '../app/lineData'
 import { Key } from '../kit/Key'
 import styles from './limits.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(limitsMessages)
 
 /** Every version that was ever in force, newest first: from when, by whom, and what it changed. */
 export function VersionHistory({
@@ -24,24 +35,26 @@ export function VersionHistory({
     signed: state.signed[i],
   }))
   return (
-    <section className={styles.panel} aria-label="Versions">
+    <section className={styles.panel} aria-label={say('versions')}>
       <header>
-        <h2 className="title">Versions</h2>
+        <h2 className="title">{say('versions')}</h2>
         <Key look="outlined" onClick={onClose}>
-          Close
+          {say('close')}
         </Key>
       </header>
       <ol className={styles.versions}>
         {versions.reverse().map(({ set, before, signed }) => (
           <li key={set.version}>
-            <strong>
-              Version {set.version}
-              {set.from > now ? ', not in force yet' : ''}
-            </strong>
+            <strong>{say('versionNotForceYet', { version: set.version, hasFrom: set.from > now })}</strong>
             <p>
-              {set.ruleSet.name}, judged in {set.unit === 'stricter' ? 'the stricter of both units' : `°${set.unit}`},
-              from {dayName(dayOf(set.from, reader.zone), reader)} {timeOfDay(set.from, reader)}. Signed by{' '}
-              {people.find(({ id }) => id === signed?.by)?.name ?? 'somebody'}.
+              {say('judgedStricterBothUnits', {
+                ruleSet: set.ruleSet.name,
+                unit: set.unit,
+                isStricter: set.unit === 'stricter',
+                day: dayName(dayOf(set.from, reader.zone), reader),
+                time: timeOfDay(set.from, reader),
+                people: people.find(({ id }) => id === signed?.by)?.name ?? say('somebody'),
+              })}
             </p>
             {before &&
               limitChanges(before, set).map((change) => (
@@ -59,20 +72,24 @@ export function changeWords({ what, line: key }: LimitChange, after: LimitSet, r
   const line = after.lines.find((each) => each.key === key)
   switch (what) {
     case 'rule set':
-      return `Rule set: ${after.ruleSet.name}.`
+      return say('ruleSet', { ruleSet: after.ruleSet.name })
     case 'unit':
-      return after.unit === 'stricter' ? 'The stricter of both units decides.' : `°${after.unit} decides.`
+      return after.unit === 'stricter' ? say('stricterBothUnitsDecides') : say('decidesUnit2', { unit: after.unit })
     case 'guard':
-      return after.guard === 'none' ? 'The tolerance is not taken off.' : "The thermometer's tolerance is taken off."
+      return after.guard === 'none' ? say('toleranceNotTakenOff') : say('thermometersToleranceTakenOff')
     case 'practice':
       return practiceSentence(after.practice)
     case 'house line':
       return key && line?.house
         ? `${lineName(key)}: ${ruleWords(line.house.rule, after.unit, reader)}. ${line.house.reason}.`
-        : `${key ? lineName(key) : ''}: no line of the house's any more.`
+        : say('noLineHousesAny', { value: key ? lineName(key) : '' })
     case 'variance':
       return key && line?.variance
-        ? `${lineName(key)}: variance ${line.variance.reference} until ${line.variance.validUntil}.`
-        : `${key ? lineName(key) : ''}: no variance any more.`
+        ? say('varianceUntil', {
+            lineName: lineName(key),
+            reference: line.variance.reference,
+            validUntil: line.variance.validUntil,
+          })
+        : say('noVarianceAnyMore', { value: key ? lineName(key) : '' })
   }
 }

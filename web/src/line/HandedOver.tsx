@@ -1,8 +1,11 @@
 import { useNavigate } from 'react-router'
-import { clock, type Reader } from '@logged-thermal/wording'
+import { clock, type Reader, lineMessages } from '@logged-thermal/wording'
 import type { LineData } from '../app/lineData'
 import { Key } from '../kit/Key'
 import styles from './line.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(lineMessages)
 
 interface Props {
   line: LineData
@@ -19,15 +22,20 @@ export function HandedOver({ line: { handover, people }, now, reader, open, runn
   const asked = stands && people.find(({ id }) => id === stands.asked)
   if (!running && !stands) return null
   return (
-    <section className={styles.handedOver} aria-label="Handover">
+    <section className={styles.handedOver} aria-label={say('handover')}>
       <p>
         {stands
-          ? `${asked ? `${asked.name} is asked` : 'Nobody is here'} from ${clock(stands.from, reader)} until ${clock(stands.until, reader)}.`
-          : 'Nobody has handed over.'}
+          ? say('askedNobodyHereFrom', {
+              asked: asked && asked.name,
+              hasAsked: Boolean(asked),
+              time: clock(stands.from, reader),
+              time2: clock(stands.until, reader),
+            })
+          : say('nobodyHandedOver')}
       </p>
       {open && (
         <Key look="outlined" onClick={() => void navigate('/handover')}>
-          Hand over
+          {say('handOver')}
         </Key>
       )}
     </section>

@@ -1,11 +1,14 @@
 import { itemLeft } from '@logged-thermal/core'
-import { asksWord, dayName, heatStatusWord, measureWords, type Reader } from '@logged-thermal/wording'
+import { asksWord, dayName, heatStatusWord, measureWords, type Reader, lineMessages } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { useHand } from '../app/kitchen'
 import type { LineData } from '../app/lineData'
 import { Key } from '../kit/Key'
 import { discardOf, useStored, type StoredItem } from '../store/useStore'
 import styles from './line.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(lineMessages)
 
 interface Props {
   line: LineData
@@ -20,8 +23,8 @@ export function KeptAside({ line, open }: Props) {
   if (kept.length === 0) return null
   const isOver = ({ standing: { asks } }: StoredItem) => asks === 'discard'
   return (
-    <section className={styles.keptAside} aria-label="Kept aside">
-      <h2 className="title">Kept aside</h2>
+    <section className={styles.keptAside} aria-label={say('keptAside')}>
+      <h2 className="title">{say('keptAside')}</h2>
       <ul>
         {kept.map((one) => (
           <li key={one.item.id}>
@@ -34,7 +37,7 @@ export function KeptAside({ line, open }: Props) {
               disabled={!open}
               onClick={() => enter('item-discarded', one.item.id, discardOf(one, itemLeft(one.item)))}
             >
-              Into the bin
+              {say('intoBin')}
             </Key>
           </li>
         ))}
@@ -46,9 +49,14 @@ export function KeptAside({ line, open }: Props) {
 /** '560 g whites of 330-2, raw, bin at the end of today'. */
 function keptWords({ item, standing }: StoredItem, reader: Reader): string {
   const of = item.from.find(({ type }) => type === 'batch')?.code ?? item.code
-  const what = `${measureWords(itemLeft(item))} ${item.name.toLowerCase()} of ${of}, ${heatStatusWord[item.facts.heat]}`
+  const what = say('amountItemHeatstatusword', {
+    amount: measureWords(itemLeft(item)),
+    item: item.name.toLowerCase(),
+    of,
+    heatStatusWord: heatStatusWord[item.facts.heat],
+  })
   const [wall] = standing.walls
   if (!wall?.lastDay) return what
-  if (standing.asks === 'discard') return `${what}. Its last day was ${dayName(wall.lastDay, reader)}`
-  return `${what}, bin at the end of ${standing.daysLeft === 1 ? 'today' : dayName(wall.lastDay, reader)}`
+  if (standing.asks === 'discard') return say('itsLastDay', { what, day: dayName(wall.lastDay, reader) })
+  return say('binAtEnd', { what, value: standing.daysLeft === 1 ? 'today' : dayName(wall.lastDay, reader) })
 }

@@ -1,6 +1,6 @@
 import { memo, useMemo } from 'react'
 import { Link, useNavigate } from 'react-router'
-import { type Reader, degrees, findingInShort, span, asksWords } from '@logged-thermal/wording'
+import { type Reader, degrees, findingInShort, span, asksWords, lineMessages } from '@logged-thermal/wording'
 import { celsiusOf, isHeld, isPressing, mixtureTrace, type Fact, type ReadingBody } from '@logged-thermal/core'
 import { View } from '../app/View'
 import { useHand, useJudged, useLine, type JudgedBatch } from '../app/kitchen'
@@ -19,6 +19,9 @@ import { KeptAside } from './KeptAside'
 import { lineSentence } from './lineSentence'
 import { clsx } from 'clsx'
 import styles from './line.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(lineMessages)
 
 /** The ribbons move so often, ms: by two pixels. Words that count go by themselves. */
 const RIBBON_MOVES = 30_000
@@ -49,14 +52,14 @@ export function LineView() {
         <>
           {open && pans > 1 && (
             <Key className={styles.startKey} onClick={() => void navigate('/round')}>
-              Read round
-              <small>{pans} pans</small>
+              {say('readRound')}
+              <small>{say('pansPans', { pans })}</small>
             </Key>
           )}
           {open && <Matters judged={judged} now={now} />}
           {open && (
             <Key look="primary" className={styles.startKey} onClick={() => void navigate('/start')}>
-              Start a batch
+              {say('startBatch')}
             </Key>
           )}
         </>
@@ -77,12 +80,7 @@ export function LineView() {
           ))}
           {line && <HandedOver line={line} now={now} reader={reader} open={open} running={judged.length > 0} />}
           {line && <KeptAside line={line} open={open} />}
-          {judged.length === 0 && (
-            <p className={styles.empty}>
-              Start a batch: it appears here as a ribbon of heat, thick while hot and thin when cold, with a gate at
-              each limit. What was read is solid, what nobody read is hatched.
-            </p>
-          )}
+          {judged.length === 0 && <p className={styles.empty}>{say('startBatchAppearsHere')}</p>}
         </div>
       </div>
     </View>
@@ -140,7 +138,7 @@ function Name({ one: { batch }, reader, brief }: { one: JudgedBatch; reader: Rea
     .filter(({ void: gone }) => !gone)
     .reduce<Fact<ReadingBody> | null>((a, b) => (a && a.at > b.at ? a : b), null)
   const cooling = mixtureTrace(batch).length > 1
-  const since = useTold((now) => (last ? `${span(now - last.at)} ago` : 'not read'))
+  const since = useTold((now) => (last ? say('agoSpan', { span: span(now - last.at) }) : say('notRead')))
   return (
     <Link className={styles.name} to={`/bench/${batch.id}`}>
       <span className={styles.dish}>{batch.method.name}</span>
@@ -148,7 +146,7 @@ function Name({ one: { batch }, reader, brief }: { one: JudgedBatch; reader: Rea
         {last ? degrees(celsiusOf(last.value.typed), reader, cooling ? 'under' : 'reach') : '–'}
       </span>
       <small>
-        {isHeld(batch) && <b className={styles.held}>On hold </b>}
+        {isHeld(batch) && <b className={styles.held}>{say('onHold')} </b>}
         {brief ? batch.code : `${batch.code} · ${batch.vessel.name}`}
       </small>
       <span className={styles.since}>{since}</span>
@@ -214,7 +212,7 @@ function Axis({ lens, now }: { lens: Lens; now: number }) {
       ))}
       <path d={`M${lens.nowX - 26} 2h52v20l-26 6l-26 -6Z`} fill="var(--ink)" />
       <text x={lens.nowX} y="18" textAnchor="middle" style={{ fill: 'var(--on-ink)', fontWeight: 700 }}>
-        now
+        {say('now')}
       </text>
     </svg>
   )

@@ -1,6 +1,9 @@
-import { countWord } from '@logged-thermal/wording'
+import { countWord, lineMessages } from '@logged-thermal/wording'
 import { isPressing } from '@logged-thermal/core'
 import type { JudgedBatch } from '../app/kitchen'
+import { speaks } from '../kit/language'
+
+const say = speaks(lineMessages)
 
 /** The Line as a sentence: what is urgent, then the rest. */
 export function lineSentence(judged: readonly JudgedBatch[], now: number): { urgent: string | null; rest: string } {
@@ -13,16 +16,16 @@ export function lineSentence(judged: readonly JudgedBatch[], now: number): { urg
   const today = count(({ asks }) => asks.kind === 'use today')
   const decide = count(({ asks }) => asks.kind === 'decide')
   const parts = [
-    later && `${countWord(later)} to rescue before long`,
-    discard && `${countWord(discard)} to bin`,
-    due && `${countWord(due)} to see to now`,
-    decide + lost > 0 && `${countWord(decide + lost)} for the lead to decide`,
-    today && `${countWord(today)} to use today`,
+    later && say('rescueBeforeLong', { count: countWord(later) }),
+    discard && say('toBin', { count: countWord(discard) }),
+    due && say('seeNow', { count: countWord(due) }),
+    decide + lost > 0 && say('forLeadDecide', { count: countWord(decide + lost) }),
+    today && say('useToday', { count: countWord(today) }),
   ].filter((part) => typeof part === 'string')
-  const urgent = rescue ? `${capital(countWord(rescue))} ${rescue === 1 ? 'batch' : 'batches'} to rescue.` : null
+  const urgent = rescue ? say('batchBatchesRescue', { count: capital(countWord(rescue)), rescue }) : null
   if (parts.length) return { urgent, rest: `${capital(parts.join(', '))}.` }
-  if (judged.length === 0) return { urgent, rest: 'Nothing on the stove yet.' }
-  return { urgent, rest: urgent ? '' : 'Nothing needs hands just now.' }
+  if (judged.length === 0) return { urgent, rest: say('nothingOnStoveYet') }
+  return { urgent, rest: urgent ? '' : say('nothingNeedsHandsJust') }
 }
 
 function capital(text: string): string {

@@ -1,3 +1,4 @@
+import { shellMessages } from '@logged-thermal/wording'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { sentenceOf, useLoginQuery, useOpenShiftMutation, type LoginPerson } from '../app/api'
@@ -7,6 +8,9 @@ import { Key } from '../kit/Key'
 import { PinPad } from '../kit/PinPad'
 import { NameKeys } from '../kit/NameKeys'
 import styles from './login.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(shellMessages)
 
 /** Opens a shift on this tablet, with name and PIN. */
 export function Login() {
@@ -26,7 +30,7 @@ export function Login() {
   }
   return (
     <main className={styles.login}>
-      <h1 className="title">Who opens the shift?</h1>
+      <h1 className="title">{say('whoOpensShift')}</h1>
       <div>
         {error && <p role="alert">{sentenceOf(error)}</p>}
         {kitchens?.map(({ id: kitchen, name, people }) => (
@@ -47,8 +51,7 @@ export function Login() {
           </section>
         ))}
         <p className="muted" style={{ marginTop: 20 }}>
-          An aid to judgement, not an authority. It says which limits the readings prove; the local code and a qualified
-          person decide.
+          {say('aidJudgementNotAuthority')}
         </p>
       </div>
       {chosen ? (
@@ -60,7 +63,7 @@ export function Login() {
           onPin={(pin) => void open(pin)}
         />
       ) : (
-        <p className="muted">Tap your name. A shift is opened with your PIN; within it, a name is enough to log.</p>
+        <p className="muted">{say('tapYourNameShift')}</p>
       )}
     </main>
   )

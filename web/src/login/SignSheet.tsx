@@ -1,3 +1,4 @@
+import { shellMessages } from '@logged-thermal/wording'
 import { useState } from 'react'
 import { sentenceOf, usePostSignedMutation } from '../app/api'
 import { useHand, useLine } from '../app/kitchen'
@@ -5,6 +6,9 @@ import { outbox } from '../app/outbox'
 import { useAppDispatch, useAppSelector } from '../app/store'
 import { Sheet } from '../kit/Sheet'
 import { PinPad } from '../kit/PinPad'
+import { speaks } from '../kit/language'
+
+const say = speaks(shellMessages)
 
 /**
  * Whose shift it is may not enter everything in another's name: what the server asks a PIN for is signed here by the one
@@ -32,8 +36,8 @@ export function SignSheet() {
     settle()
   }
   return (
-    <Sheet open onClose={settle} title={`${person.name} signs this`}>
-      <p className="sentence">This shift belongs to somebody else. Closing without a PIN drops the entry.</p>
+    <Sheet open onClose={settle} title={say('signsThis', { person: person.name })}>
+      <p className="sentence">{say('shiftBelongsSomebodyElse')}</p>
       <PinPad of={person} busy={isLoading} sentence={refusal} onPin={(pin) => void sign(pin)} />
     </Sheet>
   )

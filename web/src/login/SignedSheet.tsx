@@ -1,3 +1,4 @@
+import { shellMessages } from '@logged-thermal/wording'
 import { useState } from 'react'
 import type { Bodies, Id, Kind } from '@logged-thermal/core'
 import { Sheet } from '../kit/Sheet'
@@ -5,6 +6,9 @@ import { PinPad } from '../kit/PinPad'
 import { useLeadSigns } from './useLeadSigns'
 import { Field } from '../kit/Field'
 import styles from './signed.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(shellMessages)
 
 interface Props<K extends Kind> {
   title: string
@@ -33,7 +37,7 @@ export function SignedSheet<K extends Kind>({ title, ask, least, kind, about, bo
             onPin={(pin) => void sign(pin, about, body(reason.trim()))}
           />
         ) : (
-          <p className="muted">The food-safety lead signs with a PIN, once the reason is written.</p>
+          <p className="muted">{say('foodSafetyLeadSigns')}</p>
         )}
       </div>
     </Sheet>

@@ -12,7 +12,7 @@ import {
   type LeafGrade,
   type Method,
 } from '@logged-thermal/core'
-import { stepName } from '@logged-thermal/wording'
+import { stepName, methodFormsMessages } from '@logged-thermal/wording'
 import { Field } from '../kit/Field'
 import { Key } from '../kit/Key'
 import type { Edit } from './editing'
@@ -21,6 +21,9 @@ import { SearchField } from '../kit/SearchField'
 import { FieldRow } from '../kit/FieldRow'
 import { KeyRow } from '../kit/KeyRow'
 import styles from './methods.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(methodFormsMessages)
 
 type Choice = { kind: 'ingredient'; ingredient: Ingredient } | { kind: 'method'; id: string; name: string }
 
@@ -70,10 +73,10 @@ export function AmountForm({
     onClose()
   }
   return (
-    <section className={styles.methodForm} aria-label="What goes in">
+    <section className={styles.methodForm} aria-label={say('whatGoes')}>
       <SearchField
-        label="What, by any of its names"
-        placeholder="cornstarch, heavy cream, yolk …"
+        label={say('whatByAnyIts')}
+        placeholder={say('cornstarchHeavyCreamYolk')}
         options={choices}
         value={choice}
         getOptionLabel={(option) => (option.kind === 'ingredient' ? option.ingredient.name : option.name)}
@@ -91,10 +94,10 @@ export function AmountForm({
         onChange={(_, next) => setChoice(next)}
       />
       <FieldRow>
-        <Field label="Grams" value={mass} mode="decimal" onValue={setMass} />
+        <Field label={say('grams')} value={mass} mode="decimal" onValue={setMass} />
         {ingredient?.egg && (
           <Field
-            label="Pieces"
+            label={say('pieces')}
             value={count}
             mode="numeric"
             onValue={(typed) => {
@@ -105,14 +108,14 @@ export function AmountForm({
           />
         )}
         <SelectField
-          label="At step"
+          label={say('atStep')}
           options={method.steps.map(({ key, kind }, i) => ({ value: key, words: `${i + 1} ${stepName[kind]}` }))}
           chosen={step}
           onChoose={setStep}
         />
         {ingredient && (
           <SelectField
-            label="State"
+            label={say('state')}
             options={(['as it is', 'pasteurized lot', 'frozen', 'treated'] as const).map((each) => ({
               value: each,
               words: each,
@@ -125,10 +128,10 @@ export function AmountForm({
       {ingredient && ingredient.bloom > 0 && grams !== null && grams > 0 && (
         <Gelatine grams={grams} bloom={ingredient.bloom} />
       )}
-      {wrong && <p role="alert">A quantity is a number above 0.</p>}
+      {wrong && <p role="alert">{say('quantityNumberAbove0')}</p>}
       <KeyRow>
         <Key look="primary" disabled={!choice || wrong || step === ''} onClick={done}>
-          {amountKey ? 'Change it' : 'Put it in'}
+          {amountKey ? say('changeIt') : say('putItIn')}
         </Key>
         {amountKey && (
           <Key
@@ -138,11 +141,11 @@ export function AmountForm({
               onClose()
             }}
           >
-            Take it out
+            {say('takeOut')}
           </Key>
         )}
         <Key look="outlined" onClick={onClose}>
-          Not now
+          {say('notNow')}
         </Key>
       </KeyRow>
     </section>
@@ -154,8 +157,10 @@ function Gelatine({ grams, bloom }: { grams: number; bloom: number }) {
   const leaves = (Object.keys(LEAVES) as LeafGrade[]).map((grade) => `${leavesFor(grams, bloom, grade)} ${grade}`)
   return (
     <p className="muted">
-      Sets as {leaves.join(', ')} leaves, or {Math.round(gelatineFor(grams, bloom, 225) * 10) / 10} g powder of 225
-      bloom. To about 15 %.
+      {say('setsAsLeavesOr', {
+        leaves: leaves.join(', '),
+        gelatineFor: Math.round(gelatineFor(grams, bloom, 225) * 10) / 10,
+      })}
     </p>
   )
 }

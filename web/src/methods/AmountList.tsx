@@ -1,10 +1,13 @@
 import { ingredientOf, type Method, type Problem } from '@logged-thermal/core'
-import { grams, stepName, type Reader } from '@logged-thermal/wording'
+import { grams, stepName, type Reader, methodFormsMessages } from '@logged-thermal/wording'
 import type { Edit } from './editing'
 import { ProblemNote } from './ProblemNote'
 import { RowKey } from '../kit/RowKey'
 import { clsx } from 'clsx'
 import styles from './methods.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(methodFormsMessages)
 
 /** What goes in, how much, at which step; allergens beside it as they will stand on the label. */
 export function AmountList({
@@ -34,7 +37,7 @@ export function AmountList({
   ]
   const stepOf = (key: string) => method.steps.find((step) => step.key === key)?.kind
   return (
-    <ul className={styles.amounts} aria-label="What goes in">
+    <ul className={styles.amounts} aria-label={say('whatGoes')}>
       {rows.map(({ key, name, grams: mass, count, step, marks }) => {
         const kind = stepOf(step)
         return (
@@ -46,7 +49,7 @@ export function AmountList({
               </span>
               <b>
                 {mass === null ? '?' : grams(mass)}
-                {count !== null && <small>{count} pieces</small>}
+                {count !== null && <small>{say('piecesCount', { count })}</small>}
               </b>
               <span className={styles.amountMarks}>
                 {marks.map((mark) => (

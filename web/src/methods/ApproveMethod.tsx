@@ -1,10 +1,13 @@
 import type { LimitSet, Method, Problem } from '@logged-thermal/core'
-import { problemSentence, type Reader } from '@logged-thermal/wording'
+import { problemSentence, type Reader, methodFormsMessages } from '@logged-thermal/wording'
 import { PinPad } from '../kit/PinPad'
 import { useLeadSigns } from '../login/useLeadSigns'
 import { Sheet } from '../kit/Sheet'
 import { Columns } from '../kit/Columns'
 import styles from '../decide/decide.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(methodFormsMessages)
 
 /** The lead puts a version in force: shut, and saying why, while something in it blocks. */
 export function ApproveMethod({
@@ -30,10 +33,10 @@ export function ApproveMethod({
       components: method.components.map((each) => each.method),
     })
   return (
-    <Sheet open onClose={onClose} title={`${method.name}, version ${method.version}`}>
+    <Sheet open onClose={onClose} title={say('versionMethodVersion', { method: method.name, version: method.version })}>
       {stops > 0 ? (
         <>
-          <p>Shut until this is mended, or kept with a reason in writing:</p>
+          <p>{say('shutUntilMendedOr')}</p>
           <ul className={styles.matters}>
             {problems.map((problem) => (
               <li key={problem.id}>{problemSentence(problem, reader)}</li>
@@ -44,11 +47,9 @@ export function ApproveMethod({
         lead && (
           <Columns>
             <div>
-              <p>From now on batches are made by this version. Those that have begun keep theirs.</p>
+              <p>{say('fromNowOnBatches')}</p>
               {method.justified.map(({ problem, reason }) => (
-                <p key={problem}>
-                  Kept with a reason: {problem}. {reason}
-                </p>
+                <p key={problem}>{say('keptWithReason', { problem, reason })}</p>
               ))}
             </div>
             <PinPad of={lead} busy={busy} sentence={refusal} onPin={(pin) => void put(pin)} />

@@ -8,7 +8,7 @@ import {
   type ShownBake,
   type ValidatedBake,
 } from '@logged-thermal/core'
-import { timeOfDay, dayName, ovenWords, throughWords, type Reader } from '@logged-thermal/wording'
+import { timeOfDay, dayName, ovenWords, throughWords, type Reader, methodFormsMessages } from '@logged-thermal/wording'
 import { useBakesQuery } from '../app/api'
 import { useLine } from '../app/kitchen'
 import { Field } from '../kit/Field'
@@ -18,6 +18,9 @@ import { NameKeys } from '../kit/NameKeys'
 import { FieldRow } from '../kit/FieldRow'
 import { KeyRow } from '../kit/KeyRow'
 import styles from './methods.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(methodFormsMessages)
 
 /** The bake of a method: by three that were read through, or a study; then oven, minutes and how it looks. */
 export function BakeForm({
@@ -52,13 +55,13 @@ export function BakeForm({
   const said = minutes === '' ? longest : Number(minutes.replace(',', '.'))
   const problem =
     chosen.length < VALIDATING_BAKES && study.trim() === ''
-      ? `Choose three bakes, or name the study.`
+      ? say('chooseThreeBakesOr')
       : !typed
-        ? 'How hot is the oven?'
+        ? say('howHotOven')
         : !(said >= 1 && said <= 1440)
-          ? 'For how many minutes?'
+          ? say('forHowManyMinutes')
           : cue.trim() === ''
-            ? 'What does it look like when it is done?'
+            ? say('whatDoesLookLike')
             : null
   const toggle = (bake: ShownBake) =>
     setChosen((all) =>
@@ -73,9 +76,9 @@ export function BakeForm({
     onDone({ step, version: method.version, oven: typed, minutes: said, cue: cue.trim(), shownBy, validUntil: last })
   }
   return (
-    <Sheet open onClose={onClose} title={`${method.name}: validate the bake`}>
+    <Sheet open onClose={onClose} title={say('validateBake', { method: method.name })}>
       <div className={styles.signedRows}>
-        <NameKeys role="group" aria-label="Bakes that were read">
+        <NameKeys role="group" aria-label={say('bakesWereRead')}>
           {shown.map((bake) => (
             <Key
               key={bake.batch}
@@ -85,40 +88,40 @@ export function BakeForm({
             >
               {bake.code}
               <small>
-                {dayName(dayOf(bake.startedAt, reader.zone), reader)} {timeOfDay(bake.startedAt, reader)}:{' '}
-                {throughWords(reader)} after {Math.ceil(bake.minutes)} min at {ovenWords(bake.oven, reader)}
+                {say('afterMinAt', {
+                  day: dayName(dayOf(bake.startedAt, reader.zone), reader),
+                  time: timeOfDay(bake.startedAt, reader),
+                  throughWords: throughWords(reader),
+                  minutes: Math.ceil(bake.minutes),
+                  ovenWords: ovenWords(bake.oven, reader),
+                })}
               </small>
             </Key>
           ))}
         </NameKeys>
-        {shown.length === 0 && (
-          <p>
-            No bake of this version was read at {throughWords(reader)} in the middle yet, with its oven told as it came
-            out.
-          </p>
-        )}
-        <Field label="Or a written study, for pieces too thin for a probe" value={study} max={300} onValue={setStudy} />
+        {shown.length === 0 && <p>{say('noBakeVersionRead', { throughWords: throughWords(reader) })}</p>}
+        <Field label={say('orWrittenStudyFor')} value={study} max={300} onValue={setStudy} />
         <FieldRow>
           <Field
-            label={`Oven, °${reader.scale}`}
+            label={say('ovenScale', { scale: reader.scale })}
             value={oven}
             mode="decimal"
             placeholder={hottest ? String(hottest.oven.value) : ''}
             onValue={setOven}
           />
           <Field
-            label="Minutes, at least"
+            label={say('minutesAtLeast')}
             value={minutes}
             mode="decimal"
             placeholder={longest > 0 ? String(longest) : ''}
             onValue={setMinutes}
           />
         </FieldRow>
-        <Field label="Done when it is" value={cue} max={120} placeholder="golden, and springs back" onValue={setCue} />
-        <p role="status">{problem ?? `Holds until ${dayName(last, reader)}. No cooler, sooner or deeper than that.`}</p>
+        <Field label={say('doneWhen')} value={cue} max={120} placeholder={say('goldenSpringsBack')} onValue={setCue} />
+        <p role="status">{problem ?? say('holdsUntilNoCooler', { day: dayName(last, reader) })}</p>
         <KeyRow>
           <Key look={problem ? 'shut' : 'primary'} disabled={problem !== null} onClick={done}>
-            Sign it
+            {say('signIt')}
           </Key>
         </KeyRow>
       </div>

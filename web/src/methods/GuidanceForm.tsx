@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { addDays, movable, SIGNED_DAYS, type Check, type SignedLine } from '@logged-thermal/core'
-import { lineName, limitTitle, sourceLine, type Reader } from '@logged-thermal/wording'
+import { lineName, limitTitle, sourceLine, type Reader, methodFormsMessages } from '@logged-thermal/wording'
 import { Field } from '../kit/Field'
 import { Key } from '../kit/Key'
 import { Sheet } from '../kit/Sheet'
@@ -8,6 +8,9 @@ import { DateField } from '../kit/DateField'
 import { FieldRow } from '../kit/FieldRow'
 import { KeyRow } from '../kit/KeyRow'
 import styles from './methods.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(methodFormsMessages)
 
 /** A line in place of one limit that is guidance: how far it may go, why, and until when. */
 export function GuidanceForm({
@@ -31,31 +34,31 @@ export function GuidanceForm({
   if (!bound) return null
   const value = Number(most.replace(',', '.'))
   const problem = !(value > bound.printed && value <= bound.most)
-    ? `More than ${bound.printed} and at most ${bound.most} ${bound.unit}.`
+    ? say('moreThanAtMost', { printed: bound.printed, most: bound.most, unit: bound.unit })
     : reason.trim() === ''
-      ? 'Why may it go so far?'
+      ? say('whyMayGoSo')
       : validUntil < day || validUntil > last
-        ? `From today to ${last}: then it is looked at again.`
+        ? say('fromTodayThenLooked', { last })
         : null
   return (
-    <Sheet open onClose={onClose} title={`${lineName(check.limit.key)}: in place of guidance`}>
+    <Sheet open onClose={onClose} title={say('placeGuidance', { lineName: lineName(check.limit.key) })}>
       <div className={styles.signedRows}>
         <p>
-          Printed: <strong>{limitTitle(check, reader)}</strong>. {sourceLine(check)}
+          {say('printed')} <strong>{limitTitle(check, reader)}</strong>. {sourceLine(check)}
         </p>
         <FieldRow>
-          <Field label={`At most, ${bound.unit}`} value={most} mode="decimal" onValue={setMost} />
-          <DateField label="Valid to the end of" least={day} most={last} value={validUntil} onValue={setValidUntil} />
+          <Field label={say('atMost', { unit: bound.unit })} value={most} mode="decimal" onValue={setMost} />
+          <DateField label={say('validEnd')} least={day} most={last} value={validUntil} onValue={setValidUntil} />
         </FieldRow>
-        <Field label="Why" value={reason} max={300} onValue={setReason} />
-        <p role="status">{problem ?? 'Inside it nobody is asked; beyond it the lead is. The record prints both.'}</p>
+        <Field label={say('why')} value={reason} max={300} onValue={setReason} />
+        <p role="status">{problem ?? say('insideNobodyAskedBeyond')}</p>
         <KeyRow>
           <Key
             look={problem ? 'shut' : 'primary'}
             disabled={problem !== null}
             onClick={() => onDone({ most: value, reason: reason.trim(), validUntil })}
           >
-            Sign it
+            {say('signIt')}
           </Key>
         </KeyRow>
       </div>

@@ -4,7 +4,7 @@ import TableCell from '@mui/material/TableCell'
 import TableRow from '@mui/material/TableRow'
 import { Link, useParams } from 'react-router'
 import { heldTo, dayOf, factsOf, families, gatesAt, ingredientOf, limitsAt } from '@logged-thermal/core'
-import { grams, limitTitle, sourceLine, stepName } from '@logged-thermal/wording'
+import { grams, limitTitle, sourceLine, stepName, methodsMessages } from '@logged-thermal/wording'
 import { useHand, useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
 import { Key } from '../kit/Key'
@@ -13,6 +13,9 @@ import { MethodLabel } from './MethodLabel'
 import { asSentence } from './sentence'
 import { Whole } from '../kit/Whole'
 import styles from './card.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(methodsMessages)
 
 /** A method on one page, to hang beside the stove: black on white. */
 export function MethodCard() {
@@ -23,27 +26,31 @@ export function MethodCard() {
   const state = line?.methods.find((each) => each.id === id)
   const method = state?.versions.at(-1)
   const limits = limitsAt(line?.limits?.versions ?? [], now)
-  if (!line || !state || !method || !limits) return <Whole>This kitchen has no such method.</Whole>
+  if (!line || !state || !method || !limits) return <Whole>{say('kitchenNoSuchMethod')}</Whole>
   const day = dayOf(now, line.kitchen.zone)
   const { checks } = heldTo(method, 1, limits, limits.practice.susceptible, day, state.signed)
   const facts = factsOf(method, (other) => line.methods.find((each) => each.id === other)?.versions.at(-1) ?? null)
   return (
     <main className={styles.view}>
       <div className={styles.keys}>
-        <Link to={`/methods/${method.id}`}>Back to the method</Link>
+        <Link to={`/methods/${method.id}`}>{say('backMethod')}</Link>
         <Key look="primary" onClick={() => window.print()}>
-          Print
+          {say('print')}
         </Key>
       </div>
-      <article className={styles.card} aria-label={`Card of ${method.name}`}>
+      <article className={styles.card} aria-label={say('cardOf', { method: method.name })}>
         <header>
           <h1>{method.name}</h1>
           <p>
-            {families[method.family].name} · version {method.version} · {line.kitchen.name}
+            {say('versionFamiliesVersionKitchen', {
+              families: families[method.family].name,
+              version: method.version,
+              kitchen: line.kitchen.name,
+            })}
           </p>
         </header>
         <section>
-          <h2>For {grams(facts.grams)}</h2>
+          <h2>{say('forGrams', { grams: grams(facts.grams) })}</h2>
           <Table>
             <TableBody>
               {method.amounts.map((amount) => (
@@ -53,7 +60,7 @@ export function MethodCard() {
                     {amount.state === 'as it is' ? '' : `, ${amount.state}`}
                   </TableCell>
                   <TableCell>{amount.grams === null ? '?' : grams(amount.grams)}</TableCell>
-                  <TableCell>{amount.count === null ? '' : `${amount.count} pieces`}</TableCell>
+                  <TableCell>{amount.count === null ? '' : say('piecesCount', { count: amount.count })}</TableCell>
                 </TableRow>
               ))}
               {method.components.map((component) => (
@@ -67,19 +74,19 @@ export function MethodCard() {
           </Table>
         </section>
         <section>
-          <h2>Steps</h2>
+          <h2>{say('steps')}</h2>
           <ol>
             {method.steps.map((step) => {
               const { text, activeMinutes, passiveMinutes, oven, target } = instructionOf(method, step.key)
               return (
                 <li key={step.key}>
                   <b>{stepName[step.kind]}.</b> {asSentence(text)}
-                  {activeMinutes ? ` ${activeMinutes} min.` : ''}
-                  {passiveMinutes ? ` Then ${passiveMinutes.least} to ${passiveMinutes.most} min.` : ''}
+                  {activeMinutes ? say('minActiveminutes2', { activeMinutes }) : ''}
+                  {passiveMinutes ? say('thenMin', { least: passiveMinutes.least, most: passiveMinutes.most }) : ''}
                   {target
-                    ? ` Aim for ${target.from.c} to ${target.to.c} °C (${target.from.f} to ${target.to.f} °F).`
+                    ? say('aimForCF', { c: target.from.c, c2: target.to.c, f: target.from.f, f2: target.to.f })
                     : ''}
-                  {oven ? ` Oven at ${oven.value} °${oven.unit}.` : ''}
+                  {oven ? say('ovenAt', { oven: oven.value, unit: oven.unit }) : ''}
                   {gatesAt(step.key, checks).map((check) => (
                     <span className={styles.check} key={check.key}>
                       {limitTitle(check, reader)}, °{reader.scale} ({sourceLine(check)})
@@ -91,10 +98,7 @@ export function MethodCard() {
           </ol>
         </section>
         <MethodLabel method={method} facts={facts} checks={checks} />
-        <footer>
-          An aid, not an authority: limits are a starting point, to be checked against the edition in force. The local
-          code and a qualified person decide.
-        </footer>
+        <footer>{say('aidNotAuthorityLimits')}</footer>
       </article>
     </main>
   )

@@ -16,7 +16,7 @@ import {
   type MethodState,
   type StepKind,
 } from '@logged-thermal/core'
-import { stepName } from '@logged-thermal/wording'
+import { stepName, methodsMessages } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { View } from '../app/View'
 import { useHand, useLine } from '../app/kitchen'
@@ -41,6 +41,9 @@ import { VersionDifference } from './VersionDifference'
 import { Whole } from '../kit/Whole'
 import { NameKeys } from '../kit/NameKeys'
 import styles from './methods.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(methodsMessages)
 
 /** One method: how it should go as a ribbon, its steps with what is wrong beside each, and what goes in. */
 export function MethodEditor() {
@@ -53,7 +56,7 @@ export function MethodEditor() {
   if (!state)
     return (
       <Whole>
-        This kitchen has no such method. <Link to="/methods">All methods</Link>
+        {say('kitchenNoSuchMethod')} <Link to="/methods">{say('allMethods')}</Link>
       </Whole>
     )
   return <Editor key={state.id} state={state} line={line} limits={limits} day={dayOf(now, line.kitchen.zone)} />
@@ -100,21 +103,21 @@ function Editor({ state, line, limits, day }: { state: MethodState; line: LineDa
         <>
           <strong>
             {method.name}
-            {stops > 0 ? `: ${stops === 1 ? 'one thing' : `${stops} things`} to mend.` : '.'}
+            {stops > 0 ? say('oneThingThingsMend', { stops }) : '.'}
           </strong>{' '}
           {draft
             ? draft.version === latest.version
-              ? 'Not saved.'
-              : `Not saved, on version ${draft.version}; version ${latest.version} came meanwhile.`
+              ? say('notSaved')
+              : say('notSavedOnVersion', { version: draft.version, version2: latest.version })
             : inForce
-              ? `Version ${latest.version}, in force.`
-              : `Draft of version ${latest.version}.`}
+              ? say('versionForce', { version: latest.version })
+              : say('draftVersion2', { version: latest.version })}
         </>
       }
       keys={
         <>
           <Key look="outlined" onClick={() => void navigate(`/methods/${state.id}/card`)}>
-            Card
+            {say('card')}
           </Key>
         </>
       }
@@ -122,10 +125,10 @@ function Editor({ state, line, limits, day }: { state: MethodState; line: LineDa
       <div className={styles.method}>
         <MethodRibbon method={method} checks={checks} problems={problems} reader={reader} />
         <div className={styles.methodColumns}>
-          <section className={styles.methodLeft} aria-label="Steps">
+          <section className={styles.methodLeft} aria-label={say('steps')}>
             <header>
-              <h2 className="title">Steps</h2>
-              {editable && <small>drag by the handle, or its arrow keys</small>}
+              <h2 className="title">{say('steps')}</h2>
+              {editable && <small>{say('dragByHandleOr')}</small>}
             </header>
             {whole.map((problem) => (
               <ProblemNote
@@ -166,7 +169,7 @@ function Editor({ state, line, limits, day }: { state: MethodState; line: LineDa
               {panel.kind === 'settings' && <MethodSettings method={method} onEdit={onEdit} onClose={contents} />}
               {(panel.kind === 'contents' || (panel.kind === 'step' && !editable)) && (
                 <>
-                  <h2 className="title">What goes in</h2>
+                  <h2 className="title">{say('whatGoes')}</h2>
                   <AmountList
                     method={method}
                     problems={problems}
@@ -183,41 +186,41 @@ function Editor({ state, line, limits, day }: { state: MethodState; line: LineDa
             <div className={styles.methodKeys}>
               {editable && panel.kind === 'contents' && (
                 <>
-                  <Key onClick={() => setPanel({ kind: 'amount', key: null })}>Put something in</Key>
-                  <Key onClick={() => setSheet('add')}>Add a step</Key>
-                  <Key onClick={() => setPanel({ kind: 'settings' })}>Name, family, keeping</Key>
+                  <Key onClick={() => setPanel({ kind: 'amount', key: null })}>{say('putSomething')}</Key>
+                  <Key onClick={() => setSheet('add')}>{say('addStep2')}</Key>
+                  <Key onClick={() => setPanel({ kind: 'settings' })}>{say('nameFamilyKeeping')}</Key>
                 </>
               )}
               {approved && editable && !draft && panel.kind === 'contents' && (
                 <Key look="outlined" onClick={() => setSheet('signed')}>
-                  Signed for it
+                  {say('signedFor')}
                 </Key>
               )}
               {state.versions.length > 1 && panel.kind === 'contents' && (
                 <Key look="outlined" onClick={() => setSheet('difference')}>
-                  What changed
+                  {say('whatChanged')}
                 </Key>
               )}
               {draft && (
                 <>
                   <Key look="primary" onClick={save}>
-                    Save as version {latest.version + 1}
+                    {say('saveAsVersion', { version: latest.version + 1 })}
                   </Key>
                   <Key look="outlined" onClick={() => dispatch(draftDropped(state.id))}>
-                    Drop the changes
+                    {say('dropChanges')}
                   </Key>
                 </>
               )}
               {!draft && !inForce && editable && (
                 <Key look={stops ? 'shut' : 'primary'} onClick={() => setSheet('approve')}>
-                  Put version {latest.version} in force
+                  {say('putVersionForce', { version: latest.version })}
                 </Key>
               )}
             </div>
           </aside>
         </div>
       </div>
-      <Sheet open={sheet === 'add'} onClose={() => setSheet(null)} title="Which step?">
+      <Sheet open={sheet === 'add'} onClose={() => setSheet(null)} title={say('whichStep')}>
         <NameKeys>
           {STEP_KINDS.map((kind) => (
             <Key

@@ -1,35 +1,39 @@
 import type { Check, Method, MethodFacts } from '@logged-thermal/core'
-import { ADVISORY, claimWord, grams } from '@logged-thermal/wording'
+import { ADVISORY, claimWord, grams, methodsMessages } from '@logged-thermal/wording'
 import methodsStyles from './methods.module.css'
 import startStyles from '../start/start.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(methodsMessages)
 
 /** What the label will say: computed from the parts, so that a swap withdraws a claim by itself. */
 export function MethodLabel({ method, facts, checks }: { method: Method; facts: MethodFacts; checks: Check[] }) {
   const law = checks.find(({ limit }) => limit.key === 'date-marking')?.limit.rule
   const { allergens, claims, alcoholByVolume, grams: mass, unknown } = facts
   return (
-    <div className={methodsStyles.methodLabel} role="region" aria-label="Label">
+    <div className={methodsStyles.methodLabel} role="region" aria-label={say('label')}>
       <p>
-        Label: <b>{allergens.join(', ') || 'no allergen known'}</b>.{' '}
+        {say('label2')} <b>{allergens.join(', ') || say('noAllergenKnown')}</b>.{' '}
         {claims.map((claim) => claimWord[claim]).join('. ')}
         {claims.length ? '.' : ''}
       </p>
       <p>
         {keeps(method)}
-        {law?.kind === 'days' && method.cooling !== 'none' && !method.raw ? `; law allows ${law.days}` : ''}.{' '}
-        {grams(mass)}
-        {method.portions ? `, ${method.portions} portions` : ''}, {method.vessel.name}.
+        {law?.kind === 'days' && method.cooling !== 'none' && !method.raw
+          ? say('lawAllows', { days: law.days })
+          : ''}. {grams(mass)}
+        {method.portions ? say('portionsPortions', { portions: method.portions }) : ''}, {method.vessel.name}.
         {alcoholByVolume > 0.001
-          ? ` ${(alcoholByVolume * 100).toFixed(1)} % alcohol, which earns nothing on the date.`
+          ? say('alcoholWhichEarnsNothing', { alcoholByVolume: (alcoholByVolume * 100).toFixed(1) })
           : ''}
       </p>
       {method.raw && <p className={startStyles.advisory}>{ADVISORY}</p>}
-      {unknown.length > 0 && <p>Nothing is claimed: {unknown.join(', ')} is not known here.</p>}
+      {unknown.length > 0 && <p>{say('nothingClaimedNotKnown', { unknown: unknown.join(', ') })}</p>}
     </div>
   )
 }
 
 function keeps({ cooling, raw, houseDays }: Method): string {
-  if (cooling === 'none') return 'Served at once, what is left is discarded'
-  return raw ? 'Keeps 24 hours from combining, raw' : `Keeps ${houseDays} days, house`
+  if (cooling === 'none') return say('servedAtOnceWhat')
+  return raw ? say('keeps24HoursFrom') : say('keepsDaysHouse', { houseDays })
 }

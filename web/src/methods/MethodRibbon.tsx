@@ -1,9 +1,12 @@
 import { expectedSteps, gatesAt, type Check, type Method, type Problem } from '@logged-thermal/core'
-import { gateName, held, stepName, type Reader } from '@logged-thermal/wording'
+import { gateName, held, stepName, type Reader, methodsMessages } from '@logged-thermal/wording'
 import { useId } from 'react'
 import { useWidth } from '../parts/useWidth'
 import { colourOf, thicknessOf } from '../parts/temperatureScale'
 import styles from './methods.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(methodsMessages)
 
 const HEIGHT = 168
 const MIDDLE = 76
@@ -37,12 +40,15 @@ export function MethodRibbon({
     )
   const days = Math.min(...checks.flatMap(({ limit: { rule } }) => (rule.kind === 'days' ? [rule.days] : [])), Infinity)
   return (
-    <div ref={ref} className={styles.methodRibbon} tabIndex={0} role="group" aria-label="Ribbon">
+    <div ref={ref} className={styles.methodRibbon} tabIndex={0} role="group" aria-label={say('ribbon')}>
       <svg
         width={width}
         height={HEIGHT}
         role="img"
-        aria-label={`How ${method.name} should go: ${steps.map(({ kind }) => stepName[kind]).join(', ')}`}
+        aria-label={say('howShouldGo', {
+          method: method.name,
+          steps: steps.map(({ kind }) => stepName[kind]).join(', '),
+        })}
       >
         <defs>
           <linearGradient id={id} gradientUnits="userSpaceOnUse" x1={x(0)} x2={x(1)} y1="0" y2="0">
@@ -96,7 +102,7 @@ export function MethodRibbon({
             <rect x={x(1) + 8} y="8" width="3.5" height={HEIGHT - 42} />
             <rect x={x(1) + 16} y="8" width="3.5" height={HEIGHT - 42} />
             <text className={styles.methodRibbonDay} x={x(1) + 28} y={MIDDLE + 8}>
-              day {days}
+              {say('dayDays', { days })}
             </text>
           </g>
         )}

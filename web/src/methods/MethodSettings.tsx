@@ -1,3 +1,4 @@
+import { methodFormsMessages } from '@logged-thermal/wording'
 import { useState } from 'react'
 import { v7 as uuid } from 'uuid'
 import { families, FAMILY_KEYS, schedules, type FamilyKey, type Method } from '@logged-thermal/core'
@@ -9,6 +10,9 @@ import { CheckField } from '../kit/CheckField'
 import { FieldRow } from '../kit/FieldRow'
 import { KeyRow } from '../kit/KeyRow'
 import styles from './methods.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(methodFormsMessages)
 
 /** What holds for the whole method: its name and family, how it is heated, cooled and kept. */
 export function MethodSettings({
@@ -28,9 +32,9 @@ export function MethodSettings({
   const number = (text: string) => Number(text.replace(',', '.'))
   const family = families[method.family]
   return (
-    <section className={styles.methodForm} aria-label="Name, family, keeping">
+    <section className={styles.methodForm} aria-label={say('nameFamilyKeeping')}>
       <Field
-        label="Name"
+        label={say('name')}
         value={name}
         max={80}
         onValue={(typed) => {
@@ -40,38 +44,38 @@ export function MethodSettings({
       />
       <FieldRow>
         <SelectField
-          label="Family"
+          label={say('family')}
           options={FAMILY_KEYS.map((key) => ({ value: key, words: families[key].name }))}
           chosen={method.family}
           onChoose={(key: FamilyKey) => onEdit({ kind: 'family', family: key, vesselId: uuid() })}
         />
         <SelectField
-          label="Heated by"
+          label={say('heatedBy')}
           options={[
-            { value: '', words: 'the rule set' },
+            { value: '', words: say('ruleSet') },
             ...Object.values(schedules).map(({ key, name: words }) => ({ value: key, words })),
           ]}
           chosen={method.schedule ?? ''}
           onChoose={(key) => onEdit({ kind: 'set', fields: { schedule: key === '' ? null : key } })}
         />
         <SelectField
-          label="Cools"
+          label={say('cools')}
           options={COOLINGS.filter(({ value }) => value !== 'dry' || family.crumb)}
           chosen={method.cooling}
           onChoose={(cooling) => onEdit({ kind: 'set', fields: { cooling } })}
         />
         <Field
-          label="House days"
+          label={say('houseDays')}
           mode="numeric"
           value={days}
           onValue={(typed) => {
             setDays(typed)
             if (isDays(typed)) onEdit({ kind: 'set', fields: { houseDays: Number(typed) } })
           }}
-          error={isDays(days) ? null : 'Whole days, from 1 to 365.'}
+          error={isDays(days) ? null : say('wholeDaysFrom1')}
         />
         <Field
-          label="Vessel"
+          label={say('vessel')}
           value={vessel}
           max={80}
           onValue={(typed) => {
@@ -80,7 +84,7 @@ export function MethodSettings({
           }}
         />
         <Field
-          label="Filled, cm"
+          label={say('filledCm')}
           value={depth}
           mode="decimal"
           onValue={(typed) => {
@@ -94,7 +98,7 @@ export function MethodSettings({
           }}
         />
         <Field
-          label="Portions"
+          label={say('portions')}
           mode="numeric"
           value={portions}
           onValue={(typed) => {
@@ -102,23 +106,23 @@ export function MethodSettings({
             if (isPortions(typed))
               onEdit({ kind: 'set', fields: { portions: typed.trim() === '' ? null : Number(typed) } })
           }}
-          error={isPortions(portions) ? null : 'A whole number, or nothing.'}
+          error={isPortions(portions) ? null : say('wholeNumberOrNothing')}
         />
       </FieldRow>
       <CheckField
-        label="Holds raw egg that no step heats: hours count, not days"
+        label={say('holdsRawEggNo')}
         checked={method.raw}
         onCheck={(checked) => onEdit({ kind: 'set', fields: { raw: checked } })}
       />
       <CheckField
-        label="Untreated frozen fruit is boiled here for a minute"
+        label={say('untreatedFrozenFruitBoiled')}
         checked={method.untreatedFruit}
         onCheck={(checked) => onEdit({ kind: 'set', fields: { untreatedFruit: checked } })}
       />
-      <p className="muted">Guard against: {family.hazard.toLowerCase()}.</p>
+      <p className="muted">{say('guardAgainst', { hazard: family.hazard.toLowerCase() })}</p>
       <KeyRow>
         <Key look="outlined" onClick={onClose}>
-          Done
+          {say('done')}
         </Key>
       </KeyRow>
     </section>
@@ -126,10 +130,10 @@ export function MethodSettings({
 }
 
 const COOLINGS: { value: Method['cooling']; words: string }[] = [
-  { value: 'stages', words: 'after heat, in stages' },
-  { value: 'ambient', words: 'from room temperature' },
-  { value: 'none', words: 'not: served at once' },
-  { value: 'dry', words: 'kept dry, without cold' },
+  { value: 'stages', words: say('afterHeatStages') },
+  { value: 'ambient', words: say('fromRoomTemperature') },
+  { value: 'none', words: say('notServedAtOnce') },
+  { value: 'dry', words: say('keptDryWithoutCold') },
 ]
 
 function isDays(typed: string): boolean {

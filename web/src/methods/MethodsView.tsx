@@ -16,7 +16,7 @@ import {
   readMethodFile,
   type Method,
 } from '@logged-thermal/core'
-import { claimWord, fieldSentence } from '@logged-thermal/wording'
+import { claimWord, fieldSentence, methodsMessages } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { View } from '../app/View'
 import { useHand, useLine } from '../app/kitchen'
@@ -30,6 +30,9 @@ import { FileKey } from '../kit/FileKey'
 import type { Column } from '../kit/table/column'
 import { DataTable } from '../kit/table/DataTable'
 import styles from './methods.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(methodsMessages)
 
 /** Every method, found by name, family, ingredient, component or allergen. */
 export function MethodsView() {
@@ -63,7 +66,7 @@ export function MethodsView() {
   const create = () => {
     const id = uuid()
     enter('method-saved', id, {
-      method: newMethod({ id, vesselId: uuid(), name: 'New method', family: 'poured-custard' }),
+      method: newMethod({ id, vesselId: uuid(), name: say('newMethod'), family: 'poured-custard' }),
     })
     void navigate(`/methods/${id}`)
   }
@@ -78,7 +81,11 @@ export function MethodsView() {
     } catch (error) {
       if (!(error instanceof FieldError)) throw error
       setWrong(
-        `${chosen.name} was not taken. ${error.field.replace(/^file\.?/, '')} ${fieldSentence(error.field, error.problem)} Nothing was saved.`,
+        say('notTakenNothingSaved', {
+          chosen: chosen.name,
+          field: error.field.replace(/^file\.?/, ''),
+          fieldSentence: fieldSentence(error.field, error.problem),
+        }),
       )
     }
   }
@@ -87,39 +94,39 @@ export function MethodsView() {
       place="methods"
       sentence={
         <>
-          <strong>{rows.length === 1 ? 'One method.' : `${rows.length} methods.`}</strong>{' '}
-          {unapproved ? `${unapproved} not in force yet.` : 'All in force.'}
+          <strong>{rows.length === 1 ? say('oneMethod') : say('methodsRows', { rows: rows.length })}</strong>{' '}
+          {unapproved ? say('notForceYet', { unapproved }) : say('allForce')}
         </>
       }
     >
       <div className={styles.methods}>
         <div className={styles.top}>
           <Field
-            label="Find a method"
+            label={say('findMethod')}
             quietly
             value={wanted}
             mode="search"
-            placeholder="Find by name, family, ingredient, part, allergen"
+            placeholder={say('findByNameFamily')}
             onValue={setWanted}
           />
           <Key look="primary" disabled={!mayWrite} onClick={create}>
-            New method
+            {say('newMethod')}
           </Key>
           <Key onClick={() => download('methods.json', methodFile(rows.map(({ method }) => method)))}>
-            Export {rows.length}
+            {say('exportRows', { rows: rows.length })}
           </Key>
           <FileKey
-            label="Method file"
+            label={say('methodFile')}
             accept="application/json,.json"
             disabled={!mayWrite}
             onFile={(chosen) => void take(chosen)}
           >
-            Import
+            {say('import')}
           </FileKey>
         </div>
         {wrong && <p role="alert">{wrong}</p>}
         <DataTable
-          caption="Methods"
+          caption={say('methods')}
           file="methods.csv"
           columns={columnsOf(drafts)}
           rows={rows}
@@ -145,26 +152,32 @@ function columnsOf(drafts: Readonly<Record<string, unknown>>): Column<Row>[] {
   return [
     {
       key: 'method',
-      title: 'Method',
+      title: say('method'),
       names: true,
       value: ({ method }) => method.name,
       cell: ({ method }) => <Link to={`/methods/${method.id}`}>{method.name}</Link>,
     },
-    column('family', 'Family', ({ method }) => families[method.family].name),
-    column('allergens', 'Allergens', ({ facts }) => facts.allergens.join(', ') || 'none'),
-    column('claims', 'Claims', ({ facts }) => facts.claims.map((claim) => claimWord[claim].toLowerCase()).join(', ')),
-    column('keeps', 'Keeps', ({ method }) =>
-      method.cooling === 'none' ? 'served' : method.raw ? '24 h' : `${method.houseDays} days`,
+    column('family', say('family'), ({ method }) => families[method.family].name),
+    column('allergens', say('allergens'), ({ facts }) => facts.allergens.join(', ') || 'none'),
+    column('claims', say('claims'), ({ facts }) =>
+      facts.claims.map((claim) => claimWord[claim].toLowerCase()).join(', '),
+    ),
+    column('keeps', say('keeps'), ({ method }) =>
+      method.cooling === 'none'
+        ? 'served'
+        : method.raw
+          ? '24 h'
+          : say('daysHousedays', { houseDays: method.houseDays }),
     ),
     {
       key: 'version',
-      title: 'Version',
+      title: say('version'),
       value: ({ method }) => method.version,
       cell: ({ method, faults, inForce }) => (
         <>
-          {inForce === method.version ? `${method.version}` : `${method.version}, draft`}
-          {drafts[method.id] !== undefined && ', changed here'}
-          {faults > 0 && <b> · {faults} to mend</b>}
+          {inForce === method.version ? `${method.version}` : say('draftVersion', { version: method.version })}
+          {drafts[method.id] !== undefined && say('changedHere')}
+          {faults > 0 && <b> {say('toMend', { faults })}</b>}
         </>
       ),
     },

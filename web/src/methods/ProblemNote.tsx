@@ -1,11 +1,14 @@
 import { useState } from 'react'
 import type { Method, Problem } from '@logged-thermal/core'
-import { problemSentence, type Reader } from '@logged-thermal/wording'
+import { problemSentence, type Reader, methodFormsMessages } from '@logged-thermal/wording'
 import { Field } from '../kit/Field'
 import { Key } from '../kit/Key'
 import { mends, type Edit } from './editing'
 import { clsx } from 'clsx'
 import styles from './methods.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(methodFormsMessages)
 
 /** What is wrong, beside what it is wrong with: mended with a tap, or kept with a reason in writing. */
 export function ProblemNote({
@@ -32,7 +35,7 @@ export function ProblemNote({
     >
       <p>
         {problemSentence(problem, reader)}
-        {kept && <b> Kept: {kept.reason}</b>}
+        {kept && <b> {say('keptReason', { reason: kept.reason })}</b>}
       </p>
       {editable && (
         <div className={styles.problemKeys}>
@@ -46,26 +49,26 @@ export function ProblemNote({
             <Key
               look="outlined"
               onClick={() =>
-                blocks ? setWriting('') : onEdit({ kind: 'justify', problem: problem.id, reason: 'Meant so' })
+                blocks ? setWriting('') : onEdit({ kind: 'justify', problem: problem.id, reason: say('meantSo') })
               }
             >
-              {blocks ? 'Keep it, with a reason' : 'It is meant so'}
+              {blocks ? say('keepWithReason') : say('meantSo2')}
             </Key>
           )}
           {kept && (
             <Key look="outlined" onClick={() => onEdit({ kind: 'justify', problem: problem.id, reason: '' })}>
-              Take the reason back
+              {say('takeReasonBack')}
             </Key>
           )}
           {writing !== null && !kept && (
             <>
-              <Field label="Why it may stay" value={writing} max={300} onValue={setWriting} />
+              <Field label={say('whyMayStay')} value={writing} max={300} onValue={setWriting} />
               <Key
                 look="primary"
                 disabled={writing.trim().length < 10}
                 onClick={() => onEdit({ kind: 'justify', problem: problem.id, reason: writing.trim() })}
               >
-                Keep it so
+                {say('keepSo')}
               </Key>
             </>
           )}

@@ -21,6 +21,7 @@ import {
   lineName,
   sourceLine,
   type Reader,
+  methodFormsMessages,
 } from '@logged-thermal/wording'
 import { PinPad } from '../kit/PinPad'
 import { useLeadSigns } from '../login/useLeadSigns'
@@ -30,6 +31,9 @@ import { BakeForm } from './BakeForm'
 import { GuidanceForm } from './GuidanceForm'
 import { KeyRow } from '../kit/KeyRow'
 import styles from './methods.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(methodFormsMessages)
 
 /** One thing that waits for the lead's PIN. */
 type Waiting = ToSign<'guidance-replaced'> | ToSign<'bake-validated'>
@@ -81,7 +85,7 @@ export function SignedForMethod({
           setWaiting({
             kind: 'bake-validated',
             body: { limits: limits.id, step, bake: said },
-            says: `Sign: ${bakeWords({ step, ...said }, reader)}`,
+            says: say('signBakewords', { bakeWords: bakeWords({ step, ...said }, reader) }),
           })
         }
       />
@@ -97,13 +101,13 @@ export function SignedForMethod({
           setWaiting({
             kind: 'guidance-replaced',
             body: { limits: limits.id, limit: open.limit.key, line },
-            says: `Sign: ${lineName(open.limit.key).toLowerCase()} of ${method.name}`,
+            says: say('signOf', { lineName: lineName(open.limit.key).toLowerCase(), method: method.name }),
           })
         }
       />
     )
   return (
-    <Sheet open onClose={onClose} title={`Signed for ${method.name}`}>
+    <Sheet open onClose={onClose} title={say('signedFor', { method: method.name })}>
       <div className={styles.signedRows}>
         {guidance.map((check) => {
           const { key } = check.limit
@@ -118,7 +122,7 @@ export function SignedForMethod({
                 {sourceLine(own ?? check)}
               </p>
               <KeyRow>
-                <Key onClick={() => setOpen(check)}>{line ? 'Sign it anew' : 'Sign a line of the house'}</Key>
+                <Key onClick={() => setOpen(check)}>{line ? say('signAnew') : say('signLineHouse')}</Key>
                 {line && (
                   <Key
                     look="outlined"
@@ -126,11 +130,11 @@ export function SignedForMethod({
                       setWaiting({
                         kind: 'guidance-replaced',
                         body: { limits: limits.id, limit: key, line: null },
-                        says: `Take back: ${lineName(key).toLowerCase()}`,
+                        says: say('takeBack', { lineName: lineName(key).toLowerCase() }),
                       })
                     }
                   >
-                    Take it back
+                    {say('takeBack2')}
                   </Key>
                 )}
               </KeyRow>
@@ -138,8 +142,8 @@ export function SignedForMethod({
           )
         })}
         {crumb && (
-          <section aria-label="The bake">
-            <h3 className="title">The bake</h3>
+          <section aria-label={say('theBake')}>
+            <h3 className="title">{say('theBake')}</h3>
             <p>
               {bake ? (
                 <>
@@ -148,11 +152,11 @@ export function SignedForMethod({
                   {bakeShownWords(bake, reader)}.
                 </>
               ) : (
-                'Not validated: each one is read in the middle.'
+                say('notValidatedEachOne')
               )}
             </p>
             <KeyRow>
-              <Key onClick={() => setOpen('bake')}>{bake ? 'Validate it anew' : 'Validate a bake'}</Key>
+              <Key onClick={() => setOpen('bake')}>{bake ? say('validateAnew') : say('validateBake2')}</Key>
               {bake && (
                 <Key
                   look="outlined"
@@ -160,26 +164,18 @@ export function SignedForMethod({
                     setWaiting({
                       kind: 'bake-validated',
                       body: { limits: limits.id, step: bake.step, bake: null },
-                      says: 'Take back: the bake',
+                      says: say('takeBackBake'),
                     })
                   }
                 >
-                  Take it back
+                  {say('takeBack2')}
                 </Key>
               )}
             </KeyRow>
           </section>
         )}
-        {guidance.length === 0 && !crumb && (
-          <p>
-            Nothing to sign: every limit of this method is law, the house’s own, or a floor. Law needs a written
-            variance, in the limits.
-          </p>
-        )}
-        <p className="muted">
-          Batches that have begun keep what they began under. What is signed ends by itself: a line by{' '}
-          {dayName(addDays(day, 90), reader)} at the latest.
-        </p>
+        {guidance.length === 0 && !crumb && <p>{say('nothingSignEveryLimit')}</p>}
+        <p className="muted">{say('batchesHaveBegunKeep', { day: dayName(addDays(day, 90), reader) })}</p>
       </div>
     </Sheet>
   )

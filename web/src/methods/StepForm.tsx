@@ -10,7 +10,7 @@ import {
   type StepKind,
   type Typed,
 } from '@logged-thermal/core'
-import { stepName } from '@logged-thermal/wording'
+import { stepName, methodFormsMessages } from '@logged-thermal/wording'
 import { Field } from '../kit/Field'
 import { Key } from '../kit/Key'
 import { instructionOf, type Edit } from './editing'
@@ -19,6 +19,9 @@ import { TemperatureField } from '../kit/TemperatureField'
 import { FieldRow } from '../kit/FieldRow'
 import { KeyRow } from '../kit/KeyRow'
 import styles from './methods.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(methodFormsMessages)
 
 /** One step: what it is, what is said, how long, where to aim, and the oven with its unit. */
 export function StepForm({
@@ -68,17 +71,17 @@ export function StepForm({
     onClose()
   }
   return (
-    <section className={styles.methodForm} aria-label="Step">
+    <section className={styles.methodForm} aria-label={say('step')}>
       <FieldRow>
         <SelectField
-          label="Step"
+          label={say('step')}
           options={STEP_KINDS.map((each) => ({ value: each, words: stepName[each] }))}
           chosen={kind}
           onChoose={setKind}
         />
-        <Field label="Readings of" value={part} max={80} placeholder="the mixture" onValue={setPart} />
+        <Field label={say('readingsOf')} value={part} max={80} placeholder={say('theMixture')} onValue={setPart} />
       </FieldRow>
-      <Field label="What to do" value={text} max={300} onValue={setText} />
+      <Field label={say('whatDo')} value={text} max={300} onValue={setText} />
       <FieldRow short>
         <NumberOf name="Work, min" value={active} onValue={setActive} />
         <NumberOf name="Wait, least" value={least} onValue={setLeast} />
@@ -89,12 +92,10 @@ export function StepForm({
         <TemperatureOf name="to" value={to} onValue={setTo} />
         {(kind === 'bake' || oven !== '') && <TemperatureOf name="Oven at" value={oven} onValue={setOven} />}
       </FieldRow>
-      {wrong && (
-        <p role="alert">A temperature needs its unit, and minutes are numbers, the most not under the least.</p>
-      )}
+      {wrong && <p role="alert">{say('temperatureNeedsItsUnit')}</p>}
       <KeyRow>
         <Key look="primary" disabled={wrong} onClick={done}>
-          Change it
+          {say('changeIt')}
         </Key>
         <Key
           look="outlined"
@@ -104,10 +105,10 @@ export function StepForm({
             onClose()
           }}
         >
-          Take it away
+          {say('takeAway')}
         </Key>
         <Key look="outlined" onClick={onClose}>
-          Not now
+          {say('notNow')}
         </Key>
       </KeyRow>
     </section>

@@ -8,12 +8,15 @@ import {
 import { CSS } from '@dnd-kit/utilities'
 import { useEffect, useRef } from 'react'
 import { gatesAt, type Check, type Method, type Problem, type Step } from '@logged-thermal/core'
-import { limitTitle, sourceLine, span, stepName, type Reader } from '@logged-thermal/wording'
+import { limitTitle, sourceLine, span, stepName, type Reader, methodsMessages } from '@logged-thermal/wording'
 import { instructionOf, type Edit } from './editing'
 import { ProblemNote } from './ProblemNote'
 import { RowKey } from '../kit/RowKey'
 import { clsx } from 'clsx'
 import styles from './methods.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(methodsMessages)
 
 const MINUTE = 60_000
 
@@ -96,9 +99,11 @@ function Row({
   const { attributes, listeners, setNodeRef, transform, transition } = useSortable({ id: step.key })
   const { text, activeMinutes, passiveMinutes, oven } = instructionOf(method, step.key)
   const minutes = [
-    activeMinutes ? `${activeMinutes} min` : '',
-    passiveMinutes ? `then ${span(passiveMinutes.least * MINUTE)} to ${span(passiveMinutes.most * MINUTE)}` : '',
-    oven ? `oven ${oven.value} °${oven.unit}` : '',
+    activeMinutes ? say('minActiveminutes', { activeMinutes }) : '',
+    passiveMinutes
+      ? say('thenTo', { span: span(passiveMinutes.least * MINUTE), span2: span(passiveMinutes.most * MINUTE) })
+      : '',
+    oven ? say('ovenOvenUnit', { oven: oven.value, unit: oven.unit }) : '',
   ].filter(Boolean)
   const faulty = problems.some(({ weight }) => weight === 'blocks')
   const row = useRef<HTMLLIElement | null>(null)
@@ -121,9 +126,9 @@ function Row({
         <RowKey className={styles.methodStepName} aria-pressed={chosen} onClick={onChoose}>
           <strong>{stepName[step.kind]}</strong>
           <span>
-            {text || 'Nothing said yet'}
+            {text || say('nothingSaidYet')}
             <small>
-              {[step.measures === 'mixture' ? '' : `reads the ${step.measures.part}`, ...minutes]
+              {[step.measures === 'mixture' ? '' : say('readsThe', { part: step.measures.part }), ...minutes]
                 .filter(Boolean)
                 .join(' · ')}
             </small>
@@ -139,7 +144,7 @@ function Row({
             className={styles.methodHandle}
             {...attributes}
             {...listeners}
-            aria-label={`Move step ${number}, ${stepName[step.kind]}: drag, or arrow keys`}
+            aria-label={say('moveStepDragOr', { number, stepName: stepName[step.kind] })}
             onKeyDown={(event) => {
               if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
                 event.preventDefault()

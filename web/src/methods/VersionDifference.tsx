@@ -5,11 +5,14 @@ import TableHead from '@mui/material/TableHead'
 import TableRow from '@mui/material/TableRow'
 import { useState } from 'react'
 import { dayOf, differences, type MethodState } from '@logged-thermal/core'
-import { timeOfDay, dayName, differenceWords, type Reader } from '@logged-thermal/wording'
+import { timeOfDay, dayName, differenceWords, type Reader, methodsMessages } from '@logged-thermal/wording'
 import type { PersonOnList } from '../app/lineData'
 import { Sheet } from '../kit/Sheet'
 import { SelectField } from '../kit/SelectField'
 import styles from './methods.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(methodsMessages)
 
 /** Two versions side by side: what was, and what is instead. */
 export function VersionDifference({
@@ -28,29 +31,36 @@ export function VersionDifference({
   const saved = state.saved[index]
   const found = before && after ? differences(before, after) : []
   return (
-    <Sheet open onClose={onClose} title="What changed">
+    <Sheet open onClose={onClose} title={say('whatChanged')}>
       <SelectField
         className={styles.versionPick}
-        label="Version"
+        label={say('version')}
         options={state.versions.slice(1).map(({ version }, i) => ({
           value: String(i + 1),
-          words: `${version - 1} to ${version}`,
+          words: say('versionVersion2', { version: version - 1, version2: version }),
         }))}
         chosen={String(index)}
         onChoose={(chosen) => setIndex(Number(chosen))}
       />
       {saved && (
         <p className="muted">
-          Saved by {people.find(({ id }) => id === saved.by)?.name ?? 'somebody'},{' '}
-          {dayName(dayOf(saved.at, reader.zone), reader)} {timeOfDay(saved.at, reader)}.
+          {say('savedBy', {
+            people: people.find(({ id }) => id === saved.by)?.name ?? say('somebody'),
+            day: dayName(dayOf(saved.at, reader.zone), reader),
+            time: timeOfDay(saved.at, reader),
+          })}
         </p>
       )}
       <Table>
         <TableHead>
           <TableRow>
-            <TableCell scope="col">What</TableCell>
-            <TableCell scope="col">Version {before?.version}</TableCell>
-            <TableCell scope="col">Version {after?.version}</TableCell>
+            <TableCell scope="col">{say('what')}</TableCell>
+            <TableCell scope="col">
+              {say('version')} {before?.version}
+            </TableCell>
+            <TableCell scope="col">
+              {say('version')} {after?.version}
+            </TableCell>
           </TableRow>
         </TableHead>
         <TableBody>
@@ -65,7 +75,7 @@ export function VersionDifference({
           ))}
         </TableBody>
       </Table>
-      {found.length === 0 && <p>Nothing but the number.</p>}
+      {found.length === 0 && <p>{say('nothingButNumber')}</p>}
     </Sheet>
   )
 }

@@ -1,3 +1,4 @@
+import { methodsMessages } from '@logged-thermal/wording'
 import {
   families,
   canonical,
@@ -12,6 +13,9 @@ import {
   type Step,
   type StepKind,
 } from '@logged-thermal/core'
+import { speaks } from '../kit/language'
+
+const say = speaks(methodsMessages)
 
 /** Changes to a method while it is written: each gives a new method, nothing is changed in place. */
 export type Edit =
@@ -99,7 +103,7 @@ export function edited(method: Method, edit: Edit): Method {
 export function mends(problem: Problem, method: Method): { words: string; edit: Edit }[] {
   const amount = method.amounts.find(({ key }) => key === problem.amount)
   const pasteurized = amount && {
-    words: 'Use a pasteurized lot',
+    words: say('usePasteurizedLot'),
     edit: { kind: 'put amount', amount: { ...amount, state: 'pasteurized lot' } } as Edit,
   }
   switch (problem.code) {
@@ -109,7 +113,7 @@ export function mends(problem: Problem, method: Method): { words: string; edit: 
       const heat = before.find(({ kind }) => kind === 'temper' || kind === 'combine') ?? before.at(-1)
       const move = amount &&
         heat && {
-          words: `Move it to ${heat.kind}`,
+          words: say('moveItTo', { kind: heat.kind }),
           edit: { kind: 'put amount', amount: { ...amount, step: heat.key } } as Edit,
         }
       return [move, pasteurized].filter((mend) => mend !== undefined)
@@ -120,24 +124,27 @@ export function mends(problem: Problem, method: Method): { words: string; edit: 
       const boil = method.steps.find(({ kind }) => kind === 'boil out' || kind === 'bake')
       if (boil && amount) {
         return [
-          { words: `Move it to ${boil.kind}`, edit: { kind: 'put amount', amount: { ...amount, step: boil.key } } },
+          {
+            words: say('moveItTo', { kind: boil.kind }),
+            edit: { kind: 'put amount', amount: { ...amount, step: boil.key } },
+          },
         ]
       }
       const joins = method.steps.findIndex(({ key }) => key === problem.step)
       const cook = method.steps.findIndex(({ kind }, i) => kind === 'cook' && i >= joins)
       const before = method.steps[Math.max(joins, cook) + 1]?.key ?? null
-      return [{ words: 'Add a boil-out', edit: { kind: 'add step', step: 'boil out', before } }]
+      return [{ words: say('addBoilOut'), edit: { kind: 'add step', step: 'boil out', before } }]
     }
     case 'frozen fruit not treated': {
       if (!amount) return []
       const treated = { ...amount, state: 'treated' } as const
-      const lot = { words: 'Use a treated lot', edit: { kind: 'put amount', amount: treated } } as const
-      const boil = { words: 'Boil it here', edit: { kind: 'set', fields: { untreatedFruit: true } } } as const
+      const lot = { words: say('useTreatedLot'), edit: { kind: 'put amount', amount: treated } } as const
+      const boil = { words: say('boilHere'), edit: { kind: 'set', fields: { untreatedFruit: true } } } as const
       return heatedAfter(method, amount.step) ? [boil, lot] : [lot]
     }
     case 'step missing':
       return [
-        { words: 'Add the step', edit: { kind: 'add step', step: problem.values.kind as StepKind, before: null } },
+        { words: say('addStep'), edit: { kind: 'add step', step: problem.values.kind as StepKind, before: null } },
       ]
     default:
       return []

@@ -7,12 +7,15 @@ import {
   type Finding,
   type Forecast,
 } from '@logged-thermal/core'
-import { aboutDegrees, weekdayName, gateName, checkTitle, type Reader } from '@logged-thermal/wording'
+import { aboutDegrees, weekdayName, gateName, checkTitle, type Reader, partsMessages } from '@logged-thermal/wording'
 import { GateWedges, type GateSize } from './GateWedges'
 import { GlyphShape } from './Glyph'
 import type { Lens } from './lens'
 import { ribbonTrace, type Bend, type RibbonGate } from './ribbonTrace'
 import { colourOf, thicknessOf } from './temperatureScale'
+import { speaks } from '../kit/language'
+
+const say = speaks(partsMessages)
 
 interface Props {
   batch: BatchState
@@ -248,7 +251,7 @@ function Labels({
     gate,
   }))
   if (date && 'lastDay' in date.because && wall !== null) {
-    const text = `bin ${weekdayName(date.because.lastDay, reader)}`
+    const text = say('binDay', { day: weekdayName(date.because.lastDay, reader) })
     labels.push({ key: 'wall', x: Math.min(lens.width - 20, lens.x(wall)) - width(text) - 10, text, gate: null })
   }
   return (
@@ -307,6 +310,8 @@ function ClashChip({ gate, x, reader }: { gate: RibbonGate; x: number; reader: R
 }
 
 function described(batch: BatchState, gates: RibbonGate[], wall: number | null, reader: Reader): string {
-  const said = gates.map(({ finding, standing }) => `gate ${checkTitle(finding, reader)}, ${standing}`)
-  return `${batch.method.name}: ${said.join('; ')}${wall === null ? '' : '; discard wall'}`
+  const said = gates.map(({ finding, standing }) =>
+    say('gateCheckStanding', { check: checkTitle(finding, reader), standing }),
+  )
+  return `${batch.method.name}: ${said.join('; ')}${wall === null ? '' : say('discardWall')}`
 }

@@ -1,3 +1,8 @@
+import { partsMessages } from '@logged-thermal/wording'
+
+import { speaks } from '../kit/language'
+
+const say = speaks(partsMessages)
 const MINUTE = 60_000
 const WEEK = 7 * 24 * 60 * MINUTE
 
@@ -29,8 +34,8 @@ export function clockLens(width: number, from: number, to: number, now: number):
 
 /** The marks on the axis, minutes from now. */
 export const LENS_MARKS: [minutes: number, label: string][] = [
-  [-240, '4 h ago'],
-  [-60, '1 h ago'],
+  [-240, say('n4HAgo')],
+  [-60, say('n1HAgo')],
   [30, '30'],
   [60, '1 h'],
   [120, '2'],

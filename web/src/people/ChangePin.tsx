@@ -1,3 +1,4 @@
+import { peopleMessages } from '@logged-thermal/wording'
 import { useState } from 'react'
 import { sentenceOf, useChangePinMutation } from '../app/api'
 import { useHand, useLine } from '../app/kitchen'
@@ -6,6 +7,9 @@ import { PinPad } from '../kit/PinPad'
 import { Key } from '../kit/Key'
 import { Sheet } from '../kit/Sheet'
 import { NameKeys } from '../kit/NameKeys'
+import { speaks } from '../kit/language'
+
+const say = speaks(peopleMessages)
 
 interface Asked {
   person: PersonOnList
@@ -26,12 +30,9 @@ export function ChangePin({ people, open }: { people: readonly PersonOnList[]; o
     setAsked({ person, signer, pin: null })
   }
   return (
-    <section aria-label="PINs">
-      <h2>Change a PIN</h2>
-      <p className="muted">
-        Everybody changes their own. {lead ? `${lead.name} can give anybody another.` : ''} The logbook says that a PIN
-        changed and who changed it, never what it is.
-      </p>
+    <section aria-label={say('pins')}>
+      <h2>{say('changePin')}</h2>
+      <p className="muted">{say('everybodyChangesTheirOwn', { lead: lead && lead.name, hasLead: Boolean(lead) })}</p>
       <NameKeys>
         {people.map((person) => (
           <Key key={person.id} disabled={!open} onClick={() => ask(person)}>
@@ -46,7 +47,7 @@ export function ChangePin({ people, open }: { people: readonly PersonOnList[]; o
           asked={asked}
           onPin={(pin) => setAsked({ ...asked, pin })}
           onDone={() => {
-            setDone(`${asked.person.name} has another PIN from now on.`)
+            setDone(say('anotherPinFromNow', { person: asked.person.name }))
             setAsked(null)
           }}
           onClose={() => setAsked(null)}
@@ -75,25 +76,23 @@ function ChangeSheet({ asked: { person, signer, pin }, onPin, onDone, onClose }:
       return setFirst(next)
     }
     setFirst(null)
-    if (next !== first) return setRefusal('Those were two different PINs. Type the new one again.')
+    if (next !== first) return setRefusal(say('thoseWereTwoDifferent'))
     const result = await change({ person: person.id, signer: signer.id, pin: pin!, next })
     if (!result.error) return onDone()
     setRefusal(sentenceOf(result.error))
     if ((result.error as { data?: { field?: string } }).data?.field === 'pin') onPin(null)
   }
-  const asks = first === null ? `the new PIN${own ? '' : ` of ${person.name}`}` : 'the new PIN once more'
+  const asks = first === null ? say('newPin', { person: person.name, own }) : say('newPinOnceMore')
   return (
-    <Sheet open onClose={onClose} title={own ? 'Your PIN' : `A PIN for ${person.name}`}>
+    <Sheet open onClose={onClose} title={own ? say('yourPin') : say('pinFor', { person: person.name })}>
       {pin === null ? (
         <>
-          <p className="sentence">First the PIN as it is now.</p>
+          <p className="sentence">{say('firstPinAsNow')}</p>
           <PinPad of={signer} busy={false} sentence={refusal} onPin={onPin} />
         </>
       ) : (
         <>
-          <p className="sentence">
-            Now {asks}. {person.role === 'lead' ? 'Six digits or more.' : 'Four digits or more.'}
-          </p>
+          <p className="sentence">{say('nowSixDigitsOr', { asks, isLead: person.role === 'lead' })}</p>
           <PinPad
             key={asks}
             of={{ name: own ? person.name : signer.name, digits: null }}

@@ -1,8 +1,12 @@
+import { peopleMessages } from '@logged-thermal/wording'
 import { useHand, useLine } from '../app/kitchen'
 import { View } from '../app/View'
 import { ChangePin } from './ChangePin'
 import { Tablets } from './Tablets'
 import styles from './people.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(peopleMessages)
 
 /** PINs, and the tablets that belong to the kitchen. */
 export function PeopleView() {
@@ -14,7 +18,7 @@ export function PeopleView() {
       place="people"
       sentence={
         <>
-          <strong>PINs and tablets</strong>
+          <strong>{say('pinsTablets')}</strong>
         </>
       }
     >

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { dayOf } from '@logged-thermal/core'
-import { timeOfDay, dayName, type Reader } from '@logged-thermal/wording'
+import { timeOfDay, dayName, type Reader, peopleMessages } from '@logged-thermal/wording'
 import {
   sentenceOf,
   useEnrolTabletMutation,
@@ -15,6 +15,9 @@ import { Field } from '../kit/Field'
 import { Key } from '../kit/Key'
 import { Sheet } from '../kit/Sheet'
 import styles from './people.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(peopleMessages)
 
 type Tablet = TabletsAnswer['tablets'][number]
 type Asked = { act: 'enrol' } | { act: 'forget'; tablet: Tablet }
@@ -24,52 +27,53 @@ export function Tablets({ lead, open }: { lead: PersonOnList | null; open: boole
   const { reader } = useHand(useLine())
   const { data, error } = useTabletsQuery()
   const [asked, setAsked] = useState<Asked | null>(null)
-  if (!data) return <p className="muted">{error ? sentenceOf(error) : 'Looking for tablets …'}</p>
+  if (!data) return <p className="muted">{error ? sentenceOf(error) : say('lookingForTablets')}</p>
   const { tablets, lockOuts } = data
   const here = tablets.some((tablet) => tablet.here)
   return (
-    <section aria-label="Tablets">
-      <h2>Tablets of this kitchen</h2>
-      <p className="muted">A tablet that was enrolled stays known. Wrong PINs typed elsewhere lock nobody out of it.</p>
+    <section aria-label={say('tablets')}>
+      <h2>{say('tabletsKitchen')}</h2>
+      <p className="muted">{say('tabletEnrolledStaysKnown')}</p>
       <ul className={styles.tablets}>
         {tablets.map((tablet) => (
           <li key={tablet.id}>
             <span>
               <strong>{tablet.name}</strong>
-              {tablet.here && ' (this one)'}
-              <small>{tablet.seenAt === null ? 'not seen yet' : `seen ${when(tablet.seenAt, reader)}`}</small>
+              {tablet.here && say('thisOne')}
+              <small>
+                {tablet.seenAt === null ? say('notSeenYet') : say('seenWhen', { when: when(tablet.seenAt, reader) })}
+              </small>
             </span>
             <Key
               look="outlined"
               disabled={!open || !lead}
-              aria-label={`Forget ${tablet.name}`}
+              aria-label={say('forgetTablet', { tablet: tablet.name })}
               onClick={() => setAsked({ act: 'forget', tablet })}
             >
-              Forget
+              {say('forget')}
             </Key>
           </li>
         ))}
-        {tablets.length === 0 && <li className="muted">None is enrolled yet.</li>}
+        {tablets.length === 0 && <li className="muted">{say('noneEnrolledYet')}</li>}
       </ul>
       {!here && (
         <Key look="primary" disabled={!open || !lead} onClick={() => setAsked({ act: 'enrol' })}>
-          Enrol this tablet
+          {say('enrolTablet')}
         </Key>
       )}
-      <h2>Locked after wrong PINs</h2>
+      <h2>{say('lockedAfterWrongPins')}</h2>
       <ul className={styles.tablets}>
         {lockOuts.map(({ at, person, tablet, wrong }) => (
           <li key={`${at} ${person}`}>
             <span>
               <strong>{person}</strong>
               <small>
-                {wrong} wrong PINs {tablet === null ? 'on a device that is not ours' : `on ${tablet}`},{' '}
-                {when(at, reader)}
+                {say('wrongPinsOnOn', { wrong, tablet, hasTablet: tablet !== null, when: when(at, reader) })}
               </small>
             </span>
           </li>
         ))}
-        {lockOuts.length === 0 && <li className="muted">Nobody in the last 30 days.</li>}
+        {lockOuts.length === 0 && <li className="muted">{say('nobodyLast30Days')}</li>}
       </ul>
       {asked && lead && <SignSheet asked={asked} lead={lead} onClose={() => setAsked(null)} />}
     </section>
@@ -94,18 +98,16 @@ function SignSheet({ asked, lead, onClose }: { asked: Asked; lead: PersonOnList;
         : await forget({ ...signed, id: asked.tablet.id })
     if (!result.error) onClose()
   }
-  const title = asked.act === 'enrol' ? 'Enrol this tablet' : `Forget ${asked.tablet.name}`
+  const title = asked.act === 'enrol' ? say('enrolTablet') : say('forgetTablet', { tablet: asked.tablet.name })
   return (
     <Sheet open onClose={onClose} title={title}>
       {asked.act === 'enrol' ? (
-        <Field label="What it is called" value={name} max={40} placeholder="Sauce bench" onValue={setName} />
+        <Field label={say('whatCalled')} value={name} max={40} placeholder={say('sauceBench')} onValue={setName} />
       ) : (
-        <p className="sentence">
-          Whoever has it in hand has to open a shift again. What it has not sent yet stays on it.
-        </p>
+        <p className="sentence">{say('whoeverHandOpenShift')}</p>
       )}
       {asked.act === 'enrol' && name.trim() === '' ? (
-        <p className="muted">The food-safety lead signs with a PIN, once it has a name.</p>
+        <p className="muted">{say('foodSafetyLeadSigns')}</p>
       ) : (
         <PinPad
           of={lead}

@@ -11,6 +11,7 @@ import {
   placeWord,
   span,
   type Reader,
+  roundMessages,
 } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { View } from '../app/View'
@@ -30,6 +31,9 @@ import { clsx } from 'clsx'
 import roundStyles from './round.module.css'
 import slabStyles from '../board/slab.module.css'
 import { Notice } from '../kit/Notice'
+import { speaks } from '../kit/language'
+
+const say = speaks(roundMessages)
 
 /** Every pan that is due as one walk, probe in hand: a number moves on to the next. */
 export function RoundView() {
@@ -58,22 +62,20 @@ export function RoundView() {
         <>
           {here ? (
             <>
-              <strong>
-                Round: {countWord(walk.length)} {walk.length === 1 ? 'pan' : 'pans'} due,
-              </strong>{' '}
-              {countWord(walk.length - open.length)} read.
+              <strong>{say('roundPanPansDue', { count: countWord(walk.length), walk: walk.length })}</strong>{' '}
+              {say('readCount', { count: countWord(walk.length - open.length) })}
             </>
           ) : (
             <>
-              <strong>{walk.length ? 'The round is done.' : 'No pan is due.'}</strong>{' '}
-              {next === null ? '' : `The next reading is asked for at ${clock(next, reader)}.`}
+              <strong>{walk.length ? say('roundDone') : say('noPanDue')}</strong>{' '}
+              {next === null ? '' : say('nextReadingAskedFor', { time: clock(next, reader) })}
             </>
           )}
         </>
       }
     >
       <div className={roundStyles.round}>
-        <ol className={roundStyles.walk} aria-label="This round" tabIndex={0}>
+        <ol className={roundStyles.walk} aria-label={say('thisRound')} tabIndex={0}>
           {walk.map((one) => (
             <Stop
               key={one.batch.id}
@@ -103,7 +105,7 @@ export function RoundView() {
           <div className={roundStyles.side}>
             <Undo read={read} />
             <Key look="primary" onClick={() => void navigate('/')}>
-              To the Line
+              {say('toTheLine')}
             </Key>
           </div>
         )}
@@ -128,7 +130,7 @@ function Undo({ read }: { read: Record<Id, { at: Instant; claim: Id }> }) {
         setGone(claim)
       }}
     >
-      Undo the last one
+      {say('undoLastOne')}
     </Key>
   )
 }
@@ -172,18 +174,18 @@ function Stop({
         {read ? (
           <>
             <span className={roundStyles.value}>✓ {degrees(celsiusOf(read.typed), reader, 'under')}</span>
-            <small>logged {clock(read.at, reader)}</small>
+            <small>{say('loggedTime', { time: clock(read.at, reader) })}</small>
           </>
         ) : (
           <small>
             {due ? checkTitle(due.finding, reader) : ''}
             <br />
             {skipped
-              ? 'left out'
+              ? say('leftOut')
               : due && now - due.at >= 60_000
-                ? `was due ${clock(due.at, reader)}, ${span(now - due.at)} late`
+                ? say('dueLate', { time: clock(due.at, reader), span: span(now - due.at) })
                 : due
-                  ? `due ${clock(due.at, reader)}`
+                  ? say('dueTime', { time: clock(due.at, reader) })
                   : ''}
           </small>
         )}
@@ -196,7 +198,10 @@ function Stop({
 function whereWords(batch: JudgedBatch['batch']): string {
   const { place, product } = timelineOf(batch).setting
   const depth = product.shape.height
-  return `${place ? placeWord[place] : batch.vessel.name}; probe in the middle, ${centimetres(depth / 2)} down`
+  return say('probeMiddleDown', {
+    value: place ? placeWord[place] : batch.vessel.name,
+    centimetres: centimetres(depth / 2),
+  })
 }
 
 function Here({
@@ -227,7 +232,7 @@ function Here({
           marks={boardMarks(findings, phase, reading.scale)}
           rows={narrow ? 2 : 3}
           disabled={!open}
-          ask={`of ${batch.method.name}${reading.pan === null ? '' : `, pan ${reading.pan}`}`}
+          ask={say('ofPan', { method: batch.method.name, pan: reading.pan, hasPan: reading.pan !== null })}
           controls={<BoardControls reading={reading} />}
           onValue={reading.take}
         />
@@ -236,21 +241,21 @@ function Here({
         {reading.asked ? (
           <UnitQuestion {...reading.asked} onAnswer={reading.log} onAgain={reading.askAgain} />
         ) : (
-          <section className={clsx(slabStyles.slab, roundStyles.slab)} aria-label="Do this now">
-            <p className={slabStyles.do}>Read {batch.method.name}</p>
+          <section className={clsx(slabStyles.slab, roundStyles.slab)} aria-label={say('doNow')}>
+            <p className={slabStyles.do}>{say('readMethod', { method: batch.method.name })}</p>
             <p className={clsx(slabStyles.count, roundStyles.count)}>
               {left}
-              <small>{left === 1 ? 'pan left' : 'pans left'}</small>
+              <small>{left === 1 ? say('panLeft') : say('pansLeft')}</small>
             </p>
             <p className={clsx(slabStyles.why, roundStyles.why)}>
-              {whereWords(batch)}. One walk, one probe: wipe it between pans.
+              {say('oneWalkOneProbe', { whereWords: whereWords(batch) })}
             </p>
           </section>
         )}
         <Wrong reading={reading} />
         <div className={roundStyles.keys}>
-          <Key onClick={onSkip}>Leave this pan</Key>
-          <Key onClick={onEnd}>End the round</Key>
+          <Key onClick={onSkip}>{say('leavePan')}</Key>
+          <Key onClick={onEnd}>{say('endRound')}</Key>
         </div>
       </div>
     </>
@@ -259,7 +264,7 @@ function Here({
 
 function Wrong({ reading: { wrong } }: { reading: ReadingHand }) {
   return wrong ? (
-    <Notice title="Not logged.">
+    <Notice title={say('notLogged')}>
       <p>{wrong}</p>
     </Notice>
   ) : null

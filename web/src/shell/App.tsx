@@ -19,7 +19,6 @@ import { speaks } from '../kit/language'
 
 const say = speaks(shellMessages)
 
-
 const Bench = lazy(() => import('../bench/Bench').then(({ Bench: component }) => ({ default: component })))
 
 export function App() {

@@ -11,7 +11,6 @@ import { speaks } from '../kit/language'
 
 const say = speaks(shellMessages)
 
-
 /** Every place that is not in the bar. */
 export function More() {
   return (

@@ -7,7 +7,6 @@ import { speaks } from '../kit/language'
 
 const say = speaks(shellMessages)
 
-
 /** An address that leads nowhere. */
 export function NotFound() {
   const navigate = useNavigate()

@@ -10,7 +10,6 @@ import { speaks } from '../kit/language'
 
 const say = speaks(shellMessages)
 
-
 /** The views, and the bar at the bottom edge. */
 export function Shell({ children }: { children: ReactNode }) {
   const { pathname } = useLocation()

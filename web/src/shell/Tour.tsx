@@ -9,7 +9,6 @@ import { speaks } from '../kit/language'
 
 const say = speaks(tourMessages)
 
-
 /** The first shift, step by step: offered once on a tablet, left at any step, and found again under Help. */
 export function Tour() {
   const dispatch = useAppDispatch()

@@ -12,7 +12,6 @@ import { speaks } from '../kit/language'
 
 const say = speaks(shellMessages)
 
-
 /** What was just done with an item, or from a sheet over a Bench, with the way back for ten seconds. */
 export function UndoToast() {
   const line = useLine()

@@ -9,10 +9,13 @@ import {
   type Method,
   type Target,
 } from '@logged-thermal/core'
-import { grams } from '@logged-thermal/wording'
+import { grams, startMessages } from '@logged-thermal/wording'
 import { Field } from '../kit/Field'
 import { Key } from '../kit/Key'
 import styles from './start.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(startMessages)
 
 const FACTORS: [factor: number, said: string][] = [
   [0.5, 'half'],
@@ -41,12 +44,12 @@ export function AmountPicker({
       onFactor(Math.round(factorOf(method, target) * 1e4) / 1e4)
       setWrong(null)
     } catch {
-      setWrong('That is no amount. Write a number above 0.')
+      setWrong(say('noAmountWriteNumber'))
     }
   }
   return (
-    <section aria-label="How much">
-      <div className={styles.amountKeys} role="group" aria-label="How many times over">
+    <section aria-label={say('howMuch')}>
+      <div className={styles.amountKeys} role="group" aria-label={say('howManyTimesOver')}>
         {FACTORS.map(([each, said]) => (
           <Key
             key={each}
@@ -76,11 +79,14 @@ export function AmountPicker({
       </div>
       {wrong && <p role="alert">{wrong}</p>}
       <p className="muted">
-        {made.amounts
-          .slice(0, 4)
-          .map((amount) => `${ingredientOf(amount, made)?.name} ${grams(amount.grams ?? 0)}`)
-          .join(', ')}
-        {made.amounts.length > 4 ? ' and more' : ''}. {Math.round(made.vessel.fillDepth * 1000) / 10} cm deep.
+        {say('moreCmDeep', {
+          amounts: made.amounts
+            .slice(0, 4)
+            .map((amount) => `${ingredientOf(amount, made)?.name} ${grams(amount.grams ?? 0)}`)
+            .join(', '),
+          hasAmounts: made.amounts.length > 4,
+          fillDepth: Math.round(made.vessel.fillDepth * 1000) / 10,
+        })}
       </p>
     </section>
   )

@@ -1,7 +1,10 @@
 import type { Terms } from '@logged-thermal/core'
-import { ADVISORY, eggRuleSentence } from '@logged-thermal/wording'
+import { ADVISORY, eggRuleSentence, startMessages } from '@logged-thermal/wording'
 import { Key } from '../kit/Key'
 import styles from './start.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(startMessages)
 
 interface Props {
   terms: Terms
@@ -17,7 +20,7 @@ export function EggTerms({ terms: { eggs, susceptible }, forSusceptible, onSusce
   return (
     <div className={styles.eggTerms}>
       <p>
-        <strong>Eggs.</strong> {eggRuleSentence(rule, susceptible, !unheated)}
+        <strong>{say('eggs')}</strong> {eggRuleSentence(rule, susceptible, !unheated)}
       </p>
       {unheated && rule === 'shell with advisory' && <p className={styles.advisory}>{ADVISORY}</p>}
       <Key
@@ -27,8 +30,8 @@ export function EggTerms({ terms: { eggs, susceptible }, forSusceptible, onSusce
         disabled={susceptible && !forSusceptible}
         onClick={() => onSusceptible(!forSusceptible)}
       >
-        For highly susceptible people
-        {susceptible && !forSusceptible && <small>this kitchen serves them</small>}
+        {say('forHighlySusceptiblePeople')}
+        {susceptible && !forSusceptible && <small>{say('kitchenServesThem')}</small>}
       </Key>
     </div>
   )

@@ -13,7 +13,7 @@ import {
   type CoolingPlan,
   type Method,
 } from '@logged-thermal/core'
-import { limitTitle, planWords, sourceLine } from '@logged-thermal/wording'
+import { limitTitle, planWords, sourceLine, startMessages } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { View } from '../app/View'
 import { useHand, useLine } from '../app/kitchen'
@@ -28,6 +28,9 @@ import { RowKey } from '../kit/RowKey'
 import { Whole } from '../kit/Whole'
 import { clsx } from 'clsx'
 import styles from './start.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(startMessages)
 
 /** Which method, how much, what it will be held to, and Start. The method made last is chosen already. */
 export function StartBatch() {
@@ -47,7 +50,7 @@ export function StartBatch() {
   const [forSusceptible, setForSusceptible] = useState(false)
   const factor = chosen?.id === method?.id ? (chosen?.factor ?? 1) : 1
   const limits = limitsAt(line?.limits?.versions ?? [], now)
-  if (!line || !limits || !method) return <Whole>This kitchen has no method to start yet.</Whole>
+  if (!line || !limits || !method) return <Whole>{say('kitchenNoMethodStart')}</Whole>
 
   const plan = planned?.method === method.id ? planned.plan : null
   const today = dayOf(now, line.kitchen.zone)
@@ -73,21 +76,21 @@ export function StartBatch() {
       place="start"
       sentence={
         <>
-          <strong>Start a batch.</strong> The last one made stands first.
+          <strong>{say('startBatch')}</strong> {say('lastOneMadeStands')}
         </>
       }
     >
       <div className={styles.start}>
         <div className={styles.list}>
           <Field
-            label="Find a method"
+            label={say('findMethod')}
             quietly
             value={wanted}
             mode="search"
-            placeholder="Find by name, family, ingredient"
+            placeholder={say('findByNameFamily')}
             onValue={setWanted}
           />
-          <div className={styles.methods} role="radiogroup" aria-label="Which method">
+          <div className={styles.methods} role="radiogroup" aria-label={say('whichMethod')}>
             {methods.map(({ id, name, vessel }) => (
               <RowKey
                 key={id}
@@ -110,9 +113,9 @@ export function StartBatch() {
             factor={factor}
             onFactor={(next) => setChosen({ id: method.id, factor: next })}
           />
-          {plan && <p role="note">{planWords(plan)}. About; a plan proves nothing.</p>}
+          {plan && <p role="note">{say('aboutPlanProvesNothing', { planWords: planWords(plan) })}</p>}
           <EggTerms terms={held.terms} forSusceptible={forSusceptible} onSusceptible={setForSusceptible} />
-          <ul tabIndex={0} aria-label="Limits">
+          <ul tabIndex={0} aria-label={say('limits')}>
             {checks
               .filter(({ limit }) => limit.key !== 'rework' && limit.key !== 'rewarmed')
               .map((check) => (
@@ -122,13 +125,13 @@ export function StartBatch() {
                 </li>
               ))}
           </ul>
-          <p className="muted">Limits are a starting point: check them against the edition in force where you are.</p>
+          <p className="muted">{say('limitsStartingPointCheck')}</p>
           <div className={styles.keys}>
             <Key look="outlined" onClick={() => void navigate('/')}>
-              Not now
+              {say('notNow')}
             </Key>
             <Key look="primary" disabled={!open} onClick={start}>
-              Start {code}
+              {say('startCode', { code })}
             </Key>
           </div>
         </aside>

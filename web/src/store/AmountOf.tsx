@@ -1,10 +1,13 @@
 import { useState } from 'react'
 import { eggGrams, eggOf, itemLeft, type ItemState, type Measure } from '@logged-thermal/core'
-import { leftInEggs, measureWords, partWord } from '@logged-thermal/wording'
+import { leftInEggs, measureWords, partWord, itemMessages } from '@logged-thermal/wording'
 import { ChoiceKeys } from '../kit/ChoiceKeys'
 import { Key } from '../kit/Key'
 import { NumberPad } from '../kit/NumberPad'
 import styles from './store.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(itemMessages)
 
 interface Props {
   item: ItemState
@@ -21,7 +24,7 @@ export function AmountOf({ item, whole, onTake }: Props) {
   const [wrong, setWrong] = useState<string | null>(null)
   const take = (value: number) => {
     if (value <= 0 || value > left.value || (!whole && value === left.value))
-      setWrong(`It has to be more than nothing and ${whole ? 'at most' : 'less than'} ${leftInEggs(item, left)}.`)
+      setWrong(say('moreThanNothingAt', { whole, leftInEggs: leftInEggs(item, left) }))
     else onTake({ value, unit: left.unit })
   }
   const of = leftInEggs(item, left)
@@ -29,7 +32,7 @@ export function AmountOf({ item, whole, onTake }: Props) {
     <div className={styles.amountOf}>
       {whole && (
         <Key look="primary" onClick={() => onTake(left)}>
-          All of it, {measureWords(left)}
+          {say('allOfIt', { amount: measureWords(left) })}
         </Key>
       )}
       {part && (
@@ -37,7 +40,9 @@ export function AmountOf({ item, whole, onTake }: Props) {
           name="Weighed or counted"
           options={['weight', 'count'] as const}
           chosen={by}
-          words={(each) => (each === 'weight' ? 'Weighed, g' : `By the egg, ${Math.round(eggGrams(part))} g each`)}
+          words={(each) =>
+            each === 'weight' ? say('weighedG') : say('byEggGEach', { eggGrams: Math.round(eggGrams(part)) })
+          }
           onChoose={setBy}
         />
       )}
@@ -45,8 +50,8 @@ export function AmountOf({ item, whole, onTake }: Props) {
         <NumberPad
           key="count"
           name={`How many eggs' ${partWord[part]}, of ${of}`}
-          unit="eggs"
-          take="Log it"
+          unit={say('eggs')}
+          take={say('logIt')}
           onTake={(count) => take(Math.round(count * eggGrams(part) * 10) / 10)}
         />
       ) : (
@@ -55,7 +60,7 @@ export function AmountOf({ item, whole, onTake }: Props) {
           name={`How much, of ${of}`}
           unit={left.unit}
           decimals={left.unit === 'portion' || left.unit === 'piece' ? 0 : 1}
-          take="Log it"
+          take={say('logIt')}
           onTake={take}
         />
       )}

@@ -6,7 +6,15 @@ import TableRow from '@mui/material/TableRow'
 import { useState } from 'react'
 import { v7 as uuid } from 'uuid'
 import { dayOf, isClosing, itemLeft, startOfDay } from '@logged-thermal/core'
-import { asksWord, clock, discardReasonWord, itemSentence, measureWords, type Reader } from '@logged-thermal/wording'
+import {
+  asksWord,
+  clock,
+  discardReasonWord,
+  itemSentence,
+  measureWords,
+  type Reader,
+  storeRoundMessages,
+} from '@logged-thermal/wording'
 import { useDiscardedQuery } from '../app/api'
 import { useEnter } from '../app/enter'
 import { View } from '../app/View'
@@ -22,6 +30,9 @@ import { SelectField } from '../kit/SelectField'
 import { clsx } from 'clsx'
 import binStyles from './bin.module.css'
 import itemStyles from './item.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(storeRoundMessages)
 
 /** What goes today, one tap each; what ends at midnight; what has no date. Totals by reason, with weight and cost. */
 export function BinRound() {
@@ -44,17 +55,13 @@ export function BinRound() {
         <>
           {goes.length ? (
             <>
-              <strong className="urgent">
-                {goes.length === 1 ? 'One thing goes' : `${goes.length} things go`} into the bin now.
-              </strong>{' '}
-              {tonight.length ? `${tonight.length} more at midnight.` : ''}
+              <strong className="urgent">{say('oneThingGoesThings', { goes: goes.length })}</strong>{' '}
+              {tonight.length ? say('moreAtMidnight', { tonight: tonight.length }) : ''}
             </>
           ) : (
             <>
-              <strong>Nothing has to go now.</strong>{' '}
-              {tonight.length
-                ? `${tonight.length === 1 ? 'One ends' : `${tonight.length} end`} at midnight.`
-                : 'Nothing ends tonight.'}
+              <strong>{say('nothingGoNow')}</strong>{' '}
+              {tonight.length ? say('oneEndsEndAt', { tonight: tonight.length }) : say('nothingEndsTonight')}
             </>
           )}
         </>
@@ -63,13 +70,11 @@ export function BinRound() {
       <div className={binStyles.bin}>
         <StoreNav />
         <div className={binStyles.columns}>
-          <div className={binStyles.lists} tabIndex={0} role="region" aria-label="Bin round">
-            <BinList title="Goes now" all={goes} units={line.units} reader={reader} open={open} />
+          <div className={binStyles.lists} tabIndex={0} role="region" aria-label={say('binRound')}>
+            <BinList title={say('goesNow')} all={goes} units={line.units} reader={reader} open={open} />
             <BinList
               title={
-                closing
-                  ? 'Ends at midnight: use it or bin it before you go'
-                  : `Ends at midnight. Shown at closing, ${limits.practice.closing}`
+                closing ? say('endsAtMidnightUse') : say('endsAtMidnightShown', { closing: limits.practice.closing })
               }
               all={tonight}
               units={line.units}
@@ -78,7 +83,7 @@ export function BinRound() {
               quiet
             />
             <BinList
-              title="Waits for a reading or the lead"
+              title={say('waitsForReadingOr')}
               all={asked}
               units={line.units}
               reader={reader}
@@ -88,7 +93,7 @@ export function BinRound() {
           </div>
           <aside>
             <Key disabled={!open} onClick={() => setFinding(true)}>
-              Found something without a date
+              {say('foundSomethingWithoutDate')}
             </Key>
             <Totals now={now} reader={reader} seq={line.seq} />
           </aside>
@@ -134,11 +139,11 @@ function BinList({
             </span>
             <Key
               look={quiet ? 'outlined' : 'primary'}
-              aria-label={`Bin it: ${one.item.name} ${one.item.code}`}
+              aria-label={say('binIt', { item: one.item.name, code: one.item.code })}
               disabled={!open}
               onClick={() => enter('item-discarded', one.item.id, discardOf(one, itemLeft(one.item)))}
             >
-              Bin it
+              {say('binIt2')}
             </Key>
           </li>
         ))}
@@ -154,17 +159,17 @@ function Totals({ now, reader, seq }: { now: number; reader: Reader; seq: number
   const totals = data?.totals ?? []
   const grams = totals.reduce((sum, total) => sum + total.grams, 0)
   return (
-    <section aria-label="Thrown away today">
+    <section aria-label={say('thrownAwayToday')}>
       <h2 className={clsx('title', itemStyles.head)}>
-        Thrown away today <small>to {clock(now, reader)}</small>
+        {say('thrownAwayToday')} <small>{say('toTime', { time: clock(now, reader) })}</small>
       </h2>
       <Table className={binStyles.totals}>
         <TableHead>
           <TableRow>
-            <TableCell scope="col">Why</TableCell>
-            <TableCell scope="col">Things</TableCell>
-            <TableCell scope="col">Weight</TableCell>
-            <TableCell scope="col">Cost</TableCell>
+            <TableCell scope="col">{say('why')}</TableCell>
+            <TableCell scope="col">{say('things')}</TableCell>
+            <TableCell scope="col">{say('weight')}</TableCell>
+            <TableCell scope="col">{say('cost')}</TableCell>
           </TableRow>
         </TableHead>
         <TableBody>
@@ -180,7 +185,7 @@ function Totals({ now, reader, seq }: { now: number; reader: Reader; seq: number
           ))}
           <TableRow>
             <TableCell component="th" scope="row">
-              All
+              {say('all')}
             </TableCell>
             <TableCell>{totals.reduce((sum, { items }) => sum + items, 0)}</TableCell>
             <TableCell>{grams > 0 ? measureWords({ value: grams, unit: 'g' }) : '–'}</TableCell>
@@ -188,7 +193,7 @@ function Totals({ now, reader, seq }: { now: number; reader: Reader; seq: number
           </TableRow>
         </TableBody>
       </Table>
-      <p className="muted">Weight and cost as far as they are known: what is counted in portions has no weight.</p>
+      <p className="muted">{say('weightCostAsFar')}</p>
     </section>
   )
 }
@@ -204,8 +209,8 @@ function Find({ onClose }: { onClose: () => void }) {
   const number = (line?.items ?? []).filter(({ what }) => what === 'find').length + 1
   const save = () => {
     const value = numberIn(grams)
-    if (name.trim() === '') return setWrong('Say what it looks like: "white tub, cream".')
-    if (!(value !== null && value > 0)) return setWrong('How much is it, in grams? Digits, as 800.')
+    if (name.trim() === '') return setWrong(say('sayWhatLooksLike'))
+    if (!(value !== null && value > 0)) return setWrong(say('howMuchGramsDigits'))
     const code = `F-${number}-${uuid().slice(-3)}`
     enter('item-found', uuid(), {
       code,
@@ -217,20 +222,20 @@ function Find({ onClose }: { onClose: () => void }) {
     onClose()
   }
   return (
-    <Sheet open onClose={onClose} title="Something without a date">
+    <Sheet open onClose={onClose} title={say('somethingWithoutDate')}>
       <div className={binStyles.find}>
-        <p>What has no label and no date is not kept: it is entered, and goes to discard.</p>
-        <Field label="What it looks like" value={name} max={80} onValue={setName} />
-        <Field label="How much, g" value={grams} mode="decimal" onValue={setGrams} />
+        <p>{say('whatNoLabelNo')}</p>
+        <Field label={say('whatLooksLike')} value={name} max={80} onValue={setName} />
+        <Field label={say('howMuchG')} value={grams} mode="decimal" onValue={setGrams} />
         <SelectField
-          label="Where it was"
+          label={say('whereItWas')}
           options={(line?.units ?? []).map(({ id, name: words }) => ({ value: id, words }))}
           chosen={unit}
           onChoose={setUnit}
         />
         {wrong && <p role="alert">{wrong}</p>}
         <Key look="primary" onClick={save}>
-          Enter it
+          {say('enterIt')}
         </Key>
       </div>
     </Sheet>

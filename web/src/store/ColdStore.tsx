@@ -11,6 +11,7 @@ import {
   measureWords,
   setBy,
   type Reader,
+  storeMessages,
 } from '@logged-thermal/wording'
 import { View } from '../app/View'
 import { useHand, useLine } from '../app/kitchen'
@@ -26,6 +27,9 @@ import { StoreNav } from './StoreNav'
 import { limitsOfLine, useStored, whereIs, type StoredItem } from './useStore'
 import { clsx } from 'clsx'
 import styles from './store.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(storeMessages)
 
 const ROW = 78
 /** The lanes move so often, ms: by less than a pixel. */
@@ -73,7 +77,7 @@ export function ColdStore() {
         />
         <div className={styles.main}>
           <StoreNav />
-          <div className={styles.rows} tabIndex={0} role="region" aria-label="What is held">
+          <div className={styles.rows} tabIndex={0} role="region" aria-label={say('whatHeld')}>
             {unit && <Inside unit={unit} stored={shown} limits={limits} now={now} reader={reader} />}
             <div className={styles.axis} ref={pane}>
               {width > 0 && <Axis lens={lens} now={now} reader={reader} />}
@@ -84,11 +88,7 @@ export function ColdStore() {
               ))}
             </ul>
             {shown.length === 0 && (
-              <p className={styles.empty}>
-                {door === null
-                  ? 'Nothing is held yet. Receive a delivery, or put a proven batch away from its Bench.'
-                  : 'Nothing is in there.'}
-              </p>
+              <p className={styles.empty}>{door === null ? say('nothingHeldYetReceive') : say('nothingThere')}</p>
             )}
           </div>
         </div>
@@ -117,7 +117,7 @@ function StoreSentence({
   if (bin.length)
     return (
       <>
-        <strong className="urgent">Bin {countWord(bin.length)} now.</strong>{' '}
+        <strong className="urgent">{say('binNow', { count: countWord(bin.length) })}</strong>{' '}
         {cold[0]
           ? `${cold[0].item.name}: ${asksWord[cold[0].standing.asks].toLowerCase()}.`
           : nextWords(today[0], reader)}
@@ -126,21 +126,24 @@ function StoreSentence({
   if (cold[0])
     return (
       <>
-        <strong className="urgent">{cold.length === 1 ? 'One is' : `${cap(countWord(cold.length))} are`} warm.</strong>{' '}
-        {cold[0].item.name} first
-        {cold[0].standing.advice.by ? `, before ${clock(cold[0].standing.advice.by, reader)}` : ''}.
+        <strong className="urgent">{say('oneWarm', { count: cap(countWord(cold.length)), cold: cold.length })}</strong>{' '}
+        {say('firstBefore', {
+          item: cold[0].item.name,
+          time: cold[0].standing.advice.by && clock(cold[0].standing.advice.by, reader),
+          hasBy: Boolean(cold[0].standing.advice.by),
+        })}
       </>
     )
   if (closing && today.length)
     return (
       <>
-        <strong>{cap(countWord(today.length))} end at midnight.</strong> {nextWords(today[0], reader)}
+        <strong>{say('endAtMidnight', { count: cap(countWord(today.length)) })}</strong> {nextWords(today[0], reader)}
       </>
     )
   return (
     <>
       <strong>
-        {stored.length === 1 ? 'One thing is held.' : `${cap(countWord(stored.length))} things are held.`}
+        {stored.length === 1 ? say('oneThingHeld') : say('thingsHeld', { count: cap(countWord(stored.length)) })}
       </strong>{' '}
       {nextWords(today[0] ?? of('use first')[0], reader)}
     </>
@@ -148,9 +151,17 @@ function StoreSentence({
 }
 
 function nextWords(one: StoredItem | undefined, reader: Reader): string {
-  if (!one) return 'Nothing ends today.'
+  if (!one) return say('nothingEndsToday')
   const { item, standing } = one
-  return `Use the ${item.name} ${standing.asks === 'use today' ? 'today' : 'first'}${standing.until && standing.asks === 'use today' ? `, before ${clock(standing.until, reader) === '00:00' ? 'midnight' : clock(standing.until, reader)}` : ''}.`
+  const today = standing.asks === 'use today'
+  const until = standing.until === null ? null : clock(standing.until, reader)
+  return say('useTodayFirstBefore', {
+    item: item.name,
+    today,
+    hasUntil: today && until !== null,
+    isMidnight: until === '00:00',
+    until,
+  })
 }
 
 function cap(word: string): string {
@@ -160,7 +171,7 @@ function cap(word: string): string {
 /** Hours and days from now, where they lie. */
 function Axis({ lens, now, reader }: { lens: Lens; now: number; reader: Reader }) {
   const marks: [hours: number, label: string][] = [
-    [-6, '6 h ago'],
+    [-6, say('n6HAgo')],
     [4, '4 h'],
     [12, '12 h'],
     [24, '1 day'],

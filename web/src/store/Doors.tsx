@@ -8,13 +8,16 @@ import {
   type LimitSet,
   type UnitState,
 } from '@logged-thermal/core'
-import { clock, degrees, levelDegrees, span, type Reader } from '@logged-thermal/wording'
+import { clock, degrees, levelDegrees, span, type Reader, storeRoundMessages } from '@logged-thermal/wording'
 import { clockLens } from '../parts/lens'
 import { ColdRibbon } from './ColdRibbon'
 import type { StoreTrace } from './storeTrace'
 import { RowKey } from '../kit/RowKey'
 import { clsx } from 'clsx'
 import styles from './store.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(storeRoundMessages)
 
 interface Props {
   units: readonly UnitState[]
@@ -30,7 +33,7 @@ interface Props {
 /** The units as places: what their air is, since when nobody looked, how many things are inside. A warm one has an ink handle. */
 export function Doors({ units, counts, limits, now, reader, chosen, onChoose }: Props) {
   return (
-    <ul className={styles.doors} aria-label="Units">
+    <ul className={styles.doors} aria-label={say('units')}>
       {units.map((unit) => (
         <li key={unit.id}>
           <RowKey
@@ -68,8 +71,8 @@ function DoorFace({
       <span className={styles.doorName}>{unit.name}</span>
       <span className={styles.doorAir}>{last ? degrees(last.celsius, reader, 'under') : '–'}</span>
       <span className={warm ? clsx(styles.doorNote, styles.strong) : styles.doorNote}>
-        {warm ?? (last ? `read ${clock(last.at, reader)}` : 'never read')} ·{' '}
-        {count === 1 ? '1 thing' : `${count} things`}
+        {warm ?? (last ? say('readTime', { time: clock(last.at, reader) }) : say('neverRead'))} ·{' '}
+        {count === 1 ? say('n1Thing') : say('thingsCount', { count })}
       </span>
       <AirLane unit={unit} limits={limits} now={now} reader={reader} width={172} height={32} />
     </>
@@ -122,6 +125,6 @@ export function warmth(unit: UnitState, limits: LimitSet, now: number, reader: R
   const excursion = excursionsOf(unit, level, now).at(-1)
   if (!excursion) return null
   return excursion.open
-    ? `over ${levelDegrees(level, reader)} for ${span(now - excursion.since.latest)}`
-    : `read it again by ${clock(excursion.since.latest + LOOKS_APART, reader)}`
+    ? say('overFor', { degrees: levelDegrees(level, reader), span: span(now - excursion.since.latest) })
+    : say('readAgainBy', { time: clock(excursion.since.latest + LOOKS_APART, reader) })
 }

@@ -1,8 +1,11 @@
 import { Link } from 'react-router'
 import { dayOf, levelOf, placeOf, type LimitSet, type UnitState } from '@logged-thermal/core'
-import { asksWord, leftWords, levelDegrees, sourceOf, type Reader } from '@logged-thermal/wording'
+import { asksWord, leftWords, levelDegrees, sourceOf, type Reader, itemMessages } from '@logged-thermal/wording'
 import type { StoredItem } from './useStore'
 import styles from './store.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(itemMessages)
 
 interface Props {
   unit: UnitState
@@ -19,13 +22,13 @@ export function Inside({ unit, stored, limits, now, reader }: Props) {
   const shelves = Array.from({ length: unit.shelves }, (_, i) => i + 1)
   const nowhere = stored.filter((one) => shelfOf(one) === 0)
   return (
-    <section className={styles.inside} aria-label={`Inside ${unit.name}`}>
+    <section className={styles.inside} aria-label={say('insideUnit', { unit: unit.name })}>
       <p className="muted">
-        {unit.shelves === 1 ? '1 shelf' : `${unit.shelves} shelves`}
-        {unit.litres === null ? '' : `, ${unit.litres} litres`}.{' '}
+        {unit.shelves === 1 ? say('n1Shelf') : say('shelvesShelves', { shelves: unit.shelves })}
+        {unit.litres === null ? '' : say('litresLitres', { litres: unit.litres })}.{' '}
         {level
-          ? `Air ${levelDegrees(level, reader)} or ${level.side}: ${sourceOf(level.limit)}.`
-          : 'No limit for its air.'}
+          ? say('airOr', { degrees: levelDegrees(level, reader), side: level.side, sourceOf: sourceOf(level.limit) })
+          : say('noLimitForIts')}
       </p>
       <ol>
         {shelves.map((shelf) => (
@@ -54,7 +57,7 @@ function Shelf({ name, all, now }: { name: string; all: readonly StoredItem[]; n
             </Link>
           )
         })}
-        {all.length === 0 && <span className="muted">empty</span>}
+        {all.length === 0 && <span className="muted">{say('empty')}</span>}
       </span>
     </li>
   )

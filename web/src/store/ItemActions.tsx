@@ -21,6 +21,7 @@ import {
   moveShutSentence,
   partShutSentence,
   type Reader,
+  itemMessages,
 } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { useHand } from '../app/kitchen'
@@ -34,20 +35,23 @@ import { useLastTap } from './ItemKeys'
 import { ancestryIn, discardOf, storeOfLine, type StoredItem } from './useStore'
 import { NameKeys } from '../kit/NameKeys'
 import styles from './item.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(itemMessages)
 
 type Asking = 'sold already' | 'move' | 'freeze' | 'thaw' | 'serve' | 'hot' | 'read' | 'sell' | 'split' | 'hold' | null
 
 const TITLE: Record<NonNullable<Asking>, string> = {
-  move: 'Into which unit?',
-  freeze: 'Into which freezer? Its date clock stops',
-  thaw: 'Where does it thaw? Its date clock runs on',
-  serve: 'Put out for service: from now on time is its only control',
-  hot: 'Into which hot well?',
-  read: 'What does its core read?',
-  sell: 'How much went to people?',
-  'sold already': 'How much went out already?',
-  split: 'How much becomes an item of its own?',
-  hold: 'Why is it held?',
+  move: say('intoWhichUnit'),
+  freeze: say('intoWhichFreezerIts'),
+  thaw: say('whereDoesThawIts'),
+  serve: say('putOutForService'),
+  hot: say('intoWhichHotWell'),
+  read: say('whatDoesItsCore'),
+  sell: say('howMuchWentPeople'),
+  'sold already': say('howMuchWentOut'),
+  split: say('howMuchBecomesItem'),
+  hold: say('whyHeld'),
 }
 
 /** What can be done with an item, most of it in two taps; what is shut says why. */
@@ -95,28 +99,28 @@ export function ItemActions({
   return (
     <div className={styles.actions}>
       {key(
-        frozen ? 'Thaw' : 'Pull to the bench',
+        frozen ? say('thaw') : say('pullBench'),
         () => (frozen ? setAsking('thaw') : move('out', null)),
         onlyDiscard || (!frozen && (shut !== null || goes('out', null) !== null)),
         true,
       )}
       <div className={styles.keys}>
-        {key('Move', () => setAsking('move'), onlyDiscard || units('move').length === 0)}
-        {key('Read its core', () => setAsking('read'), gone || !open)}
+        {key(say('move'), () => setAsking('move'), onlyDiscard || units('move').length === 0)}
+        {key(say('readItsCore'), () => setAsking('read'), gone || !open)}
         {shut === null
-          ? key('Sold, served', () => setAsking('sell'), onlyDiscard)
-          : key('Sold already', () => setAsking('sold already'), gone || !open)}
-        {key('Split', () => setAsking('split'), onlyDiscard)}
-        {key('Put out for service', () => setAsking('serve'), onlyDiscard || shut !== null)}
-        {key('Freeze', () => setAsking('freeze'), onlyDiscard || shut !== null || noFreezer !== null)}
+          ? key(say('soldServed'), () => setAsking('sell'), onlyDiscard)
+          : key(say('soldAlready'), () => setAsking('sold already'), gone || !open)}
+        {key(say('split'), () => setAsking('split'), onlyDiscard)}
+        {key(say('putOutForService2'), () => setAsking('serve'), onlyDiscard || shut !== null)}
+        {key(say('freeze'), () => setAsking('freeze'), onlyDiscard || shut !== null || noFreezer !== null)}
         {item.what === 'package' &&
           openedAt(item) === null &&
-          key('Open it', () => enter('item-opened', item.id, {}), onlyDiscard || shut !== null)}
-        {units('hot').length > 0 && key('Hot well', () => setAsking('hot'), onlyDiscard || shut !== null)}
+          key(say('openIt'), () => enter('item-opened', item.id, {}), onlyDiscard || shut !== null)}
+        {units('hot').length > 0 && key(say('hotWell'), () => setAsking('hot'), onlyDiscard || shut !== null)}
         {holdOf(item) !== null || standing.asks === 'lead decides' || shut?.code === 'not proven' ? (
           <LeadKey item={item} disabled={standing.asks === 'gone'} />
         ) : (
-          key('Hold', () => setAsking('hold'), gone || !open)
+          key(say('hold'), () => setAsking('hold'), gone || !open)
         )}
         <Key
           look={gone || !open ? 'shut' : 'plain'}
@@ -124,10 +128,10 @@ export function ItemActions({
           disabled={gone || !open}
           onClick={() => enter('item-discarded', item.id, discardOf(one, left))}
         >
-          Discard
+          {say('discard')}
         </Key>
         <Link className={styles.keyLink} to={`/store/lineage/item/${item.id}`}>
-          Trace
+          {say('trace')}
         </Link>
       </div>
       {lastTap && open && (
@@ -136,15 +140,15 @@ export function ItemActions({
           onClick={() => enter('taken-back', item.id, { target: lastTap.entry, also: lastTap.also })}
         >
           {lastTap.entry === item.born
-            ? `Take back: ${item.bornAs === 'item-split' ? 'not split off' : 'not put away'} after all`
-            : `Take back the last tap, ${clock(lastTap.at, reader)}`}
+            ? say('takeBackNotSplit', { hasBornAs: item.bornAs === 'item-split' })
+            : say('takeBackLastTap', { time: clock(lastTap.at, reader) })}
         </Key>
       )}
       {standing.why === 'went out' && <p role="status">{itemSentence(item, standing, reader)}</p>}
       {standing.asks === 'gone' && <p className="muted">{goneWords(one, reader)}</p>}
-      {why && !gone && <p className="muted">Shut: {why}</p>}
+      {why && !gone && <p className="muted">{say('shutWhy', { why })}</p>}
       {!why && noFreezer?.code === 'move shut' && (
-        <p className="muted">Freeze is shut: {moveShutSentence(noFreezer.why)}</p>
+        <p className="muted">{say('freezeShut', { moveShutSentence: moveShutSentence(noFreezer.why) })}</p>
       )}
       {asking && (
         <Sheet open onClose={() => setAsking(null)} title={TITLE[asking]}>
@@ -154,7 +158,7 @@ export function ItemActions({
             asking === 'hot' ||
             asking === 'serve') && (
             <NameKeys>
-              {asking === 'serve' && <Key onClick={() => move('serve', null)}>Out of the cold</Key>}
+              {asking === 'serve' && <Key onClick={() => move('serve', null)}>{say('outCold')}</Key>}
               {(asking === 'serve'
                 ? line.units.filter(({ kind }) => isCold(kind) && kind === 'display case')
                 : units(asking)
@@ -167,13 +171,13 @@ export function ItemActions({
           )}
           {asking === 'read' && (
             <>
-              <p>{instrument ? `By ${instrument.code}.` : 'Without a probe it proves nothing, and can still deny.'}</p>
+              <p>{instrument ? say('byCode', { code: instrument.code }) : say('withoutProbeProvesNothing')}</p>
               <NumberPad
                 name="Core"
                 unit={`°${reader.scale}`}
                 decimals={1}
                 signed
-                take="Log it"
+                take={say('logIt')}
                 onTake={(value) => {
                   enter('item-read', item.id, {
                     typed: { value, unit: reader.scale },
@@ -184,9 +188,7 @@ export function ItemActions({
               />
             </>
           )}
-          {asking === 'sold already' && (
-            <p>It betters nothing. What went out is listed, and the lead answers for it at once.</p>
-          )}
+          {asking === 'sold already' && <p>{say('bettersNothingWhatWent')}</p>}
           {(asking === 'sell' || asking === 'sold already' || asking === 'split') && (
             <AmountOf
               item={item}
@@ -209,7 +211,7 @@ export function ItemActions({
           )}
           {asking === 'hold' && (
             <NameKeys>
-              {['Looks or smells wrong', 'Label missing', 'Not sure how long it was out', 'The lead asked for it'].map(
+              {[say('looksOrSmellsWrong'), say('labelMissing'), say('notSureHowLong'), say('leadAskedFor')].map(
                 (reason) => (
                   <Key
                     key={reason}
@@ -224,7 +226,7 @@ export function ItemActions({
               )}
             </NameKeys>
           )}
-          <p className="muted">{person ? `Logged as ${person.name}.` : ''}</p>
+          <p className="muted">{person ? say('loggedAs', { person: person.name }) : ''}</p>
         </Sheet>
       )}
     </div>
@@ -233,8 +235,11 @@ export function ItemActions({
 
 function goneWords({ item }: StoredItem, reader: Reader): string {
   const { discarded, undone } = item
-  if (undone) return 'Taken back: it was made by a mistaken tap, and never was.'
+  if (undone) return say('takenBackMadeBy')
   return discarded && !discarded.void
-    ? `Thrown away at ${clock(discarded.at, reader)}: ${discardReasonWord[discarded.value.reason].toLowerCase()}.`
-    : 'All of it was used.'
+    ? say('thrownAwayAt', {
+        time: clock(discarded.at, reader),
+        discardReasonWord: discardReasonWord[discarded.value.reason].toLowerCase(),
+      })
+    : say('allUsed')
 }

@@ -1,9 +1,13 @@
+import { itemMessages } from '@logged-thermal/wording'
 import { backOf, itemLeft, TAKEN_BACK_WITHIN, tapsOf } from '@logged-thermal/core'
 import { useEnter } from '../app/enter'
 import { useHand, useLine } from '../app/kitchen'
 import { useAsOf } from '../app/now'
 import { Key } from '../kit/Key'
 import { discardOf, type StoredItem } from './useStore'
+import { speaks } from '../kit/language'
+
+const say = speaks(itemMessages)
 
 /** The one thing to do with an item, and the way to all others. */
 export function ItemKeys({ one, onMore }: { one: StoredItem; onMore: () => void }) {
@@ -33,7 +37,7 @@ export function ItemKeys({ one, onMore }: { one: StoredItem; onMore: () => void 
       >
         {first}
       </Key>
-      <Key look="outlined" aria-label={`More about ${item.name} ${item.code}`} onClick={onMore}>
+      <Key look="outlined" aria-label={say('moreAbout', { item: item.name, code: item.code })} onClick={onMore}>
         …
       </Key>
     </>
@@ -44,20 +48,20 @@ export function ItemKeys({ one, onMore }: { one: StoredItem; onMore: () => void 
 export function firstAction({ item, standing: { asks, why } }: StoredItem): string {
   switch (asks) {
     case 'discard':
-      return 'Discard'
+      return say('discard')
     case 'held':
     case 'lead decides':
-      return 'Decide'
+      return say('decide')
     case 'read it':
-      return 'Read it'
+      return say('readIt')
     case 'frozen':
-      return 'Thaw'
+      return say('thaw')
     case 'use now':
-      return why === 'its own clock' ? 'Sold' : 'Use'
+      return why === 'its own clock' ? say('sold') : say('use')
     case 'chill again':
-      return 'Move'
+      return say('move')
     default:
-      return item.what === 'package' && item.opened.every(({ void: gone }) => gone) ? 'Open' : 'Pull'
+      return item.what === 'package' && item.opened.every(({ void: gone }) => gone) ? say('open') : say('pull')
   }
 }
 

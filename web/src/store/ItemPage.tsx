@@ -28,6 +28,7 @@ import {
   leftInEggs,
   setBy,
   type Reader,
+  itemMessages,
 } from '@logged-thermal/wording'
 import { sentenceOf, useItemQuery } from '../app/api'
 import { View } from '../app/View'
@@ -40,6 +41,9 @@ import { StoreNav } from './StoreNav'
 import { storeOfLine, whereIs, type StoredItem } from './useStore'
 import { clsx } from 'clsx'
 import styles from './item.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(itemMessages)
 
 /** One item: from the stove to the discard wall, what rules its date, what can be done with it, its label. */
 export function ItemPage() {
@@ -62,7 +66,7 @@ export function ItemPage() {
     <View
       place="item"
       spoken
-      sentence={<>{one ? <ItemSentence one={one} reader={reader} /> : error ? sentenceOf(error) : 'Looking …'}</>}
+      sentence={<>{one ? <ItemSentence one={one} reader={reader} /> : error ? sentenceOf(error) : say('looking')}</>}
     >
       {one ? (
         <div className={styles.item}>
@@ -76,7 +80,7 @@ export function ItemPage() {
           />
           <div className={styles.columns}>
             <Walls one={one} limits={limits} now={now} reader={reader} />
-            <section aria-label="What can be done">
+            <section aria-label={say('whatCanDone')}>
               <h2 className={clsx('title', styles.head)}>
                 {leftInEggs(one.item, itemLeft(one.item))} · {whereIs(one.item, line.units)}
                 <small>{facts(one, reader)}</small>
@@ -98,7 +102,7 @@ export function ItemPage() {
 
 function facts({ item }: StoredItem, reader: Reader): string {
   const place = placeOf(item)
-  return `${heatStatusWord[item.facts.heat]}${place ? `, there since ${timeOfDay(place.at, reader)} ${dayName(dayOf(place.at, reader.zone), reader)}` : ''}`
+  return `${heatStatusWord[item.facts.heat]}${place ? say('thereSince', { time: timeOfDay(place.at, reader), day: dayName(dayOf(place.at, reader.zone), reader) }) : ''}`
 }
 
 function ItemSentence({ one: { item, standing, bar }, reader }: { one: StoredItem; reader: Reader }) {
@@ -107,7 +111,7 @@ function ItemSentence({ one: { item, standing, bar }, reader }: { one: StoredIte
   return (
     <>
       <strong className={clsx(asks === 'discard' && 'urgent')}>
-        {item.name} {item.code}: {calm ? 'keep it cold' : asksWord[asks].toLowerCase()}.
+        {item.name} {item.code}: {calm ? say('keepCold') : asksWord[asks].toLowerCase()}.
       </strong>{' '}
       {bar && standing.why === 'lineage' ? barSentence(bar) : itemSentence(item, standing, reader)}
     </>
@@ -147,9 +151,9 @@ function Walls({
 }) {
   const level = itemLevel(item, limits, dayOf(now, reader.zone))
   return (
-    <section aria-label="What rules the date">
+    <section aria-label={say('whatRulesDate')}>
       <h2 className={clsx('title', styles.head)}>
-        What rules the date <small>day 1 = made, {dayName(dayOf(item.made, reader.zone), reader)}</small>
+        {say('whatRulesDate')} <small>{say('day1Made', { day: dayName(dayOf(item.made, reader.zone), reader) })}</small>
       </h2>
       <ul className={styles.walls}>
         {firstOfEachPart(standing.walls).map((wall, i) => (
@@ -161,8 +165,8 @@ function Walls({
                 {wall.keep
                   ? `${wall.keep.source.document}, ${wall.keep.source.section}`
                   : wall.ruledBy === 'useBy'
-                    ? 'as the maker says; freezing does not lengthen it'
-                    : 'a part that passes its date on'}
+                    ? say('asMakerSaysFreezing')
+                    : say('partPassesItsDate')}
               </small>
             </span>
             <time>
@@ -170,22 +174,22 @@ function Walls({
                 ? `${wall.daysLeft} days once thawed`
                 : wall.keep?.what === 'hours' && wall.until !== null
                   ? `${timeOfDay(wall.until, reader)} ${dayName(wall.lastDay, reader)}`
-                  : `end of ${dayName(wall.lastDay, reader)}`}
+                  : say('endOf', { day: dayName(wall.lastDay, reader) })}
             </time>
           </li>
         ))}
         {standing.walls.length === 0 && (
           <li className={styles.rules}>
             <span className={styles.wallMark} aria-hidden />
-            <strong>Nothing dates it: it goes to discard.</strong>
+            <strong>{say('nothingDatesGoesDiscard')}</strong>
           </li>
         )}
       </ul>
       {item.facts.advisory && <p className={styles.note}>{ADVISORY}</p>}
       {item.facts.untreatedFruit && <p className={styles.note}>{FRUIT_NOTE}</p>}
       <p className={clsx('muted', styles.note)}>
-        {item.facts.allergens.length ? `Holds ${item.facts.allergens.join(', ')}. ` : ''}
-        {item.facts.unknown.length ? `Not known: ${item.facts.unknown.join(', ')}. ` : ''}
+        {item.facts.allergens.length ? say('holdsAllergens', { allergens: item.facts.allergens.join(', ') }) : ''}
+        {item.facts.unknown.length ? say('notKnown', { unknown: item.facts.unknown.join(', ') }) : ''}
         {level ? `${level.limit.source.document}, ${level.limit.source.section}.` : ''}
       </p>
     </section>

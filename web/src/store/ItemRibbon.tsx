@@ -10,7 +10,7 @@ import {
   type LimitSet,
   type UnitState,
 } from '@logged-thermal/core'
-import { clock, timeOfDay, dayName, degrees, span, type Reader } from '@logged-thermal/wording'
+import { clock, timeOfDay, dayName, degrees, span, type Reader, itemMessages } from '@logged-thermal/wording'
 import { nowLens, type Lens } from '../parts/lens'
 import { colourOf, thicknessOf } from '../parts/temperatureScale'
 import { useWidth } from '../parts/useWidth'
@@ -20,6 +20,9 @@ import type { StoredItem } from './useStore'
 import { clsx } from 'clsx'
 import itemStyles from './item.module.css'
 import storeStyles from './store.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(itemMessages)
 
 interface Props {
   one: StoredItem
@@ -69,7 +72,7 @@ export function ItemRibbon({ one: { item, standing }, batch, units, limits, now,
         width={width}
         height={HEIGHT}
         role="img"
-        aria-label={`${item.name} from ${clock(item.made, reader)} to its discard wall`}
+        aria-label={say('fromItsDiscardWall', { item: item.name, time: clock(item.made, reader) })}
       >
         <DayRules from={begins} to={stop} lens={lens} reader={reader} />
         {batch && heat.length > 1 && <Heat points={heat} until={placed} lens={lens} middle={middle} />}
@@ -96,7 +99,10 @@ export function ItemRibbon({ one: { item, standing }, batch, units, limits, now,
                     {shortly(value.part.name)} {value.part.code}
                   </text>
                   <text x="18" y={y + 16} className={clsx(storeStyles.laneText, itemStyles.laneText, itemStyles.soft)}>
-                    {degrees(celsiusOf(value.typed), reader, 'under')} at {clock(at, reader)}
+                    {say('atDegreesTime', {
+                      degrees: degrees(celsiusOf(value.typed), reader, 'under'),
+                      time: clock(at, reader),
+                    })}
                   </text>
                 </>
               )}
@@ -109,10 +115,10 @@ export function ItemRibbon({ one: { item, standing }, batch, units, limits, now,
               {item.from
                 .map(({ code }) => code)
                 .filter(Boolean)
-                .join(', ') || 'Found'}
+                .join(', ') || say('found')}
             </text>
             <text x="18" y={middle + 15} className={clsx(storeStyles.laneText, itemStyles.laneText, itemStyles.soft)}>
-              {item.what === 'package' ? 'received' : item.what === 'find' ? 'found' : 'made'}{' '}
+              {item.what === 'package' ? say('received') : item.what === 'find' ? say('found2') : say('made')}{' '}
               {dayName(dayOf(item.made, reader.zone), reader)} {timeOfDay(item.made, reader)}
             </text>
           </>
@@ -163,7 +169,9 @@ export function ItemRibbon({ one: { item, standing }, batch, units, limits, now,
               textAnchor={lens.x(until) > width - 190 ? 'end' : 'start'}
               className={clsx(storeStyles.laneText, itemStyles.laneText, storeStyles.big, itemStyles.big)}
             >
-              {until > now ? `${span(until - now)} left` : `${span(now - until)} past`}
+              {until > now
+                ? say('leftSpan', { span: span(until - now) })
+                : say('pastSpan', { span: span(now - until) })}
             </text>
           </g>
         )}
@@ -174,7 +182,7 @@ export function ItemRibbon({ one: { item, standing }, batch, units, limits, now,
           textAnchor="end"
           className={clsx(storeStyles.laneText, itemStyles.laneText, storeStyles.strong)}
         >
-          now
+          {say('now')}
         </text>
       </svg>
     </div>

@@ -1,3 +1,4 @@
+import { itemMessages } from '@logged-thermal/wording'
 import { useState } from 'react'
 import type { ItemState } from '@logged-thermal/core'
 import { useEnter } from '../app/enter'
@@ -7,9 +8,12 @@ import { Key } from '../kit/Key'
 import { Stepper } from '../kit/Stepper'
 import { clsx } from 'clsx'
 import styles from './item.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(itemMessages)
 
 type Paper = 'roll' | 'a4' | 'letter'
-const PAPER: Record<Paper, string> = { roll: 'Roll', a4: 'A4, 24', letter: 'Letter, 10' }
+const PAPER: Record<Paper, string> = { roll: say('roll'), a4: 'A4, 24', letter: say('letter10') }
 
 /** The label as it is printed, on which paper and how many; every printing is counted. */
 export function LabelPanel({ item }: { item: ItemState }) {
@@ -19,14 +23,15 @@ export function LabelPanel({ item }: { item: ItemState }) {
   const [copies, setCopies] = useState(1)
   const version = `${item.moves.length}-${item.opened.length}-${item.labels}`
   return (
-    <section aria-label="Label">
+    <section aria-label={say('label')}>
       <h2 className={clsx('title', styles.head)}>
-        Label <small>{item.labels === 0 ? 'not printed yet' : `${item.labels} printed`}</small>
+        {say('label')}{' '}
+        <small>{item.labels === 0 ? say('notPrintedYet') : say('printedLabels', { labels: item.labels })}</small>
       </h2>
       <img
         className={styles.labelPicture}
         src={`/api/labels/${item.id}.png?v=${version}`}
-        alt={`Label of ${item.name} ${item.code}`}
+        alt={say('labelOf', { item: item.name, code: item.code })}
       />
       <ChoiceKeys
         name="Paper"
@@ -48,7 +53,7 @@ export function LabelPanel({ item }: { item: ItemState }) {
             enter('label-printed', item.id, { copies })
           }}
         >
-          {item.labels === 0 ? 'Print labels' : 'Print again'}
+          {item.labels === 0 ? say('printLabels') : say('printAgain')}
         </Key>
       </div>
     </section>

@@ -1,7 +1,11 @@
+import { itemMessages } from '@logged-thermal/wording'
 import { useState } from 'react'
 import { ASSESSMENT_LENGTH, wentOutOf, type ItemState } from '@logged-thermal/core'
 import { Key } from '../kit/Key'
 import { SignedSheet } from '../login/SignedSheet'
+import { speaks } from '../kit/language'
+
+const say = speaks(itemMessages)
 
 /** The lead lets an item go on, in writing and with a PIN. */
 export function LeadKey({ item, disabled }: { item: ItemState; disabled: boolean }) {
@@ -10,12 +14,12 @@ export function LeadKey({ item, disabled }: { item: ItemState; disabled: boolean
   return (
     <>
       <Key disabled={disabled} onClick={() => setOpen(true)}>
-        The lead decides
+        {say('leadDecides')}
       </Key>
       {open && wentOut && (
         <SignedSheet
-          title={`${item.name} ${item.code} went out: what was done about it?`}
-          ask={`Who was told, what was fetched back, in at least ${ASSESSMENT_LENGTH} characters. What is left of it is decided apart.`}
+          title={say('wentOutWhatDone', { item: item.name, code: item.code })}
+          ask={say('whoToldWhatFetched', { assessmentLength: ASSESSMENT_LENGTH })}
           least={ASSESSMENT_LENGTH}
           kind="went-out-answered"
           about={item.id}
@@ -25,8 +29,8 @@ export function LeadKey({ item, disabled }: { item: ItemState; disabled: boolean
       )}
       {open && !wentOut && (
         <SignedSheet
-          title={`May ${item.name} ${item.code} go on?`}
-          ask={`Why it may go on, in at least ${ASSESSMENT_LENGTH} characters. What is past its day, or proven too warm for too long, cannot.`}
+          title={say('mayGoOn', { item: item.name, code: item.code })}
+          ask={say('whyMayGoOn', { assessmentLength: ASSESSMENT_LENGTH })}
           least={ASSESSMENT_LENGTH}
           kind="item-released"
           about={item.id}

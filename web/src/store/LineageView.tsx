@@ -1,7 +1,7 @@
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { dayOf, leftOfLot, missedBy, type Lineage, type LineageNode } from '@logged-thermal/core'
-import { timeOfDay, dayName, measureWords, type Reader } from '@logged-thermal/wording'
+import { timeOfDay, dayName, measureWords, type Reader, storeInMessages } from '@logged-thermal/wording'
 import { sentenceOf, useLineageQuery } from '../app/api'
 import { useEnter } from '../app/enter'
 import { View } from '../app/View'
@@ -19,6 +19,9 @@ import { NameKeys } from '../kit/NameKeys'
 import { clsx } from 'clsx'
 import binStyles from './bin.module.css'
 import lineageStyles from './lineage.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(storeInMessages)
 
 /** Where something came from and where it went: as a graph and as a table; from a lot also the recall. */
 export function LineageView() {
@@ -48,26 +51,22 @@ export function LineageView() {
           ) : error ? (
             sentenceOf(error)
           ) : (
-            'Looking …'
+            say('looking')
           )}
         </>
       }
     >
       <div className={binStyles.bin}>
         <StoreNav />
-        <div className={lineageStyles.lineage} tabIndex={0} role="region" aria-label="Lineage">
+        <div className={lineageStyles.lineage} tabIndex={0} role="region" aria-label={say('lineage')}>
           {type === 'lot' && lot && (
             <KeyRow className="no-print">
-              {drill && (
-                <p role="status">
-                  Drill: {items.length + batches.length} found. Nothing is held, and the lot may go on being used.
-                </p>
-              )}
+              {drill && <p role="status">{say('drillFoundNothingHeld', { items: items.length + batches.length })}</p>}
               {lot.recall ? (
                 <>
                   {drill && (
                     <Key look="outlined" disabled={!open || !data} onClick={() => setCalling('recall')}>
-                      It is serious: hold {items.length + batches.length} now
+                      {say('seriousHoldNow', { items: items.length + batches.length })}
                     </Key>
                   )}
                   {missing > 0 && (
@@ -76,25 +75,25 @@ export function LineageView() {
                       disabled={!open}
                       onClick={() => lot.recall && enter('recalled', lot.id, { ...missed, ...lot.recall.value })}
                     >
-                      Hold {missing} more: {missing === 1 ? 'it' : 'they'} came since
+                      {say('holdMoreTheyCame', { missing })}
                     </Key>
                   )}
                   <Key look={missing > 0 ? 'outlined' : 'primary'} onClick={() => setCalling('end')}>
-                    {drill ? 'End the drill' : 'End the recall'}
+                    {drill ? say('endDrill') : say('endRecall')}
                   </Key>
                 </>
               ) : (
                 <>
                   <Key look="primary" disabled={!open || !data} onClick={() => setCalling('recall')}>
-                    Recall: hold {items.length + batches.length} now
+                    {say('recallHoldNow', { items: items.length + batches.length })}
                   </Key>
                   <Key look="outlined" disabled={!open || !data} onClick={() => setCalling('drill')}>
-                    Practise a recall
+                    {say('practiseRecall')}
                   </Key>
                 </>
               )}
               <Key look="outlined" onClick={() => window.print()}>
-                Print the list
+                {say('printList')}
               </Key>
             </KeyRow>
           )}
@@ -104,8 +103,8 @@ export function LineageView() {
       </div>
       {calling === 'end' && lot && (
         <SignedSheet
-          title={drill ? `End the drill on ${lot.code}?` : `End the recall of ${lot.code}?`}
-          ask="Why it ends, in writing"
+          title={drill ? say('endDrillOn', { code: lot.code }) : say('endRecall2', { code: lot.code })}
+          ask={say('whyEndsWriting')}
           least={1}
           kind="recall-ended"
           about={lot.id}
@@ -134,9 +133,7 @@ function LineageSentence({ data, of, held }: { data: Lineage; of: LineageNode; h
       <strong>
         {of.name} {of.code}:
       </strong>{' '}
-      {down === 0
-        ? 'it went into nothing yet.'
-        : `it went into ${down === 1 ? 'one thing' : `${down} things`}, ${held} still held.`}
+      {down === 0 ? say('wentIntoNothingYet') : say('wentIntoOneThing', { down, held })}
     </>
   )
 }
@@ -159,15 +156,13 @@ function CallBack({
 }) {
   const enter = useEnter()
   const reasons = drill
-    ? ['Drill']
-    : ['The supplier called it back', 'Somebody fell ill', 'It was too warm for too long', 'A foreign body was found']
+    ? [say('drill')]
+    : [say('supplierCalledBack'), say('somebodyFellIll'), say('tooWarmForToo'), say('foreignBodyFound')]
   return (
-    <Sheet open onClose={onClose} title={drill ? `Practise a recall of ${code}` : `Recall ${code}`}>
+    <Sheet open onClose={onClose} title={drill ? say('practiseRecall2', { code }) : say('recallCode', { code })}>
       <p>
-        {items.length + batches.length} {items.length + batches.length === 1 ? 'thing' : 'things'}{' '}
-        {drill
-          ? 'would be held. A drill marks nothing: find them, and see how long it takes. The lead ends it with a PIN.'
-          : 'will be held at once, and the lot may go into nothing more. The lead ends it with a PIN.'}
+        {items.length + batches.length} {items.length + batches.length === 1 ? say('thing') : say('things')}{' '}
+        {drill ? say('wouldHeldDrillMarks') : say('willHeldAtOnce')}
       </p>
       <NameKeys>
         {reasons.map((reason) => (
@@ -195,7 +190,13 @@ function GraphPane({ data, reader }: { data: Lineage; reader: Reader }) {
     if (pane.current && here) pane.current.scrollTop = here.y - pane.current.clientHeight / 2 + here.height / 2
   }, [here])
   return (
-    <div className={clsx(lineageStyles.graph, 'no-print')} ref={pane} tabIndex={0} role="region" aria-label="Graph">
+    <div
+      className={clsx(lineageStyles.graph, 'no-print')}
+      ref={pane}
+      tabIndex={0}
+      role="region"
+      aria-label={say('graph')}
+    >
       <div style={{ width: graph.width, height: graph.height, position: 'relative' }}>
         <svg width={graph.width} height={graph.height} aria-hidden>
           {graph.lines.map(({ points }, i) => (
@@ -221,7 +222,7 @@ function GraphPane({ data, reader }: { data: Lineage; reader: Reader }) {
               <strong>
                 {nodes.length} × {name}
               </strong>
-              <small>{dayName(dayOf(only!.at, reader.zone), reader)}; tap to see each</small>
+              <small>{say('tapSeeEach', { day: dayName(dayOf(only!.at, reader.zone), reader) })}</small>
             </RowKey>
           ) : (
             <Link
@@ -240,9 +241,9 @@ function GraphPane({ data, reader }: { data: Lineage; reader: Reader }) {
                 {only!.type} {only!.code}
                 {only!.card
                   ? only!.card.gone
-                    ? ', gone'
+                    ? say('gone')
                     : only!.card.held
-                      ? ', held'
+                      ? say('held')
                       : `, ${measureWords(only!.card.left)}`
                   : ''}
               </small>
@@ -265,15 +266,15 @@ function LineageTable({
   units: { id: string; name: string }[]
 }) {
   const where = ({ card, running, type }: LineageNode) => {
-    if (!card) return type === 'batch' ? (running ? 'on the Line' : 'put away or gone') : ''
+    if (!card) return type === 'batch' ? (running ? say('onLine') : say('putAwayOrGone')) : ''
     if (card.gone) return 'gone'
     const unit = units.find(({ id }) => id === card.unit)?.name
-    return `${unit ? `${unit}${card.shelf ? ` ${card.shelf}` : ''}` : 'out'}${card.held ? ', do not use' : ''}`
+    return `${unit ? `${unit}${card.shelf ? ` ${card.shelf}` : ''}` : 'out'}${card.held ? say('doNotUse') : ''}`
   }
   const columns: Column<LineageNode>[] = [
     {
       key: 'what',
-      title: 'What',
+      title: say('what'),
       names: true,
       value: ({ name }) => name,
       cell: ({ type, id, name }) => (
@@ -282,34 +283,38 @@ function LineageTable({
     },
     {
       key: 'code',
-      title: 'Code',
+      title: say('code'),
       value: ({ type, code }) => `${type} ${code}`,
       cell: ({ type, code }) => `${type} ${code}`,
     },
     {
       key: 'since',
-      title: 'Since',
+      title: say('since'),
       value: ({ at }) => new Date(at).toISOString(),
       cell: ({ at }) => `${dayName(dayOf(at, reader.zone), reader)} ${timeOfDay(at, reader)}`,
     },
     {
       key: 'left',
-      title: 'Left',
+      title: say('left'),
       value: ({ card }) => (card && !card.gone ? card.left.value : 0),
       cell: ({ card }) => (card && !card.gone ? measureWords(card.left) : ''),
     },
-    { key: 'where', title: 'Where it is', value: where, cell: where },
+    { key: 'where', title: say('whereItIs'), value: where, cell: where },
     {
       key: 'steps',
-      title: 'Steps away',
+      title: say('stepsAway'),
       value: ({ generation }) => generation,
       cell: ({ generation }) =>
-        generation === 0 ? 'this' : generation > 0 ? `${generation} after` : `${-generation} before`,
+        generation === 0
+          ? 'this'
+          : generation > 0
+            ? say('afterGeneration', { generation })
+            : say('beforeValue', { value: -generation }),
     },
   ]
   return (
     <DataTable
-      caption="Everything it was made of, and everything that became of it"
+      caption={say('everythingMadeEverythingBecame')}
       file={`trace-${data.of.id}.csv`}
       columns={columns}
       rows={data.nodes}

@@ -16,7 +16,15 @@ import {
   type PartUsed,
   type Typed,
 } from '@logged-thermal/core'
-import { degrees, measureWords, partSentence, partShutSentence, span, type Reader } from '@logged-thermal/wording'
+import {
+  degrees,
+  measureWords,
+  partSentence,
+  partShutSentence,
+  span,
+  type Reader,
+  storeInMessages,
+} from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { useHand, useLine } from '../app/kitchen'
 import { useMethodOf } from '../app/instructions'
@@ -30,6 +38,9 @@ import { clsx } from 'clsx'
 import putAwayStyles from './putAway.module.css'
 import itemStyles from './item.module.css'
 import storeStyles from './store.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(storeInMessages)
 
 interface Props {
   batch: BatchState
@@ -63,7 +74,7 @@ export function PartsSheet({ batch, step, now, onClose, reader }: Props) {
     <Sheet
       open
       onClose={onClose}
-      title={one ? `${one.item.name} ${one.item.code}: how cold, how much?` : 'Which parts go in?'}
+      title={one ? say('howColdHowMuch', { item: one.item.name, code: one.item.code }) : say('whichPartsGo')}
     >
       {one ? (
         <Use one={one} batch={batch} step={step} now={now} onDone={() => setChosen(null)} reader={reader} />
@@ -71,14 +82,16 @@ export function PartsSheet({ batch, step, now, onClose, reader }: Props) {
         <>
           {used.length > 0 && (
             <p role="status">
-              In already:{' '}
-              {used
-                .map(
-                  ({ value }) =>
-                    `${value.part.name} ${value.part.code}, ${degrees(celsiusOf(value.typed), reader, 'under')}`,
-                )
-                .join('; ')}
-              .{room > 0 ? ` Out of the cold for ${span(room)}.` : ''}
+              {say('alreadyOutColdFor', {
+                used: used
+                  .map(
+                    ({ value }) =>
+                      `${value.part.name} ${value.part.code}, ${degrees(celsiusOf(value.typed), reader, 'under')}`,
+                  )
+                  .join('; '),
+                span: span(room),
+                hasRoom: room > 0,
+              })}
             </p>
           )}
           <div className={putAwayStyles.partsList}>
@@ -101,7 +114,7 @@ export function PartsSheet({ batch, step, now, onClose, reader }: Props) {
               ))}
           </div>
           <Unfit parts={parts.filter(({ shut }) => shut !== null)} reader={reader} onIn={setChosen} />
-          {parts.every(({ shut }) => shut !== null) && <p className="muted">Nothing is held that could go in.</p>}
+          {parts.every(({ shut }) => shut !== null) && <p className="muted">{say('nothingHeldCouldGo')}</p>}
         </>
       )}
     </Sheet>
@@ -120,13 +133,13 @@ function Unfit({ parts, reader, onIn }: { parts: readonly Offer[]; reader: Reade
   if (parts.length === 0) return null
   return (
     <details className={putAwayStyles.unfit}>
-      <summary>{parts.length === 1 ? 'One more thing' : `${parts.length} more things`} may not go in here</summary>
+      <summary>{say('oneMoreThingMore', { parts: parts.length })}</summary>
       <ul>
         {parts.map(({ one: { item }, shut }) => (
           <li key={item.id}>
             {named(item)}: {shut && partShutSentence(shut, reader)}{' '}
             <Key look="outlined" onClick={() => onIn(item.id)}>
-              It is in already
+              {say('itIsInAlready')}
             </Key>
           </li>
         ))}
@@ -177,15 +190,15 @@ function Use({
       <section>
         {against && (
           <p role="alert">
-            {named(item)}: {partShutSentence(against, reader)} If it is in already, say so: the lead answers for it.
+            {say('ifAlreadySaySo', { named: named(item), partShutSentence: partShutSentence(against, reader) })}
           </p>
         )}
-        <p>{probe ? `Read by ${probe.code}.` : 'A part is read by a probe, and none is registered.'}</p>
+        <p>{probe ? say('readBy', { code: probe.code }) : say('partReadByProbe')}</p>
         {typed ? (
           <p className={clsx(itemStyles.big, storeStyles.big)}>
             {degrees(celsiusOf(typed), reader, 'under')}{' '}
             <Key look="outlined" onClick={() => setTyped(null)}>
-              Read again
+              {say('readAgain')}
             </Key>
           </p>
         ) : (
@@ -194,7 +207,7 @@ function Use({
             unit={`°${reader.scale}`}
             decimals={1}
             signed
-            take="That is it"
+            take={say('thatIsIt')}
             disabled={!open || !probe}
             onTake={(value) => setTyped({ value, unit: reader.scale })}
           />
@@ -204,7 +217,7 @@ function Use({
             name="How it looks"
             options={['good', 'not good'] as const}
             chosen={looks ?? ('' as 'good')}
-            words={(each) => (each === 'good' ? 'Looks good' : 'Does not look good')}
+            words={(each) => (each === 'good' ? say('looksGood') : say('doesNotLookGood'))}
             onChoose={setLooks}
           />
         )}
@@ -212,10 +225,10 @@ function Use({
           name="How it goes in"
           options={['cold', 'warm'] as const}
           chosen={warm ? 'warm' : 'cold'}
-          words={(each) => (each === 'cold' ? 'Goes in cold' : 'Poured warm on cold parts')}
+          words={(each) => (each === 'cold' ? say('goesCold') : say('pouredWarmOnCold'))}
           onChoose={(each) => setWarm(each === 'warm')}
         />
-        {warm && <p>Afterwards the temperature of all together is asked for.</p>}
+        {warm && <p>{say('afterwardsTemperatureAllTogether')}</p>}
       </section>
       <section>
         {shut ? (
@@ -234,10 +247,10 @@ function Use({
             }}
           />
         ) : (
-          <p className="muted">First its temperature, then how much.</p>
+          <p className="muted">{say('firstItsTemperatureThen')}</p>
         )}
         <Key look="outlined" onClick={onDone}>
-          Another part
+          {say('anotherPart')}
         </Key>
       </section>
     </div>

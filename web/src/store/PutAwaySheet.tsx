@@ -11,7 +11,7 @@ import {
   type Portioned,
   wallsOf,
 } from '@logged-thermal/core'
-import { dayName, keepWords } from '@logged-thermal/wording'
+import { dayName, keepWords, storeInMessages } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { useHand, useLine } from '../app/kitchen'
 import { useMethodOf } from '../app/instructions'
@@ -22,9 +22,17 @@ import { Sheet } from '../kit/Sheet'
 import { limitsOfLine } from './useStore'
 import styles from './putAway.module.css'
 import { useEnteredHere } from '../app/useEnteredHere'
+import { speaks } from '../kit/language'
+
+const say = speaks(storeInMessages)
 
 const UNITS: MeasureUnit[] = ['portion', 'g', 'ml', 'piece']
-const UNIT_WORD: Record<MeasureUnit, string> = { portion: 'Portions', g: 'Grams', ml: 'Millilitres', piece: 'Pieces' }
+const UNIT_WORD: Record<MeasureUnit, string> = {
+  portion: say('portions'),
+  g: say('grams'),
+  ml: say('millilitres'),
+  piece: say('pieces'),
+}
 
 /** Some of a batch becomes an item: how much, where. Its dates, allergens and code follow. */
 export function PutAwaySheet({ batch, now, onClose }: { batch: BatchState; now: number; onClose: () => void }) {
@@ -73,7 +81,12 @@ export function PutAwaySheet({ batch, now, onClose }: { batch: BatchState; now: 
   const whole = Math.round((method.portions ?? 0) * batch.factor)
   const [wall] = wallsOf(preview.dating, null, [], reader.zone)
   return (
-    <Sheet saved={entered} open onClose={onClose} title={`Put ${batch.method.name} ${batch.code} away`}>
+    <Sheet
+      saved={entered}
+      open
+      onClose={onClose}
+      title={say('putAway', { method: batch.method.name, code: batch.code })}
+    >
       <div className={styles.putAway}>
         <section>
           <ChoiceKeys
@@ -85,7 +98,7 @@ export function PutAwaySheet({ batch, now, onClose }: { batch: BatchState; now: 
           />
           {whole > 0 && measured === 'portion' && as === 'portion' && (
             <Key look="primary" disabled={!open} onClick={() => put(whole)}>
-              All {whole} portions
+              {say('allPortions', { whole })}
             </Key>
           )}
           <NumberPad
@@ -93,7 +106,7 @@ export function PutAwaySheet({ batch, now, onClose }: { batch: BatchState; now: 
             name="How much"
             unit={measured}
             decimals={measured === 'g' || measured === 'ml' ? 1 : 0}
-            take="Put it away"
+            take={say('putAway2')}
             disabled={!open}
             onTake={(value) => value > 0 && put(value)}
           />
@@ -106,7 +119,7 @@ export function PutAwaySheet({ batch, now, onClose }: { batch: BatchState; now: 
             words={(each) => each}
             onChoose={setAs}
           />
-          <h3 className="title">Where</h3>
+          <h3 className="title">{say('where')}</h3>
           <ChoiceKeys
             name="Unit"
             options={cold.map(({ id }) => id)}
@@ -122,26 +135,26 @@ export function PutAwaySheet({ batch, now, onClose }: { batch: BatchState; now: 
               name="Shelf"
               options={Array.from({ length: chosen.shelves }, (_, i) => String(i + 1))}
               chosen={String(shelf)}
-              words={(each) => `Shelf ${each}`}
+              words={(each) => say('shelfEach', { each })}
               onChoose={(each) => setShelf(Number(each))}
             />
           )}
-          <h3 className="title">Is more of it left?</h3>
+          <h3 className="title">{say('moreLeft')}</h3>
           <ChoiceKeys
             name="The rest"
             options={['this is all', 'more is left'] as const}
             chosen={last && cleared ? 'this is all' : 'more is left'}
-            words={(each) => (each === 'this is all' ? 'This is all of it' : 'More is left')}
+            words={(each) => (each === 'this is all' ? say('thisIsAllOf') : say('moreLeft2'))}
             onChoose={(each) => setLast(each === 'this is all')}
           />
-          {!cleared && (
-            <p>It is not proven and not released yet: it stays on the Line, and nothing of it may be used.</p>
-          )}
+          {!cleared && <p>{say('notProvenNotReleased')}</p>}
           {wall?.lastDay && (
             <p>
-              Bin at the end of <strong>{dayName(wall.lastDay, reader)}</strong>:{' '}
+              {say('binAtEnd')} <strong>{dayName(wall.lastDay, reader)}</strong>:{' '}
               {wall.keep ? keepWords(wall.keep) : wall.ruledBy}.{' '}
-              {preview.facts.allergens.length ? `Holds ${preview.facts.allergens.join(', ')}.` : ''}
+              {preview.facts.allergens.length
+                ? say('holdsAllergens', { allergens: preview.facts.allergens.join(', ') })
+                : ''}
             </p>
           )}
         </section>

@@ -15,7 +15,7 @@ import {
   type MeasureUnit,
   type Typed,
 } from '@logged-thermal/core'
-import { receivingSentence } from '@logged-thermal/wording'
+import { receivingSentence, storeInMessages } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { useHand, useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
@@ -28,13 +28,16 @@ import { DateField } from '../kit/DateField'
 import { KeyRow } from '../kit/KeyRow'
 import { clsx } from 'clsx'
 import styles from './receive.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(storeInMessages)
 
 type How = 'shell' | 'bought' | 'heated here' | 'other'
 const HOW_WORD: Record<How, string> = {
-  shell: 'Eggs in the shell',
-  bought: 'Pasteurized egg',
-  'heated here': 'Heated here',
-  other: 'Anything else',
+  shell: say('eggsShell'),
+  bought: say('pasteurizedEgg'),
+  'heated here': say('heatedHere'),
+  other: say('anythingElse'),
 }
 const EGGS: How[] = ['shell', 'bought', 'heated here']
 const HOLDS = ['egg', 'yolk', 'white']
@@ -115,17 +118,17 @@ export function ReceiveForm({ only, onDone }: { only?: 'eggs'; onDone: (lot: str
     const amount = numberIn(written.amount)
     const problem =
       lot.code === ''
-        ? 'Which lot is it? Write down what stands on the tray or carton.'
+        ? say('whichLotWriteDown')
         : lot.supplier === ''
-          ? 'Who is it from?'
+          ? say('whoFrom')
           : lot.name === ''
-            ? 'What is it?'
+            ? say('whatIsIt')
             : how === 'bought' && written.certificate.trim() === ''
-              ? "A pasteurized lot names its maker's certificate."
+              ? say('pasteurizedLotNamesIts')
               : written.degrees.trim() !== '' && degrees === null
-                ? `"${written.degrees}" is not a temperature: digits, as 3.8.`
+                ? say('notTemperatureDigitsAs', { degrees: written.degrees })
                 : written.amount.trim() !== '' && !(amount !== null && amount > 0)
-                  ? `"${written.amount}" is not an amount: digits, as ${how === 'shell' ? '360' : '5000'}.`
+                  ? say('notAmountDigitsAs', { amount: written.amount, isShell: how === 'shell' })
                   : null
     setWrong(problem)
     if (problem) return
@@ -173,27 +176,26 @@ export function ReceiveForm({ only, onDone }: { only?: 'eggs'; onDone: (lot: str
         words={(each) => HOW_WORD[each]}
         onChoose={setHow}
       />
-      {how === 'heated here' && (
-        <p>
-          Eggs heated in this kitchen count as pasteurized only under a written variance; without one it is refused.
-          Bought pasteurized egg is the simpler way.
-        </p>
-      )}
+      {how === 'heated here' && <p>{say('eggsHeatedKitchenCount')}</p>}
       <div className={styles.fields}>
-        {how === 'other' && field('name', `What it is${found && written.name.trim() ? `: ${found.name}` : ''}`)}
-        {field('code', 'Lot, as written on it')}
-        {field('supplier', 'From')}
+        {how === 'other' &&
+          field(
+            'name',
+            say('whatItIs', { found: found && found.name, hasFound: Boolean(found && written.name.trim()) }),
+          )}
+        {field('code', say('lotAsWrittenOn'))}
+        {field('supplier', say('from'))}
         <DateField
-          label={dateKind === 'use-by' ? 'Use by' : 'Best before'}
+          label={dateKind === 'use-by' ? say('useBy') : say('bestBefore')}
           value={written.useBy}
           onValue={(useBy) => write({ useBy })}
         />
-        {field('degrees', `Read at the door, °${reader.scale}`, { mode: 'decimal' })}
-        {field('amount', how === 'shell' ? 'How many eggs' : 'How much, g', { mode: 'decimal' })}
-        {field('cost', 'Cost of all, if known', { mode: 'decimal' })}
+        {field('degrees', say('readAtDoor', { scale: reader.scale }), { mode: 'decimal' })}
+        {field('amount', how === 'shell' ? say('howManyEggs') : say('howMuchG'), { mode: 'decimal' })}
+        {field('cost', say('costAllIfKnown'), { mode: 'decimal' })}
         {how === 'shell' && (
           <SelectField
-            label="Size"
+            label={say('size')}
             options={(Object.keys(EGG_SIZES) as EggSize[]).map((each) => ({ value: each, words: each }))}
             chosen={size}
             onChoose={setSize}
@@ -201,17 +203,17 @@ export function ReceiveForm({ only, onDone }: { only?: 'eggs'; onDone: (lot: str
         )}
         {(how === 'bought' || how === 'heated here') && (
           <SelectField
-            label="Holds"
+            label={say('holds')}
             options={HOLDS.map((key) => ({ value: key, words: catalogue[key]!.name }))}
             chosen={holds}
             onChoose={setHolds}
           />
         )}
-        {how === 'bought' && field('certificate', 'Certificate')}
-        {how === 'shell' && field('scheme', 'Assurance scheme')}
-        {isFrozenFruit(ingredient) && field('treatment', 'Treated against viruses, by')}
+        {how === 'bought' && field('certificate', say('certificate'))}
+        {how === 'shell' && field('scheme', say('assuranceScheme'))}
+        {isFrozenFruit(ingredient) && field('treatment', say('treatedAgainstVirusesBy'))}
         <SelectField
-          label="Goes into"
+          label={say('goesInto')}
           options={line.units.map(({ id, name: words }) => ({ value: id, words }))}
           chosen={place ?? ''}
           onChoose={setUnit}
@@ -229,7 +231,7 @@ export function ReceiveForm({ only, onDone }: { only?: 'eggs'; onDone: (lot: str
           name="How it looks"
           options={['good', 'not good'] as const}
           chosen={looks ?? ('' as 'good')}
-          words={(each) => (each === 'good' ? 'Looks good' : 'Does not look good')}
+          words={(each) => (each === 'good' ? say('looksGood') : say('doesNotLookGood'))}
           onChoose={setLooks}
         />
       )}
@@ -245,20 +247,20 @@ export function ReceiveForm({ only, onDone }: { only?: 'eggs'; onDone: (lot: str
           {TAKE[verdict]}
         </Key>
         <Key look="outlined" onClick={() => onDone(null)}>
-          Not now
+          {say('notNow')}
         </Key>
       </KeyRow>
     </div>
   )
 }
 
-const DATE_WORD = { 'use-by': 'Use by: it binds', 'best-before': 'Best before: it is noted' }
+const DATE_WORD = { 'use-by': say('useByBinds'), 'best-before': say('bestBeforeNoted') }
 const VERDICT = {
-  accept: 'Accept it: every limit at the door is met.',
-  hold: 'Hold it apart: the lead decides.',
-  refuse: 'Refuse it: it goes back.',
+  accept: say('acceptEveryLimitAt'),
+  hold: say('holdApartLeadDecides'),
+  refuse: say('refuseGoesBack'),
 }
-const TAKE = { accept: 'Accept it', hold: 'Hold it for the lead', refuse: 'Send it back' }
+const TAKE = { accept: say('acceptIt'), hold: say('holdForLead'), refuse: say('sendBack') }
 
 function pasteurizedOf(how: How, certificate: string, limits: string): LotReceived['pasteurized'] {
   if (how === 'bought') return { by: 'maker', certificate }

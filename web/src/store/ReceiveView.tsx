@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
-import { dayName, receivingSentence, type Reader } from '@logged-thermal/wording'
+import { dayName, receivingSentence, type Reader, storeInMessages } from '@logged-thermal/wording'
 import { dayOf, limitsAt, mayGoIn, receivingOf, type LotState } from '@logged-thermal/core'
 import { View } from '../app/View'
 import { useHand, useLine } from '../app/kitchen'
@@ -14,6 +14,9 @@ import { clsx } from 'clsx'
 import binStyles from './bin.module.css'
 import receiveStyles from './receive.module.css'
 import itemStyles from './item.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(storeInMessages)
 
 /** A delivery is taken in; lots that wait for the lead stand beside. */
 export function ReceiveView() {
@@ -28,10 +31,7 @@ export function ReceiveView() {
       place="receive"
       sentence={
         <>
-          <strong>What came in?</strong>{' '}
-          {waiting.length
-            ? `${waiting.length === 1 ? 'One lot waits' : `${waiting.length} lots wait`} for the lead.`
-            : ''}
+          <strong>{say('whatCame')}</strong> {waiting.length ? say('oneLotWaitsLots', { waiting: waiting.length }) : ''}
         </>
       }
     >
@@ -45,9 +45,9 @@ export function ReceiveView() {
               if (lot === null) void navigate('/store')
             }}
           />
-          <section aria-label="Lots">
+          <section aria-label={say('lots')}>
             <h2 className={clsx('title', itemStyles.head)}>
-              Lots <small>the latest first</small>
+              {say('lots')} <small>{say('latestFirst')}</small>
             </h2>
             <ul className={receiveStyles.lots}>
               {[...(line?.lots ?? [])]
@@ -87,26 +87,32 @@ function Lot({
           {lot.name} {lot.code}
         </strong>
         <small>
-          {lot.supplier}, came {dayName(dayOf(Math.min(now, lot.receivedAt), zone), reader)}
-          {lot.useBy ? `, use by ${dayName(lot.useBy, reader)}` : ''}.{' '}
-          {lot.recall ? 'Called back.' : mayGoIn(lot) ? '' : waits ? 'Held.' : 'Sent back.'}
+          {say('cameUseByCalled', {
+            supplier: lot.supplier,
+            day: dayName(dayOf(Math.min(now, lot.receivedAt), zone), reader),
+            day2: lot.useBy && dayName(lot.useBy, reader),
+            hasUseBy: Boolean(lot.useBy),
+            waits,
+            mayGoIn: mayGoIn(lot),
+            hasRecall: Boolean(lot.recall),
+          })}
         </small>
       </Link>
       {waits && (
         <>
           <p className="muted">{reasons.map((reason) => receivingSentence(reason, reader)).join(' ')}</p>
           <KeyRow>
-            <Key onClick={() => setDeciding('accept')}>Accept</Key>
+            <Key onClick={() => setDeciding('accept')}>{say('accept')}</Key>
             <Key look="outlined" onClick={() => setDeciding('refuse')}>
-              Refuse
+              {say('refuse')}
             </Key>
           </KeyRow>
         </>
       )}
       {deciding && (
         <SignedSheet
-          title={`${deciding === 'accept' ? 'Accept' : 'Refuse'} ${lot.name} ${lot.code}?`}
-          ask="Why, in writing"
+          title={`${deciding === 'accept' ? say('accept') : say('refuse')} ${lot.name} ${lot.code}?`}
+          ask={say('whyWriting')}
           least={1}
           kind="lot-decided"
           about={lot.id}

@@ -1,7 +1,15 @@
 import { useDeferredValue, useMemo, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { itemLeft, type Allergen, type DietClaim, type UnitState } from '@logged-thermal/core'
-import { asksWord, dayName, heatStatusWord, measureWords, setBy, type Reader } from '@logged-thermal/wording'
+import {
+  asksWord,
+  dayName,
+  heatStatusWord,
+  measureWords,
+  setBy,
+  type Reader,
+  storeMessages,
+} from '@logged-thermal/wording'
 import { sentenceOf, useFeedQuery, useLazyFoundQuery, useRenewFeedMutation, useSearchQuery } from '../app/api'
 import { View } from '../app/View'
 import { useHand, useLine } from '../app/kitchen'
@@ -16,6 +24,9 @@ import binStyles from './bin.module.css'
 import listStyles from './list.module.css'
 import itemStyles from './item.module.css'
 import receiveStyles from './receive.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(storeMessages)
 
 const CLAIMS: DietClaim[] = ['vegetarian', 'vegan', 'without gluten', 'without nuts', 'without alcohol']
 const NO_UNITS: readonly UnitState[] = []
@@ -62,16 +73,16 @@ export function StockList() {
         <>
           <strong>
             {shown.length === stored.length
-              ? `${stored.length} things are held.`
-              : `${shown.length} of ${stored.length} things.`}
+              ? say('thingsHeld2', { stored: stored.length })
+              : say('ofThings', { shown: shown.length, stored: stored.length })}
           </strong>{' '}
-          {without.length ? `Without ${without.join(', ')}.` : ''}
+          {without.length ? say('withoutWithout', { without: without.join(', ') }) : ''}
         </>
       }
     >
       <div className={binStyles.bin}>
         <StoreNav />
-        <div className={listStyles.stock} tabIndex={0} role="region" aria-label="List of what is held">
+        <div className={listStyles.stock} tabIndex={0} role="region" aria-label={say('listWhatHeld')}>
           <form
             className={listStyles.stockFind}
             onSubmit={(event) => {
@@ -79,8 +90,8 @@ export function StockList() {
               void open()
             }}
           >
-            <Field label="Name, code or place" value={text} mode="search" onValue={setText} />
-            <div className={listStyles.stockFilter} role="group" aria-label="Without allergen">
+            <Field label={say('nameCodeOrPlace')} value={text} mode="search" onValue={setText} />
+            <div className={listStyles.stockFilter} role="group" aria-label={say('withoutAllergen')}>
               {all.map((each) => (
                 <Key
                   key={each}
@@ -90,11 +101,11 @@ export function StockList() {
                     setWithout(without.includes(each) ? without.filter((one) => one !== each) : [...without, each])
                   }
                 >
-                  no {each}
+                  {say('noEach', { each })}
                 </Key>
               ))}
             </div>
-            <div className={listStyles.stockFilter} role="group" aria-label="Diet">
+            <div className={listStyles.stockFilter} role="group" aria-label={say('diet')}>
               {CLAIMS.map((each) => (
                 <Key
                   key={each}
@@ -108,7 +119,7 @@ export function StockList() {
             </div>
           </form>
           <DataTable
-            caption="What is held"
+            caption={say('whatHeld')}
             file="stock.csv"
             columns={columns}
             rows={shown}
@@ -127,47 +138,52 @@ function columnsOf(units: readonly UnitState[], reader: Reader): Column<StoredIt
   return [
     {
       key: 'item',
-      title: 'Item',
+      title: say('item'),
       names: true,
       value: ({ item }) => item.name,
       cell: ({ item }) => <Link to={`/store/item/${item.id}`}>{item.name}</Link>,
     },
-    { key: 'code', title: 'Code', value: ({ item }) => item.code, cell: ({ item }) => item.code },
+    { key: 'code', title: say('code'), value: ({ item }) => item.code, cell: ({ item }) => item.code },
     {
       key: 'left',
-      title: 'Left',
+      title: say('left'),
       value: ({ item }) => itemLeft(item).value,
       cell: ({ item }) => measureWords(itemLeft(item)),
     },
     {
       key: 'where',
-      title: 'Where',
+      title: say('where'),
       value: ({ item }) => whereIs(item, units),
       cell: ({ item }) => whereIs(item, units),
     },
     {
       key: 'day',
-      title: 'Last day',
+      title: say('lastDay'),
       value: ({ standing }) => standing.until ?? Number.MAX_SAFE_INTEGER,
       cell: ({ standing }) => (
         <>
           {standing.walls[0]?.lastDay ? dayName(standing.walls[0].lastDay, reader) : asksWord[standing.asks]}
-          {standing.asks === 'discard' && <strong> bin it now</strong>}
+          {standing.asks === 'discard' && <strong> {say('binNow2')}</strong>}
         </>
       ),
     },
-    { key: 'by', title: 'Set by', value: ({ standing }) => setBy(standing), cell: ({ standing }) => setBy(standing) },
-    { key: 'facts', title: 'Heat, allergens', value: factWords, cell: factWords },
+    {
+      key: 'by',
+      title: say('setBy'),
+      value: ({ standing }) => setBy(standing),
+      cell: ({ standing }) => setBy(standing),
+    },
+    { key: 'facts', title: say('heatAllergens'), value: factWords, cell: factWords },
   ]
 }
 
 function factWords({ item: { facts } }: StoredItem): string {
   return [
-    [heatStatusWord[facts.heat], facts.advisory && 'advisory', facts.untreatedFruit && 'untreated frozen fruit']
+    [heatStatusWord[facts.heat], facts.advisory && 'advisory', facts.untreatedFruit && say('untreatedFrozenFruit')]
       .filter(Boolean)
       .join(', '),
     facts.allergens.join(', '),
-    facts.unknown.length && `not known: ${facts.unknown.join(', ')}`,
+    facts.unknown.length && say('notKnown', { unknown: facts.unknown.join(', ') }),
   ]
     .filter(Boolean)
     .join('; ')
@@ -180,8 +196,8 @@ function Gone({ text, held }: { text: string; held: ReadonlySet<string> }) {
   if (error) return <p role="status">{sentenceOf(error)}</p>
   if (gone.length === 0) return null
   return (
-    <section aria-label="Gone">
-      <h2 className={clsx('title', itemStyles.head)}>Gone</h2>
+    <section aria-label={say('gone')}>
+      <h2 className={clsx('title', itemStyles.head)}>{say('gone')}</h2>
       <ul className={receiveStyles.lots}>
         {gone.map((card) => (
           <li key={card.id}>
@@ -204,19 +220,14 @@ function Take() {
   const [renew, { error }] = useRenewFeedMutation()
   const isLead = person?.role === 'lead'
   return (
-    <section className={listStyles.stockTake} aria-label="Take it along">
-      {data && (
-        <Field
-          label="Calendar of last days and ready times: whoever has this address can read it"
-          value={`${window.location.origin}${data.path}`}
-        />
-      )}
+    <section className={listStyles.stockTake} aria-label={say('takeAlong')}>
+      {data && <Field label={say('calendarLastDaysReady')} value={`${window.location.origin}${data.path}`} />}
       {data && (
         <Key look={isLead ? 'outlined' : 'shut'} disabled={!isLead} onClick={() => void renew()}>
-          {isLead ? 'Another address' : 'Another address: the lead gives it'}
+          {isLead ? say('anotherAddress') : say('anotherAddressLeadGives')}
         </Key>
       )}
-      {error && <p role="alert">Only a shift that the lead opened gives the calendar another address.</p>}
+      {error && <p role="alert">{say('onlyShiftLeadOpened')}</p>}
     </section>
   )
 }

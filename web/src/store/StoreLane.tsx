@@ -1,11 +1,14 @@
 import { dayOf, itemLevel, type LimitSet, type UnitState } from '@logged-thermal/core'
-import { asksWord, dayName, degrees, shortDate, span, type Reader } from '@logged-thermal/wording'
+import { asksWord, dayName, degrees, shortDate, span, type Reader, storeMessages } from '@logged-thermal/wording'
 import type { Lens } from '../parts/lens'
 import { ColdRibbon, DiscardWall } from './ColdRibbon'
 import { storeTrace } from './storeTrace'
 import type { StoredItem } from './useStore'
 import { clsx } from 'clsx'
 import styles from './store.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(storeMessages)
 
 interface Props {
   one: StoredItem
@@ -90,11 +93,11 @@ export function StoreLane({ one: { item, standing }, units, limits, now, lens, h
         className={clsx(styles.laneText, over && styles.flare)}
       >
         {frozen
-          ? `date clock stopped ${shortDate(dayOf(frozen.at, reader.zone), reader)}`
+          ? say('dateClockStopped', { date: shortDate(dayOf(frozen.at, reader.zone), reader) })
           : over && until !== null
-            ? `${span(now - until)} past its time`
+            ? say('pastItsTime', { span: span(now - until) })
             : wall === undefined
-              ? 'no date: it goes to discard'
+              ? say('noDateGoesDiscard')
               : ''}
       </text>
     </svg>
@@ -105,7 +108,9 @@ function described(name: string, { asks, until, walls }: StoredItem['standing'],
   const [wall] = walls
   const end =
     until === null
-      ? 'no wall'
-      : `discard wall ${wall?.lastDay ? dayName(wall.lastDay, reader) : dayName(dayOf(until, reader.zone), reader)}`
+      ? say('noWall')
+      : say('discardWall', {
+          value: wall?.lastDay ? dayName(wall.lastDay, reader) : dayName(dayOf(until, reader.zone), reader),
+        })
   return `${name}: ${asksWord[asks]}, ${end}`
 }

@@ -16,7 +16,16 @@ import {
   type UnitReading,
   type UnitState,
 } from '@logged-thermal/core'
-import { clock, countWord, degrees, fieldSentence, levelDegrees, span, type Reader } from '@logged-thermal/wording'
+import {
+  clock,
+  countWord,
+  degrees,
+  fieldSentence,
+  levelDegrees,
+  span,
+  type Reader,
+  storeRoundMessages,
+} from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { View } from '../app/View'
 import { useHand, useLine } from '../app/kitchen'
@@ -34,6 +43,9 @@ import roundStyles from '../round/round.module.css'
 import unitRoundStyles from './unitRound.module.css'
 import slabStyles from '../board/slab.module.css'
 import { Notice } from '../kit/Notice'
+import { speaks } from '../kit/language'
+
+const say = speaks(storeRoundMessages)
 
 /** A unit counts as read in this round for so long, ms. */
 const THIS_ROUND = 45 * 60_000
@@ -88,14 +100,16 @@ export function UnitRound() {
           {here ? (
             <>
               <strong>
-                Round: {units.length === waiting.length ? 'none' : countWord(units.length - waiting.length)} of{' '}
-                {countWord(units.length)} read.
+                {say('roundRead', {
+                  value: units.length === waiting.length ? say('none') : countWord(units.length - waiting.length),
+                  count: countWord(units.length),
+                })}
               </strong>{' '}
-              {here.name} is next.
+              {say('isNext', { here: here.name })}
             </>
           ) : (
             <>
-              <strong>The round is done.</strong> {next === null ? '' : `The next is at ${clock(next, reader)}.`}
+              <strong>{say('roundDone')}</strong> {next === null ? '' : say('nextAt', { time: clock(next, reader) })}
             </>
           )}
         </>
@@ -104,7 +118,7 @@ export function UnitRound() {
       <div className={clsx(roundStyles.round, unitRoundStyles.round)}>
         <ol
           className={clsx(roundStyles.walk, unitRoundStyles.roundWalk, unitRoundStyles.unitWalk)}
-          aria-label="Units"
+          aria-label={say('units')}
           tabIndex={0}
         >
           {units.map((unit) => (
@@ -139,21 +153,21 @@ export function UnitRound() {
               }
               rows={narrow ? 2 : 3}
               disabled={!open}
-              ask={`what the display of ${here.name} shows`}
+              ask={say('whatDisplayShows', { here: here.name })}
               controls={null}
               onValue={take}
             />
           </div>
         )}
         <div className={roundStyles.side}>
-          <section className={clsx(slabStyles.slab, roundStyles.slab)} aria-label="Do this now">
-            <p className={slabStyles.do}>{here ? `Read ${here.name}` : 'Every unit is read'}</p>
+          <section className={clsx(slabStyles.slab, roundStyles.slab)} aria-label={say('doNow')}>
+            <p className={slabStyles.do}>{here ? say('readHere', { here: here.name }) : say('everyUnitRead')}</p>
             <p className={clsx(slabStyles.count, roundStyles.count)}>
               {waiting.length}
-              <small>left in this round</small>
+              <small>{say('leftRound')}</small>
             </p>
             <p className={clsx(slabStyles.why, roundStyles.why)}>
-              {here ? whyHere(here, line.items, limits, now, reader) : 'Back to what is in them.'}
+              {here ? whyHere(here, line.items, limits, now, reader) : say('backWhatThem')}
             </p>
           </section>
           {here && (
@@ -163,7 +177,7 @@ export function UnitRound() {
                 options={['as it is', 'door open', 'defrost'] as const}
                 chosen={noted}
                 words={(each) =>
-                  ({ 'as it is': 'As it is', 'door open': 'Door was open', defrost: 'Defrosting' })[each]
+                  ({ 'as it is': say('asItIs'), 'door open': say('doorOpen'), defrost: say('defrosting') })[each]
                 }
                 onChoose={setNoted}
               />
@@ -171,7 +185,7 @@ export function UnitRound() {
           )}
           {missed.length > 0 && (
             <p className={unitRoundStyles.missedRounds} role="status">
-              <strong>Missed:</strong>{' '}
+              <strong>{say('missed')}</strong>{' '}
               {missed
                 .slice(-3)
                 .map((round) => missedWords(round, units.length, now, reader))
@@ -179,7 +193,7 @@ export function UnitRound() {
             </p>
           )}
           {wrong && (
-            <Notice title="Not logged.">
+            <Notice title={say('notLogged')}>
               <p>{wrong}</p>
             </Notice>
           )}
@@ -192,12 +206,12 @@ export function UnitRound() {
                 setLast(null)
               }}
             >
-              Undo the last one
+              {say('undoLastOne')}
             </Key>
           )}
           {skipping && here && (
             <NameKeys>
-              {['Display is dark', 'Door is locked', 'Being cleaned'].map((reason) => (
+              {[say('displayDark'), say('doorLocked'), say('beingCleaned')].map((reason) => (
                 <Key
                   key={reason}
                   onClick={() => {
@@ -213,9 +227,9 @@ export function UnitRound() {
             </NameKeys>
           )}
           <div className={roundStyles.keys}>
-            {here && <Key onClick={() => setSkipping(!skipping)}>Cannot read it</Key>}
+            {here && <Key onClick={() => setSkipping(!skipping)}>{say('cannotRead')}</Key>}
             <Key look={here ? 'plain' : 'primary'} onClick={() => void navigate('/store')}>
-              {here ? 'End the round' : 'To the Cold Store'}
+              {here ? say('endRound') : say('coldStore')}
             </Key>
           </div>
         </div>
@@ -250,7 +264,7 @@ function Stop({
     <li className={clsx(here && roundStyles.here)} aria-current={here ? 'step' : undefined} data-unit={unit.name}>
       <RowKey className={unitRoundStyles.unitName} onClick={onChoose}>
         <strong>{unit.name}</strong>
-        <small>{level ? `${levelDegrees(level, reader)} or ${level.side}` : ''}</small>
+        <small>{level ? say('orDegreesSide', { degrees: levelDegrees(level, reader), side: level.side }) : ''}</small>
       </RowKey>
       <AirLane unit={unit} limits={limits} now={now} reader={reader} width={290} height={44} />
       <div className={roundStyles.says}>
@@ -260,15 +274,15 @@ function Stop({
               {outside ? '' : '✓ '}
               {degrees(last.celsius, reader, 'under')}
             </span>
-            <small>{outside ? 'over: read an item inside' : clock(last.at, reader)}</small>
+            <small>{outside ? say('overReadItemInside') : clock(last.at, reader)}</small>
           </>
         ) : (
           <small>
             {skipped
-              ? 'could not be read'
+              ? say('couldNotRead')
               : last
-                ? `last ${degrees(last.celsius, reader, 'under')} at ${clock(last.at, reader)}`
-                : 'never read'}
+                ? say('lastAt', { degrees: degrees(last.celsius, reader, 'under'), time: clock(last.at, reader) })
+                : say('neverRead')}
           </small>
         )}
       </div>
@@ -279,7 +293,7 @@ function Stop({
 /** 'yesterday 14:00, 1 of 6 not read' */
 function missedWords({ at, left }: Round, all: number, now: number, reader: Reader): string {
   const day = dayOf(at, reader.zone) === dayOf(now, reader.zone) ? 'today' : 'yesterday'
-  return `${day} ${clock(at, reader)}, ${left.length === all ? 'nobody read' : `${left.length} of ${all} not read`}`
+  return `${day} ${clock(at, reader)}, ${left.length === all ? say('nobodyRead') : say('notRead', { left: left.length, all })}`
 }
 
 /** Why this unit matters now: what was warm, how much is inside. */
@@ -292,11 +306,15 @@ function whyHere(
 ): string {
   const level = levelOf(unit.kind, limits, dayOf(now, reader.zone))
   const inside = items.filter((item) => placeOf(item)?.value.unit === unit.id).length
-  const things = inside === 1 ? 'One thing is inside.' : `${inside} things are inside.`
+  const things = inside === 1 ? say('oneThingInside') : say('thingsInside', { inside })
   const warm = level && excursionsOf(unit, level, now).findLast(({ worst }) => now - worst.at < 24 * 3_600_000)
   if (warm)
-    return `It was ${degrees(warm.worst.celsius, reader, 'under')} at ${clock(warm.worst.at, reader)}${
-      warm.until === null ? `, over for ${span(now - warm.since.latest)}` : ''
-    }. ${things} A display reads air: over the limit, read one item inside.`
-  return `${things} Tap the number its display shows; it moves you on by itself.`
+    return say('atOverForDisplay', {
+      degrees: degrees(warm.worst.celsius, reader, 'under'),
+      time: clock(warm.worst.at, reader),
+      span: span(now - warm.since.latest),
+      hasUntil: warm.until !== null,
+      things,
+    })
+  return say('tapNumberItsDisplay', { things })
 }

@@ -16,10 +16,13 @@ import {
   type Store,
   type UnitState,
 } from '@logged-thermal/core'
-import { discardReasonOf } from '@logged-thermal/wording'
+import { discardReasonOf, storeMessages } from '@logged-thermal/wording'
 import { useBarredQuery } from '../app/api'
 import type { LineData } from '../app/lineData'
 import { useAsOf } from '../app/now'
+import { speaks } from '../kit/language'
+
+const say = speaks(storeMessages)
 
 /** An item as it stands now. */
 export interface StoredItem {
@@ -97,8 +100,8 @@ function byUrgency(a: StoredItem, b: StoredItem): number {
 export function whereIs(item: ItemState, units: readonly UnitState[]): string {
   const place = placeOf(item)?.value
   const unit = units.find(({ id }) => id === place?.unit)
-  if (!unit) return place?.how === 'serve' ? 'out with the guests' : place ? 'on the bench' : 'nobody said where'
-  return unit.shelves > 1 && place?.shelf ? `${unit.name}, shelf ${place.shelf}` : unit.name
+  if (!unit) return place?.how === 'serve' ? say('outWithGuests') : place ? say('onBench') : say('nobodySaidWhere')
+  return unit.shelves > 1 && place?.shelf ? say('shelfUnitShelf', { unit: unit.name, shelf: place.shelf }) : unit.name
 }
 
 /** What is thrown away of an item: all that is left, weighed where it is held by weight. */

@@ -11,11 +11,14 @@ import {
   type TemperParts,
   type TemperatureScale,
 } from '@logged-thermal/core'
-import { degrees, grams, limitDegreesOf, temperSentence, type Reader } from '@logged-thermal/wording'
+import { degrees, grams, limitDegreesOf, temperSentence, type Reader, temperMessages } from '@logged-thermal/wording'
 import { colourOf } from '../parts/temperatureScale'
 import { Field } from '../kit/Field'
 import { Key } from '../kit/Key'
 import styles from './temper.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(temperMessages)
 
 interface Props {
   parts: TemperParts
@@ -40,14 +43,14 @@ export function TemperCalculator({ parts, hotCelsius, rows, reader }: Props) {
   const hot = celsiusIn(hotAt, scale)
   const fields = (
     <div className={styles.fields}>
-      <Field label={`Eggs at, °${scale}`} value={eggsAt} mode="decimal" onValue={setEggsAt} />
-      <Field label={`Hot liquid at, °${scale}`} value={hotAt} mode="decimal" onValue={setHotAt} />
-      <div className={styles.ladles} role="group" aria-label="How many ladles">
-        <Key aria-label="One ladle less" disabled={ladles <= 1} onClick={() => setLadles(ladles - 1)}>
+      <Field label={say('eggsAt', { scale })} value={eggsAt} mode="decimal" onValue={setEggsAt} />
+      <Field label={say('hotLiquidAt', { scale })} value={hotAt} mode="decimal" onValue={setHotAt} />
+      <div className={styles.ladles} role="group" aria-label={say('howManyLadles')}>
+        <Key aria-label={say('oneLadleLess')} disabled={ladles <= 1} onClick={() => setLadles(ladles - 1)}>
           −
         </Key>
-        <output>{ladles} ladles</output>
-        <Key aria-label="One ladle more" disabled={ladles >= MOST_LADLES} onClick={() => setLadles(ladles + 1)}>
+        <output>{say('ladlesLadles', { ladles })}</output>
+        <Key aria-label={say('oneLadleMore')} disabled={ladles >= MOST_LADLES} onClick={() => setLadles(ladles + 1)}>
           +
         </Key>
       </div>
@@ -58,7 +61,7 @@ export function TemperCalculator({ parts, hotCelsius, rows, reader }: Props) {
       <div className={styles.temper}>
         {fields}
         <p role="alert">
-          Both temperatures are needed, in °{scale}, as 18 or 82.5: from {shown(-5, scale)} to {shown(120, scale)}.
+          {say('bothTemperaturesNeededAs', { scale, shown: shown(-5, scale), shown2: shown(120, scale) })}
         </p>
       </div>
     )
@@ -72,23 +75,21 @@ export function TemperCalculator({ parts, hotCelsius, rows, reader }: Props) {
     <div className={styles.temper}>
       <div>
         {fields}
-        <p>
-          {grams(base.kg * 1000)} of egg mixture, {grams(poured.kg * 1000)} of hot liquid.
-        </p>
+        <p>{say('eggMixtureHotLiquid', { grams: grams(base.kg * 1000), grams2: grams(poured.kg * 1000) })}</p>
         <p className={styles.largest}>
-          First ladle at most <strong>{grams(largest * 1000)}</strong>
+          {say('firstLadleAtMost')} <strong>{grams(largest * 1000)}</strong>
           <small>
-            it raises the eggs by no more than {scale === 'C' ? LADLE_STEP : LADLE_STEP * 1.8}°
-            {onset === null ? '' : `, and stays under ${limitDegreesOf(onset, reader)}, where they begin to set`}
+            {say('raisesEggsByNo', {
+              value: scale === 'C' ? LADLE_STEP : LADLE_STEP * 1.8,
+              degrees: onset === null ? null : limitDegreesOf(onset, reader),
+              hasOnset: onset !== null,
+            })}
           </small>
         </p>
         <p className={styles.verdict}>{temperSentence(temperVerdict(combined, rows), reader)}</p>
-        <p className="muted">
-          A heat balance without loss: an upper bound. Sugar and dilution let the eggs bear more than alone; that is not
-          promised here.
-        </p>
+        <p className="muted">{say('heatBalanceWithoutLoss')}</p>
       </div>
-      <ol className={styles.steps} aria-label="After each ladle">
+      <ol className={styles.steps} aria-label={say('afterEachLadle')}>
         {afterEach.map((celsius, i) => {
           const rise = celsius - (afterEach[i - 1] ?? egg)
           return (
@@ -99,9 +100,11 @@ export function TemperCalculator({ parts, hotCelsius, rows, reader }: Props) {
               </span>
               <strong>{degrees(celsius, reader)}</strong>
               <small>
-                {grams(each * 1000 * (i + 1))} in
-                {i === 0 && rise > LADLE_STEP + 0.05 ? ', too much at once' : ''}
-                {onset !== null && celsius >= onset ? ', eggs alone would set' : ''}
+                {say('tooMuchAtOnce', {
+                  grams: grams(each * 1000 * (i + 1)),
+                  hasI: i === 0 && rise > LADLE_STEP + 0.05,
+                  hasOnset: onset !== null && celsius >= onset,
+                })}
               </small>
             </li>
           )

@@ -1,8 +1,12 @@
+import { temperMessages } from '@logged-thermal/wording'
 import { celsiusOf, floorOf, rowsOf, temperParts, type BatchState, type Finding } from '@logged-thermal/core'
 import type { Reader } from '@logged-thermal/wording'
 import { useMethodOf } from '../app/instructions'
 import { Sheet } from '../kit/Sheet'
 import { TemperCalculator } from './TemperCalculator'
+import { speaks } from '../kit/language'
+
+const say = speaks(temperMessages)
 
 interface Props {
   batch: BatchState
@@ -21,7 +25,7 @@ export function TemperSheet({ batch, findings, open, onClose, reader }: Props) {
   const rows = floor && rule?.kind === 'hold' ? rowsOf(rule, floor.check) : []
   const milk = batch.facts['reading-taken'].filter(({ void: gone, value }) => !gone && value.of !== 'mixture').at(-1)
   return (
-    <Sheet open={open} onClose={onClose} title="Pour on the eggs, ladle by ladle">
+    <Sheet open={open} onClose={onClose} title={say('pourOnEggsLadle')}>
       {parts ? (
         <TemperCalculator
           parts={parts}
@@ -30,7 +34,7 @@ export function TemperSheet({ batch, findings, open, onClose, reader }: Props) {
           reader={reader}
         />
       ) : (
-        <p>Nothing is poured on egg in this method.</p>
+        <p>{say('nothingPouredOnEgg')}</p>
       )}
     </Sheet>
   )

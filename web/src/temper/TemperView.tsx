@@ -1,3 +1,4 @@
+import { temperMessages } from '@logged-thermal/wording'
 import { useState } from 'react'
 import {
   catalogue,
@@ -14,6 +15,9 @@ import { useNow } from '../app/now'
 import { TemperCalculator } from './TemperCalculator'
 import { Field } from '../kit/Field'
 import styles from './temper.module.css'
+import { speaks } from '../kit/language'
+
+const say = speaks(temperMessages)
 
 const FIRST = { yolk: 300, egg: 0, white: 0, sugar: 250, milk: 1500, 'cream-36': 500 }
 type Key = keyof typeof FIRST
@@ -45,7 +49,7 @@ export function TemperView() {
       place="temper"
       sentence={
         <>
-          <strong>How much at once?</strong> What each ladle does to the eggs.
+          <strong>{say('howMuchAtOnce')}</strong> {say('whatEachLadleDoes')}
         </>
       }
     >
@@ -57,7 +61,7 @@ export function TemperView() {
         {parts ? (
           <TemperCalculator parts={parts} hotCelsius={null} rows={rows} reader={reader} />
         ) : (
-          <p role="alert">Write down how many grams of egg, and of milk or cream, are there: numbers above 0.</p>
+          <p role="alert">{say('writeDownHowMany')}</p>
         )}
       </div>
     </View>

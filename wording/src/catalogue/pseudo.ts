@@ -1,3 +1,4 @@
+import { isLiteralElement, isPluralElement, isSelectElement } from '@formatjs/icu-messageformat-parser'
 import type { Compiled } from './say'
 
 const PLAIN = 'aceilnorsuyzACEILNORSUYZ'
@@ -8,15 +9,20 @@ const LONGER = 0.4
 /** A message with accents on its letters and 40 % longer: what stays plain or is cut on a screen shows at once. */
 export function pseudo(message: Compiled): Compiled {
   return message.map((element) => {
-    if (element.type === 0) return { ...element, value: accented(element.value) }
-    if (!('options' in element)) return element
-    const options = Object.entries(element.options).map(([name, option]) => [name, { ...option, value: pseudo(option.value) }])
-    return { ...element, options: Object.fromEntries(options) as typeof element.options }
-  }) as Compiled
+    if (isLiteralElement(element)) return { ...element, value: accented(element.value) }
+    if (!isPluralElement(element) && !isSelectElement(element)) return element
+    const options = Object.entries(element.options).map(
+      ([name, { value }]) => [name, { value: pseudo(value) }] as const,
+    )
+    return { ...element, options: Object.fromEntries(options) }
+  })
 }
 
 function accented(text: string): string {
   const letters = [...text].filter((letter) => /[a-z]/i.test(letter)).length
   const more = '·'.repeat(Math.ceil(letters * LONGER))
-  return [...text].map((letter) => ACCENTED[PLAIN.indexOf(letter)] ?? letter).join('').replace(/\s*$/, (end) => more + end)
+  return [...text]
+    .map((letter) => ACCENTED[PLAIN.indexOf(letter)] ?? letter)
+    .join('')
+    .replace(/\s*$/, (end) => more + end)
 }

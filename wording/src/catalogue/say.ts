@@ -2,8 +2,8 @@ import { IntlMessageFormat } from 'intl-messageformat'
 import { pseudo } from './pseudo'
 import { writtenLike, type Locale } from './locale'
 
-/** What a message is filled with. Numbers are written, and plurals chosen, as the locale does. */
-export type Values = Readonly<Record<string, string | number>>
+/** What a message is filled with: a text or a number, what its plural counts, or what its `select` turns on. */
+export type Values = Readonly<Record<string, string | number | boolean | null | undefined>>
 
 /** The parts of a message that was compiled. */
 export type Compiled = ReturnType<IntlMessageFormat['getAst']>

@@ -1,10 +1,13 @@
 import type { ReactNode } from 'react'
 import { WARM_UP_CUE, type Todo } from '@logged-thermal/core'
-import { beginWord, markWord, WARM_UP_REASONS } from '@logged-thermal/wording'
+import { beginWord, markWord, WARM_UP_REASONS, slabMessages } from '@logged-thermal/wording'
 import { useEnter } from '../../app/enter'
 import { Key } from '../../kit/Key'
 import type { SlabProps } from './slabProps'
 import styles from '../../board/slab.module.css'
+import { speaks } from '../../kit/language'
+
+const say = speaks(slabMessages)
 
 /** What else is open, small, each still one tap away. */
 export function Also({
@@ -22,31 +25,31 @@ export function Also({
       case 'clean':
         return [
           {
-            name: 'All clean',
+            name: say('allClean'),
             tap: () => enter('cleaned', batch.id, { step: guide.now?.key ?? batch.method.steps[0]!.key }),
           },
         ]
       case 'warm-up':
         return [
           {
-            name: `Slow to warm: ${WARM_UP_REASONS[0]!.toLowerCase()}`,
+            name: say('slowWarm', { warmUpReasons: WARM_UP_REASONS[0]!.toLowerCase() }),
             tap: () => enter('noted', batch.id, { text: WARM_UP_REASONS[0]!, cue: WARM_UP_CUE }),
           },
         ]
       case 'eggs':
-        return [{ name: 'Eggs: which lot', tap: () => onSheet('eggs') }]
+        return [{ name: say('eggsWhichLot'), tap: () => onSheet('eggs') }]
       case 'wash':
-        return [{ name: 'It is washed', tap: () => enter('washed', batch.id, { step: todo.step }) }]
+        return [{ name: say('itIsWashed'), tap: () => enter('washed', batch.id, { step: todo.step }) }]
       case 'settle':
-        return [{ name: 'Left over: keep or bin', tap: () => onSheet('eggs') }]
+        return [{ name: say('leftOverKeepOr'), tap: () => onSheet('eggs') }]
       case 'place':
-        return [{ name: 'Where it cools', tap: () => onSheet('cooling') }]
+        return [{ name: say('whereCools'), tap: () => onSheet('cooling') }]
       case 'parts':
-        return [{ name: 'Parts', tap: () => onSheet('parts') }]
+        return [{ name: say('parts'), tap: () => onSheet('parts') }]
       case 'merged':
         return []
       case 'cover':
-        return [{ name: 'Cover', tap: () => onSheet('cooling') }]
+        return [{ name: say('cover'), tap: () => onSheet('cooling') }]
       case 'end':
         return [
           {
@@ -55,14 +58,14 @@ export function Also({
           },
         ]
       case 'begin':
-        return [{ name: beginWord[todo.of] ?? 'Begin', tap: () => onMark(todo.step, 'started') }]
+        return [{ name: beginWord[todo.of] ?? say('begin'), tap: () => onMark(todo.step, 'started') }]
       case 'serve':
         return []
     }
   })
   if (keys.length === 0 && !children) return null
   return (
-    <div className={styles.also} role="group" aria-label="Also open">
+    <div className={styles.also} role="group" aria-label={say('alsoOpen')}>
       {children}
       {keys.map(({ name, tap }) => (
         <Key key={name} look="outlined" disabled={!open} onClick={tap}>

@@ -13,7 +13,7 @@ import {
   type Outcome,
   type Place,
 } from '@logged-thermal/core'
-import { centimetres, placeWord, plannedInShort, pouredWords } from '@logged-thermal/wording'
+import { centimetres, placeWord, plannedInShort, pouredWords, slabMessages } from '@logged-thermal/wording'
 import { useEnter } from '../../app/enter'
 import { useLine, useMeans } from '../../app/kitchen'
 import { Key } from '../../kit/Key'
@@ -24,6 +24,9 @@ import type { SlabProps } from './slabProps'
 import { clsx } from 'clsx'
 import slabStyles from '../../board/slab.module.css'
 import coolingSheetStyles from '../coolingSheet.module.css'
+import { speaks } from '../../kit/language'
+
+const say = speaks(slabMessages)
 
 /** Off the heat: where does it cool? Each place with what comes of it as it stands, and the nearest way where that misses. */
 export function BeginCooling(props: SlabProps) {
@@ -49,8 +52,8 @@ export function BeginCooling(props: SlabProps) {
     goTo(choice.place)
   }
   return (
-    <section className={clsx(slabStyles.slab, coolingSheetStyles.beginCooling)} aria-label="Do this now">
-      <p className={slabStyles.do}>Where does it cool?</p>
+    <section className={clsx(slabStyles.slab, coolingSheetStyles.beginCooling)} aria-label={say('doNow')}>
+      <p className={slabStyles.do}>{say('whereDoesCool')}</p>
       {plan && (
         <div className={slabStyles.keys}>
           <Key
@@ -63,7 +66,7 @@ export function BeginCooling(props: SlabProps) {
               goTo(place)
             }}
           >
-            As planned
+            {say('asPlanned')}
             <small>
               {pouredWords(plan)}, {placeWord[plan.place].toLowerCase()}
             </small>
@@ -91,7 +94,7 @@ export function BeginCooling(props: SlabProps) {
       {nearest && <Nearest nearest={nearest} depth={depth} open={open} onFollow={() => follow(nearest)} />}
       <Also {...props} todos={guide.todos.filter(({ kind }) => kind !== 'place')}>
         <Key look="outlined" disabled={!open} onClick={() => onSheet({ pour: { pans: 1 } })}>
-          Pour or split
+          {say('pourOrSplit')}
         </Key>
       </Also>
     </section>
@@ -113,7 +116,7 @@ function Nearest({
   const colour = colourOf(70)
   return (
     <div className={coolingSheetStyles.nearest}>
-      <p>{centimetres(depth)} deep is too slow in the refrigerator. This is fast enough:</p>
+      <p>{say('deepTooSlowRefrigerator', { centimetres: centimetres(depth) })}</p>
       <Key look="primary" disabled={!open} onClick={onFollow}>
         <VesselPicture inside={choice.vessel.inside} depth={filled} colour={colour} />
         <span>

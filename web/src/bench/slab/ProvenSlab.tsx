@@ -1,10 +1,13 @@
 import { batchStanding, holdsUntreatedFruit, rulingDate } from '@logged-thermal/core'
-import { ADVISORY, dayName, FRUIT_NOTE, findingSentence, standingWord } from '@logged-thermal/wording'
+import { ADVISORY, dayName, FRUIT_NOTE, findingSentence, standingWord, slabMessages } from '@logged-thermal/wording'
 import { Key } from '../../kit/Key'
 import { Also } from './Also'
 import type { SlabProps } from './slabProps'
 import { clsx } from 'clsx'
 import styles from '../../board/slab.module.css'
+import { speaks } from '../../kit/language'
+
+const say = speaks(slabMessages)
 
 /** Every gate proven: the last day as the big number, and what the label has to say. */
 export function ProvenSlab(props: SlabProps) {
@@ -21,27 +24,29 @@ export function ProvenSlab(props: SlabProps) {
       className={clsx(styles.slab, standing === 'proven' ? styles.proven : styles.unproven)}
       aria-label={standingWord[standing]}
     >
-      <p className={styles.do}>{standing === 'proven' ? 'Every gate is proven' : 'Released, not proven'}</p>
-      {released && <p className={styles.why}>Released: {batch.disposition?.value.reason}</p>}
+      <p className={styles.do}>{standing === 'proven' ? say('everyGateProven') : say('releasedNotProven')}</p>
+      {released && (
+        <p className={styles.why}>
+          {say('released')} {batch.disposition?.value.reason}
+        </p>
+      )}
       {'lastDay' in because && (
         <>
-          <p className={styles.why}>
-            {batch.method.cooling === 'dry' ? 'Keep it dry.' : 'Keep it cold.'} Bin at the end of
-          </p>
+          <p className={styles.why}>{say('keepDryKeepCold', { isDry: batch.method.cooling === 'dry' })}</p>
           <p className={styles.big}>{dayName(because.lastDay, reader)}</p>
         </>
       )}
       <p className={styles.why}>
-        {findingSentence(date, reader)} {date.check.limit.force === 'house' ? "The house's own." : 'The law rules.'}{' '}
+        {findingSentence(date, reader)} {date.check.limit.force === 'house' ? say('housesOwn') : say('lawRules')}{' '}
         {law && date !== law && law.check.limit.rule.kind === 'days'
-          ? `The law allows ${law.check.limit.rule.days}.`
+          ? say('lawAllows', { days: law.check.limit.rule.days })
           : ''}
       </p>
       {batch.terms.eggs.unheated === 'shell with advisory' && <p className={styles.why}>{ADVISORY}</p>}
       {holdsUntreatedFruit(batch) && <p className={styles.why}>{FRUIT_NOTE}</p>}
       <Also {...props} todos={guide.todos}>
         <Key look="primary" disabled={!props.open} onClick={() => props.onSheet('put away')}>
-          Put it away
+          {say('putAway')}
         </Key>
       </Also>
     </section>

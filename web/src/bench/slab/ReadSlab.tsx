@@ -1,8 +1,18 @@
 import type { ReactNode } from 'react'
-import { checkTitle, findingSentence, groundsSentence, passingSentence, asksWords } from '@logged-thermal/wording'
+import {
+  checkTitle,
+  findingSentence,
+  groundsSentence,
+  passingSentence,
+  asksWords,
+  slabMessages,
+} from '@logged-thermal/wording'
 import { Also } from './Also'
 import type { SlabProps } from './slabProps'
 import styles from '../../board/slab.module.css'
+import { speaks } from '../../kit/language'
+
+const say = speaks(slabMessages)
 
 /** A reading of a pot off the heat is due, now or at a time. */
 export function ReadSlab(props: SlabProps & { markKey: ReactNode }) {
@@ -12,7 +22,7 @@ export function ReadSlab(props: SlabProps & { markKey: ReactNode }) {
   if (asks.kind !== 'read') return null
   const words = asksWords(asks, now, reader)!
   return (
-    <section className={styles.slab} aria-label="Do this now">
+    <section className={styles.slab} aria-label={say('doNow')}>
       <p className={styles.do} aria-live="polite">
         {words.action}. {checkTitle(asks.finding, reader)}
       </p>
@@ -21,7 +31,7 @@ export function ReadSlab(props: SlabProps & { markKey: ReactNode }) {
           {words.number}
           <small>
             {words.unit}
-            {asks.at > now ? ' until it is due' : ''}
+            {asks.at > now ? say('untilDue') : ''}
           </small>
         </p>
       )}
@@ -31,7 +41,9 @@ export function ReadSlab(props: SlabProps & { markKey: ReactNode }) {
           {forecast.gates.map((gate) => (
             <p key={gate.finding.check.key}>{passingSentence(gate, now, reader)}</p>
           ))}
-          <p className={styles.grounds}>{groundsSentence(forecast)} A forecast proves nothing.</p>
+          <p className={styles.grounds}>
+            {say('forecastProvesNothing', { groundsSentence: groundsSentence(forecast) })}
+          </p>
         </div>
       )}
       {markKey && <div className={styles.keys}>{markKey}</div>}

@@ -8,6 +8,7 @@ import {
   lostSentence,
   span,
   largeSpan,
+  slabMessages,
 } from '@logged-thermal/wording'
 import { useEnter } from '../../app/enter'
 import { Key } from '../../kit/Key'
@@ -16,6 +17,9 @@ import type { SlabProps } from './slabProps'
 import { clsx } from 'clsx'
 import slabStyles from '../../board/slab.module.css'
 import coolingSheetStyles from '../coolingSheet.module.css'
+import { speaks } from '../../kit/language'
+
+const say = speaks(slabMessages)
 
 /** It will miss as it goes: what saves it, until when, and what else there is; what is too late stays in sight. */
 export function RescueSlab(props: SlabProps) {
@@ -27,16 +31,16 @@ export function RescueSlab(props: SlabProps) {
   const pressing = isPressing(asks, now)
   return (
     <>
-      <section className={clsx(slabStyles.slab, pressing && slabStyles.rescue)} aria-label="Do this now">
+      <section className={clsx(slabStyles.slab, pressing && slabStyles.rescue)} aria-label={say('doNow')}>
         <p className={slabStyles.do}>
-          {actionWord(asks.first)} before {clock(asks.by, reader)}
+          {say('beforeActionwordTime', { actionWord: actionWord(asks.first), time: clock(asks.by, reader) })}
         </p>
         <p className={slabStyles.count}>
           {number}
           <small>
-            {unit} left
+            {say('leftUnit', { unit })}
             <br />
-            to save it
+            {say('toSaveIt')}
           </small>
         </p>
         <p className={slabStyles.why}>{leftAsItIs(asks.gate, reader)}</p>
@@ -63,19 +67,19 @@ export function LostSlab(props: SlabProps) {
   if (asks.kind !== 'lost') return null
   return (
     <>
-      <section className={clsx(slabStyles.slab, slabStyles.missed)} aria-label="The lead decides">
+      <section className={clsx(slabStyles.slab, slabStyles.missed)} aria-label={say('leadDecides')}>
         <p className={slabStyles.do}>
-          It will likely miss {limitDegreesOf(asks.gate.level, reader)} in {span(asks.by - now)}
+          {say('willLikelyMiss', { degrees: limitDegreesOf(asks.gate.level, reader), span: span(asks.by - now) })}
         </p>
         <p className={slabStyles.why}>
           {leftAsItIs(asks.gate, reader)} {lostSentence(batch, reader)}
         </p>
         <div className={slabStyles.keys}>
           <Key look="primary" disabled={!open} onClick={() => onLead(null)}>
-            Decide
+            {say('decide')}
           </Key>
           <Key look="outlined" disabled={!open} onClick={() => onLead('hold')}>
-            Put on hold
+            {say('putOnHold')}
           </Key>
         </div>
       </section>
@@ -89,7 +93,7 @@ function Others(props: SlabProps & { rescues: Rescue[] }) {
   const act = useAct(props)
   if (rescues.length === 0) return null
   return (
-    <div className={coolingSheetStyles.rescues} role="group" aria-label="Other ways">
+    <div className={coolingSheetStyles.rescues} role="group" aria-label={say('otherWays')}>
       {rescues.map(({ action, by }) => {
         const late = by <= now
         return (
@@ -101,7 +105,9 @@ function Others(props: SlabProps & { rescues: Rescue[] }) {
             onClick={() => act(action)}
           >
             {actionWord(action)}
-            <small>{late ? `too late since ${clock(by, reader)}` : `before ${clock(by, reader)}`}</small>
+            <small>
+              {late ? say('tooLateSince', { time: clock(by, reader) }) : say('beforeTime', { time: clock(by, reader) })}
+            </small>
           </Key>
         )
       })}

@@ -1,9 +1,12 @@
 import { useState } from 'react'
-import { clock, serveBySentence } from '@logged-thermal/wording'
+import { clock, serveBySentence, slabMessages } from '@logged-thermal/wording'
 import { useEnter } from '../../app/enter'
 import { Key } from '../../kit/Key'
 import type { SlabProps } from './slabProps'
 import styles from '../../board/slab.module.css'
+import { speaks } from '../../kit/language'
+
+const say = speaks(slabMessages)
 
 const LEFT = [0, 1, 2, 3, 4, 6, 8, 12]
 
@@ -13,17 +16,15 @@ export function ServeSlab({ one: { batch }, now, reader, open, by }: SlabProps &
   const [asking, setAsking] = useState(false)
   const left = Math.max(0, by - now)
   return (
-    <section className={styles.slab} aria-label="Do this now">
+    <section className={styles.slab} aria-label={say('doNow')}>
       <p className={styles.do} aria-live="polite">
-        Serve it by {clock(by, reader)}
+        {say('serveBy', { time: clock(by, reader) })}
       </p>
       <p className={styles.count}>
         {Math.ceil(left / 60_000)}
-        <small>min left</small>
+        <small>{say('minLeft')}</small>
       </p>
-      <p className={styles.why}>
-        {asking ? 'How many portions are left, and go to discard?' : serveBySentence(by, reader)}
-      </p>
+      <p className={styles.why}>{asking ? say('howManyPortionsLeft') : serveBySentence(by, reader)}</p>
       <div className={styles.keys}>
         {asking ? (
           LEFT.map((discarded) => (
@@ -33,7 +34,7 @@ export function ServeSlab({ one: { batch }, now, reader, open, by }: SlabProps &
           ))
         ) : (
           <Key look="primary" disabled={!open} onClick={() => setAsking(true)}>
-            All served
+            {say('allServed')}
           </Key>
         )}
       </div>

@@ -1,6 +1,6 @@
 import type { SlabProps } from './slabProps'
 import { leading, type BatchState, type StepKind } from '@logged-thermal/core'
-import { beginWord, checkTitle, findingSentence, markWord } from '@logged-thermal/wording'
+import { beginWord, checkTitle, findingSentence, markWord, slabMessages } from '@logged-thermal/wording'
 import { useEnter } from '../../app/enter'
 import { Key } from '../../kit/Key'
 import { BeginCooling } from './BeginCooling'
@@ -12,6 +12,9 @@ import { ProvenSlab } from './ProvenSlab'
 import { WindowSlab } from './WindowSlab'
 import { clsx } from 'clsx'
 import styles from '../../board/slab.module.css'
+import { speaks } from '../../kit/language'
+
+const say = speaks(slabMessages)
 
 /** The one thing this batch asks for: what to do, the number, what happens otherwise, one key. */
 export function Slab(props: SlabProps) {
@@ -30,7 +33,7 @@ export function Slab(props: SlabProps) {
       onClick={() => onMark(next.step, next.edge)}
     >
       {boil
-        ? (beginWord[boil.of] ?? 'Begin')
+        ? (beginWord[boil.of] ?? say('begin'))
         : markWord(stepKind(batch, next.step), next.edge === 'combined' ? 'combined' : 'done')}
     </Key>
   )
@@ -47,18 +50,16 @@ export function Slab(props: SlabProps) {
       return (
         <section
           className={clsx(styles.slab, asks.finding.standing === 'missed' ? styles.missed : styles.unproven)}
-          aria-label="The lead decides"
+          aria-label={say('leadDecides')}
         >
           <p className={styles.do}>{checkTitle(asks.finding, reader)}</p>
-          <p className={styles.why}>
-            {findingSentence(asks.finding, reader)} Set it apart; the food-safety lead decides.
-          </p>
+          <p className={styles.why}>{say('setApartFoodSafety', { finding: findingSentence(asks.finding, reader) })}</p>
           <div className={styles.keys}>
             <Key look="primary" disabled={!open} onClick={() => onLead('hold')}>
-              Put on hold
+              {say('putOnHold')}
             </Key>
             <Key look="outlined" disabled={!open} onClick={() => onLead(null)}>
-              Decide
+              {say('decide')}
             </Key>
             {batch.method.cooling === 'none' && (
               <Key
@@ -66,7 +67,7 @@ export function Slab(props: SlabProps) {
                 disabled={!open}
                 onClick={() => enter('served', batch.id, { discarded: null, happened: true })}
               >
-                It was served already
+                {say('servedAlready')}
               </Key>
             )}
           </div>
@@ -74,24 +75,24 @@ export function Slab(props: SlabProps) {
       )
     case 'discard':
       return (
-        <section className={clsx(styles.slab, styles.missed)} aria-label="Do this now">
-          <p className={styles.do}>Bin it</p>
+        <section className={clsx(styles.slab, styles.missed)} aria-label={say('doNow')}>
+          <p className={styles.do}>{say('binIt')}</p>
           <p className={styles.why}>{findingSentence(asks.finding, reader)}</p>
           <div className={styles.keys}>
             <Key look="primary" disabled={!open} onClick={() => onLead('discard')}>
-              It is in the bin
+              {say('itIsInThe')}
             </Key>
           </div>
         </section>
       )
     case 'held':
       return (
-        <section className={clsx(styles.slab, styles.unproven)} aria-label="On hold">
-          <p className={styles.do}>On hold. Do not use</p>
+        <section className={clsx(styles.slab, styles.unproven)} aria-label={say('onHold')}>
+          <p className={styles.do}>{say('onHoldDoNot')}</p>
           <p className={styles.why}>{batch.disposition?.value.reason}</p>
           <div className={styles.keys}>
             <Key look="primary" disabled={!open} onClick={() => onLead(null)}>
-              Decide
+              {say('decide')}
             </Key>
           </div>
         </section>

@@ -29,6 +29,7 @@ import {
   WARM_UP_REASONS,
   warmUpSentence,
   largeSpan,
+  slabMessages,
 } from '@logged-thermal/wording'
 import { useEnter } from '../../app/enter'
 import { asSentence } from '../../methods/sentence'
@@ -38,6 +39,9 @@ import { Also } from './Also'
 import type { SlabProps } from './slabProps'
 import { clsx } from 'clsx'
 import styles from '../../board/slab.module.css'
+import { speaks } from '../../kit/language'
+
+const say = speaks(slabMessages)
 
 /** Steps after the heat at which somebody tastes. */
 const TASTED: StepKind[] = ['strain', 'add after heat', 'fold', 'whip', 'assemble']
@@ -52,7 +56,7 @@ export function TodoSlab(props: SlabProps & { todo: Todo }) {
   return (
     <section
       className={clsx(styles.slab, phase.cooking && phase.of === 'mixture' && styles.onHeat)}
-      aria-label="Do this now"
+      aria-label={say('doNow')}
     >
       <p className={styles.do} aria-live="polite">
         {title}
@@ -90,17 +94,17 @@ function todoWords(
       const step = guide.now?.key ?? batch.method.steps.at(-1)!.key
       return {
         title: action,
-        why: todo.waits ? `${reason} The next step waits for it.` : reason,
+        why: todo.waits ? say('nextStepWaitsFor', { reason }) : reason,
         keys: (
           <Key look="primary" disabled={!open} onClick={() => enter('cleaned', batch.id, { step })}>
-            All clean
+            {say('allClean')}
           </Key>
         ),
       }
     }
     case 'warm-up':
       return {
-        title: 'Note why it took so long',
+        title: say('noteWhyTookSo'),
         why: warmUpSentence(todo.warmUp, batch.terms.warmMinutes, reader),
         keys: WARM_UP_REASONS.map((text) => (
           <Key key={text} disabled={!open} onClick={() => enter('noted', batch.id, { text, cue: WARM_UP_CUE })}>
@@ -110,38 +114,40 @@ function todoWords(
       }
     case 'eggs':
       return {
-        title: 'Which eggs go in?',
+        title: say('whichEggsGo'),
         why: `${usesWords(todo.uses)}. ${rulesWords(todo.uses, batch.terms)}`,
         keys: (
           <Key look="primary" disabled={!open} onClick={() => onSheet('eggs')}>
-            Choose the lot
+            {say('chooseLot')}
           </Key>
         ),
       }
     case 'wash':
       return {
-        title: `Wash the ${todo.ingredients.map((key) => (catalogue[key]?.name ?? key).toLowerCase()).join(', ')}`,
-        why: 'In running water, before it goes in: what grew in a field was not heated.',
+        title: say('washThe', {
+          ingredients: todo.ingredients.map((key) => (catalogue[key]?.name ?? key).toLowerCase()).join(', '),
+        }),
+        why: say('runningWaterBeforeGoes'),
         keys: (
           <Key look="primary" disabled={!open} onClick={() => enter('washed', batch.id, { step: todo.step })}>
-            It is washed
+            {say('itIsWashed')}
           </Key>
         ),
       }
     case 'parts':
       return {
-        title: 'Which parts go in?',
-        why: 'Each proven, in date, and read cold. The earliest date sets it.',
+        title: say('whichPartsGo'),
+        why: say('eachProvenDateRead'),
         keys: (
           <Key look="primary" disabled={!open} onClick={() => onSheet('parts')}>
-            Choose the parts
+            {say('chooseParts')}
           </Key>
         ),
       }
     case 'merged':
       return {
-        title: 'Read them together',
-        why: 'Something was poured warm on cold parts: the middle says what they are now.',
+        title: say('readThemTogether'),
+        why: say('somethingPouredWarmOn'),
         keys: null,
       }
     case 'begin':
@@ -151,20 +157,22 @@ function todoWords(
         : stepWords({ ...props, todo }, told[todo.step])
     case 'settle':
       return {
-        title: `${todo.lines.map(({ part, left }) => `${grams(left)} ${partWord[part]}`).join(', ')} left over`,
-        why: 'Kept with a date, or into the bin: never just gone.',
+        title: say('leftOver', {
+          lines: todo.lines.map(({ part, left }) => `${grams(left)} ${partWord[part]}`).join(', '),
+        }),
+        why: say('keptWithDateOr'),
         keys: (
           <Key look="primary" disabled={!open} onClick={() => onSheet('eggs')}>
-            Keep or bin
+            {say('keepOrBin')}
           </Key>
         ),
       }
     case 'place':
-      return { title: 'Where does it cool?', why: '', keys: null }
+      return { title: say('whereDoesCool'), why: '', keys: null }
     case 'cover':
       return {
-        title: 'How does it stand to cool?',
-        why: 'Every cover slows it. Open and shallow is fastest.',
+        title: say('howDoesStandCool'),
+        why: say('everyCoverSlowsOpen'),
         keys: COVERS.map((cover) => (
           <Key key={cover} disabled={!open} onClick={() => enter('covered', batch.id, { cover })}>
             {coverWord[cover]}
@@ -173,11 +181,11 @@ function todoWords(
       }
     case 'serve':
       return {
-        title: 'Serve it at once',
-        why: 'It is not cooled and kept.',
+        title: say('serveAtOnce'),
+        why: say('notCooledKept'),
         keys: (
           <Key look="primary" disabled={!open} onClick={() => onMark(guide.now!.key, 'started')}>
-            It goes out
+            {say('goesOut')}
           </Key>
         ),
       }
@@ -201,11 +209,10 @@ function stepWords(
   if (todo.kind === 'begin') {
     return {
       title: text || stepName[todo.of],
-      why:
-        todo.of === 'boil out' ? 'The minute counts from two readings; the tap starts the clock for you.' : undefined,
+      why: todo.of === 'boil out' ? say('minuteCountsFromTwo') : undefined,
       keys: (
         <Key look="primary" disabled={!open} onClick={() => onMark(todo.step, 'started')}>
-          {beginWord[todo.of] ?? 'Begin'}
+          {beginWord[todo.of] ?? say('begin')}
         </Key>
       ),
     }
@@ -219,38 +226,38 @@ function stepWords(
     title:
       boiling !== null
         ? boiling.inMs > 0
-          ? 'Keep it boiling, then read again'
+          ? say('keepBoilingThenRead')
           : readAgainWords(boiling.proves)
         : text || stepName[todo.of],
     count:
       boiling !== null
-        ? [String(Math.ceil(boiling.inMs / 1000)), 's to the next reading']
+        ? [String(Math.ceil(boiling.inMs / 1000)), say('sNextReading')]
         : left !== null && left > 0
           ? largeSpan(left)
           : undefined,
     why: joins
-      ? 'Then read the mixture: readings until now are of the parts, and prove nothing about it.'
+      ? say('thenReadMixtureReadings')
       : boil
         ? boil.standing === 'proven'
-          ? 'Boiled out, by two readings.'
-          : 'Quality: starch holds only if the amylase is spent. Nothing here is law.'
+          ? say('boiledOutByTwo')
+          : say('qualityStarchHoldsOnly')
         : timer !== null && left !== null && left <= 0
-          ? `Its time was up at ${clock(timer, reader)}.`
+          ? say('itsTimeUpAt', { time: clock(timer, reader) })
           : todo.of === 'brown'
-            ? 'Browning colours it. It heats nothing through, and proves nothing.'
+            ? say('browningColoursHeatsNothing')
             : TASTED.includes(todo.of)
-              ? 'Tasting? A clean spoon each time.'
+              ? say('tastingCleanSpoonEach')
               : targetSentence(told?.target ?? null, reader) || undefined,
     keys: (
       <>
         {todo.of === 'add after heat' && (
           <Key disabled={!open} onClick={() => onSheet('add')}>
-            Add
+            {say('add')}
           </Key>
         )}
         {joins && todo.of === 'temper' && (
           <Key look="outlined" onClick={() => onSheet('temper')}>
-            Tempering
+            {say('tempering')}
           </Key>
         )}
         <Key look="primary" disabled={!open} onClick={() => onMark(todo.step, todo.edge)}>
@@ -283,20 +290,20 @@ function bakedWords(
   const out = () =>
     enter('step-marked', batch.id, { step: todo.step, edge: 'done', reason: null, ...(oven ? { oven } : {}) })
   return {
-    title: left > 0 ? 'Leave it in the oven' : bake ? `Out when it is ${bake.cue}` : 'Read the middle, then out',
+    title: left > 0 ? say('leaveOven') : bake ? say('outWhen', { cue: bake.cue }) : say('readMiddleThenOut'),
     count: left > 0 ? largeSpan(left) : undefined,
     why: bake
-      ? `${bakeShownWords(bake, reader)}. Sooner, cooler or deeper it is another bake: read the middle.`
-      : `Three bakes read at ${throughWords(reader)} in the middle, and the lead may validate this one.`,
+      ? say('soonerCoolerOrDeeper', { bakeShownWords: bakeShownWords(bake, reader) })
+      : say('threeBakesReadAt', { throughWords: throughWords(reader) }),
     keys: (
       <>
         {oven && (
           <Key look={left > 0 ? 'outlined' : 'primary'} disabled={!open} onClick={out}>
-            Out, oven at {ovenWords(oven, reader)}
+            {say('outOvenAt', { ovenWords: ovenWords(oven, reader) })}
           </Key>
         )}
         <Key look={oven ? 'outlined' : 'primary'} disabled={!open} onClick={() => onMark(todo.step, 'done')}>
-          {oven ? 'Out, other heat' : 'Out of the oven'}
+          {oven ? say('outOtherHeat') : say('outOven')}
         </Key>
       </>
     ),

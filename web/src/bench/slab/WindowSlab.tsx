@@ -12,12 +12,16 @@ import {
   span,
   targetSentence,
   type Reader,
+  slabMessages,
 } from '@logged-thermal/wording'
 import { useInstructions } from '../../app/instructions'
 import { Also } from './Also'
 import type { SlabProps } from './slabProps'
 import { clsx } from 'clsx'
 import styles from '../../board/slab.module.css'
+import { speaks } from '../../kit/language'
+
+const say = speaks(slabMessages)
 
 /** A forecast that spreads further than this says so. */
 const SPREAD_MS = 15_000
@@ -32,13 +36,13 @@ export function WindowSlab(props: SlabProps & { markKey: ReactNode }) {
   const said = slabWords()
   const target = targetSentence(useInstructions(batch)[props.guide.now?.key ?? '']?.target ?? null, reader)
   return (
-    <section className={clsx(styles.slab, styles.onHeat, said.off && styles.offNow)} aria-label="Do this now">
+    <section className={clsx(styles.slab, styles.onHeat, said.off && styles.offNow)} aria-label={say('doNow')}>
       <p className={styles.do} aria-live="polite">
         {said.title}
       </p>
       {said.count && (
         <p className={styles.count}>
-          {said.about && <span className={styles.about}>about</span>}
+          {said.about && <span className={styles.about}>{say('about')}</span>}
           {said.count[0]}
           <small>{said.count[1]}</small>
         </p>
@@ -52,16 +56,16 @@ export function WindowSlab(props: SlabProps & { markKey: ReactNode }) {
   )
 
   function slabWords(): Words {
-    if (!floor) return { title: 'Heat it, then off the heat', why: ceilingWords(window, now, reader) }
+    if (!floor) return { title: say('heatThenOffHeat'), why: ceilingWords(window, now, reader) }
     if (floor.standing === 'proven') return provenWords(floor)
     const rising = risesSooner(window, now) ? risingWords(window, now, reader) : null
     if (rising) return rising
     const next = nextReading(floor, now)
     if (next !== null)
       return {
-        title: next.inMs > 0 ? 'Hold it there, then read again' : readAgainWords(next.proves),
-        count: [String(Math.ceil(next.inMs / 1000)), 's to the next reading'],
-        why: `When it hits 0, take another reading. ${ceilingWords(window, now, reader)}`,
+        title: next.inMs > 0 ? say('holdThereThenRead') : readAgainWords(next.proves),
+        count: [String(Math.ceil(next.inMs / 1000)), say('sNextReading')],
+        why: say('whenHits0Take', { ceilingWords: ceilingWords(window, now, reader) }),
       }
     return readWords(floor)
   }
@@ -69,21 +73,22 @@ export function WindowSlab(props: SlabProps & { markKey: ReactNode }) {
   function provenWords(proven: Finding): Words {
     if (asks.kind === 'read')
       return {
-        title: 'Something cold went in: read it once more',
-        why: `The earlier proof stands. ${findingSentence(proven, reader)}`,
+        title: say('somethingColdWentRead'),
+        why: say('earlierProofStands', { finding: findingSentence(proven, reader) }),
       }
     const off = offNow(window, now)
     return {
-      title: off ? 'Off the heat now' : 'The floor is proven. Off the heat',
-      why: ceilingWords(window, now, reader) || `${batch.method.name} needs no more heat.`,
+      title: off ? say('offHeatNow') : say('floorProvenOffHeat'),
+      why: ceilingWords(window, now, reader) || say('needsNoMoreHeat', { method: batch.method.name }),
       off,
     }
   }
 
   function readWords(open: Finding): Words {
-    const late = asks.kind === 'read' && now - asks.at >= 60_000 ? ` It was due ${clock(asks.at, reader)}.` : ''
+    const late =
+      asks.kind === 'read' && now - asks.at >= 60_000 ? say('itWasDue', { time: clock(asks.at, reader) }) : ''
     return {
-      title: `Read the mixture: ${limitTitle(open.check, reader)}`,
+      title: say('readMixture', { limit: limitTitle(open.check, reader) }),
       why: `${findingSentence(open, reader)}${late} ${ceilingWords(window, now, reader)}`,
     }
   }
@@ -106,14 +111,13 @@ function risingWords({ rise, floor, ceiling }: HeatWindow, now: number, reader: 
   const top = ceiling?.at?.likely
   const why = `${riseSentence(rise, reader)}${range}${
     top
-      ? ` On course to reach ${limitDegreesOf(ceiling.celsius, reader)}, the ceiling, about ${clock(top, reader)}.`
+      ? say('onCourseReachCeiling', { degrees: limitDegreesOf(ceiling.celsius, reader), time: clock(top, reader) })
       : ''
   }`
-  if (left <= 3_000)
-    return { title: `It may be at ${to} now. Read the mixture`, why: `${why} A forecast proves nothing.` }
+  if (left <= 3_000) return { title: say('mayAtNowRead', { to }), why: say('forecastProvesNothing2', { why }) }
   const [number, unit] = aboutSpan(left).replace('about ', '').split(' ')
   return {
-    title: `Floor about ${clock(at, reader)}. Keep stirring`,
+    title: say('floorAboutKeepStirring', { time: clock(at, reader) }),
     about: true,
     count: [number!, `${unit} to ${to}`],
     why,
@@ -123,9 +127,9 @@ function risingWords({ rise, floor, ceiling }: HeatWindow, now: number, reader: 
 /** Between which bounds, where that is wide. */
 function rangeWords({ at }: HeatEdge, now: number): string {
   if (!at || at.earliest === null) return ''
-  if (at.latest === null) return ` At the soonest in ${span(Math.max(0, at.earliest - now))}.`
+  if (at.latest === null) return say('atSoonest', { span: span(Math.max(0, at.earliest - now)) })
   return at.latest - at.earliest > SPREAD_MS
-    ? ` Between ${span(Math.max(0, at.earliest - now))} and ${span(Math.max(0, at.latest - now))}.`
+    ? say('betweenAnd', { span: span(Math.max(0, at.earliest - now)), span2: span(Math.max(0, at.latest - now)) })
     : ''
 }
 
@@ -133,9 +137,9 @@ function ceilingWords({ ceiling }: HeatWindow, now: number, reader: Reader): str
   if (!ceiling) return ''
   const level = limitDegreesOf(ceiling.celsius, reader)
   const at = ceiling.at?.likely
-  if (at) return `Reaches ${level}, the ceiling, in ${aboutSpan(at - now)}.`
+  if (at) return say('reachesCeiling', { level, span: aboutSpan(at - now) })
   const last = ceiling.finding.because
   return last.code === 'passed'
-    ? `${degrees(last.celsius, reader)} was over ${level}, the ceiling.`
-    : `Stay under ${level}.`
+    ? say('overCeiling', { degrees: degrees(last.celsius, reader), level })
+    : say('stayUnder', { level })
 }

@@ -1,9 +1,13 @@
+import { kitMessages } from '@logged-thermal/wording'
 import Checkbox from '@mui/material/Checkbox'
 import Menu from '@mui/material/Menu'
 import MenuItem from '@mui/material/MenuItem'
 import { useState } from 'react'
 import { Key } from '../Key'
 import styles from './dataTable.module.css'
+import { speaks } from '../language'
+
+const say = speaks(kitMessages)
 
 interface Props {
   columns: { key: string; title: string; shown: boolean; onShow: (show: boolean) => void }[]
@@ -16,10 +20,10 @@ export function TableKeys({ columns, onFile }: Props) {
   return (
     <div className={styles.keys}>
       <Key look="outlined" aria-haspopup="menu" onClick={({ currentTarget }) => setFrom(currentTarget)}>
-        Columns
+        {say('columns')}
       </Key>
       <Key look="outlined" onClick={onFile}>
-        Save as CSV
+        {say('saveAsCsv')}
       </Key>
       <Menu anchorEl={from} open={from !== null} onClose={() => setFrom(null)}>
         {columns.map(({ key, title, shown, onShow }) => (

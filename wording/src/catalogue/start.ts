@@ -1,0 +1,21 @@
+/** TODO */
+export const startMessages = {
+  noAmountWriteNumber: 'That is no amount. Write a number above 0.',
+  howMuch: 'How much',
+  howManyTimesOver: 'How many times over',
+  moreCmDeep: '{amounts}{hasAmounts, select, true { and more} other {}}. {fillDepth} cm deep.',
+  eggs: 'Eggs.',
+  forHighlySusceptiblePeople: 'For highly susceptible people',
+  kitchenServesThem: 'this kitchen serves them',
+  kitchenNoMethodStart: 'This kitchen has no method to start yet.',
+  startBatch: 'Start a batch.',
+  lastOneMadeStands: 'The last one made stands first.',
+  findMethod: 'Find a method',
+  findByNameFamily: 'Find by name, family, ingredient',
+  whichMethod: 'Which method',
+  aboutPlanProvesNothing: '{planWords}. About; a plan proves nothing.',
+  limits: 'Limits',
+  limitsStartingPointCheck: 'Limits are a starting point: check them against the edition in force where you are.',
+  notNow: 'Not now',
+  startCode: 'Start {code}',
+} as const
