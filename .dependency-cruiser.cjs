@@ -47,8 +47,8 @@ module.exports = {
     ),
     never(
       '^wording/',
-      '^(repertoire|server|demo|bench|web)/|^node_modules/(?!intl-messageformat)',
-      'wording knows core, and one library that fills messages',
+      '^(repertoire|server|demo|bench|web)/|^node_modules/(?!intl-messageformat|@formatjs)',
+      'wording knows core, and the library that fills messages',
     ),
     {
       name: 'core, wording and web run in a browser',

@@ -2,6 +2,10 @@ import type { Attention } from '@logged-thermal/core'
 import { actionWord } from './coolingWords'
 import { clock, largeSpan, limitDegreesOf, type Reader } from './figures'
 import { checkTitle } from './findingWords'
+import { speaker } from './catalogue/say'
+import { asksMessages } from './catalogue/asks'
+
+const say = speaker(asksMessages)
 
 /** What a batch asks for: verb first, clock time second, reason last; and the number that matters. */
 export interface AsksWords {
@@ -15,34 +19,47 @@ export interface AsksWords {
 export function asksWords(asks: Attention, now: number, reader: Reader): AsksWords | null {
   switch (asks.kind) {
     case 'rescue': {
-      const [number, unit] = largeSpan(asks.by - now)
+      const [number, unit] = largeSpan(asks.by - now, reader)
       return {
-        action: actionWord(asks.first),
-        reason: `before ${clock(asks.by, reader)} or it misses ${limitDegreesOf(asks.gate.level, reader)}`,
+        action: actionWord(asks.first, reader),
+        reason: say(reader, 'beforeOrMisses', {
+          time: clock(asks.by, reader),
+          degrees: limitDegreesOf(asks.gate.level, reader),
+        }),
         number,
-        unit: `${unit} left`,
+        unit: say(reader, 'leftUnit', { unit }),
       }
     }
     case 'lost': {
-      const [number, unit] = largeSpan(asks.by - now)
+      const [number, unit] = largeSpan(asks.by - now, reader)
       return {
-        action: 'Lead: rework or bin',
-        reason: `nothing left saves ${checkTitle(asks.finding, reader)}`,
+        action: say(reader, 'leadReworkOrBin'),
+        reason: say(reader, 'nothingLeftSaves', { check: checkTitle(asks.finding, reader) }),
         number,
-        unit: `${unit} to it`,
+        unit: say(reader, 'toIt', { unit }),
       }
     }
     case 'read': {
       if (asks.finding.check.bake && asks.at > now) {
-        const [number, unit] = largeSpan(asks.at - now)
-        return { action: `Out of the oven at ${clock(asks.at, reader)}`, reason: 'a validated bake', number, unit }
+        const [number, unit] = largeSpan(asks.at - now, reader)
+        return {
+          action: say(reader, 'outOvenAt', { time: clock(asks.at, reader) }),
+          reason: say(reader, 'validatedBake'),
+          number,
+          unit,
+        }
       }
       const late = now - asks.at
-      const [number, unit] = largeSpan(Math.abs(late))
+      const [number, unit] = largeSpan(Math.abs(late), reader)
       if (late >= 60_000)
-        return { action: 'Read now', reason: `was due ${clock(asks.at, reader)}`, number, unit: `${unit} late` }
+        return {
+          action: say(reader, 'readNow'),
+          reason: say(reader, 'wasDue', { time: clock(asks.at, reader) }),
+          number,
+          unit: say(reader, 'lateUnit', { unit }),
+        }
       return {
-        action: late >= 0 ? 'Read now' : `Read at ${clock(asks.at, reader)}`,
+        action: late >= 0 ? say(reader, 'readNow') : say(reader, 'readAt', { time: clock(asks.at, reader) }),
         reason: checkTitle(asks.finding, reader),
         number,
         unit,
@@ -50,18 +67,23 @@ export function asksWords(asks: Attention, now: number, reader: Reader): AsksWor
     }
     case 'mark':
       if (asks.edge === 'started')
-        return { action: 'Into the oven', reason: 'its minutes count from there', number: '', unit: '' }
+        return { action: say(reader, 'intoOven'), reason: say(reader, 'itsMinutesCountFrom'), number: '', unit: '' }
       return asks.edge === 'combined'
-        ? { action: 'Combine all', reason: 'then read the mixture', number: '', unit: '' }
-        : { action: 'Take it off the heat', reason: 'the floor is proven', number: '', unit: '' }
+        ? { action: say(reader, 'combineAll'), reason: say(reader, 'thenReadMixture'), number: '', unit: '' }
+        : { action: say(reader, 'takeOffHeat'), reason: say(reader, 'floorProven'), number: '', unit: '' }
     case 'serve': {
-      const [number, unit] = largeSpan(asks.by - now)
-      return { action: 'Serve it', reason: `by ${clock(asks.by, reader)}, the rest to discard`, number, unit }
+      const [number, unit] = largeSpan(asks.by - now, reader)
+      return {
+        action: say(reader, 'serveIt'),
+        reason: say(reader, 'byRestDiscard', { time: clock(asks.by, reader) }),
+        number,
+        unit,
+      }
     }
     case 'discard':
-      return { action: 'Bin it', reason: checkTitle(asks.finding, reader), number: '', unit: '' }
+      return { action: say(reader, 'binIt'), reason: checkTitle(asks.finding, reader), number: '', unit: '' }
     case 'use today':
-      return { action: 'Use it today', reason: 'bin at the end of today', number: '', unit: '' }
+      return { action: say(reader, 'useToday'), reason: say(reader, 'binAtEndToday'), number: '', unit: '' }
     case 'keep':
     case 'decide':
     case 'held':

@@ -64,7 +64,7 @@ it('says why a vessel cannot be taken before how it would cool', () => {
 })
 
 it('names an action with its depth and its pans', () => {
-  expect(actionWord({ kind: 'shallow pans', place: 'refrigerator', depth: 0.045, pans: 3 })).toBe(
+  expect(actionWord({ kind: 'shallow pans', place: 'refrigerator', depth: 0.045, pans: 3 }, reader)).toBe(
     'Split over 3 pans, 4.5 cm deep, into the cold',
   )
 })
@@ -74,7 +74,10 @@ it('says what a gate will see if nobody acts, and on what that rests', () => {
   expect(leftAsItIs(seen, reader)).toBe('If you do nothing: about 27° at 14:20. Limit 21°.')
   expect(leftAsItIs({ ...seen, atDeadline: 22 }, { ...reader, scale: 'F' })).toContain('about 72° at')
   const rests = (batches: number, place: string | null, guessed: boolean) =>
-    groundsSentence({ batches, setting: { place, product: guessed ? { guessed: true } : {} } } as unknown as Forecast)
+    groundsSentence(
+      { batches, setting: { place, product: guessed ? { guessed: true } : {} } } as unknown as Forecast,
+      reader,
+    )
   expect(rests(4, 'counter', false)).toBe('From 4 earlier coolings alike in this kitchen.')
   expect(rests(0, null, true)).toBe('Nobody said where it stands: say so, and the range narrows.')
   expect(rests(0, 'counter', true)).toContain('the pot was not measured')
@@ -93,13 +96,13 @@ it('leaves what nothing saves to the lead, with rework only where the rule set k
 
 it('says where something stands and in what it was poured, as it was entered', () => {
   const air = { value: -1, unit: 'C' as const }
-  expect(placedWords({ place: 'blast chiller', unit: null, air })).toBe('Blast chiller, air -1.0 °C')
-  expect(placedWords({ place: 'counter', unit: null, air: null })).toBe('Counter')
+  expect(placedWords({ place: 'blast chiller', unit: null, air }, reader)).toBe('Blast chiller, air -1.0 °C')
+  expect(placedWords({ place: 'counter', unit: null, air: null }, reader)).toBe('Counter')
   const pouring = { vessel: { name: 'Steel tray' }, pans: 3, depth: 0.045 } as Parameters<typeof pouredWords>[0]
-  expect(pouredWords(pouring)).toBe('3 × Steel tray, 4.5 cm deep')
-  expect(pouredWords({ ...pouring, pans: 1 })).toBe('Steel tray, 4.5 cm deep')
+  expect(pouredWords(pouring, reader)).toBe('3 × Steel tray, 4.5 cm deep')
+  expect(pouredWords({ ...pouring, pans: 1 }, reader)).toBe('Steel tray, 4.5 cm deep')
   const plan = { ...pouring, place: 'fan refrigerator' } as unknown as Parameters<typeof planWords>[0]
-  expect(planWords(plan)).toBe('Plan: 3 × Steel tray, 4.5 cm deep, fan refrigerator')
+  expect(planWords(plan, reader)).toBe('Plan: 3 × Steel tray, 4.5 cm deep, fan refrigerator')
 })
 
 it('has for every action a word to do it and a word that it was done', () => {
@@ -112,6 +115,6 @@ it('has for every action a word to do it and a word that it was done', () => {
   } satisfies Record<Action['kind'], string[]>
   for (const [kind, words] of Object.entries(done)) {
     const action = { kind, place: 'refrigerator', depth: 0.06, pans: 2 } as Action
-    expect([actionWord(action), actionDone(action)]).toEqual(words)
+    expect([actionWord(action, reader), actionDone(action, reader)]).toEqual(words)
   }
 })

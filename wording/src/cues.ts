@@ -1,22 +1,33 @@
+import { cuesMessages } from './catalogue/cues'
+import { speaker, type Spoken } from './catalogue/say'
+
+const say = speaker(cuesMessages)
+
+type CueKey = keyof typeof cuesMessages
+
 /** How a dessert looks, sounds and moves on the heat. House words, by family; they move no standing. */
 export interface Cue {
-  key: string
+  key: CueKey
   text: string
 }
 
-const cue = (text: string): Cue => ({ key: text.toLowerCase().replaceAll(' ', '-'), text })
+const EVERYWHERE: CueKey[] = [
+  'tasted,-clean-spoon',
+  'first-steam',
+  'thickens',
+  'smells-of-egg',
+  'catches-at-the-bottom',
+]
 
-const EVERYWHERE = ['Tasted, clean spoon', 'First steam', 'Thickens', 'Smells of egg', 'Catches at the bottom'].map(cue)
-
-const OF_FAMILY: Record<string, Cue[]> = {
-  'poured-custard': ['Froth is gone', 'Coats the spoon', 'Line holds on the spoon', 'Grainy at the edge'].map(cue),
-  'fruit-curd': ['Foam is gone', 'Mounds on the whisk', 'Glossy', 'Specks of white'].map(cue),
-  'white-foam': ['Stiff peaks', 'Glossy', 'Browned on top'].map(cue),
-  'yolk-foam': ['Ribbon holds', 'Doubled', 'Browned on top'].map(cue),
-  'baked-custard': ['Trembles in the middle', 'Browned on top'].map(cue),
-  'heated-nog': ['Froth is gone', 'Coats the spoon', 'Skin forms'].map(cue),
+const OF_FAMILY: Record<string, CueKey[]> = {
+  'poured-custard': ['froth-is-gone', 'coats-the-spoon', 'line-holds-on-the-spoon', 'grainy-at-the-edge'],
+  'fruit-curd': ['foam-is-gone', 'mounds-on-the-whisk', 'glossy', 'specks-of-white'],
+  'white-foam': ['stiff-peaks', 'glossy', 'browned-on-top'],
+  'yolk-foam': ['ribbon-holds', 'doubled', 'browned-on-top'],
+  'baked-custard': ['trembles-in-the-middle', 'browned-on-top'],
+  'heated-nog': ['froth-is-gone', 'coats-the-spoon', 'skin-forms'],
 }
 
-export function cuesOf(family: string): Cue[] {
-  return [...(OF_FAMILY[family] ?? []), ...EVERYWHERE]
+export function cuesOf(family: string, reader: Spoken): Cue[] {
+  return [...(OF_FAMILY[family] ?? []), ...EVERYWHERE].map((key) => ({ key, text: say(reader, key) }))
 }

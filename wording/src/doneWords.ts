@@ -9,52 +9,70 @@ import {
 import { placedWords, planWords, pouredWords } from './coolingWords'
 import { beginWord, coverWord, markWord, partWord } from './guideWords'
 import { grams, stepName } from './methodWords'
+import { speaker, type Spoken } from './catalogue/say'
+import { doneMessages } from './catalogue/done'
+
+const say = speaker(doneMessages)
 
 /** What an entry says was done, in few words; null for a reading, and for what is not a deed at the pot. */
-export function doneWords(claim: Pick<AnyClaim, 'kind' | 'body'>, batch: Pick<BatchState, 'method'>): string | null {
+export function doneWords(
+  claim: Pick<AnyClaim, 'kind' | 'body'>,
+  batch: Pick<BatchState, 'method'>,
+  reader: Spoken,
+): string | null {
   const { kind, body } = claim as AnyClaim
   switch (kind) {
     case 'step-marked': {
       const step = batch.method.steps.find(({ key }) => key === body.step)
       if (!step) return null
-      const name = stepName[step.kind]
-      if (body.edge === 'skipped') return `${name} left out`
-      if (body.edge === 'started') return beginWord[step.kind] ?? `${name} begun`
-      const ended = markWord(step.kind, body.edge)
-      return body.oven ? `${ended}, at ${body.oven.value} °${body.oven.unit}` : ended
+      const name = stepName(step.kind, reader)
+      if (body.edge === 'skipped') return say(reader, 'leftOut', { name })
+      if (body.edge === 'started') return beginWord(step.kind, reader) ?? say(reader, 'begunName', { name })
+      const ended = markWord(step.kind, body.edge, reader)
+      return body.oven ? say(reader, 'atEndedOvenUnit', { ended, oven: body.oven.value, unit: body.oven.unit }) : ended
     }
     case 'added':
-      return `${catalogue[body.ingredient]?.name ?? body.ingredient}${body.grams === null ? '' : ` ${grams(body.grams)}`} in${
-        body.lot === null ? '' : `, lot ${body.lot}`
-      }`
+      return say(reader, 'inLot', {
+        catalogue: catalogue[body.ingredient]?.name ?? body.ingredient,
+        grams: body.grams === null ? null : grams(body.grams),
+        hasGrams: body.grams !== null,
+        lot: body.lot,
+        hasLot: body.lot !== null,
+      })
     case 'cleaned':
-      return 'Hands, cloth, tools and probe clean'
+      return say(reader, 'handsClothToolsProbe')
     case 'washed':
-      return 'Washed before it went in'
+      return say(reader, 'washedBeforeWent')
     case 'covered':
-      return coverWord[body.cover]
+      return coverWord(body.cover, reader)
     case 'placed':
-      return placedWords(body)
+      return placedWords(body, reader)
     case 'stirred':
-      return 'Stirred through'
+      return say(reader, 'stirredThrough')
     case 'poured':
-      return pouredWords(body)
+      return pouredWords(body, reader)
     case 'rewarmed':
-      return REWARMED[body.how]
+      return REWARMED(body.how, reader)
     case 'cooling-planned':
-      return planWords(body)
+      return planWords(body, reader)
     case 'eggs-taken':
       return body.cracked === null
-        ? `${partsOf(body.grams)} poured`
-        : `${body.cracked} eggs ${body.as === 'separated' ? 'separated' : 'cracked'}, ${body.rejected} rejected`
+        ? say(reader, 'pouredPartsof', { partsOf: partsOf(body.grams, reader) })
+        : say(reader, 'eggsSeparatedCrackedRejected', {
+            cracked: body.cracked,
+            isSeparated: body.as === 'separated',
+            rejected: body.rejected,
+          })
     case 'acidity-measured':
-      return `pH ${body.ph} measured`
+      return say(reader, 'phMeasured', { ph: body.ph })
     default:
       return null
   }
 }
 
-const REWARMED = { 'melted again': 'Melted again', 'baked again': 'Baked again', 'warmed again': 'Warmed again' }
+function REWARMED(key: 'melted again' | 'baked again' | 'warmed again', reader: Spoken): string {
+  return say(reader, `rewarmed_${key}`)
+}
 
 /** Something that was done to a batch, and when. */
 export interface Deed {
@@ -64,10 +82,10 @@ export interface Deed {
 }
 
 /** Everything that was done to a batch beside its readings and notes, in order. */
-export function deedsOf(batch: BatchState): Deed[] {
+export function deedsOf(batch: BatchState, reader: Spoken): Deed[] {
   const of = <K extends AnyClaim['kind']>(kind: K, facts: readonly Fact<Extract<AnyClaim, { kind: K }>['body']>[]) =>
     facts.flatMap(({ entry, at, value, void: gone }): Deed[] => {
-      const words = gone ? null : doneWords({ kind, body: value }, batch)
+      const words = gone ? null : doneWords({ kind, body: value }, batch, reader)
       return words === null ? [] : [{ entry, at, words }]
     })
   return [
@@ -87,38 +105,42 @@ export function deedsOf(batch: BatchState): Deed[] {
 }
 
 /** What was done to how it cools, in order. */
-export function coolingDeeds(batch: BatchState): Deed[] {
+export function coolingDeeds(batch: BatchState, reader: Spoken): Deed[] {
   const own = new Set(
     [...batch.facts.covered, ...batch.facts.placed, ...batch.facts.stirred, ...batch.facts.poured].map(
       ({ entry }) => entry,
     ),
   )
-  return deedsOf(batch).filter(({ entry }) => own.has(entry))
+  return deedsOf(batch, reader).filter(({ entry }) => own.has(entry))
 }
 
-function partsOf(weighed: Extract<AnyClaim, { kind: 'eggs-taken' }>['body']['grams']): string {
+function partsOf(weighed: Extract<AnyClaim, { kind: 'eggs-taken' }>['body']['grams'], reader: Spoken): string {
   return (['whole', 'yolk', 'white'] as const)
-    .flatMap((part) => (weighed[part] === undefined ? [] : [`${grams(weighed[part])} ${partWord[part]}`]))
+    .flatMap((part) => (weighed[part] === undefined ? [] : [`${grams(weighed[part])} ${partWord(part, reader)}`]))
     .join(', ')
 }
 
 /** What was just done with an item, for the strip with Undo: 'Orchard trifle 330-8a: binned'; null for what no tap takes back. */
-export function itemDoneWords(claim: AnyClaim, { name, code }: Pick<ItemState, 'name' | 'code'>): string | null {
+export function itemDoneWords(
+  claim: AnyClaim,
+  { name, code }: Pick<ItemState, 'name' | 'code'>,
+  reader: Spoken,
+): string | null {
   const { kind, body } = claim
   const done = (): string | null => {
     switch (kind) {
       case 'item-discarded':
-        return 'binned'
+        return say(reader, 'binned')
       case 'item-moved':
-        return MOVED[body.how]
+        return MOVED(body.how, reader)
       case 'item-used':
         return USED[body.then]
       case 'item-opened':
-        return 'opened'
+        return say(reader, 'opened')
       case 'item-split':
-        return 'split'
+        return say(reader, 'split')
       case 'item-read':
-        return `${body.typed.value} °${body.typed.unit} logged`
+        return say(reader, 'loggedTypedUnit', { typed: body.typed.value, unit: body.typed.unit })
       default:
         return null
     }
@@ -127,12 +149,7 @@ export function itemDoneWords(claim: AnyClaim, { name, code }: Pick<ItemState, '
   return words && `${name} ${code}: ${words}`
 }
 
-const MOVED: Record<MoveHow, string> = {
-  move: 'moved',
-  freeze: 'put into the freezer',
-  thaw: 'put to thaw',
-  out: 'pulled to the bench',
-  serve: 'put out for service',
-  hot: 'put into the hot well',
+function MOVED(key: MoveHow, reader: Spoken): string {
+  return say(reader, `moved_${key}`)
 }
 const USED = { sold: 'sold', served: 'served', tasted: 'tasted' } as const

@@ -13,7 +13,11 @@ import {
   type Level,
   type TemperatureScale,
 } from '@logged-thermal/core'
+import { figuresMessages } from './catalogue/figures'
 import { writtenLike, type Locale } from './catalogue/locale'
+import { speaker, type Spoken } from './catalogue/say'
+
+const say = speaker(figuresMessages)
 
 /** How a person reads: in which temperature scale, by which wall clock, in which language. Every sentence is made for one. */
 export interface Reader {
@@ -114,36 +118,37 @@ function onCalendar(day: Day, locale: Locale, shown: Intl.DateTimeFormatOptions)
 const formats = new Map<string, Intl.DateTimeFormat>()
 
 /** A length of time, said shortly: '17 s', '4 min', '3 h 22 min', '2 days'. */
-export function span(ms: number): string {
+export function span(ms: number, reader: Spoken): string {
   const seconds = Math.round(Math.abs(ms) / 1000)
-  if (seconds < 90) return `${seconds} s`
-  const minutes = Math.round(seconds / 60)
-  if (minutes < 100) return `${minutes} min`
-  const hours = Math.floor(minutes / 60)
-  if (hours < 48) return minutes % 60 ? `${hours} h ${minutes % 60} min` : `${hours} h`
-  return `${Math.round(hours / 24)} days`
+  if (seconds < 90) return say(reader, 'seconds', { seconds })
+  const all = Math.round(seconds / 60)
+  if (all < 100) return say(reader, 'minutes', { minutes: all })
+  const hours = Math.floor(all / 60)
+  if (hours >= 48) return say(reader, 'days', { days: Math.round(hours / 24) })
+  return all % 60 ? say(reader, 'hoursMinutes', { hours, minutes: all % 60 }) : say(reader, 'hours', { hours })
 }
 
 /** Time that is left, said shortly and never too short: '17 s', '4 min'. A countdown and what stands beside it say the same. */
-export function leftSpan(ms: number): string {
-  return span(Math.ceil(Math.max(0, ms) / 1000) * 1000)
+export function leftSpan(ms: number, reader: Spoken): string {
+  return span(Math.ceil(Math.max(0, ms) / 1000) * 1000, reader)
 }
 
 /** The same as a large number with its unit: '39' and 'min', '1:49' and 'h', '2' and 'days'. */
-export function largeSpan(ms: number): [number: string, unit: string] {
-  const [first, unit, minutes] = span(Math.max(0, ms)).split(' ')
+export function largeSpan(ms: number, reader: Spoken): [number: string, unit: string] {
+  const [first, unit, minutes] = span(Math.max(0, ms), reader).split(' ')
   return minutes === undefined ? [first!, unit!] : [`${first}:${minutes.padStart(2, '0')}`, unit!]
 }
 
 /** 'one' to 'nine', then figures. */
-export function countWord(count: number): string {
-  return ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine'][count] ?? String(count)
+export function countWord(count: number, reader: Spoken): string {
+  return say(reader, 'count', { count })
 }
 
 /** '38 s', '2.4 min': minutes as a span. */
-export function minutesSpan(minutes: number): string {
-  if (minutes < 1.5) return `${Math.round(minutes * 60)} s`
-  return minutes < 10 ? `${minutes.toFixed(1).replace(/\.0$/, '')} min` : span(minutes * 60_000)
+export function minutesSpan(minutes: number, reader: Spoken): string {
+  if (minutes < 1.5) return say(reader, 'seconds', { seconds: Math.round(minutes * 60) })
+  if (minutes >= 10) return span(minutes * 60_000, reader)
+  return say(reader, 'minutes', { minutes: minutes.toFixed(1).replace(/\.0$/, '') })
 }
 
 function wall(instant: Instant, zone: string): Date {

@@ -11,19 +11,27 @@ import {
   type Reader,
 } from './figures'
 import { bakeWords, gateName, held, limitTitle, lineName } from './limitWords'
+import { speaker, type Spoken } from './catalogue/say'
+import { findingsMessages } from './catalogue/findings'
+
+const say = speaker(findingsMessages)
 
 /** What a check asks as it stands: the row that closed it, the clock time that is known: '68° for 17 s', '21° by 15:02'. */
 export function checkTitle({ check, deadline, because }: Finding, reader: Reader): string {
   const { rule } = check.limit
   if (rule.kind === 'hold' && 'row' in because) {
     const row = rule.rows.find(({ seconds }) => seconds === because.row.seconds)
-    if (row) return `${limitDegrees(row.at, check.unit, reader, 'reach')} ${held(row.seconds)}`
+    if (row) return `${limitDegrees(row.at, check.unit, reader, 'reach')} ${held(row.seconds, reader)}`
   }
   if (rule.kind === 'reach' && deadline !== null) {
-    return `${limitDegrees(rule.to, check.unit, reader, 'under')} by ${clock(deadline, reader)}`
+    return say(reader, 'byDegreesTime', {
+      degrees: limitDegrees(rule.to, check.unit, reader, 'under'),
+      time: clock(deadline, reader),
+    })
   }
-  if (rule.kind === 'days' && 'lastDay' in because) return `Bin at the end of ${dayName(because.lastDay, reader)}`
-  if (rule.kind === 'no number') return lineName(check.limit.key)
+  if (rule.kind === 'days' && 'lastDay' in because)
+    return say(reader, 'binAtEnd', { day: dayName(because.lastDay, reader) })
+  if (rule.kind === 'no number') return lineName(check.limit.key, reader)
   return limitTitle(check, reader)
 }
 
@@ -32,99 +40,163 @@ export function findingSentence({ check, because, deadline }: Finding, reader: R
   switch (because.code) {
     case 'nothing read':
       return because.waitingFor === 'combined'
-        ? 'Counts from when everything is combined. Milk readings are not the mixture.'
-        : 'Nothing read of the mixture yet.'
+        ? say(reader, 'countsFromWhenEverything')
+        : say(reader, 'nothingReadMixtureYet')
     case 'reached':
-      return `${degrees(because.celsius, reader)} at ${clockWithSeconds(because.at, reader)}.`
+      return say(reader, 'atDegreesTime', {
+        degrees: degrees(because.celsius, reader),
+        time: clockWithSeconds(because.at, reader),
+      })
     case 'held':
-      return `${degrees(because.lowest, reader)} to ${degrees(because.highest, reader)}, ${span(because.heldMs)} between readings.`
+      return say(reader, 'betweenReadings', {
+        degrees: degrees(because.lowest, reader),
+        degrees2: degrees(because.highest, reader),
+        span: span(because.heldMs, reader),
+      })
     case 'not there yet':
-      return `${degrees(because.celsius, reader)} at ${clockWithSeconds(because.at, reader)}, not there yet.`
+      return say(reader, 'atNotThereYet', {
+        degrees: degrees(because.celsius, reader),
+        time: clockWithSeconds(because.at, reader),
+      })
     case 'baked as validated':
-      return `${because.minutes} min in the oven, told as validated: ${bakeWords(because.bake, reader)}. Not read in the middle.`
+      return say(reader, 'minOvenToldAs', { minutes: because.minutes, bakeWords: bakeWords(because.bake, reader) })
     case 'holding':
       return because.moreMs > 0
-        ? `${degrees(because.celsius, reader)}: ${span(because.moreMs)} more if it stays there, then read again to prove it.`
-        : `${degrees(because.celsius, reader)}: read again to prove it.`
+        ? say(reader, 'moreIfStaysThere', {
+            degrees: degrees(because.celsius, reader),
+            span: span(because.moreMs, reader),
+          })
+        : say(reader, 'readAgainProve', { degrees: degrees(because.celsius, reader) })
     case 'closed too cold':
-      return `Came off the heat too soon. Highest read ${degrees(because.highest, reader)}.`
+      return say(reader, 'cameOffHeatToo', { degrees: degrees(because.highest, reader) })
     case 'closed unread':
       return because.unread
-        ? `${limitDegreesOf(because.unread.row.celsius, reader)} ${held(because.unread.row.seconds)}: ${span(because.unread.ms)} unread between; at most ${span(because.unread.atMostMs)} counts.`
-        : `Came off the heat without a reading that proves it. Highest read ${degrees(because.highest, reader)}.`
+        ? say(reader, 'unreadBetweenAtMost', {
+            degrees: limitDegreesOf(because.unread.row.celsius, reader),
+            span: held(because.unread.row.seconds, reader),
+            span2: span(because.unread.ms, reader),
+            span3: span(because.unread.atMostMs, reader),
+          })
+        : say(reader, 'cameOffHeatWithout', { degrees: degrees(because.highest, reader) })
     case 'never read':
-      if (check.limit.force === 'quality') return 'Not read in its core.'
-      return 'Nobody read its core for longer than it can take. Silence proves nothing: the lead decides.'
+      if (check.limit.force === 'quality') return say(reader, 'notReadItsCore')
+      return say(reader, 'nobodyReadItsCore')
     case 'pans unread':
       return because.needed < because.of
-        ? `${because.read} of ${because.needed} pieces read that stand for all ${because.of}.`
-        : `${because.read} of ${because.of} read. Read the others, or the slowest of them.`
+        ? say(reader, 'piecesReadStandFor', { read: because.read, needed: because.needed, of: because.of })
+        : say(reader, 'readReadOthersOr', { read: because.read, of: because.of })
     case 'missed before it was accepted':
-      return 'It was missed by what was known in time. With what the lead accepted later it is not proven.'
+      return say(reader, 'missedByWhatKnown')
     case 'on the heat':
       return check.limit.rule.kind === 'reach' && check.limit.rule.clock === 'event'
-        ? 'The clock starts when it is put together.'
-        : 'The clock starts when it falls below the start after the heat.'
+        ? say(reader, 'clockStartsWhenPut')
+        : say(reader, 'clockStartsWhenFalls')
     case 'cooling':
-      return `${degrees(because.celsius, reader, 'under')} at ${clock(because.at, reader)}.`
+      return say(reader, 'atDegreesTime', {
+        degrees: degrees(because.celsius, reader, 'under'),
+        time: clock(because.at, reader),
+      })
     case 'not cooling yet':
-      return `Still ${degrees(because.celsius, reader, 'under')} at ${clock(because.at, reader)}; the clock may have started then.`
+      return say(reader, 'stillAtClockMay', {
+        degrees: degrees(because.celsius, reader, 'under'),
+        time: clock(because.at, reader),
+      })
     case 'in time':
-      return `${degrees(because.celsius, reader, 'under')} at ${clock(because.at, reader)}, ${span(because.spareMs)} to spare.`
+      return say(reader, 'atSpare', {
+        degrees: degrees(because.celsius, reader, 'under'),
+        time: clock(because.at, reader),
+        span: span(because.spareMs, reader),
+      })
     case 'read too warm':
-      return `${degrees(because.celsius, reader, 'under')} at ${clock(because.at, reader)}, after the time was up.`
+      return say(reader, 'atAfterTimeUp', {
+        degrees: degrees(because.celsius, reader, 'under'),
+        time: clock(because.at, reader),
+      })
     case 'somewhere between': {
       const { limit } = check
       const to = limit.rule.kind === 'reach' ? degrees(stageOf(check.key, limit.rule, check).to, reader, 'under') : ''
-      const from = because.from === null ? '' : `${clock(because.from, reader)} and `
-      return `It passed ${to} somewhere between ${from}${clock(because.to, reader)}. Nobody can say it was in time.`
+      const from = because.from === null ? '' : say(reader, 'andTime', { time: clock(because.from, reader) })
+      return say(reader, 'passedSomewhereBetweenNobody', { to, from, time: clock(because.to, reader) })
     }
     case 'not read in time':
-      return `${degrees(because.celsius, reader, 'under')} at ${clock(because.at, reader)}, and nothing read${
-        deadline === null ? ' since' : ` by ${clock(deadline, reader)}`
-      }.`
+      return say(reader, 'atNothingReadBy', {
+        degrees: degrees(because.celsius, reader, 'under'),
+        time: clock(because.at, reader),
+        time2: deadline === null ? null : clock(deadline, reader),
+        hasDeadline: deadline !== null,
+      })
     case 'start not read':
-      return 'Nobody read when it began to cool, so no later reading can prove it was in time.'
+      return say(reader, 'nobodyReadWhenBegan')
     case 'accrued': {
       const { least, likely } = because.minutes
       const more = because.target - least
-      if (more <= 0) return `Worth ${minutesSpan(least)} at least, of ${minutesSpan(because.target)} needed.`
-      return `Worth ${minutesSpan(least)} for certain, ${minutesSpan(likely)} likely, of ${minutesSpan(because.target)} needed.`
+      if (more <= 0)
+        return say(reader, 'worthAtLeastNeeded', {
+          span: minutesSpan(least, reader),
+          span2: minutesSpan(because.target, reader),
+        })
+      return say(reader, 'worthForCertainLikely', {
+        span: minutesSpan(least, reader),
+        span2: minutesSpan(likely, reader),
+        span3: minutesSpan(because.target, reader),
+      })
     }
     case 'not there to stay':
-      return 'Counts from the first reading at the limit.'
+      return say(reader, 'countsFromFirstReading')
     case 'stayed':
-      return `Furthest read ${degrees(because.worst, reader, 'under')} at ${clock(because.at, reader)}.`
+      return say(reader, 'furthestReadAt', {
+        degrees: degrees(because.worst, reader, 'under'),
+        time: clock(because.at, reader),
+      })
     case 'passed':
-      return `${degrees(because.celsius, reader, 'under')} at ${clock(because.at, reader)}, past the limit.`
+      return say(reader, 'atPastLimit', {
+        degrees: degrees(because.celsius, reader, 'under'),
+        time: clock(because.at, reader),
+      })
     case 'passed within grace':
-      return `${degrees(because.celsius, reader, 'under')} at ${clock(because.at, reader)}. ${
-        because.until === null
-          ? 'One period past the limit, and no other is allowed.'
-          : `Allowed until ${clock(because.until, reader)}.`
-      }`
+      return say(reader, 'atAllowedUntilOne', {
+        degrees: degrees(because.celsius, reader, 'under'),
+        time: clock(because.at, reader),
+        time2: because.until === null ? null : clock(because.until, reader),
+        hasUntil: because.until !== null,
+      })
     case 'passed perhaps too long':
-      return `${degrees(because.celsius, reader, 'under')} at ${clock(because.at, reader)}, and nobody can say it was back in time.`
+      return say(reader, 'atNobodyCanSay', {
+        degrees: degrees(because.celsius, reader, 'under'),
+        time: clock(because.at, reader),
+      })
     case 'exposed':
-      return `${span(because.time.least)} in the band for certain, ${span(because.time.most)} at most: ${because.then}.`
+      return say(reader, 'bandForCertainAt', {
+        span: span(because.time.least, reader),
+        span2: span(because.time.most, reader),
+        then: because.then,
+      })
     case 'in date':
-      return `Day ${because.day} of ${because.days}.`
+      return say(reader, 'dayOf', { day: because.day, days: because.days })
     case 'out of date':
-      return `Its last day was ${dayName(because.lastDay, reader)}, day ${because.days}.`
+      return say(reader, 'itsLastDayDay', { day: dayName(because.lastDay, reader), days: because.days })
     case 'in time to use':
-      return `Usable until ${clock(because.until, reader)}, ${span(because.hours * 3_600_000)} from when it was combined.`
+      return say(reader, 'usableUntilFromWhen', {
+        time: clock(because.until, reader),
+        span: span(because.hours * 3_600_000, reader),
+      })
     case 'past its hours':
-      return `Its ${span(because.hours * 3_600_000)} ended at ${clock(because.until, reader)}.`
+      return say(reader, 'itsEndedAt', {
+        span: span(because.hours * 3_600_000, reader),
+        time: clock(because.until, reader),
+      })
     case 'no lot named':
-      return 'No pasteurized lot is named for egg that no step heats. Without it nothing proves the egg.'
+      return say(reader, 'noPasteurizedLotNamed')
     case 'pasteurized lots':
-      return because.lots === 1 ? 'From one pasteurized lot.' : `From ${because.lots} pasteurized lots.`
+      return because.lots === 1
+        ? say(reader, 'fromOnePasteurizedLot')
+        : say(reader, 'fromPasteurizedLots', { lots: because.lots })
     case 'shell egg used':
-      return `A shell egg went in at ${clock(because.at, reader)}, and no step heats it.`
+      return say(reader, 'shellEggWentAt', { time: clock(because.at, reader) })
     case 'no number':
-      return 'This rule set sets no number; a house line is needed. It does not pass.'
+      return say(reader, 'ruleSetSetsNo')
     case 'doubtful':
-      return because.doubts.map(doubtSentence).join(' ')
+      return because.doubts.map((doubt) => doubtSentence(doubt, reader)).join(' ')
   }
 }
 
@@ -132,38 +204,39 @@ export function findingSentence({ check, because, deadline }: Finding, reader: R
 export function findingInShort(finding: Finding, reader: Reader): string {
   const { because, check } = finding
   if (because.code === 'somewhere between')
-    return `${gateName(check, reader)} passed unread, before ${clock(because.to, reader)}`
+    return say(reader, 'passedUnreadBefore', { gateName: gateName(check, reader), time: clock(because.to, reader) })
   if (because.code === 'read too warm') {
-    return `${degrees(because.celsius, reader, 'under')} at ${clock(because.at, reader)}, limit ${gateName(check, reader)}`
+    return say(reader, 'atLimit', {
+      degrees: degrees(because.celsius, reader, 'under'),
+      time: clock(because.at, reader),
+      gateName: gateName(check, reader),
+    })
   }
   return findingSentence(finding, reader)
 }
 
-export const standingWord: Record<Standing, string> = {
-  open: 'Running',
-  proven: 'Proven',
-  unproven: 'Not proven',
-  missed: 'Missed',
+export function standingWord(key: Standing, reader: Spoken): string {
+  return say(reader, `standing_${key}`)
 }
 
-function doubtSentence(doubt: Doubt): string {
+function doubtSentence(doubt: Doubt, reader: Spoken): string {
   switch (doubt) {
     case 'late':
-      return 'Proven only by what was entered too late. It waits for the lead.'
+      return say(reader, 'provenOnlyByWhat')
     case 'which pan':
-      return 'Proven only by a reading after the split that names no pan.'
+      return say(reader, 'provenOnlyByReading')
     case 'no instrument':
-      return 'Proven only by a reading without an instrument.'
+      return say(reader, 'provenOnlyByReadingWithout')
     case 'too fast':
-      return 'Proven only by a reading that no pan makes so fast. Place the probe anew and read again after a minute.'
+      return say(reader, 'provenOnlyByReadingNo')
     case 'hot spot':
-      return 'What was read right after shows that it was hot in one spot only. Stir, and read again.'
+      return say(reader, 'whatReadRightAfter')
     case 'other unit':
-      return 'Proven only by a reading that looks like the other of °C and °F. Read again.'
+      return say(reader, 'provenOnlyByReadingLooks')
   }
 }
 
 /** What a held pot asks for once its next reading is due. */
-export function readAgainWords(proves: boolean): string {
-  return proves ? 'Read again to prove it' : 'Read it now: the hold goes on'
+export function readAgainWords(proves: boolean, reader: Spoken): string {
+  return proves ? say(reader, 'readAgainProve2') : say(reader, 'readNowHoldGoes')
 }

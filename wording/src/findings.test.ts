@@ -103,7 +103,7 @@ it('says every finding of every family under every rule set whole, in both units
           needSentence(finding, reader) ?? '',
           limitTitle(finding.check, reader),
           gateName(finding.check, reader),
-          sourceLine(finding.check),
+          sourceLine(finding.check, reader),
         ].join(' | ')
         expect(all).not.toMatch(/undefined|NaN|Infinity|null|\[object|\bsafe\b/i)
       }

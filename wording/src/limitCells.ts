@@ -1,6 +1,10 @@
 import type { Degrees, Rule, TemperatureScale } from '@logged-thermal/core'
 import { ruleWords } from './limitWords'
 import { span, type Reader } from './figures'
+import { speaker } from './catalogue/say'
+import { rulesMessages } from './catalogue/rules'
+
+const say = speaker(rulesMessages)
 
 /** A limit as the cells of a table: the figure in each unit as printed, and the time. */
 export interface LimitCells {
@@ -18,30 +22,40 @@ export function limitCells(rule: Rule, reader: Reader): LimitCells {
     fahrenheit: all.map((each) => text(each, 'F')).join(' to '),
   })
   const plain = (each: Degrees, scale: TemperatureScale) => `${figure(scale === 'C' ? each.c : each.f)}°`
-  const minutes = (count: number) => span(count * 60_000)
+  const minutes = (count: number) => span(count * 60_000, reader)
   switch (rule.kind) {
     case 'hold': {
       const row = rule.rows.findLast(({ seconds }) => seconds > 0) ?? rule.rows[0]!
       const others = rule.rows.length - 1
-      const time = row.seconds === 0 ? 'at once' : span(row.seconds * 1000)
-      return { ...pair(plain, row.at), time, words: others ? `or one of ${others} other rows` : '' }
+      const time = row.seconds === 0 ? say(reader, 'atOnce') : span(row.seconds * 1000, reader)
+      return { ...pair(plain, row.at), time, words: others ? say(reader, 'orOneOtherRows', { others }) : '' }
     }
     case 'equivalent': {
       const { atCelsius } = rule.reference
       return {
         ...pair(plain, { c: atCelsius, f: atCelsius * 1.8 + 32 }),
         time: minutes(rule.minutes),
-        words: 'added up',
+        words: say(reader, 'addedUp'),
       }
     }
     case 'reach': {
       const from = typeof rule.clock === 'object' && 'crossing' in rule.clock ? [rule.clock.crossing] : []
       const further = typeof rule.clock === 'object' && 'after' in rule.clock
-      return { ...pair(plain, ...from, rule.to), time: minutes(rule.withinMinutes), words: further ? 'a further' : '' }
+      return {
+        ...pair(plain, ...from, rule.to),
+        time: minutes(rule.withinMinutes),
+        words: further ? say(reader, 'aFurther') : '',
+      }
     }
     case 'stay': {
-      const time = rule.grace ? `${minutes(rule.grace.minutes)} ${rule.grace.count === 'once' ? 'once' : 'in all'}` : ''
-      return { ...pair(plain, rule.level), time, words: rule.side === 'under' ? 'or under' : 'or over' }
+      const time = rule.grace
+        ? `${minutes(rule.grace.minutes)} ${rule.grace.count === 'once' ? 'once' : say(reader, 'inAll')}`
+        : ''
+      return {
+        ...pair(plain, rule.level),
+        time,
+        words: rule.side === 'under' ? say(reader, 'orUnder2') : say(reader, 'orOver2'),
+      }
     }
     case 'exposure':
       return {
@@ -50,10 +64,10 @@ export function limitCells(rule: Rule, reader: Reader): LimitCells {
           .filter(({ fromMinutes }) => fromMinutes > 0)
           .map(({ fromMinutes }) => minutes(fromMinutes))
           .join(', '),
-        words: 'in all',
+        words: say(reader, 'inAll'),
       }
     case 'days':
-      return { celsius: '', fahrenheit: '', time: `${rule.days} days`, words: '' }
+      return { celsius: '', fahrenheit: '', time: say(reader, 'daysDays', { days: rule.days }), words: '' }
     case 'hours':
       return {
         ...(rule.under ? pair(plain, rule.under) : { celsius: '', fahrenheit: '' }),

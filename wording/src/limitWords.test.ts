@@ -20,9 +20,9 @@ it.each(printed)('%s: %s is said in words in both units, with its line and its s
       expect(said).not.toMatch(/undefined|NaN|null|\bsafe\b/i)
     }
   }
-  expect(lineName(key)).toMatch(/^[A-Z]/)
+  expect(lineName(key, { locale: 'en-GB' })).toMatch(/^[A-Z]/)
   expect(sourceOf(limit)).toMatch(/, |\d|[a-z]/)
-  expect(Object.values(forceWord)).toContain(forceWord[limit.force])
+  expect(['law', 'guidance', 'house', 'quality']).toContain(forceWord(limit.force, { locale: 'en-GB' }))
 })
 
 describe('what a limit asks', () => {

@@ -1,30 +1,13 @@
 import type { DietClaim, Difference, Problem, StepKind } from '@logged-thermal/core'
 import { degrees, type Reader } from './figures'
+import { speaker, type Spoken } from './catalogue/say'
+import { makingMessages } from './catalogue/making'
+
+const say = speaker(makingMessages)
 
 /** A step's name on the rail and in a method. */
-export const stepName: Record<StepKind, string> = {
-  mise: 'Mise',
-  eggs: 'Eggs',
-  infuse: 'Infuse',
-  'heat dairy': 'Warm',
-  temper: 'Temper',
-  combine: 'Combine',
-  cook: 'Cook',
-  'boil out': 'Boil out',
-  bake: 'Bake',
-  brown: 'Brown',
-  strain: 'Strain',
-  whip: 'Whip',
-  fold: 'Fold',
-  'add after heat': 'Add after heat',
-  cool: 'Cool',
-  set: 'Set, age',
-  churn: 'Churn',
-  freeze: 'Freeze',
-  assemble: 'Assemble',
-  reheat: 'Reheat',
-  hold: 'Keep',
-  'serve at once': 'Serve at once',
+export function stepName(key: StepKind, reader: Spoken): string {
+  return say(reader, `step_${key}`)
 }
 
 /** What is the matter with a method, and why it matters, in a sentence or two. */
@@ -32,62 +15,63 @@ export function problemSentence({ code, values }: Problem, reader: Reader): stri
   const name = String(values.name ?? '')
   switch (code) {
     case 'step missing':
-      return `A step is missing: ${stepName[values.kind as StepKind].toLowerCase()}. This family cannot do without.`
+      return say(reader, 'stepMissingFamilyCannot', {
+        stepName: stepName(values.kind as StepKind, reader).toLowerCase(),
+      })
     case 'no amount':
-      return `How much ${name}? No quantity is written down.`
+      return say(reader, 'howMuchNoQuantity', { name })
     case 'no ingredients':
-      return 'Nothing is in it yet.'
+      return say(reader, 'nothingYet')
     case 'unknown ingredient':
-      return `"${name}" is no ingredient that is known here.`
+      return say(reader, 'noIngredientKnownHere', { name })
     case 'starch not boiled':
-      return `${name} is not boiled out after it goes in. The egg's amylase thins it later, and starch tastes raw.`
+      return say(reader, 'notBoiledOutAfter', { name })
     case 'egg after the last heat':
-      return `${name} goes in after the last heat. No later step reaches the floor, so this method cannot be proven.`
+      return say(reader, 'goesAfterLastHeat', { name })
     case 'egg not heated':
-      return `${name} is never heated. Only a pasteurized lot goes in unheated.`
+      return say(reader, 'neverHeatedOnlyPasteurized', { name })
     case 'frozen fruit not treated':
-      return `${name} is frozen and not treated. It is boiled for a minute, or bought treated.`
+      return say(reader, 'frozenNotTreatedBoiled', { name })
     case 'dry with what spoils':
-      return `${name} goes in, and the whole is to be kept without cold. With it in, it needs the cold.`
+      return say(reader, 'goesWholeKeptWithout', { name })
     case 'floor above ceiling':
-      return `The floor, ${degrees(Number(values.floor), reader)}, lies above the ceiling, ${degrees(Number(values.ceiling), reader)}: it cannot be proven and stay smooth.`
+      return say(reader, 'floorLiesAboveCeiling', {
+        degrees: degrees(Number(values.floor), reader),
+        degrees2: degrees(Number(values.ceiling), reader),
+      })
     case 'component unknown':
-      return `${name} is no method of this kitchen. Its allergens and its date are not known.`
+      return say(reader, 'noMethodKitchenIts', { name })
     case 'much sugar':
-      return `${name} is ${values.percent} % of the whole. Is that a slip of the pen?`
+      return say(reader, 'wholeSlipPen', { name, percent: values.percent })
     case 'much gelatine':
-      return `${name} is ${values.percent} % of the whole. Is that a slip of the pen?`
+      return say(reader, 'wholeSlipPen', { name, percent: values.percent })
     case 'much salt':
-      return `${name} is ${values.percent} % of the whole. Is that a slip of the pen?`
+      return say(reader, 'wholeSlipPen', { name, percent: values.percent })
     case 'lean cream':
-      return `${name} has ${values.percent} % fat: too lean to whip.`
+      return say(reader, 'fatTooLeanWhip', { name, percent: values.percent })
     case 'sugar slows the kill':
-      return `Sugar is ${values.percent} % of sugar and water. The published rows are for less: sugar slows the kill.`
+      return say(reader, 'sugarSugarWaterPublished', { percent: values.percent })
   }
 }
 
-export const claimWord: Record<DietClaim, string> = {
-  vegetarian: 'Vegetarian',
-  vegan: 'Vegan',
-  'without gluten': 'Without gluten',
-  'without nuts': 'Without nuts',
-  'without alcohol': 'Without alcohol',
+export function claimWord(key: DietClaim, reader: Spoken): string {
+  return say(reader, `claim_${key}`)
 }
 
 /** What a difference between two versions is about. */
-export function differenceWords({ what, key }: Difference): string {
+export function differenceWords({ what, key }: Difference, reader: Spoken): string {
   const about: Record<Difference['what'], string> = {
-    name: 'Name',
-    family: 'Family',
-    step: 'Step',
-    'order of steps': 'Order of the steps',
-    amount: 'Amount',
-    component: 'Part',
-    keeping: 'Keeping and cooling',
-    heat: 'Heat',
-    vessel: 'Vessel',
-    portions: 'Portions',
-    justification: 'Justification',
+    name: say(reader, 'name'),
+    family: say(reader, 'family'),
+    step: say(reader, 'step'),
+    'order of steps': say(reader, 'orderSteps'),
+    amount: say(reader, 'amount'),
+    component: say(reader, 'part'),
+    keeping: say(reader, 'keepingCooling'),
+    heat: say(reader, 'heat'),
+    vessel: say(reader, 'vessel'),
+    portions: say(reader, 'portions'),
+    justification: say(reader, 'justification'),
   }
   return key === null ? about[what] : `${about[what]} ${key}`
 }

@@ -1,6 +1,10 @@
 import type { Finding } from '@logged-thermal/core'
 import { clock, limitDegreesOf, span, type Reader } from './figures'
 import { held } from './limitWords'
+import { speaker } from './catalogue/say'
+import { needsMessages } from './catalogue/needs'
+
+const say = speaker(needsMessages)
 
 /** What reading proves it, or would have; null where none can. */
 export function needSentence({ need, standing, because }: Finding, reader: Reader): string | null {
@@ -9,21 +13,28 @@ export function needSentence({ need, standing, because }: Finding, reader: Reade
     case 'hold': {
       const rows = need.rows.map(({ row, everyMs }) =>
         row.seconds === 0
-          ? `one reading of ${limitDegreesOf(row.celsius, reader)}`
-          : `${limitDegreesOf(row.celsius, reader)} ${held(row.seconds)}, read at least every ${span(everyMs)}`,
+          ? say(reader, 'oneReading', { degrees: limitDegreesOf(row.celsius, reader) })
+          : say(reader, 'readAtLeastEvery', {
+              degrees: limitDegreesOf(row.celsius, reader),
+              span: held(row.seconds, reader),
+              span2: span(everyMs, reader),
+            }),
       )
-      return `${standing === 'open' ? 'Proves it' : 'Would have proven it'}: ${rows.join('; or ')}.`
+      return `${standing === 'open' ? say(reader, 'provesIt') : say(reader, 'wouldHaveProven')}: ${rows.join('; or ')}.`
     }
     case 'under': {
-      const reading = `a reading at or under ${limitDegreesOf(need.celsius, reader, 'under')} by ${clock(need.by, reader)}`
-      if (standing === 'open') return `Proves it: ${reading}.`
+      const reading = say(reader, 'readingAtOrUnder', {
+        degrees: limitDegreesOf(need.celsius, reader, 'under'),
+        time: clock(need.by, reader),
+      })
+      if (standing === 'open') return say(reader, 'provesIt2', { reading })
       return because.code === 'doubtful'
-        ? `Would have proven it: ${reading}, with a probe and entered in time.`
-        : `Would have proven it: ${reading}.`
+        ? say(reader, 'wouldHaveProvenWith', { reading })
+        : say(reader, 'wouldHaveProven2', { reading })
     }
     case 'start':
-      return `Would have proven the start: a reading at or over ${limitDegreesOf(need.celsius, reader)} as it began to cool.`
+      return say(reader, 'wouldHaveProvenStart', { degrees: limitDegreesOf(need.celsius, reader) })
     case 'under now':
-      return `Counts from a reading at or under ${limitDegreesOf(need.celsius, reader, 'under')}.`
+      return say(reader, 'countsFromReadingAt', { degrees: limitDegreesOf(need.celsius, reader, 'under') })
   }
 }

@@ -182,13 +182,13 @@ describe('what was not taken', () => {
 })
 
 it.each(Object.entries(shuts))('a decision that is shut because of "%s" says so', (code, named) => {
-  const said = shutSentence({ code } as Shut)
+  const said = shutSentence({ code } as Shut, reader)
   expectSentence(said)
   expect(said.toLowerCase()).toContain(named.toLowerCase())
 })
 
 it.each(Object.values(fields))('a field that is wrong says what it has to be: %o', (wrong, said) => {
-  const sentence = fieldSentence('body.amounts.grams', wrong)
+  const sentence = fieldSentence('body.amounts.grams', wrong, reader)
   expectSentence(sentence.replace(/^"/, 'A'))
   expect(sentence).toContain(said)
 })

@@ -12,201 +12,212 @@ import { orderSentence } from './guideWords'
 import { lineName } from './limitWords'
 import { problemSentence } from './methodWords'
 import { moveShutSentence, partShutSentence, receivingSentence } from './storeWords'
+import { speaker, type Spoken } from './catalogue/say'
+import { refusalsMessages } from './catalogue/refusals'
+
+const say = speaker(refusalsMessages)
 
 /** Why an entry was not taken, as one sentence that says what to do, to whoever reads it. */
 export function refusalSentence(refusal: Refusal, reader: Reader): string {
   switch (refusal.code) {
     case 'bad field':
-      return fieldSentence(refusal.field, refusal.problem)
+      return fieldSentence(refusal.field, refusal.problem, reader)
     case 'ahead of clock':
-      return `That time is ${minutes(refusal.aheadMs)} ahead of the kitchen's clock${
-        refusal.clockAheadMs > 60_000 ? `, and so is this tablet's clock` : ''
-      }. Was it just now?`
+      return say(reader, 'timeAheadKitchensClock', {
+        minutes: minutes(refusal.aheadMs, reader),
+        hasClockAheadMs: refusal.clockAheadMs > 60_000,
+      })
     case 'id taken':
-      return 'Another entry already has this number, with other content. Nothing was changed.'
+      return say(reader, 'anotherEntryAlreadyNumber')
     case 'other kitchen':
-      return 'This entry belongs to another kitchen.'
+      return say(reader, 'entryBelongsAnotherKitchen')
     case 'not on the list':
-      return 'Nobody of this kitchen has that name. Tap your name again.'
+      return say(reader, 'nobodyKitchenNameTap')
     case 'may not':
-      return `This person may not enter "${refusal.kind}". Ask the food-safety lead.`
+      return say(reader, 'personMayNotEnter', { kind: refusal.kind })
     case 'lead must sign':
-      return 'The food-safety lead signs this with their PIN.'
+      return say(reader, 'foodSafetyLeadSigns')
     case 'sign yourself':
-      return 'Whose shift it is may not enter this for somebody else. That person signs it with their PIN.'
+      return say(reader, 'whoseShiftMayNot')
     case 'before it began':
-      return `That time is before it began at ${clock(refusal.begins, reader)}. Nothing happened to it before.`
+      return say(reader, 'timeBeforeBeganAt', { time: clock(refusal.begins, reader) })
     case 'marked already':
-      return `That is marked already at ${clock(refusal.at, reader)}, and the first mark counts. A mistaken one can be undone for two minutes.`
+      return say(reader, 'markedAlreadyAtFirst', { time: clock(refusal.at, reader) })
     case 'not there':
-      return `This kitchen has no such ${refusal.what}.`
+      return say(reader, 'kitchenNoSuch', { what: refusal.what })
     case 'already there':
-      return `This ${refusal.what} is already there.`
+      return say(reader, 'alreadyThere', { what: refusal.what })
     case 'code taken':
-      return `${refusal.taken} is taken by another. Take the next number.`
+      return say(reader, 'takenByAnotherTake', { taken: refusal.taken })
     case 'batch closed':
-      return `${refusal.batch} was thrown away: nothing more is entered about it.`
+      return say(reader, 'thrownAwayNothingMore', { batch: refusal.batch })
     case 'cannot measure that':
-      return `${refusal.instrument} does not read there: only a probe reads a core.`
+      return say(reader, 'doesNotReadThere', { instrument: refusal.instrument })
     case 'not a reading':
-      return 'Only a reading can be given another value.'
+      return say(reader, 'onlyReadingCanGiven')
     case 'older version':
-      return `There is a newer version, ${refusal.current}. Open it and change that.`
+      return say(reader, 'thereNewerVersionOpen', { current: refusal.current })
     case 'looser':
-      return `"${lineName(refusal.line)}" would be looser than the rule set. It needs a written variance: authority, reference, reason and last day.`
+      return say(reader, 'wouldLooserThanRule', { line: lineName(refusal.line, reader) })
     case 'method blocked':
-      return `This version cannot be put in force: ${problemSentence(refusal.problem, reader)}`
+      return say(reader, 'versionCannotPutForce', { problemSentence: problemSentence(refusal.problem, reader) })
     case 'out of order':
-      return orderSentence(refusal.why)
+      return orderSentence(refusal.why, reader)
     case 'clean first':
-      return 'The house asks for the tick first: hands, cloth, sieve and spatula clean, probe wiped.'
+      return say(reader, 'houseAsksForTick')
     case 'other lot':
-      return `${refusal.lot} came in another way than was said. Choose the lot again.`
+      return say(reader, 'cameAnotherWayThan', { lot: refusal.lot })
     case 'lot past its day':
-      return `${refusal.lot} was to be used by ${dayName(refusal.useBy, reader)}. Take another lot.`
+      return say(reader, 'usedByTakeAnother', { lot: refusal.lot, day: dayName(refusal.useBy, reader) })
     case 'wrong egg':
       return refusal.why === 'susceptible'
-        ? `${refusal.lot} is not a pasteurized lot, and this is for highly susceptible people. Take a pasteurized lot.`
-        : `${refusal.lot} is not a pasteurized lot, and no step heats this egg. Take a pasteurized lot.`
+        ? say(reader, 'notPasteurizedLotFor', { lot: refusal.lot })
+        : say(reader, 'notPasteurizedLotNo', { lot: refusal.lot })
     case 'other unit':
-      return `${refusal.unit} is another kind of unit. Choose it again.`
+      return say(reader, 'anotherKindUnitChoose', { unit: refusal.unit })
     case 'over the rim':
-      return `${refusal.vessel} is ${centimetres(refusal.height)} high inside. Take more pans or a deeper one.`
+      return say(reader, 'highInsideTakeMore', {
+        vessel: refusal.vessel,
+        centimetres: centimetres(refusal.height, reader),
+      })
     case 'unrated vessel':
       return refusal.why === 'not for food'
-        ? `${refusal.vessel} is not rated for food. Take another one.`
-        : `${refusal.vessel} is not rated for hot food: cool it first, or take a steel one.`
+        ? say(reader, 'notRatedForFood', { vessel: refusal.vessel })
+        : say(reader, 'notRatedForHot', { vessel: refusal.vessel })
     case 'rewarmed enough':
       return refusal.most === 0
-        ? 'This house warms nothing again. Make it new.'
-        : `It was warmed again ${refusal.most === 1 ? 'once' : `${refusal.most} times`}, as often as this house allows. Make it new.`
+        ? say(reader, 'houseWarmsNothingAgain')
+        : say(reader, 'warmedAgainOnceTimes', { most: refusal.most })
     case 'not proven to rewarm':
-      return 'Only what is proven is warmed again. What is not is for the food-safety lead to rework or discard.'
+      return say(reader, 'onlyWhatProvenWarmed')
     case 'lot needed':
-      return 'A pasteurized lot is named by what stands on it.'
+      return say(reader, 'pasteurizedLotNamedBy')
     case 'package needed':
-      return `Lot ${refusal.lot} lies in the cold store. Say which carton it comes out of.`
+      return say(reader, 'lotLiesColdStore', { lot: refusal.lot })
     case 'not proven to serve':
-      return `What ${refusal.batch} needs is not proven, so it is not to be served. If it went out already, enter that it did.`
+      return say(reader, 'whatNeedsNotProven', { batch: refusal.batch })
     case 'heated here':
-      return 'Eggs heated in this kitchen count as pasteurized only under a written variance, and none is in force. Bought pasteurized egg is the simpler way.'
+      return say(reader, 'eggsHeatedKitchenCount')
     case 'other lineage':
-      return 'It has changed since you looked, or is another. Look again.'
+      return say(reader, 'changedSinceYouLooked')
     case 'more than is left':
-      return `Only about ${refusal.left} g are left over. Weigh it again.`
+      return say(reader, 'onlyAboutGLeft', { left: refusal.left })
     case 'item gone':
-      return 'It is in the bin already.'
+      return say(reader, 'binAlready')
     case 'item shut':
       return `${refusal.item}: ${partShutSentence(refusal.why, reader)}`
     case 'move shut':
-      return `${refusal.item}: ${moveShutSentence(refusal.why)}`
+      return `${refusal.item}: ${moveShutSentence(refusal.why, reader)}`
     case 'not to open':
-      return `${refusal.item} is no closed package.`
+      return say(reader, 'noClosedPackage', { item: refusal.item })
     case 'not proven to leave':
-      return `${refusal.batch} is not proven and not released: some of it may be put away, but it stays on the Line.`
+      return say(reader, 'notProvenNotReleased', { batch: refusal.batch })
     case 'nothing went out':
-      return `Nothing of ${refusal.item} went out that is still to be answered for.`
+      return say(reader, 'nothingWentOutStill', { item: refusal.item })
     case 'recall stands':
-      return `${refusal.item} is called back. End the recall first.`
+      return say(reader, 'calledBackEndRecall', { item: refusal.item })
     case 'recalled already':
-      return `${refusal.lot} is called back already.`
+      return say(reader, 'calledBackAlready', { lot: refusal.lot })
     case 'no lead left':
-      return 'Somebody has to be the food-safety lead. Give that role to another person first.'
+      return say(reader, 'somebodyFoodSafetyLead')
     case 'reason short':
-      return `Write why it may go on, in at least ${ASSESSMENT_LENGTH} characters.`
+      return say(reader, 'writeWhyMayGo', { assessmentLength: ASSESSMENT_LENGTH })
     case 'not taken back':
-      return refusal.why === 'late'
-        ? 'That was more than 15 minutes ago: enter what is so now.'
-        : 'That cannot be taken back with a tap: something was done with it since, or it is put right where it was done.'
+      return refusal.why === 'late' ? say(reader, 'moreThan15Minutes') : say(reader, 'cannotTakenBackWith')
     case 'lot refused':
-      return `${refusal.lot} was refused at the door: it went back.`
+      return say(reader, 'refusedAtDoorWent', { lot: refusal.lot })
     case 'lot not accepted':
-      return `${refusal.lot} is held or called back: the lead decides first.`
+      return say(reader, 'heldOrCalledBack', { lot: refusal.lot })
     case 'received otherwise':
       return receivingSentence(refusal.why, reader)
     case 'keeps too long':
-      return `${refusal.days} days is longer than ${refusal.limit.rule.days}, the most that ${refusal.limit.source.document}, ${refusal.limit.source.section}, allows. Day 1 is the day it is made.`
+      return say(reader, 'daysLongerThanMost', {
+        days: refusal.days,
+        days2: refusal.limit.rule.days,
+        document: refusal.limit.source.document,
+        section: refusal.limit.source.section,
+      })
     case 'not guidance':
-      return 'Only a limit that is guidance gives way to a line of the house. Law needs a written variance, and a floor is a floor.'
+      return say(reader, 'onlyLimitGuidanceGives')
     case 'signed too long':
-      return `It is signed until ${dayName(refusal.last, reader)} at the latest, then looked at again.`
+      return say(reader, 'signedUntilAtLatest', { day: dayName(refusal.last, reader) })
     case 'not crumb':
-      return 'Only crumb and dry pieces close on a validated bake: a custard, a soufflé and a browned foam are read in the middle.'
+      return say(reader, 'onlyCrumbDryPieces')
     case 'bakes wanting':
-      return 'Three different bakes are needed, or a written study.'
+      return say(reader, 'threeDifferentBakesNeeded')
     case 'bake not shown':
-      return `${refusal.batch} does not show it: ${bakeNotShown(refusal.why, reader)}.`
+      return say(reader, 'doesNotShow', { batch: refusal.batch, bakeNotShown: bakeNotShown(refusal.why, reader) })
     case 'kept, not served':
-      return 'This method is cooled and kept: the lead releases or discards it.'
+      return say(reader, 'methodCooledKeptLead')
     case 'backdated':
-      return 'Limits are in force from now on or later, never from before.'
+      return say(reader, 'limitsForceFromNow')
     case 'changed since':
-      return 'Something was entered since you looked. Look again, then decide.'
+      return say(reader, 'somethingEnteredSinceYou')
     case 'decision shut':
-      return shutSentence(refusal.why)
+      return shutSentence(refusal.why, reader)
   }
 }
 
 /** Why a decision cannot be made. */
-export function shutSentence(shut: Shut): string {
+export function shutSentence(shut: Shut, reader: Spoken): string {
   switch (shut.code) {
     case 'closed':
-      return 'It was thrown away.'
+      return say(reader, 'thrownAway')
     case 'recalled':
-      return 'A lot that is in it is called back: end the recall first.'
+      return say(reader, 'lotCalledBackEnd')
     case 'law missed':
-      return 'A limit of law is missed: it cannot be released.'
+      return say(reader, 'limitLawMissedCannot')
     case 'still open':
-      return 'A gate is still open: it can be proven or missed yet.'
+      return say(reader, 'gateStillOpenCan')
     case 'needs assessment':
-      return `Something is not proven: write an assessment of at least ${ASSESSMENT_LENGTH} characters. The record prints "not proven".`
+      return say(reader, 'somethingNotProvenWrite', { assessmentLength: ASSESSMENT_LENGTH })
     case 'no rework here':
-      return 'The rule set in force knows no rework.'
+      return say(reader, 'ruleSetForceKnows')
     case 'reworked already':
-      return 'It was reworked once. A second time: discard.'
+      return say(reader, 'reworkedOnceSecondTime')
     case 'too late to rework':
-      return 'The time of the first gate is up: too late to rework.'
+      return say(reader, 'timeFirstGateUp')
     case 'nothing to rework':
-      return 'Its cooling is proven: nothing to rework.'
+      return say(reader, 'itsCoolingProvenNothing')
   }
 }
 
 /** What is wrong with one field. */
-export function fieldSentence(field: string, problem: FieldProblem): string {
+export function fieldSentence(field: string, problem: FieldProblem, reader: Spoken): string {
   const name = field.split('.').at(-1)
   switch (problem.code) {
     case 'missing':
-      return `"${name}" is missing.`
+      return say(reader, 'isMissing', { name })
     case 'unknown field':
-      return `"${name}" is not a field of this entry.`
+      return say(reader, 'notFieldEntry', { name })
     case 'not text':
-      return `"${name}" has to be text of at most ${problem.longest} characters.`
+      return say(reader, 'textAtMostCharacters', { name, longest: problem.longest })
     case 'hidden characters':
-      return `"${name}" has characters in it that nobody can see. Type it again by hand.`
+      return say(reader, 'charactersNobodyCanSee', { name })
     case 'not one of':
-      return `"${name}" has to be one of: ${problem.allowed}.`
+      return say(reader, 'hasToBeOne', { name, allowed: problem.allowed })
     case 'not a number':
-      return `"${name}" has to be a number.`
+      return say(reader, 'hasToBeA', { name })
     case 'not an id':
-      return `"${name}" has to be a UUID in lower case.`
+      return say(reader, 'uuidLowerCase', { name })
     case 'not an instant':
-      return `"${name}" has to be whole milliseconds since 1970, from the years 2000 to 2199.`
+      return say(reader, 'wholeMillisecondsSince1970', { name })
     case 'not a list':
-      return `"${name}" has to be a list.`
+      return say(reader, 'hasToBeAList', { name })
     case 'not a day':
-      return `"${name}" has to be a day, YYYY-MM-DD.`
+      return say(reader, 'dayYyyyMmDd', { name })
     case 'other temperature':
-      return `"${name}" is another temperature than its °C.`
+      return say(reader, 'anotherTemperatureThanIts', { name })
     case 'not readable':
-      return 'This file is not readable JSON.'
+      return say(reader, 'fileNotReadableJson')
     case 'not a whole':
-      return `The parts of "${name}" have to add up to 1.`
+      return say(reader, 'partsHaveAddUp', { name })
     case 'twice':
-      return `"${name}" stands there twice.`
+      return say(reader, 'standsThereTwice', { name })
     case 'not a temperature':
-      return `${problem.typed} is no temperature of a pan: -90 to 400 °C, or -130 to 752 °F.`
+      return say(reader, 'noTemperaturePan90', { typed: problem.typed })
     case 'out of range':
-      return `"${name}" has to be from ${problem.least} to ${problem.most}.`
+      return say(reader, 'hasToBeFrom', { name, least: problem.least, most: problem.most })
   }
 }
 
@@ -214,18 +225,18 @@ function bakeNotShown(why: BakeNotShown, reader: Reader): string {
   const core = `${limitDegreesOf(VALIDATED_CORE.c, reader)}${reader.scale}`
   switch (why) {
     case 'other method':
-      return 'it is of another version of the method, or too long ago'
+      return say(reader, 'anotherVersionMethodOr')
     case 'shallower':
-      return 'it was filled less deep'
+      return say(reader, 'filledLessDeep')
     case 'not read':
-      return `no probe read ${core} in the middle, or into, out of and heat of the oven were not told`
+      return say(reader, 'noProbeReadMiddle', { core })
     case 'hotter oven':
-      return 'its oven was hotter'
+      return say(reader, 'itsOvenHotter')
     case 'longer':
-      return `it was longer in the oven before it was read at ${core}`
+      return say(reader, 'longerOvenBeforeRead', { core })
   }
 }
 
-function minutes(ms: number): string {
-  return ms < 90_000 ? `${Math.round(ms / 1000)} s` : `${Math.round(ms / 60_000)} min`
+function minutes(ms: number, reader: Spoken): string {
+  return ms < 90_000 ? `${Math.round(ms / 1000)} s` : say(reader, 'minMs', { ms: Math.round(ms / 60_000) })
 }

@@ -77,5 +77,6 @@ it('says of every move that is shut what would be right', () => {
     'that is freezing': 'its clock stops',
     'that is thawing': 'its clock runs on',
   }
-  for (const [why, named] of Object.entries(shut)) expect(moveShutSentence(why as MoveShut)).toContain(named)
+  for (const [why, named] of Object.entries(shut))
+    expect(moveShutSentence(why as MoveShut, { locale: 'en-GB' })).toContain(named)
 })

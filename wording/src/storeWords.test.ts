@@ -39,21 +39,21 @@ const item = { holds: [], ready: null, ingredient: 'white' } as unknown as ItemS
 describe('the words of the cold store', () => {
   it('say amounts as people do, and parts of the egg in eggs', () => {
     expect([
-      measureWords({ value: 1, unit: 'portion' }),
-      measureWords({ value: 1250, unit: 'g' }),
-      measureWords({ value: 3000, unit: 'ml' }),
+      measureWords({ value: 1, unit: 'portion' }, reader),
+      measureWords({ value: 1250, unit: 'g' }, reader),
+      measureWords({ value: 3000, unit: 'ml' }, reader),
     ]).toEqual(['1 portion', '1.3 kg', '3 L'])
-    expect(leftInEggs(item, { value: 561, unit: 'g' })).toBe('561 g, about 17 eggs')
+    expect(leftInEggs(item, { value: 561, unit: 'g' }, reader)).toBe('561 g, about 17 eggs')
   })
 
   it('say what sets a date, and how much of it is left', () => {
-    expect(keepWords({ ...keep, what: 'hours', count: 24, force: 'law' })).toBe('Law: 24 h from combining')
-    expect(setBy(standing())).toBe('House rule: 3 days')
-    expect(setBy({ walls: [{ lastDay: '2027-03-05', until: 1, ruledBy: 'Custard 62-1', keep: null }] })).toBe(
+    expect(keepWords({ ...keep, what: 'hours', count: 24, force: 'law' }, reader)).toBe('Law: 24 h from combining')
+    expect(setBy(standing(), reader)).toBe('House rule: 3 days')
+    expect(setBy({ walls: [{ lastDay: '2027-03-05', until: 1, ruledBy: 'Custard 62-1', keep: null }] }, reader)).toBe(
       'Custard 62-1',
     )
-    expect(leftWords(standing({ until: 5 * HOUR, daysLeft: 1 }), 0)).toEqual({ big: '5', small: 'h' })
-    expect(leftWords(standing(), 0)).toEqual({ big: '3', small: 'days, with today' })
+    expect(leftWords(standing({ until: 5 * HOUR, daysLeft: 1 }), 0, reader)).toEqual({ big: '5', small: 'h' })
+    expect(leftWords(standing(), 0, reader)).toEqual({ big: '3', small: 'days, with today' })
   })
 
   it('say what to do first, then why, and never more than is known', () => {
@@ -122,9 +122,9 @@ describe('the words of the cold store', () => {
   })
 
   it('say of a part what it brings along', () => {
-    expect(partSentence(standing())).toBe('House rule: 3 days')
+    expect(partSentence(standing(), reader)).toBe('House rule: 3 days')
     const exposure = { ...standing().exposure, time: { least: 0, likely: HOUR, most: 1.5 * HOUR } }
-    expect(partSentence(standing({ exposure }))).toBe('above its limit for up to 90 min, which goes along')
+    expect(partSentence(standing({ exposure }), reader)).toBe('above its limit for up to 90 min, which goes along')
   })
 
   it('say how far food lags behind the air, and that it proves nothing', () => {

@@ -17,7 +17,6 @@ import {
   type ItemState,
   type Keep,
   type Measure,
-  type MeasureUnit,
   type MoveHow,
   type MoveShut,
   type PartShut,
@@ -35,64 +34,51 @@ import {
   span,
   type Reader,
 } from './figures'
+import { speaker, type Spoken } from './catalogue/say'
+import { holdingMessages } from './catalogue/holding'
 
-export const holdingWord: Record<HoldingKind, string> = {
-  refrigerator: 'Refrigerator',
-  'fan refrigerator': 'Fan refrigerator',
-  'blast chiller': 'Blast chiller',
-  freezer: 'Freezer',
-  'egg refrigerator': 'Egg refrigerator',
-  'display case': 'Display case',
-  'ambient shelf': 'Ambient shelf',
-  'hot well': 'Hot well',
-}
+const say = speaker(holdingMessages)
 
-const UNIT_WORDS: Record<MeasureUnit, [one: string, many: string]> = {
-  g: ['g', 'g'],
-  ml: ['ml', 'ml'],
-  portion: ['portion', 'portions'],
-  piece: ['piece', 'pieces'],
+export function holdingWord(key: HoldingKind, reader: Spoken): string {
+  return say(reader, `holding_${key}`)
 }
 
 /** '14 portions', '1.2 kg', '3 L'. */
-export function measureWords({ value, unit }: Measure): string {
-  if (unit === 'g' && value >= 1000) return `${tenths(value / 1000)} kg`
+export function measureWords({ value, unit }: Measure, reader: Spoken): string {
+  if (unit === 'g' && value >= 1000) return say(reader, 'kgValue', { value: tenths(value / 1000) })
   if (unit === 'ml' && value >= 1000) return `${tenths(value / 1000)} L`
-  const [one, many] = UNIT_WORDS[unit]
-  return `${tenths(value)} ${value === 1 ? one : many}`
+  const count = tenths(value)
+  switch (unit) {
+    case 'g':
+      return `${count} g`
+    case 'ml':
+      return say(reader, 'mlCount', { count })
+    case 'portion':
+      return `${count} ${value === 1 ? 'portion' : 'portions'}`
+    case 'piece':
+      return `${count} ${value === 1 ? 'piece' : 'pieces'}`
+  }
 }
 
 /** '560 g, about 17 eggs' of a part of the egg. */
-export function leftInEggs(item: ItemState, left: Measure): string {
+export function leftInEggs(item: ItemState, left: Measure, reader: Spoken): string {
   const part = eggOf(item)
-  const said = measureWords(left)
+  const said = measureWords(left, reader)
   if (part === null || left.unit !== 'g' || left.value === 0) return said
   const count = Math.max(1, Math.round(left.value / eggGrams(part)))
-  return `${said}, about ${count === 1 ? '1 egg' : `${count} eggs`}`
+  return say(reader, 'about1EggEggs', { said, count })
 }
 
 function tenths(value: number): string {
   return String(Math.round(value * 10) / 10)
 }
 
-export const heatStatusWord: Record<HeatStatus, string> = {
-  cooked: 'cooked',
-  pasteurized: 'pasteurized egg',
-  raw: 'raw',
-  'no heat asked': 'no heat asked',
+export function heatStatusWord(key: HeatStatus, reader: Spoken): string {
+  return say(reader, `heatStatus_${key}`)
 }
 
-export const discardReasonWord: Record<DiscardReason, string> = {
-  'past its day': 'Past its day',
-  'too warm': 'Too warm too long',
-  'time up': 'Time without cold is up',
-  'not proven': 'Not proven',
-  undated: 'No date',
-  recalled: 'Called back',
-  damaged: 'Damaged',
-  'not kept': 'Not kept',
-  'left over': 'Left over',
-  other: 'Other',
+export function discardReasonWord(key: DiscardReason, reader: Spoken): string {
+  return say(reader, `discardReason_${key}`)
 }
 
 /** The reason that stands first for an item that goes. */
@@ -114,29 +100,13 @@ export function discardReasonOf({ why, asks }: Pick<ItemStanding, 'why' | 'asks'
   }
 }
 
-export const moveWord: Record<MoveHow, string> = {
-  move: 'Move',
-  freeze: 'Freeze',
-  thaw: 'Thaw',
-  out: 'Pull',
-  serve: 'Put out for service',
-  hot: 'Hot well',
+export function moveWord(key: MoveHow, reader: Spoken): string {
+  return say(reader, `move_${key}`)
 }
 
 /** Shortly, for a key or a chip. */
-export const asksWord: Record<ItemAsks, string> = {
-  discard: 'Bin it now',
-  'lead decides': 'The lead decides',
-  held: 'Do not use',
-  'read it': 'Read it',
-  'chill again': 'Into the cold',
-  'use now': 'Use it now',
-  'use today': 'Last day',
-  'use first': 'Use first',
-  'not ready': 'Not ready',
-  keep: 'Keep cold',
-  frozen: 'Frozen',
-  gone: 'Gone',
+export function asksWord(key: ItemAsks, reader: Spoken): string {
+  return say(reader, `asks_${key}`)
 }
 
 /** Why an item asks for what it asks, as a sentence. */
@@ -145,37 +115,44 @@ export function itemSentence(item: ItemState, standing: ItemStanding, reader: Re
   const [wall] = walls
   switch (why) {
     case 'undated':
-      return 'Nobody knows its date: it goes to discard.'
-    case 'past its day':
-      return `Ran out ${wall?.keep?.what === 'hours' && wall.until ? `at ${timeOfDay(wall.until, reader)}` : 'at the end of'} ${dayName(wall?.lastDay ?? '', reader)}. ${setBy(standing)}.`
+      return say(reader, 'nobodyKnowsItsDate')
+    case 'past its day': {
+      const until = wall?.keep?.what === 'hours' ? wall.until : null
+      return say(reader, 'ranOutAtAt', {
+        time: until && timeOfDay(until, reader),
+        isHours: until !== null,
+        day: dayName(wall?.lastDay ?? '', reader),
+        setBy: setBy(standing, reader),
+      })
+    }
     case 'time up':
       return timeUp
-        ? `Out since ${clock(timeUp.since, reader)}: its time without cold ended at ${clock(timeUp.at, reader)}.`
+        ? say(reader, 'outSinceItsTime', { time: clock(timeUp.since, reader), time2: clock(timeUp.at, reader) })
         : ''
     case 'its own clock':
       return timeUp
-        ? `Out since ${clock(timeUp.since, reader)}. It is thrown away at ${clock(timeUp.at, reader)}, and does not go back into the cold.`
+        ? say(reader, 'outSinceThrownAway', { time: clock(timeUp.since, reader), time2: clock(timeUp.at, reader) })
         : ''
     case 'hot holding':
       return standing.hot ? hotSentence(standing.hot, reader) : ''
     case 'exposure':
       return exposureSentence(advice.kind, standing, reader)
     case 'held':
-      return `Held: ${item.holds.findLast(({ void: gone }) => !gone)?.value.reason ?? ''}`
+      return say(reader, 'heldReason', { reason: item.holds.findLast(({ void: gone }) => !gone)?.value.reason ?? '' })
     case 'recalled':
-      return `Called back: ${item.holds.findLast(({ void: gone }) => !gone)?.value.reason ?? ''}`
+      return say(reader, 'calledBack', { reason: item.holds.findLast(({ void: gone }) => !gone)?.value.reason ?? '' })
     case 'still cooling':
-      return 'Nobody has read it cold yet: read its core.'
+      return say(reader, 'nobodyReadColdYet')
     case 'thawing':
-      return `Its freezer is too warm: read its core. Over ${degrees(0, reader).replace('.0', '')} its date clock runs again.`
+      return say(reader, 'itsFreezerTooWarm', { degrees: degrees(0, reader).replace('.0', '') })
     case 'went out':
       return wentOutSentence(item, reader)
     case 'setting':
-      return item.ready === null ? '' : `Set from ${clock(item.ready, reader)} on. That is quality, not safety.`
+      return item.ready === null ? '' : say(reader, 'setFromOnQuality', { time: clock(item.ready, reader) })
     default:
       return asks === 'frozen'
-        ? `Its date clock stopped. ${daysWord(standing.walls[0]?.daysLeft ?? 0)} left once it thaws.`
-        : `Its date comes from: ${setBy(standing)}.`
+        ? say(reader, 'itsDateClockStopped', { days: daysWord(standing.walls[0]?.daysLeft ?? 0, reader) })
+        : say(reader, 'itsDateComesFrom', { setBy: setBy(standing, reader) })
   }
 }
 
@@ -183,37 +160,53 @@ export function itemSentence(item: ItemState, standing: ItemStanding, reader: Re
 function wentOutSentence(item: ItemState, reader: Reader): string {
   const out = wentOutOf(item).map(({ at, value }) => {
     const { measure } = value
-    const where = 'part' in value ? 'into a batch' : 'then' in value ? String(value.then) : 'out'
-    return `${measureWords(measure)} ${where} at ${timeOfDay(at, reader)} ${dayName(dayOf(at, reader.zone), reader)}`
+    const where = 'part' in value ? say(reader, 'intoBatch') : 'then' in value ? String(value.then) : 'out'
+    return say(reader, 'atAmountWhereTime', {
+      amount: measureWords(measure, reader),
+      where,
+      time: timeOfDay(at, reader),
+      day: dayName(dayOf(at, reader.zone), reader),
+    })
   })
-  return `It went out against a hold or a limit: ${out.join('; ')}. The lead answers for it.`
+  return say(reader, 'wentOutAgainstHold', { out: out.join('; ') })
 }
 
 /** How hot it was read, and what the hot line asks. */
 function hotSentence({ asks, level, read, by, reheating }: HotCheck, reader: Reader): string {
   const line = levelDegrees(level, reader)
   const was = read
-    ? `Read at ${degrees(read.celsius, reader, 'reach')} at ${clock(read.at, reader)}, under ${line}.`
+    ? say(reader, 'readAtAtUnder', {
+        degrees: degrees(read.celsius, reader, 'reach'),
+        time: clock(read.at, reader),
+        line,
+      })
     : ''
   const floor = reheating ? reheatWords(reheating, reader) : ''
   switch (asks) {
     case 'reheat':
       if (reheating?.again) {
         const { from, to } = reheating.again
-        return `Hot enough: keep it so and read it again from ${clockWithSeconds(from, reader)} to ${clockWithSeconds(to, reader)}.`
+        return say(reader, 'hotEnoughKeepSo', {
+          time: clockWithSeconds(from, reader),
+          time2: clockWithSeconds(to, reader),
+        })
       }
-      return `It was cold: heat it to ${floor}${by === null ? '' : ` before ${clock(by, reader)}`}, then hold it hot.`
+      return say(reader, 'coldHeatBeforeThen', {
+        floor,
+        time: by === null ? null : clock(by, reader),
+        hasBy: by !== null,
+      })
     case 'read it':
-      return `Read its core: held hot it stays at ${line} or over.`
+      return say(reader, 'readItsCoreHeld', { line })
     case 'use now':
-      return `${was} Use it before ${by === null ? '' : clock(by, reader)}, once, or bin it.`
+      return say(reader, 'useBeforeOnceOr', { was, value: by === null ? '' : clock(by, reader) })
     case 'lead decides':
-      if (reheating?.doneAt === null) return `It was cold and was not read at ${floor} in time. The lead decides.`
-      return `${was} The lead decides: through the heat again at once, or into the bin.`
+      if (reheating?.doneAt === null) return say(reader, 'coldNotReadAt', { floor })
+      return say(reader, 'leadDecidesThroughHeat', { was })
     case 'discard':
-      return `${was} The one period under it is over. Bin it.`
+      return say(reader, 'onePeriodUnderOver', { was })
     default:
-      return `Held hot at ${line} or over.`
+      return say(reader, 'heldHotAtOr', { line })
   }
 }
 
@@ -221,7 +214,7 @@ function hotSentence({ asks, level, read, by, reheating }: HotCheck, reader: Rea
 function reheatWords({ rows }: Reheating, reader: Reader): string {
   const [row] = rows
   if (!row) return ''
-  const held = row.seconds === 0 ? '' : ` for ${span(row.seconds * 1000)}, by two readings,`
+  const held = row.seconds === 0 ? '' : say(reader, 'forByTwoReadings', { span: span(row.seconds * 1000, reader) })
   return `${limitDegreesOf(row.celsius, reader)}${held}`
 }
 
@@ -236,138 +229,139 @@ export function lagSentence(
   const days = [earliest, latest].map((at) => dayOf(at, reader.zone))
   const until =
     days[0] === days[1] ? timeOfDay(latest, reader) : `${timeOfDay(latest, reader)} ${dayName(days[1]!, reader)}`
-  const weighed = measureWords({ value: Math.round(grams), unit: 'g' })
-  const mass = assumed ? `each, taken as ${weighed},` : weighed
-  return `Thermal lag, which proves nothing: the core of ${mass} at ${was}, left in ${is}, passes ${line} between about ${clock(earliest, reader)} and ${until}.`
+  const weighed = measureWords({ value: Math.round(grams), unit: 'g' }, reader)
+  const mass = assumed ? say(reader, 'eachTakenAs', { weighed }) : weighed
+  return say(reader, 'thermalLagWhichProves', { mass, was, is, line, time: clock(earliest, reader), until })
 }
 
 function exposureSentence(kind: AdviceKind, { exposure: { time }, advice }: ItemStanding, reader: Reader): string {
   const known =
     time.least === time.most
-      ? `Above its limit for ${span(time.most)}.`
-      : `Above its limit for ${time.least > 0 ? `at least ${span(time.least)}, ` : ''}at most ${span(time.most)}.`
-  const by = advice.by === null ? '' : ` before ${clock(advice.by, reader)}`
+      ? say(reader, 'aboveItsLimitFor', { span: span(time.most, reader) })
+      : say(reader, 'aboveItsLimitForAt', {
+          span: span(time.least, reader),
+          hasLeast: time.least > 0,
+          span2: span(time.most, reader),
+        })
+  const by = advice.by === null ? '' : say(reader, 'beforeTime', { time: clock(advice.by, reader) })
   const then: Record<AdviceKind, string> = {
     nothing: '',
-    'chill again': `Another unit${by}.`,
-    'use now': `Use it now${by}, or chill it no more.`,
-    'read it':
-      time.likely === 0
-        ? 'Nobody looked at its unit for too long: read its core.'
-        : 'Air alone does not condemn it: read its core.',
-    'lead decides': 'The rule set gives no time: the lead decides.',
-    discard: 'Bin it.',
+    'chill again': say(reader, 'anotherUnit', { by }),
+    'use now': say(reader, 'useNowOrChill', { by }),
+    'read it': time.likely === 0 ? say(reader, 'nobodyLookedAtIts') : say(reader, 'airAloneDoesNot'),
+    'lead decides': say(reader, 'ruleSetGivesNo'),
+    discard: say(reader, 'binIt'),
   }
   return `${then[kind]} ${known}`
 }
 
 /** What sets the date: 'Pouring custard 281-4', 'The house', 'The law', 'Its use-by'. */
-export function setBy({ walls: [wall] }: Pick<ItemStanding, 'walls'>): string {
-  if (!wall) return 'Nothing'
-  if (wall.keep) return keepWords(wall.keep)
-  return wall.ruledBy === 'useBy' ? "The maker's use-by" : wall.ruledBy
+export function setBy({ walls: [wall] }: Pick<ItemStanding, 'walls'>, reader: Spoken): string {
+  if (!wall) return say(reader, 'nothing')
+  if (wall.keep) return keepWords(wall.keep, reader)
+  return wall.ruledBy === 'useBy' ? say(reader, 'makersUseBy') : wall.ruledBy
 }
 
 /** 'House rule: 3 days', 'Law: 7 days', 'Once opened: 3 days, house rule'. */
-export function keepWords({ what, count, force }: Keep): string {
-  const who = force === 'law' ? 'Law' : force === 'house' ? 'House rule' : 'Guidance'
-  if (what === 'hours') return `${who}: ${count} h from combining`
-  return what === 'once opened' ? `Once opened: ${daysWord(count)}, ${who.toLowerCase()}` : `${who}: ${daysWord(count)}`
+export function keepWords({ what, count, force }: Keep, reader: Spoken): string {
+  const who =
+    force === 'law' ? say(reader, 'law') : force === 'house' ? say(reader, 'houseRule') : say(reader, 'guidance')
+  if (what === 'hours') return say(reader, 'hFromCombining', { who, count })
+  return what === 'once opened'
+    ? say(reader, 'onceOpened', { days: daysWord(count, reader), who: who.toLowerCase() })
+    : `${who}: ${daysWord(count, reader)}`
 }
 
-export function daysWord(count: number): string {
-  return count === 1 ? '1 day' : `${count} days`
+export function daysWord(count: number, reader: Spoken): string {
+  return count === 1 ? say(reader, 'n1Day') : say(reader, 'daysCount', { count })
 }
 
 /** How much time an item has: '3 h', '2 days'; what stands for it where no clock runs. */
 export function leftWords(
   { asks, until, daysLeft, walls }: ItemStanding,
   now: Instant,
+  reader: Spoken,
 ): { big: string; small: string } {
   const thawed = walls[0]?.daysLeft ?? 0
-  if (asks === 'frozen') return { big: String(thawed), small: `${thawed === 1 ? 'day' : 'days'} once it thaws` }
-  if (until === null) return { big: '–', small: 'no date' }
+  if (asks === 'frozen') return { big: String(thawed), small: say(reader, 'dayDaysOnceThaws', { thawed }) }
+  if (until === null) return { big: '–', small: say(reader, 'noDate') }
   const ms = until - now
-  if (ms <= 0) return { big: span(ms), small: 'past' }
+  if (ms <= 0) return { big: span(ms, reader), small: say(reader, 'past') }
   const hours = ms / 3_600_000
   if (hours < 24 || daysLeft === null || daysLeft <= 1) {
     return hours < 2
-      ? { big: String(Math.floor(ms / 60_000)), small: 'min' }
+      ? { big: String(Math.floor(ms / 60_000)), small: say(reader, 'min') }
       : { big: String(Math.floor(hours)), small: 'h' }
   }
-  return { big: String(daysLeft), small: 'days, with today' }
+  return { big: String(daysLeft), small: say(reader, 'daysWithToday') }
 }
 
 /** What a part brings along: its time above the limit where it has some, else what sets its date. */
-export function partSentence(standing: Pick<ItemStanding, 'exposure' | 'walls'>): string {
+export function partSentence(standing: Pick<ItemStanding, 'exposure' | 'walls'>, reader: Spoken): string {
   const { most } = standing.exposure.time
-  return most > 0 ? `above its limit for up to ${span(most)}, which goes along` : setBy(standing)
+  return most > 0 ? say(reader, 'aboveItsLimitForUp', { span: span(most, reader) }) : setBy(standing, reader)
 }
 
-const LINEAGE: Record<LineageBar['why'], string> = {
-  held: 'held',
-  discarded: 'thrown away',
-  recalled: 'called back',
-  'law missed': 'past a law that it missed',
-  'not proven': 'not proven',
-  'lot not accepted': 'not accepted',
+function LINEAGE(key: LineageBar['why'], reader: Spoken): string {
+  return say(reader, `lineage_${key}`)
 }
 
 /** What an item was made of holds it: which, and why. */
-export function barSentence({ code, why }: Pick<LineageBar, 'code' | 'why'>): string {
-  return `${code} is in it, however far back, and is ${LINEAGE[why]}.`
+export function barSentence({ code, why }: Pick<LineageBar, 'code' | 'why'>, reader: Spoken): string {
+  return say(reader, 'howeverFarBack', { code, lineage: LINEAGE(why, reader) })
 }
 
 /** Why some of an item may not go there, and what to do. */
 export function partShutSentence(why: PartShut, reader: Reader): string {
   switch (why.code) {
     case 'to discard':
-      return why.why === 'undated' ? 'it has no date. Bin it.' : 'its time is up. Bin it.'
+      return why.why === 'undated' ? say(reader, 'noDateBin') : say(reader, 'itsTimeUpBin')
     case 'held':
-      return 'it is held. The lead decides first.'
+      return say(reader, 'heldLeadDecidesFirst')
     case 'asks first':
-      return why.asks === 'read it'
-        ? 'read its core first.'
-        : 'it was too warm for too long to say. The lead decides first.'
+      return why.asks === 'read it' ? say(reader, 'readItsCoreFirst') : say(reader, 'tooWarmForToo')
     case 'frozen':
-      return 'it is frozen. Thaw it first.'
+      return say(reader, 'frozenThawFirst')
     case 'not proven':
-      return `${why.batch} is not proven and not released. The lead decides first.`
+      return say(reader, 'notProvenNotReleased', { batch: why.batch })
     case 'lot not accepted':
-      return `lot ${why.lot} is held or called back. The lead decides first.`
+      return say(reader, 'lotHeldOrCalled', { lot: why.lot })
     case 'lineage':
-      return `${why.of}, which it was made of, is ${LINEAGE[why.what]}. The lead decides first.`
+      return say(reader, 'whichMadeLeadDecides', { of: why.of, lineage: LINEAGE(why.what, reader) })
     case 'too warm':
-      return `at ${degrees(why.celsius, reader, 'under')} it is over ${limitDegreesOf(why.level, reader, 'under')}. Chill it first, or say that it is poured warm.`
+      return say(reader, 'atOverChillFirst', {
+        degrees: degrees(why.celsius, reader, 'under'),
+        degrees2: limitDegreesOf(why.level, reader, 'under'),
+      })
     case 'out for good':
-      return 'it went out to the guests or into the hot well: it is served from there.'
+      return say(reader, 'wentOutGuestsOr')
     case 'raw egg unheated':
-      return 'it is raw egg, and no step heats it. Take a pasteurized one.'
+      return say(reader, 'rawEggNoStep')
     case 'fruit not treated':
-      return 'nothing is known that was done against viruses. Boil it for a minute first.'
+      return say(reader, 'nothingKnownDoneAgainst')
     case 'not looked at':
-      return 'look at it again: good, or not.'
+      return say(reader, 'lookAtAgainGood')
     case 'looked bad':
-      return 'it did not look good. It does not go in.'
+      return say(reader, 'didNotLookGood')
     case 'more than is left':
-      return `only ${measureWords(why.left)} are left.`
+      return say(reader, 'onlyLeft', { amount: measureWords(why.left, reader) })
   }
 }
 
-export function moveShutSentence(why: MoveShut): string {
+export function moveShutSentence(why: MoveShut, reader: Spoken): string {
   const words: Record<MoveShut, string> = {
-    'went out for good': 'it went out with time as its only control. It does not go back into the cold.',
-    'not a freezer': 'freezing needs a freezer.',
-    'frozen already': 'it is frozen. Thaw it first.',
-    'not frozen': 'it is not frozen.',
-    'thaws in the cold': 'it thaws in a refrigerator.',
-    'not a hot well': 'hot holding needs a hot well.',
-    'went hot for good': 'it is held hot: it is served from there, and the rest goes into the bin.',
-    'out is no unit': 'out on the bench is in no unit.',
-    'no unit': 'say into which unit.',
-    'not a cold unit': 'it needs a cold unit.',
-    'that is freezing': 'into a freezer is freezing it. Say so: its clock stops.',
-    'that is thawing': 'out of the freezer is thawing it. Say so: its clock runs on.',
+    'went out for good': say(reader, 'wentOutWithTime'),
+    'not a freezer': say(reader, 'freezingNeedsFreezer'),
+    'frozen already': say(reader, 'frozenThawFirst'),
+    'not frozen': say(reader, 'notFrozen'),
+    'thaws in the cold': say(reader, 'thawsRefrigerator'),
+    'not a hot well': say(reader, 'hotHoldingNeedsHot'),
+    'went hot for good': say(reader, 'heldHotServedFrom'),
+    'out is no unit': say(reader, 'outOnBenchNo'),
+    'no unit': say(reader, 'sayIntoWhichUnit'),
+    'not a cold unit': say(reader, 'needsColdUnit'),
+    'that is freezing': say(reader, 'intoFreezerFreezingSay'),
+    'that is thawing': say(reader, 'outFreezerThawingSay'),
   }
   return words[why]
 }
@@ -376,24 +370,35 @@ export function moveShutSentence(why: MoveShut): string {
 export function receivingSentence(why: ReceivingReason, reader: Reader): string {
   switch (why.code) {
     case 'too warm':
-      return `At ${degrees(why.celsius, reader, 'under')} it is over ${levelDegrees(why.level, reader)}: refuse it. ${why.level.limit.source.document}, ${why.level.limit.source.section}.`
+      return say(reader, 'atOverRefuse', {
+        degrees: degrees(why.celsius, reader, 'under'),
+        degrees2: levelDegrees(why.level, reader),
+        document: why.level.limit.source.document,
+        section: why.level.limit.source.section,
+      })
     case 'milk by its law':
-      return `At ${degrees(why.celsius, reader, 'under')} it is over ${levelDegrees(why.level, reader)}. Milk may come up to ${levelDegrees(why.own, reader)} where a law of its own sets that: hold it, the lead knows. ${why.own.limit.source.document}, ${why.own.limit.source.section}.`
+      return say(reader, 'atOverMilkMay', {
+        degrees: degrees(why.celsius, reader, 'under'),
+        degrees2: levelDegrees(why.level, reader),
+        degrees3: levelDegrees(why.own, reader),
+        document: why.own.limit.source.document,
+        section: why.own.limit.source.section,
+      })
     case 'not read':
-      return `Its temperature was not read: hold it, or read it. ${levelDegrees(why.level, reader)} or under.`
+      return say(reader, 'itsTemperatureNotRead', { degrees: levelDegrees(why.level, reader) })
     case 'past its best':
-      return `Best before ${dayName(why.bestBefore, reader)} is past: how good it is, not whether it may be used. Look at it.`
+      return say(reader, 'bestBeforePastHow', { day: dayName(why.bestBefore, reader) })
     case 'past its day':
-      return `Its use-by was ${dayName(why.useBy, reader)}: refuse it.`
+      return say(reader, 'itsUseByRefuse', { day: dayName(why.useBy, reader) })
     case 'no use-by':
-      return 'No use-by stands on it: hold it until the lead dates it.'
+      return say(reader, 'noUseByStands')
     case 'no scheme':
-      return 'For susceptible people the eggs name an assurance scheme: hold it.'
+      return say(reader, 'forSusceptiblePeopleEggs')
     case 'fruit not treated':
-      return 'Frozen fruit with no treatment known: hold it, it is boiled before it goes in.'
+      return say(reader, 'frozenFruitWithNo')
     case 'looks bad':
-      return `It does not look good${why.why ? `: ${why.why}` : ''}. Refuse it.`
+      return say(reader, 'doesNotLookGood', { why: why.why, hasWhy: Boolean(why.why) })
     case 'not looked at':
-      return 'Herbs, fruit and nuts are looked at: good, or not.'
+      return say(reader, 'herbsFruitNutsLooked')
   }
 }

@@ -1,5 +1,9 @@
 import { celsiusOf, type WaitingEntry } from '@logged-thermal/core'
 import { degrees, type Reader } from './figures'
+import { speaker } from './catalogue/say'
+import { waitingMessages } from './catalogue/waiting'
+
+const say = speaker(waitingMessages)
 
 /** What was entered too late, as the beginning of a sentence. */
 export function waitingWords({ what, typed }: WaitingEntry, reader: Reader): string {
@@ -8,18 +12,18 @@ export function waitingWords({ what, typed }: WaitingEntry, reader: Reader): str
     case 'reading':
       return value
     case 'correction':
-      return `The correction to ${value}`
+      return say(reader, 'theCorrectionTo', { value })
     case 'taken back':
-      return typed ? `Taking back ${value}` : 'What was taken back'
+      return typed ? say(reader, 'takingBack', { value }) : say(reader, 'whatTakenBack')
     case 'mark':
-      return 'The step'
+      return say(reader, 'theStep')
     case 'addition':
-      return 'What went in'
+      return say(reader, 'whatWent')
     case 'eggs':
-      return 'The eggs'
+      return say(reader, 'theEggs')
     case 'place':
-      return 'Where it stood'
+      return say(reader, 'whereStood')
     case 'other':
-      return 'What was done'
+      return say(reader, 'whatDone')
   }
 }

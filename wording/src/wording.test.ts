@@ -47,8 +47,8 @@ describe('figures', () => {
   it('tells time on the wall of the kitchen', () => {
     expect(clock(Date.UTC(2027, 6, 1, 13, 44), celsius)).toBe('14:44')
     expect(dayName('2027-03-05', celsius)).toBe('Fri 5 Mar')
-    expect([17_000, 240_000, 12_120_000].map(span)).toEqual(['17 s', '4 min', '3 h 22 min'])
-    expect([17_000, 240_000, 6_540_000, 10_800_000].map(largeSpan)).toEqual([
+    expect([17_000, 240_000, 12_120_000].map((ms) => span(ms, celsius))).toEqual(['17 s', '4 min', '3 h 22 min'])
+    expect([17_000, 240_000, 6_540_000, 10_800_000].map((ms) => largeSpan(ms, celsius))).toEqual([
       ['17', 's'],
       ['4', 'min'],
       ['1:49', 'h'],
@@ -71,7 +71,7 @@ describe('sentences', () => {
 
   it('says what each check asks and where it is from', () => {
     const said = checksFor(method, set, '2027-03-03').map(
-      (check) => `${limitTitle(check, celsius)} | ${sourceLine(check)}`,
+      (check) => `${limitTitle(check, celsius)} | ${sourceLine(check, { locale: 'en-GB' })}`,
     )
     expect(said[0]).toBe('68° for 17 s, or 70° at once | FDA Food Code 2022, 3-401.11(A)(2) · law')
     expect(said[4]).toBe('5° within 6 h of 57° | FDA Food Code 2022, 3-501.14(A)(2) · law')

@@ -44,7 +44,7 @@ export function labelArt(facts: LabelFacts, { width, height }: Size): string {
     [made, 22, false],
     ...wrapped(allergens + unknown, letters(22, true)).map((text): [string, number, boolean] => [text, 22, true]),
     [`${ready}${storage}`, 20, false],
-    [`${heatStatusWord[item.facts.heat]} · ${measureWords(item.measure)}`, 20, false],
+    [`${heatStatusWord(item.facts.heat, reader)} · ${measureWords(item.measure, reader)}`, 20, false],
     ...[item.facts.advisory ? advisory : '', item.facts.untreatedFruit ? fruitNote : '']
       .filter(Boolean)
       .flatMap((note) => wrapped(note, letters(18, true)).map((text): [string, number, boolean] => [text, 18, true])),

@@ -4,7 +4,7 @@ import { Transform, Type } from 'class-transformer'
 import { ArrayMaxSize, ArrayMinSize, IsIn, IsInt, IsUUID, Max, Min } from 'class-validator'
 import type { Response } from 'express'
 import { dayOf, itemLevel, type Id, type ItemState } from '@logged-thermal/core'
-import { ADVISORY, FRUIT_NOTE } from '@logged-thermal/wording'
+import { advisory, fruitNote } from '@logged-thermal/wording'
 import type { EntityManager } from '@mikro-orm/postgresql'
 import { KitchenScope } from '../database/kitchenScope'
 import { Problem } from '../http/problem'
@@ -117,8 +117,8 @@ async function factsOf(
     address: `${address}/store/item/${item.id}`,
     initials: initialsOf(people.find(({ id }) => id === item.madeBy)?.name ?? ''),
     storage: storageWords(itemLevel(item, limits, dayOf(now, kitchen.zone)), reader),
-    advisory: ADVISORY,
-    fruitNote: FRUIT_NOTE,
+    advisory: advisory(reader),
+    fruitNote: fruitNote(reader),
     reader,
   }))
 }

@@ -3,7 +3,8 @@ import { Controller, Get, Param, ParseUUIDPipe, Post, Res } from '@nestjs/common
 import { ApiTags } from '@nestjs/swagger'
 import type { Response } from 'express'
 import { addDays, parseDay, type ItemCard } from '@logged-thermal/core'
-import { measureWords } from '@logged-thermal/wording'
+import { measureWords, type Spoken } from '@logged-thermal/wording'
+import { readerOf } from '../people/reader'
 import { KitchenScope } from '../database/kitchenScope'
 import { Refold } from '../ledger/refold'
 import { StatesRepository } from '../ledger/states.repository'
@@ -70,18 +71,23 @@ export class CalendarController {
       const kitchen = await em.findOneOrFail(Kitchen, { id: kitchenId })
       const units = await this.states.all(em, kitchenId, 'unit')
       const nameOf = (id: string | null) => units.find((unit) => unit.id === id)?.name ?? 'out'
-      return calendarOf(kitchen.name, await this.repository.ending(em, kitchenId), nameOf)
+      return calendarOf(kitchen.name, await this.repository.ending(em, kitchenId), nameOf, readerOf(kitchen, 24))
     })
     response.type('text/calendar').set('Cache-Control', 'private, max-age=300').send(text)
   }
 }
 
-function calendarOf(name: string, cards: readonly ItemCard[], unitName: (id: string | null) => string): string {
+function calendarOf(
+  name: string,
+  cards: readonly ItemCard[],
+  unitName: (id: string | null) => string,
+  reader: Spoken,
+): string {
   const calendar = ical({ name: `${name}: cold store`, prodId: { company: 'Logged Thermal', product: 'cold store' } })
   for (const card of cards) {
     const { id, code, name: dish, left, lastDay, ready, ruledBy, unit } = card
     const what = `${dish} ${code}`
-    const described = `${measureWords(left)}, ${unitName(unit)}. Set by ${ruledBy}.`
+    const described = `${measureWords(left, reader)}, ${unitName(unit)}. Set by ${ruledBy}.`
     if (lastDay) {
       calendar.createEvent({
         id: `${id}-ends`,

@@ -12,7 +12,7 @@ import { SearchKey } from './Search'
 import { isUnsent } from './sender'
 import { useAppSelector } from './store'
 import styles from './header.module.css'
-import { speaks } from '../kit/language'
+import { speaks, spoken } from '../kit/language'
 
 const say = speaks(shellMessages)
 
@@ -120,14 +120,16 @@ function RescueBlock() {
       <Left by={asks.by} />
       <span>
         {batch.method.name}
-        <small>{say('byActionwordTime', { actionWord: actionWord(asks.first), time: clock(asks.by, reader) })}</small>
+        <small>
+          {say('byActionwordTime', { actionWord: actionWord(asks.first, reader), time: clock(asks.by, reader) })}
+        </small>
       </span>
     </Link>
   )
 }
 
 function Left({ by }: { by: number }) {
-  return <strong>{useTold((now) => span(Math.max(0, by - now)))}</strong>
+  return <strong>{useTold((now) => span(Math.max(0, by - now), spoken))}</strong>
 }
 
 /** What only the tablets can tell: that the server has lost, or been given, another logbook. */

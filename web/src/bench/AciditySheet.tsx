@@ -73,7 +73,7 @@ export function AciditySheet({ batch, findings, open, onClose, reader, mayWrite 
         </section>
         <section aria-label={say('result')}>
           <p className="sentence">
-            <strong>{aciditySentence(acidityResult(last?.value ?? null, acidity, finished))}</strong>
+            <strong>{aciditySentence(acidityResult(last?.value ?? null, acidity, finished), reader)}</strong>
           </p>
           {last && (
             <p>

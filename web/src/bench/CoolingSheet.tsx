@@ -8,7 +8,7 @@ import type { BenchSheet } from './benchSheet'
 import { NameKeys } from '../kit/NameKeys'
 import styles from './coolingSheet.module.css'
 import { useEnteredHere } from '../app/useEnteredHere'
-import { speaks } from '../kit/language'
+import { speaks, spoken } from '../kit/language'
 
 const say = speaks(benchSheetsMessages)
 
@@ -49,7 +49,7 @@ export function CoolingSheet({ batch, onClose, onSheet }: Props) {
           <NameKeys>
             {places.map((place) => (
               <Key key={place} look={place === now.place ? 'primary' : 'plain'} onClick={() => goTo(place)}>
-                {place === now.place && unit ? unit.name : placeWord[place]}
+                {place === now.place && unit ? unit.name : placeWord(place, spoken)}
                 {place === now.place && <small>{say('standsHere')}</small>}
               </Key>
             ))}
@@ -67,13 +67,13 @@ export function CoolingSheet({ batch, onClose, onSheet }: Props) {
                   onClose()
                 }}
               >
-                {coverWord[cover]}
+                {coverWord(cover, spoken)}
                 <small>{why}</small>
               </Key>
             ))}
           </NameKeys>
           <h3>{say('inWhat')}</h3>
-          <p>{poured ? pouredWords(poured) : say('asMethodSays2', { vessel: batch.vessel.name })}</p>
+          <p>{poured ? pouredWords(poured, spoken) : say('asMethodSays2', { vessel: batch.vessel.name })}</p>
           <NameKeys>
             <Key onClick={() => onSheet({ pour: { pans: 1 } })}>
               {say('pourOrSplit')}

@@ -3,7 +3,7 @@ import { cuesOf, benchSheetsMessages } from '@logged-thermal/wording'
 import { Key } from '../kit/Key'
 import { Sheet } from '../kit/Sheet'
 import { NameKeys } from '../kit/NameKeys'
-import { speaks } from '../kit/language'
+import { speaks, spoken } from '../kit/language'
 
 const say = speaks(benchSheetsMessages)
 
@@ -22,7 +22,7 @@ export function CueSheet({
   return (
     <Sheet open={open} onClose={onClose} title={say('whatDoYouSee')}>
       <NameKeys>
-        {cuesOf(batch.method.family).map((cue) => (
+        {cuesOf(batch.method.family, spoken).map((cue) => (
           <Key key={cue.key} onClick={() => onCue(cue)}>
             {cue.text}
           </Key>

@@ -19,8 +19,8 @@ export function HeatFlash({ signal, window: { floor, ceiling }, now, reader }: P
   if (signal === null || signal === 'proven' || !floor) return null
   const next = nextReading(floor.finding, now)
   const words = {
-    floor: say('atFloorHold', { span: span(next?.inMs ?? 0) }),
-    again: readAgainWords(next?.proves ?? true),
+    floor: say('atFloorHold', { span: span(next?.inMs ?? 0, reader) }),
+    again: readAgainWords(next?.proves ?? true, reader),
     ceiling: say('offHeatNowTop', {
       degrees: ceiling && limitDegreesOf(ceiling.celsius, reader),
       hasCeiling: Boolean(ceiling),

@@ -10,7 +10,7 @@ import {
 } from '@logged-thermal/wording'
 import { clsx } from 'clsx'
 import styles from './ladder.module.css'
-import { speaks } from '../kit/language'
+import { speaks, spoken } from '../kit/language'
 
 const say = speaks(benchMessages)
 
@@ -63,7 +63,7 @@ function Accrued({ floor, now, reader }: { floor: Finding; now: number; reader: 
   return (
     <section className={styles.ladder} aria-label={say('equivalentMinutes')}>
       <h2 className="title">
-        {say('spanSpan2', { span: minutesSpan(minutes.least), span2: minutesSpan(target) })}{' '}
+        {say('spanSpan2', { span: minutesSpan(minutes.least, reader), span2: minutesSpan(target, reader) })}{' '}
         <small>{check.limit.source.section}</small>
       </h2>
       <span className={clsx(styles.bar, styles.wide)} aria-hidden="true">
@@ -73,7 +73,7 @@ function Accrued({ floor, now, reader }: { floor: Finding; now: number; reader: 
         {left === null
           ? say('earnsNothing', { degrees: degrees(celsius, reader) })
           : left > 0
-            ? say('moreIfStaysThere', { degrees: degrees(celsius, reader), left: leftSpan(left) })
+            ? say('moreIfStaysThere', { degrees: degrees(celsius, reader), left: leftSpan(left, reader) })
             : say('readAgainProve', { degrees: degrees(celsius, reader) })}
       </p>
     </section>
@@ -81,6 +81,6 @@ function Accrued({ floor, now, reader }: { floor: Finding; now: number; reader: 
 }
 
 function said(seconds: number, left: number | null): string {
-  if (left === null) return seconds === 0 ? say('atOnce') : span(seconds * 1000)
-  return left > 0 ? say('moreLeft', { left: leftSpan(left) }) : say('readAgain')
+  if (left === null) return seconds === 0 ? say('atOnce') : span(seconds * 1000, spoken)
+  return left > 0 ? say('moreLeft', { left: leftSpan(left, spoken) }) : say('readAgain')
 }

@@ -14,7 +14,7 @@ export function JustDone({ claim, batch, reader }: { claim: AnyClaim; batch: Bat
   const enter = useEnter()
   const now = useNow(250)
   const left = claim.madeAt + UNDO_MS - now
-  const words = doneWords(claim, batch)
+  const words = doneWords(claim, batch, reader)
   if (left <= 0 || words === null) return null
   const item = claim.kind === 'eggs-taken' ? claim.body.item : null
   return (

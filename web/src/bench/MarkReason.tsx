@@ -5,7 +5,7 @@ import { Field } from '../kit/Field'
 import { Key } from '../kit/Key'
 import { Sheet } from '../kit/Sheet'
 import { NameKeys } from '../kit/NameKeys'
-import { speaks } from '../kit/language'
+import { speaks, spoken } from '../kit/language'
 
 const say = speaks(benchSheetsMessages)
 
@@ -25,7 +25,7 @@ export function MarkReason({ batch, step, edge, onClose, onReason }: Props) {
   const why = outOfOrder(batch, step, edge)
   return (
     <Sheet open onClose={onClose} title={say('outOrder')}>
-      <p className="sentence">{why ? orderSentence(why) : say('nothingStandsWayAny')}</p>
+      <p className="sentence">{why ? orderSentence(why, spoken) : say('nothingStandsWayAny')}</p>
       <NameKeys>
         {OFTEN.map((text) => (
           <Key key={text} onClick={() => onReason(text)}>

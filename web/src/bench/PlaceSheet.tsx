@@ -33,7 +33,7 @@ export function PlaceSheet({ batch, others, kind, onClose, reader }: Props) {
     onClose()
   }
   return (
-    <Sheet open onClose={onClose} title={unit ? say('intoWhatDoesIts', { unit: unit.name }) : placeWord[kind]}>
+    <Sheet open onClose={onClose} title={unit ? say('intoWhatDoesIts', { unit: unit.name }) : placeWord(kind, reader)}>
       {units.length > 1 && (
         <NameKeys>
           {units.map(({ id, name, air }) => (

@@ -69,7 +69,7 @@ export function PourSheet({ batch, pans: asked, now, onClose, reader }: Props) {
           {say('oneVesselVesselsAlike', {
             pans,
             kilograms: (load?.kilograms ?? 0).toFixed(1),
-            value: setting.place ? placeWord[setting.place].toLowerCase() : say('iceBath'),
+            value: setting.place ? placeWord(setting.place, reader).toLowerCase() : say('iceBath'),
           })}
         </p>
       </div>
@@ -96,7 +96,7 @@ export function PourSheet({ batch, pans: asked, now, onClose, reader }: Props) {
               <VesselPicture inside={choice.vessel.inside} depth={depth} colour={colourOf(load?.celsius ?? 60)} />
               {choice.vessel.name}
               <small>
-                <strong>{centimetres(depth)}</strong>{' '}
+                <strong>{centimetres(depth, reader)}</strong>{' '}
                 {say('deepMakesOutcomewords', { makes, outcomeWords: outcomeWords(outcome, reader) })}
               </small>
             </Key>

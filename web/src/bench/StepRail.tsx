@@ -12,7 +12,7 @@ import {
 import { Glyph } from '../parts/Glyph'
 import { RowKey } from '../kit/RowKey'
 import styles from './guide.module.css'
-import { speaks } from '../kit/language'
+import { speaks, spoken } from '../kit/language'
 
 const say = speaks(benchMessages)
 
@@ -63,7 +63,7 @@ export function StepRail({ guide, findings, reader, onStep }: Props) {
               {finding && (
                 <small>
                   {finding.deadline !== null ? checkTitle(finding, reader) : gateName(finding.check, reader)}
-                  <span className="visually-hidden">, {standingWord[finding.standing]}</span>
+                  <span className="visually-hidden">, {standingWord(finding.standing, reader)}</span>
                 </small>
               )}
             </RowKey>
@@ -79,7 +79,7 @@ function chambersOf(step: GuideStep, findings: readonly Finding[]): Chamber[] {
   const gates = own.filter((finding) => isGate(finding) && finding.check.limit.force !== 'quality')
   const now = step.state === 'now'
   if (step.kind !== 'cool' || gates.length === 0)
-    return [{ key: step.key, step, name: stepName[step.kind], finding: gates[0] ?? null, now }]
+    return [{ key: step.key, step, name: stepName(step.kind, spoken), finding: gates[0] ?? null, now }]
   const open = gates.find(({ standing }) => standing === 'open')
   return gates.map((finding, i) => ({
     key: finding.check.key,

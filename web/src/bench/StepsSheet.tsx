@@ -120,7 +120,7 @@ function StepItem({
     <li className={clsx(step.state === 'now' && styles.now)} aria-current={step.state === 'now' ? 'step' : undefined}>
       <div>
         <strong>
-          {number} {stepName[step.kind]}
+          {number} {stepName(step.kind, reader)}
         </strong>{' '}
         {asSentence(told?.text ?? '')}
         {told?.activeMinutes ? say('minActiveminutes', { activeMinutes: told.activeMinutes }) : ''}

@@ -20,7 +20,7 @@ import type { Marks, Cue, Trace } from './marks'
 import { paintMarks } from './traceMarks'
 import { traceScale, type TraceScale } from './traceScale'
 import styles from './bench.module.css'
-import { speaks } from '../kit/language'
+import { speaks, spoken } from '../kit/language'
 
 const say = speaks(benchMessages)
 
@@ -129,7 +129,7 @@ function cuesOn(batch: BatchState): Cue[] {
   const seen = batch.facts.noted.flatMap(({ at, value, void: gone }) =>
     value.cue && !gone ? [{ at, text: value.text }] : [],
   )
-  return [...seen, ...coolingDeeds(batch).map(({ at, words }) => ({ at, text: words.split(',')[0]! }))].sort(
+  return [...seen, ...coolingDeeds(batch, spoken).map(({ at, words }) => ({ at, text: words.split(',')[0]! }))].sort(
     (a, b) => a.at - b.at,
   )
 }

@@ -49,17 +49,17 @@ export function WhyList({ batch, findings, reader, explained, onExplain }: Props
                 <span>
                   <strong>
                     {checkTitle(finding, reader)}
-                    <span className="visually-hidden">: {standingWord[finding.standing]}</span>
+                    <span className="visually-hidden">: {standingWord(finding.standing, reader)}</span>
                   </strong>
                   <span className="sentence">{findingSentence(finding, reader)}</span>
-                  <small>{sourceLine(finding.check)}</small>
+                  <small>{sourceLine(finding.check, reader)}</small>
                 </span>
               </RowKey>
               {open && <Explained batch={batch} finding={finding} reader={reader} />}
             </li>
           )
         })}
-        {deedsOf(batch).map(({ entry, at, words }) => (
+        {deedsOf(batch, reader).map(({ entry, at, words }) => (
           <li key={entry} className={styles.note}>
             <span aria-hidden="true">✓</span>
             <span className="sentence">

@@ -59,7 +59,7 @@ export function useReading(batch: BatchState, of: Of, onLogged?: (claim: Claim<'
     try {
       celsiusOf(typed)
     } catch {
-      setWrong(fieldSentence('value', { code: 'not a temperature', typed: `${typed.value} °${typed.unit}` }))
+      setWrong(fieldSentence('value', { code: 'not a temperature', typed: `${typed.value} °${typed.unit}` }, reader))
       return
     }
     const where: Where = instrument ? measures[instrument.kind] : 'core'

@@ -32,7 +32,7 @@ export function CooldownSentence({
           : say('clearsWithSpareBy', {
               ways: ways[index]!.name,
               degrees: limitDegreesOf(first?.stage.to ?? 21, reader),
-              span: span(spare * 60_000),
+              span: span(spare * 60_000, reader),
             })}
       </strong>{' '}
       {missed && !late ? say('tooSlow', { missed: missed.name }) : ''}

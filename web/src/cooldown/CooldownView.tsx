@@ -156,7 +156,9 @@ function Cooldown({ line, source, sources, found, onSource }: Props) {
             ))}
           </div>
           {refused && (
-            <p role="alert">{say('refusedOnBench', { vessel: vessel.name, refusedWords: refusedWords[refused] })}</p>
+            <p role="alert">
+              {say('refusedOnBench', { vessel: vessel.name, refusedWords: refusedWords(refused, reader) })}
+            </p>
           )}
           <Stepper
             name="Pans"
@@ -167,7 +169,7 @@ function Cooldown({ line, source, sources, found, onSource }: Props) {
             name="Cover"
             options={COVERS}
             chosen={cover}
-            words={(each) => (each === 'film on the surface' ? say('film') : coverWord[each])}
+            words={(each) => (each === 'film on the surface' ? say('film') : coverWord(each, reader))}
             onChoose={setCover}
           />
           <Stepper
@@ -219,7 +221,7 @@ function Cooldown({ line, source, sources, found, onSource }: Props) {
               {source.kind === 'batch' ? say('useThis') : say('startWith')}
               <small>
                 {vessel && load
-                  ? `${pans} × ${vessel.name}, ${centimetres(depthOf(litresOf(load), vessel.inside, pans))}`
+                  ? `${pans} × ${vessel.name}, ${centimetres(depthOf(litresOf(load), vessel.inside, pans), reader)}`
                   : ''}
               </small>
             </Key>

@@ -107,7 +107,7 @@ function paint(chart: Chart, { results, names, chosen, stages, reader, end }: Pr
     font(ctx, 17, 700)
     label(
       ctx,
-      say('byDegreesSpan', { degrees: limitDegreesOf(to, reader), span: span(at * 60_000) }),
+      say('byDegreesSpan', { degrees: limitDegreesOf(to, reader), span: span(at * 60_000, reader) }),
       px(at) - 24,
       top - 6,
       'right',

@@ -3,7 +3,7 @@ import { centimetres, cooldownMessages } from '@logged-thermal/wording'
 import { Key } from '../kit/Key'
 import { colourOf } from '../parts/temperatureScale'
 import { VesselPicture } from '../parts/VesselPicture'
-import { speaks } from '../kit/language'
+import { speaks, spoken } from '../kit/language'
 
 const say = speaks(cooldownMessages)
 
@@ -26,7 +26,7 @@ export function VesselKey({
       <VesselPicture inside={vessel.inside} depth={depth} colour={colourOf(celsius)} />
       <span>
         {vessel.name}
-        <small>{depth > vessel.inside.height ? say('overfull') : centimetres(depth)}</small>
+        <small>{depth > vessel.inside.height ? say('overfull') : centimetres(depth, spoken)}</small>
       </span>
     </Key>
   )

@@ -20,7 +20,7 @@ import { Stepper } from '../kit/Stepper'
 import { Sheet } from '../kit/Sheet'
 import styles from './cooldown.module.css'
 import { useEnteredHere } from '../app/useEnteredHere'
-import { speaks } from '../kit/language'
+import { speaks, spoken } from '../kit/language'
 
 const say = speaks(cooldownMessages)
 
@@ -59,7 +59,7 @@ export function VesselsSheet({ vessels, units, mayWrite, onClose }: Props) {
               <li key={id}>
                 <strong>{name}</strong>
                 <small>
-                  {holdingWord[kind]}, {watts === null ? say('powerNotKnown') : `${watts} W`}
+                  {holdingWord(kind, spoken)}, {watts === null ? say('powerNotKnown') : `${watts} W`}
                 </small>
               </li>
             ))}
@@ -186,7 +186,7 @@ function UnitForm() {
         name="Kind"
         options={HOLDING_KINDS}
         chosen={kind}
-        words={(each) => holdingWord[each]}
+        words={(each) => holdingWord(each, spoken)}
         onChoose={setKind}
       />
       <div className={styles.registerSizes}>

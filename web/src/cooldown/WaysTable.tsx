@@ -20,7 +20,7 @@ import type { Way } from './ways'
 import { RowKey } from '../kit/RowKey'
 import { clsx } from 'clsx'
 import styles from './cooldown.module.css'
-import { speaks } from '../kit/language'
+import { speaks, spoken } from '../kit/language'
 
 const say = speaks(cooldownMessages)
 
@@ -47,7 +47,7 @@ export function WaysTable({ ways, trials, load, vessel, chosen, onChoose, reader
               <TableCell scope="col" key={stage.key}>
                 {say('degreesSpan', {
                   degrees: limitDegreesOf(stage.to, reader),
-                  span: span(stage.withinMinutes * 60_000),
+                  span: span(stage.withinMinutes * 60_000, reader),
                 })}
               </TableCell>
             ))}
@@ -86,20 +86,20 @@ function Spare(made: TrialStage) {
   const { stage, least, likely, most } = made
   const spare = likely === null ? null : stage.withinMinutes - likely
   const range = say('valueValue2', {
-    value: least === null ? 'never' : span(least * 60_000),
-    value2: most === null ? 'never' : span(most * 60_000),
+    value: least === null ? 'never' : span(least * 60_000, spoken),
+    value2: most === null ? 'never' : span(most * 60_000, spoken),
   })
   if (spare === null) return <span className={styles.late}>{say('notReached')}</span>
   if (isTooLate(made))
     return (
       <span className={styles.late} title={range}>
-        <strong>{span(-spare * 60_000)}</strong> {say('tooLate')}
+        <strong>{span(-spare * 60_000, spoken)}</strong> {say('tooLate')}
       </span>
     )
   const close = isTooClose(made)
   return (
     <span className={clsx(close && styles.close)} title={range}>
-      <strong>{span(spare * 60_000)}</strong> {close ? say('tooClose') : say('toSpare')}
+      <strong>{span(spare * 60_000, spoken)}</strong> {close ? say('tooClose') : say('toSpare')}
     </span>
   )
 }
@@ -109,7 +109,7 @@ function Deepest({ depth, load, vessel }: { depth: number | null; load: Load; ve
   const pans = pansFor(litresOf(load), vessel.inside, depth)
   return (
     <>
-      <strong>{centimetres(Math.min(depth, vessel.inside.height))}</strong>: {pans}{' '}
+      <strong>{centimetres(Math.min(depth, vessel.inside.height), spoken)}</strong>: {pans}{' '}
       {pans === 1 ? say('pan') : say('pans')}
     </>
   )
@@ -129,7 +129,7 @@ function Means({
     ice > 0.05
       ? say('kgIceGoneLasts', {
           ice: ice.toFixed(1),
-          span: iceGone === null ? null : span(iceGone * 60_000),
+          span: iceGone === null ? null : span(iceGone * 60_000, spoken),
           hasIceGone: iceGone !== null,
         })
       : '',

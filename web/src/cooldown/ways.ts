@@ -9,7 +9,7 @@ import {
   type VesselState,
 } from '@logged-thermal/core'
 import { placeWord, cooldownMessages } from '@logged-thermal/wording'
-import { speaks } from '../kit/language'
+import { speaks, spoken } from '../kit/language'
 
 const say = speaks(cooldownMessages)
 
@@ -27,7 +27,7 @@ export function waysOf(units: readonly UnitState[], iceFirst: number): Way[] {
   const places = PLACES.filter((place) => place !== 'freezer' && (!isUnitKind(place) || unitOf(place) !== null))
   const plain = places.map((place): Way => {
     const unit = unitOf(place)
-    return { place, iceFirst: 0, name: unit?.name ?? placeWord[place], unit }
+    return { place, iceFirst: 0, name: unit?.name ?? placeWord(place, spoken), unit }
   })
   const iced = plain
     .filter(({ unit }) => unit !== null && iceFirst > 0)

@@ -84,11 +84,11 @@ export function DecideSheet({
                 <div>
                   <strong>
                     {checkTitle(finding, reader)}
-                    <span className="visually-hidden">: {standingWord[finding.standing]}</span>
+                    <span className="visually-hidden">: {standingWord(finding.standing, reader)}</span>
                   </strong>
                   <p>{findingSentence(finding, reader)}</p>
                   <small>
-                    {forceWord[finding.check.limit.force]} · {sourceOf(finding.check.limit)}
+                    {forceWord(finding.check.limit.force, reader)} · {sourceOf(finding.check.limit)}
                   </small>
                 </div>
               </li>
@@ -108,7 +108,7 @@ export function DecideSheet({
             ))}
           </div>
           <p className={styles.why} role="status">
-            {shut ? shutSentence(shut) : decision ? '' : say('chooseWhatBecomes')}
+            {shut ? shutSentence(shut, reader) : decision ? '' : say('chooseWhatBecomes')}
           </p>
           {decision && !isShutForGood(shut) && (
             <div>

@@ -61,6 +61,6 @@ export function LateEntries({ batch }: { batch: BatchState }) {
 }
 
 function lateSentence(each: WaitingEntry, reader: Reader): string {
-  const late = span(Math.max(0, each.knownAt - each.at))
+  const late = span(Math.max(0, each.knownAt - each.at), reader)
   return say('enteredAfterUntilLead', { waitingWords: waitingWords(each, reader), time: clock(each.at, reader), late })
 }

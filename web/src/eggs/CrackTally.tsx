@@ -6,7 +6,7 @@ import { Key } from '../kit/Key'
 import type { LotOfEgg } from './eggLots'
 import { NumberPad } from '../kit/NumberPad'
 import styles from './eggs.module.css'
-import { speaks } from '../kit/language'
+import { speaks, spoken } from '../kit/language'
 
 const say = speaks(eggsMessages)
 
@@ -68,7 +68,7 @@ export function CrackTally({ lot, item, step, uses, batch, mayWrite, onTaken }: 
           wanted,
           hasWanted: wanted > 0,
           code: lot.code,
-          amount: item && measureWords(itemLeft(item)),
+          amount: item && measureWords(itemLeft(item), spoken),
           code2: item && item.code,
           hasItem: Boolean(item),
         })}

@@ -4,9 +4,9 @@ import TableCell from '@mui/material/TableCell'
 import TableHead from '@mui/material/TableHead'
 import TableRow from '@mui/material/TableRow'
 import { eggLedger, isPooled, lotTallies, type BatchState, type LotState } from '@logged-thermal/core'
-import { grams, partWord, POOLED, eggsMessages } from '@logged-thermal/wording'
+import { grams, partWord, pooledNote, eggsMessages } from '@logged-thermal/wording'
 import styles from './eggs.module.css'
-import { speaks } from '../kit/language'
+import { speaks, spoken } from '../kit/language'
 
 const say = speaks(eggsMessages)
 
@@ -39,7 +39,7 @@ export function EggLedger({ batch, lots }: { batch: BatchState; lots: readonly L
           {lines.map(({ part, taken, used, settled, left }) => (
             <TableRow key={part}>
               <TableCell component="th" scope="row">
-                {partWord[part]}
+                {partWord(part, spoken)}
               </TableCell>
               <TableCell>{grams(taken)}</TableCell>
               <TableCell>{grams(Math.min(used, taken))}</TableCell>
@@ -51,7 +51,7 @@ export function EggLedger({ batch, lots }: { batch: BatchState; lots: readonly L
           ))}
         </TableBody>
       </Table>
-      {isPooled(batch) && <p className={styles.pooled}>{POOLED}</p>}
+      {isPooled(batch) && <p className={styles.pooled}>{pooledNote(spoken)}</p>}
     </div>
   )
 }

@@ -25,7 +25,7 @@ import { ReceiveForm } from '../store/ReceiveForm'
 import { SettleLeftOver } from './SettleLeftOver'
 import styles from './eggs.module.css'
 import { useEnteredHere } from '../app/useEnteredHere'
-import { speaks } from '../kit/language'
+import { speaks, spoken } from '../kit/language'
 
 const say = speaks(eggsMessages)
 
@@ -67,7 +67,7 @@ export function EggsSheet({ batch, open, onClose, onKept, mayWrite, reader }: Pr
             <div className={styles.steps} role="group" aria-label={say('atWhichStep')}>
               {steps.map((key) => (
                 <Key key={key} look={key === at ? 'primary' : 'outlined'} onClick={() => setStep(key)}>
-                  {stepName[batch.method.steps.find((each) => each.key === key)!.kind]}
+                  {stepName(batch.method.steps.find((each) => each.key === key)!.kind, reader)}
                 </Key>
               ))}
             </div>
@@ -75,11 +75,11 @@ export function EggsSheet({ batch, open, onClose, onKept, mayWrite, reader }: Pr
           <p className={styles.wanted}>
             {uses.length
               ? say('methodTakes', {
-                  uses: uses.map(({ part, grams: mass }) => `${grams(mass)} ${partWord[part]}`).join(' and '),
+                  uses: uses.map(({ part, grams: mass }) => `${grams(mass)} ${partWord(part, reader)}`).join(' and '),
                 })
               : say('methodTakesNoEgg')}
           </p>
-          <p className={styles.rule}>{eggRuleSentence(rule, batch.terms.susceptible, heated)}</p>
+          <p className={styles.rule}>{eggRuleSentence(rule, batch.terms.susceptible, heated, reader)}</p>
           {receiving ? (
             <ReceiveForm
               only="eggs"
@@ -143,7 +143,7 @@ function TakeFrom(props: {
 function Next({ batch, onClose }: { batch: BatchState; onClose: () => void }) {
   const unnamed = unnamedUses(batch)
   if (unnamed.length) {
-    const parts = unnamed.map(({ part, grams: mass }) => `${grams(mass)} ${partWord[part]}`).join(' and ')
+    const parts = unnamed.map(({ part, grams: mass }) => `${grams(mass)} ${partWord(part, spoken)}`).join(' and ')
     return <p className={styles.wanted}>{say('tapLotFor', { parts })}</p>
   }
   return toSettle(batch).length ? null : (

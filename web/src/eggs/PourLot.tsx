@@ -14,7 +14,7 @@ import { Key } from '../kit/Key'
 import type { LotOfEgg } from './eggLots'
 import { NumberPad } from '../kit/NumberPad'
 import styles from './eggs.module.css'
-import { speaks } from '../kit/language'
+import { speaks, spoken } from '../kit/language'
 
 const say = speaks(eggsMessages)
 
@@ -58,7 +58,7 @@ export function PourLot({ lot, item, step, uses, batch, mayWrite, onTaken }: Pro
     return (
       <div className={styles.tally}>
         <p className={styles.tallyWanted}>
-          {say('onlyWrittenLeftCarton', { amount: measureWords(itemLeft(item)), code: item.code })}
+          {say('onlyWrittenLeftCarton', { amount: measureWords(itemLeft(item), spoken), code: item.code })}
         </p>
         <Key look="primary" disabled={!mayWrite} onClick={() => log({ ...asking, inHand: true })}>
           {say('yesLog', { grams: grams(asking.grams[part] ?? 0) })}
@@ -74,8 +74,8 @@ export function PourLot({ lot, item, step, uses, batch, mayWrite, onTaken }: Pro
       <p className={styles.tallyWanted}>
         {say('lotLeft', {
           code: lot.code,
-          partWord: partWord[part],
-          amount: item && measureWords(itemLeft(item)),
+          partWord: partWord(part, spoken),
+          amount: item && measureWords(itemLeft(item), spoken),
           code2: item && item.code,
           hasItem: Boolean(item),
         })}

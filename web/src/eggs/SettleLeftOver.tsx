@@ -43,7 +43,7 @@ export function SettleLeftOver({
   if (weighing)
     return (
       <NumberPad
-        name={`${partWord[part]} left, weighed`}
+        name={`${partWord(part, reader)} left, weighed`}
         unit="g"
         decimals={1}
         take={say('thatIsIt')}
@@ -56,7 +56,7 @@ export function SettleLeftOver({
   return (
     <div className={styles.settle}>
       <p>
-        <strong>{say('leftGramsPartword', { grams: grams(mass), partWord: partWord[part] })}</strong>{' '}
+        <strong>{say('leftGramsPartword', { grams: grams(mass), partWord: partWord(part, reader) })}</strong>{' '}
         {say('rawPasteurizedKeepsEnd', {
           isShell: kept.heat === 'shell',
           value: lastDay ? dayName(lastDay, reader) : say('today'),

@@ -34,7 +34,7 @@ import { Key } from '../kit/Key'
 import { Sheet } from '../kit/Sheet'
 import { TimeField } from '../kit/TimeField'
 import styles from './handover.module.css'
-import { speaks } from '../kit/language'
+import { speaks, spoken } from '../kit/language'
 
 const say = speaks(handoverMessages)
 
@@ -79,7 +79,9 @@ export function HandoverView() {
       spoken
       sentence={
         <>
-          <strong>{say('handingOverBatchRuns', { count: countWord(running.length), running: running.length })}</strong>{' '}
+          <strong>
+            {say('handingOverBatchRuns', { count: countWord(running.length, reader), running: running.length })}
+          </strong>{' '}
           {falls.length > 0 && fallSentence(falls.length)}
         </>
       }
@@ -169,7 +171,7 @@ function Running({ one: { batch, asks, forecast }, now, reader }: { one: JudgedB
 }
 
 function fallSentence(count: number): string {
-  return say('whenNobodyHereGate', { count: countWord(count), count2: count })
+  return say('whenNobodyHereGate', { count: countWord(count, spoken), count2: count })
 }
 
 /** 'ice it to 5° by 23:30, or it cannot be proven': what is still to be done before nobody is there. */
@@ -180,7 +182,7 @@ function fallsWords({ gate: { level, deadline }, from, readAt, rescue }: Unatten
   if (rescue)
     return say('beforeBringsByOtherwise', {
       falls,
-      actionWord: actionWord(rescue.action),
+      actionWord: actionWord(rescue.action, reader),
       time: clock(rescue.by, reader),
       to,
       time2: clock(from, reader),

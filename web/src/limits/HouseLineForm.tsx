@@ -19,7 +19,7 @@ import { KeyRow } from '../kit/KeyRow'
 import { FieldRow } from '../kit/FieldRow'
 import limitsStyles from './limits.module.css'
 import decideStyles from '../decide/decide.module.css'
-import { speaks } from '../kit/language'
+import { speaks, spoken } from '../kit/language'
 
 const say = speaks(limitFormsMessages)
 
@@ -57,7 +57,7 @@ export function HouseLineForm({ line, onDone, onCancel }: Props) {
   return (
     <section className={limitsStyles.panel} aria-label={say('houseLine')}>
       <header>
-        <h2 className="title">{say('housesLine', { lineName: lineName(line.key) })}</h2>
+        <h2 className="title">{say('housesLine', { lineName: lineName(line.key, spoken) })}</h2>
       </header>
       {offers.map(({ rule: offered, why }) => (
         <Key key={why} onClick={() => (setRule(offered), setReason(why), setBroken({}))}>

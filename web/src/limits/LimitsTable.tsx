@@ -101,7 +101,7 @@ function Row({
       </TableCell>
       <TableCell component="th" scope="row">
         <RowKey aria-pressed={chosen} onClick={onChoose}>
-          {lineName(line.key)}
+          {lineName(line.key, reader)}
           {limit.alternative && say('ifChosen')}
         </RowKey>
         <small>

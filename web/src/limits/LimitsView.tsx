@@ -15,7 +15,7 @@ import { VersionHistory } from './VersionHistory'
 import { Whole } from '../kit/Whole'
 import { clsx } from 'clsx'
 import styles from './limits.module.css'
-import { speaks } from '../kit/language'
+import { speaks, spoken } from '../kit/language'
 
 const say = speaks(limitsMessages)
 
@@ -138,8 +138,8 @@ function houseWords(set: LimitSet, today: string): string {
   const stricter = set.lines.filter((line) => line.house && !isLooser(line)).length
   if (!stricter && !looser) return say('houseAddsNoLine')
   const said = [
-    stricter && say('stricterIn', { count: countWord(stricter) }),
-    looser && say('looserIn', { count: countWord(looser) }),
+    stricter && say('stricterIn', { count: countWord(stricter, spoken) }),
+    looser && say('looserIn', { count: countWord(looser, spoken) }),
   ].filter(Boolean)
   return say('theHouseIs', { said: said.join(', ') })
 }

@@ -36,9 +36,9 @@ export function LineDetail({ line, set, reader, onChange, onClose }: Props) {
     )
   }
   return (
-    <section className={styles.panel} aria-label={lineName(line.key)}>
+    <section className={styles.panel} aria-label={lineName(line.key, reader)}>
       <header>
-        <h2 className="title">{lineName(line.key)}</h2>
+        <h2 className="title">{lineName(line.key, reader)}</h2>
         <Key look="outlined" onClick={onClose}>
           {say('close')}
         </Key>
@@ -49,7 +49,7 @@ export function LineDetail({ line, set, reader, onChange, onClose }: Props) {
           <p>
             {say('confidenceOnlyWhereHouse', {
               sourceOf: sourceOf(limit),
-              forceWord: forceWord[limit.force],
+              forceWord: forceWord(limit.force, reader),
               confidence: limit.source.confidence,
               hasAlternative: Boolean(limit.alternative),
             })}

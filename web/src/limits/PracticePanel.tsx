@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { PERMITS, type LimitSet, type Permits, type Practice, type Variance } from '@logged-thermal/core'
-import { dayName, permitWord, limitFormsMessages } from '@logged-thermal/wording'
+import { dayName, permitName, withoutPermit, limitFormsMessages } from '@logged-thermal/wording'
 import { useHand, useLine } from '../app/kitchen'
 import { Field } from '../kit/Field'
 import { Key } from '../kit/Key'
@@ -8,7 +8,7 @@ import { VarianceFields, varianceProblem } from './VarianceFields'
 import { KeyRow } from '../kit/KeyRow'
 import { clsx } from 'clsx'
 import styles from './limits.module.css'
-import { speaks } from '../kit/language'
+import { speaks, spoken } from '../kit/language'
 
 const say = speaks(limitFormsMessages)
 
@@ -97,7 +97,7 @@ export function PracticePanel({ draft, onChange, onClose }: Props) {
   if (writing && onChange)
     return (
       <WritePermit
-        name={permitWord[writing].name}
+        name={permitName(writing, spoken)}
         first={practice.permits[writing] ?? NO_VARIANCE}
         onCancel={() => setWriting(null)}
         onDone={(variance) => {
@@ -160,7 +160,7 @@ export function PracticePanel({ draft, onChange, onClose }: Props) {
         const held = practice.permits[key]
         return (
           <div className={styles.printed} key={key}>
-            <strong>{permitWord[key].name}</strong>
+            <strong>{permitName(key, spoken)}</strong>
             <p>
               {held
                 ? say('toTheEndOf', {
@@ -169,7 +169,7 @@ export function PracticePanel({ draft, onChange, onClose }: Props) {
                     reason: held.reason,
                     day: dayName(held.validUntil, reader),
                   })
-                : permitWord[key].without}
+                : withoutPermit(key, spoken)}
             </p>
             {onChange && (
               <KeyRow>

@@ -51,7 +51,7 @@ export function SignVersion({
         </div>
         {looser ? (
           <div>
-            <p role="alert">{say('looserThanRuleSet', { lineName: lineName(looser.key) })}</p>
+            <p role="alert">{say('looserThanRuleSet', { lineName: lineName(looser.key, reader) })}</p>
             <Key look="outlined" onClick={onClose}>
               {say('back')}
             </Key>

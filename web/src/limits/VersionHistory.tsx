@@ -78,18 +78,18 @@ export function changeWords({ what, line: key }: LimitChange, after: LimitSet, r
     case 'guard':
       return after.guard === 'none' ? say('toleranceNotTakenOff') : say('thermometersToleranceTakenOff')
     case 'practice':
-      return practiceSentence(after.practice)
+      return practiceSentence(after.practice, reader)
     case 'house line':
       return key && line?.house
-        ? `${lineName(key)}: ${ruleWords(line.house.rule, after.unit, reader)}. ${line.house.reason}.`
-        : say('noLineHousesAny', { value: key ? lineName(key) : '' })
+        ? `${lineName(key, reader)}: ${ruleWords(line.house.rule, after.unit, reader)}. ${line.house.reason}.`
+        : say('noLineHousesAny', { value: key ? lineName(key, reader) : '' })
     case 'variance':
       return key && line?.variance
         ? say('varianceUntil', {
-            lineName: lineName(key),
+            lineName: lineName(key, reader),
             reference: line.variance.reference,
             validUntil: line.variance.validUntil,
           })
-        : say('noVarianceAnyMore', { value: key ? lineName(key) : '' })
+        : say('noVarianceAnyMore', { value: key ? lineName(key, reader) : '' })
   }
 }

@@ -29,7 +29,7 @@ export function KeptAside({ line, open }: Props) {
         {kept.map((one) => (
           <li key={one.item.id}>
             <span>
-              {isOver(one) && <strong>{asksWord.discard}. </strong>}
+              {isOver(one) && <strong>{asksWord('discard', reader)}. </strong>}
               {keptWords(one, reader)}
             </span>
             <Key
@@ -50,10 +50,10 @@ export function KeptAside({ line, open }: Props) {
 function keptWords({ item, standing }: StoredItem, reader: Reader): string {
   const of = item.from.find(({ type }) => type === 'batch')?.code ?? item.code
   const what = say('amountItemHeatstatusword', {
-    amount: measureWords(itemLeft(item)),
+    amount: measureWords(itemLeft(item), reader),
     item: item.name.toLowerCase(),
     of,
-    heatStatusWord: heatStatusWord[item.facts.heat],
+    heatStatusWord: heatStatusWord(item.facts.heat, reader),
   })
   const [wall] = standing.walls
   if (!wall?.lastDay) return what

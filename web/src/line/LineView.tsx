@@ -138,7 +138,7 @@ function Name({ one: { batch }, reader, brief }: { one: JudgedBatch; reader: Rea
     .filter(({ void: gone }) => !gone)
     .reduce<Fact<ReadingBody> | null>((a, b) => (a && a.at > b.at ? a : b), null)
   const cooling = mixtureTrace(batch).length > 1
-  const since = useTold((now) => (last ? say('agoSpan', { span: span(now - last.at) }) : say('notRead')))
+  const since = useTold((now) => (last ? say('agoSpan', { span: span(now - last.at, reader) }) : say('notRead')))
   return (
     <Link className={styles.name} to={`/bench/${batch.id}`}>
       <span className={styles.dish}>{batch.method.name}</span>

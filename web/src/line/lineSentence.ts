@@ -1,7 +1,7 @@
 import { countWord, lineMessages } from '@logged-thermal/wording'
 import { isPressing } from '@logged-thermal/core'
 import type { JudgedBatch } from '../app/kitchen'
-import { speaks } from '../kit/language'
+import { speaks, spoken } from '../kit/language'
 
 const say = speaks(lineMessages)
 
@@ -16,13 +16,13 @@ export function lineSentence(judged: readonly JudgedBatch[], now: number): { urg
   const today = count(({ asks }) => asks.kind === 'use today')
   const decide = count(({ asks }) => asks.kind === 'decide')
   const parts = [
-    later && say('rescueBeforeLong', { count: countWord(later) }),
-    discard && say('toBin', { count: countWord(discard) }),
-    due && say('seeNow', { count: countWord(due) }),
-    decide + lost > 0 && say('forLeadDecide', { count: countWord(decide + lost) }),
-    today && say('useToday', { count: countWord(today) }),
+    later && say('rescueBeforeLong', { count: countWord(later, spoken) }),
+    discard && say('toBin', { count: countWord(discard, spoken) }),
+    due && say('seeNow', { count: countWord(due, spoken) }),
+    decide + lost > 0 && say('forLeadDecide', { count: countWord(decide + lost, spoken) }),
+    today && say('useToday', { count: countWord(today, spoken) }),
   ].filter((part) => typeof part === 'string')
-  const urgent = rescue ? say('batchBatchesRescue', { count: capital(countWord(rescue)), rescue }) : null
+  const urgent = rescue ? say('batchBatchesRescue', { count: capital(countWord(rescue, spoken)), rescue }) : null
   if (parts.length) return { urgent, rest: `${capital(parts.join(', '))}.` }
   if (judged.length === 0) return { urgent, rest: say('nothingOnStoveYet') }
   return { urgent, rest: urgent ? '' : say('nothingNeedsHandsJust') }

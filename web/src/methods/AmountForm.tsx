@@ -21,7 +21,7 @@ import { SearchField } from '../kit/SearchField'
 import { FieldRow } from '../kit/FieldRow'
 import { KeyRow } from '../kit/KeyRow'
 import styles from './methods.module.css'
-import { speaks } from '../kit/language'
+import { speaks, spoken } from '../kit/language'
 
 const say = speaks(methodFormsMessages)
 
@@ -109,7 +109,10 @@ export function AmountForm({
         )}
         <SelectField
           label={say('atStep')}
-          options={method.steps.map(({ key, kind }, i) => ({ value: key, words: `${i + 1} ${stepName[kind]}` }))}
+          options={method.steps.map(({ key, kind }, i) => ({
+            value: key,
+            words: `${i + 1} ${stepName(kind, spoken)}`,
+          }))}
           chosen={step}
           onChoose={setStep}
         />

@@ -45,7 +45,7 @@ export function AmountList({
             <RowKey aria-pressed={key === chosen} disabled={!editable} onClick={() => onChoose(key)}>
               <span>
                 {name}
-                <small>{kind ? stepName[kind].toLowerCase() : ''}</small>
+                <small>{kind ? stepName(kind, reader).toLowerCase() : ''}</small>
               </span>
               <b>
                 {mass === null ? '?' : grams(mass)}

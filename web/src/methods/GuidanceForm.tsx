@@ -41,10 +41,10 @@ export function GuidanceForm({
         ? say('fromTodayThenLooked', { last })
         : null
   return (
-    <Sheet open onClose={onClose} title={say('placeGuidance', { lineName: lineName(check.limit.key) })}>
+    <Sheet open onClose={onClose} title={say('placeGuidance', { lineName: lineName(check.limit.key, reader) })}>
       <div className={styles.signedRows}>
         <p>
-          {say('printed')} <strong>{limitTitle(check, reader)}</strong>. {sourceLine(check)}
+          {say('printed')} <strong>{limitTitle(check, reader)}</strong>. {sourceLine(check, reader)}
         </p>
         <FieldRow>
           <Field label={say('atMost', { unit: bound.unit })} value={most} mode="decimal" onValue={setMost} />

@@ -80,7 +80,7 @@ export function MethodCard() {
               const { text, activeMinutes, passiveMinutes, oven, target } = instructionOf(method, step.key)
               return (
                 <li key={step.key}>
-                  <b>{stepName[step.kind]}.</b> {asSentence(text)}
+                  <b>{stepName(step.kind, reader)}.</b> {asSentence(text)}
                   {activeMinutes ? say('minActiveminutes2', { activeMinutes }) : ''}
                   {passiveMinutes ? say('thenMin', { least: passiveMinutes.least, most: passiveMinutes.most }) : ''}
                   {target
@@ -89,7 +89,7 @@ export function MethodCard() {
                   {oven ? say('ovenAt', { oven: oven.value, unit: oven.unit }) : ''}
                   {gatesAt(step.key, checks).map((check) => (
                     <span className={styles.check} key={check.key}>
-                      {limitTitle(check, reader)}, °{reader.scale} ({sourceLine(check)})
+                      {limitTitle(check, reader)}, °{reader.scale} ({sourceLine(check, reader)})
                     </span>
                   ))}
                 </li>

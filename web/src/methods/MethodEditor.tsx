@@ -230,7 +230,7 @@ function Editor({ state, line, limits, day }: { state: MethodState; line: LineDa
                 setSheet(null)
               }}
             >
-              {stepName[kind]}
+              {stepName(kind, reader)}
             </Key>
           ))}
         </NameKeys>

@@ -1,8 +1,8 @@
 import type { Check, Method, MethodFacts } from '@logged-thermal/core'
-import { ADVISORY, claimWord, grams, methodsMessages } from '@logged-thermal/wording'
+import { advisory, claimWord, grams, methodsMessages } from '@logged-thermal/wording'
 import methodsStyles from './methods.module.css'
 import startStyles from '../start/start.module.css'
-import { speaks } from '../kit/language'
+import { speaks, spoken } from '../kit/language'
 
 const say = speaks(methodsMessages)
 
@@ -14,7 +14,7 @@ export function MethodLabel({ method, facts, checks }: { method: Method; facts: 
     <div className={methodsStyles.methodLabel} role="region" aria-label={say('label')}>
       <p>
         {say('label2')} <b>{allergens.join(', ') || say('noAllergenKnown')}</b>.{' '}
-        {claims.map((claim) => claimWord[claim]).join('. ')}
+        {claims.map((claim) => claimWord(claim, spoken)).join('. ')}
         {claims.length ? '.' : ''}
       </p>
       <p>
@@ -27,7 +27,7 @@ export function MethodLabel({ method, facts, checks }: { method: Method; facts: 
           ? say('alcoholWhichEarnsNothing', { alcoholByVolume: (alcoholByVolume * 100).toFixed(1) })
           : ''}
       </p>
-      {method.raw && <p className={startStyles.advisory}>{ADVISORY}</p>}
+      {method.raw && <p className={startStyles.advisory}>{advisory(spoken)}</p>}
       {unknown.length > 0 && <p>{say('nothingClaimedNotKnown', { unknown: unknown.join(', ') })}</p>}
     </div>
   )

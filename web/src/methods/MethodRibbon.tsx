@@ -47,7 +47,7 @@ export function MethodRibbon({
         role="img"
         aria-label={say('howShouldGo', {
           method: method.name,
-          steps: steps.map(({ kind }) => stepName[kind]).join(', '),
+          steps: steps.map(({ kind }) => stepName(kind, reader)).join(', '),
         })}
       >
         <defs>
@@ -92,7 +92,7 @@ export function MethodRibbon({
                 y={HEIGHT - 10}
                 textAnchor="middle"
               >
-                {x(step.to) - x(step.from) > 60 ? `${i + 1} ${stepName[step.kind]}` : i + 1}
+                {x(step.to) - x(step.from) > 60 ? `${i + 1} ${stepName(step.kind, reader)}` : i + 1}
               </text>
             </g>
           )
@@ -130,7 +130,7 @@ function Gate({ check, x, reader }: { check: Check; x: number; reader: Reader })
         strokeDasharray={quality ? '2 3' : undefined}
       />
       <text x={reach ? x : x + 20} y={reach ? MIDDLE + 6 : 24} textAnchor={reach ? 'middle' : 'start'}>
-        {reach && seconds ? `${name} ${held(seconds).replace('for ', '')}` : name}
+        {reach && seconds ? `${name} ${held(seconds, reader).replace('for ', '')}` : name}
       </text>
     </g>
   )

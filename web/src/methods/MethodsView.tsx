@@ -30,7 +30,7 @@ import { FileKey } from '../kit/FileKey'
 import type { Column } from '../kit/table/column'
 import { DataTable } from '../kit/table/DataTable'
 import styles from './methods.module.css'
-import { speaks } from '../kit/language'
+import { speaks, spoken } from '../kit/language'
 
 const say = speaks(methodsMessages)
 
@@ -84,7 +84,7 @@ export function MethodsView() {
         say('notTakenNothingSaved', {
           chosen: chosen.name,
           field: error.field.replace(/^file\.?/, ''),
-          fieldSentence: fieldSentence(error.field, error.problem),
+          fieldSentence: fieldSentence(error.field, error.problem, spoken),
         }),
       )
     }
@@ -160,7 +160,7 @@ function columnsOf(drafts: Readonly<Record<string, unknown>>): Column<Row>[] {
     column('family', say('family'), ({ method }) => families[method.family].name),
     column('allergens', say('allergens'), ({ facts }) => facts.allergens.join(', ') || 'none'),
     column('claims', say('claims'), ({ facts }) =>
-      facts.claims.map((claim) => claimWord[claim].toLowerCase()).join(', '),
+      facts.claims.map((claim) => claimWord(claim, spoken).toLowerCase()).join(', '),
     ),
     column('keeps', say('keeps'), ({ method }) =>
       method.cooling === 'none'

@@ -101,7 +101,7 @@ export function SignedForMethod({
           setWaiting({
             kind: 'guidance-replaced',
             body: { limits: limits.id, limit: open.limit.key, line },
-            says: say('signOf', { lineName: lineName(open.limit.key).toLowerCase(), method: method.name }),
+            says: say('signOf', { lineName: lineName(open.limit.key, reader).toLowerCase(), method: method.name }),
           })
         }
       />
@@ -114,12 +114,12 @@ export function SignedForMethod({
           const line = state.signed.lines.find((each) => each.limit === key && day <= each.validUntil)
           const own = heldTo(method, 1, limits, false, day, state.signed).checks.find((each) => each.key === check.key)
           return (
-            <section key={check.key} aria-label={lineName(key)}>
-              <h3 className="title">{lineName(key)}</h3>
+            <section key={check.key} aria-label={lineName(key, reader)}>
+              <h3 className="title">{lineName(key, reader)}</h3>
               <p>
                 <strong>{limitTitle(own ?? check, reader)}</strong>
                 <br />
-                {sourceLine(own ?? check)}
+                {sourceLine(own ?? check, reader)}
               </p>
               <KeyRow>
                 <Key onClick={() => setOpen(check)}>{line ? say('signAnew') : say('signLineHouse')}</Key>
@@ -130,7 +130,7 @@ export function SignedForMethod({
                       setWaiting({
                         kind: 'guidance-replaced',
                         body: { limits: limits.id, limit: key, line: null },
-                        says: say('takeBack', { lineName: lineName(key).toLowerCase() }),
+                        says: say('takeBack', { lineName: lineName(key, reader).toLowerCase() }),
                       })
                     }
                   >

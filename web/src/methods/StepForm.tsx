@@ -19,7 +19,7 @@ import { TemperatureField } from '../kit/TemperatureField'
 import { FieldRow } from '../kit/FieldRow'
 import { KeyRow } from '../kit/KeyRow'
 import styles from './methods.module.css'
-import { speaks } from '../kit/language'
+import { speaks, spoken } from '../kit/language'
 
 const say = speaks(methodFormsMessages)
 
@@ -75,7 +75,7 @@ export function StepForm({
       <FieldRow>
         <SelectField
           label={say('step')}
-          options={STEP_KINDS.map((each) => ({ value: each, words: stepName[each] }))}
+          options={STEP_KINDS.map((each) => ({ value: each, words: stepName(each, spoken) }))}
           chosen={kind}
           onChoose={setKind}
         />

@@ -101,7 +101,10 @@ function Row({
   const minutes = [
     activeMinutes ? say('minActiveminutes', { activeMinutes }) : '',
     passiveMinutes
-      ? say('thenTo', { span: span(passiveMinutes.least * MINUTE), span2: span(passiveMinutes.most * MINUTE) })
+      ? say('thenTo', {
+          span: span(passiveMinutes.least * MINUTE, reader),
+          span2: span(passiveMinutes.most * MINUTE, reader),
+        })
       : '',
     oven ? say('ovenOvenUnit', { oven: oven.value, unit: oven.unit }) : '',
   ].filter(Boolean)
@@ -124,7 +127,7 @@ function Row({
       <div className={styles.methodStepRow}>
         <span className={styles.methodStepNumber}>{number}</span>
         <RowKey className={styles.methodStepName} aria-pressed={chosen} onClick={onChoose}>
-          <strong>{stepName[step.kind]}</strong>
+          <strong>{stepName(step.kind, reader)}</strong>
           <span>
             {text || say('nothingSaidYet')}
             <small>
@@ -134,7 +137,7 @@ function Row({
             </small>
             {checks.map((check) => (
               <small key={check.key} className={styles.methodStepCheck}>
-                <b>{limitTitle(check, reader)}</b> {sourceLine(check)}
+                <b>{limitTitle(check, reader)}</b> {sourceLine(check, reader)}
               </small>
             ))}
           </span>
@@ -144,7 +147,7 @@ function Row({
             className={styles.methodHandle}
             {...attributes}
             {...listeners}
-            aria-label={say('moveStepDragOr', { number, stepName: stepName[step.kind] })}
+            aria-label={say('moveStepDragOr', { number, stepName: stepName(step.kind, reader) })}
             onKeyDown={(event) => {
               if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
                 event.preventDefault()

@@ -67,7 +67,7 @@ export function VersionDifference({
           {found.map((difference) => (
             <TableRow key={`${difference.what} ${difference.key ?? ''}`}>
               <TableCell component="th" scope="row">
-                {differenceWords(difference)}
+                {differenceWords(difference, reader)}
               </TableCell>
               <TableCell>{said(difference.before)}</TableCell>
               <TableCell>{said(difference.after)}</TableCell>

@@ -2,12 +2,13 @@ import type { Standing } from '@logged-thermal/core'
 import { standingWord } from '@logged-thermal/wording'
 import { clsx } from 'clsx'
 import styles from './badge.module.css'
+import { spoken } from '../kit/language'
 
 /** The verdict as a scrap of ribbon. Missed is split by a zigzag clear of the letters. */
 export function Badge({ standing }: { standing: Standing }) {
   return (
     <span className={clsx(styles.badge, styles[standing])} role="status">
-      {standingWord[standing]}
+      {standingWord(standing, spoken)}
       {standing === 'missed' && <Zigzag />}
     </span>
   )

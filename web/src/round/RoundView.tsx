@@ -31,7 +31,7 @@ import { clsx } from 'clsx'
 import roundStyles from './round.module.css'
 import slabStyles from '../board/slab.module.css'
 import { Notice } from '../kit/Notice'
-import { speaks } from '../kit/language'
+import { speaks, spoken } from '../kit/language'
 
 const say = speaks(roundMessages)
 
@@ -62,8 +62,8 @@ export function RoundView() {
         <>
           {here ? (
             <>
-              <strong>{say('roundPanPansDue', { count: countWord(walk.length), walk: walk.length })}</strong>{' '}
-              {say('readCount', { count: countWord(walk.length - open.length) })}
+              <strong>{say('roundPanPansDue', { count: countWord(walk.length, reader), walk: walk.length })}</strong>{' '}
+              {say('readCount', { count: countWord(walk.length - open.length, reader) })}
             </>
           ) : (
             <>
@@ -183,7 +183,7 @@ function Stop({
             {skipped
               ? say('leftOut')
               : due && now - due.at >= 60_000
-                ? say('dueLate', { time: clock(due.at, reader), span: span(now - due.at) })
+                ? say('dueLate', { time: clock(due.at, reader), span: span(now - due.at, reader) })
                 : due
                   ? say('dueTime', { time: clock(due.at, reader) })
                   : ''}
@@ -199,8 +199,8 @@ function whereWords(batch: JudgedBatch['batch']): string {
   const { place, product } = timelineOf(batch).setting
   const depth = product.shape.height
   return say('probeMiddleDown', {
-    value: place ? placeWord[place] : batch.vessel.name,
-    centimetres: centimetres(depth / 2),
+    value: place ? placeWord(place, spoken) : batch.vessel.name,
+    centimetres: centimetres(depth / 2, spoken),
   })
 }
 

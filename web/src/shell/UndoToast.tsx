@@ -8,7 +8,7 @@ import { useAppSelector } from '../app/store'
 import { UNDO_MS } from '../app/undo'
 import type { AnyClaim, Bodies, Subject } from '@logged-thermal/core'
 import { Toast } from '../kit/Toast'
-import { speaks } from '../kit/language'
+import { speaks, spoken } from '../kit/language'
 
 const say = speaks(shellMessages)
 
@@ -44,14 +44,14 @@ function wayBack(line: LineData, made: AnyClaim): Back | null {
   const { type, id } = made.about
   if (type === 'item') {
     const item = line.items.find((each) => each.id === id)
-    const words = item && itemDoneWords(made, item)
+    const words = item && itemDoneWords(made, item, spoken)
     const back = item && backOf(item, made.id)
     if (!words || !back || back === 'stands') return null
     return { words, kind: 'taken-back', about: id, body: { target: made.id, also: back.also } }
   }
   // On the Bench itself its own strip shows it; from a sheet over it that strip is out of reach.
   const batch = type === 'batch' ? line.batches.find((each) => each.id === id) : undefined
-  const words = batch && document.querySelector('[role="dialog"]') && doneWords(made, batch)
+  const words = batch && document.querySelector('[role="dialog"]') && doneWords(made, batch, spoken)
   if (!words) return null
   const item = made.kind === 'eggs-taken' ? made.body.item : null
   return { words, kind: 'corrected', about: id, body: { target: made.id, reason: 'undo', now: 'void', item } }

@@ -1,8 +1,8 @@
 import type { Terms } from '@logged-thermal/core'
-import { ADVISORY, eggRuleSentence, startMessages } from '@logged-thermal/wording'
+import { advisory, eggRuleSentence, startMessages } from '@logged-thermal/wording'
 import { Key } from '../kit/Key'
 import styles from './start.module.css'
-import { speaks } from '../kit/language'
+import { speaks, spoken } from '../kit/language'
 
 const say = speaks(startMessages)
 
@@ -20,9 +20,9 @@ export function EggTerms({ terms: { eggs, susceptible }, forSusceptible, onSusce
   return (
     <div className={styles.eggTerms}>
       <p>
-        <strong>{say('eggs')}</strong> {eggRuleSentence(rule, susceptible, !unheated)}
+        <strong>{say('eggs')}</strong> {eggRuleSentence(rule, susceptible, !unheated, spoken)}
       </p>
-      {unheated && rule === 'shell with advisory' && <p className={styles.advisory}>{ADVISORY}</p>}
+      {unheated && rule === 'shell with advisory' && <p className={styles.advisory}>{advisory(spoken)}</p>}
       <Key
         look={susceptible ? 'primary' : 'outlined'}
         aria-pressed={susceptible}

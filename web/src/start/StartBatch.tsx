@@ -113,7 +113,7 @@ export function StartBatch() {
             factor={factor}
             onFactor={(next) => setChosen({ id: method.id, factor: next })}
           />
-          {plan && <p role="note">{say('aboutPlanProvesNothing', { planWords: planWords(plan) })}</p>}
+          {plan && <p role="note">{say('aboutPlanProvesNothing', { planWords: planWords(plan, reader) })}</p>}
           <EggTerms terms={held.terms} forSusceptible={forSusceptible} onSusceptible={setForSusceptible} />
           <ul tabIndex={0} aria-label={say('limits')}>
             {checks
@@ -121,7 +121,7 @@ export function StartBatch() {
               .map((check) => (
                 <li key={check.key}>
                   <strong>{limitTitle(check, reader)}</strong>
-                  <small>{sourceLine(check)}</small>
+                  <small>{sourceLine(check, reader)}</small>
                 </li>
               ))}
           </ul>

@@ -5,7 +5,7 @@ import { ChoiceKeys } from '../kit/ChoiceKeys'
 import { Key } from '../kit/Key'
 import { NumberPad } from '../kit/NumberPad'
 import styles from './store.module.css'
-import { speaks } from '../kit/language'
+import { speaks, spoken } from '../kit/language'
 
 const say = speaks(itemMessages)
 
@@ -24,15 +24,15 @@ export function AmountOf({ item, whole, onTake }: Props) {
   const [wrong, setWrong] = useState<string | null>(null)
   const take = (value: number) => {
     if (value <= 0 || value > left.value || (!whole && value === left.value))
-      setWrong(say('moreThanNothingAt', { whole, leftInEggs: leftInEggs(item, left) }))
+      setWrong(say('moreThanNothingAt', { whole, leftInEggs: leftInEggs(item, left, spoken) }))
     else onTake({ value, unit: left.unit })
   }
-  const of = leftInEggs(item, left)
+  const of = leftInEggs(item, left, spoken)
   return (
     <div className={styles.amountOf}>
       {whole && (
         <Key look="primary" onClick={() => onTake(left)}>
-          {say('allOfIt', { amount: measureWords(left) })}
+          {say('allOfIt', { amount: measureWords(left, spoken) })}
         </Key>
       )}
       {part && (
@@ -49,7 +49,7 @@ export function AmountOf({ item, whole, onTake }: Props) {
       {part && by === 'count' ? (
         <NumberPad
           key="count"
-          name={`How many eggs' ${partWord[part]}, of ${of}`}
+          name={`How many eggs' ${partWord(part, spoken)}, of ${of}`}
           unit={say('eggs')}
           take={say('logIt')}
           onTake={(count) => take(Math.round(count * eggGrams(part) * 10) / 10)}

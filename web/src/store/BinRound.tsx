@@ -133,9 +133,9 @@ function BinList({
                 {one.item.code} · {whereIs(one.item, units)}
               </small>
             </span>
-            <span className={binStyles.amount}>{measureWords(itemLeft(one.item))}</span>
+            <span className={binStyles.amount}>{measureWords(itemLeft(one.item), reader)}</span>
             <span className={binStyles.why}>
-              <strong>{asksWord[one.standing.asks]}</strong> {itemSentence(one.item, one.standing, reader)}
+              <strong>{asksWord(one.standing.asks, reader)}</strong> {itemSentence(one.item, one.standing, reader)}
             </span>
             <Key
               look={quiet ? 'outlined' : 'primary'}
@@ -176,10 +176,10 @@ function Totals({ now, reader, seq }: { now: number; reader: Reader; seq: number
           {totals.map((total) => (
             <TableRow key={total.reason}>
               <TableCell component="th" scope="row">
-                {discardReasonWord[total.reason]}
+                {discardReasonWord(total.reason, reader)}
               </TableCell>
               <TableCell>{total.items}</TableCell>
-              <TableCell>{total.grams > 0 ? measureWords({ value: total.grams, unit: 'g' }) : '–'}</TableCell>
+              <TableCell>{total.grams > 0 ? measureWords({ value: total.grams, unit: 'g' }, reader) : '–'}</TableCell>
               <TableCell>{total.cost > 0 ? (total.cost / 100).toFixed(2) : '–'}</TableCell>
             </TableRow>
           ))}
@@ -188,7 +188,7 @@ function Totals({ now, reader, seq }: { now: number; reader: Reader; seq: number
               {say('all')}
             </TableCell>
             <TableCell>{totals.reduce((sum, { items }) => sum + items, 0)}</TableCell>
-            <TableCell>{grams > 0 ? measureWords({ value: grams, unit: 'g' }) : '–'}</TableCell>
+            <TableCell>{grams > 0 ? measureWords({ value: grams, unit: 'g' }, reader) : '–'}</TableCell>
             <TableCell>{(totals.reduce((sum, { cost }) => sum + cost, 0) / 100).toFixed(2)}</TableCell>
           </TableRow>
         </TableBody>

@@ -117,16 +117,18 @@ function StoreSentence({
   if (bin.length)
     return (
       <>
-        <strong className="urgent">{say('binNow', { count: countWord(bin.length) })}</strong>{' '}
+        <strong className="urgent">{say('binNow', { count: countWord(bin.length, reader) })}</strong>{' '}
         {cold[0]
-          ? `${cold[0].item.name}: ${asksWord[cold[0].standing.asks].toLowerCase()}.`
+          ? `${cold[0].item.name}: ${asksWord(cold[0].standing.asks, reader).toLowerCase()}.`
           : nextWords(today[0], reader)}
       </>
     )
   if (cold[0])
     return (
       <>
-        <strong className="urgent">{say('oneWarm', { count: cap(countWord(cold.length)), cold: cold.length })}</strong>{' '}
+        <strong className="urgent">
+          {say('oneWarm', { count: cap(countWord(cold.length, reader)), cold: cold.length })}
+        </strong>{' '}
         {say('firstBefore', {
           item: cold[0].item.name,
           time: cold[0].standing.advice.by && clock(cold[0].standing.advice.by, reader),
@@ -137,13 +139,16 @@ function StoreSentence({
   if (closing && today.length)
     return (
       <>
-        <strong>{say('endAtMidnight', { count: cap(countWord(today.length)) })}</strong> {nextWords(today[0], reader)}
+        <strong>{say('endAtMidnight', { count: cap(countWord(today.length, reader)) })}</strong>{' '}
+        {nextWords(today[0], reader)}
       </>
     )
   return (
     <>
       <strong>
-        {stored.length === 1 ? say('oneThingHeld') : say('thingsHeld', { count: cap(countWord(stored.length)) })}
+        {stored.length === 1
+          ? say('oneThingHeld')
+          : say('thingsHeld', { count: cap(countWord(stored.length, reader)) })}
       </strong>{' '}
       {nextWords(today[0] ?? of('use first')[0], reader)}
     </>
@@ -208,13 +213,13 @@ const Row = memo(function Row({ one, reader, units, limits, width }: RowProps) {
   const navigate = useNavigate()
   const { item, standing, bar } = one
   // In minutes at the shortest.
-  const left = useTold((now) => leftWords(standing, now), 30_000)
+  const left = useTold((now) => leftWords(standing, now, reader), 30_000)
   const says =
     bar && standing.why === 'lineage'
-      ? barSentence(bar)
+      ? barSentence(bar, reader)
       : standing.why && standing.why !== 'its day'
         ? itemSentence(item, standing, reader)
-        : setBy(standing)
+        : setBy(standing, reader)
   const urgent = standing.asks === 'discard'
   const calm = ['keep', 'frozen', 'use first', 'use today', 'not ready'].includes(standing.asks)
   return (
@@ -222,7 +227,7 @@ const Row = memo(function Row({ one, reader, units, limits, width }: RowProps) {
       <Link className={styles.name} to={`/store/item/${item.id}`}>
         <strong>{item.name}</strong>
         <small>
-          {item.code} · {measureWords(itemLeft(item))} · {whereIs(item, units)}
+          {item.code} · {measureWords(itemLeft(item), reader)} · {whereIs(item, units)}
         </small>
       </Link>
       <div className={styles.lane}>
@@ -236,7 +241,7 @@ const Row = memo(function Row({ one, reader, units, limits, width }: RowProps) {
             {left.big} <span>{left.small}</span>
           </p>
         ) : (
-          <p className={styles.asks}>{asksWord[standing.asks]}</p>
+          <p className={styles.asks}>{asksWord(standing.asks, reader)}</p>
         )}
         <small title={says}>{says}</small>
       </div>

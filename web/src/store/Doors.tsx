@@ -125,6 +125,6 @@ export function warmth(unit: UnitState, limits: LimitSet, now: number, reader: R
   const excursion = excursionsOf(unit, level, now).at(-1)
   if (!excursion) return null
   return excursion.open
-    ? say('overFor', { degrees: levelDegrees(level, reader), span: span(now - excursion.since.latest) })
+    ? say('overFor', { degrees: levelDegrees(level, reader), span: span(now - excursion.since.latest, reader) })
     : say('readAgainBy', { time: clock(excursion.since.latest + LOOKS_APART, reader) })
 }

@@ -3,7 +3,7 @@ import { dayOf, levelOf, placeOf, type LimitSet, type UnitState } from '@logged-
 import { asksWord, leftWords, levelDegrees, sourceOf, type Reader, itemMessages } from '@logged-thermal/wording'
 import type { StoredItem } from './useStore'
 import styles from './store.module.css'
-import { speaks } from '../kit/language'
+import { speaks, spoken } from '../kit/language'
 
 const say = speaks(itemMessages)
 
@@ -46,13 +46,13 @@ function Shelf({ name, all, now }: { name: string; all: readonly StoredItem[]; n
       <span className={styles.shelfName}>{name}</span>
       <span className={styles.shelfThings}>
         {all.map(({ item, standing }) => {
-          const left = leftWords(standing, now)
+          const left = leftWords(standing, now, spoken)
           const calm = ['keep', 'frozen', 'use first', 'use today', 'not ready'].includes(standing.asks)
           return (
             <Link key={item.id} to={`/store/item/${item.id}`} className={styles.shelfThing} data-asks={standing.asks}>
               <strong>{item.name}</strong>
               <small>
-                {item.code} · {calm ? `${left.big} ${left.small}` : asksWord[standing.asks]}
+                {item.code} · {calm ? `${left.big} ${left.small}` : asksWord(standing.asks, spoken)}
               </small>
             </Link>
           )

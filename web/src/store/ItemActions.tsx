@@ -148,7 +148,7 @@ export function ItemActions({
       {standing.asks === 'gone' && <p className="muted">{goneWords(one, reader)}</p>}
       {why && !gone && <p className="muted">{say('shutWhy', { why })}</p>}
       {!why && noFreezer?.code === 'move shut' && (
-        <p className="muted">{say('freezeShut', { moveShutSentence: moveShutSentence(noFreezer.why) })}</p>
+        <p className="muted">{say('freezeShut', { moveShutSentence: moveShutSentence(noFreezer.why, reader) })}</p>
       )}
       {asking && (
         <Sheet open onClose={() => setAsking(null)} title={TITLE[asking]}>
@@ -239,7 +239,7 @@ function goneWords({ item }: StoredItem, reader: Reader): string {
   return discarded && !discarded.void
     ? say('thrownAwayAt', {
         time: clock(discarded.at, reader),
-        discardReasonWord: discardReasonWord[discarded.value.reason].toLowerCase(),
+        discardReasonWord: discardReasonWord(discarded.value.reason, reader).toLowerCase(),
       })
     : say('allUsed')
 }

@@ -15,12 +15,12 @@ import {
   type UnitState,
 } from '@logged-thermal/core'
 import {
-  ADVISORY,
+  advisory,
   asksWord,
   barSentence,
   timeOfDay,
   dayName,
-  FRUIT_NOTE,
+  fruitNote,
   heatStatusWord,
   itemSentence,
   keepWords,
@@ -41,7 +41,7 @@ import { StoreNav } from './StoreNav'
 import { storeOfLine, whereIs, type StoredItem } from './useStore'
 import { clsx } from 'clsx'
 import styles from './item.module.css'
-import { speaks } from '../kit/language'
+import { speaks, spoken } from '../kit/language'
 
 const say = speaks(itemMessages)
 
@@ -82,7 +82,7 @@ export function ItemPage() {
             <Walls one={one} limits={limits} now={now} reader={reader} />
             <section aria-label={say('whatCanDone')}>
               <h2 className={clsx('title', styles.head)}>
-                {leftInEggs(one.item, itemLeft(one.item))} · {whereIs(one.item, line.units)}
+                {leftInEggs(one.item, itemLeft(one.item), reader)} · {whereIs(one.item, line.units)}
                 <small>{facts(one, reader)}</small>
               </h2>
               <ItemActions one={one} line={line} now={now} reader={reader} />
@@ -102,7 +102,7 @@ export function ItemPage() {
 
 function facts({ item }: StoredItem, reader: Reader): string {
   const place = placeOf(item)
-  return `${heatStatusWord[item.facts.heat]}${place ? say('thereSince', { time: timeOfDay(place.at, reader), day: dayName(dayOf(place.at, reader.zone), reader) }) : ''}`
+  return `${heatStatusWord(item.facts.heat, reader)}${place ? say('thereSince', { time: timeOfDay(place.at, reader), day: dayName(dayOf(place.at, reader.zone), reader) }) : ''}`
 }
 
 function ItemSentence({ one: { item, standing, bar }, reader }: { one: StoredItem; reader: Reader }) {
@@ -111,9 +111,9 @@ function ItemSentence({ one: { item, standing, bar }, reader }: { one: StoredIte
   return (
     <>
       <strong className={clsx(asks === 'discard' && 'urgent')}>
-        {item.name} {item.code}: {calm ? say('keepCold') : asksWord[asks].toLowerCase()}.
+        {item.name} {item.code}: {calm ? say('keepCold') : asksWord(asks, reader).toLowerCase()}.
       </strong>{' '}
-      {bar && standing.why === 'lineage' ? barSentence(bar) : itemSentence(item, standing, reader)}
+      {bar && standing.why === 'lineage' ? barSentence(bar, reader) : itemSentence(item, standing, reader)}
     </>
   )
 }
@@ -160,7 +160,7 @@ function Walls({
           <li key={`${wall.ruledBy}${i}`} className={clsx(i === 0 && styles.rules)}>
             <span className={styles.wallMark} aria-hidden />
             <span>
-              <strong>{wall.keep ? keepWords(wall.keep) : setBy({ walls: [wall] })}</strong>
+              <strong>{wall.keep ? keepWords(wall.keep, reader) : setBy({ walls: [wall] }, reader)}</strong>
               <small>
                 {wall.keep
                   ? `${wall.keep.source.document}, ${wall.keep.source.section}`
@@ -185,8 +185,8 @@ function Walls({
           </li>
         )}
       </ul>
-      {item.facts.advisory && <p className={styles.note}>{ADVISORY}</p>}
-      {item.facts.untreatedFruit && <p className={styles.note}>{FRUIT_NOTE}</p>}
+      {item.facts.advisory && <p className={styles.note}>{advisory(spoken)}</p>}
+      {item.facts.untreatedFruit && <p className={styles.note}>{fruitNote(spoken)}</p>}
       <p className={clsx('muted', styles.note)}>
         {item.facts.allergens.length ? say('holdsAllergens', { allergens: item.facts.allergens.join(', ') }) : ''}
         {item.facts.unknown.length ? say('notKnown', { unknown: item.facts.unknown.join(', ') }) : ''}

@@ -170,8 +170,8 @@ export function ItemRibbon({ one: { item, standing }, batch, units, limits, now,
               className={clsx(storeStyles.laneText, itemStyles.laneText, storeStyles.big, itemStyles.big)}
             >
               {until > now
-                ? say('leftSpan', { span: span(until - now) })
-                : say('pastSpan', { span: span(now - until) })}
+                ? say('leftSpan', { span: span(until - now, reader) })
+                : say('pastSpan', { span: span(now - until, reader) })}
             </text>
           </g>
         )}

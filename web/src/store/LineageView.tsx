@@ -244,7 +244,7 @@ function GraphPane({ data, reader }: { data: Lineage; reader: Reader }) {
                     ? say('gone')
                     : only!.card.held
                       ? say('held')
-                      : `, ${measureWords(only!.card.left)}`
+                      : `, ${measureWords(only!.card.left, reader)}`
                   : ''}
               </small>
             </Link>
@@ -297,7 +297,7 @@ function LineageTable({
       key: 'left',
       title: say('left'),
       value: ({ card }) => (card && !card.gone ? card.left.value : 0),
-      cell: ({ card }) => (card && !card.gone ? measureWords(card.left) : ''),
+      cell: ({ card }) => (card && !card.gone ? measureWords(card.left, reader) : ''),
     },
     { key: 'where', title: say('whereItIs'), value: where, cell: where },
     {

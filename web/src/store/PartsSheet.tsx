@@ -89,7 +89,7 @@ export function PartsSheet({ batch, step, now, onClose, reader }: Props) {
                       `${value.part.name} ${value.part.code}, ${degrees(celsiusOf(value.typed), reader, 'under')}`,
                   )
                   .join('; '),
-                span: span(room),
+                span: span(room, reader),
                 hasRoom: room > 0,
               })}
             </p>
@@ -107,8 +107,8 @@ export function PartsSheet({ batch, step, now, onClose, reader }: Props) {
                 >
                   {each.item.name}
                   <small>
-                    {each.item.code} · {measureWords(itemLeft(each.item))} · {whereIs(each.item, line.units)} ·{' '}
-                    {shut ? partShutSentence(shut, reader) : partSentence(each.standing)}
+                    {each.item.code} · {measureWords(itemLeft(each.item), reader)} · {whereIs(each.item, line.units)} ·{' '}
+                    {shut ? partShutSentence(shut, reader) : partSentence(each.standing, reader)}
                   </small>
                 </Key>
               ))}

@@ -151,7 +151,7 @@ export function PutAwaySheet({ batch, now, onClose }: { batch: BatchState; now: 
           {wall?.lastDay && (
             <p>
               {say('binAtEnd')} <strong>{dayName(wall.lastDay, reader)}</strong>:{' '}
-              {wall.keep ? keepWords(wall.keep) : wall.ruledBy}.{' '}
+              {wall.keep ? keepWords(wall.keep, reader) : wall.ruledBy}.{' '}
               {preview.facts.allergens.length
                 ? say('holdsAllergens', { allergens: preview.facts.allergens.join(', ') })
                 : ''}

@@ -24,7 +24,7 @@ import binStyles from './bin.module.css'
 import listStyles from './list.module.css'
 import itemStyles from './item.module.css'
 import receiveStyles from './receive.module.css'
-import { speaks } from '../kit/language'
+import { speaks, spoken } from '../kit/language'
 
 const say = speaks(storeMessages)
 
@@ -148,7 +148,7 @@ function columnsOf(units: readonly UnitState[], reader: Reader): Column<StoredIt
       key: 'left',
       title: say('left'),
       value: ({ item }) => itemLeft(item).value,
-      cell: ({ item }) => measureWords(itemLeft(item)),
+      cell: ({ item }) => measureWords(itemLeft(item), reader),
     },
     {
       key: 'where',
@@ -162,7 +162,7 @@ function columnsOf(units: readonly UnitState[], reader: Reader): Column<StoredIt
       value: ({ standing }) => standing.until ?? Number.MAX_SAFE_INTEGER,
       cell: ({ standing }) => (
         <>
-          {standing.walls[0]?.lastDay ? dayName(standing.walls[0].lastDay, reader) : asksWord[standing.asks]}
+          {standing.walls[0]?.lastDay ? dayName(standing.walls[0].lastDay, reader) : asksWord(standing.asks, reader)}
           {standing.asks === 'discard' && <strong> {say('binNow2')}</strong>}
         </>
       ),
@@ -170,8 +170,8 @@ function columnsOf(units: readonly UnitState[], reader: Reader): Column<StoredIt
     {
       key: 'by',
       title: say('setBy'),
-      value: ({ standing }) => setBy(standing),
-      cell: ({ standing }) => setBy(standing),
+      value: ({ standing }) => setBy(standing, reader),
+      cell: ({ standing }) => setBy(standing, reader),
     },
     { key: 'facts', title: say('heatAllergens'), value: factWords, cell: factWords },
   ]
@@ -179,7 +179,11 @@ function columnsOf(units: readonly UnitState[], reader: Reader): Column<StoredIt
 
 function factWords({ item: { facts } }: StoredItem): string {
   return [
-    [heatStatusWord[facts.heat], facts.advisory && 'advisory', facts.untreatedFruit && say('untreatedFrozenFruit')]
+    [
+      heatStatusWord(facts.heat, spoken),
+      facts.advisory && 'advisory',
+      facts.untreatedFruit && say('untreatedFrozenFruit'),
+    ]
       .filter(Boolean)
       .join(', '),
     facts.allergens.join(', '),

@@ -95,7 +95,7 @@ export function StoreLane({ one: { item, standing }, units, limits, now, lens, h
         {frozen
           ? say('dateClockStopped', { date: shortDate(dayOf(frozen.at, reader.zone), reader) })
           : over && until !== null
-            ? say('pastItsTime', { span: span(now - until) })
+            ? say('pastItsTime', { span: span(now - until, reader) })
             : wall === undefined
               ? say('noDateGoesDiscard')
               : ''}
@@ -112,5 +112,5 @@ function described(name: string, { asks, until, walls }: StoredItem['standing'],
       : say('discardWall', {
           value: wall?.lastDay ? dayName(wall.lastDay, reader) : dayName(dayOf(until, reader.zone), reader),
         })
-  return `${name}: ${asksWord[asks]}, ${end}`
+  return `${name}: ${asksWord(asks, reader)}, ${end}`
 }

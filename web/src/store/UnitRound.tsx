@@ -80,7 +80,7 @@ export function UnitRound() {
     try {
       celsiusOf(typed)
     } catch {
-      setWrong(fieldSentence('value', { code: 'not a temperature', typed: `${value} °${reader.scale}` }))
+      setWrong(fieldSentence('value', { code: 'not a temperature', typed: `${value} °${reader.scale}` }, reader))
       return
     }
     const why: UnitReading['noted'] = noted === 'as it is' ? null : noted
@@ -101,8 +101,9 @@ export function UnitRound() {
             <>
               <strong>
                 {say('roundRead', {
-                  value: units.length === waiting.length ? say('none') : countWord(units.length - waiting.length),
-                  count: countWord(units.length),
+                  value:
+                    units.length === waiting.length ? say('none') : countWord(units.length - waiting.length, reader),
+                  count: countWord(units.length, reader),
                 })}
               </strong>{' '}
               {say('isNext', { here: here.name })}
@@ -312,7 +313,7 @@ function whyHere(
     return say('atOverForDisplay', {
       degrees: degrees(warm.worst.celsius, reader, 'under'),
       time: clock(warm.worst.at, reader),
-      span: span(now - warm.since.latest),
+      span: span(now - warm.since.latest, reader),
       hasUntil: warm.until !== null,
       things,
     })

@@ -1,4 +1,4 @@
-/** TODO */
+/** The bench: one batch, its trace, its steps and why it stands as it does. */
 export const benchMessages = {
   offHeatBeforeProven: 'Off the heat before it is proven?',
   takenOffNowStays: '{check}: {finding} Taken off now, it stays unproven until the lead decides.',

@@ -1,4 +1,4 @@
-/** TODO */
+/** What is opened over the bench: additions, cues, places, pans, readings, steps. */
 export const benchSheetsMessages = {
   doesNeedTemperatureControl: 'Does it need temperature control?',
   measured: 'Measured',

@@ -1,4 +1,4 @@
-/** TODO */
+/** The degree board, and with what a reading is taken. */
 export const boardMessages = {
   notNumberTypeDigits: '"{text}" is not a number. Type digits, as 71.4, then Enter.',
   noDigitTypeDigits: '"{key}" is no digit. Type digits, as 71.4, then Enter.',

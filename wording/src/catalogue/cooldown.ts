@@ -1,4 +1,4 @@
-/** TODO */
+/** Cooldown: which pan and which place cool it in time. */
 export const cooldownMessages = {
   iceStirMinThen: 'Ice + stir {iceFirst} min, then {way}',
   howWillCool: 'How will it cool?',

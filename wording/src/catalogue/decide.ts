@@ -1,4 +1,4 @@
-/** TODO */
+/** Decisions of the lead, and entries that came too late. */
 export const decideMessages = {
   shut: ', shut',
   release: 'Release',

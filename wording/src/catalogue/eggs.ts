@@ -1,4 +1,4 @@
-/** TODO */
+/** Eggs: lots, tally, what is left over. */
 export const eggsMessages = {
   calledBack: 'called back',
   heldLeadDecides: 'held: the lead decides',

@@ -1,4 +1,4 @@
-/** TODO */
+/** Handover: who is asked next, and which gates fall meanwhile. */
 export const handoverMessages = {
   handingOverBatchRuns: 'Handing over: {count} {running, plural, one {batch runs} other {batches run}} on.',
   whoAskedNext: 'Who is asked next',

@@ -1,4 +1,4 @@
-/** TODO */
+/** One thing of the cold store, its label, and what can be done with it. */
 export const itemMessages = {
   moreThanNothingAt:
     'It has to be more than nothing and {whole, select, true {at most} other {less than}} {leftInEggs}.',

@@ -1,4 +1,4 @@
-/** TODO */
+/** What the kit itself says: keys, fields, tables. */
 export const kitMessages = {
   takeBackDigit: 'Take back a digit',
   pin: 'PIN',

@@ -1,4 +1,4 @@
-/** TODO */
+/** Forms of the limits: house lines, practice, variances, signing. */
 export const limitFormsMessages = {
   ruleSetUnit: 'Rule set and unit',
   close: 'Close',

@@ -1,4 +1,4 @@
-/** TODO */
+/** The limits in force, compared, and their versions. */
 export const limitsMessages = {
   onceBatchReadTwo: 'Once a batch was read, two rule sets can be compared on it here.',
   asJudgedVersion: 'As judged, version {version}',

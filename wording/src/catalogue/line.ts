@@ -1,4 +1,4 @@
-/** TODO */
+/** The Line: its one sentence and its rows. */
 export const lineMessages = {
   handover: 'Handover',
   askedNobodyHereFrom: '{hasAsked, select, true {{asked} is asked} other {Nobody is here}} from {time} until {time2}.',

@@ -1,4 +1,4 @@
-/** TODO */
+/** Forms of a method: amounts, steps, settings, approval, bakes. */
 export const methodFormsMessages = {
   whatGoes: 'What goes in',
   whatByAnyIts: 'What, by any of its names',

@@ -1,4 +1,4 @@
-/** TODO */
+/** Methods: the list, the card, the ribbon, the versions. */
 export const methodsMessages = {
   newMethod: 'New method',
   notTakenNothingSaved: '{chosen} was not taken. {field} {fieldSentence} Nothing was saved.',

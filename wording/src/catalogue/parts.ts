@@ -1,4 +1,4 @@
-/** TODO */
+/** The ribbons and the badge. */
 export const partsMessages = {
   n4HAgo: '4 h ago',
   n1HAgo: '1 h ago',

@@ -1,4 +1,4 @@
-/** TODO */
+/** PINs, tablets and lock-outs. */
 export const peopleMessages = {
   pins: 'PINs',
   changePin: 'Change a PIN',

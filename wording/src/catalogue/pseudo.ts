@@ -1,5 +1,9 @@
-import { isLiteralElement, isPluralElement, isSelectElement } from '@formatjs/icu-messageformat-parser'
-import type { Compiled } from './say'
+import {
+  isLiteralElement,
+  isPluralElement,
+  isSelectElement,
+  type MessageFormatElement,
+} from '@formatjs/icu-messageformat-parser'
 
 const PLAIN = 'aceilnorsuyzACEILNORSUYZ'
 const ACCENTED = 'áçéíĺñóřšúýžÁÇÉÍĹÑÓŘŠÚÝŽ'
@@ -7,7 +11,7 @@ const ACCENTED = 'áçéíĺñóřšúýžÁÇÉÍĹÑÓŘŠÚÝŽ'
 const LONGER = 0.4
 
 /** A message with accents on its letters and 40 % longer: what stays plain or is cut on a screen shows at once. */
-export function pseudo(message: Compiled): Compiled {
+export function pseudo(message: readonly MessageFormatElement[]): MessageFormatElement[] {
   return message.map((element) => {
     if (isLiteralElement(element)) return { ...element, value: accented(element.value) }
     if (!isPluralElement(element) && !isSelectElement(element)) return element

@@ -1,4 +1,4 @@
-/** TODO */
+/** The round of readings. */
 export const roundMessages = {
   roundPanPansDue: 'Round: {count} {walk, plural, one {pan} other {pans}} due,',
   readCount: '{count} read.',

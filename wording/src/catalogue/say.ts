@@ -1,3 +1,4 @@
+import type { MessageFormatElement } from '@formatjs/icu-messageformat-parser'
 import { IntlMessageFormat } from 'intl-messageformat'
 import { pseudo } from './pseudo'
 import { writtenLike, type Locale } from './locale'
@@ -6,13 +7,18 @@ import { writtenLike, type Locale } from './locale'
 export type Values = Readonly<Record<string, string | number | boolean | null | undefined>>
 
 /** The parts of a message that was compiled. */
-export type Compiled = ReturnType<IntlMessageFormat['getAst']>
+export type Compiled = MessageFormatElement[]
 
 /** In ICU MessageFormat, '{count, plural, one {# thing} other {# things}}'; the application's build compiles it. */
 export type Message = string | Compiled
 
 /** The messages of a view or a subject, by key. English is the source. */
 export type Messages = Readonly<Record<string, Message>>
+
+/** Whoever is spoken to, as far as the language goes. */
+export interface Spoken {
+  locale: Locale
+}
 
 const formats = new Map<Message, IntlMessageFormat>()
 let spoken: Locale
@@ -33,4 +39,11 @@ export function say(message: Message, locale: Locale, values: Values = {}): stri
 function formatOf(message: Message, locale: Locale): IntlMessageFormat {
   const format = new IntlMessageFormat(message, writtenLike(locale), undefined, { ignoreTag: true })
   return locale === 'en-XA' ? new IntlMessageFormat(pseudo(format.getAst()), writtenLike(locale)) : format
+}
+
+/** Speaks the messages of one subject to whoever reads. */
+export function speaker<M extends Messages>(
+  messages: M,
+): (reader: Spoken, key: keyof M & string, values?: Values) => string {
+  return ({ locale }, key, values) => say(messages[key]!, locale, values)
 }

@@ -1,4 +1,4 @@
-/** TODO */
+/** The slab: what to do now, by when, and why. */
 export const slabMessages = {
   allClean: 'All clean',
   slowWarm: 'Slow to warm: {warmUpReasons}',

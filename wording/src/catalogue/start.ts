@@ -1,4 +1,4 @@
-/** TODO */
+/** Starting a batch. */
 export const startMessages = {
   noAmountWriteNumber: 'That is no amount. Write a number above 0.',
   howMuch: 'How much',

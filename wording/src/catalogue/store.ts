@@ -1,4 +1,4 @@
-/** TODO */
+/** The cold store by door and as a list. */
 export const storeMessages = {
   outWithGuests: 'out with the guests',
   onBench: 'on the bench',

@@ -1,4 +1,4 @@
-/** TODO */
+/** What comes in: deliveries, what is put away, parts, lineage and recalls. */
 export const storeInMessages = {
   eggsShell: 'Eggs in the shell',
   pasteurizedEgg: 'Pasteurized egg',

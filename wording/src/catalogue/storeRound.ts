@@ -1,4 +1,4 @@
-/** TODO */
+/** Rounds of the cold store: temperatures, and what goes into the bin. */
 export const storeRoundMessages = {
   units: 'Units',
   readTime: 'read {time}',

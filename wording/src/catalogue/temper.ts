@@ -1,4 +1,4 @@
-/** TODO */
+/** Tempering: what each ladle does. */
 export const temperMessages = {
   eggsAt: 'Eggs at, °{scale}',
   hotLiquidAt: 'Hot liquid at, °{scale}',

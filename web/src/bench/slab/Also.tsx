@@ -1,11 +1,11 @@
 import type { ReactNode } from 'react'
 import { WARM_UP_CUE, type Todo } from '@logged-thermal/core'
-import { beginWord, markWord, WARM_UP_REASONS, slabMessages } from '@logged-thermal/wording'
+import { beginWord, markWord, warmUpReasons, slabMessages } from '@logged-thermal/wording'
 import { useEnter } from '../../app/enter'
 import { Key } from '../../kit/Key'
 import type { SlabProps } from './slabProps'
 import styles from '../../board/slab.module.css'
-import { speaks } from '../../kit/language'
+import { speaks, spoken } from '../../kit/language'
 
 const say = speaks(slabMessages)
 
@@ -32,8 +32,8 @@ export function Also({
       case 'warm-up':
         return [
           {
-            name: say('slowWarm', { warmUpReasons: WARM_UP_REASONS[0]!.toLowerCase() }),
-            tap: () => enter('noted', batch.id, { text: WARM_UP_REASONS[0]!, cue: WARM_UP_CUE }),
+            name: say('slowWarm', { warmUpReasons: warmUpReasons(spoken)[0]!.toLowerCase() }),
+            tap: () => enter('noted', batch.id, { text: warmUpReasons(spoken)[0]!, cue: WARM_UP_CUE }),
           },
         ]
       case 'eggs':
@@ -53,12 +53,12 @@ export function Also({
       case 'end':
         return [
           {
-            name: markWord(todo.of, todo.edge === 'combined' ? 'combined' : 'done'),
+            name: markWord(todo.of, todo.edge === 'combined' ? 'combined' : 'done', spoken),
             tap: () => onMark(todo.step, todo.edge),
           },
         ]
       case 'begin':
-        return [{ name: beginWord[todo.of] ?? say('begin'), tap: () => onMark(todo.step, 'started') }]
+        return [{ name: beginWord(todo.of, spoken) ?? say('begin'), tap: () => onMark(todo.step, 'started') }]
       case 'serve':
         return []
     }

@@ -24,7 +24,7 @@ import type { SlabProps } from './slabProps'
 import { clsx } from 'clsx'
 import slabStyles from '../../board/slab.module.css'
 import coolingSheetStyles from '../coolingSheet.module.css'
-import { speaks } from '../../kit/language'
+import { speaks, spoken } from '../../kit/language'
 
 const say = speaks(slabMessages)
 
@@ -68,7 +68,7 @@ export function BeginCooling(props: SlabProps) {
           >
             {say('asPlanned')}
             <small>
-              {pouredWords(plan)}, {placeWord[plan.place].toLowerCase()}
+              {pouredWords(plan, reader)}, {placeWord(plan.place, reader).toLowerCase()}
             </small>
           </Key>
         </div>
@@ -84,7 +84,7 @@ export function BeginCooling(props: SlabProps) {
               const shown = tellingStage(stages)
               return (
                 <Key key={place} look={good ? 'plain' : 'outlined'} disabled={!open} onClick={() => goTo(place)}>
-                  {placeWord[place]}
+                  {placeWord(place, reader)}
                   {shown && <small>{plannedInShort(shown, reader)}</small>}
                 </Key>
               )
@@ -116,12 +116,12 @@ function Nearest({
   const colour = colourOf(70)
   return (
     <div className={coolingSheetStyles.nearest}>
-      <p>{say('deepTooSlowRefrigerator', { centimetres: centimetres(depth) })}</p>
+      <p>{say('deepTooSlowRefrigerator', { centimetres: centimetres(depth, spoken) })}</p>
       <Key look="primary" disabled={!open} onClick={onFollow}>
         <VesselPicture inside={choice.vessel.inside} depth={filled} colour={colour} />
         <span>
-          {pouredWords({ ...choice, depth: filled })}
-          <small>{placeWord[choice.place]}</small>
+          {pouredWords({ ...choice, depth: filled }, spoken)}
+          <small>{placeWord(choice.place, spoken)}</small>
         </span>
       </Key>
     </div>

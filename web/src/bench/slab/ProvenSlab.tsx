@@ -1,11 +1,11 @@
 import { batchStanding, holdsUntreatedFruit, rulingDate } from '@logged-thermal/core'
-import { ADVISORY, dayName, FRUIT_NOTE, findingSentence, standingWord, slabMessages } from '@logged-thermal/wording'
+import { advisory, dayName, fruitNote, findingSentence, standingWord, slabMessages } from '@logged-thermal/wording'
 import { Key } from '../../kit/Key'
 import { Also } from './Also'
 import type { SlabProps } from './slabProps'
 import { clsx } from 'clsx'
 import styles from '../../board/slab.module.css'
-import { speaks } from '../../kit/language'
+import { speaks, spoken } from '../../kit/language'
 
 const say = speaks(slabMessages)
 
@@ -22,7 +22,7 @@ export function ProvenSlab(props: SlabProps) {
   return (
     <section
       className={clsx(styles.slab, standing === 'proven' ? styles.proven : styles.unproven)}
-      aria-label={standingWord[standing]}
+      aria-label={standingWord(standing, reader)}
     >
       <p className={styles.do}>{standing === 'proven' ? say('everyGateProven') : say('releasedNotProven')}</p>
       {released && (
@@ -42,8 +42,8 @@ export function ProvenSlab(props: SlabProps) {
           ? say('lawAllows', { days: law.check.limit.rule.days })
           : ''}
       </p>
-      {batch.terms.eggs.unheated === 'shell with advisory' && <p className={styles.why}>{ADVISORY}</p>}
-      {holdsUntreatedFruit(batch) && <p className={styles.why}>{FRUIT_NOTE}</p>}
+      {batch.terms.eggs.unheated === 'shell with advisory' && <p className={styles.why}>{advisory(spoken)}</p>}
+      {holdsUntreatedFruit(batch) && <p className={styles.why}>{fruitNote(spoken)}</p>}
       <Also {...props} todos={guide.todos}>
         <Key look="primary" disabled={!props.open} onClick={() => props.onSheet('put away')}>
           {say('putAway')}

@@ -42,7 +42,7 @@ export function ReadSlab(props: SlabProps & { markKey: ReactNode }) {
             <p key={gate.finding.check.key}>{passingSentence(gate, now, reader)}</p>
           ))}
           <p className={styles.grounds}>
-            {say('forecastProvesNothing', { groundsSentence: groundsSentence(forecast) })}
+            {say('forecastProvesNothing', { groundsSentence: groundsSentence(forecast, reader) })}
           </p>
         </div>
       )}

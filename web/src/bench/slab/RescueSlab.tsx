@@ -27,13 +27,13 @@ export function RescueSlab(props: SlabProps) {
   const act = useAct(props)
   const { asks } = one
   if (asks.kind !== 'rescue') return null
-  const [number, unit] = largeSpan(asks.by - now)
+  const [number, unit] = largeSpan(asks.by - now, reader)
   const pressing = isPressing(asks, now)
   return (
     <>
       <section className={clsx(slabStyles.slab, pressing && slabStyles.rescue)} aria-label={say('doNow')}>
         <p className={slabStyles.do}>
-          {say('beforeActionwordTime', { actionWord: actionWord(asks.first), time: clock(asks.by, reader) })}
+          {say('beforeActionwordTime', { actionWord: actionWord(asks.first, reader), time: clock(asks.by, reader) })}
         </p>
         <p className={slabStyles.count}>
           {number}
@@ -51,7 +51,7 @@ export function RescueSlab(props: SlabProps) {
             disabled={!open}
             onClick={() => act(asks.first)}
           >
-            {actionDone(asks.first)}
+            {actionDone(asks.first, reader)}
           </Key>
         </div>
       </section>
@@ -69,7 +69,10 @@ export function LostSlab(props: SlabProps) {
     <>
       <section className={clsx(slabStyles.slab, slabStyles.missed)} aria-label={say('leadDecides')}>
         <p className={slabStyles.do}>
-          {say('willLikelyMiss', { degrees: limitDegreesOf(asks.gate.level, reader), span: span(asks.by - now) })}
+          {say('willLikelyMiss', {
+            degrees: limitDegreesOf(asks.gate.level, reader),
+            span: span(asks.by - now, reader),
+          })}
         </p>
         <p className={slabStyles.why}>
           {leftAsItIs(asks.gate, reader)} {lostSentence(batch, reader)}
@@ -104,7 +107,7 @@ function Others(props: SlabProps & { rescues: Rescue[] }) {
             disabled={!open}
             onClick={() => act(action)}
           >
-            {actionWord(action)}
+            {actionWord(action, reader)}
             <small>
               {late ? say('tooLateSince', { time: clock(by, reader) }) : say('beforeTime', { time: clock(by, reader) })}
             </small>

@@ -33,8 +33,8 @@ export function Slab(props: SlabProps) {
       onClick={() => onMark(next.step, next.edge)}
     >
       {boil
-        ? (beginWord[boil.of] ?? say('begin'))
-        : markWord(stepKind(batch, next.step), next.edge === 'combined' ? 'combined' : 'done')}
+        ? (beginWord(boil.of, reader) ?? say('begin'))
+        : markWord(stepKind(batch, next.step), next.edge === 'combined' ? 'combined' : 'done', reader)}
     </Key>
   )
   switch (asks.kind) {

@@ -26,7 +26,7 @@ import {
   stepName,
   targetSentence,
   throughWords,
-  WARM_UP_REASONS,
+  warmUpReasons,
   warmUpSentence,
   largeSpan,
   slabMessages,
@@ -39,7 +39,7 @@ import { Also } from './Also'
 import type { SlabProps } from './slabProps'
 import { clsx } from 'clsx'
 import styles from '../../board/slab.module.css'
-import { speaks } from '../../kit/language'
+import { speaks, spoken } from '../../kit/language'
 
 const say = speaks(slabMessages)
 
@@ -90,7 +90,7 @@ function todoWords(
   const { batch } = one
   switch (todo.kind) {
     case 'clean': {
-      const { action, reason } = cleaningWords(todo.why)
+      const { action, reason } = cleaningWords(todo.why, reader)
       const step = guide.now?.key ?? batch.method.steps.at(-1)!.key
       return {
         title: action,
@@ -106,7 +106,7 @@ function todoWords(
       return {
         title: say('noteWhyTookSo'),
         why: warmUpSentence(todo.warmUp, batch.terms.warmMinutes, reader),
-        keys: WARM_UP_REASONS.map((text) => (
+        keys: warmUpReasons(spoken).map((text) => (
           <Key key={text} disabled={!open} onClick={() => enter('noted', batch.id, { text, cue: WARM_UP_CUE })}>
             {text}
           </Key>
@@ -158,7 +158,7 @@ function todoWords(
     case 'settle':
       return {
         title: say('leftOver', {
-          lines: todo.lines.map(({ part, left }) => `${grams(left)} ${partWord[part]}`).join(', '),
+          lines: todo.lines.map(({ part, left }) => `${grams(left)} ${partWord(part, reader)}`).join(', '),
         }),
         why: say('keptWithDateOr'),
         keys: (
@@ -175,7 +175,7 @@ function todoWords(
         why: say('everyCoverSlowsOpen'),
         keys: COVERS.map((cover) => (
           <Key key={cover} disabled={!open} onClick={() => enter('covered', batch.id, { cover })}>
-            {coverWord[cover]}
+            {coverWord(cover, reader)}
           </Key>
         )),
       }
@@ -208,11 +208,11 @@ function stepWords(
   const text = told?.text ? asSentence(told.text) : ''
   if (todo.kind === 'begin') {
     return {
-      title: text || stepName[todo.of],
+      title: text || stepName(todo.of, reader),
       why: todo.of === 'boil out' ? say('minuteCountsFromTwo') : undefined,
       keys: (
         <Key look="primary" disabled={!open} onClick={() => onMark(todo.step, 'started')}>
-          {beginWord[todo.of] ?? say('begin')}
+          {beginWord(todo.of, reader) ?? say('begin')}
         </Key>
       ),
     }
@@ -227,13 +227,13 @@ function stepWords(
       boiling !== null
         ? boiling.inMs > 0
           ? say('keepBoilingThenRead')
-          : readAgainWords(boiling.proves)
-        : text || stepName[todo.of],
+          : readAgainWords(boiling.proves, reader)
+        : text || stepName(todo.of, reader),
     count:
       boiling !== null
         ? [String(Math.ceil(boiling.inMs / 1000)), say('sNextReading')]
         : left !== null && left > 0
-          ? largeSpan(left)
+          ? largeSpan(left, reader)
           : undefined,
     why: joins
       ? say('thenReadMixtureReadings')
@@ -261,7 +261,7 @@ function stepWords(
           </Key>
         )}
         <Key look="primary" disabled={!open} onClick={() => onMark(todo.step, todo.edge)}>
-          {markWord(todo.of, joins ? 'combined' : 'done')}
+          {markWord(todo.of, joins ? 'combined' : 'done', reader)}
         </Key>
       </>
     ),
@@ -291,7 +291,7 @@ function bakedWords(
     enter('step-marked', batch.id, { step: todo.step, edge: 'done', reason: null, ...(oven ? { oven } : {}) })
   return {
     title: left > 0 ? say('leaveOven') : bake ? say('outWhen', { cue: bake.cue }) : say('readMiddleThenOut'),
-    count: left > 0 ? largeSpan(left) : undefined,
+    count: left > 0 ? largeSpan(left, reader) : undefined,
     why: bake
       ? say('soonerCoolerOrDeeper', { bakeShownWords: bakeShownWords(bake, reader) })
       : say('threeBakesReadAt', { throughWords: throughWords(reader) }),
@@ -311,10 +311,10 @@ function bakedWords(
 }
 
 function usesWords(uses: readonly EggUse[]): string {
-  return uses.map(({ part, grams: mass }) => `${grams(mass)} ${partWord[part]}`).join(', ')
+  return uses.map(({ part, grams: mass }) => `${grams(mass)} ${partWord(part, spoken)}`).join(', ')
 }
 
 function rulesWords(uses: readonly EggUse[], { eggs, susceptible }: Terms): string {
   const heated = uses.every((use) => use.heated)
-  return eggRuleSentence(heated ? eggs.heated : eggs.unheated, susceptible, heated)
+  return eggRuleSentence(heated ? eggs.heated : eggs.unheated, susceptible, heated, spoken)
 }

@@ -19,7 +19,7 @@ import { Also } from './Also'
 import type { SlabProps } from './slabProps'
 import { clsx } from 'clsx'
 import styles from '../../board/slab.module.css'
-import { speaks } from '../../kit/language'
+import { speaks, spoken } from '../../kit/language'
 
 const say = speaks(slabMessages)
 
@@ -63,7 +63,7 @@ export function WindowSlab(props: SlabProps & { markKey: ReactNode }) {
     const next = nextReading(floor, now)
     if (next !== null)
       return {
-        title: next.inMs > 0 ? say('holdThereThenRead') : readAgainWords(next.proves),
+        title: next.inMs > 0 ? say('holdThereThenRead') : readAgainWords(next.proves, reader),
         count: [String(Math.ceil(next.inMs / 1000)), say('sNextReading')],
         why: say('whenHits0Take', { ceilingWords: ceilingWords(window, now, reader) }),
       }
@@ -115,7 +115,7 @@ function risingWords({ rise, floor, ceiling }: HeatWindow, now: number, reader: 
       : ''
   }`
   if (left <= 3_000) return { title: say('mayAtNowRead', { to }), why: say('forecastProvesNothing2', { why }) }
-  const [number, unit] = aboutSpan(left).replace('about ', '').split(' ')
+  const [number, unit] = aboutSpan(left, reader).replace('about ', '').split(' ')
   return {
     title: say('floorAboutKeepStirring', { time: clock(at, reader) }),
     about: true,
@@ -127,9 +127,12 @@ function risingWords({ rise, floor, ceiling }: HeatWindow, now: number, reader: 
 /** Between which bounds, where that is wide. */
 function rangeWords({ at }: HeatEdge, now: number): string {
   if (!at || at.earliest === null) return ''
-  if (at.latest === null) return say('atSoonest', { span: span(Math.max(0, at.earliest - now)) })
+  if (at.latest === null) return say('atSoonest', { span: span(Math.max(0, at.earliest - now), spoken) })
   return at.latest - at.earliest > SPREAD_MS
-    ? say('betweenAnd', { span: span(Math.max(0, at.earliest - now)), span2: span(Math.max(0, at.latest - now)) })
+    ? say('betweenAnd', {
+        span: span(Math.max(0, at.earliest - now), spoken),
+        span2: span(Math.max(0, at.latest - now), spoken),
+      })
     : ''
 }
 
@@ -137,7 +140,7 @@ function ceilingWords({ ceiling }: HeatWindow, now: number, reader: Reader): str
   if (!ceiling) return ''
   const level = limitDegreesOf(ceiling.celsius, reader)
   const at = ceiling.at?.likely
-  if (at) return say('reachesCeiling', { level, span: aboutSpan(at - now) })
+  if (at) return say('reachesCeiling', { level, span: aboutSpan(at - now, reader) })
   const last = ceiling.finding.because
   return last.code === 'passed'
     ? say('overCeiling', { degrees: degrees(last.celsius, reader), level })

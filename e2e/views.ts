@@ -1,0 +1,70 @@
+import type { Page } from '@playwright/test'
+
+/** Every view that can be opened by its address alone, and one that is not there. */
+export const PATHS = [
+  '/',
+  '/start',
+  '/bench',
+  '/round',
+  '/handover',
+  '/store',
+  '/store/list',
+  '/store/round',
+  '/store/bin',
+  '/store/receive',
+  '/methods',
+  '/limits',
+  '/cooldown',
+  '/temper',
+  '/people',
+  '/more',
+  '/nowhere',
+]
+/** A control is at least so large both ways, px. */
+const LEAST = 44
+
+/** What is wrong with what is in sight: wider than the screen, a control that is too small, or one that something covers. */
+export async function faults(page: Page): Promise<string[]> {
+  return page.evaluate((least) => {
+    const said: string[] = []
+    const { clientWidth, scrollWidth, clientHeight } = document.documentElement
+    if (scrollWidth > clientWidth) said.push(`is ${scrollWidth} px wide`)
+    const name = (element: Element) =>
+      `${element.tagName.toLowerCase()} "${(element.getAttribute('aria-label') ?? element.textContent).trim().slice(0, 40)}"`
+    const controls = document.querySelectorAll<HTMLElement>(
+      'main button, main a[href], main input, main [role="combobox"], nav a[href]',
+    )
+    for (const control of controls) {
+      const box = control.getBoundingClientRect()
+      const style = getComputedStyle(control)
+      // A picker keeps a hidden field for forms.
+      if (box.width <= 1 || style.visibility === 'hidden' || style.pointerEvents === 'none') continue
+      const inSight = (element: Element): boolean => {
+        const outer = element.parentElement
+        if (!outer) return true
+        const { overflowX, overflowY } = getComputedStyle(outer)
+        const frame = outer.getBoundingClientRect()
+        const [x, y] = [box.left + box.width / 2, box.top + box.height / 2]
+        if (overflowX !== 'visible' && (x <= frame.left || x >= frame.right)) return false
+        if (overflowY !== 'visible' && (y <= frame.top || y >= frame.bottom)) return false
+        return inSight(outer)
+      }
+      const [x, y] = [box.left + box.width / 2, box.top + box.height / 2]
+      if (x < 0 || y < 0 || x >= clientWidth || y >= clientHeight || !inSight(control)) continue
+      const isField = control instanceof HTMLInputElement
+      const tapped = isField ? (control.closest('label, .field')?.getBoundingClientRect() ?? box) : box
+      if (Math.min(tapped.width, tapped.height) < least)
+        said.push(`${name(control)} is ${Math.round(tapped.width)} by ${Math.round(tapped.height)} px`)
+      const top = document.elementFromPoint(x, y)
+      if (top && !control.contains(top) && !top.contains(control)) said.push(`${name(control)} is under ${name(top)}`)
+    }
+    return said
+  }, LEAST)
+}
+
+/** Opens a view and waits for what it says and shows. */
+export async function openView(page: Page, address: string): Promise<void> {
+  await page.goto(address)
+  await page.getByRole('heading', { level: 1 }).waitFor({ state: 'attached' })
+  await page.waitForTimeout(400)
+}

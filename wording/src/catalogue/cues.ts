@@ -1,0 +1,22 @@
+/** How a dessert looks, sounds and moves on the heat. The keys are what an entry keeps. */
+export const cuesMessages = {
+  'tasted,-clean-spoon': 'Tasted, clean spoon',
+  'first-steam': 'First steam',
+  thickens: 'Thickens',
+  'smells-of-egg': 'Smells of egg',
+  'catches-at-the-bottom': 'Catches at the bottom',
+  'froth-is-gone': 'Froth is gone',
+  'coats-the-spoon': 'Coats the spoon',
+  'line-holds-on-the-spoon': 'Line holds on the spoon',
+  'grainy-at-the-edge': 'Grainy at the edge',
+  'foam-is-gone': 'Foam is gone',
+  'mounds-on-the-whisk': 'Mounds on the whisk',
+  glossy: 'Glossy',
+  'specks-of-white': 'Specks of white',
+  'stiff-peaks': 'Stiff peaks',
+  'browned-on-top': 'Browned on top',
+  'ribbon-holds': 'Ribbon holds',
+  doubled: 'Doubled',
+  'trembles-in-the-middle': 'Trembles in the middle',
+  'skin-forms': 'Skin forms',
+} as const

@@ -1,0 +1,27 @@
+/** What was done at a pot or with a thing, in few words. */
+export const doneMessages = {
+  leftOut: '{name} left out',
+  begunName: '{name} begun',
+  atEndedOvenUnit: '{ended}, at {oven} °{unit}',
+  inLot: '{catalogue}{hasGrams, select, true { {grams}} other {}} in{hasLot, select, true {, lot {lot}} other {}}',
+  handsClothToolsProbe: 'Hands, cloth, tools and probe clean',
+  washedBeforeWent: 'Washed before it went in',
+  stirredThrough: 'Stirred through',
+  pouredPartsof: '{partsOf} poured',
+  eggsSeparatedCrackedRejected:
+    '{cracked} eggs {isSeparated, select, true {separated} other {cracked}}, {rejected} rejected',
+  phMeasured: 'pH {ph} measured',
+  'rewarmed_melted again': 'Melted again',
+  'rewarmed_baked again': 'Baked again',
+  'rewarmed_warmed again': 'Warmed again',
+  binned: 'binned',
+  opened: 'opened',
+  split: 'split',
+  loggedTypedUnit: '{typed} °{unit} logged',
+  moved_move: 'moved',
+  moved_freeze: 'put into the freezer',
+  moved_thaw: 'put to thaw',
+  moved_out: 'pulled to the bench',
+  moved_serve: 'put out for service',
+  moved_hot: 'put into the hot well',
+} as const
