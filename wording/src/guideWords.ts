@@ -82,12 +82,17 @@ export function targetSentence(target: Instruction['target'], reader: Reader): s
     : say(reader, 'aimFor2', { f: target.from.f, f2: target.to.f })
 }
 
+/** A length of time that nobody knows to the second: '40 s', '3 min'. */
+export function roughSpan(ms: number, reader: Spoken): string {
+  const seconds = ms < 20_000 ? Math.round(ms / 1000) : 5 * Math.round(ms / 5000)
+  return ms < 90_000
+    ? say(reader, 'seconds', { seconds })
+    : say(reader, 'minutes', { minutes: Math.round(ms / 60_000) })
+}
+
 /** 'about 40 s', 'about 3 min', 'about now'. */
 export function aboutSpan(ms: number, reader: Spoken): string {
-  if (ms < 3_000) return say(reader, 'aboutNow')
-  if (ms < 90_000)
-    return say(reader, 'aboutSValue', { value: ms < 20_000 ? Math.round(ms / 1000) : 5 * Math.round(ms / 5000) })
-  return say(reader, 'aboutMin', { ms: Math.round(ms / 60_000) })
+  return ms < 3_000 ? say(reader, 'aboutNow') : say(reader, 'aboutSpan', { span: roughSpan(ms, reader) })
 }
 
 /** Whether pouring is the kill, plainly: it is reckoned, so it never is by itself. */

@@ -145,6 +145,11 @@ export function sourceOf({ source: { document, edition, section } }: Pick<Limit,
   return [[document, edition].filter(Boolean).join(' '), section].filter(Boolean).join(', ')
 }
 
+/** How sure we are of a figure and of where it is printed. */
+export function confidenceWord(key: Limit['source']['confidence'], reader: Spoken): string {
+  return say(reader, `confidence_${key}`)
+}
+
 export function forceWord(key: Force, reader: Spoken): string {
   return say(reader, `force_${key}`)
 }

@@ -158,7 +158,7 @@ export function AddSheet({ batch, step, open, onClose }: Props) {
               </Key>
             )}
             <NumberPad
-              name="How much"
+              name={say('howMuch')}
               unit="g"
               decimals={1}
               take={say('itIsIn')}

@@ -50,7 +50,7 @@ export function PlaceSheet({ batch, others, kind, onClose, reader }: Props) {
         {unit && (
           <NumberPad
             key={unit.id}
-            name="Air of the unit"
+            name={say('airUnit')}
             unit={`°${reader.scale}`}
             decimals={1}
             signed

@@ -75,7 +75,7 @@ export function PourSheet({ batch, pans: asked, now, onClose, reader }: Props) {
       </div>
       {pans > 1 && (
         <ChoiceKeys
-          name="Which one cools slowest"
+          name={say('whichOneCoolsSlowest')}
           options={[NOT_SAID, ...Array.from({ length: pans }, (_, i) => String(i + 1))]}
           chosen={slowest ?? NOT_SAID}
           words={(each) => (each === NOT_SAID ? say('slowestNotSaid') : each)}

@@ -133,7 +133,7 @@ function Cooldown({ line, source, sources, found, onSource }: Props) {
             onChoose={onSource}
           />
           <Stepper
-            name="Kilograms"
+            name={say('kilograms')}
             value={say('kgKilograms', { kilograms: kilograms.toFixed(1) })}
             onStep={(step) =>
               setKilograms(Math.min(200, Math.max(0.5, Math.round((kilograms + step * 0.5) * 10) / 10)))
@@ -161,24 +161,24 @@ function Cooldown({ line, source, sources, found, onSource }: Props) {
             </p>
           )}
           <Stepper
-            name="Pans"
+            name={say('pans2')}
             value={`${pans} ${pans === 1 ? 'pan' : 'pans'}`}
             onStep={(step) => setPans(Math.max(1, pans + step))}
           />
           <ChoiceKeys
-            name="Cover"
+            name={say('cover')}
             options={COVERS}
             chosen={cover}
             words={(each) => (each === 'film on the surface' ? say('film') : coverWord(each, reader))}
             onChoose={setCover}
           />
           <Stepper
-            name="Stirred in ice first"
+            name={say('stirredIceFirst')}
             value={iceFirst === 0 ? say('noIceFirst') : say('minIceFirst', { iceFirst })}
             onStep={(step) => setIceFirst(Math.min(120, Math.max(0, iceFirst + step * 5)))}
           />
           <Stepper
-            name="Ice"
+            name={say('ice')}
             value={say('kgIce', { ice })}
             onStep={(step) => setIce(Math.min(100, Math.max(1, ice + step)))}
           />

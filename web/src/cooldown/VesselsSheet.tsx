@@ -98,7 +98,7 @@ function VesselForm() {
     const metres = labels.map((_, i) => metresOf(sizes[i] ?? ''))
     if (name.trim() === '') return setWrong(say('giveNameStandsOn'))
     const bad = metres.findIndex((each) => each === null)
-    if (bad >= 0) return setWrong(`"${labels[bad]}" is a length inside, from 1 to 200 cm.`)
+    if (bad >= 0) return setWrong(say('lengthInside', { side: labels[bad] }))
     const [a, b, c] = metres as number[]
     const inside: Inside = round
       ? { kind: 'round', diameter: a!, height: b! }
@@ -137,7 +137,13 @@ function VesselForm() {
           />
         ))}
       </div>
-      <ChoiceKeys name="Material" options={WALLS} chosen={wall} words={(each) => each} onChoose={setWall} />
+      <ChoiceKeys
+        name={say('material')}
+        options={WALLS}
+        chosen={wall}
+        words={(each) => say(`wall_${each}`)}
+        onChoose={setWall}
+      />
       <KeyRow>
         <Key look={food ? 'primary' : 'outlined'} aria-pressed={food} onClick={() => setFood(!food)}>
           {say('ratedForFood')}
@@ -183,7 +189,7 @@ function UnitForm() {
     >
       <Field label={say('newUnit')} value={name} onValue={setName} />
       <ChoiceKeys
-        name="Kind"
+        name={say('kind')}
         options={HOLDING_KINDS}
         chosen={kind}
         words={(each) => holdingWord(each, spoken)}
@@ -191,7 +197,7 @@ function UnitForm() {
       />
       <div className={styles.registerSizes}>
         <Stepper
-          name="Shelves"
+          name={say('shelves')}
           value={String(shelves)}
           onStep={(by) => setShelves(Math.min(40, Math.max(1, shelves + by)))}
         />

@@ -49,7 +49,9 @@ export function CrackTally({ lot, item, step, uses, batch, mayWrite, onTaken }: 
   if (weighing) {
     return (
       <NumberPad
-        name={weighing === 'whole' ? 'Whole egg weighed' : `${weighing === 'yolk' ? 'Yolks' : 'Whites'} weighed`}
+        name={
+          weighing === 'whole' ? say('wholeEggWeighed') : say('yolksWhitesWeighed', { isYolk: weighing === 'yolk' })
+        }
         unit="g"
         decimals={1}
         take={say('thatIsIt')}

@@ -85,7 +85,7 @@ export function PourLot({ lot, item, step, uses, batch, mayWrite, onTaken }: Pro
           {say('asMethodSays', { grams: grams(wanted) })}
         </Key>
       )}
-      <NumberPad name="Or weighed" unit="g" decimals={1} take={say('logIt')} disabled={!mayWrite} onTake={take} />
+      <NumberPad name={say('orWeighed')} unit="g" decimals={1} take={say('logIt')} disabled={!mayWrite} onTake={take} />
     </div>
   )
 }

@@ -43,7 +43,7 @@ export function SettleLeftOver({
   if (weighing)
     return (
       <NumberPad
-        name={`${partWord(part, reader)} left, weighed`}
+        name={say('leftWeighed', { partWord: partWord(part, reader) })}
         unit="g"
         decimals={1}
         take={say('thatIsIt')}

@@ -4,12 +4,20 @@ import TableCell from '@mui/material/TableCell'
 import TableHead from '@mui/material/TableHead'
 import TableRow from '@mui/material/TableRow'
 import { judged, type LimitKey, type LimitSet, type Line, type Limit, isLooser, ruleSets } from '@logged-thermal/core'
-import { limitCells, lineName, sourceOf, type Reader, limitsMessages } from '@logged-thermal/wording'
+import {
+  limitCells,
+  lineName,
+  sourceOf,
+  type Reader,
+  limitsMessages,
+  confidenceWord,
+  forceWord,
+} from '@logged-thermal/wording'
 import { LimitPicture } from './LimitPicture'
 import { RowKey } from '../kit/RowKey'
 import { clsx } from 'clsx'
 import styles from './limits.module.css'
-import { speaks } from '../kit/language'
+import { speaks, spoken } from '../kit/language'
 
 const say = speaks(limitsMessages)
 
@@ -105,7 +113,8 @@ function Row({
           {limit.alternative && say('ifChosen')}
         </RowKey>
         <small>
-          {limit.origin === set.ruleSet.key ? limit.source.section : sourceOf(limit)} · {limit.source.confidence}
+          {limit.origin === set.ruleSet.key ? limit.source.section : sourceOf(limit)} ·{' '}
+          {confidenceWord(limit.source.confidence, spoken)}
           {!judged[line.key] && say('forPeopleKeepNot')}
         </small>
       </TableCell>
@@ -122,7 +131,7 @@ function Row({
         </>
       )}
       <TableCell>
-        <span className={clsx(styles.force, styles[limit.force])}>{limit.force}</span>
+        <span className={clsx(styles.force, styles[limit.force])}>{forceWord(limit.force, spoken)}</span>
       </TableCell>
       <TableCell>{first && <HouseCell line={line} set={set} reader={reader} today={today} />}</TableCell>
     </TableRow>

@@ -1,6 +1,14 @@
 import { useState } from 'react'
 import { judged, isJudged, isLooser, type LimitSet, type Line } from '@logged-thermal/core'
-import { forceWord, lineName, ruleWords, sourceOf, type Reader, limitsMessages } from '@logged-thermal/wording'
+import {
+  forceWord,
+  lineName,
+  ruleWords,
+  sourceOf,
+  type Reader,
+  limitsMessages,
+  confidenceWord,
+} from '@logged-thermal/wording'
 import { Key } from '../kit/Key'
 import { HouseLineForm } from './HouseLineForm'
 import { KeyRow } from '../kit/KeyRow'
@@ -50,7 +58,7 @@ export function LineDetail({ line, set, reader, onChange, onClose }: Props) {
             {say('confidenceOnlyWhereHouse', {
               sourceOf: sourceOf(limit),
               forceWord: forceWord(limit.force, reader),
-              confidence: limit.source.confidence,
+              confidence: confidenceWord(limit.source.confidence, reader),
               hasAlternative: Boolean(limit.alternative),
             })}
           </p>

@@ -121,7 +121,7 @@ export function AmountForm({
             label={say('state')}
             options={(['as it is', 'pasteurized lot', 'frozen', 'treated'] as const).map((each) => ({
               value: each,
-              words: each,
+              words: say(`state_${each}`),
             }))}
             chosen={state}
             onChoose={setState}

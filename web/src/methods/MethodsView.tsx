@@ -16,7 +16,7 @@ import {
   readMethodFile,
   type Method,
 } from '@logged-thermal/core'
-import { claimWord, fieldSentence, methodsMessages } from '@logged-thermal/wording'
+import { claimWord, fieldSentence, methodsMessages, span } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { View } from '../app/View'
 import { useHand, useLine } from '../app/kitchen'
@@ -158,15 +158,15 @@ function columnsOf(drafts: Readonly<Record<string, unknown>>): Column<Row>[] {
       cell: ({ method }) => <Link to={`/methods/${method.id}`}>{method.name}</Link>,
     },
     column('family', say('family'), ({ method }) => families[method.family].name),
-    column('allergens', say('allergens'), ({ facts }) => facts.allergens.join(', ') || 'none'),
+    column('allergens', say('allergens'), ({ facts }) => facts.allergens.join(', ') || say('noAllergen')),
     column('claims', say('claims'), ({ facts }) =>
       facts.claims.map((claim) => claimWord(claim, spoken).toLowerCase()).join(', '),
     ),
     column('keeps', say('keeps'), ({ method }) =>
       method.cooling === 'none'
-        ? 'served'
+        ? say('served')
         : method.raw
-          ? '24 h'
+          ? span(24 * 3_600_000, spoken)
           : say('daysHousedays', { houseDays: method.houseDays }),
     ),
     {

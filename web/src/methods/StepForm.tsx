@@ -83,14 +83,14 @@ export function StepForm({
       </FieldRow>
       <Field label={say('whatDo')} value={text} max={300} onValue={setText} />
       <FieldRow short>
-        <NumberOf name="Work, min" value={active} onValue={setActive} />
-        <NumberOf name="Wait, least" value={least} onValue={setLeast} />
-        <NumberOf name="Wait, most" value={most} onValue={setMost} />
+        <NumberOf name={say('workMin')} value={active} onValue={setActive} />
+        <NumberOf name={say('waitLeast')} value={least} onValue={setLeast} />
+        <NumberOf name={say('waitMost')} value={most} onValue={setMost} />
       </FieldRow>
       <FieldRow short>
-        <TemperatureOf name="Aim from" value={from} onValue={setFrom} />
-        <TemperatureOf name="to" value={to} onValue={setTo} />
-        {(kind === 'bake' || oven !== '') && <TemperatureOf name="Oven at" value={oven} onValue={setOven} />}
+        <TemperatureOf name={say('aimFrom')} value={from} onValue={setFrom} />
+        <TemperatureOf name={say('aimTo')} value={to} onValue={setTo} />
+        {(kind === 'bake' || oven !== '') && <TemperatureOf name={say('ovenAt')} value={oven} onValue={setOven} />}
       </FieldRow>
       {wrong && <p role="alert">{say('temperatureNeedsItsUnit')}</p>}
       <KeyRow>

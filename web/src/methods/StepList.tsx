@@ -1,4 +1,13 @@
-import { closestCenter, DndContext, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core'
+import {
+  type Active,
+  type Announcements,
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core'
 import {
   SortableContext,
   sortableKeyboardCoordinates,
@@ -42,6 +51,7 @@ export function StepList({ method, checks, problems, reader, chosen, editable, o
     <DndContext
       sensors={sensors}
       collisionDetection={closestCenter}
+      accessibility={{ screenReaderInstructions: { draggable: say('howToMove') }, announcements: ANNOUNCED }}
       onDragEnd={({ active, over }) => {
         if (over && active.id !== over.id)
           onEdit({ kind: 'move step', key: String(active.id), to: keys.indexOf(String(over.id)) })
@@ -69,6 +79,18 @@ export function StepList({ method, checks, problems, reader, chosen, editable, o
       </SortableContext>
     </DndContext>
   )
+}
+
+/** What a screen reader says while a step is moved: its place in the list, not its key. */
+const ANNOUNCED: Announcements = {
+  onDragStart: ({ active }) => say('movesFrom', { place: placeOf(active) }),
+  onDragOver: ({ over }) => (over ? say('movesTo', { place: placeOf(over) }) : undefined),
+  onDragEnd: ({ over }) => (over ? say('movedTo', { place: placeOf(over) }) : undefined),
+  onDragCancel: () => say('staysInPlace'),
+}
+
+function placeOf({ data }: Pick<Active, 'data'>): number {
+  return ((data.current as { sortable?: { index: number } } | undefined)?.sortable?.index ?? 0) + 1
 }
 
 function Row({

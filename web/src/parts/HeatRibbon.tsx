@@ -7,7 +7,15 @@ import {
   type Finding,
   type Forecast,
 } from '@logged-thermal/core'
-import { aboutDegrees, weekdayName, gateName, checkTitle, type Reader, partsMessages } from '@logged-thermal/wording'
+import {
+  aboutDegrees,
+  weekdayName,
+  gateName,
+  checkTitle,
+  type Reader,
+  partsMessages,
+  standingWord,
+} from '@logged-thermal/wording'
 import { GateWedges, type GateSize } from './GateWedges'
 import { GlyphShape } from './Glyph'
 import type { Lens } from './lens'
@@ -311,7 +319,10 @@ function ClashChip({ gate, x, reader }: { gate: RibbonGate; x: number; reader: R
 
 function described(batch: BatchState, gates: RibbonGate[], wall: number | null, reader: Reader): string {
   const said = gates.map(({ finding, standing }) =>
-    say('gateCheckStanding', { check: checkTitle(finding, reader), standing }),
+    say('gateCheckStanding', {
+      check: checkTitle(finding, reader),
+      standing: standingWord(standing, reader).toLowerCase(),
+    }),
   )
   return `${batch.method.name}: ${said.join('; ')}${wall === null ? '' : say('discardWall')}`
 }

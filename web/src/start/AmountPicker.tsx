@@ -1,14 +1,5 @@
 import { useState } from 'react'
-import {
-  eggGrams,
-  eggsIn,
-  factorOf,
-  ingredientOf,
-  scaled,
-  type EggPart,
-  type Method,
-  type Target,
-} from '@logged-thermal/core'
+import { eggGrams, eggsIn, factorOf, ingredientOf, scaled, type Method, type Target } from '@logged-thermal/core'
 import { grams, startMessages } from '@logged-thermal/wording'
 import { Field } from '../kit/Field'
 import { Key } from '../kit/Key'
@@ -18,13 +9,11 @@ import { speaks } from '../kit/language'
 const say = speaks(startMessages)
 
 const FACTORS: [factor: number, said: string][] = [
-  [0.5, 'half'],
-  [1, 'once'],
+  [0.5, say('half')],
+  [1, say('once')],
   [1.5, '1½'],
-  [2, 'twice'],
+  [2, say('twice')],
 ]
-
-const PARTS: Record<EggPart, string> = { whole: 'eggs', yolk: 'yolks', white: 'whites' }
 
 /** How much is made: so many times over, for so many portions, or to use up what is there. */
 export function AmountPicker({
@@ -63,7 +52,7 @@ export function AmountPicker({
       <div className={styles.amountFields}>
         {method.portions !== null && (
           <Count
-            name="Portions"
+            name={say('portions')}
             value={made.portions ?? 0}
             onCount={(portions) => take({ kind: 'portions', portions })}
           />
@@ -71,7 +60,7 @@ export function AmountPicker({
         {parts.slice(0, 2).map((part) => (
           <Count
             key={part}
-            name={`Use up, ${PARTS[part]}`}
+            name={say('useUp', { part })}
             value={Math.round((eggsIn(made, part) / eggGrams(part)) * 10) / 10}
             onCount={(count) => take({ kind: 'eggs', part, count })}
           />

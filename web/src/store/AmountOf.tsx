@@ -37,7 +37,7 @@ export function AmountOf({ item, whole, onTake }: Props) {
       )}
       {part && (
         <ChoiceKeys
-          name="Weighed or counted"
+          name={say('weighedOrCounted')}
           options={['weight', 'count'] as const}
           chosen={by}
           words={(each) =>
@@ -49,7 +49,7 @@ export function AmountOf({ item, whole, onTake }: Props) {
       {part && by === 'count' ? (
         <NumberPad
           key="count"
-          name={`How many eggs' ${partWord(part, spoken)}, of ${of}`}
+          name={say('howManyEggs', { partWord: partWord(part, spoken), of })}
           unit={say('eggs')}
           take={say('logIt')}
           onTake={(count) => take(Math.round(count * eggGrams(part) * 10) / 10)}
@@ -57,7 +57,7 @@ export function AmountOf({ item, whole, onTake }: Props) {
       ) : (
         <NumberPad
           key="weight"
-          name={`How much, of ${of}`}
+          name={say('howMuch', { of })}
           unit={left.unit}
           decimals={left.unit === 'portion' || left.unit === 'piece' ? 0 : 1}
           take={say('logIt')}

@@ -32,9 +32,14 @@ export function Inside({ unit, stored, limits, now, reader }: Props) {
       </p>
       <ol>
         {shelves.map((shelf) => (
-          <Shelf key={shelf} name={`Shelf ${shelf}`} all={stored.filter((one) => shelfOf(one) === shelf)} now={now} />
+          <Shelf
+            key={shelf}
+            name={say('shelfShelf', { shelf })}
+            all={stored.filter((one) => shelfOf(one) === shelf)}
+            now={now}
+          />
         ))}
-        {nowhere.length > 0 && <Shelf name="No shelf said" all={nowhere} now={now} />}
+        {nowhere.length > 0 && <Shelf name={say('noShelfSaid')} all={nowhere} now={now} />}
       </ol>
     </section>
   )

@@ -173,7 +173,7 @@ export function ItemActions({
             <>
               <p>{instrument ? say('byCode', { code: instrument.code }) : say('withoutProbeProvesNothing')}</p>
               <NumberPad
-                name="Core"
+                name={say('core')}
                 unit={`°${reader.scale}`}
                 decimals={1}
                 signed

@@ -171,7 +171,7 @@ function Walls({
             </span>
             <time>
               {wall.lastDay === null
-                ? `${wall.daysLeft} days once thawed`
+                ? say('daysOnceThawed', { days: wall.daysLeft })
                 : wall.keep?.what === 'hours' && wall.until !== null
                   ? `${timeOfDay(wall.until, reader)} ${dayName(wall.lastDay, reader)}`
                   : say('endOf', { day: dayName(wall.lastDay, reader) })}

@@ -34,7 +34,7 @@ export function LabelPanel({ item }: { item: ItemState }) {
         alt={say('labelOf', { item: item.name, code: item.code })}
       />
       <ChoiceKeys
-        name="Paper"
+        name={say('paper')}
         options={['roll', 'a4', 'letter'] as const}
         chosen={paper}
         words={(each) => PAPER[each]}
@@ -42,7 +42,7 @@ export function LabelPanel({ item }: { item: ItemState }) {
       />
       <div className={styles.labelPrint}>
         <Stepper
-          name="Copies"
+          name={say('copies')}
           value={String(copies)}
           onStep={(by) => setCopies(Math.min(200, Math.max(1, copies + by)))}
         />

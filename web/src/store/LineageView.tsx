@@ -306,7 +306,7 @@ function LineageTable({
       value: ({ generation }) => generation,
       cell: ({ generation }) =>
         generation === 0
-          ? 'this'
+          ? say('thisOne')
           : generation > 0
             ? say('afterGeneration', { generation })
             : say('beforeValue', { value: -generation }),

@@ -203,7 +203,7 @@ function Use({
           </p>
         ) : (
           <NumberPad
-            name="Its core"
+            name={say('itsCore')}
             unit={`°${reader.scale}`}
             decimals={1}
             signed
@@ -214,7 +214,7 @@ function Use({
         )}
         {isLookedAt(item.ingredient) && (
           <ChoiceKeys
-            name="How it looks"
+            name={say('howLooks')}
             options={['good', 'not good'] as const}
             chosen={looks ?? ('' as 'good')}
             words={(each) => (each === 'good' ? say('looksGood') : say('doesNotLookGood'))}
@@ -222,7 +222,7 @@ function Use({
           />
         )}
         <ChoiceKeys
-          name="How it goes in"
+          name={say('howGoes')}
           options={['cold', 'warm'] as const}
           chosen={warm ? 'warm' : 'cold'}
           words={(each) => (each === 'cold' ? say('goesCold') : say('pouredWarmOnCold'))}

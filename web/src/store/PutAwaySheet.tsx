@@ -90,7 +90,7 @@ export function PutAwaySheet({ batch, now, onClose }: { batch: BatchState; now: 
       <div className={styles.putAway}>
         <section>
           <ChoiceKeys
-            name="Counted in"
+            name={say('countedIn')}
             options={UNITS}
             chosen={measured}
             words={(each) => UNIT_WORD[each]}
@@ -103,7 +103,7 @@ export function PutAwaySheet({ batch, now, onClose }: { batch: BatchState; now: 
           )}
           <NumberPad
             key={measured}
-            name="How much"
+            name={say('howMuch')}
             unit={measured}
             decimals={measured === 'g' || measured === 'ml' ? 1 : 0}
             take={say('putAway2')}
@@ -113,15 +113,15 @@ export function PutAwaySheet({ batch, now, onClose }: { batch: BatchState; now: 
         </section>
         <section>
           <ChoiceKeys
-            name="What it is"
+            name={say('whatItIs2')}
             options={['portion', 'trimmings', 'strained residue'] as const}
             chosen={as}
-            words={(each) => each}
+            words={(each) => say(`as_${each}`)}
             onChoose={setAs}
           />
           <h3 className="title">{say('where')}</h3>
           <ChoiceKeys
-            name="Unit"
+            name={say('unit')}
             options={cold.map(({ id }) => id)}
             chosen={unit}
             words={(id) => cold.find((each) => each.id === id)?.name ?? ''}
@@ -132,7 +132,7 @@ export function PutAwaySheet({ batch, now, onClose }: { batch: BatchState; now: 
           />
           {chosen && chosen.shelves > 1 && (
             <ChoiceKeys
-              name="Shelf"
+              name={say('shelf')}
               options={Array.from({ length: chosen.shelves }, (_, i) => String(i + 1))}
               chosen={String(shelf)}
               words={(each) => say('shelfEach', { each })}
@@ -141,7 +141,7 @@ export function PutAwaySheet({ batch, now, onClose }: { batch: BatchState; now: 
           )}
           <h3 className="title">{say('moreLeft')}</h3>
           <ChoiceKeys
-            name="The rest"
+            name={say('theRest')}
             options={['this is all', 'more is left'] as const}
             chosen={last && cleared ? 'this is all' : 'more is left'}
             words={(each) => (each === 'this is all' ? say('thisIsAllOf') : say('moreLeft2'))}

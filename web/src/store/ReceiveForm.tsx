@@ -170,7 +170,7 @@ export function ReceiveForm({ only, onDone }: { only?: 'eggs'; onDone: (lot: str
   return (
     <div className={styles.receive}>
       <ChoiceKeys
-        name="How it comes"
+        name={say('howComes')}
         options={only === 'eggs' ? EGGS : [...EGGS, 'other']}
         chosen={how}
         words={(each) => HOW_WORD[each]}
@@ -220,7 +220,7 @@ export function ReceiveForm({ only, onDone }: { only?: 'eggs'; onDone: (lot: str
         />
       </div>
       <ChoiceKeys
-        name="Which date stands on it"
+        name={say('whichDateStandsOn')}
         options={['use-by', 'best-before'] as const}
         chosen={dateKind}
         words={(each) => DATE_WORD[each]}
@@ -228,7 +228,7 @@ export function ReceiveForm({ only, onDone }: { only?: 'eggs'; onDone: (lot: str
       />
       {looksAt && (
         <ChoiceKeys
-          name="How it looks"
+          name={say('howLooks')}
           options={['good', 'not good'] as const}
           chosen={looks ?? ('' as 'good')}
           words={(each) => (each === 'good' ? say('looksGood') : say('doesNotLookGood'))}

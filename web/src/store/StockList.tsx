@@ -9,6 +9,7 @@ import {
   setBy,
   type Reader,
   storeMessages,
+  claimWord,
 } from '@logged-thermal/wording'
 import { sentenceOf, useFeedQuery, useLazyFoundQuery, useRenewFeedMutation, useSearchQuery } from '../app/api'
 import { View } from '../app/View'
@@ -113,7 +114,7 @@ export function StockList() {
                   aria-pressed={claim === each}
                   onClick={() => setClaim(claim === each ? null : each)}
                 >
-                  {each}
+                  {claimWord(each, spoken).toLowerCase()}
                 </Key>
               ))}
             </div>

@@ -25,6 +25,7 @@ import {
   span,
   type Reader,
   storeRoundMessages,
+  timeOfDay,
 } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { View } from '../app/View'
@@ -174,7 +175,7 @@ export function UnitRound() {
           {here && (
             <div className={unitRoundStyles.unitNotes}>
               <ChoiceKeys
-                name="Noted"
+                name={say('noted')}
                 options={['as it is', 'door open', 'defrost'] as const}
                 chosen={noted}
                 words={(each) =>
@@ -293,8 +294,11 @@ function Stop({
 
 /** 'yesterday 14:00, 1 of 6 not read' */
 function missedWords({ at, left }: Round, all: number, now: number, reader: Reader): string {
-  const day = dayOf(at, reader.zone) === dayOf(now, reader.zone) ? 'today' : 'yesterday'
-  return `${day} ${clock(at, reader)}, ${left.length === all ? say('nobodyRead') : say('notRead', { left: left.length, all })}`
+  return say('missedRound', {
+    today: dayOf(at, reader.zone) === dayOf(now, reader.zone),
+    time: timeOfDay(at, reader),
+    left: left.length === all ? say('nobodyRead') : say('notRead', { left: left.length, all }),
+  })
 }
 
 /** Why this unit matters now: what was warm, how much is inside. */

@@ -138,4 +138,6 @@ export const benchSheetsMessages = {
   n18MinInstead12: '18 min instead of 12',
   otherwise2: 'Otherwise',
   noteIt: 'Note it',
+  airUnit: 'Air of the unit',
+  whichOneCoolsSlowest: 'Which one cools slowest',
 } as const

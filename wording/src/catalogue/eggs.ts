@@ -57,4 +57,8 @@ export const eggsMessages = {
   count: 'Count',
   tapLotFor: 'Tap the lot for {parts}.',
   everyLotNamedBack: 'Every lot is named. Back to the pot',
+  wholeEggWeighed: 'Whole egg weighed',
+  yolksWhitesWeighed: '{isYolk, select, true {Yolks} other {Whites}} weighed',
+  orWeighed: 'Or weighed',
+  leftWeighed: '{partWord} left, weighed',
 } as const

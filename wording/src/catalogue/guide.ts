@@ -49,8 +49,6 @@ export const guideMessages = {
   aimFor: 'Aim for {c} to {c2}°.',
   aimFor2: 'Aim for {f} to {f2}°.',
   aboutNow: 'about now',
-  aboutSValue: 'about {value} s',
-  aboutMin: 'about {ms} min',
   allCombinedComesAt: 'All combined it comes to {degrees} at most.',
   noFloorSetHere: '{at} No floor is set here.',
   forSpan: ' for {span}',
@@ -108,4 +106,7 @@ export const guideMessages = {
   slowFlame: 'A slow flame',
   setAside: 'It was set aside',
   restedOnPurpose: 'It rested on purpose',
+  aboutSpan: 'about {span}',
+  seconds: '{seconds} s',
+  minutes: '{minutes} min',
 } as const

@@ -97,4 +97,13 @@ export const itemMessages = {
   nothingDatesGoesDiscard: 'Nothing dates it: it goes to discard.',
   holdsAllergens: 'Holds {allergens}. ',
   notKnown: 'Not known: {unknown}. ',
+  weighedOrCounted: 'Weighed or counted',
+  howManyEggs: "How many eggs'' {partWord}, of {of}",
+  howMuch: 'How much, of {of}',
+  shelfShelf: 'Shelf {shelf}',
+  noShelfSaid: 'No shelf said',
+  core: 'Core',
+  paper: 'Paper',
+  copies: 'Copies',
+  daysOnceThawed: '{days} days once thawed',
 } as const

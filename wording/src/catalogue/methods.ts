@@ -84,4 +84,12 @@ export const methodsMessages = {
   ovenAt: ' Oven at {oven} °{unit}.',
   aidNotAuthorityLimits:
     'An aid, not an authority: limits are a starting point, to be checked against the edition in force. The local code and a qualified person decide.',
+  noAllergen: 'none',
+  served: 'served',
+  howToMove:
+    'Press space to pick the step up, the arrow keys to move it, space again to put it down, escape to leave it where it was.',
+  movesFrom: 'Step {place} is picked up.',
+  movesTo: 'It would be step {place}.',
+  movedTo: 'It is step {place} now.',
+  staysInPlace: 'It stays where it was.',
 } as const

@@ -103,4 +103,6 @@ export const rulesMessages = {
   orUnder2: 'or under',
   orOver2: 'or over',
   daysDays: '{days} days',
+  confidence_high: 'high',
+  confidence_medium: 'medium',
 } as const

@@ -103,4 +103,5 @@ export const slabMessages = {
   itIsInThe: 'It is in the bin',
   onHold: 'On hold',
   onHoldDoNot: 'On hold. Do not use',
+  unitTo: '{unit} to {to}',
 } as const

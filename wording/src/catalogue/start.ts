@@ -18,4 +18,9 @@ export const startMessages = {
   limitsStartingPointCheck: 'Limits are a starting point: check them against the edition in force where you are.',
   notNow: 'Not now',
   startCode: 'Start {code}',
+  portions: 'Portions',
+  useUp: 'Use up, {part, select, whole {eggs} yolk {yolks} other {whites}}',
+  half: 'half',
+  once: 'once',
+  twice: 'twice',
 } as const

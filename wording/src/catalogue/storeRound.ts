@@ -70,4 +70,6 @@ export const storeRoundMessages = {
   howMuchG: 'How much, g',
   whereItWas: 'Where it was',
   enterIt: 'Enter it',
+  noted: 'Noted',
+  missedRound: '{today, select, true {today} other {yesterday}} {time}, {left}',
 } as const

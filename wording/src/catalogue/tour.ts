@@ -5,7 +5,6 @@ export const tourMessages = {
   start: 'Show me',
   next: 'Next',
   back: 'Back',
-  leave: 'Leave the tour',
   notNow: 'Not now',
   done: 'Done',
   step: 'Step {step} of {steps}',

@@ -13,6 +13,7 @@ import {
   targetSentence,
   type Reader,
   slabMessages,
+  roughSpan,
 } from '@logged-thermal/wording'
 import { useInstructions } from '../../app/instructions'
 import { Also } from './Also'
@@ -115,11 +116,11 @@ function risingWords({ rise, floor, ceiling }: HeatWindow, now: number, reader: 
       : ''
   }`
   if (left <= 3_000) return { title: say('mayAtNowRead', { to }), why: say('forecastProvesNothing2', { why }) }
-  const [number, unit] = aboutSpan(left, reader).replace('about ', '').split(' ')
+  const [number, unit] = roughSpan(left, reader).split(' ')
   return {
     title: say('floorAboutKeepStirring', { time: clock(at, reader) }),
     about: true,
-    count: [number!, `${unit} to ${to}`],
+    count: [number!, say('unitTo', { unit: unit!, to })],
     why,
   }
 }
