@@ -1,6 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
-import { expectAccessible } from './accessible'
-import { inMenu, RunningKitchen, signAs, tap, tapReading, typeDay } from './kitchen'
+import { RunningKitchen, signAs, tap, tapReading, typeDay } from './kitchen'
 
 let kitchen: RunningKitchen
 test.beforeAll(async () => {
@@ -357,30 +356,4 @@ test('what was split off while a recall was on its way is held with one more tap
   await expect(items.filter({ hasText: 'do not use' })).toHaveCount(0)
   await page.context().close()
   await other.context().close()
-})
-
-test('the cold store can be reached by keyboard and read by a screen reader, by day and at night', async ({
-  browser,
-}) => {
-  const page = await kitchen.person(browser, 'Ilse Varrow')
-  for (const theme of ['Night', 'Day']) {
-    for (const path of ['', '/list', '/round', '/bin', '/receive']) {
-      await page.goto(`${kitchen.url}/store${path}`)
-      await page.getByRole('heading', { level: 1 }).waitFor()
-      await page.waitForTimeout(300)
-      await expectAccessible(page)
-    }
-    await page.goto(`${kitchen.url}/store`)
-    await page.locator('.store-door').first().click()
-    await page.getByRole('region', { name: 'Inside Walk-in 1' }).waitFor()
-    await expectAccessible(page)
-    await page.locator('.store-row a').last().click()
-    await page.getByRole('heading', { level: 2, name: /What rules the date/ }).waitFor()
-    await expectAccessible(page)
-    await page.getByRole('link', { name: 'Trace' }).click()
-    await page.getByRole('table').waitFor()
-    await expectAccessible(page)
-    await inMenu(page, theme)
-  }
-  await page.context().close()
 })

@@ -1,5 +1,4 @@
 import { expect, test, type Browser, type Page, type Route } from '@playwright/test'
-import { expectAccessible } from './accessible'
 import { inMenu, PINS, RunningKitchen, tapReading } from './kitchen'
 
 let kitchen: RunningKitchen
@@ -219,27 +218,6 @@ test('on a phone every row of the board is in reach, and a reading takes two tap
     const box = (await key.boundingBox())!
     expect(Math.min(box.width, box.height)).toBeGreaterThanOrEqual(56)
     expect(box.y + box.height).toBeLessThanOrEqual(844 - 56)
-  }
-  await page.context().close()
-})
-
-test('nothing that an accessibility check finds, by day and by night, on a tablet and a phone', async ({ browser }) => {
-  const page = await person(browser, 'Mina Osk')
-  for (const [width, height] of [
-    [1280, 800],
-    [390, 844],
-  ] as const) {
-    await page.setViewportSize({ width, height })
-    for (const dish of [null, 'Start', 'Bay-leaf', 'Toasted-barley']) {
-      await page.goto(dish === 'Start' ? `${kitchen.url}/start` : kitchen.url)
-      if (dish && dish !== 'Start') await page.locator('.line-name', { hasText: dish }).click()
-      await page.waitForTimeout(400)
-      for (const now of ['Night', 'Day']) {
-        await expectAccessible(page)
-        await inMenu(page, now)
-      }
-      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width)
-    }
   }
   await page.context().close()
 })

@@ -68,3 +68,18 @@ export async function openView(page: Page, address: string): Promise<void> {
   await page.getByRole('heading', { level: 1 }).waitFor({ state: 'attached' })
   await page.waitForTimeout(400)
 }
+
+/** A batch, a thing in the cold store and a method, opened from where they are listed. */
+export async function oneOfEach(page: Page, url: string): Promise<string[]> {
+  const paths: string[] = []
+  for (const [list, link] of [
+    ['/', 'a[href^="/bench/"]'],
+    ['/store/list', 'a[href^="/store/item/"]'],
+    ['/methods', 'a[href^="/methods/"]'],
+    ['/store/receive', 'a[href^="/store/lineage/"]'],
+  ] as const) {
+    await openView(page, url + list)
+    paths.push((await page.locator(link).first().getAttribute('href'))!)
+  }
+  return [...paths, `${paths[2]!}/card`]
+}

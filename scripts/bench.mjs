@@ -6,6 +6,7 @@ import { join } from 'node:path'
 import { setFlagsFromString } from 'node:v8'
 import { runInNewContext } from 'node:vm'
 import { benchIdle } from './idle.mjs'
+import { benchFullLine, benchWeb } from './webBench.mjs'
 import { ensureBuilt, ensureInstalled } from './install.mjs'
 import { openCluster } from './postgres.mjs'
 import { output, ROOT, run, tell } from './run.mjs'
@@ -19,7 +20,27 @@ async function bench() {
   const idleAlone = process.argv.includes('idle')
   // `npm run bench -- load` measures the server under fifty tablets: a minute.
   const loadAlone = process.argv.includes('load')
+  // `npm run bench -- web` measures what a cook waits for, in a browser: five minutes.
+  const webAlone = process.argv.includes('web')
+  if (webAlone) {
+    process.exitCode = Math.max(await overDatabase(benchWeb), await overDatabase(benchFullLine))
+    return
+  }
   if (!storeAlone && !idleAlone && !loadAlone) benchCore()
+  if (loadAlone)
+    process.exitCode = await overDatabase((env) => run(process.execPath, ['benchmarks/dist/load.js'], { env }))
+  else if (idleAlone) process.exitCode = await overDatabase(benchIdle)
+  else process.exitCode = await overDatabase((env) => benchServer(env, storeAlone), ['--empty'])
+}
+
+async function benchServer(env, storeAlone) {
+  const served = storeAlone ? 0 : await run(process.execPath, ['benchmarks/dist/benchmarks.js'], { env })
+  const stored = await run(process.execPath, ['--max-old-space-size=3072', 'benchmarks/dist/store.js'], { env })
+  return served || stored
+}
+
+/** Measures over a database of its own, which goes after. */
+async function overDatabase(measure, prepared = []) {
   const cluster = await openCluster(mkdtempSync(join(tmpdir(), 'lt-bench-')))
   const env = {
     ...process.env,
@@ -28,22 +49,8 @@ async function bench() {
     LT_WEB_ROOT: join(ROOT, 'web/dist'),
   }
   try {
-    output(process.execPath, ['server/dist/commands/prepare.js', ...(idleAlone || loadAlone ? [] : ['--empty'])], {
-      env,
-    })
-    if (loadAlone) {
-      process.exitCode = await run(process.execPath, ['benchmarks/dist/load.js'], { env })
-      return
-    }
-    if (idleAlone) {
-      process.exitCode = await benchIdle(env)
-      return
-    }
-    if (!storeAlone) process.exitCode = await run(process.execPath, ['benchmarks/dist/benchmarks.js'], { env })
-    const stored = await run(process.execPath, ['--max-old-space-size=3072', 'benchmarks/dist/store.js'], {
-      env,
-    })
-    process.exitCode ||= stored
+    output(process.execPath, ['server/dist/commands/prepare.js', ...prepared], { env })
+    return await measure(env)
   } finally {
     cluster.destroy()
   }

@@ -14,16 +14,16 @@ import {
 } from '@logged-thermal/server'
 
 const ITEMS = 500
-/** The demo's batches so often over: some twenty-five of them run. */
-const COPIES = 2
-
-/** A kitchen as busy as they come, in an empty database of the role that owns it. Returns it with the ids of its packages. */
-export async function busyKitchen(orm: MikroORM): Promise<Seeded & { packages: Id[] }> {
+/**
+ * A kitchen as busy as they come, in an empty database of the role that owns it. Returns it with the ids of its packages.
+ * @param copies the demo's batches so often over: with two of them some twenty-five run
+ */
+export async function busyKitchen(orm: MikroORM, copies = 2): Promise<Seeded & { packages: Id[] }> {
   const now = Date.now()
   const zone = 'UTC'
   const seeded = await seedKitchen(orm, { name: DEMO_KITCHEN, zone, people: DEMO_PEOPLE, now: now - 9 * 86_400_000 })
-  const [first, ...others] = Array.from({ length: COPIES }, () => demoClaims(seeded, zone, now))
-  const batches = others.flatMap((claims, i) => recoded(claims.filter(isOfBatch), 'BCDEFG'[i]!))
+  const [first, ...others] = Array.from({ length: copies }, () => demoClaims(seeded, zone, now))
+  const batches = others.flatMap((claims, i) => recoded(claims.filter(isOfBatch), String.fromCharCode(66 + i)))
   const lead = seeded.people.find(({ key }) => key === 'ilse')!.id
   const milk = packages(seeded, lead, now)
   const claims = [...first!, ...batches, ...milk].sort((a, b) => a.madeAt - b.madeAt)
@@ -37,7 +37,7 @@ export async function busyKitchen(orm: MikroORM): Promise<Seeded & { packages: I
 async function fillBusy(): Promise<void> {
   const orm = await MikroORM.init(ormConfig(configFrom(process.env).ownerUrl))
   try {
-    await busyKitchen(orm)
+    await busyKitchen(orm, Number(process.argv[2] ?? 2))
   } finally {
     await orm.close()
   }

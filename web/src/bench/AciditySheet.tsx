@@ -9,6 +9,7 @@ import { FieldRow } from '../kit/FieldRow'
 import styles from './addSheet.module.css'
 import { useEnteredHere } from '../app/useEnteredHere'
 import { speaks } from '../kit/language'
+import { shutUnless } from '../app/shut'
 
 const say = speaks(benchSheetsMessages)
 
@@ -67,7 +68,7 @@ export function AciditySheet({ batch, findings, open, onClose, reader, mayWrite 
             {field('meter', say('whichMeter'))}
           </FieldRow>
           {wrong && <p role="alert">{wrong}</p>}
-          <Key look="primary" disabled={!mayWrite} onClick={log}>
+          <Key look="primary" why={shutUnless(mayWrite)} onClick={log}>
             {say('logIt')}
           </Key>
         </section>

@@ -54,6 +54,7 @@ import { Whole } from '../kit/Whole'
 import styles from './bench.module.css'
 import { Notice } from '../kit/Notice'
 import { speaks } from '../kit/language'
+import { shutUnless } from '../app/shut'
 
 const say = speaks(benchMessages)
 
@@ -244,13 +245,13 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
             <Key look="outlined" onClick={() => setSheet('readings')}>
               {say('readings')}
             </Key>
-            <Key look="outlined" disabled={!open} onClick={() => setSheet('add')}>
+            <Key look="outlined" why={shutUnless(open)} onClick={() => setSheet('add')}>
               {say('add')}
             </Key>
-            <Key look="outlined" disabled={!open} onClick={() => setSheet('cue')}>
+            <Key look="outlined" why={shutUnless(open)} onClick={() => setSheet('cue')}>
               {say('cue')}
             </Key>
-            <Key look="outlined" disabled={!open} onClick={() => setSheet({ decide: null })}>
+            <Key look="outlined" why={shutUnless(open)} onClick={() => setSheet({ decide: null })}>
               {say('decide')}
             </Key>
             <Key look="outlined" onClick={() => setSheet('more')}>

@@ -3,6 +3,7 @@ import { isHeld, type BatchState } from '@logged-thermal/core'
 import { Key } from '../kit/Key'
 import styles from './holdStrip.module.css'
 import { speaks } from '../kit/language'
+import { shutUnless } from '../app/shut'
 
 const say = speaks(benchMessages)
 
@@ -20,7 +21,7 @@ export function HoldStrip({ batch, open, onDecide }: Props) {
       <p>
         <strong>{say('onHoldDoNot')}</strong> {batch.disposition?.value.reason} {say('goOnCoolingReading')}
       </p>
-      <Key look="outlined" disabled={!open} onClick={onDecide}>
+      <Key look="outlined" why={shutUnless(open)} onClick={onDecide}>
         {say('decide')}
       </Key>
     </section>

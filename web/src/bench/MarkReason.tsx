@@ -34,7 +34,7 @@ export function MarkReason({ batch, step, edge, onClose, onReason }: Props) {
         ))}
       </NameKeys>
       <Field label={say('orYourOwnWords')} value={said} max={300} onValue={setSaid} />
-      <Key look="primary" disabled={said.trim() === ''} onClick={() => onReason(said.trim())}>
+      <Key look="primary" why={said.trim() === '' && say('writeItFirst')} onClick={() => onReason(said.trim())}>
         {say('markWith')}
       </Key>
     </Sheet>

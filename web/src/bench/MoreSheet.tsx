@@ -7,6 +7,7 @@ import { Sheet } from '../kit/Sheet'
 import type { BenchSheet } from './benchSheet'
 import { useMethodOf } from '../app/instructions'
 import { NameKeys } from '../kit/NameKeys'
+import { shutUnless } from '../app/shut'
 import { speaks } from '../kit/language'
 
 const say = speaks(benchSheetsMessages)
@@ -42,7 +43,7 @@ export function MoreSheet({ batch, open, onClose, onSheet, awake, mayWrite }: Pr
     <Sheet open={open} onClose={onClose} title={say('moreAbout', { code: batch.code })}>
       <NameKeys>
         {keys.map(({ sheet, name, why, writes }) => (
-          <Key key={name} disabled={writes && !mayWrite} onClick={() => onSheet(sheet)}>
+          <Key key={name} why={writes ? shutUnless(mayWrite) : null} onClick={() => onSheet(sheet)}>
             {name}
             <small>{why}</small>
           </Key>

@@ -36,7 +36,7 @@ export function PotStrip({ others, now, reader, half }: Props) {
             key={batch.id}
             look={i === 0 ? 'plain' : 'outlined'}
             className={clsx(pressing && styles.pressing)}
-            disabled={half}
+            why={half && say('logOrClearValue')}
             onClick={() => void navigate(`/bench/${batch.id}`)}
           >
             {i === 0 && <span className={styles.potsNext}>{say('next')}</span>}
@@ -51,7 +51,7 @@ export function PotStrip({ others, now, reader, half }: Props) {
         )
       })}
       {live.length > SHOWN && (
-        <Key look="outlined" disabled={half} onClick={() => void navigate('/')}>
+        <Key look="outlined" why={half && say('logOrClearValue')} onClick={() => void navigate('/')}>
           {say('moreLive', { live: live.length - SHOWN })}
         </Key>
       )}

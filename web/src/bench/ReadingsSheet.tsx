@@ -64,7 +64,10 @@ export function ReadingsSheet({ open, onClose, batch, others, reader, mayWrite }
       {correcting?.how === 'choose' && (
         <KeyRow>
           <Key onClick={() => setCorrecting({ ...correcting, how: 'mistyped' })}>{say('mistyped')}</Key>
-          <Key disabled={others.length === 0} onClick={() => setCorrecting({ ...correcting, how: 'wrong pot' })}>
+          <Key
+            why={others.length === 0 && say('noOtherPot')}
+            onClick={() => setCorrecting({ ...correcting, how: 'wrong pot' })}
+          >
             {say('wrongPot')}
           </Key>
           <Key onClick={() => amend(correcting.fact.entry, 'touched the pan', 'void')}>{say('touchedPan')}</Key>

@@ -25,7 +25,7 @@ export function RewarmSheet({ batch, onClose }: { batch: BatchState; onClose: ()
         {REWARMED_HOW.map((how) => (
           <Key
             key={how}
-            disabled={left <= 0}
+            why={left <= 0 && say('itsLastDayStays', { left, hasLeft: false })}
             onClick={() => {
               enter('rewarmed', batch.id, { how })
               onClose()

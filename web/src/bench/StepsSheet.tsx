@@ -173,7 +173,7 @@ function StepItem({
             <Key
               key={edge}
               look={edge === 'skipped' ? 'outlined' : 'plain'}
-              disabled={step.ended !== null || marks.some(({ value }) => value.edge === edge)}
+              why={(step.ended !== null || marks.some(({ value }) => value.edge === edge)) && say('markedAlready')}
               onClick={() => onMark(step.key, edge)}
             >
               {EDGE_WORD[edge]}
@@ -187,7 +187,7 @@ function StepItem({
       {said !== null && (
         <Key
           look="primary"
-          disabled={said.trim() === ''}
+          why={said.trim() === '' && say('writeItFirst')}
           onClick={() => {
             enter('step-deviated', batch.id, { step: step.key, said: said.trim() })
             setSaid(null)

@@ -2,6 +2,7 @@ import { boardMessages } from '@logged-thermal/wording'
 import { useEffect, useRef, useState, type CSSProperties } from 'react'
 import type { TemperatureScale } from '@logged-thermal/core'
 import { Key } from '../kit/Key'
+import { HalfTyped } from './HalfTyped'
 import { colourOf } from '../parts/temperatureScale'
 import {
   aroundNext,
@@ -95,6 +96,7 @@ export function DegreeBoard({ scale, centre, marks, rows, disabled, ask, control
     window.addEventListener('keydown', typed)
     return () => window.removeEventListener('keydown', typed)
   })
+  const typedValue = entered.kind === 'typed' ? numberOf(entered.text) : null
   // On a phone there is room for one: what was begun is cleared, or what it is read with is changed.
   const narrow = rows < 3
   const clearKey = (
@@ -167,8 +169,20 @@ export function DegreeBoard({ scale, centre, marks, rows, disabled, ask, control
           </Key>
         ))}
       </div>
+      <HalfTyped
+        begun={begunOf(entered, scale)}
+        onLog={typedValue === null ? null : () => log(typedValue)}
+        onDrop={clear}
+      />
     </section>
   )
+}
+
+function begunOf(entered: Entered, scale: TemperatureScale): string | null {
+  if (entered.kind === 'nothing') return null
+  return entered.kind === 'typed'
+    ? `${entered.text} °${scale}`
+    : `${entered.minus ? '-' : ''}${Math.abs(entered.degree)}._ °${scale}`
 }
 
 function Shown({ entered, scale }: { entered: Entered; scale: TemperatureScale }) {

@@ -32,6 +32,7 @@ import { trialOf, waysOf, type Way } from './ways'
 import { SelectField } from '../kit/SelectField'
 import { Whole } from '../kit/Whole'
 import styles from './cooldown.module.css'
+import { shutUnless } from '../app/shut'
 import { speaks } from '../kit/language'
 
 const say = speaks(cooldownMessages)
@@ -217,7 +218,12 @@ function Cooldown({ line, source, sources, found, onSource }: Props) {
                 ownWords: ownWords(way, vessel, load, cover, pans, found?.stages ?? [], means, reader),
               })}
             </p>
-            <Key look="primary" disabled={!open || !vessel || !load || refused !== null} onClick={use}>
+            <Key
+              look="primary"
+              disabled={!vessel || !load}
+              why={shutUnless(open) ?? (refused && refusedWords(refused, reader))}
+              onClick={use}
+            >
               {source.kind === 'batch' ? say('useThis') : say('startWith')}
               <small>
                 {vessel && load

@@ -7,6 +7,7 @@ import type { LotOfEgg } from './eggLots'
 import { NumberPad } from '../kit/NumberPad'
 import styles from './eggs.module.css'
 import { speaks, spoken } from '../kit/language'
+import { shutUnless } from '../app/shut'
 
 const say = speaks(eggsMessages)
 
@@ -77,10 +78,10 @@ export function CrackTally({ lot, item, step, uses, batch, mayWrite, onTaken }: 
       </p>
       <div className={styles.tallyCount}>
         <output aria-label={say('goodEggs')}>{good}</output>
-        <Key className={styles.tallyGood} disabled={!mayWrite} onClick={() => setGood(good + 1)}>
+        <Key className={styles.tallyGood} why={shutUnless(mayWrite)} onClick={() => setGood(good + 1)}>
           {say('good')}
         </Key>
-        <Key disabled={!mayWrite} onClick={() => setGood(good + 6)}>
+        <Key why={shutUnless(mayWrite)} onClick={() => setGood(good + 6)}>
           + 6
         </Key>
         <Key look="outlined" disabled={good === 0} aria-label={say('oneGoodEggLess')} onClick={() => setGood(good - 1)}>
@@ -89,7 +90,7 @@ export function CrackTally({ lot, item, step, uses, batch, mayWrite, onTaken }: 
       </div>
       <div className={styles.tallyCount}>
         <output aria-label={say('rejectedEggs')}>{rejected}</output>
-        <Key disabled={!mayWrite} onClick={() => setRejected(rejected + 1)}>
+        <Key why={shutUnless(mayWrite)} onClick={() => setRejected(rejected + 1)}>
           {say('rejected')}
         </Key>
         <Key

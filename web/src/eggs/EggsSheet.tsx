@@ -26,6 +26,7 @@ import { SettleLeftOver } from './SettleLeftOver'
 import styles from './eggs.module.css'
 import { useEnteredHere } from '../app/useEnteredHere'
 import { speaks, spoken } from '../kit/language'
+import { shutUnless } from '../app/shut'
 
 const say = speaks(eggsMessages)
 
@@ -90,12 +91,12 @@ export function EggsSheet({ batch, open, onClose, onKept, mayWrite, reader }: Pr
             />
           ) : (
             <LotKeys lots={lotsFor(line?.lots ?? [], uses)} rule={rule} chosen={lot} onChoose={setLot}>
-              <Key look="outlined" disabled={!mayWrite} onClick={() => setReceiving(true)}>
+              <Key look="outlined" why={shutUnless(mayWrite)} onClick={() => setReceiving(true)}>
                 {say('anotherLot')}
                 <small>{say('notOnList')}</small>
               </Key>
               {kept.length > 0 && (
-                <Key look="outlined" disabled={!mayWrite} onClick={onKept}>
+                <Key look="outlined" why={shutUnless(mayWrite)} onClick={onKept}>
                   {say('keptFromBefore')}
                   <small>{kept.length === 1 ? say('oneColdStore') : say('coldStore', { kept: kept.length })}</small>
                 </Key>

@@ -35,8 +35,8 @@ export function LotKeys({ lots, rule, chosen, onChoose, children }: Props) {
         return (
           <Key
             key={id}
-            look={shut ? 'shut' : id === chosen ? 'primary' : 'plain'}
-            disabled={shut !== null}
+            look={id === chosen ? 'primary' : 'plain'}
+            why={shut}
             aria-pressed={id === chosen}
             onClick={() => onChoose(id)}
           >

@@ -15,6 +15,7 @@ import type { LotOfEgg } from './eggLots'
 import { NumberPad } from '../kit/NumberPad'
 import styles from './eggs.module.css'
 import { speaks, spoken } from '../kit/language'
+import { shutUnless } from '../app/shut'
 
 const say = speaks(eggsMessages)
 
@@ -60,7 +61,7 @@ export function PourLot({ lot, item, step, uses, batch, mayWrite, onTaken }: Pro
         <p className={styles.tallyWanted}>
           {say('onlyWrittenLeftCarton', { amount: measureWords(itemLeft(item), spoken), code: item.code })}
         </p>
-        <Key look="primary" disabled={!mayWrite} onClick={() => log({ ...asking, inHand: true })}>
+        <Key look="primary" why={shutUnless(mayWrite)} onClick={() => log({ ...asking, inHand: true })}>
           {say('yesLog', { grams: grams(asking.grams[part] ?? 0) })}
         </Key>
         <Key look="outlined" onClick={() => setAsking(null)}>
@@ -81,7 +82,7 @@ export function PourLot({ lot, item, step, uses, batch, mayWrite, onTaken }: Pro
         })}
       </p>
       {wanted > 0 && (
-        <Key look="primary" disabled={!mayWrite} onClick={() => take(wanted)}>
+        <Key look="primary" why={shutUnless(mayWrite)} onClick={() => take(wanted)}>
           {say('asMethodSays', { grams: grams(wanted) })}
         </Key>
       )}

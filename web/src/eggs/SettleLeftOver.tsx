@@ -15,6 +15,7 @@ import { Key } from '../kit/Key'
 import { NumberPad } from '../kit/NumberPad'
 import styles from './eggs.module.css'
 import { speaks } from '../kit/language'
+import { shutUnless } from '../app/shut'
 
 const say = speaks(eggsMessages)
 
@@ -63,10 +64,10 @@ export function SettleLeftOver({
         })}
       </p>
       <div>
-        <Key disabled={!mayWrite} onClick={() => settle('kept')}>
+        <Key why={shutUnless(mayWrite)} onClick={() => settle('kept')}>
           {say('keepDated')}
         </Key>
-        <Key look="outlined" disabled={!mayWrite} onClick={() => settle('discarded')}>
+        <Key look="outlined" why={shutUnless(mayWrite)} onClick={() => settle('discarded')}>
           {say('intoBin')}
         </Key>
         <Key look="outlined" onClick={() => setWeighing(true)}>

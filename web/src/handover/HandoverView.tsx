@@ -35,6 +35,7 @@ import { Sheet } from '../kit/Sheet'
 import { TimeField } from '../kit/TimeField'
 import styles from './handover.module.css'
 import { speaks, spoken } from '../kit/language'
+import { shutUnless } from '../app/shut'
 
 const say = speaks(handoverMessages)
 
@@ -124,7 +125,7 @@ export function HandoverView() {
           <p className="muted">
             {say('untilOn', { time: timeOfDay(until, reader), day: dayName(dayOf(until, reader.zone), reader) })}
           </p>
-          <Key look="primary" disabled={!open} onClick={handOver}>
+          <Key look="primary" why={shutUnless(open)} onClick={handOver}>
             {say('handOver')}
           </Key>
           {person?.role === 'lead' && (

@@ -78,7 +78,7 @@ export function HouseLineForm({ line, onDone, onCancel }: Props) {
       <KeyRow>
         <Key
           look="primary"
-          disabled={missing !== null}
+          why={missing}
           onClick={() =>
             onDone({ ...line, house: { rule, reason: reason.trim() }, variance: looser ? variance : null })
           }

@@ -15,6 +15,7 @@ import { VersionHistory } from './VersionHistory'
 import { Whole } from '../kit/Whole'
 import { clsx } from 'clsx'
 import styles from './limits.module.css'
+import { shutUnless } from '../app/shut'
 import { speaks, spoken } from '../kit/language'
 
 const say = speaks(limitsMessages)
@@ -56,10 +57,10 @@ export function LimitsView() {
       <div className={styles.limits}>
         <div className={styles.main}>
           <div className={styles.top}>
-            <Key disabled={!lead} onClick={() => setPanel({ kind: 'set' })}>
+            <Key why={shutUnless(true, Boolean(lead))} onClick={() => setPanel({ kind: 'set' })}>
               {shown.ruleSet.name}
             </Key>
-            <Key disabled={!lead} onClick={() => setPanel({ kind: 'set' })}>
+            <Key why={shutUnless(true, Boolean(lead))} onClick={() => setPanel({ kind: 'set' })}>
               {shown.unit === 'stricter' ? say('judgedByStricterUnit') : say('judgedIn', { unit: shown.unit })}
             </Key>
             <Key onClick={() => setPanel({ kind: 'practice' })}>{say('housePractice')}</Key>

@@ -237,7 +237,7 @@ function WritePermit({
       <VarianceFields variance={variance} onChange={setVariance} />
       <p role="status">{problem ?? say('wholeEndsWithIts')}</p>
       <KeyRow>
-        <Key look="primary" disabled={problem !== null} onClick={() => onDone(variance)}>
+        <Key look="primary" why={problem} onClick={() => onDone(variance)}>
           {say('intoDraft')}
         </Key>
         <Key look="outlined" onClick={onCancel}>

@@ -7,6 +7,7 @@ import { Key } from '../kit/Key'
 import { discardOf, useStored, type StoredItem } from '../store/useStore'
 import styles from './line.module.css'
 import { speaks } from '../kit/language'
+import { shutUnless } from '../app/shut'
 
 const say = speaks(lineMessages)
 
@@ -34,7 +35,7 @@ export function KeptAside({ line, open }: Props) {
             </span>
             <Key
               look={isOver(one) ? 'primary' : 'outlined'}
-              disabled={!open}
+              why={shutUnless(open)}
               onClick={() => enter('item-discarded', one.item.id, discardOf(one, itemLeft(one.item)))}
             >
               {say('intoBin')}

@@ -133,7 +133,7 @@ export function AmountForm({
       )}
       {wrong && <p role="alert">{say('quantityNumberAbove0')}</p>}
       <KeyRow>
-        <Key look="primary" disabled={!choice || wrong || step === ''} onClick={done}>
+        <Key look="primary" why={(!choice || wrong || step === '') && say('whatHowMuchStep')} onClick={done}>
           {amountKey ? say('changeIt') : say('putItIn')}
         </Key>
         {amountKey && (

@@ -120,7 +120,7 @@ export function BakeForm({
         <Field label={say('doneWhen')} value={cue} max={120} placeholder={say('goldenSpringsBack')} onValue={setCue} />
         <p role="status">{problem ?? say('holdsUntilNoCooler', { day: dayName(last, reader) })}</p>
         <KeyRow>
-          <Key look={problem ? 'shut' : 'primary'} disabled={problem !== null} onClick={done}>
+          <Key look="primary" why={problem} onClick={done}>
             {say('signIt')}
           </Key>
         </KeyRow>

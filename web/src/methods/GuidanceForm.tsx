@@ -53,11 +53,7 @@ export function GuidanceForm({
         <Field label={say('why')} value={reason} max={300} onValue={setReason} />
         <p role="status">{problem ?? say('insideNobodyAskedBeyond')}</p>
         <KeyRow>
-          <Key
-            look={problem ? 'shut' : 'primary'}
-            disabled={problem !== null}
-            onClick={() => onDone({ most: value, reason: reason.trim(), validUntil })}
-          >
+          <Key look="primary" why={problem} onClick={() => onDone({ most: value, reason: reason.trim(), validUntil })}>
             {say('signIt')}
           </Key>
         </KeyRow>

@@ -31,6 +31,7 @@ import type { Column } from '../kit/table/column'
 import { DataTable } from '../kit/table/DataTable'
 import styles from './methods.module.css'
 import { speaks, spoken } from '../kit/language'
+import { shutUnless } from '../app/shut'
 
 const say = speaks(methodsMessages)
 
@@ -109,7 +110,7 @@ export function MethodsView() {
             placeholder={say('findByNameFamily')}
             onValue={setWanted}
           />
-          <Key look="primary" disabled={!mayWrite} onClick={create}>
+          <Key look="primary" why={shutUnless(open, mayWrite, 'chef')} onClick={create}>
             {say('newMethod')}
           </Key>
           <Key onClick={() => download('methods.json', methodFile(rows.map(({ method }) => method)))}>

@@ -65,7 +65,7 @@ export function ProblemNote({
               <Field label={say('whyMayStay')} value={writing} max={300} onValue={setWriting} />
               <Key
                 look="primary"
-                disabled={writing.trim().length < 10}
+                why={writing.trim().length < 10 && say('sayWhyFirst')}
                 onClick={() => onEdit({ kind: 'justify', problem: problem.id, reason: writing.trim() })}
               >
                 {say('keepSo')}

@@ -94,12 +94,12 @@ export function StepForm({
       </FieldRow>
       {wrong && <p role="alert">{say('temperatureNeedsItsUnit')}</p>}
       <KeyRow>
-        <Key look="primary" disabled={wrong} onClick={done}>
+        <Key look="primary" why={wrong && say('temperatureNeedsItsUnit')} onClick={done}>
           {say('changeIt')}
         </Key>
         <Key
           look="outlined"
-          disabled={method.steps.length < 2}
+          why={method.steps.length < 2 && say('lastStepStays')}
           onClick={() => {
             onEdit({ kind: 'remove step', key: step.key })
             onClose()

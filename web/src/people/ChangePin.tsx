@@ -8,6 +8,7 @@ import { Key } from '../kit/Key'
 import { Sheet } from '../kit/Sheet'
 import { NameKeys } from '../kit/NameKeys'
 import { speaks } from '../kit/language'
+import { shutUnless } from '../app/shut'
 
 const say = speaks(peopleMessages)
 
@@ -35,7 +36,7 @@ export function ChangePin({ people, open }: { people: readonly PersonOnList[]; o
       <p className="muted">{say('everybodyChangesTheirOwn', { lead: lead && lead.name, hasLead: Boolean(lead) })}</p>
       <NameKeys>
         {people.map((person) => (
-          <Key key={person.id} disabled={!open} onClick={() => ask(person)}>
+          <Key key={person.id} why={shutUnless(open)} onClick={() => ask(person)}>
             {person.name}
             <small>{person.job}</small>
           </Key>

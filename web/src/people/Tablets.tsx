@@ -15,6 +15,7 @@ import { Field } from '../kit/Field'
 import { Key } from '../kit/Key'
 import { Sheet } from '../kit/Sheet'
 import styles from './people.module.css'
+import { shutUnless } from '../app/shut'
 import { speaks } from '../kit/language'
 
 const say = speaks(peopleMessages)
@@ -46,7 +47,7 @@ export function Tablets({ lead, open }: { lead: PersonOnList | null; open: boole
             </span>
             <Key
               look="outlined"
-              disabled={!open || !lead}
+              why={shutUnless(open, lead !== null)}
               aria-label={say('forgetTablet', { tablet: tablet.name })}
               onClick={() => setAsked({ act: 'forget', tablet })}
             >
@@ -57,7 +58,7 @@ export function Tablets({ lead, open }: { lead: PersonOnList | null; open: boole
         {tablets.length === 0 && <li className="muted">{say('noneEnrolledYet')}</li>}
       </ul>
       {!here && (
-        <Key look="primary" disabled={!open || !lead} onClick={() => setAsked({ act: 'enrol' })}>
+        <Key look="primary" why={shutUnless(open, lead !== null)} onClick={() => setAsked({ act: 'enrol' })}>
           {say('enrolTablet')}
         </Key>
       )}

@@ -29,6 +29,7 @@ import { Whole } from '../kit/Whole'
 import { clsx } from 'clsx'
 import styles from './start.module.css'
 import { speaks } from '../kit/language'
+import { shutUnless } from '../app/shut'
 
 const say = speaks(startMessages)
 
@@ -130,7 +131,7 @@ export function StartBatch() {
             <Key look="outlined" onClick={() => void navigate('/')}>
               {say('notNow')}
             </Key>
-            <Key look="primary" disabled={!open} onClick={start}>
+            <Key look="primary" why={shutUnless(open)} onClick={start}>
               {say('startCode', { code })}
             </Key>
           </div>

@@ -31,6 +31,7 @@ import { clsx } from 'clsx'
 import binStyles from './bin.module.css'
 import itemStyles from './item.module.css'
 import { speaks } from '../kit/language'
+import { shutUnless } from '../app/shut'
 
 const say = speaks(storeRoundMessages)
 
@@ -92,7 +93,7 @@ export function BinRound() {
             />
           </div>
           <aside>
-            <Key disabled={!open} onClick={() => setFinding(true)}>
+            <Key why={shutUnless(open)} onClick={() => setFinding(true)}>
               {say('foundSomethingWithoutDate')}
             </Key>
             <Totals now={now} reader={reader} seq={line.seq} />
@@ -140,7 +141,7 @@ function BinList({
             <Key
               look={quiet ? 'outlined' : 'primary'}
               aria-label={say('binIt', { item: one.item.name, code: one.item.code })}
-              disabled={!open}
+              why={shutUnless(open)}
               onClick={() => enter('item-discarded', one.item.id, discardOf(one, itemLeft(one.item)))}
             >
               {say('binIt2')}

@@ -35,6 +35,7 @@ import { useLastTap } from './ItemKeys'
 import { ancestryIn, discardOf, storeOfLine, type StoredItem } from './useStore'
 import { NameKeys } from '../kit/NameKeys'
 import styles from './item.module.css'
+import { shutUnless } from '../app/shut'
 import { speaks } from '../kit/language'
 
 const say = speaks(itemMessages)
@@ -91,8 +92,10 @@ export function ItemActions({
   const why = shut && !frozen ? partShutSentence(shut, reader) : null
   const noFreezer = goes('freeze', line.units.find(({ kind }) => kind === 'freezer') ?? null)
 
+  const because =
+    shutUnless(open) ?? (gone ? say('itIsGone') : shut ? partShutSentence(shut, reader) : say('nowhereForIt'))
   const key = (name: string, act: () => void, isShut: boolean, primary = false) => (
-    <Key look={isShut ? 'shut' : primary ? 'primary' : 'plain'} disabled={isShut} onClick={act}>
+    <Key look={primary ? 'primary' : 'plain'} why={isShut && because} onClick={act}>
       {name}
     </Key>
   )
@@ -123,9 +126,8 @@ export function ItemActions({
           key(say('hold'), () => setAsking('hold'), gone || !open)
         )}
         <Key
-          look={gone || !open ? 'shut' : 'plain'}
           className={styles.discardKey}
-          disabled={gone || !open}
+          why={(gone || !open) && because}
           onClick={() => enter('item-discarded', item.id, discardOf(one, left))}
         >
           {say('discard')}

@@ -6,6 +6,7 @@ import { useAsOf } from '../app/now'
 import { Key } from '../kit/Key'
 import { discardOf, type StoredItem } from './useStore'
 import { speaks } from '../kit/language'
+import { shutUnless } from '../app/shut'
 
 const say = speaks(itemMessages)
 
@@ -32,7 +33,7 @@ export function ItemKeys({ one, onMore }: { one: StoredItem; onMore: () => void 
       <Key
         look={standing.asks === 'discard' ? 'quiet' : 'plain'}
         aria-label={`${first} ${item.name} ${item.code}`}
-        disabled={!open}
+        why={shutUnless(open)}
         onClick={act}
       >
         {first}

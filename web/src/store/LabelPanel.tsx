@@ -9,6 +9,7 @@ import { Stepper } from '../kit/Stepper'
 import { clsx } from 'clsx'
 import styles from './item.module.css'
 import { speaks } from '../kit/language'
+import { shutUnless } from '../app/shut'
 
 const say = speaks(itemMessages)
 
@@ -47,7 +48,7 @@ export function LabelPanel({ item }: { item: ItemState }) {
           onStep={(by) => setCopies(Math.min(200, Math.max(1, copies + by)))}
         />
         <Key
-          disabled={!open}
+          why={shutUnless(open)}
           onClick={() => {
             window.open(`/api/labels/sheet.pdf?items=${item.id}&copies=${copies}&paper=${paper}`, '_blank', 'noopener')
             enter('label-printed', item.id, { copies })

@@ -20,6 +20,7 @@ import { clsx } from 'clsx'
 import binStyles from './bin.module.css'
 import lineageStyles from './lineage.module.css'
 import { speaks } from '../kit/language'
+import { shutUnless } from '../app/shut'
 
 const say = speaks(storeInMessages)
 
@@ -65,14 +66,14 @@ export function LineageView() {
               {lot.recall ? (
                 <>
                   {drill && (
-                    <Key look="outlined" disabled={!open || !data} onClick={() => setCalling('recall')}>
+                    <Key look="outlined" disabled={!data} why={shutUnless(open)} onClick={() => setCalling('recall')}>
                       {say('seriousHoldNow', { items: items.length + batches.length })}
                     </Key>
                   )}
                   {missing > 0 && (
                     <Key
                       look="primary"
-                      disabled={!open}
+                      why={shutUnless(open)}
                       onClick={() => lot.recall && enter('recalled', lot.id, { ...missed, ...lot.recall.value })}
                     >
                       {say('holdMoreTheyCame', { missing })}
@@ -84,10 +85,10 @@ export function LineageView() {
                 </>
               ) : (
                 <>
-                  <Key look="primary" disabled={!open || !data} onClick={() => setCalling('recall')}>
+                  <Key look="primary" disabled={!data} why={shutUnless(open)} onClick={() => setCalling('recall')}>
                     {say('recallHoldNow', { items: items.length + batches.length })}
                   </Key>
-                  <Key look="outlined" disabled={!open || !data} onClick={() => setCalling('drill')}>
+                  <Key look="outlined" disabled={!data} why={shutUnless(open)} onClick={() => setCalling('drill')}>
                     {say('practiseRecall')}
                   </Key>
                 </>

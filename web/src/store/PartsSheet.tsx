@@ -101,8 +101,8 @@ export function PartsSheet({ batch, step, now, onClose, reader }: Props) {
               .map(({ one: each, shut, wants }) => (
                 <Key
                   key={each.item.id}
-                  look={shut ? 'shut' : wants ? 'plain' : 'outlined'}
-                  disabled={shut !== null}
+                  look={wants ? 'plain' : 'outlined'}
+                  why={shut && partShutSentence(shut, reader)}
                   onClick={() => setChosen(each.item.id)}
                 >
                   {each.item.name}

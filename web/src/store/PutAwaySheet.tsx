@@ -23,6 +23,7 @@ import { limitsOfLine } from './useStore'
 import styles from './putAway.module.css'
 import { useEnteredHere } from '../app/useEnteredHere'
 import { speaks } from '../kit/language'
+import { shutUnless } from '../app/shut'
 
 const say = speaks(storeInMessages)
 
@@ -97,7 +98,7 @@ export function PutAwaySheet({ batch, now, onClose }: { batch: BatchState; now: 
             onChoose={setMeasured}
           />
           {whole > 0 && measured === 'portion' && as === 'portion' && (
-            <Key look="primary" disabled={!open} onClick={() => put(whole)}>
+            <Key look="primary" why={shutUnless(open)} onClick={() => put(whole)}>
               {say('allPortions', { whole })}
             </Key>
           )}

@@ -140,4 +140,7 @@ export const benchSheetsMessages = {
   noteIt: 'Note it',
   airUnit: 'Air of the unit',
   whichOneCoolsSlowest: 'Which one cools slowest',
+  noOtherPot: 'There is no other pot on the Line.',
+  writeItFirst: 'Write it first.',
+  markedAlready: 'That is marked already.',
 } as const

@@ -24,4 +24,7 @@ export const boardMessages = {
   isRight: '{value} °{scale} is right',
   readAgain: 'Read again',
   notLoggedYetNothing: 'Not logged yet. {value} °{scale} is nothing this pan does.',
+  begunNotLogged: '{begun} is begun and not logged.',
+  logAndGo: 'Log {begun}, then go',
+  dropAndGo: 'Drop it, then go',
 } as const

@@ -106,4 +106,6 @@ export const itemMessages = {
   paper: 'Paper',
   copies: 'Copies',
   daysOnceThawed: '{days} days once thawed',
+  itIsGone: 'It is gone: nothing more is done with it.',
+  nowhereForIt: 'No unit of this kitchen takes it as it is now.',
 } as const

@@ -102,4 +102,7 @@ export const methodFormsMessages = {
   'state_pasteurized lot': 'pasteurized lot',
   state_frozen: 'frozen',
   state_treated: 'treated',
+  lastStepStays: 'A method has one step at least.',
+  sayWhyFirst: 'Say why, in ten characters or more.',
+  whatHowMuchStep: 'Choose what, how much and at which step.',
 } as const

@@ -11,6 +11,7 @@ export const shellMessages = {
   tapYourName: 'Tap your name',
   locked: 'shift is closed',
   openShift: 'Open a shift',
+  openShiftFirst: 'Open a shift first: tap your name at the top.',
   lock: 'Lock',
   showScale: 'Show °{scale}',
   night: 'Night',
@@ -95,4 +96,6 @@ export const shellMessages = {
   signsThis: '{person} signs this',
   shiftBelongsSomebodyElse: 'This shift belongs to somebody else. Closing without a PIN drops the entry.',
   foodSafetyLeadSigns: 'The food-safety lead signs with a PIN, once the reason is written.',
+  only_lead: 'The food-safety lead does this.',
+  only_chef: 'A pastry chef or the food-safety lead does this.',
 } as const

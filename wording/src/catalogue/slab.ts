@@ -52,7 +52,6 @@ export const slabMessages = {
   goesOut: 'It goes out',
   minuteCountsFromTwo: 'The minute counts from two readings; the tap starts the clock for you.',
   keepBoilingThenRead: 'Keep it boiling, then read again',
-  sNextReading: 's to the next reading',
   thenReadMixtureReadings: 'Then read the mixture: readings until now are of the parts, and prove nothing about it.',
   boiledOutByTwo: 'Boiled out, by two readings.',
   qualityStarchHoldsOnly: 'Quality: starch holds only if the amylase is spent. Nothing here is law.',
@@ -104,4 +103,7 @@ export const slabMessages = {
   onHold: 'On hold',
   onHoldDoNot: 'On hold. Do not use',
   unitTo: '{unit} to {to}',
+  sBoilingLeft: 's of boiling left',
+  readInBetween: 'Read it in between, in {left}.',
+  sNextReading: 's to the next reading',
 } as const

@@ -6,6 +6,7 @@ import { Key } from '../../kit/Key'
 import type { SlabProps } from './slabProps'
 import styles from '../../board/slab.module.css'
 import { speaks, spoken } from '../../kit/language'
+import { shutUnless } from '../../app/shut'
 
 const say = speaks(slabMessages)
 
@@ -68,7 +69,7 @@ export function Also({
     <div className={styles.also} role="group" aria-label={say('alsoOpen')}>
       {children}
       {keys.map(({ name, tap }) => (
-        <Key key={name} look="outlined" disabled={!open} onClick={tap}>
+        <Key key={name} look="outlined" why={shutUnless(open)} onClick={tap}>
           {name}
         </Key>
       ))}

@@ -25,6 +25,7 @@ import { clsx } from 'clsx'
 import slabStyles from '../../board/slab.module.css'
 import coolingSheetStyles from '../coolingSheet.module.css'
 import { speaks, spoken } from '../../kit/language'
+import { shutUnless } from '../../app/shut'
 
 const say = speaks(slabMessages)
 
@@ -58,7 +59,7 @@ export function BeginCooling(props: SlabProps) {
         <div className={slabStyles.keys}>
           <Key
             look="primary"
-            disabled={!open}
+            why={shutUnless(open)}
             onClick={() => {
               const { vessel, pans, depth: deep, place, cover } = plan
               enter('poured', batch.id, { vessel, pans, depth: deep })
@@ -83,7 +84,7 @@ export function BeginCooling(props: SlabProps) {
             .map(({ place, stages }) => {
               const shown = tellingStage(stages)
               return (
-                <Key key={place} look={good ? 'plain' : 'outlined'} disabled={!open} onClick={() => goTo(place)}>
+                <Key key={place} look={good ? 'plain' : 'outlined'} why={shutUnless(open)} onClick={() => goTo(place)}>
                   {placeWord(place, reader)}
                   {shown && <small>{plannedInShort(shown, reader)}</small>}
                 </Key>
@@ -93,7 +94,7 @@ export function BeginCooling(props: SlabProps) {
       ))}
       {nearest && <Nearest nearest={nearest} depth={depth} open={open} onFollow={() => follow(nearest)} />}
       <Also {...props} todos={guide.todos.filter(({ kind }) => kind !== 'place')}>
-        <Key look="outlined" disabled={!open} onClick={() => onSheet({ pour: { pans: 1 } })}>
+        <Key look="outlined" why={shutUnless(open)} onClick={() => onSheet({ pour: { pans: 1 } })}>
           {say('pourOrSplit')}
         </Key>
       </Also>
@@ -117,7 +118,7 @@ function Nearest({
   return (
     <div className={coolingSheetStyles.nearest}>
       <p>{say('deepTooSlowRefrigerator', { centimetres: centimetres(depth, spoken) })}</p>
-      <Key look="primary" disabled={!open} onClick={onFollow}>
+      <Key look="primary" why={shutUnless(open)} onClick={onFollow}>
         <VesselPicture inside={choice.vessel.inside} depth={filled} colour={colour} />
         <span>
           {pouredWords({ ...choice, depth: filled }, spoken)}

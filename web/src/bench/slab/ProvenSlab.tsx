@@ -6,6 +6,7 @@ import type { SlabProps } from './slabProps'
 import { clsx } from 'clsx'
 import styles from '../../board/slab.module.css'
 import { speaks, spoken } from '../../kit/language'
+import { shutUnless } from '../../app/shut'
 
 const say = speaks(slabMessages)
 
@@ -45,7 +46,7 @@ export function ProvenSlab(props: SlabProps) {
       {batch.terms.eggs.unheated === 'shell with advisory' && <p className={styles.why}>{advisory(spoken)}</p>}
       {holdsUntreatedFruit(batch) && <p className={styles.why}>{fruitNote(spoken)}</p>}
       <Also {...props} todos={guide.todos}>
-        <Key look="primary" disabled={!props.open} onClick={() => props.onSheet('put away')}>
+        <Key look="primary" why={shutUnless(props.open)} onClick={() => props.onSheet('put away')}>
           {say('putAway')}
         </Key>
       </Also>

@@ -18,6 +18,7 @@ import { clsx } from 'clsx'
 import slabStyles from '../../board/slab.module.css'
 import coolingSheetStyles from '../coolingSheet.module.css'
 import { speaks } from '../../kit/language'
+import { shutUnless } from '../../app/shut'
 
 const say = speaks(slabMessages)
 
@@ -48,7 +49,7 @@ export function RescueSlab(props: SlabProps) {
           <Key
             look={pressing ? 'plain' : 'primary'}
             className={clsx(pressing && coolingSheetStyles.onBerry)}
-            disabled={!open}
+            why={shutUnless(open)}
             onClick={() => act(asks.first)}
           >
             {actionDone(asks.first, reader)}
@@ -78,10 +79,10 @@ export function LostSlab(props: SlabProps) {
           {leftAsItIs(asks.gate, reader)} {lostSentence(batch, reader)}
         </p>
         <div className={slabStyles.keys}>
-          <Key look="primary" disabled={!open} onClick={() => onLead(null)}>
+          <Key look="primary" why={shutUnless(open)} onClick={() => onLead(null)}>
             {say('decide')}
           </Key>
-          <Key look="outlined" disabled={!open} onClick={() => onLead('hold')}>
+          <Key look="outlined" why={shutUnless(open)} onClick={() => onLead('hold')}>
             {say('putOnHold')}
           </Key>
         </div>
@@ -104,7 +105,7 @@ function Others(props: SlabProps & { rescues: Rescue[] }) {
             key={action.kind}
             look="outlined"
             className={late ? coolingSheetStyles.tooLate : coolingSheetStyles.inTime}
-            disabled={!open}
+            why={shutUnless(open)}
             onClick={() => act(action)}
           >
             {actionWord(action, reader)}

@@ -5,6 +5,7 @@ import { Key } from '../../kit/Key'
 import type { SlabProps } from './slabProps'
 import styles from '../../board/slab.module.css'
 import { speaks } from '../../kit/language'
+import { shutUnless } from '../../app/shut'
 
 const say = speaks(slabMessages)
 
@@ -33,7 +34,7 @@ export function ServeSlab({ one: { batch }, now, reader, open, by }: SlabProps &
             </Key>
           ))
         ) : (
-          <Key look="primary" disabled={!open} onClick={() => setAsking(true)}>
+          <Key look="primary" why={shutUnless(open)} onClick={() => setAsking(true)}>
             {say('allServed')}
           </Key>
         )}

@@ -13,6 +13,7 @@ import { WindowSlab } from './WindowSlab'
 import { clsx } from 'clsx'
 import styles from '../../board/slab.module.css'
 import { speaks } from '../../kit/language'
+import { shutUnless } from '../../app/shut'
 
 const say = speaks(slabMessages)
 
@@ -29,7 +30,7 @@ export function Slab(props: SlabProps) {
   const markKey = next && (
     <Key
       look={asks.kind === 'mark' ? 'primary' : 'outlined'}
-      disabled={!open}
+      why={shutUnless(open)}
       onClick={() => onMark(next.step, next.edge)}
     >
       {boil
@@ -55,16 +56,16 @@ export function Slab(props: SlabProps) {
           <p className={styles.do}>{checkTitle(asks.finding, reader)}</p>
           <p className={styles.why}>{say('setApartFoodSafety', { finding: findingSentence(asks.finding, reader) })}</p>
           <div className={styles.keys}>
-            <Key look="primary" disabled={!open} onClick={() => onLead('hold')}>
+            <Key look="primary" why={shutUnless(open)} onClick={() => onLead('hold')}>
               {say('putOnHold')}
             </Key>
-            <Key look="outlined" disabled={!open} onClick={() => onLead(null)}>
+            <Key look="outlined" why={shutUnless(open)} onClick={() => onLead(null)}>
               {say('decide')}
             </Key>
             {batch.method.cooling === 'none' && (
               <Key
                 look="outlined"
-                disabled={!open}
+                why={shutUnless(open)}
                 onClick={() => enter('served', batch.id, { discarded: null, happened: true })}
               >
                 {say('servedAlready')}
@@ -79,7 +80,7 @@ export function Slab(props: SlabProps) {
           <p className={styles.do}>{say('binIt')}</p>
           <p className={styles.why}>{findingSentence(asks.finding, reader)}</p>
           <div className={styles.keys}>
-            <Key look="primary" disabled={!open} onClick={() => onLead('discard')}>
+            <Key look="primary" why={shutUnless(open)} onClick={() => onLead('discard')}>
               {say('itIsInThe')}
             </Key>
           </div>
@@ -91,7 +92,7 @@ export function Slab(props: SlabProps) {
           <p className={styles.do}>{say('onHoldDoNot')}</p>
           <p className={styles.why}>{batch.disposition?.value.reason}</p>
           <div className={styles.keys}>
-            <Key look="primary" disabled={!open} onClick={() => onLead(null)}>
+            <Key look="primary" why={shutUnless(open)} onClick={() => onLead(null)}>
               {say('decide')}
             </Key>
           </div>

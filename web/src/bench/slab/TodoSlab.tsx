@@ -2,10 +2,12 @@ import type { ReactNode } from 'react'
 import {
   catalogue,
   families,
+  leftOf,
   nextReading,
   WARM_UP_CUE,
   type Cover,
   type EggUse,
+  type Finding,
   type Instruction,
   type StepKind,
   type Terms,
@@ -30,6 +32,7 @@ import {
   warmUpSentence,
   largeSpan,
   slabMessages,
+  leftSpan,
 } from '@logged-thermal/wording'
 import { useEnter } from '../../app/enter'
 import { asSentence } from '../../methods/sentence'
@@ -40,6 +43,7 @@ import type { SlabProps } from './slabProps'
 import { clsx } from 'clsx'
 import styles from '../../board/slab.module.css'
 import { speaks, spoken } from '../../kit/language'
+import { shutUnless } from '../../app/shut'
 
 const say = speaks(slabMessages)
 
@@ -96,7 +100,7 @@ function todoWords(
         title: action,
         why: todo.waits ? say('nextStepWaitsFor', { reason }) : reason,
         keys: (
-          <Key look="primary" disabled={!open} onClick={() => enter('cleaned', batch.id, { step })}>
+          <Key look="primary" why={shutUnless(open)} onClick={() => enter('cleaned', batch.id, { step })}>
             {say('allClean')}
           </Key>
         ),
@@ -107,7 +111,7 @@ function todoWords(
         title: say('noteWhyTookSo'),
         why: warmUpSentence(todo.warmUp, batch.terms.warmMinutes, reader),
         keys: warmUpReasons(spoken).map((text) => (
-          <Key key={text} disabled={!open} onClick={() => enter('noted', batch.id, { text, cue: WARM_UP_CUE })}>
+          <Key key={text} why={shutUnless(open)} onClick={() => enter('noted', batch.id, { text, cue: WARM_UP_CUE })}>
             {text}
           </Key>
         )),
@@ -117,7 +121,7 @@ function todoWords(
         title: say('whichEggsGo'),
         why: `${usesWords(todo.uses)}. ${rulesWords(todo.uses, batch.terms)}`,
         keys: (
-          <Key look="primary" disabled={!open} onClick={() => onSheet('eggs')}>
+          <Key look="primary" why={shutUnless(open)} onClick={() => onSheet('eggs')}>
             {say('chooseLot')}
           </Key>
         ),
@@ -129,7 +133,7 @@ function todoWords(
         }),
         why: say('runningWaterBeforeGoes'),
         keys: (
-          <Key look="primary" disabled={!open} onClick={() => enter('washed', batch.id, { step: todo.step })}>
+          <Key look="primary" why={shutUnless(open)} onClick={() => enter('washed', batch.id, { step: todo.step })}>
             {say('itIsWashed')}
           </Key>
         ),
@@ -139,7 +143,7 @@ function todoWords(
         title: say('whichPartsGo'),
         why: say('eachProvenDateRead'),
         keys: (
-          <Key look="primary" disabled={!open} onClick={() => onSheet('parts')}>
+          <Key look="primary" why={shutUnless(open)} onClick={() => onSheet('parts')}>
             {say('chooseParts')}
           </Key>
         ),
@@ -162,7 +166,7 @@ function todoWords(
         }),
         why: say('keptWithDateOr'),
         keys: (
-          <Key look="primary" disabled={!open} onClick={() => onSheet('eggs')}>
+          <Key look="primary" why={shutUnless(open)} onClick={() => onSheet('eggs')}>
             {say('keepOrBin')}
           </Key>
         ),
@@ -174,7 +178,7 @@ function todoWords(
         title: say('howDoesStandCool'),
         why: say('everyCoverSlowsOpen'),
         keys: COVERS.map((cover) => (
-          <Key key={cover} disabled={!open} onClick={() => enter('covered', batch.id, { cover })}>
+          <Key key={cover} why={shutUnless(open)} onClick={() => enter('covered', batch.id, { cover })}>
             {coverWord(cover, reader)}
           </Key>
         )),
@@ -184,7 +188,7 @@ function todoWords(
         title: say('serveAtOnce'),
         why: say('notCooledKept'),
         keys: (
-          <Key look="primary" disabled={!open} onClick={() => onMark(guide.now!.key, 'started')}>
+          <Key look="primary" why={shutUnless(open)} onClick={() => onMark(guide.now!.key, 'started')}>
             {say('goesOut')}
           </Key>
         ),
@@ -211,7 +215,7 @@ function stepWords(
       title: text || stepName(todo.of, reader),
       why: todo.of === 'boil out' ? say('minuteCountsFromTwo') : undefined,
       keys: (
-        <Key look="primary" disabled={!open} onClick={() => onMark(todo.step, 'started')}>
+        <Key look="primary" why={shutUnless(open)} onClick={() => onMark(todo.step, 'started')}>
           {beginWord(todo.of, reader) ?? say('begin')}
         </Key>
       ),
@@ -219,19 +223,19 @@ function stepWords(
   }
   const joins = todo.edge === 'combined'
   const boil = todo.of === 'boil out' ? findings.find(({ check }) => check.limit.key === 'boil-out') : undefined
-  const boiling = boil && boil.standing !== 'proven' ? nextReading(boil, now) : null
+  const boiling = boil && boil.standing !== 'proven' ? minuteOf(boil, now) : null
   const timer = guide.now?.timer ?? null
   const left = timer === null ? null : timer - now
   return {
     title:
       boiling !== null
-        ? boiling.inMs > 0
+        ? boiling.readInMs > 0
           ? say('keepBoilingThenRead')
-          : readAgainWords(boiling.proves, reader)
+          : readAgainWords(boiling.leftMs === 0, reader)
         : text || stepName(todo.of, reader),
     count:
       boiling !== null
-        ? [String(Math.ceil(boiling.inMs / 1000)), say('sNextReading')]
+        ? [String(Math.ceil(boiling.leftMs / 1000)), say('sBoilingLeft')]
         : left !== null && left > 0
           ? largeSpan(left, reader)
           : undefined,
@@ -240,7 +244,14 @@ function stepWords(
       : boil
         ? boil.standing === 'proven'
           ? say('boiledOutByTwo')
-          : say('qualityStarchHoldsOnly')
+          : [
+              boiling !== null && boiling.readInMs < boiling.leftMs
+                ? say('readInBetween', { left: leftSpan(boiling.readInMs, reader) })
+                : '',
+              say('qualityStarchHoldsOnly'),
+            ]
+              .join(' ')
+              .trim()
         : timer !== null && left !== null && left <= 0
           ? say('itsTimeUpAt', { time: clock(timer, reader) })
           : todo.of === 'brown'
@@ -251,7 +262,7 @@ function stepWords(
     keys: (
       <>
         {todo.of === 'add after heat' && (
-          <Key disabled={!open} onClick={() => onSheet('add')}>
+          <Key why={shutUnless(open)} onClick={() => onSheet('add')}>
             {say('add')}
           </Key>
         )}
@@ -260,12 +271,19 @@ function stepWords(
             {say('tempering')}
           </Key>
         )}
-        <Key look="primary" disabled={!open} onClick={() => onMark(todo.step, todo.edge)}>
+        <Key look="primary" why={shutUnless(open)} onClick={() => onMark(todo.step, todo.edge)}>
           {markWord(todo.of, joins ? 'combined' : 'done', reader)}
         </Key>
       </>
     ),
   }
+}
+
+/** The minute at the boil as one countdown; and when it is read in between, for it counts on only where readings lie close. */
+function minuteOf(boil: Finding, now: number): { leftMs: number; readInMs: number } | null {
+  const left = leftOf(boil, now)
+  const next = nextReading(boil, now)
+  return left === null || next === null ? null : { leftMs: Math.max(0, left), readInMs: next.inMs }
 }
 
 /** Crumb comes out with the heat of the oven told: by it, its minutes and its look a validated bake closes the floor. */
@@ -298,11 +316,11 @@ function bakedWords(
     keys: (
       <>
         {oven && (
-          <Key look={left > 0 ? 'outlined' : 'primary'} disabled={!open} onClick={out}>
+          <Key look={left > 0 ? 'outlined' : 'primary'} why={shutUnless(open)} onClick={out}>
             {say('outOvenAt', { ovenWords: ovenWords(oven, reader) })}
           </Key>
         )}
-        <Key look={oven ? 'outlined' : 'primary'} disabled={!open} onClick={() => onMark(todo.step, 'done')}>
+        <Key look={oven ? 'outlined' : 'primary'} why={shutUnless(open)} onClick={() => onMark(todo.step, 'done')}>
           {oven ? say('outOtherHeat') : say('outOven')}
         </Key>
       </>

@@ -1,0 +1,93 @@
+import { expect, test, type Page } from '@playwright/test'
+import { expectAccessible } from './accessible'
+import { inMenu, RunningKitchen } from './kitchen'
+import { given, textsOf } from './language'
+import { faults, oneOfEach, openView, PATHS } from './views'
+
+/** Every view, on a tablet and a phone each day; on every size in a full run. 640 by 400 is a small screen at twice the zoom. */
+const DAILY = [
+  [1280, 800],
+  [390, 844],
+] as const
+const ALL = [...DAILY, [800, 1280], [1600, 1000], [640, 400]] as const
+const isFull = Number(process.env.LT_TIMES ?? 1) > 1
+const SIZES = isFull ? ALL : DAILY
+
+let kitchen: RunningKitchen
+test.beforeAll(async () => {
+  kitchen = await RunningKitchen.open()
+})
+test.afterAll(() => kitchen.close())
+
+test('on every view and size nothing is off the side, covered, or too small to tap', async ({ browser }) => {
+  const page = await kitchen.person(browser, 'Ilse Varrow')
+  expect(await faultsOnEverySize(page)).toEqual([])
+  await page.context().close()
+})
+
+test('the same in °F, with long names, in forced colours and without motion', async ({ browser }) => {
+  test.skip(!isFull, 'in a full run')
+  const page = await kitchen.person(browser, 'Ilse Varrow')
+  await page.emulateMedia({ forcedColors: 'active', reducedMotion: 'reduce' })
+  await inMenu(page, /Show °F/)
+  await page.route('**/api/line', async (route) => {
+    const answer = await route.fetch()
+    const text = await answer.text()
+    await route.fulfill({
+      response: answer,
+      body: text.replaceAll(' custard"', ' custard with a name that goes on and on"'),
+    })
+  })
+  expect(await faultsOnEverySize(page)).toEqual([])
+  await page.context().close()
+})
+
+test('in a language 40 % longer nothing is left in English, and nothing is cut or covered', async ({ browser }) => {
+  test.setTimeout(180_000)
+  const page = await kitchen.person(browser, 'Ilse Varrow')
+  await page.evaluate(() => localStorage.setItem('lt.language', 'en-XA'))
+  const { texts, words } = await given(page)
+  const found: string[] = []
+  for (const path of [...PATHS, ...(await oneOfEach(page, kitchen.url))]) {
+    await openView(page, `${kitchen.url}${path}`)
+    for (const text of await textsOf(page)) {
+      if (texts.has(text)) continue
+      const plain = text.match(/[a-z]+(?=[^\p{L}]|$)/giu) ?? []
+      const english = plain.filter(
+        (word) => /[aceilnorsuyz]/i.test(word) && word.length > 2 && !words.has(word.toLowerCase()),
+      )
+      if (english.length) found.push(`${path}: "${text}" (${english.join(', ')})`)
+    }
+    for (const fault of await faults(page)) found.push(`${path}: ${fault}`)
+  }
+  expect(await page.locator('html').getAttribute('lang')).toBe('en-XA')
+  expect([...new Set(found)]).toEqual([])
+  await page.context().close()
+})
+
+test('nothing that an accessibility check finds on any view, by day and by night', async ({ browser }) => {
+  test.setTimeout(300_000)
+  const page = await kitchen.person(browser, 'Ilse Varrow')
+  const paths = [...PATHS, ...(await oneOfEach(page, kitchen.url))]
+  for (const theme of ['Night', 'Day']) {
+    await openView(page, kitchen.url)
+    await inMenu(page, theme)
+    for (const path of paths) {
+      await openView(page, kitchen.url + path)
+      await expectAccessible(page)
+    }
+  }
+  await page.context().close()
+})
+
+async function faultsOnEverySize(page: Page): Promise<string[]> {
+  const found: string[] = []
+  for (const [width, height] of SIZES) {
+    await page.setViewportSize({ width, height })
+    for (const path of PATHS) {
+      await openView(page, `${kitchen.url}${path}`)
+      for (const fault of await faults(page)) found.push(`${width}x${height} ${path}: ${fault}`)
+    }
+  }
+  return found
+}

@@ -1,0 +1,205 @@
+// npm run bench -- web: what a cook waits for, in Chromium: loading, a reading until its verdict is painted, frames, tasks.
+/* global addEventListener, dispatchEvent, document, getComputedStyle, history, MutationObserver, PerformanceObserver, PopStateEvent, requestAnimationFrame */
+import { atMost, p95, taskMs, URL, withTablet } from './tablet.mjs'
+
+const LINE = '.line-name'
+/** The other views, by address; each is opened on a tablet that has the Line already. */
+const VIEWS = [
+  '/bench',
+  '/store',
+  '/store/list',
+  '/methods',
+  '/limits',
+  '/cooldown',
+  '/handover',
+  '/people',
+  '/round',
+  '/more',
+]
+const READINGS = 24
+
+/** A kitchen of every day: some 25 batches. */
+export async function benchWeb(env) {
+  return withTablet(env, 2, async (tablet) => {
+    const met = [
+      ...(await sizes(tablet)),
+      await opens(tablet, 'the Line, CPU a quarter, 400 ms away, s', 2.5, { slowed: 4, latency: 400 }),
+      await verdicts(tablet, 1, 50),
+      await verdicts(tablet, 4, 150),
+      await longTasks(tablet),
+    ]
+    return met.every(Boolean) ? 0 : 1
+  })
+}
+
+/** Two hundred batches on the Line. */
+export async function benchFullLine(env) {
+  return withTablet(env, 17, async (tablet) => {
+    const met = [await opens(tablet, 'the Line with 200 batches, s', 2.5), await frames(tablet), await idles(tablet)]
+    return met.every(Boolean) ? 0 : 1
+  })
+}
+
+/** What goes over the wire: program and styles as they are sent, gzip or better; fonts apart. */
+async function sizes({ context }) {
+  const page = await freshPage(context)
+  const session = await context.newCDPSession(page)
+  await session.send('Network.enable')
+  let bytes = 0
+  const kinds = new Map()
+  session.on('Network.responseReceived', ({ requestId, type }) => kinds.set(requestId, type))
+  session.on('Network.loadingFinished', ({ requestId, encodedDataLength }) => {
+    if (['Document', 'Script', 'Stylesheet'].includes(kinds.get(requestId))) bytes += encodedDataLength
+  })
+  await page.goto(URL)
+  await page.locator(LINE).first().waitFor()
+  await page.waitForLoadState('networkidle').catch(() => {})
+  const met = [atMost('the first load, kB', bytes / 1000, 300)]
+  for (const path of VIEWS) {
+    bytes = 0
+    await page.evaluate((to) => {
+      history.pushState(null, '', to)
+      dispatchEvent(new PopStateEvent('popstate'))
+    }, path)
+    await page.getByRole('heading', { level: 1 }).waitFor({ state: 'attached' })
+    await page.waitForTimeout(1500)
+    met.push(atMost(`${path} more, kB`, bytes / 1000, 120))
+  }
+  await page.close()
+  return met
+}
+
+/** From the address until a row can be tapped and the thread is free to hear it. The middle of three. */
+async function opens({ context }, name, most, { slowed = 1, latency = 0 } = {}) {
+  const times = []
+  for (let i = 0; i < 3; i++) {
+    const page = await freshPage(context)
+    const session = await context.newCDPSession(page)
+    await session.send('Network.enable')
+    await session.send('Network.setCacheDisabled', { cacheDisabled: true })
+    await session.send('Emulation.setCPUThrottlingRate', { rate: slowed })
+    await session.send('Network.emulateNetworkConditions', {
+      offline: false,
+      latency,
+      downloadThroughput: -1,
+      uploadThroughput: -1,
+    })
+    const began = Date.now()
+    await page.goto(URL, { waitUntil: 'commit' })
+    await page.locator(LINE).first().waitFor()
+    await page.evaluate(() => new Promise((free) => requestAnimationFrame(() => setTimeout(free, 0))))
+    times.push((Date.now() - began) / 1000)
+    await page.close()
+  }
+  return atMost(name, times.sort((a, b) => a - b)[1], most)
+}
+
+/** From the press of Enter until what it proves is painted. */
+async function verdicts({ context }, slowed, most) {
+  const page = await freshPage(context)
+  await page.goto(URL)
+  await page.locator(LINE).first().click()
+  await page.getByRole('region', { name: /Degree board/ }).waitFor()
+  const session = await context.newCDPSession(page)
+  await session.send('Emulation.setCPUThrottlingRate', { rate: slowed })
+  await page.evaluate(() => {
+    const times = (globalThis.verdictMs = [])
+    addEventListener(
+      'keydown',
+      (event) => {
+        if (event.key !== 'Enter') return
+        const pressed = event.timeStamp
+        const seen = new MutationObserver(() => {
+          if (!/logged/.test(document.querySelector('.bench-logged')?.textContent ?? '')) return
+          seen.disconnect()
+          requestAnimationFrame(() => setTimeout(() => times.push(performance.now() - pressed), 0))
+        })
+        seen.observe(document.body, { childList: true, subtree: true, characterData: true })
+      },
+      true,
+    )
+  })
+  for (let i = 0; i < READINGS; i++) {
+    await page.keyboard.type((36 - i / 10).toFixed(1))
+    await page.keyboard.press('Enter')
+    await page.waitForFunction((many) => globalThis.verdictMs.length > many, i)
+    await page.waitForTimeout(700)
+  }
+  const times = await page.evaluate(() => globalThis.verdictMs)
+  await page.close()
+  return atMost(`a key until its verdict is painted, CPU 1/${slowed}, p95, ms`, p95(times), most)
+}
+
+/** The longest task of the main thread while Line and Bench are used for a minute. */
+async function longTasks({ context }) {
+  const page = await freshPage(context)
+  await page.goto(URL)
+  await page.locator(LINE).first().waitFor()
+  await page.waitForTimeout(3000)
+  await page.evaluate(() => {
+    globalThis.longest = 0
+    new PerformanceObserver((list) => {
+      for (const { duration } of list.getEntries()) globalThis.longest = Math.max(globalThis.longest, duration)
+    }).observe({ type: 'longtask' })
+  })
+  const until = Date.now() + 60_000
+  for (let i = 0; Date.now() < until; i++) {
+    await page
+      .locator(LINE)
+      .nth(i % 5)
+      .click()
+    await page.getByRole('heading', { level: 1 }).waitFor()
+    await page.waitForTimeout(1500)
+    await page.keyboard.type((30 - (i % 50) / 10).toFixed(1))
+    await page.keyboard.press('Enter')
+    await page.waitForTimeout(1500)
+    await page.getByRole('link', { name: 'Line' }).first().click()
+    await page.locator(LINE).first().waitFor()
+    await page.waitForTimeout(1000)
+  }
+  const longest = await page.evaluate(() => globalThis.longest)
+  await page.close()
+  return atMost('the longest task in a minute of Line and Bench, ms', longest, 50)
+}
+
+async function frames({ context }) {
+  const page = await freshPage(context)
+  await page.goto(URL)
+  await page.locator(LINE).first().waitFor()
+  await page.waitForTimeout(3000)
+  const gaps = await page.evaluate(async () => {
+    const found = []
+    let last = performance.now()
+    const scrolled = [...document.querySelectorAll('*')].find(
+      (each) => each.scrollHeight > each.clientHeight + 200 && getComputedStyle(each).overflowY !== 'visible',
+    )
+    const frame = () => new Promise((next) => requestAnimationFrame(next))
+    for (let i = 0; i < 300; i++) {
+      const at = await frame()
+      found.push(at - last)
+      last = at
+      ;(scrolled ?? document.scrollingElement).scrollBy(0, i < 150 ? 40 : -40)
+    }
+    return found.slice(1)
+  })
+  await page.close()
+  return atMost('a frame while 200 batches are scrolled, p95, ms', p95(gaps), 33)
+}
+
+async function idles({ context }) {
+  const page = await freshPage(context)
+  const session = await context.newCDPSession(page)
+  await session.send('Performance.enable', { timeDomain: 'threadTicks' })
+  await page.goto(URL)
+  await page.locator(LINE).first().waitFor()
+  await page.waitForTimeout(20_000)
+  const before = await taskMs(session)
+  await page.waitForTimeout(30_000)
+  const share = ((await taskMs(session)) - before) / 30 / 10
+  await page.close()
+  return atMost('nobody touches 200 batches, % of the main thread', share, 5)
+}
+
+function freshPage(context) {
+  return context.newPage()
+}
