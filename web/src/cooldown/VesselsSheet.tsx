@@ -1,4 +1,5 @@
 import { useState } from 'react'
+import { useForm } from 'react-hook-form'
 import { v7 as uuid } from 'uuid'
 import {
   HOLDING_KINDS,
@@ -13,7 +14,7 @@ import {
 import { holdingWord, cooldownMessages } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { ChoiceKeys } from '../kit/ChoiceKeys'
-import { Field } from '../kit/Field'
+import { FormField, judgedBy } from '../kit/FormField'
 import { Key } from '../kit/Key'
 import { KeyRow } from '../kit/KeyRow'
 import { Stepper } from '../kit/Stepper'
@@ -84,40 +85,41 @@ function metresOf(text: string): number | null {
   return text.trim() !== '' && value >= 1 && value <= 200 ? value / 100 : null
 }
 
+const NO_VESSEL = { name: '', first: '', second: '', third: '' }
+const SIDES = ['first', 'second', 'third'] as const
+
 function VesselForm() {
   const enter = useEnter()
-  const [name, setName] = useState('')
   const [round, setRound] = useState(true)
-  const [sizes, setSizes] = useState(['', '', ''])
   const [wall, setWall] = useState<Wall>('steel')
   const [food, setFood] = useState(true)
   const [hotFill, setHotFill] = useState(true)
-  const [wrong, setWrong] = useState<string | null>(null)
   const labels = round ? [say('acrossCm'), say('highCm')] : [say('longCm'), say('wideCm'), say('highCm')]
-  const register = () => {
-    const metres = labels.map((_, i) => metresOf(sizes[i] ?? ''))
-    if (name.trim() === '') return setWrong(say('giveNameStandsOn'))
-    const bad = metres.findIndex((each) => each === null)
-    if (bad >= 0) return setWrong(say('lengthInside', { side: labels[bad] }))
-    const [a, b, c] = metres as number[]
+  const sides = SIDES.slice(0, labels.length)
+  const { control, handleSubmit, reset } = useForm({
+    defaultValues: NO_VESSEL,
+    resolver: judgedBy<typeof NO_VESSEL>((written) => ({
+      name: written.name.trim() === '' ? say('giveNameStandsOn') : null,
+      ...Object.fromEntries(
+        sides.map((side, i) => [
+          side,
+          metresOf(written[side]) === null ? say('lengthInside', { side: labels[i] }) : null,
+        ]),
+      ),
+    })),
+  })
+  const register = handleSubmit(({ name, ...written }) => {
+    const [a, b, c] = sides.map((side) => metresOf(written[side])!)
     const inside: Inside = round
       ? { kind: 'round', diameter: a!, height: b! }
       : { kind: 'rectangular', length: a!, width: b!, height: c! }
     const vessel: RegisteredVessel = { name: name.trim(), inside, wall, food, hotFill }
     enter('vessel-registered', uuid(), vessel)
-    setName('')
-    setSizes(['', '', ''])
-    setWrong(null)
-  }
+    reset()
+  })
   return (
-    <form
-      className={styles.registerForm}
-      onSubmit={(event) => {
-        event.preventDefault()
-        register()
-      }}
-    >
-      <Field label={say('newVessel')} value={name} onValue={setName} />
+    <form className={styles.registerForm} onSubmit={(event) => void register(event)}>
+      <FormField control={control} name="name" label={say('newVessel')} />
       <KeyRow label={say('shape')}>
         <Key look={round ? 'primary' : 'outlined'} aria-pressed={round} onClick={() => setRound(true)}>
           {say('round')}
@@ -127,14 +129,8 @@ function VesselForm() {
         </Key>
       </KeyRow>
       <div className={styles.registerSizes}>
-        {labels.map((said, i) => (
-          <Field
-            key={said}
-            label={said}
-            value={sizes[i] ?? ''}
-            mode="decimal"
-            onValue={(typed) => setSizes(sizes.map((each, at) => (at === i ? typed : each)))}
-          />
+        {sides.map((side, i) => (
+          <FormField key={side} control={control} name={side} label={labels[i]} mode="decimal" />
         ))}
       </div>
       <ChoiceKeys
@@ -152,7 +148,6 @@ function VesselForm() {
           {say('ratedForFillingHot')}
         </Key>
       </KeyRow>
-      {wrong && <p role="alert">{wrong}</p>}
       <Key look="primary" type="submit">
         {say('registerVessel')}
       </Key>
@@ -160,34 +155,34 @@ function VesselForm() {
   )
 }
 
+const NO_UNIT = { name: '', litres: '', watts: '' }
+
 function UnitForm() {
   const enter = useEnter()
-  const [name, setName] = useState('')
   const [kind, setKind] = useState<HoldingKind>('refrigerator')
   const [shelves, setShelves] = useState(3)
-  const [litres, setLitres] = useState('')
-  const [watts, setWatts] = useState('')
-  const [wrong, setWrong] = useState<string | null>(null)
-  const register = () => {
-    const power = watts.trim() === '' ? null : Number(watts)
-    if (name.trim() === '') return setWrong(say('giveNameStandsOnIts'))
-    if (power !== null && !(power >= 20 && power <= 100_000)) return setWrong(say('powerWattsAsStated'))
-    const holds = litres.trim() === '' ? null : Number(litres)
-    if (holds !== null && !(holds >= 1 && holds <= 100_000)) return setWrong(say('whatHoldsLitresFrom'))
-    enter('unit-registered', uuid(), { name: name.trim(), kind, watts: power, shelves, litres: holds })
-    setName('')
-    setWatts('')
-    setWrong(null)
-  }
+  const { control, handleSubmit, reset } = useForm({
+    defaultValues: NO_UNIT,
+    resolver: judgedBy<typeof NO_UNIT>(({ name, litres, watts }) => ({
+      name: name.trim() === '' ? say('giveNameStandsOnIts') : null,
+      litres: isBetween(litres, 1, 100_000) ? null : say('whatHoldsLitresFrom'),
+      watts: isBetween(watts, 20, 100_000) ? null : say('powerWattsAsStated'),
+    })),
+  })
+  const register = handleSubmit(({ name, litres, watts }) => {
+    const numberOf = (text: string) => (text.trim() === '' ? null : Number(text))
+    enter('unit-registered', uuid(), {
+      name: name.trim(),
+      kind,
+      watts: numberOf(watts),
+      shelves,
+      litres: numberOf(litres),
+    })
+    reset({ ...NO_UNIT, litres })
+  })
   return (
-    <form
-      className={styles.registerForm}
-      onSubmit={(event) => {
-        event.preventDefault()
-        register()
-      }}
-    >
-      <Field label={say('newUnit')} value={name} onValue={setName} />
+    <form className={styles.registerForm} onSubmit={(event) => void register(event)}>
+      <FormField control={control} name="name" label={say('newUnit')} />
       <ChoiceKeys
         name={say('kind')}
         options={HOLDING_KINDS}
@@ -201,13 +196,17 @@ function UnitForm() {
           value={String(shelves)}
           onStep={(by) => setShelves(Math.min(40, Math.max(1, shelves + by)))}
         />
-        <Field label={say('holdsLitres')} value={litres} mode="numeric" onValue={setLitres} />
+        <FormField control={control} name="litres" label={say('holdsLitres')} mode="numeric" />
       </div>
-      <Field label={say('powerW')} value={watts} mode="numeric" onValue={setWatts} />
-      {wrong && <p role="alert">{wrong}</p>}
+      <FormField control={control} name="watts" label={say('powerW')} mode="numeric" />
       <Key look="primary" type="submit">
         {say('registerUnit')}
       </Key>
     </form>
   )
+}
+
+/** Nothing is written, or a number in these bounds. */
+function isBetween(text: string, least: number, most: number): boolean {
+  return text.trim() === '' || (Number(text) >= least && Number(text) <= most)
 }

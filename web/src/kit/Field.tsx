@@ -4,7 +4,7 @@ import FormLabel from '@mui/material/FormLabel'
 import InputAdornment from '@mui/material/InputAdornment'
 import OutlinedInput from '@mui/material/OutlinedInput'
 import { clsx } from 'clsx'
-import { useId, type KeyboardEvent, type ReactNode } from 'react'
+import { useId, type KeyboardEvent, type ReactNode, type Ref } from 'react'
 import { HIDDEN } from './hidden'
 
 interface Props {
@@ -30,6 +30,7 @@ interface Props {
   /** It is written into first: a tablet opens its keys. */
   first?: boolean
   className?: string | undefined
+  inputRef?: Ref<HTMLInputElement> | undefined
   onDone?: () => void
   onLeave?: () => void
 }
@@ -37,7 +38,7 @@ interface Props {
 /** Something to write into, with its name above and what is wrong below. */
 export function Field(props: Props) {
   const { label, value, onValue, mode = 'text', unit, rows, max = 300, placeholder, error, hint } = props
-  const { quietly = false, disabled = false, first = false, className, onDone, onLeave } = props
+  const { quietly = false, disabled = false, first = false, className, inputRef, onDone, onLeave } = props
   const id = useId()
   const said = error ?? hint
   return (
@@ -47,6 +48,7 @@ export function Field(props: Props) {
       </FormLabel>
       <OutlinedInput
         id={id}
+        inputRef={inputRef}
         type={mode === 'search' ? 'search' : 'text'}
         value={value}
         multiline={rows !== undefined}

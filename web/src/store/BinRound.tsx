@@ -4,6 +4,7 @@ import TableCell from '@mui/material/TableCell'
 import TableHead from '@mui/material/TableHead'
 import TableRow from '@mui/material/TableRow'
 import { useState } from 'react'
+import { useForm } from 'react-hook-form'
 import { v7 as uuid } from 'uuid'
 import { dayOf, isClosing, itemLeft, startOfDay } from '@logged-thermal/core'
 import {
@@ -20,7 +21,7 @@ import { useEnter } from '../app/enter'
 import { View } from '../app/View'
 import { useHand, useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
-import { Field } from '../kit/Field'
+import { FormField, judgedBy } from '../kit/FormField'
 import { Key } from '../kit/Key'
 import { Sheet } from '../kit/Sheet'
 import { numberIn } from './numberIn'
@@ -199,43 +200,44 @@ function Totals({ now, reader, seq }: { now: number; reader: Reader; seq: number
   )
 }
 
+const FOUND = { name: '', grams: '' }
+
 /** A tub nobody knows: it is entered, and goes. */
 function Find({ onClose }: { onClose: () => void }) {
   const enter = useEnter()
   const line = useLine()
-  const [name, setName] = useState('')
-  const [grams, setGrams] = useState('')
   const [unit, setUnit] = useState(line?.units[0]?.id ?? '')
-  const [wrong, setWrong] = useState<string | null>(null)
+  const { control, handleSubmit } = useForm({
+    defaultValues: FOUND,
+    resolver: judgedBy<typeof FOUND>(({ name, grams }) => ({
+      name: name.trim() === '' ? say('sayWhatLooksLike') : null,
+      grams: (numberIn(grams) ?? 0) > 0 ? null : say('howMuchGramsDigits'),
+    })),
+  })
   const number = (line?.items ?? []).filter(({ what }) => what === 'find').length + 1
-  const save = () => {
-    const value = numberIn(grams)
-    if (name.trim() === '') return setWrong(say('sayWhatLooksLike'))
-    if (!(value !== null && value > 0)) return setWrong(say('howMuchGramsDigits'))
-    const code = `F-${number}-${uuid().slice(-3)}`
+  const save = handleSubmit(({ name, grams }) => {
     enter('item-found', uuid(), {
-      code,
+      code: `F-${number}-${uuid().slice(-3)}`,
       name: name.trim(),
-      measure: { value, unit: 'g' },
+      measure: { value: numberIn(grams)!, unit: 'g' },
       unit: unit || null,
       shelf: unit ? 1 : null,
     })
     onClose()
-  }
+  })
   return (
     <Sheet open onClose={onClose} title={say('somethingWithoutDate')}>
       <div className={binStyles.find}>
         <p>{say('whatNoLabelNo')}</p>
-        <Field label={say('whatLooksLike')} value={name} max={80} onValue={setName} />
-        <Field label={say('howMuchG')} value={grams} mode="decimal" onValue={setGrams} />
+        <FormField control={control} name="name" label={say('whatLooksLike')} max={80} />
+        <FormField control={control} name="grams" label={say('howMuchG')} mode="decimal" />
         <SelectField
           label={say('whereItWas')}
           options={(line?.units ?? []).map(({ id, name: words }) => ({ value: id, words }))}
           chosen={unit}
           onChoose={setUnit}
         />
-        {wrong && <p role="alert">{wrong}</p>}
-        <Key look="primary" onClick={save}>
+        <Key look="primary" onClick={() => void save()}>
           {say('enterIt')}
         </Key>
       </div>

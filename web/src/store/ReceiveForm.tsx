@@ -1,4 +1,5 @@
 import { useState } from 'react'
+import { useForm } from 'react-hook-form'
 import { v7 as uuid } from 'uuid'
 import {
   catalogue,
@@ -20,7 +21,7 @@ import { useEnter } from '../app/enter'
 import { useHand, useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
 import { ChoiceKeys } from '../kit/ChoiceKeys'
-import { Field } from '../kit/Field'
+import { FormField, judgedBy, type Problems } from '../kit/FormField'
 import { Key } from '../kit/Key'
 import { numberIn } from './numberIn'
 import { SelectField } from '../kit/SelectField'
@@ -77,14 +78,16 @@ export function ReceiveForm({ only, onDone }: { only?: 'eggs'; onDone: (lot: str
   const [how, setHow] = useState<How>('shell')
   const [holds, setHolds] = useState('egg')
   const [size, setSize] = useState<EggSize>('US L')
-  const [written, setWritten] = useState(NOTHING)
   const [looks, setLooks] = useState<'good' | 'not good' | null>(null)
   const [dateKind, setDateKind] = useState<NonNullable<LotReceived['dateKind']>>('use-by')
   const [unit, setUnit] = useState<string | null>(null)
-  const [wrong, setWrong] = useState<string | null>(null)
+  const { control, handleSubmit, setValue, watch } = useForm({
+    defaultValues: NOTHING,
+    resolver: judgedBy<Written>((asWritten) => problemsOf(asWritten, how)),
+  })
+  const written = watch()
   const limits = limitsAt(line?.limits?.versions ?? [], now)
   if (!line || !limits) return null
-  const write = (part: Partial<Written>) => setWritten({ ...written, ...part })
   const found = how === 'other' ? findIngredients(written.name)[0] : undefined
   const ingredient = how === 'shell' ? 'egg' : how !== 'other' ? holds : written.name.trim() && found ? found.key : null
   const food = ingredient === null ? null : catalogue[ingredient]!
@@ -114,24 +117,8 @@ export function ReceiveForm({ only, onDone }: { only?: 'eggs'; onDone: (lot: str
   const place = unit ?? (cold[0] ?? line.units[0])?.id ?? null
   const measured: MeasureUnit = how === 'shell' ? 'piece' : 'g'
 
-  const save = () => {
+  const save = handleSubmit(() => {
     const amount = numberIn(written.amount)
-    const problem =
-      lot.code === ''
-        ? say('whichLotWriteDown')
-        : lot.supplier === ''
-          ? say('whoFrom')
-          : lot.name === ''
-            ? say('whatIsIt')
-            : how === 'bought' && written.certificate.trim() === ''
-              ? say('pasteurizedLotNamesIts')
-              : written.degrees.trim() !== '' && degrees === null
-                ? say('notTemperatureDigitsAs', { degrees: written.degrees })
-                : written.amount.trim() !== '' && !(amount !== null && amount > 0)
-                  ? say('notAmountDigitsAs', { amount: written.amount, isShell: how === 'shell' })
-                  : null
-    setWrong(problem)
-    if (problem) return
     const [id, at] = [uuid(), Math.round(now)]
     const measure = { value: amount ?? 0, unit: measured }
     const cost = numberIn(written.cost)
@@ -156,16 +143,10 @@ export function ReceiveForm({ only, onDone }: { only?: 'eggs'; onDone: (lot: str
             .slice(0, 300)
     enter('lot-received', id, { ...lot, verdict, why, held }, { at })
     onDone(verdict === 'refuse' ? null : id)
-  }
+  })
 
   const field = (name: keyof Written, label: string, more: { mode?: 'decimal' } = {}) => (
-    <Field
-      label={label}
-      value={written[name]}
-      mode={more.mode}
-      max={120}
-      onValue={(typed) => write({ [name]: typed })}
-    />
+    <FormField control={control} name={name} label={label} mode={more.mode} max={120} />
   )
   return (
     <div className={styles.receive}>
@@ -188,7 +169,7 @@ export function ReceiveForm({ only, onDone }: { only?: 'eggs'; onDone: (lot: str
         <DateField
           label={dateKind === 'use-by' ? say('useBy') : say('bestBefore')}
           value={written.useBy}
-          onValue={(useBy) => write({ useBy })}
+          onValue={(useBy) => setValue('useBy', useBy)}
         />
         {field('degrees', say('readAtDoor', { scale: reader.scale }), { mode: 'decimal' })}
         {field('amount', how === 'shell' ? say('howManyEggs') : say('howMuchG'), { mode: 'decimal' })}
@@ -241,9 +222,8 @@ export function ReceiveForm({ only, onDone }: { only?: 'eggs'; onDone: (lot: str
           <p key={reason.code}>{receivingSentence(reason, reader)}</p>
         ))}
       </div>
-      {wrong && <p role="alert">{wrong}</p>}
       <KeyRow>
-        <Key look="primary" onClick={save}>
+        <Key look="primary" onClick={() => void save()}>
           {TAKE[verdict]}
         </Key>
         <Key look="outlined" onClick={() => onDone(null)}>
@@ -265,4 +245,21 @@ const TAKE = { accept: say('acceptIt'), hold: say('holdForLead'), refuse: say('s
 function pasteurizedOf(how: How, certificate: string, limits: string): LotReceived['pasteurized'] {
   if (how === 'bought') return { by: 'maker', certificate }
   return how === 'heated here' ? { by: 'this kitchen', limits } : null
+}
+
+/** What a delivery cannot be entered without, field by field. */
+function problemsOf(written: Written, how: How): Problems<Written> {
+  const { code, supplier, name, certificate, degrees, amount } = written
+  const isMissing = (text: string) => text.trim() === ''
+  return {
+    code: isMissing(code) ? say('whichLotWriteDown') : null,
+    supplier: isMissing(supplier) ? say('whoFrom') : null,
+    name: how === 'other' && isMissing(name) ? say('whatIsIt') : null,
+    certificate: how === 'bought' && isMissing(certificate) ? say('pasteurizedLotNamesIts') : null,
+    degrees: isMissing(degrees) || numberIn(degrees) !== null ? null : say('notTemperatureDigitsAs', { degrees }),
+    amount:
+      isMissing(amount) || (numberIn(amount) ?? 0) > 0
+        ? null
+        : say('notAmountDigitsAs', { amount, isShell: how === 'shell' }),
+  }
 }

@@ -80,7 +80,7 @@ export const cooldownMessages = {
   cover: 'Cover',
   stirredIceFirst: 'Stirred in ice first',
   ice: 'Ice',
-  lengthInside: '“{side}” is a length inside, from 1 to 200 cm.',
+  lengthInside: '"{side}" is a length inside, from 1 to 200 cm.',
   wall_steel: 'steel',
   'wall_glass or ceramic': 'glass or ceramic',
   wall_plastic: 'plastic',
