@@ -45,7 +45,7 @@ export function VesselsSheet({ vessels, units, mayWrite, onClose }: Props) {
               <li key={id}>
                 <strong>{name}</strong>
                 <small>
-                  {insideWords(inside)}, {wall}. {food ? '' : say('notRatedForFood')}
+                  {insideWords(inside)}, {say(`wall_${wall}`)}. {food ? '' : say('notRatedForFood')}
                   {hotFill ? say('ratedForHotFood') : say('notRatedForHot')}
                 </small>
               </li>
