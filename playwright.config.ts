@@ -3,7 +3,7 @@ import { defineConfig } from '@playwright/test'
 /** Debian's Chromium against the real server and database; each spec starts a kitchen of its own. */
 export default defineConfig({
   testDir: 'e2e',
-  workers: 1,
+  workers: 2,
   // Stories take seconds; the room is for a machine that is busy with something else.
   timeout: 240_000,
   expect: { timeout: 15_000 },

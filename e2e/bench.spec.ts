@@ -1,6 +1,7 @@
-import { expect, test, type Browser, type Page } from '@playwright/test'
+import { expect, test, type Browser } from '@playwright/test'
 import { expectAccessible } from './accessible'
-import { inMenu, RunningKitchen, signAs, tap, tapReading, type PINS, typeDay } from './kitchen'
+import { goTo, inMenu, RunningKitchen, signAs, tap, tapReading, type PINS } from './kitchen'
+import { begin, check, proven, slab, type } from './guidedBench'
 
 let kitchen: RunningKitchen
 test.beforeAll(async () => {
@@ -11,30 +12,11 @@ test.afterAll(() => kitchen.close())
 
 const person = (browser: Browser, name: keyof typeof PINS) => kitchen.person(browser, name)
 
-const slab = (page: Page) => page.getByRole('region', { name: 'Do this now' })
-const check = (page: Page, key: string) => page.locator(`[data-check="${key}"]`)
-const proven = (page: Page, key: string) => expect(check(page, key)).toHaveAttribute('data-standing', 'proven')
-const type = async (page: Page, value: number) => {
-  await page.keyboard.type(value.toFixed(1))
-  await page.keyboard.press('Enter')
-  await expect(page.getByText(`${value.toFixed(1)}°C logged`)).toBeVisible()
-}
-
-/** Starts a batch of a method; `before` is done on the start view once the method is chosen. */
-async function begin(page: Page, method: string, before: () => Promise<void> = async () => {}): Promise<void> {
-  await page.goto(`${kitchen.url}/start`)
-  await page.getByPlaceholder(/Find by name/).fill(method)
-  await page.getByRole('radio', { name: new RegExp(method) }).click()
-  await before()
-  await tap(page, /^Start \d/)
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText(method)
-}
-
 test('a pastry cream, led from the milk to the tray: eggs, hands, floor, boil, what is left, cover', async ({
   browser,
 }) => {
   const page = await person(browser, 'Mina Osk')
-  await begin(page, 'Brown-butter pastry cream')
+  await begin(page, kitchen.url, 'Brown-butter pastry cream')
   await expect(page.locator('.guide-rail .guide-now')).toContainText('Warm')
   await tapReading(page, 84)
   await tap(page, 'It is hot')
@@ -91,6 +73,9 @@ test('a pastry cream, led from the milk to the tray: eggs, hands, floor, boil, w
   await tap(page, 'It boils')
   await type(page, 96.4)
   await expect(slab(page)).toContainText('Keep it boiling, then read again')
+  // One minute, counted down as one; it is read in between.
+  await expect(slab(page).locator('.slab-big').first()).toHaveText(/^(60|5\d)$/)
+  await expect(slab(page)).toContainText('of boiling left')
   await expect(slab(page)).toContainText('Quality')
   await tap(page, 'Off the heat')
 
@@ -125,7 +110,7 @@ test('at the floor it sounds once and flashes; the countdown ends in reading aga
       const start = OscillatorNode.prototype.start
       OscillatorNode.prototype.start = function (at) { window.started.push(at); return start.call(this, at) }`,
   })
-  await begin(page, 'Toasted-barley custard')
+  await begin(page, kitchen.url, 'Toasted-barley custard')
   await tap(page, 'It is hot')
   await tap(page, 'All combined')
   await type(page, 61)
@@ -174,102 +159,9 @@ test('at the floor it sounds once and flashes; the countdown ends in reading aga
   await page.context().close()
 })
 
-test('a mousse takes pasteurized lots alone, by name, and is not proven without them', async ({ browser }) => {
-  const page = await person(browser, 'Mina Osk')
-  await begin(page, 'Hazel mousse with set yolk', async () => {
-    await expect(page.locator('.start-egg-terms')).toContainText(
-      'Pasteurized lots only: no step of this method heats the egg',
-    )
-  })
-  await tap(page, 'It is ready')
-  await tap(page, 'Whipped')
-  await tap(page, 'Choose the lot')
-  await expect(page.getByRole('button', { name: /T-2207/ })).toBeDisabled()
-  await expect(page.getByRole('button', { name: /T-2207/ })).toContainText('not pasteurized: not here')
-
-  // A lot heated here is refused without a variance; one that was bought is taken.
-  await tap(page, /Another lot/)
-  await tap(page, 'Heated here')
-  await tap(page, 'Hold it for the lead')
-  await expect(page.getByRole('alert')).toHaveText('Which lot is it? Write down what stands on the tray or carton.')
-  await page.getByLabel('Lot, as written on it').fill('H-1')
-  await page.getByLabel('From').fill('this kitchen')
-  await typeDay(page, 'Use by', '2099-01-01')
-  await page.getByLabel(/Read at the door/).fill('4')
-  await tap(page, 'Accept it')
-  await page
-    .getByRole('dialog')
-    .getByRole('button', { name: /^(Not now|Done)$/ })
-    .click()
-  await expect(page.getByText('only under a written variance, and none is in force')).toBeVisible()
-  await tap(page, 'Drop it')
-
-  await expect(check(page, 'pasteurized-egg')).toHaveAttribute('data-standing', 'open')
-  await tap(page, 'All combined')
-  await expect(check(page, 'pasteurized-egg')).toHaveAttribute('data-standing', 'unproven')
-  await expect(check(page, 'pasteurized-egg')).toContainText('No pasteurized lot is named')
-  // What holds air is not stirred.
-  await expect(slab(page)).toContainText('Where does it cool?')
-  await expect(slab(page).getByRole('button', { name: /stir/ })).toHaveCount(0)
-  await tap(page, 'Eggs: which lot')
-  await tap(page, /E-077/)
-  await tap(page, /as the method says/)
-  await tap(page, 'Every lot is named. Back to the pot')
-  await proven(page, 'pasteurized-egg')
-  await page.context().close()
-})
-
-test('a raw-egg mousse takes shell eggs with the advisory, on its label, for a day; never for susceptible people', async ({
-  browser,
-}) => {
-  const page = await person(browser, 'Mina Osk')
-  await begin(page, 'Bitter-orange mousse, raw yolk', async () => {
-    const terms = page.locator('.start-egg-terms')
-    await expect(terms).toContainText('Contains raw egg.')
-    await tap(page, 'For highly susceptible people')
-    await expect(terms).toContainText('Pasteurized lots only: it is for highly susceptible people')
-    await tap(page, 'For highly susceptible people')
-  })
-  await tap(page, 'It is ready')
-  await tap(page, 'Whipped')
-  await tap(page, 'Choose the lot')
-  await tap(page, /T-2207/)
-  await tap(page, '+ 6')
-  await tap(page, '+ 6')
-  await tap(page, 'Log 12 good, 0 rejected')
-  await page
-    .getByRole('dialog')
-    .getByRole('button', { name: /^(Not now|Done)$/ })
-    .click()
-  await tap(page, 'All clean')
-  await tap(page, 'All combined')
-  await expect(check(page, 'raw-class')).toContainText('from when it was combined')
-  await type(page, 4.2)
-  await expect(page.getByText('Contains raw egg. Raw or undercooked egg')).toBeVisible()
-  await page.goto(`${kitchen.url}/methods`)
-  await page.getByRole('link', { name: /Bitter-orange mousse/ }).click()
-  await expect(page.getByRole('region', { name: 'Label' })).toContainText('Contains raw egg')
-  await page.context().close()
-})
-
-test('an order for susceptible people takes no shell egg, cooked or not', async ({ browser }) => {
-  const page = await person(browser, 'Mina Osk')
-  await begin(page, 'Rye-malt custard', async () => {
-    await tap(page, 'For highly susceptible people')
-    await expect(page.locator('.start-egg-terms')).toContainText(
-      'Pasteurized lots only: it is for highly susceptible people',
-    )
-  })
-  await tap(page, 'It is hot')
-  await tap(page, 'Choose the lot')
-  await expect(page.getByRole('button', { name: /T-2207/ })).toBeDisabled()
-  await expect(page.getByRole('button', { name: /Y-118/ })).toBeEnabled()
-  await page.context().close()
-})
-
 test('a step that matters is not jumped without a word', async ({ browser }) => {
   const page = await person(browser, 'Teo Brandt')
-  await begin(page, 'Burnt-honey churned base')
+  await begin(page, kitchen.url, 'Burnt-honey churned base')
   await page.getByRole('list', { name: 'Steps' }).getByRole('button').nth(2).click()
   const row = (name: string) => page.locator('.guide-batch-steps li').filter({ hasText: name })
   await row('3 Cook').getByRole('button', { name: 'Done' }).click()
@@ -282,7 +174,7 @@ test('a step that matters is not jumped without a word', async ({ browser }) => 
 
 test('a soufflé is read, served in time, and what is left is discarded', async ({ browser }) => {
   const page = await person(browser, 'Teo Brandt')
-  await begin(page, 'Caraway soufflé')
+  await begin(page, kitchen.url, 'Caraway soufflé')
   await tap(page, 'All combined')
   await tap(page, 'Into the oven')
   await type(page, 74.5)
@@ -309,33 +201,19 @@ test('other pots are one tap away, the next one first, and nothing switches unde
   await page.keyboard.type('2')
   await expect(pots).toContainText('Log or clear the value first')
   await expect(next).toBeDisabled()
-  await page.keyboard.press('Escape')
+  // Leaving by a link asks as well: it is logged, dropped, or gone on with.
+  const asks = page.getByRole('dialog', { name: '2 °C is begun and not logged.' })
+  await goTo(page, 'Line')
+  await expect(asks.getByRole('button', { name: 'Log 2 °C, then go' })).toBeVisible()
+  await asks.getByRole('button', { name: 'Not now' }).click()
+  await expect(page.getByLabel(/Value in/)).toContainText('2')
+  await goTo(page, 'Line')
+  await asks.getByRole('button', { name: 'Drop it, then go' }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('to rescue')
+  await page.locator('.line-name', { hasText: 'Sea-buckthorn' }).click()
+  await expect(page.getByText('2.0°C logged')).toHaveCount(0)
   await next.click()
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Bay-leaf pouring custard')
-  await page.context().close()
-})
-
-test('a pH of the finished product runs the table, and closes no gate', async ({ browser }) => {
-  const page = await person(browser, 'Mina Osk')
-  await page.locator('.line-name', { hasText: 'Quince-skin' }).click()
-  await tap(page, 'More')
-  await tap(page, /^pH/)
-  await expect(page.getByRole('dialog')).toContainText('Not measured: it needs temperature control')
-  await page.getByLabel('pH of the product').fill('15')
-  await tap(page, 'Log it')
-  await expect(page.getByRole('alert')).toHaveText('pH is a number from 0 to 14, as 3.8.')
-  const fill = async (ph: string, buffers: [string, string]) => {
-    await page.getByLabel('pH of the product').fill(ph)
-    await page.getByLabel('Meter in buffer 4.01').fill(buffers[0])
-    await page.getByLabel('Meter in buffer 7.00').fill(buffers[1])
-    await page.getByLabel('Which meter').fill('M1')
-    await tap(page, 'Log it')
-  }
-  await fill('3.9', ['4.4', '7'])
-  await expect(page.getByRole('dialog')).toContainText('The meter has to read two buffers')
-  await fill('3.9', ['4.02', '6.98'])
-  await expect(page.getByRole('dialog')).toContainText('By its figures it needs no temperature control')
-  await expect(page.getByRole('dialog')).toContainText('table B')
   await page.context().close()
 })
 
@@ -352,7 +230,7 @@ test('the lead sets how the house works; the next batch waits for the clean tick
   await signAs(lead, 'Ilse Varrow')
   await expect(lead.getByRole('dialog')).toHaveCount(0)
 
-  await begin(lead, 'Lemon-thyme pouring custard')
+  await begin(lead, kitchen.url, 'Lemon-thyme pouring custard')
   await tap(lead, 'It is hot')
   await tap(lead, 'All combined')
   await type(lead, 76)
@@ -366,7 +244,7 @@ test('the lead sets how the house works; the next batch waits for the clean tick
 test('on a phone the same way is led, every key large enough, nothing off the side', async ({ browser }) => {
   const page = await person(browser, 'Teo Brandt')
   await page.setViewportSize({ width: 390, height: 844 })
-  await begin(page, 'Lemon-thyme pouring custard')
+  await begin(page, kitchen.url, 'Lemon-thyme pouring custard')
   await tap(page, 'It is hot')
   await tap(page, 'Choose the lot')
   await tap(page, /T-2207/)
@@ -392,7 +270,7 @@ test('on a phone the same way is led, every key large enough, nothing off the si
 
 test('nothing that an accessibility check finds on the guided Bench, by day and by night', async ({ browser }) => {
   const page = await person(browser, 'Mina Osk')
-  await begin(page, 'Smoked-honey eggnog')
+  await begin(page, kitchen.url, 'Smoked-honey eggnog')
   await tap(page, 'It is hot')
   for (const theme of ['Night', 'Day']) {
     await expectAccessible(page)

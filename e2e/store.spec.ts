@@ -35,7 +35,7 @@ test('what is past its day goes with one tap, everywhere at once, and counts by 
   // A tub nobody knows is entered, and goes.
   await tap(page, 'Found something without a date')
   await tap(page, 'Enter it')
-  await expect(page.getByRole('alert')).toHaveText('Say what it looks like: "white tub, cream".')
+  await expect(page.getByRole('alert').first()).toHaveText('Say what it looks like: "white tub, cream".')
   await page.getByLabel('What it looks like').fill('White tub, cream')
   await page.getByLabel('How much, g').fill('650')
   await tap(page, 'Enter it')

@@ -61,6 +61,15 @@ describe('reading a claim', () => {
     expect(parseClaim(raw)).toEqual(raw)
   })
 
+  it('takes the kitchen’s clock as 12 or 24 hours, or not chosen, and nothing else', () => {
+    const withClock = (clock: unknown) => claim('limits-set', { set: { ...set, practice: { ...set.practice, clock } } })
+    for (const hours of [12, 24]) expect(fault(withClock(hours))).toBe('taken')
+    expect(parseClaim(withClock(12))).toMatchObject({ body: { set: { practice: { clock: 12 } } } })
+    // Entries of before it could be chosen stay as they are.
+    expect(parseClaim(withClock(null))).not.toHaveProperty('body.set.practice.clock')
+    for (const hours of [13, 0, '12']) expect(fault(withClock(hours))).toMatch(/^body\.set\.practice\.clock: /)
+  })
+
   it.each<[string, unknown, string]>([
     ['nothing', null, 'entry: missing'],
     ['a list', [], 'entry: missing'],
