@@ -15,16 +15,21 @@ export class RunningKitchen {
     private readonly port: number,
     private child: ChildProcess,
     private aheadMs: number,
+    /** What its console said until it was ready. */
+    readonly printed: string,
   ) {}
 
-  /** @param at when its day of work is: in the afternoon of today, unless a story needs another time */
-  static async open(at: number = thisAfternoon()): Promise<RunningKitchen> {
+  /**
+   * @param at when its day of work is: in the afternoon of today, unless a story needs another time
+   * @param options of npm start, as ['--empty']
+   */
+  static async open(at: number = thisAfternoon(), options: string[] = []): Promise<RunningKitchen> {
     const folder = mkdtempSync(join(tmpdir(), 'lt-e2e-'))
     const port = await freePort()
     const aheadMs = at - Date.now()
     writeFileSync(join(folder, CLOCK), String(aheadMs))
-    const child = await start(folder, port)
-    return new RunningKitchen(`http://127.0.0.1:${port}`, folder, port, child, aheadMs)
+    const { child, printed } = await start(folder, port, options)
+    return new RunningKitchen(`http://127.0.0.1:${port}`, folder, port, child, aheadMs, printed)
   }
 
   /** A tablet of its own, with a shift that this person opened. An error in the page fails the story. */
@@ -106,7 +111,7 @@ export class RunningKitchen {
   }
 
   async startAgain(): Promise<void> {
-    this.child = await start(this.folder, this.port)
+    this.child = (await start(this.folder, this.port)).child
   }
 
   async close(): Promise<void> {
@@ -211,8 +216,12 @@ export async function tapReading(page: Page, value: number): Promise<number> {
   return taps
 }
 
-function start(folder: string, port: number): Promise<ChildProcess> {
-  const child = spawn(process.execPath, ['scripts/start.mjs', '--port', String(port)], {
+function start(
+  folder: string,
+  port: number,
+  options: string[] = [],
+): Promise<{ child: ChildProcess; printed: string }> {
+  const child = spawn(process.execPath, ['scripts/start.mjs', '--port', String(port), ...options], {
     env: { ...process.env, LT_DATA: folder, LT_CLOCK_FILE: join(folder, CLOCK) },
     stdio: ['ignore', 'pipe', 'inherit'],
   })
@@ -220,7 +229,7 @@ function start(folder: string, port: number): Promise<ChildProcess> {
     let printed = ''
     child.stdout?.on('data', (chunk: Buffer) => {
       printed += chunk.toString()
-      if (printed.includes('Logged Thermal is at')) ready(child)
+      if (printed.includes('Logged Thermal is at')) ready({ child, printed })
     })
     child.once('exit', (code) => failed(new Error(`npm start ended with ${code}:\n${printed}`)))
   })

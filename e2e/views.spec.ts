@@ -68,12 +68,10 @@ test('in a language 40 % longer nothing is left in English, and nothing is cut o
 test('nothing that an accessibility check finds on any view, by day and by night', async ({ browser }) => {
   test.setTimeout(300_000)
   const page = await kitchen.person(browser, 'Ilse Varrow')
-  const paths = [...PATHS, ...(await oneOfEach(page, kitchen.url))]
-  for (const theme of ['Night', 'Day']) {
-    await openView(page, kitchen.url)
-    await inMenu(page, theme)
-    for (const path of paths) {
-      await openView(page, kitchen.url + path)
+  for (const path of [...PATHS, ...(await oneOfEach(page, kitchen.url))]) {
+    await openView(page, kitchen.url + path)
+    for (const theme of ['day', 'night']) {
+      await page.evaluate((chosen) => document.documentElement.setAttribute('data-theme', chosen), theme)
       await expectAccessible(page)
     }
   }

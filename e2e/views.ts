@@ -17,6 +17,7 @@ export const PATHS = [
   '/cooldown',
   '/temper',
   '/people',
+  '/instruments',
   '/more',
   '/nowhere',
 ]

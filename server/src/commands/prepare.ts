@@ -32,7 +32,13 @@ async function firstKitchen(orm: MikroORM): Promise<void> {
     return
   }
   const zone = process.env.LT_ZONE ?? Intl.DateTimeFormat().resolvedOptions().timeZone
-  const { name, people } = await seedKitchen(orm, { name: 'This kitchen', zone, people: firstLead(), now: clock.now() })
+  const { name, people } = await seedKitchen(orm, {
+    name: 'This kitchen',
+    zone,
+    people: firstLead(),
+    now: clock.now(),
+    bare: true,
+  })
   console.log(`${name} is new. Keep this, it is told only once:`)
   for (const person of people) console.log(`  ${person.name}, PIN ${person.pin}`)
 }

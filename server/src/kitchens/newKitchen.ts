@@ -23,10 +23,17 @@ export interface SeedPerson {
 /**
  * A kitchen with people, limits, methods and instruments, and nothing on the stove.
  * @param orm of the role that owns: who serves may not make kitchens or people
+ * @param bare nothing that nobody has: no instrument, vessel, unit or lot, and methods as drafts that the lead puts in force
  */
 export async function seedKitchen(
   orm: MikroORM,
-  { name, zone, people, now }: { name: string; zone: string; people: SeedPerson[]; now: Instant },
+  {
+    name,
+    zone,
+    people,
+    now,
+    bare = false,
+  }: { name: string; zone: string; people: SeedPerson[]; now: Instant; bare?: boolean },
 ): Promise<Seeded> {
   const em = orm.em.fork()
   const scope = new KitchenScope(em)
@@ -63,12 +70,20 @@ export async function seedKitchen(
   await append(scope, kitchenId, kitchenId, [found])
   await append(scope, kitchenId, lead, [
     claim('limits-set', begin.limits.id, now, lead, { set: begin.limits }),
+    ...begin.methods.map((method) => claim('method-saved', method.id, now, lead, { method })),
+  ])
+  if (!bare) await append(scope, kitchenId, lead, ownClaims(begin, claim, now, lead))
+  return { kitchenId, name, people: hired, starter: begin }
+}
+
+/** What a kitchen owns, and its methods put in force. */
+function ownClaims(begin: Starter, claim: ReturnType<typeof claimMaker>, now: Instant, lead: Id): AnyClaim[] {
+  return [
     claim('instrument-registered', begin.probe.id, now, lead, { code: begin.probe.code, kind: 'probe' }),
     claim('instrument-registered', begin.infrared.id, now, lead, { code: begin.infrared.code, kind: 'infrared' }),
     ...begin.vessels.map(({ id, vessel }) => claim('vessel-registered', id, now, lead, vessel)),
     ...begin.units.map(({ id, unit }) => claim('unit-registered', id, now, lead, unit)),
     ...begin.lots.map(({ id, lot }) => claim('lot-received', id, now, lead, lot)),
-    ...begin.methods.map((method) => claim('method-saved', method.id, now, lead, { method })),
     ...begin.methods.map(({ id, version, components }) =>
       claim('method-approved', id, now, lead, {
         version,
@@ -76,8 +91,7 @@ export async function seedKitchen(
         components: components.map(({ method }) => method),
       }),
     ),
-  ])
-  return { kitchenId, name, people: hired, starter: begin }
+  ]
 }
 
 /** Somebody to begin with in a kitchen without a demo; the PIN is told once. */

@@ -75,6 +75,12 @@ const PLACES = {
     says: say('changePinWhichTablets'),
     under: 'more',
   },
+  instruments: {
+    path: '/instruments',
+    name: say('instruments'),
+    says: say('whatReadsAndWhere'),
+    under: 'more',
+  },
   missing: { path: '/nowhere', name: say('notFound'), says: '', under: 'line' },
 } as const satisfies Record<string, Place>
 
@@ -88,5 +94,5 @@ export const IN_BAR: readonly PlaceKey[] = ['line', 'bench', 'store', 'methods',
 export const IN_MORE: readonly { name: string; of: readonly PlaceKey[] }[] = [
   { name: say('onStove'), of: ['start', 'round', 'cooldown', 'temper', 'handover'] },
   { name: say('coldStore'), of: ['list', 'unitRound', 'bin', 'receive'] },
-  { name: say('rulesPeople'), of: ['methods', 'limits', 'people'] },
+  { name: say('rulesPeople'), of: ['methods', 'limits', 'instruments', 'people'] },
 ]

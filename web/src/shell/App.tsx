@@ -69,6 +69,10 @@ const PeopleView = lazy(() =>
   import('../people/PeopleView').then(({ PeopleView: component }) => ({ default: component })),
 )
 
+const InstrumentsView = lazy(() =>
+  import('../instruments/InstrumentsView').then(({ InstrumentsView: component }) => ({ default: component })),
+)
+
 const ColdStore = lazy(() => import('../store/ColdStore').then(({ ColdStore: component }) => ({ default: component })))
 const StockList = lazy(() => import('../store/StockList').then(({ StockList: component }) => ({ default: component })))
 const UnitRound = lazy(() => import('../store/UnitRound').then(({ UnitRound: component }) => ({ default: component })))
@@ -117,6 +121,7 @@ function Kitchen() {
           <Route path="/store/lineage/:type/:id" element={<LineageView />} />
           <Route path="/round" element={<RoundView />} />
           <Route path="/handover" element={<HandoverView />} />
+          <Route path="/instruments" element={<InstrumentsView />} />
           <Route path="/people" element={<PeopleView />} />
           <Route path="/temper" element={<TemperView />} />
           <Route path="/limits" element={<LimitsView />} />

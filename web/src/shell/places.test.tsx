@@ -7,6 +7,7 @@ import { HandoverView } from '../handover/HandoverView'
 import { LimitsView } from '../limits/LimitsView'
 import { MethodEditor } from '../methods/MethodEditor'
 import { MethodsView } from '../methods/MethodsView'
+import { InstrumentsView } from '../instruments/InstrumentsView'
 import { PeopleView } from '../people/PeopleView'
 import { RoundView } from '../round/RoundView'
 import { StartBatch } from '../start/StartBatch'
@@ -41,6 +42,7 @@ describe('each place', () => {
     ['method', <MethodEditor key="v" />, /Test custard/],
     ['limits', <LimitsView key="v" />, /Food Code 2022/],
     ['temper', <TemperView key="v" />, /How much at once/],
+    ['instruments', <InstrumentsView key="v" />, /instruments/],
     ['people', <PeopleView key="v" />, /PINs and tablets/],
     ['more', <More key="v" />, /Where to/],
     ['missing', <NotFound key="v" />, /nothing at this address/],

@@ -10,6 +10,8 @@ export const shellMessages = {
   tapName: 'tap your name',
   tapYourName: 'Tap your name',
   locked: 'shift is closed',
+  instruments: 'Instruments',
+  whatReadsAndWhere: 'What the kitchen reads with, and where each can read.',
   openShift: 'Open a shift',
   openShiftFirst: 'Open a shift first: tap your name at the top.',
   lock: 'Lock',

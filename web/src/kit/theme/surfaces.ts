@@ -26,7 +26,7 @@ export const surfaces: Components = {
       root: {
         padding: '8px 12px 8px 0',
         borderBottom: '2px solid var(--hair)',
-        color: 'var(--ink)',
+        color: 'inherit',
         font: '500 17px/1.25 var(--text)',
         textAlign: 'left',
         verticalAlign: 'top',
