@@ -45,6 +45,7 @@ async function sizes({ context }) {
   const page = await freshPage(context)
   const session = await context.newCDPSession(page)
   await session.send('Network.enable')
+  await session.send('Network.setCacheDisabled', { cacheDisabled: true })
   let bytes = 0
   const kinds = new Map()
   session.on('Network.responseReceived', ({ requestId, type }) => kinds.set(requestId, type))
@@ -55,6 +56,7 @@ async function sizes({ context }) {
   await page.locator(LINE).first().waitFor()
   await page.waitForLoadState('networkidle').catch(() => {})
   const met = [atMost('the first load, kB', bytes / 1000, 300)]
+  await session.send('Network.setCacheDisabled', { cacheDisabled: false })
   for (const path of VIEWS) {
     bytes = 0
     await page.evaluate((to) => {

@@ -1,4 +1,4 @@
-import type { MessageFormatElement } from '@formatjs/icu-messageformat-parser'
+import { isLiteralElement, type MessageFormatElement } from '@formatjs/icu-messageformat-parser'
 import { IntlMessageFormat } from 'intl-messageformat'
 import { pseudo } from './pseudo'
 import { writtenLike, type Locale } from './locale'
@@ -28,12 +28,21 @@ let spoken: Locale
  * @throws where a value that the message names is missing
  */
 export function say(message: Message, locale: Locale, values: Values = {}): string {
+  const plain = locale === 'en-XA' ? null : plainText(message)
+  if (plain !== null) return plain
   // One person reads at a time, mostly: messages of another language are made anew.
   if (spoken !== locale) formats.clear()
   spoken = locale
   let format = formats.get(message)
   if (!format) formats.set(message, (format = formatOf(message, locale)))
   return String(format.format(values))
+}
+
+/** Most messages are a text and nothing else: there is nothing to make ready. */
+function plainText(message: Message): string | null {
+  if (typeof message === 'string') return null
+  const [only, ...more] = message
+  return only && more.length === 0 && isLiteralElement(only) ? only.value : null
 }
 
 function formatOf(message: Message, locale: Locale): IntlMessageFormat {
