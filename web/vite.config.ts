@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto'
 import { basename } from 'node:path'
 import react from '@vitejs/plugin-react'
 import { defaultClientConditions, defineConfig, type Plugin } from 'vite'
-import { compiledMessages } from './compiledMessages'
+import { compiledMessages } from './compiledMessages.ts'
 
 export default defineConfig({
   root: import.meta.dirname,

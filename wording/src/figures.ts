@@ -67,11 +67,7 @@ export function levelDegrees({ side, celsius, limit: { rule } }: Level, reader: 
 
 /** A moment as the kitchen's clock shows it: '14:44', and where it is not today 'Sat 14:44' or '27 Nov 14:44'. */
 export function clock(instant: Instant, reader: Reader): string {
-  const { zone, today } = reader
-  const day = dayOf(instant, zone)
-  const time = timeOfDay(instant, reader)
-  if (today === null || day === today) return time
-  return `${Math.abs(daysBetween(today, day)) < 7 ? weekdayName(day, reader) : shortDate(day, reader)} ${time}`
+  return withDay(timeOfDay(instant, reader), instant, reader)
 }
 
 /** '14:44', or '2:44 pm', on the kitchen's wall; the day is said beside it. */
@@ -79,9 +75,16 @@ export function timeOfDay(instant: Instant, reader: Reader): string {
   return hoursWritten(wall(instant, reader.zone).toISOString().slice(11, 16), reader)
 }
 
-/** '14:44:20' on the kitchen's wall: of something that has just happened. */
+/** The same to the second: '14:44:20', 'Sat 14:44:20'. */
 export function clockWithSeconds(instant: Instant, reader: Reader): string {
-  return hoursWritten(wall(instant, reader.zone).toISOString().slice(11, 19), reader)
+  return withDay(hoursWritten(wall(instant, reader.zone).toISOString().slice(11, 19), reader), instant, reader)
+}
+
+function withDay(time: string, instant: Instant, reader: Reader): string {
+  const { zone, today } = reader
+  const day = dayOf(instant, zone)
+  if (today === null || day === today) return time
+  return `${Math.abs(daysBetween(today, day)) < 7 ? weekdayName(day, reader) : shortDate(day, reader)} ${time}`
 }
 
 /** A time of a 24 h clock, 'HH:MM' with or without seconds, as the kitchen writes it. */

@@ -64,7 +64,8 @@ export function findingSentence({ check, because, deadline }: Finding, reader: R
       return because.moreMs > 0
         ? say(reader, 'moreIfStaysThere', {
             degrees: degrees(because.celsius, reader),
-            span: span(because.moreMs, reader),
+            // A clock time: what counts down stands beside it, and cannot say another number.
+            time: clockWithSeconds(because.since + because.row.seconds * 1000, reader),
           })
         : say(reader, 'readAgainProve', { degrees: degrees(because.celsius, reader) })
     case 'closed too cold':

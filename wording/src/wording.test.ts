@@ -1,5 +1,15 @@
 import { checksFor, limitSetOf, newMethod, ruleSets, type Method } from '@logged-thermal/core'
-import { clock, dayName, degrees, hoursWritten, largeSpan, limitDegrees, limitDegreesOf, span } from './figures'
+import {
+  clock,
+  clockWithSeconds,
+  dayName,
+  degrees,
+  hoursWritten,
+  largeSpan,
+  limitDegrees,
+  limitDegreesOf,
+  span,
+} from './figures'
 import { limitTitle, sourceLine } from './limitWords'
 import { refusalSentence } from './refusalSentence'
 
@@ -108,6 +118,11 @@ describe('a clock time', () => {
       '6 Mar 14:44',
       '14:44',
     ])
+  })
+
+  it('carries its day to the second too', () => {
+    const said = ['2027-03-06', '2027-03-07'].map((today) => clockWithSeconds(at, { ...celsius, today }))
+    expect(said).toEqual(['14:44:20', 'Sat 14:44:20'])
   })
 
   it('is written as the kitchen writes it', () => {

@@ -19,9 +19,12 @@ export function Silhouette({
   shut: boolean
   onChoose: () => void
 }) {
-  const state = chosen ? 'chosen' : shut ? 'shut' : 'open'
   return (
-    <RowKey className={clsx(styles.silhouette, styles[state])} aria-pressed={chosen} onClick={onChoose}>
+    <RowKey
+      className={clsx(styles.silhouette, chosen ? styles.chosen : shut && styles.shut)}
+      aria-pressed={chosen}
+      onClick={onChoose}
+    >
       <svg viewBox="0 0 196 72" aria-hidden="true">
         <path d={SHAPES[decision]} />
         {decision === 'hold' && <path className={styles.posts} d="M0 0h10v72h-10ZM186 0h10v72h-10Z" />}

@@ -42,7 +42,7 @@ export function AmountPicker({
         {FACTORS.map(([each, said]) => (
           <Key
             key={each}
-            look={each === factor ? 'primary' : 'plain'}
+            look={each === factor ? 'primary' : 'outlined'}
             onClick={() => take({ kind: 'factor', factor: each })}
           >
             {said}

@@ -8,7 +8,7 @@ export const findingsMessages = {
   betweenReadings: '{degrees} to {degrees2}, {span} between readings.',
   atNotThereYet: '{degrees} at {time}, not there yet.',
   minOvenToldAs: '{minutes} min in the oven, told as validated: {bakeWords}. Not read in the middle.',
-  moreIfStaysThere: '{degrees}: {span} more if it stays there, then read again to prove it.',
+  moreIfStaysThere: '{degrees}: if it stays there until {time}, the next reading proves it.',
   readAgainProve: '{degrees}: read again to prove it.',
   cameOffHeatToo: 'Came off the heat too soon. Highest read {degrees}.',
   unreadBetweenAtMost: '{degrees} {span}: {span2} unread between; at most {span3} counts.',
