@@ -66,6 +66,10 @@ it('leads through a round of the units', async () => {
 it('holds a delivery apart that nobody measured, and says why', async () => {
   await onTablet(<ReceiveView />, { story: held(), now: 260 })
   expect(screen.getByText(/Hold it apart/)).toBeInTheDocument()
-  tap(screen.getByRole('button', { name: 'Hold it for the lead' }))
-  expect(screen.getByRole('alert')).toHaveTextContent('Which lot is it?')
+  await act(async () => tap(screen.getByRole('button', { name: 'Hold it for the lead' })))
+  // Each fault below its field, and the first of them is written into next.
+  const [lot, supplier] = await screen.findAllByRole('alert')
+  expect(lot).toHaveTextContent('Which lot is it?')
+  expect(supplier).toHaveTextContent('Who is it from?')
+  expect(screen.getByLabelText('Lot, as written on it')).toHaveFocus()
 })
