@@ -32,15 +32,15 @@ test('an empty kitchen holds nothing that nobody has, and comes to its first pro
 
   // A code is asked for once, and the lead's PIN; a wrong one registers nothing.
   await tap(page, 'Register it')
-  await expect(page.getByRole('alert')).toHaveText('Give it the code that stands on it: P3.')
-  await page.getByLabel('Code, as it stands on it').fill('P3')
+  await expect(page.getByRole('alert')).toHaveText('Enter the code written on it, such as P3.')
+  await page.getByLabel('Code written on it').fill('P3')
   await tap(page, 'Register it')
   for (const digit of '111222')
     await page.getByRole('region', { name: 'PIN' }).getByRole('button', { name: digit, exact: true }).click()
   await expect(page.getByRole('dialog')).toContainText('Wrong PIN')
   await sign(page)
   await expect(page.getByRole('region', { name: 'Registered' })).toContainText('P3Penetration probe')
-  await page.getByLabel('Code, as it stands on it').fill('P3')
+  await page.getByLabel('Code written on it').fill('P3')
   await tap(page, 'Register it')
   await expect(page.getByRole('alert')).toHaveText('P3 is registered already.')
 

@@ -52,7 +52,7 @@ export function doneWords(
     case 'poured':
       return pouredWords(body, reader)
     case 'rewarmed':
-      return REWARMED(body.how, reader)
+      return rewarmedWord(body.how, reader)
     case 'cooling-planned':
       return planWords(body, reader)
     case 'eggs-taken':
@@ -70,7 +70,7 @@ export function doneWords(
   }
 }
 
-function REWARMED(key: 'melted again' | 'baked again' | 'warmed again', reader: Spoken): string {
+function rewarmedWord(key: 'melted again' | 'baked again' | 'warmed again', reader: Spoken): string {
   return say(reader, `rewarmed_${key}`)
 }
 
@@ -132,7 +132,7 @@ export function itemDoneWords(
       case 'item-discarded':
         return say(reader, 'binned')
       case 'item-moved':
-        return MOVED(body.how, reader)
+        return movedWord(body.how, reader)
       case 'item-used':
         return USED[body.then]
       case 'item-opened':
@@ -149,7 +149,7 @@ export function itemDoneWords(
   return words && `${name} ${code}: ${words}`
 }
 
-function MOVED(key: MoveHow, reader: Spoken): string {
+function movedWord(key: MoveHow, reader: Spoken): string {
   return say(reader, `moved_${key}`)
 }
 const USED = { sold: 'sold', served: 'served', tasted: 'tasted' } as const

@@ -68,8 +68,8 @@ export function ruleWords(rule: Rule, unit: CodeUnit, reader: Reader): string {
       return say(reader, 'noNumberRuleSet')
     case 'condition':
       return rule.months
-        ? say(reader, 'monthsConditionsMonths', { conditions: CONDITIONS(rule.needs, reader), months: rule.months })
-        : CONDITIONS(rule.needs, reader)
+        ? say(reader, 'monthsConditionsMonths', { conditions: conditionWord(rule.needs, reader), months: rule.months })
+        : conditionWord(rule.needs, reader)
     case 'tolerance':
       return say(reader, 'rightCFEither', {
         c: rule.within.c,
@@ -128,7 +128,7 @@ export function bakeShownWords({ shownBy, validUntil }: ValidatedBake, reader: R
 
 /** What a line of the limits is about. */
 export function lineName(key: Line['key'], reader: Spoken): string {
-  return LINES(key, reader)
+  return lineWord(key, reader)
 }
 
 /** Where the limit is from: 'FDA Food Code 2022, 3-401.11(A)(2) · law'. */
@@ -188,10 +188,10 @@ function acidityRow({ ph, waterActivity }: Extract<Rule, { kind: 'acidity' }>['r
     .join(' with ')
 }
 
-function CONDITIONS(key: Extract<Rule, { kind: 'condition' }>['needs'], reader: Spoken): string {
+function conditionWord(key: Extract<Rule, { kind: 'condition' }>['needs'], reader: Spoken): string {
   return say(reader, `conditions_${key}`)
 }
 
-function LINES(key: Line['key'], reader: Spoken): string {
+function lineWord(key: Line['key'], reader: Spoken): string {
   return say(reader, `lines_${key}`)
 }

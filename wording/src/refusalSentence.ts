@@ -11,7 +11,7 @@ import { clock, dayName, limitDegreesOf, type Reader } from './figures'
 import { orderSentence } from './guideWords'
 import { lineName } from './limitWords'
 import { problemSentence } from './methodWords'
-import { moveShutSentence, partShutSentence, receivingSentence } from './storeWords'
+import { moveShutSentence, partShutSentence, receivingSentence } from './shutSentences'
 import { speaker, type Spoken } from './catalogue/say'
 import { refusalsMessages } from './catalogue/refusals'
 

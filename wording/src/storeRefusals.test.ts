@@ -1,5 +1,5 @@
 import type { Degrees, Level, MoveShut, PartShut, ReceivingReason } from '@logged-thermal/core'
-import { moveShutSentence, partShutSentence, receivingSentence } from './storeWords'
+import { moveShutSentence, partShutSentence, receivingSentence } from './shutSentences'
 
 const source = { document: 'Food code', section: '3-202.11', edition: '2022', confidence: 'high' } as const
 /** What is received under a level, as the limit prints it. */

@@ -8,9 +8,9 @@ import {
   leftWords,
   measureWords,
   partSentence,
-  partShutSentence,
   setBy,
 } from './storeWords'
+import { partShutSentence } from './shutSentences'
 
 const HOUR = 3_600_000
 /** A level as its limit prints it. */

@@ -31,7 +31,7 @@ export function HalfTyped({
       if (!(link instanceof HTMLAnchorElement) || link.target !== '' || link.origin !== location.origin) return
       event.preventDefault()
       event.stopPropagation()
-      setTo(link.pathname)
+      setTo(link.pathname + link.search + link.hash)
     }
     const closed = (event: BeforeUnloadEvent) => event.preventDefault()
     document.addEventListener('click', left, true)

@@ -24,7 +24,7 @@ export const boardMessages = {
   isRight: '{value} °{scale} is right',
   readAgain: 'Read again',
   notLoggedYetNothing: 'Not logged yet. {value} °{scale} is nothing this pan does.',
-  begunNotLogged: '{begun} is begun and not logged.',
-  logAndGo: 'Log {begun}, then go',
-  dropAndGo: 'Drop it, then go',
+  begunNotLogged: '{begun} is not logged yet.',
+  logAndGo: 'Log {begun} and go',
+  dropAndGo: 'Drop it and go',
 } as const

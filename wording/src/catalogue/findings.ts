@@ -8,7 +8,7 @@ export const findingsMessages = {
   betweenReadings: '{degrees} to {degrees2}, {span} between readings.',
   atNotThereYet: '{degrees} at {time}, not there yet.',
   minOvenToldAs: '{minutes} min in the oven, told as validated: {bakeWords}. Not read in the middle.',
-  moreIfStaysThere: '{degrees}: if it stays there until {time}, the next reading proves it.',
+  moreIfStaysThere: '{degrees}: proven at {time} at the soonest, if it stays there and is read until then.',
   readAgainProve: '{degrees}: read again to prove it.',
   cameOffHeatToo: 'Came off the heat too soon. Highest read {degrees}.',
   unreadBetweenAtMost: '{degrees} {span}: {span2} unread between; at most {span3} counts.',

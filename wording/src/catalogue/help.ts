@@ -39,7 +39,7 @@ export const helpMessages = {
   people:
     'Change your PIN here. The lead says which tablets belong to the kitchen. A tablet that is lost is forgotten at once.',
   instruments:
-    'What the kitchen reads with. A probe reads the core, an infrared thermometer the surface, a display the air. The lead registers another one with its code and a PIN.',
+    'The kitchen’s thermometers. A probe reads the core, an infrared thermometer the surface, a display the air. The lead registers a new one with its code and a PIN.',
   missing: 'There is nothing at this address. Go back to the Line, or search. A label may come from another kitchen.',
 
   floor: 'Floor',

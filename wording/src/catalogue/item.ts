@@ -107,5 +107,5 @@ export const itemMessages = {
   copies: 'Copies',
   daysOnceThawed: '{days} days once thawed',
   itIsGone: 'It is gone: nothing more is done with it.',
-  nowhereForIt: 'No unit of this kitchen takes it as it is now.',
+  nowhereForIt: 'No unit in this kitchen can take it as it is now.',
 } as const

@@ -11,7 +11,7 @@ export const shellMessages = {
   tapYourName: 'Tap your name',
   locked: 'shift is closed',
   instruments: 'Instruments',
-  whatReadsAndWhere: 'What the kitchen reads with, and where each can read.',
+  whatReadsAndWhere: 'The kitchen’s thermometers, and what each can read.',
   openShift: 'Open a shift',
   openShiftFirst: 'Open a shift first: tap your name at the top.',
   lock: 'Lock',

@@ -104,6 +104,6 @@ export const slabMessages = {
   onHoldDoNot: 'On hold. Do not use',
   unitTo: '{unit} to {to}',
   sBoilingLeft: 's of boiling left',
-  readInBetween: 'Read it in between, in {left}.',
+  readInBetween: 'Take a reading in between, in {left}.',
   sNextReading: 's to the next reading',
 } as const

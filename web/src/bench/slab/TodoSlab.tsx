@@ -283,7 +283,8 @@ function stepWords(
 function minuteOf(boil: Finding, now: number): { leftMs: number; readInMs: number } | null {
   const left = leftOf(boil, now)
   const next = nextReading(boil, now)
-  return left === null || next === null ? null : { leftMs: Math.max(0, left), readInMs: next.inMs }
+  if (left === null || next === null) return null
+  return { leftMs: next.proves ? next.inMs : left, readInMs: next.inMs }
 }
 
 /** Crumb comes out with the heat of the oven told: by it, its minutes and its look a validated bake closes the floor. */
