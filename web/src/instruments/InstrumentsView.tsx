@@ -2,6 +2,7 @@ import { instrumentsMessages } from '@logged-thermal/wording'
 import { measures } from '@logged-thermal/core'
 import { useHand, useLine } from '../app/kitchen'
 import { View } from '../app/View'
+import { Halves } from '../kit/Halves'
 import { speaks } from '../kit/language'
 import { RegisterInstrument } from './RegisterInstrument'
 import styles from './instruments.module.css'
@@ -24,7 +25,7 @@ export function InstrumentsView() {
         </>
       }
     >
-      <div className={styles.instruments}>
+      <Halves className={styles.instruments}>
         <section aria-label={say('registered')}>
           <h2>{say('registered')}</h2>
           <ul>
@@ -41,7 +42,7 @@ export function InstrumentsView() {
           </ul>
         </section>
         <RegisterInstrument known={instruments.map(({ code }) => code)} open={open} />
-      </div>
+      </Halves>
     </View>
   )
 }

@@ -1,6 +1,7 @@
 import { peopleMessages } from '@logged-thermal/wording'
 import { useHand, useLine } from '../app/kitchen'
 import { View } from '../app/View'
+import { Halves } from '../kit/Halves'
 import { ChangePin } from './ChangePin'
 import { Tablets } from './Tablets'
 import styles from './people.module.css'
@@ -22,10 +23,10 @@ export function PeopleView() {
         </>
       }
     >
-      <div className={styles.people}>
+      <Halves className={styles.people}>
         <ChangePin people={line.people} open={open} />
         <Tablets lead={line.people.find(({ role }) => role === 'lead') ?? null} open={open} />
-      </div>
+      </Halves>
     </View>
   )
 }
