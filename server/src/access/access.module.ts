@@ -1,7 +1,7 @@
 import { Module } from '@nestjs/common'
-import { PinsController } from './pins.controller'
+import { PeopleController } from './people.controller'
 import { TabletsController } from './tablets.controller'
 
-/** How people get in: their PINs, and the tablets that belong to the kitchen. */
-@Module({ controllers: [TabletsController, PinsController] })
+/** How people get in: who works here with which PIN, and the tablets that belong to the kitchen. */
+@Module({ controllers: [TabletsController, PeopleController] })
 export class AccessModule {}

@@ -1,6 +1,6 @@
 import { Body, Controller, Get, HttpCode, Param, ParseUUIDPipe, Post, Req, Res } from '@nestjs/common'
 import { ApiProperty, ApiTags } from '@nestjs/swagger'
-import { IsUUID, Length, Matches } from 'class-validator'
+import { Length, Matches } from 'class-validator'
 import type { Request, Response } from 'express'
 import type { Id } from '@logged-thermal/core'
 import { KitchenScope } from '../database/kitchenScope'
@@ -13,19 +13,10 @@ import { cookieOptions } from '../people/shift.controller'
 import { cookieOf, Needs, OfShift, SHIFT_COOKIE, TABLET_COOKIE } from '../people/shift.guard'
 import { placeOf, Shifts, type Shift } from '../people/shifts.service'
 import { Tablets } from '../people/tablets.service'
+import { SignedDto } from './signed.dto'
 
 /** As long as browsers keep any cookie. */
 const TABLET_DAYS = 400
-
-class SignedDto {
-  @ApiProperty({ format: 'uuid', description: 'The food-safety lead who signs' })
-  @IsUUID(undefined, { message: 'The food-safety lead signs this.' })
-  signer: string
-
-  @ApiProperty({ description: "The lead's digits" })
-  @Matches(/^\d{4,12}$/, { message: 'A PIN has four digits or more.' })
-  pin: string
-}
 
 class EnrolDto extends SignedDto {
   @ApiProperty({ example: 'Sauce bench' })

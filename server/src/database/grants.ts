@@ -18,7 +18,7 @@ const FOLDED = [
 /** What the serving role may do with each table; what is not named it may not. `columns`: it may change these alone. */
 export const GRANTS: Record<string, { may: readonly Privilege[]; columns?: readonly string[] }> = {
   kitchen: { may: ['SELECT'] },
-  person: { may: ['SELECT'], columns: ['pin_hash', 'pin_digits'] },
+  person: { may: ['SELECT'], columns: ['name', 'job', 'pin_hash', 'pin_digits'] },
   tablet: { may: ['SELECT', 'INSERT'], columns: ['name', 'seen_at', 'forgotten_at'] },
   pin_try: { may: ['SELECT', 'INSERT', 'UPDATE', 'DELETE'] },
   lock_out: { may: ['SELECT', 'INSERT'] },
@@ -49,6 +49,7 @@ export async function grantTo(role: string, orm: MikroORM): Promise<void> {
     `revoke temporary on database "${database}" from public, ${app}`,
     `grant usage on schema public to ${app}`,
     `grant execute on function append_entries(uuid, text[]) to ${app}`,
+    `grant execute on function add_person(uuid, uuid, text, text, text, text, smallint) to ${app}`,
     ...tables,
   ])
     await orm.em.execute(statement)

@@ -36,6 +36,8 @@ export interface Answers {
   Locked: { locked: true }
   Tablets: { tablets: Tablet[]; lockOuts: LockOut[] }
   PinChanged: { changed: true }
+  PersonAdded: { id: Id }
+  PersonChanged: { changed: true }
   EntryHash: { hash: string | null }
   Posted: { now: Instant; results: PostResult[] }
   Line: LineAnswer
@@ -76,7 +78,7 @@ export interface ReadyPart {
 export interface LineAnswer {
   seq: number
   kitchen: { id: Id; name: string; zone: string; unit: 'C' | 'F' }
-  people: { id: Id; name: string; role: Role; job: string; digits: number }[]
+  people: { id: Id; name: string; role: Role | null; job: string; digits: number }[]
   /** Codes of batches that were given already. */
   codes: string[]
   handover: KitchenState['handover'] | null

@@ -2,6 +2,7 @@ import { existsSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import type { NestExpressApplication } from '@nestjs/platform-express'
 import express, { type NextFunction, type Request, type Response } from 'express'
+import compressed from 'express-static-gzip'
 
 /** Built files are named by their content and never change; every other path is the application's page. */
 export function serveWeb(app: NestExpressApplication, root: string): void {
@@ -13,7 +14,15 @@ export function serveWeb(app: NestExpressApplication, root: string): void {
     if (build) response.set('Lt-Build', build)
     next()
   })
-  app.use('/assets', express.static(join(root, 'assets'), { immutable: true, maxAge: '365d', fallthrough: false }))
+  app.use(
+    '/assets',
+    compressed(join(root, 'assets'), {
+      enableBrotli: true,
+      orderPreference: ['br'],
+      index: false,
+      serveStatic: { immutable: true, maxAge: '365d', fallthrough: false },
+    }),
+  )
   app.use(express.static(root, { index: false, maxAge: 0 }))
   app.use((request: Request, response: Response, next: NextFunction) => {
     const ours = /^\/(api|health|metrics)(\/|$)/.test(request.path)

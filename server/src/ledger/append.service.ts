@@ -1,5 +1,7 @@
 import { Injectable } from '@nestjs/common'
+import type { EntityManager } from '@mikro-orm/postgresql'
 import type { Appended, Id } from '@logged-thermal/core'
+import { refusalSentence, type Reader } from '@logged-thermal/wording'
 import { WritingScope } from '../database/writingScope'
 import { Problem } from '../http/problem'
 import { isDatabaseBusy } from '../http/databaseFault'
@@ -11,6 +13,9 @@ import { Refold } from './refold'
 const MOST_WAITING = 400
 /** As many claims go into one transaction, unless a single post has more. */
 const MOST_TOGETHER = 500
+
+/** For refusals without times or temperatures. */
+const PLAIN: Reader = { scale: 'C', zone: 'UTC', locale: 'en-GB', hours: 24, today: null }
 
 interface Waiting {
   post: ReadPost
@@ -45,6 +50,25 @@ export class Append {
         void this.serve(kitchenId)
       }
     })
+  }
+
+  /**
+   * A post and rows beside the logbook in one transaction: both, or neither. Throws a Problem with status 403 where a
+   * claim is refused.
+   */
+  async withRows(post: Post, rows: (em: EntityManager) => Promise<unknown>): Promise<void> {
+    const { kitchenId } = post
+    await this.refold.subjects(kitchenId)
+    const outcomes = await this.scope.inKitchen(kitchenId, async (em) => {
+      const [found] = await appendGroup(em, [readPost(post)])
+      const refused = found!.find(({ outcome }) => outcome === 'refused')
+      if (refused?.outcome === 'refused')
+        throw new Problem(403, 'not yours', refusalSentence(refused.refusal, PLAIN), 'signer')
+      await rows(em)
+      return found!
+    })
+    const last = outcomes.at(-1)
+    if (last?.outcome === 'accepted') this.heads.move(kitchenId, last.seal)
   }
 
   /** How many posts wait, of all kitchens. */

@@ -67,14 +67,14 @@ export class KeptLines {
     const kitchen = await em.findOneOrFail(Kitchen, { id: kitchenId })
     const people = await em.find(Person, { kitchenId }, { orderBy: { name: 'asc' } })
     const [state] = await this.states.all(em, kitchenId, 'kitchen')
-    const roleOf = (id: Id) => state?.people?.find((person) => person.id === id)?.role
+    const roles = state?.people && new Map(state.people.map((person) => [person.id, person.role]))
     const head = {
       seq: await this.states.lastSeq(em, kitchenId),
       kitchen: { id: kitchen.id, name: kitchen.name, zone: kitchen.zone, unit: kitchen.unit },
       people: people.map(({ id, name, role, job, pinDigits }) => ({
         id,
         name,
-        role: roleOf(id) ?? role,
+        role: roles ? (roles.get(id) ?? null) : role,
         job,
         digits: pinDigits,
       })),

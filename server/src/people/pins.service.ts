@@ -1,6 +1,6 @@
 import { Injectable } from '@nestjs/common'
 import { Algorithm, hash, verify } from '@node-rs/argon2'
-import { HOUR, MINUTE, type Id } from '@logged-thermal/core'
+import { HOUR, MINUTE, type Id, type Role } from '@logged-thermal/core'
 import { KitchenScope } from '../database/kitchenScope'
 import { query } from '../database/query'
 import { Problem } from '../http/problem'
@@ -19,6 +19,20 @@ export const LEADS_DIGITS = 6
 
 /** argon2id with the memory and time that its authors' guidance gives for interactive use. */
 const COST = { algorithm: 2 satisfies Algorithm.Argon2id, memoryCost: 19_456, timeCost: 2, parallelism: 1 }
+
+/** Throws a Problem about the field where a PIN is too short for a role, or the first that anybody tries. */
+export function requireGoodPin(pin: string, role: Role, field: string): void {
+  const least = role === 'lead' ? LEADS_DIGITS : COOKS_DIGITS
+  if (pin.length < least)
+    throw new Problem(
+      400,
+      'bad field',
+      `The PIN of a ${role === 'lead' ? 'food-safety lead' : 'cook'} has ${least} digits or more.`,
+      field,
+    )
+  if (/^(\d)\1*$/.test(pin) || '01234567890123'.includes(pin) || '98765432109876'.includes(pin))
+    throw new Problem(400, 'bad field', 'That PIN is the first that anybody tries. Take another.', field)
+}
 
 export function hashPin(pin: string): Promise<string> {
   return hash(pin, COST)
@@ -65,17 +79,6 @@ export class Pins {
       }),
     )
     return { name }
-  }
-
-  /** Another PIN. That it changed is an entry of its own. */
-  async change(kitchenId: Id, personId: Id, pin: string): Promise<void> {
-    const pinHash = await hashPin(pin)
-    await this.scope.inKitchen(kitchenId, (em) =>
-      query(em, {
-        sql: 'update person set pin_hash = ?, pin_digits = ? where kitchen_id = ? and id = ?',
-        params: [pinHash, pin.length, kitchenId, personId],
-      }),
-    )
   }
 
   /** For the lead to see. */

@@ -1,9 +1,10 @@
 import request from 'supertest'
 import { openKitchen, type TestKitchen } from '../test/kitchen'
 
+const NAME = 'Kitchen of the routes'
 let kitchen: TestKitchen
 beforeAll(async () => {
-  kitchen = await openKitchen()
+  kitchen = await openKitchen({ name: NAME })
 })
 afterAll(() => kitchen.app.close())
 
@@ -45,6 +46,6 @@ it('tells its figures to this machine: entries, refusals, requests, the pool, th
 
 it('names a kitchen with those who work in it for the login', async () => {
   const doors = (await bare().get('/api/login')).body as { name: string; people: { name: string }[] }[]
-  const own = doors.find(({ name }) => name === 'Test kitchen')!
+  const own = doors.find(({ name }) => name === NAME)!
   expect(own.people.map(({ name }) => name)).toEqual(['Ilse Varrow', 'Mina Osk', 'Noor Hallet', 'Teo Brandt'])
 })

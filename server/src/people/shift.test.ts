@@ -4,9 +4,10 @@ import { clock } from '../clock/clock'
 import type { Answers } from '../http/answers'
 import { openKitchen, type TestKitchen } from '../test/kitchen'
 
+const NAME = 'Kitchen of the shifts'
 let kitchen: TestKitchen
 beforeAll(async () => {
-  kitchen = await openKitchen({ rates: { strangers: 1e6, tablets: 1e6 } })
+  kitchen = await openKitchen({ name: NAME, rates: { strangers: 1e6, tablets: 1e6 } })
 })
 afterAll(() => kitchen.app.close())
 
@@ -124,7 +125,7 @@ describe('tablets of the kitchen', () => {
 
   it('that nobody enrolled are told names and nothing that can be used', async () => {
     const told = (await http().get('/api/login')).body as Answers['Login']
-    const here = told.find(({ name }) => name === 'Test kitchen')!
+    const here = told.find(({ name }) => name === NAME)!
     expect(JSON.stringify(told)).not.toContain(kitchen.person('mina').id)
     expect(here.people[0]).toEqual({ id: expect.any(String) as string, name: 'Ilse Varrow', job: null, digits: null })
     const tablet = await enrolled('Oven', await shiftOf('ilse'))

@@ -77,12 +77,14 @@ export interface TestKitchen extends Seeded {
 const USUAL_HOUR = 15
 
 interface Opening {
+  /** Where a test looks it up by name, and others have people come and go. */
+  name?: string
   /** When it is: on the day of the tests, in the afternoon, unless a story needs another time. */
   at?: Instant
   rates?: Rates
 }
 
-export async function openKitchen({ at, rates }: Opening = {}): Promise<TestKitchen> {
+export async function openKitchen({ name = 'Test kitchen', at, rates }: Opening = {}): Promise<TestKitchen> {
   clockFrom(process.env)
   clock.set(at ?? startOfDay(dayOf(clock.now(), 'UTC'), 'UTC') + USUAL_HOUR * HOUR)
   await migrated()
@@ -91,9 +93,7 @@ export async function openKitchen({ at, rates }: Opening = {}): Promise<TestKitc
   await app.listen(0, '127.0.0.1')
   const orm = app.get<MikroORM>(MikroORM)
   const now = clock.now() - 86_400_000
-  const seeded = await asOwner((owner) =>
-    seedKitchen(owner, { name: 'Test kitchen', zone: 'UTC', people: PEOPLE, now }),
-  )
+  const seeded = await asOwner((owner) => seedKitchen(owner, { name, zone: 'UTC', people: PEOPLE, now }))
   const device = uuid()
   const person = (key: string) => seeded.people.find((candidate) => candidate.key === key)!
   const http = request(app.getHttpServer())

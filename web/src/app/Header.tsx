@@ -1,20 +1,23 @@
-import { useState, type ReactNode } from 'react'
+import { Suspense, useState, type ReactNode } from 'react'
 import { Link, useLocation, useNavigate } from 'react-router'
 import { isPressing } from '@logged-thermal/core'
 import { actionWord, clock, shellMessages, span } from '@logged-thermal/wording'
 import { Key } from '../kit/Key'
-import { HelpKey } from './Help'
+import { later, useReadAhead } from '../kit/later'
+import { HelpKey } from './HelpKey'
 import { useHand, useJudged, useLine } from './kitchen'
 import { useAsOf, useNow, useTold } from './now'
-import { PersonMenu } from './PersonMenu'
 import { places, type PlaceKey } from './places'
-import { SearchKey } from './Search'
+import { SearchKey } from './SearchKey'
 import { isUnsent } from './sender'
 import { useAppSelector } from './store'
 import styles from './header.module.css'
 import { speaks, spoken } from '../kit/language'
 
 const say = speaks(shellMessages)
+
+const PersonMenu = later(() => import('./PersonMenu'), 'PersonMenu')
+const NEXT = [PersonMenu]
 
 interface Props {
   place: PlaceKey
@@ -62,6 +65,7 @@ function Person() {
   const { person, open } = useHand(useLine())
   const navigate = useNavigate()
   const [choosing, setChoosing] = useState(false)
+  useReadAhead(NEXT)
   return (
     <>
       <Key
@@ -72,7 +76,7 @@ function Person() {
         <small>{open ? say('loggingAs') : say('locked')}</small>
         {open ? <PersonName name={person?.name ?? say('tapName')} /> : say('openShift')}
       </Key>
-      <PersonMenu open={choosing} onClose={() => setChoosing(false)} />
+      <Suspense>{choosing && <PersonMenu onClose={() => setChoosing(false)} />}</Suspense>
     </>
   )
 }

@@ -1,10 +1,14 @@
-import { useEffect } from 'react'
-import { HelpSheet } from './Help'
+import { Suspense, useEffect } from 'react'
+import { later, useReadAhead } from '../kit/later'
 import { overlay, type Overlay } from './overlay'
 import type { PlaceKey } from './places'
-import { SearchSheet } from './Search'
 import { useAppDispatch, useAppSelector } from './store'
 import { isTyping } from './typing'
+
+const SearchSheet = later(() => import('./SearchSheet'), 'SearchSheet')
+const HelpSheet = later(() => import('./HelpSheet'), 'HelpSheet')
+
+const NEXT = [SearchSheet, HelpSheet]
 
 const KEYS: Record<string, Overlay> = { '/': 'search', '?': 'help' }
 
@@ -12,6 +16,7 @@ const KEYS: Record<string, Overlay> = { '/': 'search', '?': 'help' }
 export function Overlays({ place }: { place: PlaceKey }) {
   const open = useAppSelector((state) => state.overlay)
   const dispatch = useAppDispatch()
+  useReadAhead(NEXT)
   useEffect(() => {
     const pressed = (event: KeyboardEvent) => {
       const asked = KEYS[event.key]
@@ -23,6 +28,10 @@ export function Overlays({ place }: { place: PlaceKey }) {
     return () => window.removeEventListener('keydown', pressed)
   }, [dispatch])
   const close = () => dispatch(overlay.actions.closed())
-  if (open === 'search') return <SearchSheet onClose={close} />
-  return open === 'help' ? <HelpSheet place={place} onClose={close} /> : null
+  return (
+    <Suspense>
+      {open === 'search' && <SearchSheet onClose={close} />}
+      {open === 'help' && <HelpSheet place={place} onClose={close} />}
+    </Suspense>
+  )
 }

@@ -6,6 +6,7 @@ import { NameKeys } from '../kit/NameKeys'
 import { Sheet } from '../kit/Sheet'
 import { useLockShiftMutation } from './api'
 import { useHand, useLine } from './kitchen'
+import { logsHere } from './lineData'
 import { useAppDispatch } from './store'
 import { tablet } from './tablet'
 import { TabletKeys } from './TabletKeys'
@@ -14,30 +15,28 @@ import { speaks } from '../kit/language'
 const say = speaks(shellMessages)
 
 /** To log, a name is enough. Beside the names: what belongs to the person and to the tablet in hand. */
-export function PersonMenu({ open, onClose }: { open: boolean; onClose: () => void }) {
+export function PersonMenu({ onClose }: { onClose: () => void }) {
   const line = useLine()
   const dispatch = useAppDispatch()
   const navigate = useNavigate()
   const { person } = useHand(line)
   const [lock] = useLockShiftMutation()
   return (
-    <Sheet open={open} onClose={onClose} title={say('tapYourName')}>
+    <Sheet open onClose={onClose} title={say('tapYourName')}>
       <NameKeys>
-        {line?.people
-          .filter(({ role }) => role !== 'inspector')
-          .map(({ id, name, job }) => (
-            <Key
-              key={id}
-              look={id === person?.id ? 'primary' : 'plain'}
-              onClick={() => {
-                dispatch(tablet.actions.loggingAs(id))
-                onClose()
-              }}
-            >
-              {name}
-              <small>{job}</small>
-            </Key>
-          ))}
+        {line?.people.filter(logsHere).map(({ id, name, job }) => (
+          <Key
+            key={id}
+            look={id === person?.id ? 'primary' : 'plain'}
+            onClick={() => {
+              dispatch(tablet.actions.loggingAs(id))
+              onClose()
+            }}
+          >
+            {name}
+            <small>{job}</small>
+          </Key>
+        ))}
       </NameKeys>
       <KeyRow label={say('thisTablet')}>
         <TabletKeys />

@@ -19,6 +19,7 @@ import type {
   Learned,
   Lineage,
   LineageBar,
+  Role,
   SealedEntry,
   ShownBake,
   Standing,
@@ -159,6 +160,14 @@ export const api = createApi({
       query: (body) => ({ url: 'people/pin', method: 'POST', body }),
       invalidatesTags: ['line'],
     }),
+    addPerson: build.mutation<{ id: Id }, LeadSigned & { name: string; job: string; role: Role; next: string }>({
+      query: (body) => ({ url: 'people', method: 'POST', body }),
+      invalidatesTags: ['line'],
+    }),
+    giveRole: build.mutation<{ changed: true }, LeadSigned & { person: Id; role: Role | null }>({
+      query: ({ person, ...body }) => ({ url: `people/${person}/role`, method: 'POST', body }),
+      invalidatesTags: ['line'],
+    }),
     line: build.query<LineData, void>({
       queryFn: async (_, _asking, _extra, ask) => {
         const line = await ask('line')
@@ -170,7 +179,8 @@ export const api = createApi({
         // The Line has gone on meanwhile, or the server is away: all of it is asked for again.
         for (const { error } of pieces) if (error) return { error, meta }
         const readings = pieces.map(({ data }) => data as Readings)
-        return { data: { ...rest, batches: withTraces(rest.batches, traces, readings) }, meta }
+        // Frozen here, it is not gone through leaf by leaf to be frozen in the store.
+        return { data: Object.freeze({ ...rest, batches: withTraces(rest.batches, traces, readings) }), meta }
       },
       providesTags: ['line'],
       keepUnusedDataFor: 3600,
@@ -221,6 +231,8 @@ export const api = createApi({
 export const {
   useBakesQuery,
   useChangePinMutation,
+  useAddPersonMutation,
+  useGiveRoleMutation,
   useEnrolTabletMutation,
   useForgetTabletMutation,
   useTabletsQuery,
@@ -245,4 +257,9 @@ export const {
 export function sentenceOf(error: unknown): string {
   const data = (error as { data?: Partial<ProblemDetails> } | undefined)?.data
   return data?.detail ?? say('serverDoesNotAnswer')
+}
+
+/** The field that a refused request names; null: none. */
+export function fieldOf(error: unknown): string | null {
+  return (error as { data?: Partial<ProblemDetails> } | undefined)?.data?.field ?? null
 }

@@ -1,8 +1,4 @@
-import { shellMessages } from '@logged-thermal/wording'
 import { createAction } from '@reduxjs/toolkit'
-import { speaks } from '../kit/language'
-
-const say = speaks(shellMessages)
 
 /** What an answer tells of the kitchen's clock: when this tablet asked, what the server said, when it was heard, ms. */
 export interface ClockTold {
@@ -12,7 +8,7 @@ export interface ClockTold {
   heardAt: number
 }
 
-export const clockTold = createAction<ClockTold>(say('connectionClocktold'))
+export const clockTold = createAction<ClockTold>('connection/clockTold')
 
 /**
  * How far the kitchen's clock is ahead of this tablet's, ms, after what was told. The server said its time between the

@@ -1,14 +1,10 @@
-import { shellMessages } from '@logged-thermal/wording'
 import { createAction, type UnknownAction } from '@reduxjs/toolkit'
 import type { SealedEntry } from '@logged-thermal/core'
 import { api } from './api'
 import { foldLine, type LineData } from './lineData'
-import { speaks } from '../kit/language'
-
-const say = speaks(shellMessages)
 
 /** An entry that the stream has told. */
-export const entryHeard = createAction<SealedEntry>(say('lineEntryheard'))
+export const entryHeard = createAction<SealedEntry>('line/entryHeard')
 
 /**
  * The kitchen as the server told it, with every entry heard since folded in. A plain reducer beside the query's cache:
@@ -24,7 +20,14 @@ export function takeEntry(entry: SealedEntry) {
   return (dispatch: (action: UnknownAction) => unknown, getState: () => { line: LineData | null }) => {
     const { line } = getState()
     if (!line) return
-    if (entry.seal.seq > line.seq + 1) dispatch(api.util.invalidateTags(['line']))
+    // It may be the shift of this tablet that ended.
+    if (entry.claim.kind === 'role-given') dispatch(api.util.invalidateTags(['shift']))
+    if (entry.seal.seq > line.seq + 1 || namesStranger(line, entry)) dispatch(api.util.invalidateTags(['line']))
     else dispatch(entryHeard(entry))
   }
+}
+
+/** Somebody is new here: an entry says what they may do, and only the server what they are called. */
+function namesStranger({ people }: LineData, { claim }: SealedEntry): boolean {
+  return claim.kind === 'role-given' && !people.some(({ id }) => id === claim.body.person)
 }

@@ -20,10 +20,16 @@ import {
 export interface PersonOnList {
   id: Id
   name: string
-  role: Role
+  /** null: works here no more. */
+  role: Role | null
   job: string
   /** Of their PIN. */
   digits: number
+}
+
+/** Whether somebody works here and enters what is done: an auditor only reads. */
+export function logsHere({ role }: PersonOnList): boolean {
+  return role !== null && role !== 'inspector'
 }
 
 /** What the server tells of a kitchen: facts as of entry `seq`. */
@@ -98,8 +104,9 @@ function kitchenOf({ codes, handover, delegate, roles, restored }: LineData): Ki
 function withKitchen(line: LineData, state: KitchenState | null): LineData {
   if (!state) return line
   const { people: roles, ...rest } = state
-  const roleOf = (id: Id) => roles?.find((person) => person.id === id)?.role
-  return { ...line, ...rest, roles, people: line.people.map((one) => ({ ...one, role: roleOf(one.id) ?? one.role })) }
+  if (!roles || roles === line.roles) return { ...line, ...rest, roles }
+  const roleOf = new Map(roles.map(({ id, role }) => [id, role]))
+  return { ...line, ...rest, roles, people: line.people.map((one) => ({ ...one, role: roleOf.get(one.id) ?? null })) }
 }
 
 function put<T extends { id: Id }>(list: T[], id: Id, change: (state: T | null) => T | null): T[] {

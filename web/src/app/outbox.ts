@@ -47,3 +47,8 @@ export const outbox = createSlice({
       if (waiting) waiting.seq = seal.seq
     }),
 })
+
+/** The server asks for the PIN of the one whose name is in it. */
+export function isToSign({ refusal }: Waiting): boolean {
+  return refusal?.code === 'sign yourself'
+}

@@ -72,7 +72,7 @@ const PLACES = {
   people: {
     path: '/people',
     name: say('peoplePlace'),
-    says: say('changePinWhichTablets'),
+    says: say('whoWorksHere'),
     under: 'more',
   },
   instruments: {

@@ -1,7 +1,7 @@
 import { benchMessages } from '@logged-thermal/wording'
 import { clsx } from 'clsx'
 import useMediaQuery from '@mui/material/useMediaQuery'
-import { useMemo, useState } from 'react'
+import { Suspense, useMemo, useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
 import {
   floorOf,
@@ -26,7 +26,7 @@ import { useWakeLock } from '../app/wakeLock'
 import { Badge } from '../parts/Badge'
 import { Key } from '../kit/Key'
 import type { BenchSheet } from './benchSheet'
-import { BenchSheets } from './BenchSheets'
+import { later, useReadAhead } from '../kit/later'
 import { BoardControls } from '../board/BoardControls'
 import { boardMarks } from '../board/boardMarks'
 import { futuresOf } from './futures'
@@ -41,6 +41,7 @@ import { useInstructions } from '../app/instructions'
 import { UNDO_MS } from '../app/undo'
 import { JustDone } from './JustDone'
 import { JustLogged } from './JustLogged'
+import { OffHeat } from './OffHeat'
 import { PotStrip } from './PotStrip'
 import { Refused } from '../app/Refused'
 import { Slab } from './slab/Slab'
@@ -57,6 +58,9 @@ import { speaks } from '../kit/language'
 import { shutUnless } from '../app/shut'
 
 const say = speaks(benchMessages)
+
+const BenchSheets = later(() => import('./BenchSheets'), 'BenchSheets')
+const NEXT = [BenchSheets]
 
 /** One batch at the stove: what is asked now, the trace, the board, and why each check stands as it does. */
 export function Bench() {
@@ -110,6 +114,7 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
   const reading = useReading(batch, phase.of)
   const { scale, logged } = reading
   const [sheet, setSheet] = useState<BenchSheet | null>(null)
+  useReadAhead(NEXT)
   const [explained, setExplained] = useState<string | null>(null)
   const undo = (target: Id) => {
     enter('corrected', batch.id, { target, reason: 'undo', now: 'void', item: null })
@@ -135,11 +140,11 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
   const [half, setHalf] = useState(false)
   const means = useMeans(useLine())
   const futures = futuresOf(batch, one.forecast, one.asks, means, now)
+  const floor = floorOf(findings)
+  const comesOff = typeof sheet === 'object' && sheet && 'off' in sheet ? sheet.off : null
   /** It comes off the heat with that while its floor is open. A validated bake goes by the oven and the clock. */
-  const endsHeat = (step: string) => {
-    const floor = floorOf(findings)
-    return phase.next?.step === step && floor?.standing === 'open' && floor.check.bake === undefined
-  }
+  const endsHeat = (step: string) =>
+    phase.next?.step === step && floor?.standing === 'open' && floor.check.bake === undefined
   const mark = (step: string, edge: Edge, reason: string | null = null) => {
     if (reason === null && outOfOrder(batch, step, edge)) setSheet({ mark: { step, edge } })
     else if (edge === 'done' && endsHeat(step)) setSheet({ off: { step } })
@@ -260,19 +265,34 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
           </div>
         </aside>
       </div>
-      <BenchSheets
-        batch={batch}
-        others={others}
-        findings={findings}
-        guide={guide}
-        sheet={sheet}
-        onSheet={setSheet}
-        onMark={mark}
-        reader={reader}
-        scale={scale}
-        awake={awake}
-        mayWrite={open}
-      />
+      {comesOff && floor && (
+        <OffHeat
+          floor={floor}
+          reader={reader}
+          onClose={() => setSheet(null)}
+          onSure={() => {
+            enter('step-marked', batch.id, { step: comesOff.step, edge: 'done', reason: null })
+            setSheet(null)
+          }}
+        />
+      )}
+      <Suspense>
+        {sheet !== null && !comesOff && (
+          <BenchSheets
+            batch={batch}
+            others={others}
+            findings={findings}
+            guide={guide}
+            sheet={sheet}
+            onSheet={setSheet}
+            onMark={mark}
+            reader={reader}
+            scale={scale}
+            awake={awake}
+            mayWrite={open}
+          />
+        )}
+      </Suspense>
     </View>
   )
 }

@@ -1,11 +1,4 @@
-import {
-  floorOf,
-  type BatchState,
-  type Edge,
-  type Finding,
-  type Guide,
-  type TemperatureScale,
-} from '@logged-thermal/core'
+import { type BatchState, type Edge, type Finding, type Guide, type TemperatureScale } from '@logged-thermal/core'
 import type { Reader } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { useNow } from '../app/now'
@@ -20,7 +13,6 @@ import { AddSheet } from './AddSheet'
 import type { BenchSheet } from './benchSheet'
 import { CoolingSheet } from './CoolingSheet'
 import { CueSheet } from './CueSheet'
-import { OffHeat } from './OffHeat'
 import { MarkReason } from './MarkReason'
 import { MoreSheet } from './MoreSheet'
 import { PlaceSheet } from './PlaceSheet'
@@ -34,8 +26,8 @@ interface Props {
   others: JudgedBatch[]
   findings: Finding[]
   guide: Guide
-  /** Which one lies over the Bench; null: none. */
-  sheet: BenchSheet | null
+  /** Which one lies over the Bench. */
+  sheet: BenchSheet
   onSheet: (sheet: BenchSheet | null) => void
   onMark: (step: string, edge: Edge, reason?: string) => void
   reader: Reader
@@ -44,14 +36,13 @@ interface Props {
   mayWrite: boolean
 }
 
-/** Every sheet of the Bench, one at a time; none costs anything while it is closed. */
+/** Every sheet of the Bench, one at a time. */
 export function BenchSheets(props: Props) {
   const { batch, others, findings, guide, sheet, onSheet, onMark, reader, scale, awake, mayWrite } = props
   const enter = useEnter()
   // What is entered from an open sheet is reckoned as of now, however seldom the Bench is drawn.
-  const now = useNow(sheet === null ? 10_000 : 1000)
+  const now = useNow()
   const close = () => onSheet(null)
-  const floor = floorOf(findings)
   const addAt = guide.now?.key ?? batch.method.steps.at(-1)?.key ?? ''
   return (
     <>
@@ -104,10 +95,10 @@ export function BenchSheets(props: Props) {
       {sheet === 'put away' && <PutAwaySheet batch={batch} now={now} onClose={close} />}
       {sheet === 'rewarm' && <RewarmSheet batch={batch} onClose={close} />}
       {sheet === 'cooling' && <CoolingSheet batch={batch} onClose={close} onSheet={onSheet} />}
-      {typeof sheet === 'object' && sheet && 'pour' in sheet && (
+      {typeof sheet === 'object' && 'pour' in sheet && (
         <PourSheet batch={batch} pans={sheet.pour.pans} now={now} onClose={close} reader={reader} />
       )}
-      {typeof sheet === 'object' && sheet && 'place' in sheet && (
+      {typeof sheet === 'object' && 'place' in sheet && (
         <PlaceSheet batch={batch} others={others} kind={sheet.place} onClose={close} reader={reader} />
       )}
       {sheet === 'acidity' && (
@@ -116,21 +107,10 @@ export function BenchSheets(props: Props) {
       {sheet === 'more' && (
         <MoreSheet batch={batch} open onClose={close} onSheet={onSheet} awake={awake} mayWrite={mayWrite} />
       )}
-      {typeof sheet === 'object' && sheet && 'decide' in sheet && (
+      {typeof sheet === 'object' && 'decide' in sheet && (
         <DecideSheet batch={batch} findings={findings} first={sheet.decide} onClose={close} />
       )}
-      {floor && typeof sheet === 'object' && sheet && 'off' in sheet && (
-        <OffHeat
-          floor={floor}
-          reader={reader}
-          onClose={close}
-          onSure={() => {
-            enter('step-marked', batch.id, { step: sheet.off.step, edge: 'done', reason: null })
-            close()
-          }}
-        />
-      )}
-      {typeof sheet === 'object' && sheet && 'mark' in sheet && (
+      {typeof sheet === 'object' && 'mark' in sheet && (
         <MarkReason
           batch={batch}
           {...sheet.mark}

@@ -27,7 +27,7 @@ import { sentenceOf, usePostSignedMutation } from '../app/api'
 import { useClaim, useEnter } from '../app/enter'
 import { View } from '../app/View'
 import { useHand, useJudged, useLine, useMeans, type JudgedBatch } from '../app/kitchen'
-import type { LineData } from '../app/lineData'
+import { logsHere, type LineData } from '../app/lineData'
 import { useNow } from '../app/now'
 import { PinPad } from '../kit/PinPad'
 import { Key } from '../kit/Key'
@@ -91,19 +91,17 @@ export function HandoverView() {
         <section aria-label={say('whoAskedNext')}>
           <h2>{say('whoAskedNext')}</h2>
           <div className={styles.names} role="group" aria-label={say('whoAsked')}>
-            {line.people
-              .filter(({ role }) => role !== 'inspector')
-              .map(({ id, name, job }) => (
-                <Key
-                  key={id}
-                  look={id === asked ? 'primary' : 'plain'}
-                  aria-pressed={id === asked}
-                  onClick={() => setAsked(id)}
-                >
-                  {name}
-                  <small>{job}</small>
-                </Key>
-              ))}
+            {line.people.filter(logsHere).map(({ id, name, job }) => (
+              <Key
+                key={id}
+                look={id === asked ? 'primary' : 'plain'}
+                aria-pressed={id === asked}
+                onClick={() => setAsked(id)}
+              >
+                {name}
+                <small>{job}</small>
+              </Key>
+            ))}
             <Key
               look={asked === null ? 'primary' : 'plain'}
               aria-pressed={asked === null}
@@ -232,7 +230,7 @@ function Delegate({
         <section>
           <div className={styles.names} role="group" aria-label={say('whoDecides')}>
             {line.people
-              .filter(({ role, id }) => role !== 'inspector' && id !== person.id)
+              .filter((one) => logsHere(one) && one.id !== person.id)
               .map(({ id, name, job }) => (
                 <Key key={id} look={id === to ? 'primary' : 'plain'} aria-pressed={id === to} onClick={() => setTo(id)}>
                   {name}

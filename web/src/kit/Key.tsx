@@ -1,9 +1,12 @@
 import Button, { type ButtonProps } from '@mui/material/Button'
-import Tooltip from '@mui/material/Tooltip'
 import { clsx } from 'clsx'
-import { useState } from 'react'
+import { Suspense } from 'react'
+import { later } from './later'
 
 type Look = 'plain' | 'primary' | 'outlined' | 'quiet' | 'shut'
+
+/** The key can be read and reached before the words of its refusal are there. */
+const Why = later(() => import('./Why'), 'Why')
 
 const VARIANT = { plain: 'plain', primary: 'primary', outlined: 'outline', quiet: 'quiet', shut: 'shut' } as const
 
@@ -24,22 +27,10 @@ export function Key({ look = 'plain', className, why, ...rest }: Props) {
       className={clsx('key', look, shut && 'shut', className)}
     />
   )
-  return shut ? <Why sentence={why}>{key}</Why> : key
-}
-
-function Why({ sentence, children }: { sentence: string; children: React.ReactElement }) {
-  const [open, setOpen] = useState(false)
+  if (!shut) return key
   return (
-    <Tooltip
-      describeChild
-      title={sentence}
-      open={open}
-      onOpen={() => setOpen(true)}
-      onClose={() => setOpen(false)}
-      enterTouchDelay={0}
-      leaveTouchDelay={4000}
-    >
-      {children}
-    </Tooltip>
+    <Suspense fallback={key}>
+      <Why sentence={why}>{key}</Why>
+    </Suspense>
   )
 }

@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import '@testing-library/jest-dom'
 import '../test/browser'
-import { act, fireEvent, render, screen, within } from '@testing-library/react'
+import { act, fireEvent, render, screen, within, waitFor } from '@testing-library/react'
 import { useState } from 'react'
 import { CheckField } from './CheckField'
 import { Field } from './Field'
@@ -19,7 +19,7 @@ const show = (element: React.ReactNode) => render(<KitProvider night={false}>{el
 const tap = (key: HTMLElement) => act(() => void fireEvent.click(key))
 
 describe('a key', () => {
-  it('that is shut does nothing, and says why to whoever taps or hears it', () => {
+  it('that is shut does nothing, and says why to whoever taps or hears it', async () => {
     const tapped = jest.fn()
     show(
       <Key why="The lead signs first." onClick={tapped}>
@@ -30,7 +30,9 @@ describe('a key', () => {
     tap(key)
     expect(tapped).not.toHaveBeenCalled()
     expect(key).toHaveAttribute('aria-disabled', 'true')
-    expect(key).toHaveAccessibleDescription('The lead signs first.')
+    await waitFor(() =>
+      expect(screen.getByRole('button', { name: 'Put in force' })).toHaveAccessibleDescription('The lead signs first.'),
+    )
   })
 })
 

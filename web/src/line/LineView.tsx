@@ -5,6 +5,7 @@ import { celsiusOf, isHeld, isPressing, mixtureTrace, type Fact, type ReadingBod
 import { View } from '../app/View'
 import { useHand, useJudged, useLine, type JudgedBatch } from '../app/kitchen'
 import { useAsOf, useNow, useTold } from '../app/now'
+import { useGradually } from '../app/useGradually'
 import { Badge } from '../parts/Badge'
 import type { GateSize } from '../parts/GateWedges'
 import { HeatRibbon } from '../parts/HeatRibbon'
@@ -34,10 +35,11 @@ export function LineView() {
   const judged = useJudged(line)
   const { reader, open } = useHand(line)
   const navigate = useNavigate()
-  const [laneRef, laneWidth] = useWidth<HTMLDivElement>(690)
+  const [laneRef, laneWidth, measured] = useWidth<HTMLDivElement>(690)
   const lens = useMemo(() => nowLens(laneWidth, now), [laneWidth, now])
   const { urgent, rest } = useTold((at) => lineSentence(judged, at))
   const pans = useAsOf((at) => stopsDue(judged, at).length)
+  const drawn = useGradually(judged.length)
   return (
     <View
       place="line"
@@ -75,7 +77,7 @@ export function LineView() {
         </div>
         <div className={styles.rows}>
           <Refused />
-          {judged.map((one) => (
+          {judged.slice(0, measured ? drawn : 0).map((one) => (
             <Row key={one.batch.id} one={one} now={now} lens={lens} reader={reader} />
           ))}
           {line && <HandedOver line={line} now={now} reader={reader} open={open} running={judged.length > 0} />}

@@ -2,7 +2,7 @@ import { shellMessages } from '@logged-thermal/wording'
 import { useState } from 'react'
 import { sentenceOf, usePostSignedMutation } from '../app/api'
 import { useHand, useLine } from '../app/kitchen'
-import { outbox } from '../app/outbox'
+import { isToSign, outbox } from '../app/outbox'
 import { useAppDispatch, useAppSelector } from '../app/store'
 import { Sheet } from '../kit/Sheet'
 import { PinPad } from '../kit/PinPad'
@@ -18,7 +18,7 @@ export function SignSheet() {
   const dispatch = useAppDispatch()
   const line = useLine()
   const { reader } = useHand(line)
-  const waiting = useAppSelector((state) => state.outbox).find(({ refusal }) => refusal?.code === 'sign yourself')
+  const waiting = useAppSelector((state) => state.outbox).find(isToSign)
   const [post, { isLoading }] = usePostSignedMutation()
   const [refusal, setRefusal] = useState<string | null>(null)
   const person = line?.people.find(({ id }) => id === waiting?.claim.by)

@@ -1,14 +1,13 @@
-import { lazy, Suspense } from 'react'
+import { Suspense } from 'react'
 import { Route, Routes } from 'react-router'
 import { shellMessages } from '@logged-thermal/wording'
-import { Login } from '../login/Login'
 import { LineView } from '../line/LineView'
-import { StartBatch } from '../start/StartBatch'
 import { sentenceOf, useLineQuery, useShiftQuery } from '../app/api'
 import { useAlarms } from '../app/alarms'
 import { useLive } from '../app/live'
 import { useReload } from '../app/reload'
 import { KitProvider } from '../kit/KitProvider'
+import { later, useReadAhead } from '../kit/later'
 import { Whole } from '../kit/Whole'
 import { Shell } from './Shell'
 import { NotFound } from './NotFound'
@@ -19,7 +18,30 @@ import { speaks } from '../kit/language'
 
 const say = speaks(shellMessages)
 
-const Bench = lazy(() => import('../bench/Bench').then(({ Bench: component }) => ({ default: component })))
+const Login = later(() => import('../login/Login'), 'Login')
+const StartBatch = later(() => import('../start/StartBatch'), 'StartBatch')
+const Bench = later(() => import('../bench/Bench'), 'Bench')
+const LimitsView = later(() => import('../limits/LimitsView'), 'LimitsView')
+const TemperView = later(() => import('../temper/TemperView'), 'TemperView')
+const CooldownView = later(() => import('../cooldown/CooldownView'), 'CooldownView')
+const RoundView = later(() => import('../round/RoundView'), 'RoundView')
+const HandoverView = later(() => import('../handover/HandoverView'), 'HandoverView')
+const PeopleView = later(() => import('../people/PeopleView'), 'PeopleView')
+const InstrumentsView = later(() => import('../instruments/InstrumentsView'), 'InstrumentsView')
+const ColdStore = later(() => import('../store/ColdStore'), 'ColdStore')
+const StockList = later(() => import('../store/StockList'), 'StockList')
+const UnitRound = later(() => import('../store/UnitRound'), 'UnitRound')
+const BinRound = later(() => import('../store/BinRound'), 'BinRound')
+const ReceiveView = later(() => import('../store/ReceiveView'), 'ReceiveView')
+const ItemPage = later(() => import('../store/ItemPage'), 'ItemPage')
+const LineageView = later(() => import('../store/LineageView'), 'LineageView')
+const More = later(() => import('./More'), 'More')
+const MethodsView = later(() => import('../methods/MethodsView'), 'MethodsView')
+const MethodEditor = later(() => import('../methods/MethodEditor'), 'MethodEditor')
+const MethodCard = later(() => import('../methods/MethodCard'), 'MethodCard')
+
+/** Where a tap on the Line may lead. */
+const NEXT = [Bench, StartBatch, CooldownView, ColdStore]
 
 export function App() {
   const night = useAppSelector(({ tablet }) => tablet.theme === 'night')
@@ -36,65 +58,20 @@ export function App() {
   )
 }
 
-const Gallery = import.meta.env.DEV
-  ? lazy(() => import('../kit/Gallery').then(({ Gallery: component }) => ({ default: component })))
-  : null
+const Gallery = import.meta.env.DEV ? later(() => import('../kit/Gallery'), 'Gallery') : null
 
 /** The login until this tablet belongs to a kitchen; then its views. A locked tablet still shows the Line. */
 function Opened() {
   const { data, error } = useShiftQuery()
   if (error && !data) return <Whole>{sentenceOf(error)}</Whole>
   if (!data) return <Opening />
-  return data.shift ? <Kitchen /> : <Login />
+  if (data.shift) return <Kitchen />
+  return (
+    <Suspense fallback={<Opening />}>
+      <Login />
+    </Suspense>
+  )
 }
-
-const LimitsView = lazy(() =>
-  import('../limits/LimitsView').then(({ LimitsView: component }) => ({ default: component })),
-)
-
-const TemperView = lazy(() =>
-  import('../temper/TemperView').then(({ TemperView: component }) => ({ default: component })),
-)
-
-const CooldownView = lazy(() =>
-  import('../cooldown/CooldownView').then(({ CooldownView: component }) => ({ default: component })),
-)
-
-const RoundView = lazy(() => import('../round/RoundView').then(({ RoundView: component }) => ({ default: component })))
-const HandoverView = lazy(() =>
-  import('../handover/HandoverView').then(({ HandoverView: component }) => ({ default: component })),
-)
-
-const PeopleView = lazy(() =>
-  import('../people/PeopleView').then(({ PeopleView: component }) => ({ default: component })),
-)
-
-const InstrumentsView = lazy(() =>
-  import('../instruments/InstrumentsView').then(({ InstrumentsView: component }) => ({ default: component })),
-)
-
-const ColdStore = lazy(() => import('../store/ColdStore').then(({ ColdStore: component }) => ({ default: component })))
-const StockList = lazy(() => import('../store/StockList').then(({ StockList: component }) => ({ default: component })))
-const UnitRound = lazy(() => import('../store/UnitRound').then(({ UnitRound: component }) => ({ default: component })))
-const BinRound = lazy(() => import('../store/BinRound').then(({ BinRound: component }) => ({ default: component })))
-const ReceiveView = lazy(() =>
-  import('../store/ReceiveView').then(({ ReceiveView: component }) => ({ default: component })),
-)
-const ItemPage = lazy(() => import('../store/ItemPage').then(({ ItemPage: component }) => ({ default: component })))
-const LineageView = lazy(() =>
-  import('../store/LineageView').then(({ LineageView: component }) => ({ default: component })),
-)
-
-const More = lazy(() => import('./More').then(({ More: component }) => ({ default: component })))
-const MethodsView = lazy(() =>
-  import('../methods/MethodsView').then(({ MethodsView: component }) => ({ default: component })),
-)
-const MethodEditor = lazy(() =>
-  import('../methods/MethodEditor').then(({ MethodEditor: component }) => ({ default: component })),
-)
-const MethodCard = lazy(() =>
-  import('../methods/MethodCard').then(({ MethodCard: component }) => ({ default: component })),
-)
 
 function Kitchen() {
   const { data, error } = useLineQuery()
@@ -103,6 +80,7 @@ function Kitchen() {
   useLive()
   useAlarms()
   useSeenHead()
+  useReadAhead(NEXT)
   if (!data) return error ? <Whole>{sentenceOf(error)}</Whole> : <Opening />
   return (
     <Shell>

@@ -1,14 +1,19 @@
-import type { ReactNode } from 'react'
+import { Suspense, type ReactNode } from 'react'
 import { NavLink, useLocation } from 'react-router'
 import { shellMessages } from '@logged-thermal/wording'
 import { IN_BAR, places } from '../app/places'
-import { SignSheet } from '../login/SignSheet'
-import { Tour, TourOffer } from './Tour'
+import { isToSign } from '../app/outbox'
+import { useAppSelector } from '../app/store'
+import { later } from '../kit/later'
+import { TourOffer } from './TourOffer'
 import { UndoToast } from './UndoToast'
 import styles from './shell.module.css'
 import { speaks } from '../kit/language'
 
 const say = speaks(shellMessages)
+
+const SignSheet = later(() => import('../login/SignSheet'), 'SignSheet')
+const Tour = later(() => import('./Tour'), 'Tour')
 
 /** The views, and the bar at the bottom edge. */
 export function Shell({ children }: { children: ReactNode }) {
@@ -24,10 +29,21 @@ export function Shell({ children }: { children: ReactNode }) {
       {children}
       {pathname === '/' && <TourOffer />}
       <Bar />
-      <SignSheet />
       <UndoToast />
-      <Tour />
+      <Asked />
     </div>
+  )
+}
+
+/** What lies over any view once it is asked for. */
+function Asked() {
+  const signs = useAppSelector(({ outbox }) => outbox.some(isToSign))
+  const tours = useAppSelector(({ tablet }) => typeof tablet.tour === 'number')
+  return (
+    <Suspense>
+      {signs && <SignSheet />}
+      {tours && <Tour />}
+    </Suspense>
   )
 }
 

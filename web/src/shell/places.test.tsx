@@ -43,7 +43,7 @@ describe('each place', () => {
     ['limits', <LimitsView key="v" />, /Food Code 2022/],
     ['temper', <TemperView key="v" />, /How much at once/],
     ['instruments', <InstrumentsView key="v" />, /One instrument/],
-    ['people', <PeopleView key="v" />, /PINs and tablets/],
+    ['people', <PeopleView key="v" />, /people work here/],
     ['more', <More key="v" />, /Where to/],
     ['missing', <NotFound key="v" />, /nothing at this address/],
   ])('%s gives its answer as a title, names the page, and leads back', async (key, view, title) => {
@@ -82,7 +82,7 @@ describe('the frame', () => {
   it('finds a batch, a method and a person by a part of their name, from anywhere', async () => {
     await show()
     press('/')
-    const sheet = screen.getByRole('dialog', { name: 'Find' })
+    const sheet = await screen.findByRole('dialog', { name: 'Find' })
     const field = within(sheet).getByLabelText('A dish, a code, a lot, a name')
     const type = (value: string) => act(() => void fireEvent.change(field, { target: { value } }))
     type('custard')
@@ -97,7 +97,7 @@ describe('the frame', () => {
   it('says on each view what it is for, in three sentences, and explains a word on tap', async () => {
     await show()
     press('?')
-    const sheet = screen.getByRole('dialog', { name: 'Help: More' })
+    const sheet = await screen.findByRole('dialog', { name: 'Help: More' })
     expect(sheet).toHaveTextContent(helpMessages.more)
     tap(within(sheet).getByRole('button', { name: 'Gate' }))
     expect(within(sheet).getByText(helpMessages.gateMeans)).toBeInTheDocument()
@@ -110,13 +110,13 @@ describe('the frame', () => {
   it('leads through the first shift, can be left at any step, and is found again', async () => {
     const { store } = await show()
     act(() => void store.dispatch(tablet.actions.tourAsked()))
-    expect(screen.getByRole('dialog', { name: 'Your first shift' })).toHaveTextContent('Step 1 of 6')
+    expect(await screen.findByRole('dialog', { name: 'Your first shift' })).toHaveTextContent('Step 1 of 6')
     tap(screen.getByRole('button', { name: 'Next' }))
     expect(screen.getByRole('dialog', { name: 'Your first shift' })).toHaveTextContent('Step 2 of 6')
     tap(screen.getByRole('button', { name: 'Not now' }))
     expect(screen.queryByRole('dialog', { name: 'Your first shift' })).toBeNull()
     press('?')
     tap(screen.getByRole('button', { name: 'Show the tour' }))
-    expect(screen.getByRole('dialog', { name: 'Your first shift' })).toHaveTextContent('Step 1 of 6')
+    expect(await screen.findByRole('dialog', { name: 'Your first shift' })).toHaveTextContent('Step 1 of 6')
   })
 })

@@ -1,6 +1,5 @@
 /** What each view is for and what to do next, in three sentences; the trade's words; the keys of a keyboard. */
 export const helpMessages = {
-  help: 'Help',
   helpOn: 'Help: {place}',
   words: 'Words',
   keyboard: 'With a keyboard',

@@ -73,12 +73,12 @@ export function stirredTau(shape: Shape, material: Material, faces: Faces, every
   const biot = (face: number, length: number) => (face * length) / conductivity
   const slab = (length: number, first: number, last: number) => ({
     length,
-    left: meanOf(slabModes(biot(first, length), biot(last, length)), () => 1),
+    left: meanOf(slabModes(biot(first, length), biot(last, length))),
   })
   const directions = [
     slab(shape.height, faces.bottom, faces.top),
     ...(shape.kind === 'cylinder'
-      ? [{ length: shape.radius, left: meanOf(cylinderModes(biot(faces.side, shape.radius)), (x) => 2 * x) }]
+      ? [{ length: shape.radius, left: meanOf(cylinderModes(biot(faces.side, shape.radius))) }]
       : [shape.length, shape.width].map((length) => slab(length, faces.side, faces.side))),
   ]
   const seconds = everyMinutes * 60
@@ -90,19 +90,13 @@ export function stirredTau(shape: Shape, material: Material, faces: Faces, every
 }
 
 /** The mean excess against Fo, of one direction. */
-function meanOf(modes: Mode[], over: (x: number) => number): (fourier: number) => number {
-  const shares = modes.map(({ weight, shape, rate }) => ({
-    rate,
-    share: weight * MIDDLES.reduce((sum, x) => sum + (over(x) * shape(x)) / MIDDLES.length, 0),
-  }))
+function meanOf(modes: Mode[]): (fourier: number) => number {
   return (fourier) =>
     Math.min(
       1,
-      shares.reduce((sum, { rate, share }) => sum + share * Math.exp(-rate * fourier), 0),
+      modes.reduce((sum, { weight, mean, rate }) => sum + weight * mean * Math.exp(-rate * fourier), 0),
     )
 }
-
-const MIDDLES = Array.from({ length: 60 }, (_, i) => (i + 0.5) / 60)
 
 /** ln of the excess at s = t/τ. */
 export function lnExcess(curve: Curve, s: number): number {
@@ -137,8 +131,7 @@ export function curveOf(excessAt: (s: number) => number): Curve {
 
 function roundOf(radius: number, conductivity: number, { side }: Faces, before?: Faces) {
   const biot = (coefficient: number) => (coefficient * radius) / conductivity
-  const settled = before ? settledIn(cylinderModes(biot(before.side))) : undefined
-  return { modes: cylinderModes(biot(side), settled), length: radius }
+  return { modes: cylinderModes(biot(side), before && biot(before.side)), length: radius }
 }
 
 /** The profile once only the slowest mode is left, 1 where it is warmest. */
@@ -148,18 +141,27 @@ function settledIn([slowest]: Mode[]): (x: number) => number {
   return (x) => shape(x) / top
 }
 
+/** What a mode adds then is below the last place of the sum. */
+const GONE = 1e-15
+
 const PLACES = Array.from({ length: 21 }, (_, i) => i / 20)
 
 /** The excess at the warmest of some places against Fo. */
 function sampled(modes: Mode[], places: readonly number[]): (fourier: number) => number {
   const shares = places.map((x) => modes.map(({ weight, shape }) => weight * shape(x)))
   return (fourier) => {
-    const left = modes.map(({ rate }) => Math.exp(-rate * fourier))
+    // The slowest first: from the first that has gone, all have.
+    const left: number[] = []
+    for (const { rate } of modes) {
+      const share = Math.exp(-rate * fourier)
+      if (share < GONE * (left[0] ?? 0)) break
+      left.push(share)
+    }
     return shares.reduce(
       (most, share) =>
         Math.max(
           most,
-          share.reduce((sum, each, n) => sum + each * left[n]!, 0),
+          left.reduce((sum, each, n) => sum + each * share[n]!, 0),
         ),
       0,
     )

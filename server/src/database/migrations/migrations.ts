@@ -9,6 +9,7 @@ import { Migration0008FoldedBy } from './Migration0008FoldedBy'
 import { Migration0009Door } from './Migration0009Door'
 import { Migration0010Sealed } from './Migration0010Sealed'
 import { Migration0011Tablets } from './Migration0011Tablets'
+import { Migration0012People } from './Migration0012People'
 
 /** In order; a released one never changes. */
 export const migrations = [
@@ -23,4 +24,5 @@ export const migrations = [
   { name: 'Migration0009Door', class: Migration0009Door },
   { name: 'Migration0010Sealed', class: Migration0010Sealed },
   { name: 'Migration0011Tablets', class: Migration0011Tablets },
+  { name: 'Migration0012People', class: Migration0012People },
 ]

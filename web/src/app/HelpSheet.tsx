@@ -3,7 +3,6 @@ import { helpMessages, TERMS } from '@logged-thermal/wording'
 import { Key } from '../kit/Key'
 import { KeyRow } from '../kit/KeyRow'
 import { Sheet } from '../kit/Sheet'
-import { overlay } from './overlay'
 import { places, type PlaceKey } from './places'
 import { Shortcuts } from './Shortcuts'
 import { useAppDispatch } from './store'
@@ -12,16 +11,6 @@ import styles from './help.module.css'
 import { speaks } from '../kit/language'
 
 const say = speaks(helpMessages)
-
-/** Opens the help of the view. */
-export function HelpKey() {
-  const dispatch = useAppDispatch()
-  return (
-    <Key look="quiet" aria-label={say('help')} onClick={() => dispatch(overlay.actions.opened('help'))}>
-      ?
-    </Key>
-  )
-}
 
 /** What the view is for and what to do next, the trade's words on tap, and the keys of a keyboard. */
 export function HelpSheet({ place, onClose }: { place: PlaceKey; onClose: () => void }) {

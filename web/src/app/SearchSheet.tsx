@@ -2,34 +2,15 @@ import { useDeferredValue, useMemo, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { shellMessages } from '@logged-thermal/wording'
 import { Field } from '../kit/Field'
-import { Key } from '../kit/Key'
 import { RowKey } from '../kit/RowKey'
 import { Sheet } from '../kit/Sheet'
 import { useLazyFoundQuery, useSearchQuery } from './api'
 import { useLine } from './kitchen'
 import { foundIn, type Found } from './searching'
-import { overlay } from './overlay'
-import { useAppDispatch } from './store'
 import styles from './search.module.css'
 import { speaks } from '../kit/language'
 
 const say = speaks(shellMessages)
-
-/** Opens the search. */
-export function SearchKey({
-  look = 'quiet',
-  className,
-}: {
-  look?: 'quiet' | 'outlined'
-  className?: string | undefined
-}) {
-  const dispatch = useAppDispatch()
-  return (
-    <Key look={look} className={className} onClick={() => dispatch(overlay.actions.opened('search'))}>
-      {say('find')}
-    </Key>
-  )
-}
 
 /** Finds anything by a part of its name or by the code on its label. */
 export function SearchSheet({ onClose }: { onClose: () => void }) {

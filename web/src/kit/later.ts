@@ -1,0 +1,46 @@
+import { lazy, useEffect, type ComponentType, type LazyExoticComponent } from 'react'
+
+/** A component whose code comes when it is first shown; `load` has it come before. */
+export type Later<Props extends object> = LazyExoticComponent<ComponentType<Props>> & { load: () => Promise<unknown> }
+
+/**
+ * A component whose code comes when it is first shown: what holds it opens without it, and says in a Suspense what stands
+ * there meanwhile.
+ */
+export function later<Props extends object, Name extends string>(
+  load: () => Promise<Record<Name, ComponentType<Props>>>,
+  name: Name,
+): Later<Props> {
+  const component = lazy(async () => ({ default: (await untilThere(load))[name] }))
+  return Object.assign(component, { load })
+}
+
+/** Asks again while the server is away: what was asked for is shown once it is back. */
+async function untilThere<T>(load: () => Promise<T>): Promise<T> {
+  for (;;) {
+    const there = await load().catch(() => null)
+    if (there !== null) return there
+    await new Promise((wait) => setTimeout(wait, AGAIN))
+  }
+}
+
+const AGAIN = 2_000
+
+/**
+ * Has the code of what may be asked for next come as soon as nobody waits for anything: a tap finds it there, also while
+ * the server is away.
+ * @param next the same list at each call
+ */
+export function useReadAhead(next: readonly { load: () => Promise<unknown> }[]): void {
+  useEffect(() => {
+    const read = () => {
+      // What does not come now is asked for again when it is shown.
+      for (const { load } of next) void load().catch(() => null)
+    }
+    const waiting = setTimeout(read, AFTER)
+    return () => clearTimeout(waiting)
+  }, [next])
+}
+
+/** Drawn, and its first taps answered, ms. */
+const AFTER = 2_000

@@ -1,0 +1,85 @@
+import { peopleMessages } from '@logged-thermal/wording'
+import { useState } from 'react'
+import { useHand, useLine } from '../app/kitchen'
+import type { PersonOnList } from '../app/lineData'
+import { shutUnless } from '../app/shut'
+import { Key } from '../kit/Key'
+import { speaks } from '../kit/language'
+import { AddPerson } from './AddPerson'
+import { ChangePin } from './ChangePin'
+import { GiveRole } from './GiveRole'
+import { roleWord } from './roles'
+import styles from './people.module.css'
+
+const say = speaks(peopleMessages)
+
+type Asked = { act: 'add' } | { act: 'pin' | 'role'; person: PersonOnList }
+
+/** Who works here: their PINs, which everybody changes for themselves, and their roles, which the lead gives. */
+export function People({ people, open }: { people: readonly PersonOnList[]; open: boolean }) {
+  const { person: here } = useHand(useLine())
+  const [asked, setAsked] = useState<Asked | null>(null)
+  const [said, setSaid] = useState<string | null>(null)
+  const working = people.filter(({ role }) => role !== null)
+  const lead = here?.role === 'lead' ? here : working.find(({ role }) => role === 'lead')
+  const ask = (next: Asked) => {
+    setSaid(null)
+    setAsked(next)
+  }
+  const sheet = {
+    onDone: (words: string) => {
+      setSaid(words)
+      setAsked(null)
+    },
+    onClose: () => setAsked(null),
+  }
+  return (
+    <section aria-label={say('people')}>
+      <h2>{say('people')}</h2>
+      <p className="muted">{say('everybodyChangesTheirOwn', { lead: lead && lead.name, hasLead: Boolean(lead) })}</p>
+      <ul className={styles.working}>
+        {working.map((person) => (
+          <li key={person.id}>
+            <span>
+              <strong>{person.name}</strong>
+              <small>{jobAndRole(person)}</small>
+            </span>
+            <span className={styles.keys}>
+              <Key
+                look="outlined"
+                why={shutUnless(open)}
+                aria-label={say('pinOf', { name: person.name })}
+                onClick={() => ask({ act: 'pin', person })}
+              >
+                {say('pin')}
+              </Key>
+              <Key
+                look="outlined"
+                why={shutUnless(open, lead !== undefined)}
+                aria-label={say('roleOf', { name: person.name })}
+                onClick={() => ask({ act: 'role', person })}
+              >
+                {say('role')}
+              </Key>
+            </span>
+          </li>
+        ))}
+      </ul>
+      <p role="status">{said}</p>
+      <Key look="primary" why={shutUnless(open, lead !== undefined)} onClick={() => ask({ act: 'add' })}>
+        {say('addPerson')}
+      </Key>
+      {asked?.act === 'pin' && (
+        <ChangePin person={asked.person} signer={here?.role === 'lead' ? here : asked.person} {...sheet} />
+      )}
+      {asked?.act === 'role' && lead && <GiveRole person={asked.person} lead={lead} {...sheet} />}
+      {asked?.act === 'add' && lead && <AddPerson lead={lead} {...sheet} />}
+    </section>
+  )
+}
+
+/** A job that says no more than the role is said once. */
+function jobAndRole({ job, role }: PersonOnList): string {
+  const may = role === null ? '' : roleWord(role)
+  return job.toLowerCase().includes(may.toLowerCase()) ? job : `${job} · ${may}`
+}
