@@ -7,20 +7,60 @@ test.beforeAll(async () => {
 })
 test.afterAll(() => kitchen.close())
 
-/** Types the PIN that the console told once. */
+const PIN = '735216'
+
 async function sign(page: Page): Promise<void> {
-  const [, pin] = /PIN (\d+)/.exec(kitchen.printed)!
-  for (const digit of pin!)
+  for (const digit of PIN)
     await page.getByRole('region', { name: 'PIN' }).getByRole('button', { name: digit, exact: true }).click()
 }
 
-test('an empty kitchen holds nothing that nobody has, and comes to its first proven floor', async ({ browser }) => {
+test('a kitchen is set up with the code from the console, holds nothing that nobody has, and comes to its first proven floor', async ({
+  browser,
+}) => {
   const page = await (await browser.newContext()).newPage()
   await page.goto(kitchen.url)
-  await page.getByRole('button', { name: 'Food-safety lead' }).click()
-  await sign(page)
-  await tap(page, 'Done')
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('This kitchen is new.')
+  await tap(page, 'Then a PIN')
+  await expect(page.getByText('The set-up code has eight letters and digits.')).toBeVisible()
+  await page.getByLabel('Set-up code').fill('ABCD-2345')
+  await page.getByLabel('Name of the kitchen').fill('Fennimore Row pastry')
+  await page.getByLabel('Food-safety lead').fill('Ilse Varrow')
+  await tap(page, 'Then a PIN')
+  await expect(page.getByText('Choose the rules that your inspector uses.')).toBeVisible()
+  await page.getByLabel('Rules that your inspector uses').click()
+  await page.getByRole('option', { name: 'Food Code 2022' }).click()
+  await tap(page, 'Then a PIN')
+  for (let i = 0; i < 2; i++) {
+    await sign(page)
+    await tap(page, 'Done')
+  }
+  // A wrong code: back beside it, with everything else as it was typed.
+  await expect(page.getByText('That is not the set-up code.')).toBeVisible()
+  await expect(page.getByLabel('Name of the kitchen')).toHaveValue('Fennimore Row pastry')
+  const [, code] = /set-up code: (\S+)/.exec(kitchen.printed)!
+  await page.getByLabel('Set-up code').fill(code!.toLowerCase())
+  await page.getByRole('button', { name: '°C' }).click()
+  await tap(page, 'Then a PIN')
+  for (let i = 0; i < 2; i++) {
+    await sign(page)
+    await tap(page, 'Done')
+  }
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Nothing on the stove yet.')
+  await expect(page.locator('.header-logging-as')).toContainText('Ilse Varrow')
+  // The code was good once.
+  const again = await page.request.post(`${kitchen.url}/api/set-up`, {
+    data: {
+      code,
+      name: 'Another',
+      zone: 'UTC',
+      unit: 'C',
+      ruleSet: 'us-food-code-2022',
+      lead: 'Teo Brandt',
+      pin: PIN,
+      device: '01a20ba0-a682-723e-bf1d-298b1d1336f8',
+    },
+  })
+  expect(again.status()).toBe(403)
 
   // No eggs, no units, nothing to read with, and no method in force.
   await goTo(page, 'Stock list')

@@ -13,7 +13,7 @@ const HELP = `npm start -- [options]
   --cert F --key F   PEM files: serve over TLS with a certificate of yours
   --address URL  where tablets open it, if that is another address than it listens on
   --at T         begin at another time, as 2027-03-28T01:30+01:00
-  --empty        a new database gets a kitchen without the demo
+  --empty        a new database waits for a kitchen of yours: the console shows the code that sets it up
   --reset-demo   throw the demo away and begin it anew; a backup is written first`
 
 export function startOptions() {

@@ -1,7 +1,9 @@
 import { Module } from '@nestjs/common'
+import { SetUp } from '../kitchens/setUp.service'
 import { PeopleController } from './people.controller'
+import { SetUpController } from './setUp.controller'
 import { TabletsController } from './tablets.controller'
 
 /** How people get in: who works here with which PIN, and the tablets that belong to the kitchen. */
-@Module({ controllers: [TabletsController, PeopleController] })
+@Module({ controllers: [TabletsController, PeopleController, SetUpController], providers: [SetUp] })
 export class AccessModule {}

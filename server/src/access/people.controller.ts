@@ -16,9 +16,7 @@ import { hashPin, LEADS_DIGITS, Pins, requireGoodPin } from '../people/pins.serv
 import { Needs, OfShift } from '../people/shift.guard'
 import { placeOf, type Shift } from '../people/shifts.service'
 import { SignedDto } from './signed.dto'
-
-/** Letters that can be seen, and nothing else. */
-const VISIBLE = /^[^\p{C}]*\S[^\p{C}]*$/u
+import { VISIBLE } from './visible'
 
 class CalledDto extends SignedDto {
   @ApiProperty({ example: 'Ana Lind' })

@@ -14,6 +14,7 @@ import { cookieOf, Needs, OfShift, SHIFT_COOKIE, TABLET_COOKIE } from '../people
 import { placeOf, Shifts, type Shift } from '../people/shifts.service'
 import { Tablets } from '../people/tablets.service'
 import { SignedDto } from './signed.dto'
+import { VISIBLE } from './visible'
 
 /** As long as browsers keep any cookie. */
 const TABLET_DAYS = 400
@@ -21,7 +22,7 @@ const TABLET_DAYS = 400
 class EnrolDto extends SignedDto {
   @ApiProperty({ example: 'Sauce bench' })
   @Length(1, 40, { message: 'Give the tablet a name of 40 letters at most.' })
-  @Matches(/^[^\p{C}]*\S[^\p{C}]*$/u, { message: 'A name has letters, and none that cannot be seen.' })
+  @Matches(VISIBLE, { message: 'A name has letters, and none that cannot be seen.' })
   name: string
 }
 

@@ -1,15 +1,15 @@
 import 'reflect-metadata'
 import { MikroORM } from '@mikro-orm/postgresql'
-import { clock, clockFrom } from '../clock/clock'
+import { clockFrom } from '../clock/clock'
 import { configFrom } from '../config'
 import { grantTo } from '../database/grants'
-import { firstLead, seedKitchen } from '../kitchens/newKitchen'
+import { newSetUpCode, setUpHash } from '../kitchens/setUpCode'
 import { ormConfig } from '../ormConfig'
 import { KitchenScope } from '../database/kitchenScope'
 import { sealPeople } from '../kitchens/sealPeople'
 import { Kitchen } from '../people/kitchen.entity'
 
-/** Migrates and grants; with --empty an empty database gets a kitchen without batches. */
+/** Migrates and grants; with --empty an empty database gets a code with which its kitchen is set up in the browser. */
 async function prepare(): Promise<void> {
   clockFrom(process.env)
   const { databaseUrl, ownerUrl } = configFrom(process.env)
@@ -17,7 +17,7 @@ async function prepare(): Promise<void> {
   const owner = await MikroORM.init(ormConfig(ownerUrl))
   await owner.getMigrator().up()
   if (ownerUrl !== databaseUrl) await grantTo(appRole, owner)
-  if (process.argv.includes('--empty')) await firstKitchen(owner)
+  if (process.argv.includes('--empty')) await awaitSetUp(owner)
   await sealPeople(new KitchenScope(owner.em.fork()))
   await owner.close()
   if (ownerUrl === databaseUrl) {
@@ -25,22 +25,16 @@ async function prepare(): Promise<void> {
   }
 }
 
-async function firstKitchen(orm: MikroORM): Promise<void> {
+async function awaitSetUp(orm: MikroORM): Promise<void> {
   const [known] = await orm.em.fork().find(Kitchen, {})
   if (known) {
     console.log(`--empty begins a new database. This one has a kitchen, ${known.name}: it stays as it is.`)
     return
   }
-  const zone = process.env.LT_ZONE ?? Intl.DateTimeFormat().resolvedOptions().timeZone
-  const { name, people } = await seedKitchen(orm, {
-    name: 'This kitchen',
-    zone,
-    people: firstLead(),
-    now: clock.now(),
-    bare: true,
-  })
-  console.log(`${name} is new. Keep this, it is told only once:`)
-  for (const person of people) console.log(`  ${person.name}, PIN ${person.pin}`)
+  const code = newSetUpCode()
+  await orm.em.execute('delete from set_up')
+  await orm.em.execute('insert into set_up (code_hash) values (?)', [setUpHash(code)])
+  console.log(`No kitchen is set up yet. Open the address below and type this set-up code: ${code}`)
 }
 
 void prepare().catch((error: unknown) => {

@@ -4,12 +4,11 @@ import { KitchenScope } from '../database/kitchenScope'
 import { appendGroup, readPost } from '../ledger/appendGroup'
 import { Refold } from '../ledger/refold'
 import { type Starter, starter } from '@logged-thermal/repertoire'
-import { randomInt } from 'node:crypto'
 import type { MikroORM } from '@mikro-orm/postgresql'
 import { v7 as uuid } from 'uuid'
 import { Kitchen } from '../people/kitchen.entity'
 import { Person } from '../people/person.entity'
-import { hashPin, LEADS_DIGITS } from '../people/pins.service'
+import { hashPin } from '../people/pins.service'
 import { claimMaker } from '../ledger/claims'
 
 export interface SeedPerson {
@@ -23,17 +22,10 @@ export interface SeedPerson {
 /**
  * A kitchen with people, limits, methods and instruments, and nothing on the stove.
  * @param orm of the role that owns: who serves may not make kitchens or people
- * @param bare nothing that nobody has: no instrument, vessel, unit or lot, and methods as drafts that the lead puts in force
  */
 export async function seedKitchen(
   orm: MikroORM,
-  {
-    name,
-    zone,
-    people,
-    now,
-    bare = false,
-  }: { name: string; zone: string; people: SeedPerson[]; now: Instant; bare?: boolean },
+  { name, zone, people, now }: { name: string; zone: string; people: SeedPerson[]; now: Instant },
 ): Promise<Seeded> {
   const em = orm.em.fork()
   const scope = new KitchenScope(em)
@@ -72,7 +64,7 @@ export async function seedKitchen(
     claim('limits-set', begin.limits.id, now, lead, { set: begin.limits }),
     ...begin.methods.map((method) => claim('method-saved', method.id, now, lead, { method })),
   ])
-  if (!bare) await append(scope, kitchenId, lead, ownClaims(begin, claim, now, lead))
+  await append(scope, kitchenId, lead, ownClaims(begin, claim, now, lead))
   return { kitchenId, name, people: hired, starter: begin }
 }
 
@@ -92,12 +84,6 @@ function ownClaims(begin: Starter, claim: ReturnType<typeof claimMaker>, now: In
       }),
     ),
   ]
-}
-
-/** Somebody to begin with in a kitchen without a demo; the PIN is told once. */
-export function firstLead(): SeedPerson[] {
-  const pin = String(randomInt(10 ** LEADS_DIGITS)).padStart(LEADS_DIGITS, '0')
-  return [{ key: 'lead', name: 'Food-safety lead', role: 'lead', job: 'food-safety lead', pin }]
 }
 
 export interface Seeded {

@@ -15,6 +15,7 @@ const OPEN = [
   'get /api/login',
   'get /api/shift',
   'post /api/shift',
+  'post /api/set-up',
   'get /api/calendar/{kitchen}/{file}',
   'get /api/methods/schema.json',
   'get /health/live',

@@ -11,7 +11,7 @@ import { Shifts } from './shifts.service'
 import { Answers } from '../http/answers.decorator'
 import type { Answers as Answer } from '../http/answers'
 
-const COOKIE_DAYS = 90
+export const COOKIE_DAYS = 90
 
 /** Kept from scripts and from other sites. */
 export function cookieOptions(request: Request, days: number): CookieOptions {

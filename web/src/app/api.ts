@@ -68,6 +68,18 @@ export interface TabletsAnswer {
 }
 
 /** What the food-safety lead signs on the spot. */
+/** The first kitchen of an installation, with the code that the server's console shows. */
+export interface SetUpAsked {
+  code: string
+  name: string
+  zone: string
+  unit: TemperatureScale
+  ruleSet: string
+  lead: string
+  pin: string
+  device: Id
+}
+
 export interface LeadSigned {
   signer: Id
   pin: string
@@ -141,6 +153,10 @@ export const api = createApi({
     shift: build.query<ShiftNow, void>({ query: () => 'shift', providesTags: ['shift'] }),
     openShift: build.mutation<ShiftNow, { kitchen: string; person: string; pin: string; device: Id }>({
       query: (body) => ({ url: 'shift', method: 'POST', body }),
+      invalidatesTags: ['shift', 'line'],
+    }),
+    setUp: build.mutation<ShiftNow, SetUpAsked>({
+      query: (body) => ({ url: 'set-up', method: 'POST', body }),
       invalidatesTags: ['shift', 'line'],
     }),
     lockShift: build.mutation<void, void>({
@@ -232,6 +248,7 @@ export const {
   useBakesQuery,
   useChangePinMutation,
   useAddPersonMutation,
+  useSetUpMutation,
   useGiveRoleMutation,
   useEnrolTabletMutation,
   useForgetTabletMutation,

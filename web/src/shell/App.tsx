@@ -19,6 +19,7 @@ import { speaks } from '../kit/language'
 const say = speaks(shellMessages)
 
 const Login = later(() => import('../login/Login'), 'Login')
+const Door = later(() => import('./Door'), 'Door')
 const StartBatch = later(() => import('../start/StartBatch'), 'StartBatch')
 const Bench = later(() => import('../bench/Bench'), 'Bench')
 const LimitsView = later(() => import('../limits/LimitsView'), 'LimitsView')
@@ -68,7 +69,7 @@ function Opened() {
   if (data.shift) return <Kitchen />
   return (
     <Suspense fallback={<Opening />}>
-      <Login />
+      <Door />
     </Suspense>
   )
 }

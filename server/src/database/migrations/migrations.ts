@@ -10,6 +10,7 @@ import { Migration0009Door } from './Migration0009Door'
 import { Migration0010Sealed } from './Migration0010Sealed'
 import { Migration0011Tablets } from './Migration0011Tablets'
 import { Migration0012People } from './Migration0012People'
+import { Migration0013SetUp } from './Migration0013SetUp'
 
 /** In order; a released one never changes. */
 export const migrations = [
@@ -25,4 +26,5 @@ export const migrations = [
   { name: 'Migration0010Sealed', class: Migration0010Sealed },
   { name: 'Migration0011Tablets', class: Migration0011Tablets },
   { name: 'Migration0012People', class: Migration0012People },
+  { name: 'Migration0013SetUp', class: Migration0013SetUp },
 ]

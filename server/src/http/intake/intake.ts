@@ -3,11 +3,11 @@ import { Problem } from '../problem'
 import { readJson } from './readJson'
 
 /** Bytes that a body may have, by where it is sent. */
-const LONGEST: Record<string, number> = { '/api/entries': 1_000_000, '/api/shift': 4_000 }
+const LONGEST: Record<string, number> = { '/api/entries': 1_000_000, '/api/shift': 4_000, '/api/set-up': 4_000 }
 const LONGEST_ELSEWHERE = 64_000
 
 /** What is sent here needs no shift: it opens one. */
-const OPENS = '/api/shift'
+const OPENS = ['/api/shift', '/api/set-up']
 
 /**
  * What a request goes through before its body is read, so that a stranger's costs next to nothing: its address, where it
@@ -21,7 +21,7 @@ export function intake(requireOpenShift: (request: Request) => Promise<unknown>,
     checked((request) => requireReadableAddress(request.url)),
     checked((request) => requireOwnOrigin(request, own)),
     checked(async (request) => {
-      if (hasBody(request) && request.path !== OPENS) await requireOpenShift(request)
+      if (hasBody(request) && !OPENS.includes(request.path)) await requireOpenShift(request)
     }),
     readBody,
   ]

@@ -1,0 +1,75 @@
+import { Body, Controller, HttpCode, Post, Req, Res } from '@nestjs/common'
+import { ApiProperty, ApiTags } from '@nestjs/swagger'
+import { IsIn, IsTimeZone, IsUUID, Length, Matches } from 'class-validator'
+import type { Request, Response } from 'express'
+import { ruleSets } from '@logged-thermal/core'
+import { Answers } from '../http/answers.decorator'
+import type { Answers as Answer } from '../http/answers'
+import { SetUp } from '../kitchens/setUp.service'
+import { cookieOptions, COOKIE_DAYS } from '../people/shift.controller'
+import { Needs, SHIFT_COOKIE } from '../people/shift.guard'
+import { Shifts } from '../people/shifts.service'
+import { VISIBLE } from './visible'
+
+class SetUpDto {
+  @ApiProperty({ example: 'K7QM-2R9X', description: 'As the server’s console shows it' })
+  @Length(8, 12, { message: 'The set-up code has eight letters and digits.' })
+  code: string
+
+  @ApiProperty({ example: 'Fennimore Row pastry' })
+  @Length(1, 60, { message: 'Give the kitchen a name of 60 letters at most.' })
+  @Matches(VISIBLE, { message: 'A name has letters, and none that cannot be seen.' })
+  name: string
+
+  @ApiProperty({ example: 'Europe/London', description: 'IANA time zone: the kitchen’s days are its days' })
+  @IsTimeZone({ message: 'Choose the time zone of the kitchen.' })
+  zone: string
+
+  @ApiProperty({ enum: ['C', 'F'] })
+  @IsIn(['C', 'F'], { message: 'Choose °C or °F.' })
+  unit: 'C' | 'F'
+
+  @ApiProperty({ enum: Object.keys(ruleSets), description: 'The rule set to begin with' })
+  @IsIn(Object.keys(ruleSets), { message: 'Choose the rules that your inspector uses.' })
+  ruleSet: string
+
+  @ApiProperty({ example: 'Ana Lind', description: 'The food-safety lead' })
+  @Length(1, 60, { message: 'Give the lead a name of 60 letters at most.' })
+  @Matches(VISIBLE, { message: 'A name has letters, and none that cannot be seen.' })
+  lead: string
+
+  @ApiProperty({ description: 'The lead’s PIN' })
+  @Matches(/^\d{4,12}$/, { message: 'A PIN has four to twelve digits.' })
+  pin: string
+
+  @ApiProperty({ format: 'uuid', description: 'The tablet, made by it once and kept.' })
+  @IsUUID(undefined, { message: 'The tablet has to name itself with a UUID.' })
+  device: string
+}
+
+/** The first kitchen of an installation. */
+@ApiTags('set-up')
+@Controller('set-up')
+export class SetUpController {
+  constructor(
+    private readonly setUp: SetUp,
+    private readonly shifts: Shifts,
+  ) {}
+
+  /** Founds it with the code from the console, and opens the lead's shift on the tablet that asks. */
+  @Needs('nothing')
+  @Post()
+  @HttpCode(200)
+  @Answers('Shift')
+  async found(
+    @Body() { code, name, zone, unit, ruleSet, lead, pin, device }: SetUpDto,
+    @Req() request: Request,
+    @Res({ passthrough: true }) response: Response,
+  ): Promise<Answer['Shift']> {
+    const asked = { name: name.trim(), zone, unit, ruleSet, lead: { name: lead.trim(), pin } }
+    const { kitchen, lead: person } = await this.setUp.found(code, asked)
+    const token = await this.shifts.open(kitchen, person, pin, device, null)
+    response.cookie(SHIFT_COOKIE, token, cookieOptions(request, COOKIE_DAYS))
+    return { shift: { kitchen, person, open: true } }
+  }
+}

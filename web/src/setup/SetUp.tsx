@@ -1,0 +1,108 @@
+import { useState } from 'react'
+import { useForm } from 'react-hook-form'
+import { ruleSets, type TemperatureScale } from '@logged-thermal/core'
+import { setUpMessages } from '@logged-thermal/wording'
+import { fieldOf, sentenceOf, useSetUpMutation } from '../app/api'
+import { useAppDispatch, useAppSelector } from '../app/store'
+import { tablet } from '../app/tablet'
+import { ChoiceKeys } from '../kit/ChoiceKeys'
+import { FormField, judgedBy } from '../kit/FormField'
+import { Key } from '../kit/Key'
+import { SelectField } from '../kit/SelectField'
+import { speaks } from '../kit/language'
+import { NewPin } from '../people/NewPin'
+import styles from './setUp.module.css'
+
+const say = speaks(setUpMessages)
+
+const NOTHING = { code: '', name: '', lead: '' }
+const FIELDS = ['code', 'name', 'lead'] as const
+const HERE = Intl.DateTimeFormat().resolvedOptions().timeZone
+/** The browser's own may go by another name than those of the list. */
+const ZONES = [...new Set([HERE, 'UTC', ...Intl.supportedValuesOf('timeZone')])]
+  .sort()
+  .map((zone) => ({ value: zone, words: zone.replaceAll('_', ' ') }))
+const SETS = Object.values(ruleSets).map(({ key, name }) => ({ value: key, words: name }))
+
+/** A new installation: the kitchen, the rules it begins with, and its food-safety lead. */
+export function SetUp() {
+  const [zone, setZone] = useState(HERE)
+  const [rules, setRules] = useState('')
+  const [unit, setUnit] = useState<TemperatureScale | null>(null)
+  const [written, setWritten] = useState<typeof NOTHING | null>(null)
+  const [missing, setMissing] = useState(false)
+  const [found, { isLoading, error }] = useSetUpMutation()
+  const device = useAppSelector(({ tablet: { device: id } }) => id)
+  const dispatch = useAppDispatch()
+  const { control, handleSubmit, setError } = useForm({
+    defaultValues: NOTHING,
+    resolver: judgedBy<typeof NOTHING>(({ code, name, lead }) => ({
+      code: code.replace(/[^a-z0-9]/gi, '').length === 8 ? null : say('codeHasEight'),
+      name: name.trim() === '' ? say('nameTheKitchen') : null,
+      lead: lead.trim() === '' ? say('whoIsLead') : null,
+    })),
+  })
+  const set = ruleSets[rules]
+  const shown = unit ?? set?.unit ?? 'C'
+  const ask = handleSubmit((form) => {
+    setMissing(!set)
+    if (set) setWritten(form)
+  })
+  const signedUp = async (pin: string) => {
+    if (!written) return
+    const result = await found({ ...written, zone, unit: shown, ruleSet: rules, pin, device })
+    if (!result.error) return void dispatch(tablet.actions.loggingAs(result.data.shift?.person ?? null))
+    const field = FIELDS.find((each) => each === fieldOf(result.error))
+    if (!field) return
+    setWritten(null)
+    setError(field, { message: sentenceOf(result.error) })
+  }
+  return (
+    <main className={styles.setUp}>
+      <h1 className="title">
+        {written ? say('nowThePin') : say('kitchenIsNew')}{' '}
+        <span className="muted">{written ? written.name : say('sixAnswers')}</span>
+      </h1>
+      {written ? (
+        <section className={styles.pin}>
+          <NewPin
+            name={written.lead}
+            own
+            isLead
+            busy={isLoading}
+            sentence={error ? sentenceOf(error) : null}
+            onPin={(pin) => void signedUp(pin)}
+          />
+          <Key look="outlined" onClick={() => setWritten(null)}>
+            {say('back')}
+          </Key>
+        </section>
+      ) : (
+        <form className={styles.form} onSubmit={(event) => void ask(event)}>
+          <section>
+            <FormField control={control} name="code" label={say('setUpCode')} max={12} hint={say('codeIsOn')} first />
+            <FormField control={control} name="name" label={say('kitchenName')} max={60} />
+            <FormField control={control} name="lead" label={say('leadName')} max={60} hint={say('leadIsWho')} />
+          </section>
+          <section>
+            <SelectField label={say('zone')} options={ZONES} chosen={zone} onChoose={setZone} />
+            <SelectField label={say('rules')} options={SETS} chosen={rules} onChoose={setRules} />
+            {missing && !set && <p role="alert">{say('chooseRules')}</p>}
+            <p className="muted">{set ? say('rulesAre', { edition: set.edition }) : say('rulesSecond')}</p>
+            <ChoiceKeys
+              name={say('degrees')}
+              options={['C', 'F'] as const}
+              chosen={shown}
+              words={(scale) => `°${scale}`}
+              onChoose={setUnit}
+            />
+            <p className="muted">{say('nothingElse')}</p>
+          </section>
+          <Key look="primary" type="submit">
+            {say('thenPin')}
+          </Key>
+        </form>
+      )}
+    </main>
+  )
+}
