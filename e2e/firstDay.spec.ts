@@ -62,12 +62,16 @@ test('a kitchen is set up with the code from the console, holds nothing that nob
   })
   expect(again.status()).toBe(403)
 
-  // No eggs, no units, nothing to read with, and no method in force.
+  // No eggs, no units, nothing to read with, and no method in force: the Line leads to each.
+  const steps = page.getByRole('region', { name: 'First steps' })
+  await expect(steps.getByRole('link')).toHaveCount(5)
+  await expect(steps.getByText('It is there.')).toHaveCount(0)
   await goTo(page, 'Stock list')
   await expect(page.getByRole('heading', { level: 1 })).toContainText('0 things are held.')
   await page.goto(`${kitchen.url}/start`)
   await expect(page.getByText('This kitchen has no method to start yet.')).toBeVisible()
-  await goTo(page, 'Instruments')
+  await page.goto(kitchen.url)
+  await steps.getByRole('link', { name: 'A probe' }).click()
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Without a probe no reading proves a core.')
 
   // A code is asked for once, and the lead's PIN; a wrong one registers nothing.
@@ -84,7 +88,9 @@ test('a kitchen is set up with the code from the console, holds nothing that nob
   await tap(page, 'Register it')
   await expect(page.getByRole('alert')).toHaveText('P3 is registered already.')
 
-  await page.goto(`${kitchen.url}/methods`)
+  await page.goto(kitchen.url)
+  await expect(steps.getByRole('link', { name: 'A probe' })).toContainText('It is there.')
+  await steps.getByRole('link', { name: 'A method in force' }).click()
   await page.getByRole('link', { name: 'Rye-malt custard' }).click()
   await tap(page, 'Put version 1 in force')
   await sign(page)

@@ -45,3 +45,13 @@ it('says what the Line is where nothing runs', async () => {
   expect(screen.getByText(/Start a batch: it appears here/)).toBeInTheDocument()
   expect(rows()).toHaveLength(0)
 })
+
+it('leads a new kitchen to what its first batch needs, and marks what is there', async () => {
+  const story = new KitchenStory()
+  await onTablet(<LineView />, { story, now: 0 })
+  const steps = await screen.findByRole('region', { name: 'First steps' })
+  const says = (step: string) => within(steps).getByRole('link', { name: new RegExp(step) })
+  expect(says('A probe')).toHaveAttribute('href', '/instruments')
+  expect(says('A method in force')).toHaveTextContent('It is there.')
+  expect(says('Pots, trays and tubs')).not.toHaveTextContent('It is there.')
+})

@@ -1,4 +1,4 @@
-import { memo, useMemo } from 'react'
+import { memo, Suspense, useMemo } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { type Reader, degrees, findingInShort, span, asksWords, lineMessages } from '@logged-thermal/wording'
 import { celsiusOf, isHeld, isPressing, mixtureTrace, type Fact, type ReadingBody } from '@logged-thermal/core'
@@ -10,6 +10,7 @@ import { Badge } from '../parts/Badge'
 import type { GateSize } from '../parts/GateWedges'
 import { HeatRibbon } from '../parts/HeatRibbon'
 import { Key } from '../kit/Key'
+import { later } from '../kit/later'
 import { LENS_MARKS, nowLens, type Lens } from '../parts/lens'
 import { useWidth } from '../parts/useWidth'
 import { Refused } from '../app/Refused'
@@ -23,6 +24,8 @@ import styles from './line.module.css'
 import { speaks } from '../kit/language'
 
 const say = speaks(lineMessages)
+
+const FirstSteps = later(() => import('./FirstSteps'), 'FirstSteps')
 
 /** The ribbons move so often, ms: by two pixels. Words that count go by themselves. */
 const RIBBON_MOVES = 30_000
@@ -83,6 +86,11 @@ export function LineView() {
           {line && <HandedOver line={line} now={now} reader={reader} open={open} running={judged.length > 0} />}
           {line && <KeptAside line={line} open={open} />}
           {judged.length === 0 && <p className={styles.empty}>{say('startBatchAppearsHere')}</p>}
+          {judged.length === 0 && line && (
+            <Suspense>
+              <FirstSteps line={line} />
+            </Suspense>
+          )}
         </div>
       </div>
     </View>
