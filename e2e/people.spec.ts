@@ -109,6 +109,13 @@ test('somebody new is added at the tablet, logs at once, and is gone from every 
   for (const key of [...'8264', 'Enter']) await own.keyboard.press(key)
   await expect(own.getByText('logging as')).toBeVisible()
 
+  // An auditor's tablet shows everything, and has no key that enters.
+  await tap(lead, 'Role of Ana Lind')
+  await sheet.getByRole('button', { name: 'Auditor' }).click()
+  await signAs(lead, 'Ilse Varrow')
+  await expect(own.locator('.header-logging-as')).toContainText('an auditor reads only')
+  await expect(own.getByRole('button', { name: 'Start a batch' })).toHaveCount(0)
+
   await tap(lead, 'Role of Ana Lind')
   await sheet.getByRole('button', { name: 'Works here no more' }).click()
   await signAs(lead, 'Ilse Varrow')

@@ -1,39 +1,17 @@
 import request from 'supertest'
+import { v7 as uuid } from 'uuid'
 import { openKitchen, type TestKitchen } from '../test/kitchen'
 
 const NAME = 'Kitchen of the routes'
 let kitchen: TestKitchen
+let other: TestKitchen
 beforeAll(async () => {
-  kitchen = await openKitchen({ name: NAME })
+  kitchen = await openKitchen({ name: NAME, rates: { strangers: 1e6, tablets: 1e6 } })
+  other = await openKitchen()
 })
-afterAll(() => kitchen.app.close())
+afterAll(() => Promise.all([kitchen.app.close(), other.app.close()]))
 
 const bare = () => request(kitchen.app.getHttpServer())
-
-/** What anybody may ask for: who works here, their own shift, a calendar whose address is its secret, the file's schema. */
-const OPEN = [
-  'get /api/login',
-  'get /api/shift',
-  'post /api/shift',
-  'post /api/set-up',
-  'get /api/calendar/{kitchen}/{file}',
-  'get /api/methods/schema.json',
-  'get /health/live',
-  'get /health/ready',
-]
-
-it('is closed to a tablet without a shift, route by route, but for the few that are open by word', async () => {
-  const { paths } = (await bare().get('/api/docs-json')).body as { paths: Record<string, Record<string, object>> }
-  const routes = Object.entries(paths).flatMap(([path, methods]) => Object.keys(methods).map((verb) => [verb, path]))
-  expect(routes.length).toBeGreaterThan(20)
-  const open: string[] = []
-  for (const [verb, path] of routes) {
-    const address = path!.replace(/\{[^}]*\}/g, kitchen.kitchenId)
-    const { status } = await bare()[verb as 'get' | 'post'](address).set('Accept', 'application/json')
-    if (status !== 401) open.push(`${verb} ${path}`)
-  }
-  expect(open.sort()).toEqual([...OPEN].sort())
-})
 
 it('tells its figures to this machine: entries, refusals, requests, the pool, the delay of the loop', async () => {
   await kitchen.post([kitchen.reading(kitchen.kitchenId, 60)])
@@ -50,3 +28,102 @@ it('names a kitchen with those who work in it for the login', async () => {
   const own = doors.find(({ name }) => name === NAME)!
   expect(own.people.map(({ name }) => name)).toEqual(['Ilse Varrow', 'Mina Osk', 'Noor Hallet', 'Teo Brandt'])
 })
+
+type Who = keyof typeof ASKED_BY
+
+/**
+ * Every route and who is let in: anybody; whoever has a shift; or a shift that is open, and not an auditor's. What the lead
+ * signs asks for the PIN beyond that. A route that is not here fails the walk.
+ */
+const ROUTES: Record<string, readonly Who[]> = {}
+const open = (...routes: string[]) => routes.forEach((route) => (ROUTES[route] = WHO))
+const read = (...routes: string[]) => routes.forEach((route) => (ROUTES[route] = ['cook', 'lead', 'auditor', 'locked']))
+const write = (...routes: string[]) => routes.forEach((route) => (ROUTES[route] = ['cook', 'lead']))
+
+/** Each with its cookie, told once the kitchen is there. */
+const ASKED_BY = {
+  nobody: () => Promise.resolve<string[]>([]),
+  cook: () => kitchen.cookieOf('mina'),
+  lead: () => kitchen.cookieOf('ilse'),
+  auditor: () => kitchen.cookieOf('noor'),
+  locked: async () => {
+    const cookie = await kitchen.cookieOf('mina')
+    await bare().post('/api/shift/lock').set('Cookie', cookie)
+    return cookie
+  },
+  /** Another was opened on the same tablet since. */
+  ended: async () => {
+    const tablet = uuid()
+    const cookie = await kitchen.cookieOf('mina', tablet)
+    await kitchen.cookieOf('ilse', tablet)
+    return cookie
+  },
+  left: async () => {
+    const cookie = await kitchen.cookieOf('teo')
+    await giveRole('teo', null)
+    return cookie
+  },
+  forged: () => Promise.resolve([`lt_shift=${kitchen.kitchenId}.${'A'.repeat(43)}`]),
+  /** A good token of another kitchen, under this one's name. */
+  otherKitchen: async () => {
+    const [cookie] = await other.cookieOf('ilse')
+    return [cookie!.replace(other.kitchenId, kitchen.kitchenId)]
+  },
+}
+const WHO = Object.keys(ASKED_BY) as Who[]
+
+open('get /api/login', 'get /api/shift', 'post /api/shift', 'post /api/set-up', 'get /api/methods/schema.json')
+open('get /api/calendar/{kitchen}/{file}', 'get /health/live', 'get /health/ready')
+read('post /api/shift/lock', 'get /api/live', 'get /api/live/now', 'get /api/line', 'get /api/line/traces/{hash}')
+read(
+  'get /api/batches/{id}',
+  'get /api/batches/{id}/entries',
+  'get /api/entries/{seq}/hash',
+  'get /api/methods/{id}/bakes',
+)
+read('get /api/cooling/learned', 'get /api/items/{id}', 'get /api/lineage/{type}/{id}', 'get /api/tablets')
+read('get /api/store', 'get /api/store/discards', 'get /api/store/barred', 'get /api/store/discarded')
+read('get /api/store/find', 'get /api/store/search', 'get /api/store/stock.csv')
+read('get /api/labels/sheet.pdf', 'get /api/labels/{id}.png')
+write('post /api/entries', 'post /api/people', 'post /api/people/pin', 'post /api/people/{id}/role')
+write('post /api/tablets', 'post /api/tablets/{id}/forget', 'get /api/store/feed', 'post /api/store/feed/renew')
+
+function giveRole(person: string, role: string | null) {
+  const { id, pin } = kitchen.person('ilse')
+  return kitchen.send(`/api/people/${kitchen.person(person).id}/role`).send({ role, signer: id, pin })
+}
+
+it('lets in whom each route names, and nobody else: no shift, locked, ended, left, forged, of another kitchen, an auditor', async () => {
+  await giveRole('noor', 'inspector')
+  const { paths } = (await bare().get('/api/docs-json')).body as { paths: Record<string, Record<string, object>> }
+  const routes = Object.entries(paths).flatMap(([path, methods]) =>
+    Object.keys(methods).map((verb) => `${verb} ${path}`),
+  )
+  expect(routes.filter((route) => !ROUTES[route])).toEqual([])
+  expect(Object.keys(ROUTES).filter((route) => !routes.includes(route))).toEqual([])
+  const wrong: string[] = []
+  for (const who of WHO) {
+    const cookie = await ASKED_BY[who]()
+    // The lock is no secret of its own: what it ends is asked for last.
+    for (const route of routes.filter((each) => each !== 'post /api/shift/lock')) {
+      const [verb, path] = route.split(' ')
+      const address = path!.replace(/\{[^}]*\}/g, kitchen.kitchenId)
+      const ask = () => bare()[verb as 'get' | 'post'](address).set('Cookie', cookie).set('Accept', 'application/json')
+      const answered = path === '/api/live' ? begun(cookie) : verb === 'post' ? ask().send({}) : ask()
+      const answer: { status: number; body: unknown } = await answered
+      const { status, body } = answer
+      const letIn = status !== 401 && (body as { title?: string }).title !== 'reads only'
+      if (letIn !== ROUTES[route]!.includes(who)) wrong.push(`${who}: ${route} answers ${status}`)
+    }
+  }
+  expect(wrong).toEqual([])
+}, 60_000)
+
+/** What goes on for ever is left once it has begun. */
+async function begun(cookie: readonly string[]): Promise<{ status: number; body: unknown }> {
+  const leave = new AbortController()
+  const headers = { cookie: cookie.map((each) => each.split(';')[0]).join('; ') }
+  const { status } = await fetch(`${await kitchen.app.getUrl()}/api/live`, { headers, signal: leave.signal })
+  leave.abort()
+  return { status, body: {} }
+}

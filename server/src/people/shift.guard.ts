@@ -16,8 +16,8 @@ export function cookieOf(request: Request, name = SHIFT_COOKIE): string | null {
 }
 
 /**
- * Who may call a route: 'read' needs a tablet that belongs to a kitchen, 'write' that its shift is open; 'nothing' is open
- * to anybody. A route that does not say is closed.
+ * Who may call a route: 'read' needs a tablet that belongs to a kitchen, 'write' an open shift of somebody who is no auditor;
+ * 'nothing' is open to anybody. A route that does not say is closed.
  */
 export const Needs = (access: Access) => SetMetadata('access', access)
 
@@ -50,12 +50,14 @@ export class ShiftGuard implements CanActivate {
   }
 }
 
-/** The shift of a request, looked for once. Throws a Problem where it has none, or one that may only read. */
+/** The shift of a request, looked for once. Throws a Problem where it has none, or one that may only read: locked, or an auditor's. */
 export async function requireShift(request: WithShift, shifts: Shifts, access: 'read' | 'write'): Promise<void> {
   const cookie = cookieOf(request)
   const shift = request.shift ?? (cookie === null ? null : await shifts.find(cookie))
   if (!shift) throw new Problem(401, 'no shift', 'Open a shift with your name and PIN.')
   if (access === 'write' && !shift.open)
     throw new Problem(401, 'locked', 'The shift is locked. Open it with your name and PIN.')
+  if (access === 'write' && shift.role === 'inspector')
+    throw new Problem(403, 'reads only', 'An auditor reads, and enters nothing. Open a shift with another name.')
   request.shift = shift
 }

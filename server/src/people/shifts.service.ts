@@ -1,5 +1,5 @@
 import { createHash, randomBytes } from 'node:crypto'
-import { DAY, HOUR, isId } from '@logged-thermal/core'
+import { DAY, HOUR, isId, type Role } from '@logged-thermal/core'
 import { Injectable } from '@nestjs/common'
 import { EntityManager } from '@mikro-orm/postgresql'
 import { KitchenScope } from '../database/kitchenScope'
@@ -18,6 +18,7 @@ const READ_ELSEWHERE = 14 * HOUR
 export interface Shift {
   kitchenId: string
   personId: string
+  role: Role
   deviceId: string
   /** null: on a tablet that nobody enrolled. */
   tabletId: string | null
@@ -112,6 +113,7 @@ export class Shifts {
     const rows = await this.em.execute<
       {
         person_id: string
+        role: Role
         device_id: string
         tablet_id: string | null
         opened_at: string
@@ -123,11 +125,11 @@ export class Shifts {
       this.seen.delete(cookie)
       return null
     }
-    const { person_id: personId, device_id: deviceId, tablet_id: tabletId } = row
+    const { person_id: personId, role, device_id: deviceId, tablet_id: tabletId } = row
     const since = clock.now() - Date.parse(row.opened_at)
     if (since > (tabletId === null ? READ_ELSEWHERE : READ_ON_OWN)) return null
     this.remember(cookie)
-    return { kitchenId, personId, deviceId, tabletId, open: row.locked_at === null && since < LONGEST_SHIFT }
+    return { kitchenId, personId, role, deviceId, tabletId, open: row.locked_at === null && since < LONGEST_SHIFT }
   }
 }
 

@@ -62,7 +62,7 @@ function Back({ place }: { place: PlaceKey }) {
 
 /** Who logs here. Tapped: another name, and what belongs to the person and the tablet. */
 function Person() {
-  const { person, open } = useHand(useLine())
+  const { person, open, readsOnly } = useHand(useLine())
   const navigate = useNavigate()
   const [choosing, setChoosing] = useState(false)
   useReadAhead(NEXT)
@@ -73,7 +73,7 @@ function Person() {
         className={styles.loggingAs}
         onClick={() => (open ? setChoosing(true) : void navigate('/login'))}
       >
-        <small>{open ? say('loggingAs') : say('locked')}</small>
+        <small>{open ? say('loggingAs') : readsOnly ? say('readsOnly') : say('locked')}</small>
         {open ? <PersonName name={person?.name ?? say('tapName')} /> : say('openShift')}
       </Key>
       <Suspense>{choosing && <PersonMenu onClose={() => setChoosing(false)} />}</Suspense>

@@ -147,6 +147,8 @@ export interface Hand {
   reader: Reader
   /** The shift is open: entries can be made. */
   open: boolean
+  /** An auditor's: it shows everything, and enters nothing. */
+  readsOnly: boolean
 }
 
 export function useHand(line: LineData | null): Hand {
@@ -155,6 +157,7 @@ export function useHand(line: LineData | null): Hand {
   const shift = data?.shift ?? null
   const person = line?.people.find(({ id }) => id === (tablet.person ?? shift?.person)) ?? null
   const first = line?.instruments.find(({ kind }) => kind === 'probe') ?? null
+  const readsOnly = line?.people.find(({ id }) => id === shift?.person)?.role === 'inspector'
   const { instrument } = tablet
   const scale: TemperatureScale = (person && tablet.units[person.id]) || (line?.kitchen.unit ?? 'C')
   const zone = line?.kitchen.zone ?? 'UTC'
@@ -166,6 +169,7 @@ export function useHand(line: LineData | null): Hand {
     person,
     instrument: instrument === 'first' ? first : (line?.instruments.find(({ id }) => id === instrument.id) ?? null),
     reader,
-    open: shift?.open ?? false,
+    open: (shift?.open ?? false) && !readsOnly,
+    readsOnly,
   }
 }

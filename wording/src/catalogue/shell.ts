@@ -11,6 +11,7 @@ export const shellMessages = {
   tapName: 'tap your name',
   tapYourName: 'Tap your name',
   locked: 'shift is closed',
+  readsOnly: 'an auditor reads only',
   instruments: 'Instruments',
   whatReadsAndWhere: 'The kitchen’s thermometers, and what each can read.',
   openShift: 'Open a shift',

@@ -11,6 +11,7 @@ import { Migration0010Sealed } from './Migration0010Sealed'
 import { Migration0011Tablets } from './Migration0011Tablets'
 import { Migration0012People } from './Migration0012People'
 import { Migration0013SetUp } from './Migration0013SetUp'
+import { Migration0014ShiftRole } from './Migration0014ShiftRole'
 
 /** In order; a released one never changes. */
 export const migrations = [
@@ -27,4 +28,5 @@ export const migrations = [
   { name: 'Migration0011Tablets', class: Migration0011Tablets },
   { name: 'Migration0012People', class: Migration0012People },
   { name: 'Migration0013SetUp', class: Migration0013SetUp },
+  { name: 'Migration0014ShiftRole', class: Migration0014ShiftRole },
 ]
