@@ -25,8 +25,8 @@ async function ledger() {
     }
     if (command === 'restore' && (await run(process.execPath, ['server/dist/commands/prepare.js'], { env })) !== 0)
       throw new Told('The database could not be prepared: see above.')
-    // A file is where whoever asks stands, and not where the program is.
-    const args = rest.map((file) => resolve(process.env.INIT_CWD ?? process.cwd(), file))
+    // A file is where whoever asks stands, and not where the program is; a name is a name.
+    const args = command === 'new-pin' ? rest : rest.map((file) => resolve(process.env.INIT_CWD ?? process.cwd(), file))
     process.exitCode = await run(
       process.execPath,
       ['server/dist/commands/ledger.js', command, ...args].filter(Boolean),

@@ -3,6 +3,7 @@ import { v7 as uuid } from 'uuid'
 import type { KitchenState } from '@logged-thermal/core'
 import type { LineAnswer } from '../http/answers'
 import { openKitchen, type TestKitchen } from '../test/kitchen'
+import { newPin } from './newPin'
 
 let kitchen: TestKitchen
 let other: TestKitchen
@@ -114,4 +115,20 @@ it('adds to no other kitchen: neither by its route nor by what the serving role 
     em.execute(`insert into person select * from person limit 1`),
   )
   await expect(insert).rejects.toThrow(/permission denied/)
+})
+
+it('gives a forgotten PIN anew from the server: the old one is none, and locked names open again', async () => {
+  const { id, pin: old } = kitchen.person('mina')
+  for (let i = 0; i < 6; i++) await open(id, '0000')
+  expect((await open(id, old)).status).toBe(429)
+  expect(await newPin(kitchen.scope, kitchen.kitchenId, 'Nobody Here')).toBeNull()
+  const pin = await newPin(kitchen.scope, kitchen.kitchenId, 'mina osk')
+  expect(pin).toMatch(/^\d{6}$/)
+  expect((await open(id, old)).status).toBe(403)
+  expect((await open(id, pin!)).status).toBe(200)
+  const [last] = await kitchen.scope.inKitchen(kitchen.kitchenId, (em) =>
+    em.execute<{ kind: string; canon: string }[]>('select kind, canon from entry order by seq desc limit 1'),
+  )
+  expect(last!.kind).toBe('pin-changed')
+  expect(last!.canon).not.toContain(pin)
 })

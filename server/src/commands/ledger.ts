@@ -1,5 +1,6 @@
 import 'reflect-metadata'
 import { MikroORM } from '@mikro-orm/postgresql'
+import { newPin } from '../access/newPin'
 import { backup } from '../backup/backup'
 import { restore } from '../backup/restore'
 import { clock, clockFrom } from '../clock/clock'
@@ -16,6 +17,7 @@ import { verify } from '../verify/verify'
 interface Tools {
   config: Config
   scope: KitchenScope
+  /** What stands behind the command: a file, or a name. */
   file: string | undefined
 }
 
@@ -29,6 +31,7 @@ const COMMANDS: Record<string, (tools: Tools) => Promise<void>> = {
   backup: backedUp,
   restore: broughtBack,
   'rotate-key': rotatedKey,
+  'new-pin': givenPin,
   /** For the other scripts. */
   kitchens: async ({ scope }) => console.log(JSON.stringify(await scope.kitchens())),
 }
@@ -39,7 +42,8 @@ const HELP = `Say which: npm run ledger --
   worse          lists batches that are over and that today's rules judge worse than their own record
   backup FILE    writes everything that cannot be made anew into a file, and checks the copy
   restore FILE   brings a backup into an empty database
-  rotate-key     another key signs from now on; the one before says so`
+  rotate-key     another key signs from now on; the one before says so
+  new-pin NAME   gives somebody a new PIN, told once: for a lead who has forgotten theirs`
 
 async function run(command = '', file?: string): Promise<void> {
   const act = COMMANDS[command]
@@ -59,6 +63,20 @@ async function ofEach(
   act: (scope: KitchenScope, kitchenId: string, config: Config) => Promise<string>,
 ): Promise<void> {
   for (const { id, name } of await scope.kitchens()) console.log(`${name}: ${await act(scope, id, config)}`)
+}
+
+async function givenPin({ scope, file: name }: Tools): Promise<void> {
+  if (!name) throw new Error('Say whose: npm run ledger -- new-pin "Ilse Varrow"')
+  let found = false
+  for (const kitchen of await scope.kitchens()) {
+    const pin = await newPin(scope, kitchen.id, name)
+    if (pin === null) continue
+    found = true
+    console.log(
+      `${kitchen.name}: the PIN of ${name} is ${pin} from now on. It is told only here; the logbook says that it changed.`,
+    )
+  }
+  if (!found) throw new Error(`Nobody called ${name} works here.`)
 }
 
 /** As many faults are told one by one. */

@@ -20,6 +20,11 @@ export const LEADS_DIGITS = 6
 /** argon2id with the memory and time that its authors' guidance gives for interactive use. */
 const COST = { algorithm: 2 satisfies Algorithm.Argon2id, memoryCost: 19_456, timeCost: 2, parallelism: 1 }
 
+/** Whether it is none of the first that anybody tries. */
+export function isGoodPin(pin: string): boolean {
+  return !/^(\d)\1*$/.test(pin) && !'01234567890123'.includes(pin) && !'98765432109876'.includes(pin)
+}
+
 /** Throws a Problem about the field where a PIN is too short for a role, or the first that anybody tries. */
 export function requireGoodPin(pin: string, role: Role, field: string): void {
   const least = role === 'lead' ? LEADS_DIGITS : COOKS_DIGITS
@@ -30,7 +35,7 @@ export function requireGoodPin(pin: string, role: Role, field: string): void {
       `The PIN of a ${role === 'lead' ? 'food-safety lead' : 'cook'} has ${least} digits or more.`,
       field,
     )
-  if (/^(\d)\1*$/.test(pin) || '01234567890123'.includes(pin) || '98765432109876'.includes(pin))
+  if (!isGoodPin(pin))
     throw new Problem(400, 'bad field', 'That PIN is the first that anybody tries. Take another.', field)
 }
 

@@ -8,12 +8,15 @@ declare module '../../ledger/entry' {
   }
 }
 
-/** Somebody has another PIN: that it changed, and who changed it. Their own, or any where the lead signs. */
+/**
+ * Somebody has another PIN: that it changed, and who changed it. Their own, or any where the lead signs; the installation
+ * where whoever looks after the machine gives one that was forgotten.
+ */
 export const pinChanged: KindOf<'pin-changed'> = {
   kind: 'pin-changed',
   v: 1,
   about: 'kitchen',
-  may: ['cook', 'chef', 'lead', 'inspector'],
+  may: ['cook', 'chef', 'lead', 'inspector', 'installation'],
   signed: true,
   parse: (body) => ({ person: id(object(body, ['person']).person) }),
   writes: () => [],
@@ -21,6 +24,8 @@ export const pinChanged: KindOf<'pin-changed'> = {
   refuse({ about, kitchen, by, body: { person } }, read) {
     if (about.id !== kitchen) return { code: 'not there', field: 'about.id', what: 'kitchen' }
     const role = read('kitchen', kitchen)?.people?.find((each) => each.id === by)?.role
-    return person === by || role === 'lead' ? null : { code: 'may not', field: 'by', kind: 'pin-changed' }
+    return person === by || by === kitchen || role === 'lead'
+      ? null
+      : { code: 'may not', field: 'by', kind: 'pin-changed' }
   },
 }
