@@ -69,8 +69,8 @@ export interface TestKitchen extends Seeded {
   get(path: string): request.Test
   /** POST without a body. */
   send(path: string): request.Test
-  /** Opens a shift on another tablet: all else is Mina's. */
-  cookieOf(key: string): Promise<string[]>
+  /** Opens a shift on another tablet, or on that: all else is Mina’s. */
+  cookieOf(key: string, tablet?: Id): Promise<string[]>
 }
 
 /** Three in the afternoon: late enough for a day's work, whatever the time is as the tests run. */

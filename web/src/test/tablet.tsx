@@ -1,5 +1,5 @@
 import '@testing-library/jest-dom'
-import { act, render } from '@testing-library/react'
+import { act, fireEvent, render } from '@testing-library/react'
 import type { ReactNode } from 'react'
 import { Provider } from 'react-redux'
 import { MemoryRouter, Route, Routes } from 'react-router'
@@ -83,3 +83,13 @@ export async function onTablet(
   await act(() => Promise.resolve())
   return { store }
 }
+
+/** A tap, and all that follows of it at once: what comes later with it is there. */
+export const tapped = (key: HTMLElement) => settled(() => fireEvent.click(key))
+
+/** Something is done to a field, and judged. */
+export const settled = (doing: () => unknown) =>
+  act(() => {
+    doing()
+    return Promise.resolve()
+  })
