@@ -4,7 +4,7 @@ import { query } from '../database/query'
 import type { Fault } from './fault'
 
 /** Tables that belong to no kitchen: nothing in them is a kitchen's own. */
-const OF_NO_KITCHEN = ['kitchen', 'fold_core', 'migration']
+const OF_NO_KITCHEN = ['kitchen', 'fold_core', 'migration', 'set_up']
 /** The one rule of who sees a row, as the database writes it out. */
 const OWN_ROWS = `(kitchen_id = (NULLIF(current_setting('lt.kitchen'::text, true), ''::text))::uuid)`
 const TRIGGERS = ['entry_rows', 'entry_table', 'signed_head_rows', 'signed_head_table']
@@ -52,6 +52,9 @@ async function triggers(em: SqlEntityManager): Promise<string[]> {
   )
 }
 
+/** What the serving role may have done with the rights of the owner. */
+const AS_OWNER = ['append_entries', 'add_person', 'found_kitchen']
+
 async function functions(em: SqlEntityManager): Promise<string[]> {
   const [row] = await query<{ ours: boolean }>(em, {
     sql: `select p.prosecdef and p.proowner = c.relowner
@@ -62,7 +65,15 @@ async function functions(em: SqlEntityManager): Promise<string[]> {
         and c.oid = 'entry'::regclass`,
     params: [],
   })
-  return row?.ours ? [] : ['Function append_entries is gone or another: entries could be added unchecked.']
+  const others = await query<{ name: string }>(em, {
+    sql: `select p.proname as name from pg_proc p
+      where p.prosecdef and p.pronamespace = 'public'::regnamespace and not p.proname = any(?::text[]) order by 1`,
+    params: [`{${AS_OWNER.join(',')}}`],
+  })
+  return [
+    ...(row?.ours ? [] : ['Function append_entries is gone or another: entries could be added unchecked.']),
+    ...others.map(({ name }) => `Function ${name} does with the owner’s rights what nobody of ours asked for.`),
+  ]
 }
 
 async function rights(em: SqlEntityManager, role: string): Promise<string[]> {

@@ -217,6 +217,11 @@ describe('verify finds', () => {
       `create or replace function append_entries(in_kitchen uuid, canons text[]) returns bigint language sql security definer as 'select 1::bigint'`,
       /append_entries/,
     ],
+    [
+      'a function that does as the owner may',
+      `create function hand_over() returns bigint language sql security definer as 'select 1::bigint'`,
+      /hand_over/,
+    ],
   ])('%s', async (_, deed, said) => {
     const faults = await foundAfter(sql(deed), (em) => guardFaults(em, 'lt_app'))
     expect(faults).toContainEqual({ code: 'unguarded', what: expect.stringMatching(said) as string })
