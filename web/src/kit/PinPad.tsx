@@ -7,19 +7,21 @@ import { speaks } from './language'
 
 const say = speaks(kitMessages)
 
-/** No PIN has fewer digits, and none more. */
+/** No PIN has fewer digits, and none more; a lead’s has more than the fewest. */
 const [LEAST, MOST] = [4, 12]
 
 interface Props {
   /** `digits`: how many the PIN has, and the last one asks. null: not told on this tablet, so a key asks. */
   of: { name: string; digits: number | null }
+  /** As few digits as a new one may have. */
+  least?: number
   busy: boolean
   sentence: string | null
   onPin: (pin: string) => void
 }
 
 /** The digits of a PIN, by tap or by keyboard. */
-export function PinPad({ of: { name, digits }, busy, sentence, onPin }: Props) {
+export function PinPad({ of: { name, digits }, least = LEAST, busy, sentence, onPin }: Props) {
   const [typed, show] = useState('')
   // Keys come faster than a render: what was typed is read from here.
   const latest = useRef('')
@@ -29,7 +31,7 @@ export function PinPad({ of: { name, digits }, busy, sentence, onPin }: Props) {
   }
   const ask = () => {
     const pin = latest.current
-    if (busy || pin.length < LEAST) return
+    if (busy || pin.length < least) return
     setTyped('')
     onPin(pin)
   }
@@ -47,7 +49,7 @@ export function PinPad({ of: { name, digits }, busy, sentence, onPin }: Props) {
     window.addEventListener('keydown', pressed)
     return () => window.removeEventListener('keydown', pressed)
   })
-  const places = digits ?? Math.max(LEAST, typed.length)
+  const places = digits ?? Math.max(least, typed.length)
   return (
     <section aria-label={say('pin')} className={styles.pin}>
       <h2 className="title">{say('yourPin', { name })}</h2>
@@ -58,7 +60,7 @@ export function PinPad({ of: { name, digits }, busy, sentence, onPin }: Props) {
       </div>
       <DigitKeys disabled={busy} onDigit={press} onBack={() => setTyped(latest.current.slice(0, -1))} />
       {digits === null && (
-        <Key look="primary" disabled={typed.length < LEAST || busy} onClick={ask}>
+        <Key look="primary" disabled={typed.length < least || busy} onClick={ask}>
           {say('done')}
         </Key>
       )}

@@ -5,6 +5,9 @@ import { speaks } from '../kit/language'
 
 const say = speaks(peopleMessages)
 
+/** As few digits as the server takes. */
+const [COOKS, LEADS] = [4, 6]
+
 interface Props {
   /** Whose it will be. */
   name: string
@@ -34,6 +37,7 @@ export function NewPin({ name, own, isLead, busy, sentence, onPin }: Props) {
       <PinPad
         key={asks}
         of={{ name, digits: null }}
+        least={isLead ? LEADS : COOKS}
         busy={busy}
         sentence={first !== null ? null : differ ? say('thoseWereTwoDifferent') : sentence}
         onPin={typed}

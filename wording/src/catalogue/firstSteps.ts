@@ -11,7 +11,7 @@ export const firstStepsMessages = {
   people: 'The others who work here',
   peopleSays: 'Each logs under their own name.',
   units: 'Fridges, freezers, places to cool',
-  unitsSays: 'So that it can say what saves a batch, and what is in which.',
+  unitsSays: 'To say what saves a batch, and what is kept where.',
   vessels: 'Pots, trays and tubs',
   vesselsSays: 'Their size tells how fast a batch cools.',
 } as const
