@@ -22,14 +22,20 @@ function run(script: string, args: string[], env: Record<string, string>) {
   return { said: `${stdout}${stderr}`, status }
 }
 
-/** Starts the program, and stops it as Ctrl-C does once it serves. Resolves to what it said. */
-function startedAndStopped(args: string[], env: Record<string, string>): Promise<string> {
+/** Starts the program, does something while it serves, and stops it as Ctrl-C does. Resolves to what it said. */
+function startedAndStopped(
+  args: string[],
+  env: Record<string, string>,
+  serving: (said: string) => Promise<unknown>,
+): Promise<string> {
   const child = spawn(process.execPath, ['scripts/start.mjs', ...args], { env: { ...process.env, ...env } })
-  let said = ''
+  let [said, serves] = ['', false]
   for (const stream of [child.stdout, child.stderr])
     stream.on('data', (piece: Buffer) => {
       said += piece.toString()
-      if (said.includes('Ctrl-C stops it')) child.kill('SIGINT')
+      if (serves || !said.includes('Ctrl-C stops it')) return
+      serves = true
+      void serving(said).finally(() => child.kill('SIGINT'))
     })
   return new Promise((done) => child.once('exit', () => done(said)))
 }
@@ -61,14 +67,24 @@ test('a kitchen of its own is not thrown away unasked, nor begun over, and a bac
   const prepared = run('ledger', ['restore', join(folder, 'none.backup')], env)
   expect([prepared.status, prepared.said]).toEqual([1, expect.stringContaining('is not there')])
   const source = folderOf('source')
-  const made = await startedAndStopped(['--empty', '--port', '45998'], { LT_DATA: source })
-  expect(made).toContain('This kitchen is new')
-  expect(made).toMatch(/PIN \d{6}\n/)
+  const made = await startedAndStopped(['--empty', '--port', '45998'], { LT_DATA: source }, async (said) => {
+    const [, code] = /set-up code: (\S+)/.exec(said)!
+    const kitchen = { name: 'Own kitchen', zone: 'UTC', unit: 'C', ruleSet: 'uk-2013', lead: 'Ana Lind', pin: '735216' }
+    const device = '01a20ba0-a682-723e-bf1d-298b1d1336f8'
+    const body = JSON.stringify({ ...kitchen, code, device })
+    const headers = { 'Content-Type': 'application/json' }
+    const answer = await fetch('http://127.0.0.1:45998/api/set-up', { method: 'POST', headers, body })
+    expect(answer.status).toBe(200)
+  })
+  expect(made).toContain('No kitchen is set up yet.')
+  // Begun again, it is the same kitchen, and asks for no code.
+  const given = run('ledger', ['new-pin', 'ana lind'], { LT_DATA: source })
+  expect([given.status, given.said]).toEqual([0, expect.stringMatching(/Own kitchen: the PIN of ana lind is \d{6} /)])
   expect(run('ledger', ['backup', restored], { LT_DATA: source }).said).toContain('The copy was gone through')
   expect(run('ledger', ['backup', restored], { LT_DATA: source }).said).toContain('never written over another')
   const reset = run('start', ['--reset-demo', '--port', '45997'], { LT_DATA: source })
   expect([reset.status, reset.said]).toEqual([1, expect.stringContaining('a kitchen of its own')])
-  expect(run('ledger', ['restore', restored], env).said).toContain('This kitchen with')
+  expect(run('ledger', ['restore', restored], env).said).toContain('Own kitchen with')
   expect(run('ledger', ['restore', restored], env).said).toContain('This database has a kitchen')
   const both = run('ledger', ['verify'], env)
   expect([both.status, both.said]).toEqual([0, expect.stringContaining('none altered')])
