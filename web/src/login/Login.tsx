@@ -14,7 +14,7 @@ const say = speaks(shellMessages)
 
 /** Opens a shift on this tablet, with name and PIN. */
 export function Login() {
-  const { data: kitchens, error } = useLoginQuery(undefined, { refetchOnMountOrArgChange: 5 })
+  const { data: kitchens, error } = useLoginQuery(undefined, { refetchOnMountOrArgChange: true })
   const [chosen, setChosen] = useState<{ kitchen: string; person: LoginPerson } | null>(null)
   const [openShift, { isLoading, error: refused }] = useOpenShiftMutation()
   const device = useAppSelector(({ tablet: { device: id } }) => id)
