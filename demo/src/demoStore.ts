@@ -16,10 +16,15 @@ import {
   nextItemCode,
   nextSplitCode,
   partOf,
+  CORE_VERSION,
+  judgeBatch,
   portionOf,
+  standingsOf,
+  TOLERANCE,
   touches,
   type AnyClaim,
   type Bodies,
+  type CheckTerms,
   type Id,
   type Instant,
   type Kind,
@@ -30,7 +35,11 @@ import {
 } from '@logged-thermal/core'
 import { Projections, claimMaker, type Seeded } from '@logged-thermal/server'
 import { ago } from './demoBatches'
+import { checkInIce, demoInstruments } from './demoInstruments'
 import { receivedLot } from '@logged-thermal/repertoire'
+
+/** How the demo has its instruments checked. */
+export const DEMO_CHECKS: CheckTerms = { everyDays: 7, overdue: 'counts' }
 
 const HOURS = 60
 const DAYS = 24 * HOURS
@@ -47,6 +56,7 @@ export function storeClaims(
   const states = new Projections(zone)
   const claimOf = claimMaker(kitchenId)
   const teo = people.find(({ key }) => key === 'teo')!.id
+  const lead = people.find(({ key }) => key === 'ilse')!.id
   const mina = people.find(({ key }) => key === 'mina')!.id
   const unit = (name: string): Id => starter.units.find((each) => each.unit.name === name)!.id
   const enter = <K extends Kind>(kind: K, about: Id, minutesAgo: number, body: Bodies[K], by = teo) => {
@@ -68,6 +78,7 @@ export function storeClaims(
     name: string,
     minutesAgo: number,
     readings: readonly [after: number, celsius: number][] = COOKED,
+    instrument = starter.probe.id,
   ): Id => {
     const id = uuid({ msecs: ago(now, minutesAgo) })
     begin(id, name, minutesAgo)
@@ -85,7 +96,7 @@ export function storeClaims(
     const off = readings.findIndex(([, celsius], i) => i > 0 && celsius < readings[i - 1]![1])
     readings.forEach(([after, celsius], i) => {
       if (i === off) enter('step-marked', id, minutesAgo - after + 1.5, { ...(killed ?? lastHeat)!, reason: null })
-      read(id, minutesAgo - after, celsius)
+      read(id, minutesAgo - after, celsius, instrument)
     })
     return id
   }
@@ -103,12 +114,12 @@ export function storeClaims(
       factor: 1,
     })
   }
-  const read = (id: Id, minutesAgo: number, celsius: number) =>
+  const read = (id: Id, minutesAgo: number, celsius: number, instrument = starter.probe.id) =>
     enter('reading-taken', id, minutesAgo, {
       typed: { value: celsius, unit: 'C' },
       where: 'core',
       of: 'mixture',
-      instrument: starter.probe.id,
+      instrument,
     })
   /** Puts some of a batch away. Returns the item. */
   const putAway = (batch: Id, minutesAgo: number, measure: Measure, place: string, shelf: number, last = true): Id => {
@@ -152,20 +163,35 @@ export function storeClaims(
     return into
   }
 
+  for (const { id, code, kind, place } of [starter.probe, starter.infrared]) {
+    const facts = { code, kind, place, tolerance: TOLERANCE.temperature, checks: DEMO_CHECKS }
+    const claim = claimOf('instrument-registered', id, ago(now, 44 * DAYS), lead, facts)
+    states.fold(touches(claim), { claim, seal: null })
+  }
+  const instruments = { enter, read: (id: Id) => states.read('instrument', id)!, now, lead, cook: mina }
+  const { p4 } = demoInstruments(instruments, starter.probe.id, starter.infrared.id)
+
   lotsIn(4 * DAYS)
   airs()
 
   // Past its day: nobody threw it away.
-  putAway(cooked('Quince-skin curd', 6 * DAYS), 6 * DAYS - 4 * HOURS, { value: 6, unit: 'portion' }, 'Walk-in 1', 3)
+  const curd = cooked('Quince-skin curd', 6 * DAYS, COOKED, p4)
+  putAway(curd, 6 * DAYS - 4 * HOURS, { value: 6, unit: 'portion' }, 'Walk-in 1', 3)
   // Frozen before its days were used: the clock stopped.
-  const base = putAway(
-    cooked('Burnt-honey churned base', 5 * DAYS),
-    5 * DAYS - 4 * HOURS,
-    { value: 5000, unit: 'g' },
-    'Walk-in 1',
-    2,
-  )
+  const churned = cooked('Burnt-honey churned base', 5 * DAYS, COOKED, p4)
+  const base = putAway(churned, 5 * DAYS - 4 * HOURS, { value: 5000, unit: 'g' }, 'Walk-in 1', 2)
   move(base, 5 * DAYS - 8 * HOURS, 'freeze', 'Chest freezer')
+  // Read with P4 too, and thrown away when that had failed: its row was a degree from missed.
+  const thrown = cooked('Chicory pastry cream', 5.3 * DAYS, BOILED, p4)
+  checkInIce(instruments, p4, 4.6, 1.9)
+  const findings = standingsOf(judgeBatch(states.read('batch', thrown)!, { zone }, ago(now, 4.5 * DAYS)))
+  const reason = 'P4 had failed, and nobody can say since when it read too high'
+  enter('disposed', thrown, 4.5 * DAYS, { decision: 'discard', reason, findings, core: CORE_VERSION }, lead)
+  const letCount = [curd, churned].flatMap((id) =>
+    states.read('batch', id)!.facts['reading-taken'].map(({ entry }) => ({ type: 'batch' as const, id, entry })),
+  )
+  const seen = 'read again with P2 on the same day, and both agree within half a degree'
+  enter('entries-accepted', kitchenId, 4.4 * DAYS, { entries: letCount, reason: seen }, lead)
   const jelly = putAway(
     cooked('Rhubarb jelly layer', 40 * HOURS, SIMMERED),
     36 * HOURS,

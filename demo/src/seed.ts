@@ -3,6 +3,7 @@ import type { MikroORM } from '@mikro-orm/postgresql'
 import { v7 as uuid } from 'uuid'
 import {
   addDays,
+  DAY,
   dayOf,
   dayOfYear,
   eggGrams,
@@ -30,7 +31,7 @@ import {
 } from '@logged-thermal/core'
 import { ago, demoBatches, type DemoBatch } from './demoBatches'
 import { demoLimits } from './demoLimits'
-import { storeClaims } from './demoStore'
+import { DEMO_CHECKS, storeClaims } from './demoStore'
 import type { Starter } from '@logged-thermal/repertoire'
 
 /** A kitchen of our own invention. */
@@ -44,12 +45,22 @@ export const DEMO_PEOPLE: SeedPerson[] = [
 
 /** The demo kitchen, with a batch at every stage of its life relative to `now`. */
 export async function seedDemo(orm: MikroORM, zone: string, now: Instant): Promise<Seeded> {
-  const people = { name: DEMO_KITCHEN, zone, people: DEMO_PEOPLE, now: now - 9 * 86_400_000 }
-  const seeded = await seedKitchen(orm, people)
+  // Six weeks of checks stand behind its instruments; its first eggs came nine days ago.
+  const seeded = await seedKitchen(orm, {
+    name: DEMO_KITCHEN,
+    zone,
+    people: DEMO_PEOPLE,
+    now: now - 44 * DAY,
+    stocked: now - STOCKED,
+    checks: DEMO_CHECKS,
+  })
   const lead = seeded.people.find(({ key }) => key === 'ilse')!.id
   await append(new KitchenScope(orm.em.fork()), seeded.kitchenId, lead, demoClaims(seeded, zone, now))
   return seeded
 }
+
+/** Its first eggs came so long ago, ms. */
+const STOCKED = 9 * DAY
 
 /** Since when the demo's second version of its limits is in force. */
 const SECOND_VERSION = 3.5 * 24 * 60
@@ -68,7 +79,9 @@ export function demoClaims(
   const batches = demoBatches().sort((a, b) => b.startedAgo - a.startedAgo)
   const made = batches.flatMap((batch) => batchClaims(seeded, limits, batch, zone, now, codes))
   const held = storeClaims(seeded, [seeded.starter.limits, limits], zone, now, codes)
-  return [second, ...made, ...held].sort((a, b) => a.madeAt - b.madeAt)
+  const claim = claimMaker(seeded.kitchenId)
+  const lots = seeded.starter.lots.map(({ id, lot }) => claim('lot-received', id, now - STOCKED, lead, lot))
+  return [second, ...lots, ...made, ...held].sort((a, b) => a.madeAt - b.madeAt)
 }
 
 function batchClaims(

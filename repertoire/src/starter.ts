@@ -12,6 +12,7 @@ import {
   type Day,
   type Id,
   type Instant,
+  type InstrumentKind,
   type LimitSet,
   type ColdUnit,
   type LotReceived,
@@ -24,27 +25,35 @@ import { repertoire } from './repertoire'
 export interface Starter {
   limits: LimitSet
   methods: Method[]
-  probe: { id: Id; code: string }
-  infrared: { id: Id; code: string }
+  probe: StarterInstrument
+  infrared: StarterInstrument
   /** Eggs that are there: a tray in the shell, cartons of pasteurized parts. */
   lots: { id: Id; lot: LotReceived }[]
   vessels: { id: Id; vessel: RegisteredVessel }[]
   units: { id: Id; unit: ColdUnit }[]
 }
 
+export interface StarterInstrument {
+  id: Id
+  code: string
+  kind: InstrumentKind
+  place: string
+}
+
 /**
  * @param from since when its limits are in force
  * @param zone in which its lots have their days
+ * @param stocked when its lots come in
  */
-export function starter(from: Instant, zone: string): Starter {
+export function starter(from: Instant, zone: string, stocked = from): Starter {
   const limits = limitSetOf(ruleSets['us-food-code-2022']!, { id: uuid(), from, unit: 'C' })
   const units = UNITS.map((unit) => ({ id: uuid(), unit }))
   return {
     limits,
     methods: repertoire(),
-    probe: { id: uuid(), code: 'P2' },
-    infrared: { id: uuid(), code: 'IR1' },
-    lots: lots(dayOf(from, zone), limits, units, from),
+    probe: { id: uuid(), code: 'P2', kind: 'probe', place: 'sauce bench' },
+    infrared: { id: uuid(), code: 'IR1', kind: 'infrared', place: 'pass' },
+    lots: lots(dayOf(stocked, zone), limits, units, stocked),
     vessels: VESSELS.map((vessel) => ({ id: uuid(), vessel })),
     units,
   }

@@ -7,6 +7,7 @@ import { DatabaseModule } from './database/database.module'
 import { HealthModule } from './health/health.module'
 import { LedgerModule } from './ledger/ledger.module'
 import { AccessModule } from './access/access.module'
+import { InstrumentsModule } from './instruments/instruments.module'
 import { LineModule } from './line/line.module'
 import { SealingModule } from './sealing/sealing.module'
 import { WorkersModule } from './workers/workers.module'
@@ -42,6 +43,7 @@ export class AppModule {
         BatchesModule,
         MethodsModule,
         CoolingModule,
+        InstrumentsModule,
         StoreModule,
         SealingModule.for(dataFolder),
         WorkersModule,

@@ -36,6 +36,14 @@ export function degrees(celsius: number, { scale }: Reader, sense: 'reach' | 'un
   return `${roundAgainst(inUnit(celsius, scale), sense).toFixed(1)}°`
 }
 
+/** How far apart two temperatures are, °C, as so many degrees of the reader's: '0.8°', '+1.9°' where its side is told. */
+export function difference(celsius: number, { scale }: Reader, side: 'told' | 'not told' = 'not told'): string {
+  const value = scale === 'F' ? (celsius * 9) / 5 : celsius
+  const tenths = Math.round(Math.abs(value) * 10) / 10
+  const sign = side === 'not told' || tenths === 0 ? '' : value > 0 ? '+' : '−'
+  return `${sign}${tenths.toFixed(1)}°`
+}
+
 /** A forecast of what has to come under something, in whole degrees: rounded up, against the kitchen. */
 export function aboutDegrees(celsius: number, { scale }: Reader): string {
   return `${Math.ceil(inUnit(celsius, scale) - 1e-9)}°`

@@ -228,6 +228,12 @@ function doubtSentence(doubt: Doubt, reader: Spoken): string {
       return say(reader, 'provenOnlyByReading')
     case 'no instrument':
       return say(reader, 'provenOnlyByReadingWithout')
+    case 'unchecked':
+      return say(reader, 'provenOnlyUnchecked')
+    case 'lapsed':
+      return say(reader, 'provenOnlyLapsed')
+    case 'failed':
+      return say(reader, 'provenOnlyFailed')
     case 'too fast':
       return say(reader, 'provenOnlyByReadingNo')
     case 'hot spot':

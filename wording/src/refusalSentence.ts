@@ -7,7 +7,7 @@ import {
   type Shut,
 } from '@logged-thermal/core'
 import { centimetres } from './coolingWords'
-import { clock, dayName, limitDegreesOf, type Reader } from './figures'
+import { clock, dayName, difference, limitDegreesOf, type Reader } from './figures'
 import { orderSentence } from './guideWords'
 import { lineName } from './limitWords'
 import { problemSentence } from './methodWords'
@@ -53,6 +53,18 @@ export function refusalSentence(refusal: Refusal, reader: Reader): string {
       return say(reader, 'thrownAwayNothingMore', { batch: refusal.batch })
     case 'cannot measure that':
       return say(reader, 'doesNotReadThere', { instrument: refusal.instrument })
+    case 'instrument gone':
+      return say(reader, 'instrumentGone', { instrument: refusal.instrument })
+    case 'instrument in doubt':
+      return say(reader, 'instrumentInDoubt', { instrument: refusal.instrument })
+    case 'not checked so':
+      return say(reader, 'notCheckedSo', { instrument: refusal.instrument })
+    case 'reference not checked':
+      return say(reader, 'referenceNotChecked', { instrument: refusal.instrument })
+    case 'read again':
+      return say(reader, 'readItAgain', { read: refusal.read })
+    case 'not steady':
+      return say(reader, 'notSteady', { apart: difference(refusal.apart, reader) })
     case 'not a reading':
       return say(reader, 'onlyReadingCanGiven')
     case 'older version':

@@ -91,6 +91,8 @@ export function receivingSentence(why: ReceivingReason, reader: Reader): string 
       })
     case 'not read':
       return say(reader, 'itsTemperatureNotRead', { degrees: levelDegrees(why.level, reader) })
+    case 'instrument in doubt':
+      return say(reader, 'itsInstrumentInDoubt', { degrees: levelDegrees(why.level, reader) })
     case 'past its best':
       return say(reader, 'bestBeforePastHow', { day: dayName(why.bestBefore, reader) })
     case 'past its day':

@@ -35,6 +35,7 @@ const reasons: { [C in ReceivingReason['code']]: [Extract<ReceivingReason, { cod
     'At 6.2° it is over 5°. Milk may come up to 7° where a law of its own sets that: hold it',
   ],
   'not read': [{ code: 'not read', level }, '5° or under'],
+  'instrument in doubt': [{ code: 'instrument in doubt', level }, 'read it with another. 5° or under'],
   'past its best': [{ code: 'past its best', bestBefore: '2027-03-05' }, 'Fri 5 Mar'],
   'past its day': [{ code: 'past its day', useBy: '2027-03-05' }, 'Fri 5 Mar: refuse it'],
   'no use-by': [{ code: 'no use-by' }, 'hold it until the lead dates it'],

@@ -276,7 +276,11 @@ describe('admitting a claim', () => {
     ],
     [
       'a probe already there',
-      claim('instrument-registered', { code: 'P9', kind: 'probe' }, { about: { type: 'instrument', id: OTHER } }),
+      claim(
+        'instrument-registered',
+        { code: 'P9', kind: 'probe', place: null, tolerance: 1, checks: 'not asked' },
+        { about: { type: 'instrument', id: OTHER } },
+      ),
       { role: 'lead', signed: true },
       'already there',
     ],
@@ -303,7 +307,8 @@ describe('admitting a claim', () => {
         item: null,
       }),
     )
-    expect(touches(moved).map(({ type, id }) => `${type} ${id}`)).toEqual([`batch ${ID}`, `batch ${OTHER}`])
+    const touched = [`batch ${ID}`, `batch ${OTHER}`, `instrument ${OTHER}`]
+    expect(touches(moved).map(({ type, id }) => `${type} ${id}`)).toEqual(touched)
     expect(needs(moved).map(({ type }) => type)).toEqual(['batch', 'batch', 'instrument'])
   })
 })

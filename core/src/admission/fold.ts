@@ -66,6 +66,7 @@ export function noFacts(): BatchState['facts'] {
 export const NOTHING_YET = {
   facts: noFacts(),
   recalls: [],
+  failedProbes: [],
   served: null,
   disposition: null,
   reworks: [],

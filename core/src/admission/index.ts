@@ -9,6 +9,7 @@
 export { follows, kinds, needs, asFolded, upcast, touches } from './kinds'
 export { admit, AHEAD_ALLOWED, parseClaim, type Author } from './admission'
 export { REWARMED_HOW } from './cooling/rewarmed'
+export { backed } from './reading/readingTaken'
 export type { BakeNotShown, Refusal } from './guard/refusal'
 export { type MoveShut } from './guard/refusal'
 export { moveShut } from './item/itemMoved'

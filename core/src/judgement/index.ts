@@ -15,6 +15,7 @@ export { holdsUntreatedFruit, isMoistened } from './timeline/contents'
 export { shownBake, type ShownBake } from './batch/shownBake'
 export { judgeOf, nextChange, type Judge } from './batch/judge'
 export { batchStanding, isBinding, isGate, judgeBatch, rulingDate } from './batch/judgeBatch'
+export { bySeriousness, lookBack, type LookedBack, type Risk } from './batch/lookBack'
 export { worseThanRecorded } from './batch/worseThanRecorded'
 export { ASSESSMENT_LENGTH, decisionShut, isReleased, standingsOf, toAssess, type Shut } from './batch/disposition'
 export {

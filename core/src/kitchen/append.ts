@@ -98,7 +98,8 @@ export function append(claim: AnyClaim, poster: Poster, book: Book, sha256: Sha2
     ...(resolved ? { resolved } : {}),
   }
   const { entry, canon } = seal(claim, book.head, stamp, sha256)
-  book.keep(asFolded(entry), canon, touches(claim))
+  const folded = asFolded(entry)
+  book.keep(folded, canon, touches(folded.claim))
   return { id, outcome: 'accepted', seal: entry.seal }
 }
 

@@ -3,7 +3,9 @@ import type { Instant } from '../ground/instant'
 import { dayOf } from '../ground/zone'
 import { canonical } from '../ground/canonical'
 import { GENESIS, type ChainHead, type Sha256 } from '../ledger/chain'
-import type { Hash, Id, InstrumentKind, Role, SubjectType } from '../ledger/subject'
+import type { Hash, Id, Role, SubjectType } from '../ledger/subject'
+import type { CheckTerms, InstrumentKind } from '../ledger/instrumentEntries'
+import { TOLERANCE } from '../state/instrument'
 import type { AnyClaim, Kind, Seal, SealedEntry } from '../ledger/entry'
 import { kinds, upcast } from '../admission/kinds'
 import type { HouseLine, LimitKey, LimitSet } from '../rules/limit'
@@ -28,7 +30,8 @@ export interface KitchenSetup {
   practice?: Partial<Practice>
   lines?: Partial<Record<LimitKey, HouseLine>>
   people: { id: Id; role: Role }[]
-  instruments?: { id: Id; code: string; kind: InstrumentKind }[]
+  /** Registered as they were before checks were asked for, unless their terms are given. */
+  instruments?: { id: Id; code: string; kind: InstrumentKind; checks?: CheckTerms }[]
   now: Instant
   sha256: Sha256
   /** A snapshot of a kitchen: what it does not hold is unknown there, not absent. */
@@ -161,8 +164,10 @@ export function openKitchen(setup: KitchenSetup): MemoryKitchen {
       if (!posted.ok) throw new RangeError(`setup: ${kind} is refused, ${posted.code} ${posted.field ?? ''}`)
     }
     enter('limits-set', 'limits', limits, { set: { ...printed, lines } })
-    for (const { id, code, kind } of setup.instruments ?? [])
-      enter('instrument-registered', 'instrument', id, { code, kind })
+    for (const { id, code, kind, checks = 'not asked' } of setup.instruments ?? []) {
+      const tolerance = kind === 'ph' ? TOLERANCE.ph : TOLERANCE.temperature
+      enter('instrument-registered', 'instrument', id, { code, kind, place: null, tolerance, checks })
+    }
     if (!people.some(({ id }) => id === lead)) roles.delete(lead)
   }
 }

@@ -12,6 +12,7 @@ import type { Typed } from '../ground/temperature'
 import type { Where } from '../physics/trace/reading'
 import type { Standing } from './standing'
 import type { Spot } from './storeEntries'
+import type { ReadBy } from './instrumentEntries'
 
 /** What the lead decides for a batch: hold and discard whatever the standings, release and rework where they allow it. */
 export type Decision = 'release' | 'hold' | 'rework' | 'discard'
@@ -105,6 +106,8 @@ export interface ReadingBody {
   instrument: Id | null
   /** Which pan, '1' on, after it was split; left out before, and where nobody said. */
   portion?: string
+  /** What stood behind it, as core knew: left out where there was no instrument, and before instruments were checked. */
+  readBy?: ReadBy
 }
 
 /**

@@ -9,6 +9,7 @@
 export * from './subject'
 export type { Dating, Keep, PassedWall } from './dating'
 export * from './entry'
+export * from './instrumentEntries'
 export * from './storeEntries'
 export * from './chain'
 export { type Standing } from './standing'

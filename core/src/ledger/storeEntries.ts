@@ -9,6 +9,7 @@ import type { Measure } from '../ground/measure'
 import type { HoldingKind } from '../recipe/checks/unitKind'
 import type { Bounded } from '../physics/trace/reading'
 import type { Typed } from '../ground/temperature'
+import type { ReadBy } from './instrumentEntries'
 import type { Id, Subject } from './subject'
 
 /** A unit of the kitchen that things are held in. */
@@ -173,7 +174,7 @@ export interface Inherited {
   ingredient: string | null
   moves: ({ at: Instant } & Moved & Lateness)[]
   opened: Instant[]
-  readings: ({ at: Instant; typed: Typed; instrument: Id | null } & Lateness)[]
+  readings: ({ at: Instant; typed: Typed; instrument: Id | null; readBy?: ReadBy } & Lateness)[]
   holds: { at: Instant; held: boolean; reason: string; recall: Id | null; answers?: string[] }[]
 }
 
@@ -221,7 +222,7 @@ export interface LotReceived {
   /** What was done to frozen fruit against viruses; null: nothing that is known. */
   treatment: string | null
   /** By a probe between the packs, or in one; null: not read. */
-  received: { typed: Typed; instrument: Id | null } | null
+  received: { typed: Typed; instrument: Id | null; readBy?: ReadBy } | null
   /** How herbs, fruit and nuts looked; null: not looked at, or nothing to see. */
   condition: { good: boolean; why: string | null } | null
   /** What core makes of it, and what was done: never more than core allows. */

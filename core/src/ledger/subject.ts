@@ -17,5 +17,3 @@ export type Role = (typeof ROLES)[number]
 
 /** Who may make an entry: somebody of the kitchen in a role, or the program itself, which signs with the kitchen's id. */
 export type Actor = Role | 'installation'
-
-export type InstrumentKind = 'probe' | 'infrared' | 'display'

@@ -4,6 +4,7 @@ import type { Disposition, MethodRef, ReadingBody, Served } from '../ledger/entr
 import type { Check } from '../recipe/checks/checksFor'
 import type { FilledVessel } from '../recipe/method/method'
 import type { Terms } from '../recipe/checks/terms'
+import type { FailedProbe } from './backing'
 import type { Fact } from './fact'
 
 /** One making of one method: everything that was entered about it, and nothing that depends on the time. */
@@ -23,6 +24,8 @@ export interface BatchState {
   facts: { [K in keyof BatchFacts]: Fact<BatchFacts[K]>[] }
   /** Called back with lots that are in it: held until the last of that ends. */
   recalls: Fact<{ reason: string; lot: Id }>[]
+  /** Instruments that it was read with and that failed a check after. */
+  failedProbes: Fact<FailedProbe>[]
   /** Set once what is served at once was served. */
   served: Fact<Served> | null
   /** What the lead decided last. */

@@ -15,7 +15,21 @@ export type { VesselState } from './vessel'
 export { isWaiting, type Acceptance, type Amendment, type Fact } from './fact'
 export { allFacts, eachKind, isClosed, isPutAway, type BatchFacts, type BatchState } from './batch'
 export { batchFacts } from './batchChanges'
-export { measures, type InstrumentState } from './instrument'
+export {
+  canProve,
+  CHECKED_EVERY,
+  instrumentStanding,
+  measures,
+  offAt,
+  readByOf,
+  TOLERANCE,
+  type InstrumentCheck,
+  type InstrumentStanding,
+  type InstrumentState,
+} from './instrument'
+export { CHECK_READINGS, checkFound, spread, STEADY } from './instrumentCheck'
+export { backingDoubt, failureOf, type BackingDoubt, type FailedProbe } from './backing'
+export { celsiusRead } from './reading'
 export {
   eggOf,
   frozenOf,

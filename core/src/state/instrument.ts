@@ -1,12 +1,153 @@
-import type { Id, InstrumentKind } from '../ledger/subject'
+import { DAY, type Instant } from '../ground/instant'
+import type { Typed } from '../ground/temperature'
+import type {
+  Against,
+  Backing,
+  CheckTerms,
+  DueAtOnce,
+  InstrumentFacts,
+  InstrumentKind,
+  ReadBy,
+} from '../ledger/instrumentEntries'
+import type { Id, Subject } from '../ledger/subject'
 import type { Where } from '../physics/trace/reading'
 
-export interface InstrumentState {
+/** One check of an instrument, as it was entered: it is never corrected, another one is made. */
+export interface InstrumentCheck {
+  entry: Id
+  at: Instant
+  by: Id
+  against: Against
+  /** As the instrument showed it; nothing of a pH meter. */
+  shown: Typed[]
+  reference: number
+  error: number
+  passed: boolean
+  /** What it was held to. */
+  tolerance: number
+  /** It speaks for readings from here: a pass that was entered late, from when the kitchen knew of it. */
+  from: Instant
+}
+
+/** What was read with it, and when last. */
+export interface Use extends Subject {
+  last: Instant
+}
+
+export interface InstrumentState extends InstrumentFacts {
   id: Id
   /** What is written on it. */
   code: string
   kind: InstrumentKind
+  /** From the first on, in the order in which they speak. */
+  history: InstrumentCheck[]
+  /** It was due at once from then on. */
+  dues: { at: Instant; why: DueAtOnce }[]
+  /** Out of use; null while it is not. */
+  gone: { at: Instant; how: 'lost' | 'retired'; reason: string } | null
+  /** What was read with it since the pass before its last one. */
+  uses: Use[]
 }
 
-/** Where in the product an instrument of a kind can read. */
-export const measures: Record<InstrumentKind, Where> = { probe: 'core', infrared: 'surface', display: 'air' }
+/** Where in the product an instrument of a kind can read; null: it reads no temperature. */
+export const measures: Record<InstrumentKind, Where | null> = {
+  probe: 'core',
+  surface: 'surface',
+  infrared: 'surface',
+  logger: 'air',
+  display: 'air',
+  ph: null,
+}
+
+/** How often the house has each kind checked unless it says otherwise, days. House rules. */
+export const CHECKED_EVERY: Record<InstrumentKind, number> = {
+  probe: 7,
+  surface: 7,
+  infrared: 7,
+  logger: 30,
+  display: 30,
+  ph: 7,
+}
+
+/** A thermometer may be out by so much, °C, a pH meter by so much. House rules. */
+export const TOLERANCE = { temperature: 1, ph: 0.1 } as const
+
+/** How an instrument stands at an instant. */
+export interface InstrumentStanding {
+  backing: Backing
+  /** The last check that speaks by then; null before the first. */
+  last: InstrumentCheck | null
+  /** When it should be checked next; null: no check is asked for, or it is due at once. */
+  due: Instant | null
+  /** It fell, or its battery was changed, since its last check. */
+  atOnce: DueAtOnce | null
+}
+
+export function instrumentStanding(instrument: InstrumentState, at: Instant): InstrumentStanding {
+  const { history, checks, dues } = instrument
+  const last = history.findLast(({ from }) => from <= at) ?? null
+  const event = dues.find((due) => due.at <= at && due.at >= (last?.from ?? -Infinity)) ?? null
+  const atOnce = event?.why ?? null
+  if (last && !last.passed) return { backing: 'failed', last, due: null, atOnce }
+  if (checks === 'not asked' && !event) return { backing: 'not asked', last, due: null, atOnce }
+  if (!last) return { backing: 'unchecked', last, due: null, atOnce }
+  const days = checks === 'not asked' ? CHECKED_EVERY[instrument.kind] : checks.everyDays
+  const due = Math.min(last.from + days * DAY, event?.at ?? Infinity)
+  return { backing: backingOf(checks, due, days, at), last, due: event ? null : due, atOnce }
+}
+
+/** One further interval late, its readings prove nothing; the house may have that so from the first day. */
+function backingOf(checks: CheckTerms, due: Instant, days: number, at: Instant): Backing {
+  if (at <= due) return 'checked'
+  const counts = checks === 'not asked' || checks.overdue === 'counts'
+  return counts && at <= due + days * DAY ? 'overdue' : 'lapsed'
+}
+
+/**
+ * By what a reading is taken at an instant: how its instrument stands then, and what is taken off what it shows. One that
+ * becomes known after a failed check was taken before it: it stands in that doubt too.
+ * @param celsius as it is shown
+ */
+export function readByOf(instrument: InstrumentState, at: Instant, celsius: number): ReadBy {
+  const { backing } = instrumentStanding(instrument, at)
+  const next = instrument.history.find(({ from }) => from > at)
+  return { backing: next && !next.passed ? 'failed' : backing, off: offAt(instrument, at, celsius) }
+}
+
+/** Whether readings with this behind them can prove anything. */
+export function canProve({ backing }: Pick<ReadBy, 'backing'>): boolean {
+  return backing === 'checked' || backing === 'overdue' || backing === 'not asked'
+}
+
+/**
+ * How much too high it reads at a temperature, °C, by its last checks that passed: the error in ice throughout, or, where
+ * it passed in boiling water too, the line through both (science: two-point check).
+ */
+export function offAt({ history, kind }: InstrumentState, at: Instant, celsius: number): number {
+  if (kind === 'ph') return 0
+  const passed = history.filter(({ passed, from }) => passed && from <= at)
+  const near = passed.findLast(({ against }) => against.kind !== 'boiling')
+  const hot = passed.findLast(({ against }) => against.kind === 'boiling')
+  if (!near || !hot) return hundredths((near ?? hot)?.error ?? 0)
+  const [low, high] = [near, hot].map(({ reference, error }) => reference + error) as [number, number]
+  if (high - low < 1) return hundredths(near.error)
+  return hundredths(near.error + ((hot.error - near.error) * (celsius - low)) / (high - low))
+}
+
+function hundredths(value: number): number {
+  return Math.round(value * 100) / 100
+}
+
+/** Read with once more. */
+export function withUse(state: InstrumentState, { type, id }: Subject, last: Instant): InstrumentState {
+  const known = state.uses.find((use) => use.id === id)
+  if (known && known.last >= last) return state
+  return { ...state, uses: [...state.uses.filter((use) => use !== known), { type, id, last }] }
+}
+
+/** Checked once more: what was read before the pass before the last one is out of reach of any doubt. */
+export function withCheck(state: InstrumentState, check: InstrumentCheck): InstrumentState {
+  const history = [...state.history, check].sort((a, b) => a.from - b.from)
+  const before = history.filter(({ passed }) => passed).at(-2)
+  return { ...state, history, uses: before ? state.uses.filter(({ last }) => last >= before.from) : state.uses }
+}

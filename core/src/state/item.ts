@@ -4,11 +4,14 @@ import type { Kind } from '../ledger/entry'
 import type { EggsOut, ItemDiscarded, ItemFacts, ItemUse, Moved, Ancestor, PartUsed } from '../ledger/storeEntries'
 import { catalogue } from '../recipe/ingredient/catalogue'
 import type { EggPart } from '../recipe/ingredient/eggGrams'
-import { celsiusOf, type Typed } from '../ground/temperature'
+import { type Typed } from '../ground/temperature'
 import type { Dating } from '../ledger/dating'
 import { less, type Measure } from '../ground/measure'
 import type { Bounded } from '../physics/trace/reading'
+import type { ReadBy } from '../ledger/instrumentEntries'
+import type { FailedProbe } from './backing'
 import { inOrder, valid, type Fact } from './fact'
+import { celsiusRead } from './reading'
 
 /** Something that is held: some of a batch, a package, a by-product, a find. What was entered about it, no more. */
 export interface ItemState extends ItemLists {
@@ -48,7 +51,9 @@ export interface ItemFact {
   splits: { into: Id; code: string; measure: Measure }
   parts: PartUsed
   uses: ItemUse | EggsOut
-  readings: { typed: Typed; instrument: Id | null }
+  readings: { typed: Typed; instrument: Id | null; readBy?: ReadBy }
+  /** Instruments that it was read with and that failed a check after. */
+  fails: FailedProbe
   /** Held and released in turn: of the kitchen's own, and of the recall of each lot, the last one stands. */
   holds: Hold
   /** What the lead did about what went out against what stood. */
@@ -65,6 +70,7 @@ export const NO_FACTS: ItemLists = {
   parts: [],
   uses: [],
   readings: [],
+  fails: [],
   holds: [],
   answers: [],
 }
@@ -137,7 +143,7 @@ export function frozenOf({
   const spans: { from: Instant; to?: Instant }[] = []
   for (const { at, how, soft } of [
     ...valid(moves).map(({ at, value }) => ({ at, how: value.how, soft: false })),
-    ...valid(readings).map(({ at, value }) => ({ at, how: null, soft: celsiusOf(value.typed) > 0 })),
+    ...valid(readings).map(({ at, value }) => ({ at, how: null, soft: celsiusRead(value) > 0 })),
   ].sort((a, b) => a.at - b.at)) {
     const last = spans.at(-1)
     const frozen = last !== undefined && last.to === undefined
@@ -179,6 +185,8 @@ export function isInShell(item: Pick<ItemState, 'what' | 'ingredient' | 'facts'>
 
 /** Every fact of an item that a mistaken tap may have made; what the lead answered is none. */
 export function tapsOf(item: ItemState): Fact<unknown>[] {
-  const taps = LISTS.filter((list) => list !== 'answers').flatMap((list): Fact<unknown>[] => item[list])
+  const taps = LISTS.filter((list) => list !== 'answers' && list !== 'fails').flatMap(
+    (list): Fact<unknown>[] => item[list],
+  )
   return [...taps, ...(item.discarded ? [item.discarded] : [])]
 }

@@ -2,6 +2,7 @@ import type { Instant } from '../ground/instant'
 import type { Id } from '../ledger/subject'
 import type { Bodies } from '../ledger/entry'
 import type { LotReceived } from '../ledger/storeEntries'
+import type { FailedProbe } from './backing'
 import type { Fact } from './fact'
 
 /** An ingredient as it was received, and what the lead decided of it since. */
@@ -10,6 +11,8 @@ export interface LotState extends LotReceived {
   receivedAt: Instant
   receivedBy: Id
   decided: Fact<Bodies['lot-decided']> | null
+  /** Its instrument failed a check after. */
+  fails: Fact<FailedProbe>[]
   /** Called back: nothing of it may be used until that ends. */
   recall: Fact<{ reason: string; drill: boolean }> | null
 }

@@ -1,3 +1,5 @@
+import { backingDoubt } from './backing'
+import { canProve } from './instrument'
 import type { Instant } from '../ground/instant'
 import type { Known } from '../ledger/late'
 import type { Inherited, ItemSplit, Moved, Spot } from '../ledger/storeEntries'
@@ -46,7 +48,11 @@ export function splitOff(entry: Known, { code, measure, as }: ItemSplit): NewIte
     measure,
     moves: facts(moves, ({ how, unit, shelf }) => ({ how, unit, shelf })),
     opened: opened.map((at) => factOf(entry, at, {}, false)),
-    readings: facts(readings, ({ typed, instrument }) => ({ typed, instrument })),
+    readings: facts(readings, ({ typed, instrument, readBy }) => ({
+      typed,
+      instrument,
+      ...(readBy ? { readBy } : {}),
+    })),
     holds: facts(holds, ({ held, reason, recall, answers }) => ({
       held,
       reason,
@@ -74,9 +80,17 @@ export function inheritedOf(parent: ItemState, share: number): Inherited {
     ingredient,
     moves: valid(parent.moves).map((move) => ({ at: move.at, ...move.value, ...lateness(move) })),
     opened: valid(parent.opened).map(({ at }) => at),
-    readings: valid(parent.readings).map((read) => ({ at: read.at, ...read.value, ...lateness(read) })),
+    readings: valid(parent.readings).map((read) => ({ at: read.at, ...readAs(read, parent), ...lateness(read) })),
     holds: valid(parent.holds).map(({ at, value }) => ({ at, ...value })),
   }
+}
+
+/** A reading as it counts in the parent: what its instrument came under, and what the lead let count, goes on in it. */
+function readAs(read: ItemState['readings'][number], { fails }: ItemState): ItemState['readings'][number]['value'] {
+  const { readBy } = read.value
+  const doubt = backingDoubt(read, fails)
+  if (doubt === null && (!readBy || canProve(readBy))) return read.value
+  return { ...read.value, readBy: { off: readBy?.off ?? 0, backing: doubt ?? 'checked' } }
 }
 
 /** What was known too late stays so in what is split off. */

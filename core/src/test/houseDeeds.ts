@@ -1,7 +1,7 @@
 import { addDays, dayOf } from '../ground/zone'
 import { PRACTICE } from '../rules/practice'
 import { WHY, type Act } from './history'
-import { CHEF, COOK, custard, FRIDGE, idOf, LEAD, OTHER } from './kitchenStory'
+import { CHEF, COOK, custard, FRIDGE, idOf, LEAD, OTHER, PROBE } from './kitchenStory'
 import { at } from './traces'
 
 /** What is done in the house: rounds, lots, people, limits and methods. */
@@ -11,6 +11,9 @@ const look = (a: number) => ({
   instrument: null,
   noted: null,
 })
+
+/** As a tablet that does not know: core finds it. */
+const NOT_FOUND = { reference: 0, error: 0, passed: true, since: null, doubted: [] }
 
 export const houseDeeds: Record<string, Act> = {
   air: (history, deed) => void history.post('unit-read', FRIDGE, deed, look(deed.a)),
@@ -93,7 +96,37 @@ export const houseDeeds: Record<string, Act> = {
     return 'betters nothing'
   },
   probe: (history, deed) => {
-    history.post('instrument-registered', idOf(`probe ${history.now}`), deed, { code: `P-${deed.pot}`, kind: 'probe' })
+    history.decide('instrument-registered', idOf(`probe ${history.now}`), {
+      code: `P-${deed.pot}`,
+      kind: 'probe',
+      place: null,
+      tolerance: 1,
+      checks: { everyDays: 7, overdue: 'counts' },
+    })
+    return 'betters nothing'
+  },
+  'check in ice': (history, deed) => {
+    const error = Math.round((deed.a * 4 - 2) * 10) / 10
+    const shown = [error, error, error].map((value) => ({ value, unit: 'C' as const }))
+    // It speaks for what is read from then on: of what was read before it never betters anything.
+    history.post('instrument-checked', PROBE, deed, { against: { kind: 'ice' }, shown, found: NOT_FOUND })
+    return 'betters nothing'
+  },
+  'drop it': (history, deed) => {
+    history.post('instrument-due', PROBE, deed, { why: 'dropped' })
+    return 'betters nothing'
+  },
+  'hold it to less': (history) => {
+    history.decide('instrument-changed', PROBE, {
+      place: 'on the wall',
+      tolerance: 0.5,
+      checks: { everyDays: 1, overdue: 'proves nothing' },
+    })
+    return 'betters nothing'
+  },
+  'lose one': (history, deed) => {
+    const probe = idOf(`probe ${history.now - deed.wait}`)
+    history.decide('instrument-gone', probe, { how: 'lost', reason: WHY })
     return 'betters nothing'
   },
   limits: (history, deed) => {

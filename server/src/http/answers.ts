@@ -5,6 +5,7 @@ import type {
   Finding,
   Id,
   Instant,
+  InstrumentCheck,
   InstrumentState,
   ItemCard,
   ItemStanding,
@@ -14,6 +15,7 @@ import type {
   LimitsState,
   Lineage,
   LineageBar,
+  LookedBack,
   LotState,
   MethodState,
   Role,
@@ -44,6 +46,7 @@ export interface Answers {
   TracePiece: BatchState['facts']['reading-taken']
   Batch: { now: Instant; batch: BatchState; standing: Standing; findings: Finding[] }
   BatchEntries: { entries: SealedEntry[] }
+  LookBack: LookBackAnswer
   Bakes: { bakes: ShownBake[] }
   Learned: { learned: Record<string, Learned> }
   Store: { now: Instant; seq: number; units: UnitCard[]; items: ItemCard[] }
@@ -106,6 +109,43 @@ export interface TraceApart {
 }
 
 /** One item, held or gone, with the batch and the lots it was made of. */
+/** What a failed check throws doubt on, the most serious first; `check` null: none failed. */
+export interface LookBackAnswer {
+  now: Instant
+  check: InstrumentCheck | null
+  batches: LookedBackBatch[]
+  items: LookedBackItem[]
+  lots: LookedBackLot[]
+}
+
+export interface LookedBackBatch extends LookedBack {
+  id: Id
+  code: string
+  name: string
+  startedAt: Instant
+  vessel: string
+  /** What was put away of it, also what is gone. */
+  items: ItemCard[]
+}
+
+/** Something held that was itself read with it: read again, it is known. */
+export interface LookedBackItem {
+  id: Id
+  code: string
+  name: string
+  doubted: Id[]
+  decided: boolean
+}
+
+/** A lot that came in by its reading. */
+export interface LookedBackLot {
+  id: Id
+  code: string
+  name: string
+  receivedAt: Instant
+  decided: boolean
+}
+
 export interface ItemAnswer {
   now: Instant
   item: ItemState

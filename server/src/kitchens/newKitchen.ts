@@ -1,4 +1,12 @@
-import { type AnyClaim, type Id, GENESIS, type Instant, type Role } from '@logged-thermal/core'
+import {
+  type AnyClaim,
+  type CheckTerms,
+  type Id,
+  GENESIS,
+  type Instant,
+  type Role,
+  TOLERANCE,
+} from '@logged-thermal/core'
 import { refusalSentence } from '@logged-thermal/wording'
 import { KitchenScope } from '../database/kitchenScope'
 import { appendGroup, readPost } from '../ledger/appendGroup'
@@ -21,15 +29,24 @@ export interface SeedPerson {
 
 /**
  * A kitchen with people, limits, methods and instruments, and nothing on the stove.
+ * @param stocked when its lots come in; later than `now`, they are not received yet
+ * @param checks how its instruments are to be checked; left out: as before checks were asked for
  * @param orm of the role that owns: who serves may not make kitchens or people
  */
 export async function seedKitchen(
   orm: MikroORM,
-  { name, zone, people, now }: { name: string; zone: string; people: SeedPerson[]; now: Instant },
+  {
+    name,
+    zone,
+    people,
+    now,
+    stocked = now,
+    checks = 'not asked',
+  }: { name: string; zone: string; people: SeedPerson[]; now: Instant; stocked?: Instant; checks?: CheckTerms },
 ): Promise<Seeded> {
   const em = orm.em.fork()
   const scope = new KitchenScope(em)
-  const begin = starter(now, zone)
+  const begin = starter(now, zone, stocked)
   const kitchenId = uuid()
   await em.insert(Kitchen, {
     id: kitchenId,
@@ -64,15 +81,28 @@ export async function seedKitchen(
     claim('limits-set', begin.limits.id, now, lead, { set: begin.limits }),
     ...begin.methods.map((method) => claim('method-saved', method.id, now, lead, { method })),
   ])
-  await append(scope, kitchenId, lead, ownClaims(begin, claim, now, lead))
+  await append(
+    scope,
+    kitchenId,
+    lead,
+    ownClaims(stocked > now ? { ...begin, lots: [] } : begin, checks, claim, now, lead),
+  )
   return { kitchenId, name, people: hired, starter: begin }
 }
 
 /** What a kitchen owns, and its methods put in force. */
-function ownClaims(begin: Starter, claim: ReturnType<typeof claimMaker>, now: Instant, lead: Id): AnyClaim[] {
+function ownClaims(
+  begin: Starter,
+  checks: CheckTerms,
+  claim: ReturnType<typeof claimMaker>,
+  now: Instant,
+  lead: Id,
+): AnyClaim[] {
   return [
-    claim('instrument-registered', begin.probe.id, now, lead, { code: begin.probe.code, kind: 'probe' }),
-    claim('instrument-registered', begin.infrared.id, now, lead, { code: begin.infrared.code, kind: 'infrared' }),
+    ...[begin.probe, begin.infrared].map(({ id, code, kind, place }) => {
+      const facts = { code, kind, place, tolerance: TOLERANCE.temperature, checks }
+      return claim('instrument-registered', id, now, lead, facts)
+    }),
     ...begin.vessels.map(({ id, vessel }) => claim('vessel-registered', id, now, lead, vessel)),
     ...begin.units.map(({ id, unit }) => claim('unit-registered', id, now, lead, unit)),
     ...begin.lots.map(({ id, lot }) => claim('lot-received', id, now, lead, lot)),

@@ -43,6 +43,15 @@ export class StatesRepository {
     return readAsJson(em, `from ${TABLES[type]} where kitchen_id = ? order by id`, [kitchenId])
   }
 
+  /** InstrumentStates as JSON. What was read with each is the server's to look up: it is left out. */
+  async instruments(em: SqlEntityManager, kitchenId: Id): Promise<string> {
+    const rows = await query<{ state: string }>(em, {
+      sql: `select jsonb_set(state, '{uses}', '[]')::text as state from instrument where kitchen_id = ? order by id`,
+      params: [kitchenId],
+    })
+    return `[${rows.map(({ state }) => state).join()}]`
+  }
+
   /** Batches that stand on the Line: each a BatchState as JSON. */
   openBatches(em: SqlEntityManager, kitchenId: Id): Promise<string[]> {
     return readTexts(em, 'from batch where kitchen_id = ? and not closed and not put_away order by id', [kitchenId])

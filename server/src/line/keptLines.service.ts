@@ -89,7 +89,7 @@ export class KeptLines {
     const named = apart.flatMap(({ batch, pieces }) => (pieces.length ? [{ batch: idIn(batch), pieces }] : []))
     const lists: Record<string, string> = {
       methods: await this.states.allAsJson(em, kitchenId, 'method'),
-      instruments: await this.states.allAsJson(em, kitchenId, 'instrument'),
+      instruments: await this.states.instruments(em, kitchenId),
       batches: `[${apart.map(({ batch }) => batch).join()}]`,
       traces: JSON.stringify(
         named.map(({ batch, pieces }) => ({ batch, pieces: pieces.map(({ hash }) => hash) }) satisfies TraceApart),

@@ -81,6 +81,7 @@ read(
   'get /api/entries/{seq}/hash',
   'get /api/methods/{id}/bakes',
 )
+read('get /api/instruments/{id}/look-back')
 read('get /api/cooling/learned', 'get /api/items/{id}', 'get /api/lineage/{type}/{id}', 'get /api/tablets')
 read('get /api/store', 'get /api/store/discards', 'get /api/store/barred', 'get /api/store/discarded')
 read('get /api/store/find', 'get /api/store/search', 'get /api/store/stock.csv')

@@ -196,6 +196,9 @@ describe('verify finds', () => {
     }
     expect(await faultsAfter(put)).toMatchObject([
       { code: 'not admitted', why: expect.stringContaining('batch') as string },
+      // It changes the instrument that it names, too.
+      { code: 'not found by subject' },
+      { code: 'other row', type: 'instrument' },
     ])
   })
 

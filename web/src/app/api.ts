@@ -11,14 +11,17 @@ import type {
   AnyClaim,
   BatchState,
   DiscardReason,
+  Finding,
   Hash,
   Id,
+  InstrumentCheck,
   ItemCard,
   ItemStanding,
   ItemState,
   Learned,
   Lineage,
   LineageBar,
+  LookedBack,
   Role,
   SealedEntry,
   ShownBake,
@@ -96,6 +99,25 @@ export interface ItemAnswer {
   /** What it was made of and is held by. */
   bar: LineageBar | null
   batch: { state: BatchState; standing: Standing; cleared: boolean } | null
+}
+
+/** What a failed check throws doubt on, the most serious first; `check` null: none failed. */
+export interface LookBackAnswer {
+  now: number
+  check: InstrumentCheck | null
+  batches: LookedBackBatch[]
+  items: { id: Id; code: string; name: string; doubted: Id[]; decided: boolean }[]
+  lots: { id: Id; code: string; name: string; receivedAt: number; decided: boolean }[]
+}
+
+export interface LookedBackBatch extends LookedBack {
+  id: Id
+  code: string
+  name: string
+  startedAt: number
+  vessel: string
+  /** What was put away of it, also what is gone. */
+  items: ItemCard[]
 }
 
 export interface DiscardTotal {
@@ -215,6 +237,12 @@ export const api = createApi({
     }),
     // `seq` is in the question, so that what was entered since is asked for again.
     item: build.query<ItemAnswer, { id: Id; seq: number }>({ query: ({ id }) => `items/${id}` }),
+    batch: build.query<{ batch: BatchState; findings: Finding[] }, { id: Id; seq: number }>({
+      query: ({ id }) => `batches/${id}`,
+    }),
+    lookBack: build.query<LookBackAnswer, { id: Id; seq: number }>({
+      query: ({ id }) => `instruments/${id}/look-back`,
+    }),
     barred: build.query<{ bars: Record<Id, LineageBar> }, { seq: number }>({ query: () => 'store/barred' }),
     lineage: build.query<Lineage, { type: string; id: Id; seq: number }>({
       query: ({ type, id }) => `lineage/${type}/${id}`,
@@ -254,6 +282,8 @@ export const {
   useForgetTabletMutation,
   useTabletsQuery,
   useBarredQuery,
+  useBatchQuery,
+  useLookBackQuery,
   useLoginQuery,
   useShiftQuery,
   useOpenShiftMutation,

@@ -1,8 +1,18 @@
 import { useCallback } from 'react'
 import { useStore } from 'react-redux'
 import { v7 as uuid } from 'uuid'
-import { kinds, type AnyClaim, type Bodies, type Id, type Kind } from '@logged-thermal/core'
+import {
+  celsiusOf,
+  kinds,
+  readByOf,
+  type AnyClaim,
+  type Bodies,
+  type Id,
+  type Kind,
+  type Typed,
+} from '@logged-thermal/core'
 import { useShiftQuery } from './api'
+import type { LineData } from './lineData'
 import { outbox } from './outbox'
 import type { Store } from './store'
 
@@ -15,21 +25,32 @@ export function useClaim() {
       const { connection, tablet, line } = store.getState()
       const kitchen = line?.kitchen.id ?? ''
       const madeAt = Math.round(Date.now() + connection.offsetMs)
+      const when = Math.round(at ?? madeAt)
       return {
         id: uuid(),
         kitchen,
         kind,
         v: kinds[kind].v,
         about: { type: kinds[kind].about, id: about },
-        at: Math.round(at ?? madeAt),
+        at: when,
         madeAt,
         by: by ?? tablet.person ?? shift?.person ?? '',
         device: tablet.device,
-        body,
+        body: READINGS.includes(kind) ? withBacking(body, when, line) : body,
       } as AnyClaim
     },
     [store, shift],
   )
+}
+
+const READINGS: readonly Kind[] = ['reading-taken', 'item-read']
+
+/** A reading with what stands behind its instrument, so that this tablet judges it as the server will. */
+function withBacking<B>(body: B, at: number, line: LineData | null): B {
+  if (typeof body !== 'object' || body === null || !('typed' in body) || !('instrument' in body)) return body
+  const { typed, instrument } = body as { typed: Typed; instrument: Id | null }
+  const known = line?.instruments.find(({ id }) => id === instrument)
+  return known ? { ...body, readBy: readByOf(known, at, celsiusOf(typed)) } : body
 }
 
 /** Enters something: it counts on this tablet at once, and is sent. Returns the claim, for undoing it. */

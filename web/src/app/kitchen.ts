@@ -8,6 +8,8 @@ import {
   forecastOf,
   isUnitKind,
   batchStanding,
+  canProve,
+  instrumentStanding,
   judgeOf,
   urgency,
   type Attention,
@@ -151,12 +153,18 @@ export interface Hand {
   readsOnly: boolean
 }
 
+/** The probe that is taken unless somebody chose: one that can prove, before one that cannot. */
+function firstProbe(instruments: readonly InstrumentState[], now: Instant): InstrumentState | null {
+  const probes = instruments.filter(({ kind, gone }) => kind === 'probe' && !gone)
+  return probes.find((probe) => canProve(instrumentStanding(probe, now))) ?? probes[0] ?? null
+}
+
 export function useHand(line: LineData | null): Hand {
   const tablet = useAppSelector((state) => state.tablet)
   const { data } = useShiftQuery()
   const shift = data?.shift ?? null
   const person = line?.people.find(({ id }) => id === (tablet.person ?? shift?.person)) ?? null
-  const first = line?.instruments.find(({ kind }) => kind === 'probe') ?? null
+  const first = useAsOf((now) => firstProbe(line?.instruments ?? [], now), 60_000)
   const readsOnly = line?.people.find(({ id }) => id === shift?.person)?.role === 'inspector'
   const { instrument } = tablet
   const scale: TemperatureScale = (person && tablet.units[person.id]) || (line?.kitchen.unit ?? 'C')
@@ -167,7 +175,10 @@ export function useHand(line: LineData | null): Hand {
   const reader = useMemo((): Reader => ({ scale, zone, locale: language, hours, today }), [scale, zone, hours, today])
   return {
     person,
-    instrument: instrument === 'first' ? first : (line?.instruments.find(({ id }) => id === instrument.id) ?? null),
+    instrument:
+      instrument === 'first'
+        ? first
+        : (line?.instruments.find(({ id, gone }) => id === instrument.id && !gone) ?? null),
     reader,
     open: (shift?.open ?? false) && !readsOnly,
     readsOnly,

@@ -81,6 +81,24 @@ const PLACES = {
     says: say('whatReadsAndWhere'),
     under: 'more',
   },
+  instrument: {
+    path: '/instruments',
+    name: say('instrument'),
+    says: say('oneInstrument'),
+    under: 'instruments',
+  },
+  instrumentCheck: {
+    path: '/instruments',
+    name: say('instrumentCheck'),
+    says: say('checkedStepByStep'),
+    under: 'instruments',
+  },
+  lookBack: {
+    path: '/instruments',
+    name: say('lookBack'),
+    says: say('whatFailedInstrumentRead'),
+    under: 'instruments',
+  },
   missing: { path: '/nowhere', name: say('notFound'), says: '', under: 'line' },
 } as const satisfies Record<string, Place>
 

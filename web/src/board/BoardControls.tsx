@@ -1,8 +1,9 @@
-import { boardMessages } from '@logged-thermal/wording'
+import { backingWords, boardMessages } from '@logged-thermal/wording'
 import useMediaQuery from '@mui/material/useMediaQuery'
 import { useState } from 'react'
-import { measures } from '@logged-thermal/core'
+import { instrumentStanding, measures, type Instant, type InstrumentState } from '@logged-thermal/core'
 import { useHand, useLine } from '../app/kitchen'
+import { useNow } from '../app/now'
 import { useAppDispatch } from '../app/store'
 import { tablet } from '../app/tablet'
 import { Key } from '../kit/Key'
@@ -11,12 +12,17 @@ import type { ReadingHand } from './useReading'
 import { NameKeys } from '../kit/NameKeys'
 import { clsx } from 'clsx'
 import styles from './board.module.css'
-import { speaks } from '../kit/language'
+import { speaks, spoken } from '../kit/language'
 
 const say = speaks(boardMessages)
 
 /** Minutes; past a quarter of an hour it is entered late, and waits for the lead. */
 const AGO = [0, 1, 2, 4, 8, 12, 20, 45]
+
+/** What has to be known before it is read with: its check is late, or missing. */
+function behind(instrument: InstrumentState, now: Instant): string | null {
+  return backingWords(instrumentStanding(instrument, now).backing, spoken)
+}
 
 interface Props {
   reading: ReadingHand
@@ -48,6 +54,8 @@ export function BoardControls(props: Props) {
 function Controls({ reading: { minutesAgo, setMinutesAgo, scale, setUnit, pan, pans, setPan } }: Props) {
   const line = useLine()
   const { instrument } = useHand(line)
+  const now = useNow(60_000)
+  const backed = instrument && behind(instrument, now)
   const dispatch = useAppDispatch()
   const [choosing, setChoosing] = useState(false)
   const choose = (id: string | null) => {
@@ -58,6 +66,7 @@ function Controls({ reading: { minutesAgo, setMinutesAgo, scale, setUnit, pan, p
     <>
       <Key look={instrument ? 'plain' : 'shut'} onClick={() => setChoosing(true)}>
         {instrument ? `${instrument.code}, ${measures[instrument.kind]}` : say('noProbeProvesNothing')}
+        {backed && <small>{backed}</small>}
       </Key>
       <Key onClick={() => setMinutesAgo(AGO[(AGO.indexOf(minutesAgo) + 1) % AGO.length]!)}>
         {minutesAgo === 0 ? say('takenNow') : say('minAgo', { minutesAgo })}
@@ -72,12 +81,20 @@ function Controls({ reading: { minutesAgo, setMinutesAgo, scale, setUnit, pan, p
       )}
       <Sheet open={choosing} onClose={() => setChoosing(false)} title={say('readWithWhat')}>
         <NameKeys>
-          {line?.instruments.map(({ id, code, kind }) => (
-            <Key key={id} look={id === instrument?.id ? 'primary' : 'plain'} onClick={() => choose(id)}>
-              {code}
-              <small>{say('readsThe', { kind, measures: measures[kind] })}</small>
-            </Key>
-          ))}
+          {line?.instruments
+            .filter(({ kind, gone }) => !gone && measures[kind] !== null)
+            .map((each) => (
+              <Key
+                key={each.id}
+                look={each.id === instrument?.id ? 'primary' : 'plain'}
+                onClick={() => choose(each.id)}
+              >
+                {each.code}
+                <small>
+                  {behind(each, now) ?? say('readsThe', { kind: each.kind, measures: measures[each.kind] ?? '' })}
+                </small>
+              </Key>
+            ))}
           <Key look={instrument ? 'outlined' : 'primary'} onClick={() => choose(null)}>
             {say('noInstrument')}
             <small>{say('loggedProvesNothing')}</small>

@@ -62,7 +62,7 @@ export function useReading(batch: BatchState, of: Of, onLogged?: (claim: Claim<'
       setWrong(fieldSentence('value', { code: 'not a temperature', typed: `${typed.value} °${typed.unit}` }, reader))
       return
     }
-    const where: Where = instrument ? measures[instrument.kind] : 'core'
+    const where: Where = (instrument && measures[instrument.kind]) ?? 'core'
     const at = minutesAgo === 0 ? {} : { at: clock() - minutesAgo * 60_000 }
     const portion = pan === null || of !== 'mixture' ? {} : { portion: pan }
     const claim = enter(

@@ -1,6 +1,6 @@
 import { clsx } from 'clsx'
 import { Link } from 'react-router'
-import { approvedOf } from '@logged-thermal/core'
+import { approvedOf, type InstrumentState } from '@logged-thermal/core'
 import { firstStepsMessages } from '@logged-thermal/wording'
 import type { LineData } from '../app/lineData'
 import { speaks } from '../kit/language'
@@ -9,7 +9,7 @@ import styles from './firstSteps.module.css'
 const say = speaks(firstStepsMessages)
 
 interface Step {
-  key: 'probe' | 'method' | 'people' | 'units' | 'vessels'
+  key: 'probe' | 'check' | 'method' | 'people' | 'units' | 'vessels'
   path: string
   done: boolean
 }
@@ -18,6 +18,7 @@ interface Step {
 export function FirstSteps({ line }: { line: LineData }) {
   const needed: Step[] = [
     { key: 'probe', path: '/instruments', done: line.instruments.some(({ kind }) => kind === 'probe') },
+    { key: 'check', path: '/instruments', done: line.instruments.some(isChecked) },
     { key: 'method', path: '/methods', done: line.methods.some((method) => approvedOf(method) !== null) },
   ]
   const later: Step[] = [
@@ -32,6 +33,11 @@ export function FirstSteps({ line }: { line: LineData }) {
       <Steps title={say('wheneverTime')} steps={later} />
     </section>
   )
+}
+
+/** A probe that passed a check, or that none is asked of. */
+function isChecked({ kind, checks, history }: InstrumentState): boolean {
+  return kind === 'probe' && (checks === 'not asked' || history.some(({ passed }) => passed))
 }
 
 function Steps({ title, steps }: { title: string; steps: readonly Step[] }) {

@@ -28,6 +28,10 @@ const CooldownView = later(() => import('../cooldown/CooldownView'), 'CooldownVi
 const RoundView = later(() => import('../round/RoundView'), 'RoundView')
 const HandoverView = later(() => import('../handover/HandoverView'), 'HandoverView')
 const PeopleView = later(() => import('../people/PeopleView'), 'PeopleView')
+const Certificate = later(() => import('../instruments/Certificate'), 'Certificate')
+const CheckView = later(() => import('../instruments/CheckView'), 'CheckView')
+const InstrumentPage = later(() => import('../instruments/InstrumentPage'), 'InstrumentPage')
+const LookBackView = later(() => import('../instruments/LookBackView'), 'LookBackView')
 const InstrumentsView = later(() => import('../instruments/InstrumentsView'), 'InstrumentsView')
 const ColdStore = later(() => import('../store/ColdStore'), 'ColdStore')
 const StockList = later(() => import('../store/StockList'), 'StockList')
@@ -101,6 +105,10 @@ function Kitchen() {
           <Route path="/round" element={<RoundView />} />
           <Route path="/handover" element={<HandoverView />} />
           <Route path="/instruments" element={<InstrumentsView />} />
+          <Route path="/instruments/:id" element={<InstrumentPage />} />
+          <Route path="/instruments/:id/check" element={<CheckView />} />
+          <Route path="/instruments/:id/look-back" element={<LookBackView />} />
+          <Route path="/instruments/:id/certificate/:entry" element={<Certificate />} />
           <Route path="/people" element={<PeopleView />} />
           <Route path="/temper" element={<TemperView />} />
           <Route path="/limits" element={<LimitsView />} />

@@ -10,6 +10,8 @@ import {
   isLookedAt,
   limitsAt,
   packageOf,
+  celsiusOf,
+  readByOf,
   receivingOf,
   type EggSize,
   type LotReceived,
@@ -106,7 +108,11 @@ export function ReceiveForm({ only, onDone }: { only?: 'eggs'; onDone: (lot: str
     pasteurized: pasteurizedOf(how, written.certificate.trim(), line.limits?.id ?? ''),
     scheme: written.scheme.trim() || null,
     treatment: written.treatment.trim() || null,
-    received: typed && { typed, instrument: instrument?.id ?? null },
+    received: typed && {
+      typed,
+      instrument: instrument?.id ?? null,
+      ...(instrument ? { readBy: readByOf(instrument, now, celsiusOf(typed)) } : {}),
+    },
     condition: looksAt && looks ? { good: looks === 'good', why: null } : null,
   }
   const day = dayOf(now, reader.zone)

@@ -54,6 +54,10 @@ export const findingsMessages = {
   provenOnlyByWhat: 'Proven only by what was entered too late. It waits for the lead.',
   provenOnlyByReading: 'Proven only by a reading after the split that names no pan.',
   provenOnlyByReadingWithout: 'Proven only by a reading without an instrument.',
+  provenOnlyUnchecked: 'Proven only by an instrument that had not passed a check yet. Check it in ice, and read again.',
+  provenOnlyLapsed: 'Proven only by an instrument whose check is long overdue. Check it in ice, and read again.',
+  provenOnlyFailed:
+    'Proven only by an instrument that failed its check. Read with another; the lead decides about this.',
   provenOnlyByReadingNo:
     'Proven only by a reading that no pan makes so fast. Place the probe anew and read again after a minute.',
   whatReadRightAfter: 'What was read right after shows that it was hot in one spot only. Stir, and read again.',

@@ -6,6 +6,8 @@ export const firstStepsMessages = {
   isThere: 'It is there.',
   probe: 'A probe',
   probeSays: 'Without one no reading proves a core.',
+  check: 'The probe checked in ice',
+  checkSays: 'A probe that was never checked proves nothing.',
   method: 'A method in force',
   methodSays: 'Look through the drafts, and put the first in force.',
   people: 'The others who work here',

@@ -38,7 +38,13 @@ export const helpMessages = {
   people:
     'Change your PIN here. The lead says which tablets belong to the kitchen. A tablet that is lost is forgotten at once.',
   instruments:
-    'The kitchen’s thermometers. A probe reads the core, an infrared thermometer the surface, a display the air. The lead registers a new one with its code and a PIN.',
+    'What the kitchen reads with, the most urgent first. The ribbon shows how far each was found to be out; it passes between the dotted lines. Tap the key to check one: a probe that was never checked proves nothing.',
+  instrument:
+    'Every check of this instrument, and its error over the weeks. Say so when it fell or got a new battery: then it is due at once. Tap a check for its certificate.',
+  instrumentCheck:
+    'Make the slush as in the picture, put the tip in, and wait. Tap what it shows, three times, stirred in between. Nothing is entered before you log the result.',
+  lookBack:
+    'What the failed instrument read since its last pass, judged again with its error both ways. What breaks stands on top. The lead decides each, or lets those that hold count again with a reason.',
   missing: 'There is nothing at this address. Go back to the Line, or search. A label may come from another kitchen.',
 
   floor: 'Floor',

@@ -132,6 +132,8 @@ export const holdingMessages = {
   atOverRefuse: 'At {degrees} it is over {degrees2}: refuse it. {document}, {section}.',
   atOverMilkMay:
     'At {degrees} it is over {degrees2}. Milk may come up to {degrees3} where a law of its own sets that: hold it, the lead knows. {document}, {section}.',
+  itsInstrumentInDoubt:
+    'It was read with an instrument whose check is missing, failed or long overdue: hold it, or read it with another. {degrees} or under.',
   itsTemperatureNotRead: 'Its temperature was not read: hold it, or read it. {degrees} or under.',
   bestBeforePastHow: 'Best before {day} is past: how good it is, not whether it may be used. Look at it.',
   itsUseByRefuse: 'Its use-by was {day}: refuse it.',

@@ -16,6 +16,13 @@ export const refusalsMessages = {
   takenByAnotherTake: '{taken} is taken by another. Take the next number.',
   thrownAwayNothingMore: '{batch} was thrown away: nothing more is entered about it.',
   doesNotReadThere: '{instrument} does not read there: only a probe reads a core.',
+  instrumentGone: '{instrument} is out of use. Take another one.',
+  instrumentInDoubt: '{instrument} proves nothing: its check is missing, failed or long overdue. Read it with another.',
+  notCheckedSo: '{instrument} cannot be checked like this.',
+  referenceNotChecked: '{instrument} has no check of its own that still holds. Check it first, or take another one.',
+  readItAgain:
+    'Read it again: three readings make a check, and there {read, plural, =0 {are none} one {is one} other {are {read}}}. Of buffers there are two.',
+  notSteady: 'The readings lie {apart} apart: it has not settled. Stir, wait, and read three times again.',
   onlyReadingCanGiven: 'Only a reading can be given another value.',
   thereNewerVersionOpen: 'There is a newer version, {current}. Open it and change that.',
   wouldLooserThanRule:

@@ -46,6 +46,12 @@ export type Refusal =
   | { code: 'code taken'; field: 'body.code'; taken: string }
   | { code: 'batch closed'; field: 'about.id'; batch: string }
   | { code: 'cannot measure that'; field: 'body.where'; instrument: string }
+  | { code: 'instrument gone'; field: 'about.id' | 'body.instrument'; instrument: string }
+  | { code: 'instrument in doubt'; field: 'body.instrument'; instrument: string }
+  | { code: 'not checked so'; field: 'body.against'; instrument: string }
+  | { code: 'reference not checked'; field: 'body.against'; instrument: string }
+  | { code: 'read again'; field: 'body.shown' | 'body.against'; read: number }
+  | { code: 'not steady'; field: 'body.shown'; apart: number }
   | { code: 'not a reading'; field: 'body.target' }
   | { code: 'older version'; field: 'body'; current: number }
   | { code: 'looser'; field: 'body.set.lines'; line: LimitKey }

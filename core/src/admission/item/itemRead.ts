@@ -4,11 +4,14 @@ import { withItemFact } from '../../state/itemChanges'
 import { MINUTE } from '../../ground/instant'
 import { id, object, typedTemperature } from '../../ground/field'
 import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
+import type { ReadBy } from '../../ledger/instrumentEntries'
+import { withUse } from '../../state/instrument'
 import { isRefusal, openItem } from '../guard/openItem'
+import { backed, instrumentOf, parseReadBy } from '../reading/readingTaken'
 
 declare module '../../ledger/entry' {
   interface Bodies {
-    'item-read': { typed: Typed; instrument: Id | null }
+    'item-read': { typed: Typed; instrument: Id | null; readBy?: ReadBy }
   }
 }
 
@@ -20,11 +23,15 @@ export const itemRead: KindOf<'item-read'> = {
   may: EVERYONE_WHO_COOKS,
   signed: false,
   parse(body) {
-    const { typed, instrument } = object(body, ['typed', 'instrument'])
-    return { typed: typedTemperature(typed), instrument: instrument.value === null ? null : id(instrument) }
+    const { typed, instrument, readBy } = object(body, ['typed', 'instrument', 'readBy'])
+    return {
+      typed: typedTemperature(typed),
+      instrument: instrument.value === null ? null : id(instrument),
+      ...parseReadBy(readBy, instrument),
+    }
   },
-  writes: ({ about }) => [about],
-  reads: ({ body: { instrument } }) => (instrument === null ? [] : [{ type: 'instrument', id: instrument }]),
+  writes: ({ about, body }) => [about, ...instrumentOf(body)],
+  reads: () => [],
   refuse(claim, read) {
     const item = openItem(claim, read)
     if (isRefusal(item)) return item
@@ -32,10 +39,14 @@ export const itemRead: KindOf<'item-read'> = {
     if (instrument === null) return null
     const known = read('instrument', instrument)
     if (!known) return { code: 'not there', field: 'body.instrument', what: 'instrument' }
+    if (known.gone && known.gone.at <= claim.at)
+      return { code: 'instrument gone', field: 'body.instrument', instrument: known.code }
     return known.kind === 'probe' ? null : { code: 'cannot measure that', field: 'body.where', instrument: known.code }
   },
+  derive: ({ at, body }, read) => backed(body, at, read),
   lateAfter: 15 * MINUTE,
   folds: {
     item: (state, entry) => withItemFact(state, 'readings', entry, entry.claim.body),
+    instrument: (state, { claim: { at, about } }) => withUse(state, about, at),
   },
 }

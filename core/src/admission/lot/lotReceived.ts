@@ -1,7 +1,10 @@
 import type { LotReceived, LotHeld } from '../../ledger/storeEntries'
 import { NO_ITEM, putIn } from '../../state/newItem'
 import { factOf } from '../../state/fact'
-import { MINUTE } from '../../ground/instant'
+import { MINUTE, type Instant } from '../../ground/instant'
+import { withUse } from '../../state/instrument'
+import type { Read } from '../../state/state'
+import { backed, instrumentOf, parseReadBy } from '../reading/readingTaken'
 import { dayOf } from '../../ground/zone'
 import { EGG_SIZES, type EggSize } from '../../recipe/ingredient/eggGrams'
 import { catalogue } from '../../recipe/ingredient/catalogue'
@@ -76,7 +79,11 @@ export const lotReceived: KindOf<'lot-received'> = {
       throw new FieldError(fields.form.path, { code: 'missing' })
     return lot
   },
-  writes: ({ about, body: { held } }) => (held ? [about, { type: 'item', id: held.item }] : [about]),
+  writes: ({ about, body: { held, received } }) => [
+    about,
+    ...(held ? [{ type: 'item' as const, id: held.item }] : []),
+    ...(received ? instrumentOf(received) : []),
+  ],
   reads: ({ body: { pasteurized, held } }) => [
     ...(pasteurized?.by === 'this kitchen' ? [{ type: 'limits' as const, id: pasteurized.limits }] : []),
     ...(held?.unit ? [{ type: 'unit' as const, id: held.unit }] : []),
@@ -96,16 +103,20 @@ export const lotReceived: KindOf<'lot-received'> = {
     // A kitchen's first lots come with it, before its limits are known: nothing is held of them.
     const limits = limitsNow(world, read, at)
     if (!limits) return null
-    const found = receivingOf(body, limits, day, limits.practice.susceptible)
+    const found = receivingOf({ ...body, ...backedIn(body, at, read) }, limits, day, limits.practice.susceptible)
     const [why] = found.reasons
     if (why && !isAllowed(verdict, found)) return { code: 'received otherwise', field: 'body.verdict', why }
     return null
   },
   derive({ at, body }, read, world) {
     const limits = limitsNow(world, read, at)
-    return limits && body.held ? { held: { ...body.held, ...packageOf(body, limits, dayOf(at, world.zone), at) } } : {}
+    return {
+      ...backedIn(body, at, read),
+      ...(limits && body.held ? { held: { ...body.held, ...packageOf(body, limits, dayOf(at, world.zone), at) } } : {}),
+    }
   },
   lateAfter: 30 * MINUTE,
+  folds: { instrument: (state, { claim: { at, about } }) => withUse(state, about, at) },
   begins: {
     lot: ({ claim: { at, by, body } }, id) => ({
       id,
@@ -113,6 +124,7 @@ export const lotReceived: KindOf<'lot-received'> = {
       receivedBy: by,
       ...body,
       decided: null,
+      fails: [],
       recall: null,
     }),
     item: (entry) => {
@@ -142,6 +154,12 @@ export const lotReceived: KindOf<'lot-received'> = {
   },
 }
 
+/** How cold it came in, with what stood behind that. */
+function backedIn({ received }: LotReceived, at: Instant, read: Read): Partial<Pick<LotReceived, 'received'>> {
+  if (!received || received.instrument === null) return {}
+  return { received: { ...received, ...backed(received, at, read) } }
+}
+
 function parsePasteurized(field: Field): NonNullable<LotReceived['pasteurized']> {
   const { by } = object(field, ['by', 'certificate', 'limits'])
   if (oneOf(by, ['maker', 'this kitchen'] as const) === 'maker') {
@@ -152,8 +170,12 @@ function parsePasteurized(field: Field): NonNullable<LotReceived['pasteurized']>
 }
 
 function parseReceived(field: Field): NonNullable<LotReceived['received']> {
-  const { typed, instrument } = object(field, ['typed', 'instrument'])
-  return { typed: typedTemperature(typed), instrument: instrument.value === null ? null : id(instrument) }
+  const { typed, instrument, readBy } = object(field, ['typed', 'instrument', 'readBy'])
+  return {
+    typed: typedTemperature(typed),
+    instrument: instrument.value === null ? null : id(instrument),
+    ...parseReadBy(readBy, instrument),
+  }
 }
 
 function parseHeld(field: Field): LotHeld {

@@ -84,6 +84,7 @@ export const batchStarted: KindOf<'batch-started'> = {
       startedBy: by,
       ...body,
       recalls: [],
+      failedProbes: [],
       served: null,
       disposition: null,
       reworks: [],

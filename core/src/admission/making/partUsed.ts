@@ -4,6 +4,8 @@ import { openedBy, withItemFact } from '../../state/itemChanges'
 import { asEntered, EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { MINUTE } from '../../ground/instant'
 import { flag, id, object, oneOf, text, typedTemperature, type Field } from '../../ground/field'
+import { celsiusOf } from '../../ground/temperature'
+import { canProve, readByOf } from '../../state/instrument'
 import { itemStanding } from '../../judgement/keeping/itemStanding'
 import { partOf, partShut } from '../../judgement/lineage/part'
 import { isRefusal, madeItem, openItem } from '../guard/openItem'
@@ -62,6 +64,10 @@ export const partUsed: KindOf<'part-used'> = {
     const known = read('instrument', body.instrument)
     if (!known) return { code: 'not there', field: 'body.instrument', what: 'instrument' }
     if (known.kind !== 'probe') return { code: 'cannot measure that', field: 'body.where', instrument: known.code }
+    // As a plan it needs a reading that can prove; what is in already is entered as it was.
+    const { backing } = readByOf(known, at, celsiusOf(body.typed))
+    if (!body.happened && !canProve({ backing }))
+      return { code: 'instrument in doubt', field: 'body.instrument', instrument: known.code }
     const around = storeOf(item, read, world, at)
     if (!around) return { code: 'not there', field: 'kitchen', what: 'limits' }
     const why = body.happened ? null : partShut(item, into, body, around.ancestry, around.store, at)

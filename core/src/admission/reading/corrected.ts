@@ -7,7 +7,8 @@ import type { BatchState } from '../../state/batch'
 import type { Read } from '../../state/state'
 import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { needsOpenBatch } from '../guard/openBatch'
-import { admitReading, instrumentOf, parseReading } from './readingTaken'
+import { withUse } from '../../state/instrument'
+import { admitReading, backed, instrumentOf, parseReading } from './readingTaken'
 
 /** Amends an earlier entry of a batch: takes it back, gives other values, or moves a reading to the right batch. */
 export const corrected: KindOf<'corrected'> = {
@@ -37,13 +38,25 @@ export const corrected: KindOf<'corrected'> = {
       about,
       ...(movedTo === null || movedTo === about.id ? [] : [{ type: 'batch' as const, id: movedTo }]),
       ...(body.item ? [{ type: 'item' as const, id: body.item }] : []),
+      ...(body.now === 'void' ? [] : instrumentOf(body.now.reading)),
     ]
   },
-  reads: ({ body }) => (body.now === 'void' ? [] : instrumentOf(body.now.reading)),
+  reads: () => [],
   refuse(claim, read) {
     return needsOpenBatch(claim, read) ?? admitTarget(claim, read) ?? admitNow(claim, read)
   },
-  folds: { batch: correctedInBatch, item: (state, { claim: { body } }) => struckInItem(state, body.target) },
+  derive({ body: { now } }, read) {
+    if (now === 'void') return {}
+    return { now: { ...now, reading: { ...now.reading, ...backed(now.reading, now.at, read) } } }
+  },
+  folds: {
+    batch: correctedInBatch,
+    item: (state, { claim: { body } }) => struckInItem(state, body.target),
+    instrument: (state, { claim: { about, body } }) =>
+      body.now === 'void'
+        ? state
+        : withUse(state, body.now.batch ? { type: 'batch', id: body.now.batch } : about, body.now.at),
+  },
 }
 
 const REASONS: readonly CorrectionReason[] = ['undo', 'mistyped', 'wrong pot', 'touched the pan', 'other']
@@ -64,7 +77,7 @@ function admitNow({ about, body }: Claim<'corrected'>, read: Read): Refusal | nu
     batch !== null && batch !== about.id ? needsOpenBatch({ about: { type: 'batch', id: batch } }, read) : null
   const begins = read('batch', batch ?? about.id)?.startedAt ?? -Infinity
   if (body.now.at < begins) return { code: 'before it began', field: 'at', begins }
-  return other ?? admitReading(reading, read)
+  return other ?? admitReading(reading, body.now.at, read)
 }
 
 // A disposition is not amended here: the lead disposes again. A part is taken back where it was taken.

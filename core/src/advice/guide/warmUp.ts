@@ -1,7 +1,7 @@
 import { MINUTE, type Instant } from '../../ground/instant'
 import type { Of } from '../../recipe/method/method'
 import { heatPlan } from '../../recipe/method/heatPlan'
-import { celsiusOf } from '../../ground/temperature'
+import { celsiusRead } from '../../state/reading'
 import type { BatchState } from '../../state/batch'
 import type { Reading } from '../../physics/trace/reading'
 import { timeInBand } from '../../physics/trace/timeInBand'
@@ -73,6 +73,6 @@ function readingsOf({ facts: { 'reading-taken': readings } }: BatchState, of: Of
       if (gone || value.where !== 'core' || at < from) return false
       return name === null ? value.of === 'mixture' : value.of !== 'mixture' && value.of.part === name
     })
-    .map(({ at, value }): Reading => ({ at, celsius: celsiusOf(value.typed), where: 'core' }))
+    .map(({ at, value }): Reading => ({ at, celsius: celsiusRead(value), where: 'core' }))
     .sort((a, b) => a.at - b.at)
 }

@@ -3,8 +3,9 @@ import type { ReadingBody } from '../../ledger/entry'
 import type { Check } from '../../recipe/checks/checksFor'
 import type { Of } from '../../recipe/method/method'
 import { timelineOf } from '../timeline/timeline'
-import { celsiusOf } from '../../ground/temperature'
 import type { BatchState } from '../../state/batch'
+import { backingDoubt } from '../../state/backing'
+import { celsiusRead } from '../../state/reading'
 import { isWaiting } from '../../state/fact'
 import type { Reading, Where } from '../../physics/trace/reading'
 import { Trace } from '../../physics/trace/trace'
@@ -75,7 +76,7 @@ function handTrace(
   for (const { entry, at, void: gone, value } of batch.facts['reading-taken']) {
     if (gone || !sameOf(value.of, of) || !where.includes(value.where)) continue
     if (value.portion !== undefined && value.portion !== pan) continue
-    if (!isPassedOver(entry)) trace.put(at, celsiusOf(value.typed))
+    if (!isPassedOver(entry)) trace.put(at, celsiusRead(value))
   }
   return trace
 }
@@ -99,7 +100,7 @@ export function mixtureTrace(batch: BatchState, pan?: string): Witness[] {
     .map(({ entry, at, value }) => ({
       entry,
       at,
-      celsius: celsiusOf(value.typed),
+      celsius: celsiusRead(value),
       where: value.where,
       doubts: doubts.get(entry) ?? [],
       ...(value.portion === undefined ? {} : { portion: value.portion }),
@@ -123,6 +124,8 @@ export function doubtsIn(batch: BatchState): Map<Id, Doubt[]> {
     if (fact.value.instrument === null) doubts.push('no instrument')
     if (isWaiting(fact)) doubts.push('late')
     if (fact.value.portion === undefined && fact.at >= splitAt) doubts.push('which pan')
+    const backing = backingDoubt(fact, batch.failedProbes)
+    if (backing) doubts.push(backing)
     if (doubts.length) found.set(fact.entry, doubts)
     return doubts.length === 0
   })

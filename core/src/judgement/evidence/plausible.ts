@@ -3,9 +3,9 @@ import { placeFigures, type Place } from '../../physics/cooling/place'
 import type { Id } from '../../ledger/subject'
 import type { Pouring, ReadingBody } from '../../ledger/entry'
 import { unitDoubt } from '../../ground/parseTemperature'
-import { celsiusOf } from '../../ground/temperature'
 import type { BatchState } from '../../state/batch'
 import { valid, type Fact } from '../../state/fact'
+import { celsiusRead } from '../../state/reading'
 
 /** The version of these figures: a standing says by which it was found. */
 export const PLAUSIBLE = 1
@@ -82,7 +82,7 @@ function unlikelyIn(trace: readonly Read[], batch: BatchState): Map<Id, Unlikely
   let sure: Read | null = null
   let open: { reads: Read[]; why: 'fall' | 'rise' | 'unit' } | null = null
   for (const read of trace) {
-    const celsius = celsiusOf(read.value.typed)
+    const celsius = celsiusRead(read.value)
     const why = read.accepted ? null : doubtOf(sure, read, batch)
     if (!why) {
       sure = read
@@ -106,10 +106,10 @@ function unlikelyIn(trace: readonly Read[], batch: BatchState): Map<Id, Unlikely
 }
 
 function doubtOf(before: Read | null, { at, value }: Read, batch: BatchState): 'fall' | 'rise' | 'unit' | null {
-  const last = before && { celsius: celsiusOf(before.value.typed), agoMs: at - before.at }
+  const last = before && { celsius: celsiusRead(before.value), agoMs: at - before.at }
   if (unitDoubt(value.typed, last)) return 'unit'
   if (!before || !last) return null
-  const celsius = celsiusOf(value.typed)
+  const celsius = celsiusRead(value)
   if (celsius < fastestFall(last.celsius, before.at, at, batch) - SCATTER) return 'fall'
   const hottest = last.celsius + (FASTEST_RISE * last.agoMs) / SECOND + SCATTER
   return celsius > hottest && !isTogether(before.at, at, batch) ? 'rise' : null
@@ -123,7 +123,7 @@ function foretells(
   why: 'fall' | 'rise' | 'unit',
   batch: BatchState,
 ): boolean {
-  const told = celsiusOf(first.value.typed)
+  const told = celsiusRead(first.value)
   const coldest = fastestFall(told, first.at, at, batch) - SCATTER
   if (why === 'fall') return celsius >= coldest && celsius <= told + SCATTER
   return celsius >= told - SCATTER && (why === 'rise' || celsius <= told + WARMED)

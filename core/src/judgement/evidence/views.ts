@@ -2,6 +2,7 @@ import type { Id } from '../../ledger/subject'
 import type { ReadingBody } from '../../ledger/entry'
 import { allFacts, eachKind, type BatchState } from '../../state/batch'
 import { isWaiting, valid, withoutAccepted, type Fact } from '../../state/fact'
+import { backingDoubt, failureOf } from '../../state/backing'
 import { timelineOf } from '../timeline/timeline'
 import { unlikelyReadings } from './plausible'
 
@@ -52,11 +53,16 @@ export function viewsOf(batch: BatchState): Views {
   }
   const alone = told.map((each) => withReadings([each]))
   const grown = told.slice(1).map((_, i) => withReadings(told.slice(0, i + 2)))
-  const changed = changesOf(batch).map((change): View => ({ batch: change(base), trusted: NONE }))
+  const found = asFound(base, doubted, batch.failedProbes)
+  const all = grown.at(-1) ?? alone[0] ?? sure
+  // What was in doubt together with a change stays so when an instrument takes the rest of its readings away.
+  const changed = changesOf(batch).flatMap((change) =>
+    [...new Set([sure, all])].map((view): View => ({ ...view, batch: change(view.batch) })),
+  )
   return {
     sure,
-    doubtful: [...alone, ...grown, ...changed],
-    all: grown.at(-1) ?? alone[0] ?? sure,
+    doubtful: [...alone, ...grown, ...changed, ...(found ? [found] : [])],
+    all,
     unaccepted: hasAccepted(batch)
       ? { batch: beyondDoubt({ ...batch, facts: eachKind(batch, unacceptedOf) }), trusted: NONE }
       : null,
@@ -68,32 +74,49 @@ const NONE: ReadonlySet<Id> = new Set()
 /** What counts by itself: no reading in doubt; all else from when the kitchen knew of it, where that was too late. */
 function beyondDoubt(batch: BatchState): BatchState {
   if (isPlain(batch)) return batch
-  const { splitAt } = timelineOf(batch).pans
   const facts = eachKind(batch, (list) =>
     list.flatMap((fact) => (fact.void ? [] : [isWaiting(fact) ? { ...fact, at: fact.knownAt } : fact])),
   )
-  const readings = batch.facts['reading-taken'].filter((fact) => !fact.void && !isDoubted(fact, splitAt))
+  const readings = batch.facts['reading-taken'].filter((fact) => !fact.void && !isDoubted(fact, batch))
   return { ...batch, facts: { ...facts, 'reading-taken': readings } }
 }
 
 /** As nearly always: nothing late, taken back or in doubt. */
 function isPlain(batch: BatchState): boolean {
-  const { splitAt } = timelineOf(batch).pans
   return (
-    batch.facts['reading-taken'].every((fact) => !isDoubted(fact, splitAt)) &&
+    batch.facts['reading-taken'].every((fact) => !isDoubted(fact, batch)) &&
     allFacts(batch).every((fact) => !fact.void && !isWaiting(fact))
   )
 }
 
-function isDoubted(fact: Fact<ReadingBody>, splitAt: number): boolean {
+function isDoubted(fact: Fact<ReadingBody>, batch: BatchState): boolean {
   const { instrument, portion } = fact.value
-  return instrument === null || isWaiting(fact) || (portion === undefined && fact.at >= splitAt)
+  if (instrument === null || isWaiting(fact)) return true
+  if (portion === undefined && fact.at >= timelineOf(batch).pans.splitAt) return true
+  return backingDoubt(fact, batch.failedProbes) !== null
 }
 
 /** Readings that can only deny. */
 function doubtedReadings(batch: BatchState): Fact<ReadingBody>[] {
-  const { splitAt } = timelineOf(batch).pans
-  return batch.facts['reading-taken'].filter((fact) => !fact.void && isDoubted(fact, splitAt))
+  return batch.facts['reading-taken'].filter((fact) => !fact.void && isDoubted(fact, batch))
+}
+
+/** Every doubted reading as its failed instrument was found to be out: null where none of them failed. */
+function asFound(
+  base: BatchState,
+  doubted: readonly Fact<ReadingBody>[],
+  fails: BatchState['failedProbes'],
+): View | null {
+  const failures = doubted.map((fact) => failureOf(fact, fails))
+  if (failures.every((failure) => failure === null)) return null
+  const corrected = doubted.map((fact, i): Fact<ReadingBody> => {
+    const failure = failures[i]
+    return failure ? { ...fact, value: { ...fact.value, readBy: { backing: 'failed', off: failure.error } } } : fact
+  })
+  return {
+    batch: { ...base, facts: { ...base.facts, 'reading-taken': [...base.facts['reading-taken'], ...corrected] } },
+    trusted: NONE,
+  }
 }
 
 /** What else was told too late, each as it says: a mark at its time, something taken back. */

@@ -1,8 +1,9 @@
 import type { Instant } from '../../ground/instant'
 import type { MoveHow } from '../../ledger/storeEntries'
-import { celsiusOf } from '../../ground/temperature'
 import { eggOf, holdOf, isGone, releasedAt, wentOutOf, type ItemState } from '../../state/item'
+import { backingDoubt } from '../../state/backing'
 import { inOrder, isWaiting } from '../../state/fact'
+import { celsiusRead } from '../../state/reading'
 import type { Journey } from '../warmth/exposure'
 import type { DateWall } from '../dates/walls'
 import type { Measure } from '../../ground/measure'
@@ -43,15 +44,19 @@ export function courseOf(item: ItemState, walls: readonly DateWall[]): Course {
     small: isSmall(item.measure),
     noted: item.dating.bestBefore !== undefined,
     moves: movesOf(item),
-    // Known too late, a reading is a word: it can deny.
+    // Known too late, or by an instrument in doubt, a reading is a word: it can deny.
     reads: inOrder(item.readings).map((read) => ({
       at: read.at,
-      celsius: celsiusOf(read.value.typed),
-      by: read.value.instrument === null || isWaiting(read) ? 'word' : 'probe',
+      celsius: celsiusRead(read.value),
+      by: isWord(read, item.fails) ? 'word' : 'probe',
     })),
     hold: hold ? (hold.value.recall ? 'recalled' : 'held') : null,
     released: releasedAt(item),
   }
+}
+
+function isWord(read: ItemState['readings'][number], fails: ItemState['fails']): boolean {
+  return read.value.instrument === null || isWaiting(read) || backingDoubt(read, fails) !== null
 }
 
 const SMALL_GRAMS = 1000

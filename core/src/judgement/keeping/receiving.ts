@@ -4,7 +4,9 @@ import { catalogue } from '../../recipe/ingredient/catalogue'
 import { isFrozenFruit, isLookedAt } from '../../recipe/ingredient/produce'
 import { limitsOf } from '../../recipe/checks/checksFor'
 import type { LimitSet } from '../../rules/limit'
-import { celsiusOf, SAME_DEGREE } from '../../ground/temperature'
+import { SAME_DEGREE } from '../../ground/temperature'
+import { canProve } from '../../state/instrument'
+import { celsiusRead } from '../../state/reading'
 import { receivedLevel, receivedMilkLevel, shellEggLevel, type Level } from '../../recipe/checks/unitKind'
 
 /** Why a lot is not simply accepted. */
@@ -13,6 +15,8 @@ export type ReceivingReason =
   /** Milk, warmer than other cold food may come, and not than a law of its own may allow. */
   | { code: 'milk by its law'; celsius: number; level: Level; own: Level }
   | { code: 'not read'; level: Level }
+  /** Read by an instrument that proves nothing just then. */
+  | { code: 'instrument in doubt'; level: Level }
   | { code: 'past its day'; useBy: Day }
   /** A best-before is noted, and binds nothing. */
   | { code: 'past its best'; bestBefore: Day }
@@ -51,7 +55,9 @@ export function receivingOf(lot: Arriving, limits: LimitSet, day: Day, susceptib
   const found: [ReceivingVerdict, ReceivingReason][] = []
   if (level && !lot.received) found.push(['hold', { code: 'not read', level }])
   if (level && lot.received) {
-    const celsius = celsiusOf(lot.received.typed)
+    const celsius = celsiusRead(lot.received)
+    const { readBy } = lot.received
+    if (readBy && !canProve(readBy)) found.push(['hold', { code: 'instrument in doubt', level }])
     const own = isMilk(lot.ingredient) ? receivedMilkLevel(limits, day) : null
     const isOver = (each: Level) => celsius > each.celsius + SAME_DEGREE
     if (isOver(level) && own && !isOver(own)) found.push(['hold', { code: 'milk by its law', celsius, level, own }])

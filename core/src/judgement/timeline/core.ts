@@ -1,7 +1,7 @@
 import type { Instant } from '../../ground/instant'
-import { celsiusOf } from '../../ground/temperature'
 import type { Id } from '../../ledger/subject'
 import type { BatchState } from '../../state/batch'
+import { celsiusRead } from '../../state/reading'
 
 /** A reading of the mixture's core, by whatever probe. */
 export interface CoreReading {
@@ -16,10 +16,10 @@ export interface CoreReading {
 /** The readings of the mixture's core that stand, by the time they tell of; of one time, in the order of their entries. */
 export function coreReadings({ facts: { 'reading-taken': readings } }: Pick<BatchState, 'facts'>): CoreReading[] {
   return readings
-    .flatMap(({ void: gone, entry, at, knownAt, value: { of, where, typed, portion } }) =>
-      gone || of !== 'mixture' || where !== 'core'
+    .flatMap(({ void: gone, entry, at, knownAt, value }) =>
+      gone || value.of !== 'mixture' || value.where !== 'core'
         ? []
-        : [{ entry, at, knownAt, celsius: celsiusOf(typed), pan: portion }],
+        : [{ entry, at, knownAt, celsius: celsiusRead(value), pan: value.portion }],
     )
     .sort((a, b) => a.at - b.at)
 }

@@ -1,0 +1,142 @@
+import type { Against, CheckFound } from '../../ledger/instrumentEntries'
+import type { Bodies, Claim } from '../../ledger/entry'
+import { isEntryLate, knownAt } from '../../ledger/late'
+import type { Subject } from '../../ledger/subject'
+import { id, list, number, object, oneOf, typedTemperature, type Field } from '../../ground/field'
+import type { Typed } from '../../ground/temperature'
+import { instrumentStanding, withCheck, type InstrumentState } from '../../state/instrument'
+import { CHECK_LATE_AFTER, CHECK_READINGS, checkFound, spread, STEADY } from '../../state/instrumentCheck'
+import { failedProbe } from '../../state/backing'
+import type { Read } from '../../state/state'
+import type { Refusal } from '../guard/refusal'
+import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
+
+declare module '../../ledger/entry' {
+  interface Bodies {
+    'instrument-checked': { against: Against; shown: Typed[]; found: CheckFound }
+  }
+}
+
+/**
+ * An instrument was checked against something that is known. Passed, its error is taken off from then on. Failed, all that
+ * was read with it since its last pass stands in doubt until the lead has looked: it can deny, and proves nothing.
+ */
+export const instrumentChecked: KindOf<'instrument-checked'> = {
+  kind: 'instrument-checked',
+  v: 1,
+  about: 'instrument',
+  may: EVERYONE_WHO_COOKS,
+  signed: false,
+  parse(body) {
+    const { against, shown, found } = object(body, ['against', 'shown', 'found'])
+    return {
+      against: parseAgainst(against),
+      shown: list(shown, typedTemperature, CHECK_READINGS),
+      // What it showed needs no parsing: only the very one that core finds is folded.
+      found: found.value as CheckFound,
+    }
+  },
+  writes: ({ about, body }) => [about, ...(body.found?.doubted ?? [])],
+  reads: ({ body: { against } }) => (against.kind === 'instrument' ? [{ type: 'instrument', id: against.id }] : []),
+  readsThen: (claim, read) => foundIn(claim, read)?.doubted ?? [],
+  refuse(claim, read) {
+    const { about, body } = claim
+    const instrument = read('instrument', about.id)
+    if (!instrument) return { code: 'not there', field: 'about.id', what: 'instrument' }
+    if (instrument.gone) return { code: 'instrument gone', field: 'about.id', instrument: instrument.code }
+    return refusedAgainst(instrument, claim, read) ?? refusedShown(body)
+  },
+  derive(claim, read) {
+    return { found: foundIn(claim, read)! }
+  },
+  lateAfter: CHECK_LATE_AFTER,
+  folds: {
+    instrument(state, entry, own) {
+      const { id: of, at, by, about, body } = entry.claim
+      if (about.id !== own) return state
+      const { reference, error, passed } = body.found
+      const { against, shown } = body
+      const from = passed && isEntryLate(entry, at) ? knownAt(entry) : at
+      const { tolerance } = state
+      return withCheck(state, { entry: of, at, by, against, shown, reference, error, passed, tolerance, from })
+    },
+    batch: (state, entry) => ({ ...state, failedProbes: [...state.failedProbes, failedProbe(entry)] }),
+    lot: (state, entry) => ({ ...state, fails: [...state.fails, failedProbe(entry)] }),
+    item: (state, entry) => ({ ...state, fails: [...state.fails, failedProbe(entry)] }),
+  },
+}
+
+function foundIn({ about, at, body }: Claim<'instrument-checked'>, read: Read): CheckFound | null {
+  const instrument = read('instrument', about.id)
+  if (!instrument) return null
+  const { against } = body
+  const other = against.kind === 'instrument' ? read('instrument', against.id) : null
+  const found = checkFound(instrument, { at, ...body }, other)
+  return { ...found, doubted: withSplitOff(found.doubted, read) }
+}
+
+/** What was split off something inherits its readings: it stands in the same doubt. */
+function withSplitOff(doubted: readonly Subject[], read: Read): Subject[] {
+  const all = new Map(doubted.map((subject) => [subject.id, subject]))
+  // A map goes on to what is put into it meanwhile: pieces of pieces too.
+  for (const { type, id: of } of all.values()) {
+    if (type !== 'item') continue
+    for (const { value } of read('item', of)?.splits ?? []) all.set(value.into, { type: 'item', id: value.into })
+  }
+  return [...all.values()]
+}
+
+/** What it may be compared with: ice for every thermometer, boiling water for what goes into it, buffers for pH alone. */
+function refusedAgainst(
+  { code, kind, id: own }: InstrumentState,
+  { at, body: { against } }: Claim<'instrument-checked'>,
+  read: Read,
+): Refusal | null {
+  const fits = kind === 'ph' ? against.kind === 'buffers' : against.kind !== 'buffers'
+  if (!fits || (against.kind === 'boiling' && kind !== 'probe'))
+    return { code: 'not checked so', field: 'body.against', instrument: code }
+  if (against.kind !== 'instrument') return null
+  const other = read('instrument', against.id)
+  if (!other || other.id === own) return { code: 'not there', field: 'body.against', what: 'instrument' }
+  return instrumentStanding(other, at).backing === 'checked' && !other.gone
+    ? null
+    : { code: 'reference not checked', field: 'body.against', instrument: other.code }
+}
+
+function refusedShown({ against, shown }: Bodies['instrument-checked']): Refusal | null {
+  if (against.kind === 'buffers')
+    return against.buffers.length < 2
+      ? { code: 'read again', field: 'body.against', read: against.buffers.length }
+      : null
+  if (shown.length < CHECK_READINGS) return { code: 'read again', field: 'body.shown', read: shown.length }
+  const apart = spread(shown)
+  return apart > STEADY ? { code: 'not steady', field: 'body.shown', apart } : null
+}
+
+function parseAgainst(field: Field): Against {
+  const { kind } = object(field, ['kind', 'altitude', 'id', 'shown', 'buffers'])
+  switch (oneOf(kind, ['ice', 'boiling', 'instrument', 'buffers'] as const)) {
+    case 'ice':
+      return { kind: 'ice' }
+    case 'boiling':
+      return { kind: 'boiling', altitude: number(object(field, ['kind', 'altitude']).altitude, -430, 9000) }
+    case 'instrument': {
+      const { id: other, shown } = object(field, ['kind', 'id', 'shown'])
+      return { kind: 'instrument', id: id(other), shown: typedTemperature(shown) }
+    }
+    case 'buffers':
+      return { kind: 'buffers', buffers: parseBuffers(object(field, ['kind', 'buffers']).buffers) }
+  }
+}
+
+function parseBuffers(field: Field): { nominal: number; read: number }[] {
+  const buffers = list(
+    field,
+    (each) => {
+      const { nominal, read } = object(each, ['nominal', 'read'])
+      return { nominal: number(nominal, 0, 14), read: number(read, 0, 14) }
+    },
+    4,
+  )
+  return buffers
+}

@@ -1,0 +1,265 @@
+import fc from 'fast-check'
+import type { Bodies } from '../ledger/entry'
+import { courseOf } from '../judgement/keeping/course'
+import { lookBack } from '../judgement/batch/lookBack'
+import { instrumentStanding } from '../state/instrument'
+import { inheritedOf } from '../state/newItem'
+import { idOf, KitchenStory, LEAD, PROBE } from '../test/kitchenStory'
+import { at } from '../test/traces'
+
+/** What a probe proves, and what it takes back when it fails. Minutes are after ten. */
+
+const DAY = 24 * 60
+const OTHER_PROBE = idOf('another probe')
+const WEEKLY = { everyDays: 7, overdue: 'counts' as const }
+const none = { reference: 0, error: 0, passed: true, since: null, doubted: [] }
+
+const kitchen = (checks: 'not asked' | { everyDays: number; overdue: 'counts' | 'proves nothing' } = WEEKLY) =>
+  new KitchenStory({
+    instruments: [
+      { id: PROBE, code: 'P4', kind: 'probe', checks },
+      { id: OTHER_PROBE, code: 'P2', kind: 'probe' },
+    ],
+  })
+
+const inIce = (celsius: number): Bodies['instrument-checked'] => ({
+  against: { kind: 'ice' },
+  shown: [celsius, celsius, celsius].map((value) => ({ value, unit: 'C' })),
+  found: none,
+})
+
+const check = (story: KitchenStory, minutes: number, celsius: number, after = 0) =>
+  story.enter('instrument-checked', PROBE, minutes, inIce(celsius), { after })
+
+const stands = (story: KitchenStory, minutes: number) =>
+  instrumentStanding(story.kitchen.read('instrument', PROBE)!, at(minutes))
+
+const due = (story: KitchenStory, batch: string, minutes: number) => story.standing(batch, 'egg', minutes)
+
+describe('a probe and its check', () => {
+  it('proves nothing before the first, and what it read before stays so', () => {
+    const story = kitchen()
+    const batch = story.cooked()
+    expect(due(story, batch, 30)).toBe('unproven')
+    check(story, 31, 0.2)
+    expect(due(story, batch, 32)).toBe('unproven')
+    const next = story.begin('next', 33)
+    story.mark(next, 34, 'temper', 'combined')
+    story.read(next, 40, 80)
+    story.mark(next, 42, 'cook', 'done')
+    expect(due(story, next, 45)).toBe('proven')
+  })
+
+  it('counts while a check is late, and no more one interval after; the house may cap it at once', () => {
+    for (const [overdue, late] of [
+      ['counts', 'proven'],
+      ['proves nothing', 'unproven'],
+    ] as const) {
+      const story = kitchen({ everyDays: 7, overdue })
+      check(story, -45, 0)
+      expect(stands(story, -45 + 6 * DAY).backing).toBe('checked')
+      const after = -45 + 8 * DAY
+      const batch = story.begin('late', after)
+      story.mark(batch, after + 5, 'temper', 'combined')
+      story.read(batch, after + 10, 80)
+      story.mark(batch, after + 12, 'cook', 'done')
+      expect(stands(story, after).backing).toBe(overdue === 'counts' ? 'overdue' : 'lapsed')
+      expect(due(story, batch, after + 20)).toBe(late)
+      const later = -45 + 15 * DAY
+      const second = story.begin('later', later)
+      story.mark(second, later + 5, 'temper', 'combined')
+      story.read(second, later + 10, 80)
+      story.mark(second, later + 12, 'cook', 'done')
+      expect(due(story, second, later + 20)).toBe('unproven')
+    }
+  })
+
+  it('is due at once after a fall, and cannot be checked into the past', () => {
+    const story = kitchen()
+    check(story, -40, 0)
+    story.enter('instrument-due', PROBE, -30, { why: 'dropped' })
+    expect(stands(story, 0)).toMatchObject({ backing: 'overdue', atOnce: 'dropped' })
+    check(story, -10, 0)
+    expect(stands(story, 0)).toMatchObject({ backing: 'checked', atOnce: null })
+
+    const fresh = kitchen()
+    const batch = fresh.cooked()
+    // "I had checked it at five to ten", said at half past.
+    check(fresh, -5, 0, 35)
+    expect(due(fresh, batch, 40)).toBe('unproven')
+    fresh.read(batch, 41, 82)
+    expect(stands(fresh, 0).backing).toBe('unchecked')
+  })
+
+  it('takes off what it reads too high, and keeps what it showed', () => {
+    const story = kitchen()
+    check(story, -40, 0.7)
+    const batch = story.begin('pot')
+    const entry = story.read(batch, 10, 68.3)
+    const [fact] = story.kitchen.read('batch', batch)!.facts['reading-taken']
+    expect(fact).toMatchObject({ entry, value: { typed: { value: 68.3 }, readBy: { backing: 'checked', off: 0.7 } } })
+    const water = { kind: 'boiling' as const, altitude: 0 }
+    const shown = [100.5, 100.4, 100.4].map((value) => ({ value, unit: 'C' as const }))
+    story.enter('instrument-checked', PROBE, 12, { against: water, shown, found: none })
+    story.read(batch, 15, 50)
+    const { value } = story.kitchen.read('batch', batch)!.facts['reading-taken'].at(-1)!
+    // Between 0.7 in ice and 0.4 in boiling water.
+    expect(value.readBy!.off).toBeCloseTo(0.55, 1)
+  })
+
+  it('passes on the line itself, and fails just over it', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: -30, max: 30 }), (tenths) => {
+        const story = kitchen()
+        check(story, -40, tenths / 10)
+        const { last } = stands(story, -30)
+        expect(last).toMatchObject({ error: tenths / 10, passed: Math.abs(tenths) <= 10 })
+      }),
+      { numRuns: 30 },
+    )
+  })
+
+  it.each<[string, Partial<Bodies['instrument-checked']>, string]>([
+    ['two readings', { shown: [{ value: 0, unit: 'C' }] }, 'read again'],
+    ['one that still moves', { shown: [0, 0.4, 0.9].map((value) => ({ value, unit: 'C' as const })) }, 'not steady'],
+    [
+      'a probe that was never checked itself',
+      { against: { kind: 'instrument', id: OTHER_PROBE, shown: { value: 0, unit: 'C' } } },
+      'reference not checked',
+    ],
+    ['buffers', { against: { kind: 'buffers', buffers: [] } }, 'not checked so'],
+  ])('is refused by %s', (_, wrong, code) => {
+    const story = kitchen()
+    const { posted } = story.post('instrument-checked', PROBE, 0, { ...inIce(0), ...wrong })
+    expect(posted).toMatchObject({ ok: false, code })
+    expect(story.kitchen.read('instrument', PROBE)!.history).toEqual([])
+  })
+
+  it('reads nothing more once it is lost', () => {
+    const story = kitchen()
+    const batch = story.begin('pot')
+    story.enter('instrument-gone', PROBE, 5, { how: 'lost', reason: 'not in any drawer' }, { by: LEAD })
+    const reading = {
+      typed: { value: 80, unit: 'C' as const },
+      where: 'core' as const,
+      of: 'mixture' as const,
+      instrument: PROBE,
+    }
+    expect(story.post('reading-taken', batch, 10, reading).posted).toMatchObject({ ok: false, code: 'instrument gone' })
+    expect(story.post('instrument-checked', PROBE, 10, inIce(0)).posted).toMatchObject({ code: 'instrument gone' })
+  })
+})
+
+it('takes no tablet’s word for what stands behind a reading', () => {
+  const story = kitchen()
+  check(story, -40, 0)
+  const batch = story.begin('pot')
+  const lie = { backing: 'checked' as const, off: -20 }
+  story.read(batch, 10, 60, { readBy: lie })
+  story.read(batch, 11, 60, { readBy: lie, instrument: null })
+  const values = story.kitchen.read('batch', batch)!.facts['reading-taken'].map(({ value }) => value.readBy)
+  expect(values).toEqual([{ backing: 'checked', off: 0 }, undefined])
+})
+
+describe('a probe that fails', () => {
+  const failing = () => {
+    const story = kitchen()
+    check(story, -40, 0)
+    const batch = story.made()
+    expect(story.kitchen.standing(batch, at(250))).toBe('proven')
+    return { story, batch }
+  }
+
+  it('takes back what it proved since its last pass, and nothing that another read', () => {
+    const { story, batch } = failing()
+    const other = story.begin('other', 245)
+    const by = { instrument: OTHER_PROBE }
+    story.mark(other, 246, 'temper', 'combined')
+    story.read(other, 250, 80, by)
+    story.mark(other, 252, 'cook', 'done')
+    check(story, 260, 1.9)
+    expect(story.kitchen.standing(batch, at(270))).not.toBe('proven')
+    expect(story.check(batch, 'egg', 270)).toMatchObject({ standing: 'unproven', doubts: ['failed'] })
+    expect(due(story, other, 270)).toBe('proven')
+    // A pass after it does not bring them back.
+    check(story, 275, 0)
+    expect(due(story, batch, 280)).toBe('unproven')
+  })
+
+  it('says which way it breaks, and the lead lets it count again with a reason', () => {
+    const { story, batch } = failing()
+    const failed = check(story, 260, 1.9)
+    const state = story.kitchen.read('batch', batch)!
+    const found = lookBack(state, failed, { zone: 'UTC' }, at(270))
+    // 80° less 1.9 is through its row all the same; 20° and 1.9 more was over 21°.
+    expect(found).toMatchObject({ was: 'proven', risk: 'unproven', decidedAt: null })
+    expect(found.breaks!.check.key).toBe('cool-first')
+    expect(found.reading).toEqual({ at: at(100), shown: 20, shifted: 21.9, level: 21 })
+
+    const entries = found.doubted.map((entry) => ({ type: 'batch' as const, id: batch, entry }))
+    const accepted = { entries, reason: 'it fell at 14:15, two saw it' }
+    story.enter('entries-accepted', story.kitchen.id, 280, accepted, { by: LEAD })
+    expect(story.kitchen.standing(batch, at(290))).toBe('proven')
+    const after = lookBack(story.kitchen.read('batch', batch)!, failed, { zone: 'UTC' }, at(290))
+    expect(after.decidedAt).toBe(at(280))
+
+    // What was accepted of one failure is not accepted of the next.
+    check(story, 300, 0)
+    story.read(batch, 310, 4)
+    check(story, 320, 1.9)
+    expect(story.kitchen.read('batch', batch)!.failedProbes).toHaveLength(2)
+  })
+
+  it('makes nothing better that it had found bad', () => {
+    const story = kitchen()
+    check(story, -40, 0)
+    const batch = story.cooked()
+    story.read(batch, 150, 30)
+    expect(story.standing(batch, 'cool-first', 151)).toBe('missed')
+    check(story, 160, 12)
+    expect(story.standing(batch, 'cool-first', 170)).toBe('missed')
+  })
+
+  it('finds a miss where the error as found breaks the limit', () => {
+    const story = kitchen()
+    check(story, -40, 0)
+    const batch = story.cooked()
+    story.read(batch, 100, 20.5)
+    story.read(batch, 240, 4.5)
+    // It reads 1.2 too low: 20.5 was 21.7.
+    const failed = check(story, 260, -1.2)
+    const found = lookBack(story.kitchen.read('batch', batch)!, failed, { zone: 'UTC' }, at(270))
+    expect(found.risk).not.toBe('holds')
+    expect(found.asFound).not.toBe('proven')
+  })
+
+  it('is no way to proof by an item either', () => {
+    const { story, batch } = failing()
+    const item = story.putAway(batch, 250)
+    const read = (minutes: number, celsius: number) =>
+      story.enter('item-read', item, minutes, { typed: { value: celsius, unit: 'C' }, instrument: PROBE })
+    read(255, 3)
+    expect(story.kitchen.item(item, at(258)).usable).toBe(true)
+    check(story, 260, 1.9)
+    expect(story.kitchen.item(item, at(270)).usable).toBe(false)
+    expect(story.kitchen.read('item', item)!.fails).toHaveLength(1)
+  })
+
+  it('takes what was split off with it, before and after', () => {
+    const { story, batch } = failing()
+    const item = story.putAway(batch, 250)
+    story.enter('item-read', item, 252, { typed: { value: 3, unit: 'C' }, instrument: PROBE })
+    const split = (name: string, minutes: number) => {
+      const as = inheritedOf(story.kitchen.read('item', item)!, 0.1)
+      const measure = { value: 200, unit: 'g' as const }
+      story.enter('item-split', item, minutes, { into: idOf(name), code: `${name.slice(0, 1)}-1`, measure, as })
+      return idOf(name)
+    }
+    const words = (id: string) => courseOf(story.kitchen.read('item', id)!, []).reads.map(({ by }) => by)
+    const before = split('before', 254)
+    expect(words(before)).toEqual(['probe'])
+    check(story, 260, 1.9)
+    const after = split('after', 262)
+    expect([item, before, after].map(words)).toEqual([['word'], ['word'], ['word']])
+  })
+})

@@ -1,0 +1,54 @@
+import {
+  bySeriousness,
+  failureOf,
+  lookBack,
+  type BatchState,
+  type Id,
+  type Instant,
+  type ItemState,
+  type LotState,
+} from '@logged-thermal/core'
+import type { LookedBackBatch, LookedBackItem, LookedBackLot } from '../http/answers'
+
+interface Asked {
+  /** The entry of the failed check. */
+  check: Id
+  /** Lists of states as JSON: the thread that serves need not read them. */
+  batches: string
+  items: string
+  lots: string
+  zone: string
+  now: Instant
+}
+
+export interface LookedBackAt {
+  batches: Omit<LookedBackBatch, 'items'>[]
+  items: LookedBackItem[]
+  lots: LookedBackLot[]
+}
+
+/** What a failed check throws doubt on, judged again with its error both ways: the most serious first. */
+export function lookedBack({ check, batches, items, lots, zone, now }: Asked): LookedBackAt {
+  return {
+    batches: (JSON.parse(batches) as BatchState[])
+      .map((batch) => {
+        const { id, code, method, startedAt, vessel } = batch
+        return { id, code, name: method.name, startedAt, vessel: vessel.name, ...lookBack(batch, check, { zone }, now) }
+      })
+      .filter(({ doubted }) => doubted.length > 0)
+      .sort((a, b) => bySeriousness(a, b) || a.startedAt - b.startedAt),
+    items: (JSON.parse(items) as ItemState[]).flatMap((item) => {
+      const fails = item.fails.filter(({ entry }) => entry === check)
+      const doubted = item.readings.filter((fact) => !fact.void && failureOf({ ...fact, accepted: null }, fails))
+      const open = item.readings.filter((fact) => !fact.void && failureOf(fact, fails))
+      const { id, code, name } = item
+      return doubted.length
+        ? [{ id, code, name, doubted: doubted.map(({ entry }) => entry), decided: open.length === 0 }]
+        : []
+    }),
+    lots: (JSON.parse(lots) as LotState[]).map(({ id, code, name, receivedAt, fails, decided }) => {
+      const failed = fails.find(({ entry }) => entry === check)
+      return { id, code, name, receivedAt, decided: !!failed && !!decided && decided.knownAt >= failed.knownAt }
+    }),
+  }
+}
