@@ -64,17 +64,18 @@ test('a kitchen is set up with the code from the console, holds nothing that nob
 
   // No eggs, no units, nothing to read with, and no method in force: the Line leads to each.
   const steps = page.getByRole('region', { name: 'First steps' })
-  await expect(steps.getByRole('link')).toHaveCount(5)
+  await expect(steps.getByRole('link')).toHaveCount(6)
   await expect(steps.getByText('It is there.')).toHaveCount(0)
   await goTo(page, 'Stock list')
   await expect(page.getByRole('heading', { level: 1 })).toContainText('0 things are held.')
   await page.goto(`${kitchen.url}/start`)
   await expect(page.getByText('This kitchen has no method to start yet.')).toBeVisible()
   await page.goto(kitchen.url)
-  await steps.getByRole('link', { name: 'A probe' }).click()
+  await steps.getByRole('link', { name: /^A probe/ }).click()
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Without a probe no reading proves a core.')
 
   // A code is asked for once, and the lead's PIN; a wrong one registers nothing.
+  await tap(page, 'Add an instrument')
   await tap(page, 'Register it')
   await expect(page.getByRole('alert')).toHaveText('Enter the code written on it, such as P3.')
   await page.getByLabel('Code written on it').fill('P3')
@@ -83,13 +84,27 @@ test('a kitchen is set up with the code from the console, holds nothing that nob
     await page.getByRole('region', { name: 'PIN' }).getByRole('button', { name: digit, exact: true }).click()
   await expect(page.getByRole('dialog')).toContainText('Wrong PIN')
   await sign(page)
-  await expect(page.getByRole('region', { name: 'Registered' })).toContainText('P3Penetration probe')
+  const p3 = page.getByRole('region', { name: 'P3, Core probe' })
+  await expect(p3).toContainText('it proves nothing until then')
+  await tap(page, 'Add an instrument')
   await page.getByLabel('Code written on it').fill('P3')
   await tap(page, 'Register it')
   await expect(page.getByRole('alert')).toHaveText('P3 is registered already.')
+  await tap(page, 'Not now')
+
+  // A probe proves nothing before it was in ice: three readings, stirred in between.
+  await tap(page, /^First check/)
+  await tap(page, 'It is ready')
+  for (let i = 0; i < 3; i++) {
+    await kitchen.passes(0.6, page)
+    await page.getByRole('button', { name: '0.1', exact: true }).click()
+  }
+  await tap(page, 'Log the check')
+  await expect(p3).toContainText('reads 0.1° high')
 
   await page.goto(kitchen.url)
-  await expect(steps.getByRole('link', { name: 'A probe' })).toContainText('It is there.')
+  for (const step of [/^A probe/, /^The probe checked in ice/])
+    await expect(steps.getByRole('link', { name: step })).toContainText('It is there.')
   await steps.getByRole('link', { name: 'A method in force' }).click()
   await page.getByRole('link', { name: 'Rye-malt custard' }).click()
   await tap(page, 'Put version 1 in force')

@@ -93,12 +93,13 @@ export function instrumentStanding(instrument: InstrumentState, at: Instant): In
   if (!last) return { backing: 'unchecked', last, due: null, atOnce }
   const days = checks === 'not asked' ? CHECKED_EVERY[instrument.kind] : checks.everyDays
   const due = Math.min(last.from + days * DAY, event?.at ?? Infinity)
-  return { backing: backingOf(checks, due, days, at), last, due: event ? null : due, atOnce }
+  // Due at once is due from that very moment on.
+  const late = event !== null || at > due
+  return { backing: late ? lateBacking(checks, due, days, at) : 'checked', last, due: event ? null : due, atOnce }
 }
 
 /** One further interval late, its readings prove nothing; the house may have that so from the first day. */
-function backingOf(checks: CheckTerms, due: Instant, days: number, at: Instant): Backing {
-  if (at <= due) return 'checked'
+function lateBacking(checks: CheckTerms, due: Instant, days: number, at: Instant): Backing {
   const counts = checks === 'not asked' || checks.overdue === 'counts'
   return counts && at <= due + days * DAY ? 'overdue' : 'lapsed'
 }

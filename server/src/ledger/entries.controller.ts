@@ -1,7 +1,7 @@
 import { Body, Controller, Get, HttpCode, Param, ParseIntPipe, Post } from '@nestjs/common'
 import { ApiOperation, ApiTags } from '@nestjs/swagger'
 import { EntityManager } from '@mikro-orm/postgresql'
-import type { Appended, ClockHours, Id, Refusal, TemperatureScale } from '@logged-thermal/core'
+import type { Appended, ClockHours, Id, Kind, Refusal, TemperatureScale } from '@logged-thermal/core'
 import { refusalSentence, type Reader } from '@logged-thermal/wording'
 import { Metrics } from '../metrics/metrics'
 import { Kitchen } from '../people/kitchen.entity'
@@ -43,8 +43,8 @@ export class EntriesController {
     const { kitchenId, personId: postedBy } = shift
     const signedBy = signer && pin ? signer : null
     if (signer && pin) await this.pins.require(kitchenId, signer, pin, placeOf(shift))
-    const post = { kitchenId, postedBy, signedBy, clockAheadMs: sentAt - arrived, claims: entries }
-    const outcomes = await this.append.append(post)
+    const claims = entries.filter((entry) => !hasItsOwnRoute(entry))
+    const outcomes = await this.append.append({ kitchenId, postedBy, signedBy, clockAheadMs: sentAt - arrived, claims })
     let reader: Reader | null = null
     const results: PostResult[] = []
     for (const each of outcomes) {
@@ -55,7 +55,9 @@ export class EntriesController {
         results.push(refused(each, reader))
       } else results.push(each)
     }
-    return { now: clock.now(), results }
+    // In the order in which they were sent.
+    const answers = entries.map((entry) => (hasItsOwnRoute(entry) ? elsewhere(entry) : results.shift()!))
+    return { now: clock.now(), results: answers }
   }
 
   /** The hash of an entry; null where there is none of that number: a tablet holds it against what it saw. */
@@ -72,6 +74,20 @@ export class EntriesController {
     const reader = readerOf(await this.em.fork().findOneOrFail(Kitchen, { id }), hours)
     return { ...reader, scale: scale ?? reader.scale }
   }
+}
+
+/** What changes rows beside the logbook is entered by the route that changes both at once. */
+const OWN_ROUTES: readonly unknown[] = ['role-given', 'pin-changed'] satisfies Kind[]
+
+function hasItsOwnRoute(entry: unknown): boolean {
+  return OWN_ROUTES.includes((entry as { kind?: unknown } | null)?.kind)
+}
+
+function elsewhere(entry: unknown): PostResult {
+  const { id } = entry as { id?: unknown }
+  const sentence = 'That is done under People: who works here and their PINs change with it.'
+  const answer = { outcome: 'refused', status: 403, code: 'has its own route', field: 'kind', sentence } as const
+  return { id: typeof id === 'string' ? id : null, ...answer }
 }
 
 function refused({ id, refusal }: Extract<Appended, { outcome: 'refused' }>, reader: Reader): PostResult {

@@ -152,23 +152,21 @@ it('ends for whoever works here no more: no shift, no PIN, no name on the door',
   const hers = await kitchen.cookieOf('mina')
   await http().get('/api/line').set('Cookie', hers).expect(200)
   const lead = kitchen.person('ilse')
-  const gone = kitchen.claim(
-    'role-given',
-    kitchen.kitchenId,
-    { person: kitchen.person('mina').id, role: null },
-    { by: lead.id },
-  )
+  const mina = kitchen.person('mina').id
   const cookie = await kitchen.cookieOf('ilse')
-  const send = (claim: object) =>
-    http()
-      .post('/api/entries')
-      .set('Cookie', cookie)
-      .send({ sentAt: clock.now(), entries: [claim], signer: lead.id, pin: lead.pin })
-  expect((await send(gone)).body).toMatchObject({ results: [{ outcome: 'accepted' }] })
+  const give = (role: string | null) =>
+    http().post(`/api/people/${mina}/role`).set('Cookie', cookie).send({ role, signer: lead.id, pin: lead.pin })
+  // Not as a bare entry, which would leave the list of people as it was.
+  const bare = kitchen.claim('role-given', kitchen.kitchenId, { person: mina, role: null }, { by: lead.id })
+  const entries = { sentAt: clock.now(), entries: [bare], signer: lead.id, pin: lead.pin }
+  const { body } = await http().post('/api/entries').set('Cookie', cookie).send(entries)
+  expect(body).toMatchObject({ results: [{ id: bare.id, outcome: 'refused', code: 'has its own route' }] })
+  await http().get('/api/line').set('Cookie', hers).expect(200)
+
+  expect((await give(null)).body).toEqual({ changed: true })
   await http().get('/api/line').set('Cookie', hers).expect(401)
   expect((await open('mina', kitchen.person('mina').pin)).body).toMatchObject({ status: 403, title: 'not on the list' })
-  const back = { person: kitchen.person('mina').id, role: 'cook' as const }
-  await send(kitchen.claim('role-given', kitchen.kitchenId, back, { by: lead.id }))
+  await give('cook')
   expect((await open('mina', kitchen.person('mina').pin)).status).toBe(200)
 })
 

@@ -29,7 +29,7 @@ const say = speaks(instrumentsMessages)
 export function InstrumentPage() {
   const line = useLine()
   const { id } = useParams()
-  const now = useNow(60_000)
+  const now = useNow()
   const { open, reader } = useHand(line)
   const navigate = useNavigate()
   const [asked, setAsked] = useState<'change' | 'gone' | null>(null)

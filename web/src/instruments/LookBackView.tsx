@@ -91,6 +91,7 @@ function Found({ line, instrument, data, check, reader }: FoundProps) {
               onAccept={() => setAccepting([batch])}
             />
           ))}
+        <Holding batches={holding} />
         <Others data={data} reader={reader} />
       </div>
       <footer className={styles.foot}>
@@ -112,6 +113,23 @@ function Found({ line, instrument, data, check, reader }: FoundProps) {
       {deciding && <DecideLookedBack batch={deciding} onClose={() => setDeciding(null)} />}
       {accepting && <AcceptReadings batches={accepting} onClose={() => setAccepting(null)} />}
     </div>
+  )
+}
+
+/** What holds either way: named, so that nobody has to guess what is let count together. */
+function Holding({ batches }: { batches: readonly LookedBackBatch[] }) {
+  if (batches.length === 0) return null
+  return (
+    <section className={styles.others}>
+      <h2 className="title">{say('holdsTitle')}</h2>
+      <ul>
+        {batches.map(({ id, code, name }) => (
+          <li key={id}>
+            <strong>{code}</strong> {name}
+          </li>
+        ))}
+      </ul>
+    </section>
   )
 }
 

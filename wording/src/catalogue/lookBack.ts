@@ -30,6 +30,7 @@ export const lookBackMessages = {
   shownAs: 'shown {shown}, may have been {shifted}, limit {limit}',
   holdsEitherWay:
     '{count, plural, =1 {One holds} other {{count} hold}} even {degrees} the wrong way. Let {count, plural, =1 {it} other {them}} count with a reason, and {count, plural, =1 {it stays} other {they stay}} proven.',
+  holdsTitle: 'Holds either way',
   leftIsBarred: 'What is left of those in doubt goes into nothing meanwhile.',
   letCount: '{count, plural, =1 {Let it count} other {Let the {count} count}}',
   letThisCount: 'Let it count',

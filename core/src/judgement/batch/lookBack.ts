@@ -50,7 +50,7 @@ export function lookBack(batch: BatchState, check: Id, world: World, now: Instan
   const judged = (off: number | null) => judgeBatch({ ...shiftedBy(batch, own, off), failedProbes: others }, world, now)
   const [atWord, asFound, opposite] = [judged(null), judged(error), judged(-error)]
   const broken = worsened(asFound, atWord, 'missed')
-  const unsure = broken ?? worsened(asFound, atWord, 'unproven') ?? worsened(opposite, atWord, 'unproven')
+  const unsure = broken ?? worsened(asFound, atWord, 'worse') ?? worsened(opposite, atWord, 'worse')
   const way = unsure && (asFound.includes(unsure) ? 'as found' : 'opposite')
   return {
     was: batchStanding(atWord),
@@ -87,12 +87,15 @@ function shiftedBy(batch: BatchState, own: readonly Fact<ReadingBody>[], off: nu
   return { ...batch, facts: { ...batch.facts, 'reading-taken': readings } }
 }
 
-/** What comes out worse than at its word, and at least so bad; the worst first. */
-function worsened(now: readonly Finding[], before: readonly Finding[], least: 'missed' | 'unproven'): Finding | null {
+/** What comes out worse than at its word, where a miss is asked for as a miss; the worst first. */
+function worsened(now: readonly Finding[], before: readonly Finding[], as: 'missed' | 'worse'): Finding | null {
   const worse = now.filter((finding) => {
     const was = before.find(({ check }) => check.key === finding.check.key)
-    const bad = finding.standing === least || finding.standing === 'missed'
-    return bad && isBinding(finding) && (!was || isWorse(finding.standing, was.standing))
+    return (
+      (as === 'worse' || finding.standing === 'missed') &&
+      isBinding(finding) &&
+      (!was || isWorse(finding.standing, was.standing))
+    )
   })
   return worse.find(({ standing }) => standing === 'missed') ?? worse[0] ?? null
 }
