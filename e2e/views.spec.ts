@@ -84,9 +84,10 @@ test('nothing that an accessibility check finds on any view, by day and by night
 
 async function faultsOnEverySize(page: Page): Promise<string[]> {
   const found: string[] = []
+  const paths = [...PATHS, ...(await oneOfEach(page, kitchen.url))]
   for (const [width, height] of SIZES) {
     await page.setViewportSize({ width, height })
-    for (const path of PATHS) {
+    for (const path of paths) {
       await openView(page, `${kitchen.url}${path}`)
       for (const fault of await faults(page)) found.push(`${width}x${height} ${path}: ${fault}`)
     }

@@ -78,9 +78,12 @@ export async function oneOfEach(page: Page, url: string): Promise<string[]> {
     ['/store/list', 'a[href^="/store/item/"]'],
     ['/methods', 'a[href^="/methods/"]'],
     ['/store/receive', 'a[href^="/store/lineage/"]'],
+    // The most urgent of the demo's: it failed, and is looked back on.
+    ['/instruments', 'main a[href^="/instruments/"]'],
   ] as const) {
     await openView(page, url + list)
     paths.push((await page.locator(link).first().getAttribute('href'))!)
   }
-  return [...paths, `${paths[2]!}/card`]
+  const failed = paths.at(-1)!
+  return [...paths, `${paths[2]!}/card`, `${failed}/check`, `${failed}/look-back`]
 }

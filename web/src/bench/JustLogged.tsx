@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react'
-import { countsFor, LATE_MS, type BatchState, type Claim, type Id } from '@logged-thermal/core'
-import { clockWithSeconds, type Reader, benchMessages } from '@logged-thermal/wording'
+import { canProve, celsiusRead, countsFor, LATE_MS, type BatchState, type Claim, type Id } from '@logged-thermal/core'
+import { backingWords, clockWithSeconds, degrees, type Reader, benchMessages } from '@logged-thermal/wording'
 import { useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
 import { Key } from '../kit/Key'
@@ -8,7 +8,7 @@ import { UNDO_MS } from '../app/undo'
 import { Sheet } from '../kit/Sheet'
 import { NameKeys } from '../kit/NameKeys'
 import styles from './bench.module.css'
-import { speaks } from '../kit/language'
+import { speaks, spoken } from '../kit/language'
 
 const say = speaks(benchMessages)
 
@@ -33,7 +33,7 @@ export function JustLogged({ claim, batch, others, reader, onUndo, onMove, onGon
     if (gone) onGone()
   }, [gone, onGone])
   if (gone) return null
-  const { typed, instrument } = claim.body
+  const { typed, instrument, readBy } = claim.body
   const by = line?.people.find(({ id }) => id === claim.by)?.name
   const probe = line?.instruments.find(({ id }) => id === instrument)?.code
   const idle = closesNothing(claim, batch)
@@ -42,6 +42,7 @@ export function JustLogged({ claim, batch, others, reader, onUndo, onMove, onGon
       <p>
         <strong>{say('loggedTypedUnit', { typed: typed.value.toFixed(1), unit: typed.unit })}</strong>
         {clockWithSeconds(claim.at, reader)}, {by}, {probe ?? say('noInstrument')}
+        {readBy && readBy.off !== 0 && say('countsAs', { degrees: degrees(celsiusRead(claim.body), reader) })}
         {idle && <em>{idle}</em>}
       </p>
       {others.length > 0 && <Key onClick={() => setMoving(true)}>{say('wrongPot')}</Key>}
@@ -65,9 +66,11 @@ export function JustLogged({ claim, batch, others, reader, onUndo, onMove, onGon
 
 /** Why a reading closes no check, said when somebody takes one; null when it can. */
 function closesNothing(claim: Claim<'reading-taken'>, { checks }: BatchState): string | null {
-  const { where, of, instrument } = claim.body
+  const { where, of, instrument, readBy } = claim.body
   if (countsFor({ where, of }, checks).length > 0) {
     if (instrument === null) return say('withoutProbeProvesNothing')
+    const doubt = readBy && !canProve(readBy) && backingWords(readBy.backing, spoken)
+    if (doubt) return say('itsInstrument', { doubt })
     return claim.madeAt - claim.at > LATE_MS ? say('enteredLateProvesNothing') : null
   }
   if (where !== 'core') return say('readNoCheckCore', { where })

@@ -1,6 +1,14 @@
 import { useState } from 'react'
-import type { BatchState, CorrectionReason, Fact, Id, ReadingBody } from '@logged-thermal/core'
-import { clockWithSeconds, type Reader, benchSheetsMessages } from '@logged-thermal/wording'
+import {
+  backingDoubt,
+  celsiusRead,
+  type BatchState,
+  type CorrectionReason,
+  type Fact,
+  type Id,
+  type ReadingBody,
+} from '@logged-thermal/core'
+import { backingWords, clockWithSeconds, degrees, type Reader, benchSheetsMessages } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { useLine } from '../app/kitchen'
 import { Key } from '../kit/Key'
@@ -9,7 +17,7 @@ import { DegreeBoard } from '../board/DegreeBoard'
 import { NameKeys } from '../kit/NameKeys'
 import styles from './bench.module.css'
 import { KeyRow } from '../kit/KeyRow'
-import { speaks } from '../kit/language'
+import { speaks, spoken } from '../kit/language'
 
 const say = speaks(benchSheetsMessages)
 
@@ -54,6 +62,7 @@ export function ReadingsSheet({ open, onClose, batch, others, reader, mayWrite }
               <Row
                 key={fact.entry}
                 fact={fact}
+                fails={batch.failedProbes}
                 reader={reader}
                 onCorrect={mayWrite && !fact.void ? () => setCorrecting({ fact, how: 'choose' }) : null}
               />
@@ -111,12 +120,25 @@ export function ReadingsSheet({ open, onClose, batch, others, reader, mayWrite }
   )
 }
 
-function Row({ fact, reader, onCorrect }: { fact: Fact<ReadingBody>; reader: Reader; onCorrect: (() => void) | null }) {
+function Row({
+  fact,
+  fails,
+  reader,
+  onCorrect,
+}: {
+  fact: Fact<ReadingBody>
+  fails: BatchState['failedProbes']
+  reader: Reader
+  onCorrect: (() => void) | null
+}) {
   const line = useLine()
   const { value, at, recordedAt, amends } = fact
   const name = (id: Id) => line?.people.find((person) => person.id === id)?.name ?? 'somebody'
   const probe = line?.instruments.find(({ id }) => id === value.instrument)?.code ?? say('noInstrument')
   const shown = ({ typed }: ReadingBody) => `${typed.value.toFixed(1)}°${typed.unit}`
+  const { readBy } = value
+  const backing = backingDoubt(fact, fails) ?? (readBy?.backing === 'overdue' ? 'overdue' : null)
+  const behind = backing && backingWords(backing, spoken)
   const late = recordedAt !== null && recordedAt - at > 60_000
   return (
     <li>
@@ -130,6 +152,8 @@ function Row({ fact, reader, onCorrect }: { fact: Fact<ReadingBody>; reader: Rea
         {clockWithSeconds(at, reader)}
         {late && say('recordedTime', { time: clockWithSeconds(recordedAt, reader) })} · {name(fact.by)} · {probe},{' '}
         {value.of === 'mixture' ? value.where : say('ofThe', { part: value.of.part })}
+        {behind && `, ${behind}`}
+        {readBy && readBy.off !== 0 && say('countsAs', { degrees: degrees(celsiusRead(value), reader) })}
         {value.portion !== undefined && say('panPortion', { portion: value.portion })}
         {recordedAt === null && say('keptHereNotSent')}
         {fact.late && say('enteredLate')}
@@ -138,6 +162,7 @@ function Row({ fact, reader, onCorrect }: { fact: Fact<ReadingBody>; reader: Rea
           say('enteredByFor', { name: name(fact.postedBy), name2: name(fact.by) })}
         {fact.waiting.length > 0 && say('correctionWaitsForLead')}
         {fact.accepted && say('letCountBy', { name: name(fact.accepted.by), reason: fact.accepted.reason })}
+        {fact.accepted?.by === fact.by && say('bySamePerson')}
         {amends.map(({ reason, by }) => ` · ${reason}, ${name(by)}`)}
       </span>
       {onCorrect && (

@@ -1,7 +1,7 @@
 import { memo, Suspense, useMemo } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { type Reader, degrees, findingInShort, span, asksWords, lineMessages } from '@logged-thermal/wording'
-import { celsiusOf, isHeld, isPressing, mixtureTrace, type Fact, type ReadingBody } from '@logged-thermal/core'
+import { celsiusRead, isHeld, isPressing, mixtureTrace, type Fact, type ReadingBody } from '@logged-thermal/core'
 import { View } from '../app/View'
 import { useHand, useJudged, useLine, type JudgedBatch } from '../app/kitchen'
 import { useAsOf, useNow, useTold } from '../app/now'
@@ -153,7 +153,7 @@ function Name({ one: { batch }, reader, brief }: { one: JudgedBatch; reader: Rea
     <Link className={styles.name} to={`/bench/${batch.id}`}>
       <span className={styles.dish}>{batch.method.name}</span>
       <span className={styles.temp}>
-        {last ? degrees(celsiusOf(last.value.typed), reader, cooling ? 'under' : 'reach') : '–'}
+        {last ? degrees(celsiusRead(last.value), reader, cooling ? 'under' : 'reach') : '–'}
       </span>
       <small>
         {isHeld(batch) && <b className={styles.held}>{say('onHold')} </b>}

@@ -26,13 +26,13 @@ it('says beside each answer what is missing, and asks for no PIN before all are 
   await tap(key('Then a PIN'))
   expect(screen.getByRole('alert')).toHaveTextContent('Choose the rules that your inspector uses.')
   expect(screen.queryByRole('region', { name: 'PIN' })).toBeNull()
-  await choose('Rules that your inspector uses', 'UK 2013')
+  await choose('Rules that your inspector uses', 'England 2013')
   await tap(key('Then a PIN'))
   expect(screen.getByRole('heading', { level: 1 })).toHaveTextContent('Now the lead’s PIN. Fennimore Row pastry')
   // Back, nothing that was written is lost.
   await tap(key('Back'))
   expect(screen.getByLabelText('Name of the kitchen')).toHaveValue('Fennimore Row pastry')
-  expect(screen.getByRole('combobox', { name: 'Rules that your inspector uses' })).toHaveTextContent('UK 2013')
+  expect(screen.getByRole('combobox', { name: 'Rules that your inspector uses' })).toHaveTextContent('England 2013')
 })
 
 it('shows degrees as the rules print them, unless somebody says otherwise, and warns that the choice is theirs', async () => {
@@ -42,7 +42,7 @@ it('shows degrees as the rules print them, unless somebody says otherwise, and w
   expect(degrees().getByRole('button', { name: '°F' })).toHaveAttribute('aria-pressed', 'true')
   expect(screen.getByText(/ask your inspector which edition is in force/)).toBeInTheDocument()
   await tap(degrees().getByRole('button', { name: '°C' }))
-  await choose('Rules that your inspector uses', 'UK 2013')
+  await choose('Rules that your inspector uses', 'England 2013')
   await choose('Rules that your inspector uses', 'Food Code 2022')
   expect(degrees().getByRole('button', { name: '°C' })).toHaveAttribute('aria-pressed', 'true')
 })

@@ -26,6 +26,8 @@ export const benchMessages = {
   undo: 'Undo',
   loggedTypedUnit: '{typed}°{unit} logged',
   noInstrument: 'no instrument',
+  countsAs: ', counts as {degrees}',
+  itsInstrument: 'Its instrument: {doubt}.',
   wrongPot: 'Wrong pot',
   whichPot: 'It was in which pot?',
   withoutProbeProvesNothing: 'Without a probe it proves nothing.',

@@ -114,6 +114,8 @@ export const benchSheetsMessages = {
   enteredByFor: ' · entered by {name} for {name2}',
   correctionWaitsForLead: ' · a correction waits for the lead',
   letCountBy: ' · let count by {name}: {reason}',
+  bySamePerson: ' · accepted by the same person',
+  countsAs: ', counts as {degrees}',
   correct: 'Correct',
   meltedAgain: 'Melted again',
   mouldedOrPouredBack: 'to be moulded or poured: back in the cold in time',

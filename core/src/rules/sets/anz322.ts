@@ -6,10 +6,10 @@ const limit = limitsOf(KEY, 'Food Standards Code', '3.2.2')
 const medium = { confidence: 'medium' } as const
 const rawGuidance = { force: 'guidance', confidence: 'medium', from: 'State raw-egg guidance' } as const
 
-/** Australia and New Zealand: Food Standards Code 3.2.2 and 3.2.2A. */
+/** Australia: Food Standards Code 3.2.2 and 3.2.2A. */
 export const anz322: RuleSet = {
   key: KEY,
-  name: 'Food Standards Code 3.2.2',
+  name: 'Australia, Food Standards Code 3.2.2',
   edition: '3.2.2',
   prints: 'C',
   unit: 'C',

@@ -1,5 +1,6 @@
 import type { Degrees } from '../../ground/temperature'
-import type { Force, Limit, LimitKey } from '../limit'
+import type { Force, Limit, LimitKey, RuleSet } from '../limit'
+import type { Source } from '../source'
 import type { HoldRule, ReachRule, Rule, StayRule } from '../rule'
 
 /** Both figures as printed. */
@@ -24,6 +25,22 @@ export function limitsOf(origin: string, document: string, edition: string) {
     const source = { document: from, section, edition: from === document ? edition : '', confidence }
     return { key, origin, rule, force, source, ...(alternative ? { alternative } : {}) }
   }
+}
+
+/** A document in place of another. */
+interface Elsewhere extends Pick<RuleSet, 'key' | 'name' | 'edition'>, Pick<Source, 'document' | 'confidence'> {
+  /** Where the first one's guidance is not of this place either; left out: it is. */
+  guidance?: string
+}
+
+/** The figures of one set as another nation's own law prints them: its documents stand in place of the first one's. */
+export function printedElsewhere(set: RuleSet, { document, confidence, guidance, ...named }: Elsewhere): RuleSet {
+  const sourceOf = ({ force, source }: Limit): Source => {
+    if (force === 'law' && source.edition !== '') return { ...source, document, edition: named.edition, confidence }
+    return guidance === undefined ? source : { ...source, document: guidance, edition: '', confidence }
+  }
+  const limits = set.limits.map((limit): Limit => ({ ...limit, origin: named.key, source: sourceOf(limit) }))
+  return { ...set, ...named, limits }
 }
 
 export const hold = (...rows: [at: Degrees, seconds: number][]): HoldRule => ({

@@ -85,6 +85,13 @@ const PRINTED: Record<string, string> = {
     date-marking | days 4 | law medium | 3 days after the day of making`,
 }
 
+// The figures of the first, by another document, and none surer than medium.
+const ELSEWHERE: Record<string, string> = {
+  'uk-wales-2006': 'uk-2013',
+  'uk-ni-2006': 'uk-2013',
+  'nz-2014': 'anz-3-2-2',
+}
+
 const SCHEDULES: Record<string, string> = {
   'us-frozen-mix': `egg | hold 69/155 1800, 80/175 25, 83/180 15 | law high | rows`,
   'us-milk': `no-egg | hold 63/145 1800, 72/161 15, 89/191 1 | law high | rows`,
@@ -153,12 +160,26 @@ describe('the published limits', () => {
     expect(set.limits.map((limit) => said(limit, set.prints === 'both'))).toEqual(lines(PRINTED[key]!))
   })
 
+  it.each(Object.entries(ELSEWHERE))('of %s are those of %s, by its own document', (key, of) => {
+    const [set, first] = [ruleSets[key]!, ruleSets[of]!]
+    const figures = ({ limits, prints }: typeof set) =>
+      limits.map((limit) => said(limit, prints === 'both').replace('law high', 'law medium'))
+    expect(figures(set)).toEqual(figures(first))
+    for (const { force, source, origin } of set.limits) {
+      expect(origin).toBe(key)
+      if (force === 'law' && source.edition !== '')
+        expect(first.limits.map((limit) => limit.source.document)).not.toContain(source.document)
+    }
+  })
+
   it.each(Object.keys(SCHEDULES))('of the schedule %s are as written down', (key) => {
     expect(schedules[key]!.limits.map((limit) => said(limit, true))).toEqual(lines(SCHEDULES[key]!))
   })
 
   it('are all there, each with a document and an origin', () => {
-    expect(Object.keys(ruleSets).sort()).toEqual([...Object.keys(PRINTED), 'strictest'].sort())
+    expect(Object.keys(ruleSets).sort()).toEqual(
+      [...Object.keys(PRINTED), ...Object.keys(ELSEWHERE), 'strictest'].sort(),
+    )
     expect(Object.keys(schedules)).toEqual(Object.keys(SCHEDULES))
     for (const set of Object.values(ruleSets)) {
       for (const { origin, source } of set.limits) {

@@ -5,13 +5,17 @@ import type { ReachRule } from '../rule'
 import { anz322 } from './anz322'
 import { caRetail } from './caRetail'
 import { fr2009 } from './fr2009'
+import { nz2014 } from './nz2014'
 import { strictest } from './strictest'
 import { uk2013 } from './uk2013'
+import { ukNorthernIreland2006, ukWales2006 } from './ukNations'
 import { usFoodCode2022 } from './usFoodCode2022'
 
 /** The rule sets that ship, by key. Every limit in them names its source. */
 export const ruleSets: Record<string, RuleSet> = Object.fromEntries(
-  [usFoodCode2022, uk2013, anz322, caRetail, fr2009, strictest].map((set) => [set.key, set]),
+  [usFoodCode2022, uk2013, ukWales2006, ukNorthernIreland2006, anz322, nz2014, caRetail, fr2009, strictest].map(
+    (set) => [set.key, set],
+  ),
 )
 
 /** The stages of a cooling after heat, in the order in which one may follow another. */

@@ -45,7 +45,7 @@ export const strictest: RuleSet = {
     ...ALL.flatMap(({ limits }) => limits.filter(({ key }) => COOLING.includes(key))),
     ...every('cool-ambient'),
     limit('cold-holding', 'France, 2009', stay('under', celsius(3))),
-    limit('hot-holding', 'UK 2013, France 2009', stay('over', celsius(63))),
+    limit('hot-holding', 'England 2013, France 2009', stay('over', celsius(63))),
     limit('date-marking', 'the shortest of all', { kind: 'days', days: 4 }),
     ...AS_PRINTED.flatMap(every),
   ],

@@ -6,10 +6,10 @@ const limit = limitsOf(KEY, 'SI 2013/2996', 'schedule 4')
 const agency = { from: 'Food agency time-temperature table' }
 const chill = { force: 'guidance', confidence: 'medium', from: 'Cook-chill guidance' } as const
 
-/** England, Wales, Northern Ireland: temperature control, the agency's equivalents, cook-chill guidance. */
+/** England: temperature control, the agency's equivalents, cook-chill guidance. */
 export const uk2013: RuleSet = {
   key: KEY,
-  name: 'UK 2013',
+  name: 'England 2013',
   edition: '2013',
   prints: 'C',
   unit: 'C',
