@@ -40,6 +40,8 @@ test('a kitchen is set up with the code from the console, holds nothing that nob
   const [, code] = /set-up code: (\S+)/.exec(kitchen.printed)!
   await page.getByLabel('Set-up code').fill(code!.toLowerCase())
   await page.getByRole('button', { name: '°C' }).click()
+  await page.getByRole('button', { name: '24 h' }).click()
+  await page.getByRole('checkbox', { name: /Stricter, as a line of this house: .*71/ }).check()
   await tap(page, 'Then a PIN')
   for (let i = 0; i < 2; i++) {
     await sign(page)
@@ -47,6 +49,9 @@ test('a kitchen is set up with the code from the console, holds nothing that nob
   }
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Nothing on the stove yet.')
   await expect(page.locator('.header-logging-as')).toContainText('Ilse Varrow')
+  await goTo(page, 'Limits')
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('The house is stricter in one')
+  await page.goto(kitchen.url)
   // The code was good once.
   const again = await page.request.post(`${kitchen.url}/api/set-up`, {
     data: {

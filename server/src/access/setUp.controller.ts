@@ -1,8 +1,8 @@
 import { Body, Controller, HttpCode, Post, Req, Res } from '@nestjs/common'
-import { ApiProperty, ApiTags } from '@nestjs/swagger'
-import { IsIn, IsTimeZone, IsUUID, Length, Matches } from 'class-validator'
+import { ApiProperty, ApiPropertyOptional, ApiTags } from '@nestjs/swagger'
+import { IsBoolean, IsIn, IsOptional, IsTimeZone, IsUUID, Length, Matches } from 'class-validator'
 import type { Request, Response } from 'express'
-import { ruleSets } from '@logged-thermal/core'
+import { ruleSets, type ClockHours } from '@logged-thermal/core'
 import { Answers } from '../http/answers.decorator'
 import type { Answers as Answer } from '../http/answers'
 import { SetUp } from '../kitchens/setUp.service'
@@ -33,6 +33,16 @@ class SetUpDto {
   @IsIn(Object.keys(ruleSets), { message: 'Choose the rules that your inspector uses.' })
   ruleSet: string
 
+  @ApiPropertyOptional({ enum: [12, 24], default: 24, description: 'How the kitchen writes a time of day' })
+  @IsOptional()
+  @IsIn([12, 24], { message: 'Choose a clock of 12 or of 24 hours.' })
+  hours?: ClockHours
+
+  @ApiPropertyOptional({ default: false, description: 'Takes the stricter lines that the rule set offers a house' })
+  @IsOptional()
+  @IsBoolean({ message: 'Say whether the stricter lines are taken.' })
+  takesOffers?: boolean
+
   @ApiProperty({ example: 'Ana Lind', description: 'The food-safety lead' })
   @Length(1, 60, { message: 'Give the lead a name of 60 letters at most.' })
   @Matches(VISIBLE, { message: 'A name has letters, and none that cannot be seen.' })
@@ -62,11 +72,11 @@ export class SetUpController {
   @HttpCode(200)
   @Answers('Shift')
   async found(
-    @Body() { code, name, zone, unit, ruleSet, lead, pin, device }: SetUpDto,
+    @Body() { code, name, zone, unit, ruleSet, hours = 24, takesOffers = false, lead, pin, device }: SetUpDto,
     @Req() request: Request,
     @Res({ passthrough: true }) response: Response,
   ): Promise<Answer['Shift']> {
-    const asked = { name: name.trim(), zone, unit, ruleSet, lead: { name: lead.trim(), pin } }
+    const asked = { name: name.trim(), zone, unit, ruleSet, hours, takesOffers, lead: { name: lead.trim(), pin } }
     const { kitchen, lead: person } = await this.setUp.found(code, asked)
     const token = await this.shifts.open(kitchen, person, pin, device, null)
     response.cookie(SHIFT_COOKIE, token, cookieOptions(request, COOKIE_DAYS))

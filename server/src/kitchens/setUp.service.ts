@@ -1,7 +1,18 @@
 import { Injectable } from '@nestjs/common'
 import type { EntityManager } from '@mikro-orm/postgresql'
 import { v7 as uuid } from 'uuid'
-import { GENESIS, limitSetOf, ruleSets, type AnyClaim, type Id } from '@logged-thermal/core'
+import {
+  GENESIS,
+  limitSetOf,
+  PRACTICE,
+  ruleSets,
+  type AnyClaim,
+  type ClockHours,
+  type Id,
+  type Instant,
+  type LimitSet,
+  type RuleSet,
+} from '@logged-thermal/core'
 import { repertoire } from '@logged-thermal/repertoire'
 import { clock } from '../clock/clock'
 import { query } from '../database/query'
@@ -20,6 +31,9 @@ export interface NewKitchen {
   unit: 'C' | 'F'
   /** A key of the rule sets. */
   ruleSet: string
+  hours: ClockHours
+  /** Takes the stricter lines that the rule set offers a house. */
+  takesOffers: boolean
   lead: { name: string; pin: string }
 }
 
@@ -34,12 +48,12 @@ export class SetUp {
    */
   async found(
     code: string,
-    { name, zone, unit, ruleSet: rules, lead }: NewKitchen,
+    { name, zone, unit, ruleSet: rules, hours, takesOffers, lead }: NewKitchen,
   ): Promise<{ kitchen: Id; lead: Id }> {
     requireGoodPin(lead.pin, 'lead', 'pin')
     const now = clock.now()
     const [kitchen, person] = [uuid(), uuid()]
-    const limits = limitSetOf(ruleSets[rules]!, { id: uuid(), from: now })
+    const limits = firstLimits(ruleSets[rules]!, { from: now, hours, takesOffers })
     const hash = await hashPin(lead.pin)
     const claim = claimMaker(kitchen)
     await this.scope.inKitchen(kitchen, async (em) => {
@@ -73,6 +87,20 @@ export class SetUp {
     })
     return { kitchen, lead: person }
   }
+}
+
+/** As the rule set prints them, on the clock of the house, with what it offers as lines of the house where that is taken. */
+function firstLimits(
+  set: RuleSet,
+  { from, hours, takesOffers }: Pick<NewKitchen, 'hours' | 'takesOffers'> & { from: Instant },
+): LimitSet {
+  const limits = limitSetOf(set, { id: uuid(), from, practice: { ...PRACTICE, clock: hours } })
+  if (!takesOffers) return limits
+  const lines = limits.lines.map((line) => {
+    const offer = set.offers.find(({ key }) => key === line.key)
+    return offer ? { ...line, house: { rule: offer.rule, reason: offer.why } } : line
+  })
+  return { ...limits, lines }
 }
 
 async function enter(em: EntityManager, kitchenId: Id, by: Id, claims: AnyClaim[]): Promise<void> {

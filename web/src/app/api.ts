@@ -78,6 +78,9 @@ export interface SetUpAsked {
   zone: string
   unit: TemperatureScale
   ruleSet: string
+  hours: ClockHours
+  /** Takes the stricter lines that the rule set offers a house. */
+  takesOffers: boolean
   lead: string
   pin: string
   device: Id

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { useForm } from 'react-hook-form'
-import { ruleSets, type TemperatureScale } from '@logged-thermal/core'
+import { ruleSets, type ClockHours, type TemperatureScale } from '@logged-thermal/core'
 import { setUpMessages } from '@logged-thermal/wording'
 import { fieldOf, sentenceOf, useSetUpMutation } from '../app/api'
 import { useAppDispatch, useAppSelector } from '../app/store'
@@ -11,6 +11,7 @@ import { Key } from '../kit/Key'
 import { SelectField } from '../kit/SelectField'
 import { speaks } from '../kit/language'
 import { NewPin } from '../people/NewPin'
+import { Cautions } from './Cautions'
 import styles from './setUp.module.css'
 
 const say = speaks(setUpMessages)
@@ -29,6 +30,8 @@ export function SetUp() {
   const [zone, setZone] = useState(HERE)
   const [rules, setRules] = useState('')
   const [unit, setUnit] = useState<TemperatureScale | null>(null)
+  const [clock, setClock] = useState<ClockHours | null>(null)
+  const [offered, setOffered] = useState(false)
   const [written, setWritten] = useState<typeof NOTHING | null>(null)
   const [missing, setMissing] = useState(false)
   const [found, { isLoading, error }] = useSetUpMutation()
@@ -44,13 +47,16 @@ export function SetUp() {
   })
   const set = ruleSets[rules]
   const shown = unit ?? set?.unit ?? 'C'
+  // Where °F is printed, the clock has twelve hours, unless somebody says otherwise.
+  const hours = clock ?? (set?.unit === 'F' ? 12 : 24)
   const ask = handleSubmit((form) => {
     setMissing(!set)
     if (set) setWritten(form)
   })
   const signedUp = async (pin: string) => {
     if (!written) return
-    const result = await found({ ...written, zone, unit: shown, ruleSet: rules, pin, device })
+    const takesOffers = offered && set !== undefined && set.offers.length > 0
+    const result = await found({ ...written, zone, unit: shown, ruleSet: rules, hours, takesOffers, pin, device })
     if (!result.error) return void dispatch(tablet.actions.loggingAs(result.data.shift?.person ?? null))
     const field = FIELDS.find((each) => each === fieldOf(result.error))
     if (!field) return
@@ -88,13 +94,24 @@ export function SetUp() {
             <SelectField label={say('zone')} options={ZONES} chosen={zone} onChoose={setZone} />
             <SelectField label={say('rules')} options={SETS} chosen={rules} onChoose={setRules} />
             {missing && !set && <p role="alert">{say('chooseRules')}</p>}
-            <p className="muted">{set ? say('rulesAre', { edition: set.edition }) : say('rulesSecond')}</p>
+            {set ? (
+              <Cautions set={set} scale={shown} taken={offered} onTake={setOffered} />
+            ) : (
+              <p className="muted">{say('rulesSecond')}</p>
+            )}
             <ChoiceKeys
               name={say('degrees')}
               options={['C', 'F'] as const}
               chosen={shown}
               words={(scale) => `°${scale}`}
               onChoose={setUnit}
+            />
+            <ChoiceKeys
+              name={say('clock')}
+              options={['24', '12'] as const}
+              chosen={String(hours) as '12' | '24'}
+              words={(each) => say(each === '24' ? 'clock24' : 'clock12')}
+              onChoose={(each) => setClock(each === '24' ? 24 : 12)}
             />
             <p className="muted">{say('nothingElse')}</p>
           </section>

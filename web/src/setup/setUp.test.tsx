@@ -53,3 +53,15 @@ it('begins in the zone of the machine, whatever that is called', async () => {
     Intl.DateTimeFormat().resolvedOptions().timeZone.replaceAll('_', ' '),
   )
 })
+
+it('tells what a rule set is unsure of and leaves open, and offers its stricter line to the house', async () => {
+  await show()
+  await choose('Rules that your inspector uses', 'Australia, Food Standards Code 3.2.2')
+  expect(screen.getByText(/recalled with medium confidence/)).toBeInTheDocument()
+  expect(screen.getByText(/It prints no number for: .*does not pass before the house sets a line/)).toBeInTheDocument()
+  expect(screen.getByRole('checkbox', { name: /as a line of this house: .*75°/ })).not.toBeChecked()
+  const clock = () => within(screen.getByRole('group', { name: 'Clock' }))
+  expect(clock().getByRole('button', { name: '24 h' })).toHaveAttribute('aria-pressed', 'true')
+  await choose('Rules that your inspector uses', 'Food Code 2022')
+  expect(clock().getByRole('button', { name: '12 h' })).toHaveAttribute('aria-pressed', 'true')
+})

@@ -19,6 +19,12 @@ export const setUpMessages = {
     'If none fits, take the nearest: your own stricter lines are set afterwards, and printed as house lines.',
   rulesAre:
     'Edition {edition}. A starting point: ask your inspector which edition is in force where you are. You answer for the choice, and it is signed with your name.',
+  unsureOf: '{unsure} of its {all} figures are recalled with medium confidence: check those first.',
+  leftOpen: 'It prints no number for: {lines}. A check of those does not pass before the house sets a line.',
+  offer: 'Stricter, as a line of this house: {line}, {rule}. {why}.',
+  clock: 'Clock',
+  clock24: '24 h',
+  clock12: '12 h',
   degrees: 'Degrees',
   nothingElse: 'Instruments, cold units, vessels and people come next. Methods are offered as drafts, none in force.',
   thenPin: 'Then a PIN',
