@@ -50,6 +50,7 @@ export function CheckBoard({ code, scale, reference, shown, shut, onTake, onMovi
               <Key
                 key={`${r} ${i}`}
                 className={styles.tenth}
+                data-row={r}
                 disabled={shut}
                 style={{ '--degree': colourOf(celsiusOf({ value, unit: scale })) } as CSSProperties}
                 onClick={() => take(value)}

@@ -73,7 +73,7 @@ function ThermometerCheck({ line, instrument }: { line: LineData; instrument: In
     >
       <div className={styles.check}>
         <div className={styles.work}>
-          <div className={styles.glass}>
+          <div className={styles.glass} data-stage={check.stage}>
             <Steps stage={check.stage} />
             <SlushPicture how={how} />
             <ErrorScale shown={check.shown} reference={reference} tolerance={instrument.tolerance} reader={reader} />

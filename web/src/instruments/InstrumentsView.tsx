@@ -21,6 +21,8 @@ import styles from './instruments.module.css'
 const say = speaks(instrumentsMessages)
 
 const LANE = 72
+/** Under this, px, marks a week apart would touch. */
+const NARROW = 500
 
 /** What the kitchen reads with, the most urgent first: how far each was found to be out, and when it is due. */
 export function InstrumentsView() {
@@ -201,7 +203,7 @@ function Axis({ lens }: { lens: WeeksLens }) {
   const at = (days: number) => lens.nowX + (days * lens.nowX) / 42
   return (
     <svg width={lens.width} height="28" style={{ display: 'block', overflow: 'visible' }}>
-      {WEEK_MARKS.map((days) => (
+      {WEEK_MARKS.filter((days) => lens.width > NARROW || Math.abs(days) > 7).map((days) => (
         <text key={days} x={at(days)} y="20" textAnchor={days === -42 ? 'start' : 'middle'}>
           {days === 7 ? say('inAWeek') : say('weeksAgo', { weeks: -days / 7 })}
         </text>

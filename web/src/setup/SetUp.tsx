@@ -67,7 +67,7 @@ export function SetUp() {
     <main className={styles.setUp}>
       <h1 className="title">
         {written ? say('nowThePin') : say('kitchenIsNew')}{' '}
-        <span className="muted">{written ? written.name : say('sixAnswers')}</span>
+        <span className="muted">{written ? written.name : say('fewAnswers')}</span>
       </h1>
       {written ? (
         <section className={styles.pin}>
@@ -89,9 +89,9 @@ export function SetUp() {
             <FormField control={control} name="code" label={say('setUpCode')} max={12} hint={say('codeIsOn')} first />
             <FormField control={control} name="name" label={say('kitchenName')} max={60} />
             <FormField control={control} name="lead" label={say('leadName')} max={60} hint={say('leadIsWho')} />
+            <SelectField label={say('zone')} options={ZONES} chosen={zone} onChoose={setZone} />
           </section>
           <section>
-            <SelectField label={say('zone')} options={ZONES} chosen={zone} onChoose={setZone} />
             <SelectField label={say('rules')} options={SETS} chosen={rules} onChoose={setRules} />
             {missing && !set && <p role="alert">{say('chooseRules')}</p>}
             {set ? (

@@ -1,7 +1,7 @@
 /** The first start of an installation: its kitchen, rules and lead. */
 export const setUpMessages = {
   kitchenIsNew: 'This kitchen is new.',
-  sixAnswers: 'Six answers and a PIN, and it can log.',
+  fewAnswers: 'A few answers and a PIN, and it can log.',
   nowThePin: 'Now the lead’s PIN.',
   back: 'Back',
   setUpCode: 'Set-up code',
