@@ -99,8 +99,8 @@ test('a new probe proves nothing before its first check; when it fails it takes 
 
   // The lead lets the rest count, with a reason and a PIN; too short a reason is none.
   const lead = await kitchen.person(browser, 'Ilse Varrow')
-  await lead.goto(`${kitchen.url}/instruments`)
-  await tap(lead, /^Look at 3 batches/)
+  await expect(lead.getByRole('region', { name: 'P5 failed its check.' })).toContainText('3 batches wait for the lead')
+  await tap(lead, 'Look back')
   await tap(lead, 'Let the 2 count')
   await lead.getByLabel('Reason').fill('fell')
   await tap(lead, 'Sign')

@@ -135,6 +135,16 @@ describe('a probe and its check', () => {
     expect(story.kitchen.read('instrument', PROBE)!.history).toEqual([])
   })
 
+  it('is asked for checks from then on, once it was', () => {
+    const story = kitchen('not asked')
+    const facts = { place: null, tolerance: 1 }
+    const change = (checks: Bodies['instrument-changed']['checks']) =>
+      story.post('instrument-changed', PROBE, 0, { ...facts, checks }, { by: LEAD }).posted
+    expect(change(WEEKLY)).toMatchObject({ ok: true })
+    expect(stands(story, 1).backing).toBe('unchecked')
+    expect(change('not asked')).toMatchObject({ ok: false, code: 'bad field' })
+  })
+
   it('reads nothing more once it is lost', () => {
     const story = kitchen()
     const batch = story.begin('pot')
@@ -148,6 +158,50 @@ describe('a probe and its check', () => {
     expect(story.post('reading-taken', batch, 10, reading).posted).toMatchObject({ ok: false, code: 'instrument gone' })
     expect(story.post('instrument-checked', PROBE, 10, inIce(0)).posted).toMatchObject({ code: 'instrument gone' })
   })
+})
+
+it('lets nobody accept a delivery, or plan a part, by a probe that proves nothing', () => {
+  const story = kitchen()
+  const delivery = (verdict: 'accept' | 'hold'): Bodies['lot-received'] => ({
+    code: 'C-1',
+    ingredient: 'cream-36',
+    name: 'Cream',
+    form: null,
+    size: null,
+    supplier: 'Hill dairy',
+    useBy: '2027-03-12',
+    pasteurized: null,
+    scheme: null,
+    treatment: null,
+    received: { typed: { value: 3, unit: 'C' }, instrument: PROBE },
+    condition: null,
+    verdict,
+    why: verdict === 'hold' ? 'the probe was never checked' : null,
+    held: null,
+  })
+  const receive = (name: string, verdict: 'accept' | 'hold', minutes: number) =>
+    story.post('lot-received', idOf(name), minutes, delivery(verdict)).posted
+  expect(receive('cream', 'accept', 0)).toMatchObject({ ok: false, code: 'received otherwise' })
+  expect(receive('cream', 'hold', 1)).toMatchObject({ ok: true })
+
+  const by = { instrument: OTHER_PROBE }
+  const custard = story.begin('custard', 2)
+  story.mark(custard, 3, 'temper', 'combined')
+  story.read(custard, 5, 82, by)
+  story.mark(custard, 6, 'cook', 'done')
+  story.read(custard, 10, 57, by)
+  story.read(custard, 90, 20, by)
+  story.read(custard, 200, 4, by)
+  const item = story.putAway(custard, 210)
+  const into = story.begin('into', 215)
+  const part = story.part(item, into, 220, 'cook')
+  expect(story.post('part-used', item, 220, part).posted).toMatchObject({ ok: false, code: 'instrument in doubt' })
+  // Checked, the same probe receives and portions; failed, it takes the lot into its list.
+  check(story, 225, 0)
+  expect(receive('more cream', 'accept', 230)).toMatchObject({ ok: true })
+  expect(story.post('part-used', item, 232, story.part(item, into, 232, 'cook')).posted).toMatchObject({ ok: true })
+  check(story, 240, 3)
+  expect(story.kitchen.read('lot', idOf('more cream'))!.fails).toHaveLength(1)
 })
 
 it('takes no tablet’s word for what stands behind a reading', () => {

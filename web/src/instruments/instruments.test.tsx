@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import '../test/browser'
 import { act, fireEvent, screen, within } from '@testing-library/react'
-import { CHECK_READINGS, type Bodies } from '@logged-thermal/core'
+import { CHECK_READINGS, type Bodies, type Claim } from '@logged-thermal/core'
 import { idOf, PROBE } from '../../../core/src/test/kitchenStory'
 import { KitchenStory, LEAD, onTablet, settled, tapped as tap } from '../test/tablet'
 import { Certificate } from './Certificate'
@@ -98,7 +98,7 @@ it('asks about a tap that comes too soon, and takes off the middle of three', as
   await tap(key('0.5'))
   expect(screen.getByText('P5 passes: +0.5° out')).toBeInTheDocument()
   await tap(key('Log the check'))
-  const [{ claim }] = store.getState().outbox as [{ claim: { kind: string; body: Bodies['instrument-checked'] } }]
+  const claim = store.getState().outbox[0]!.claim as Claim<'instrument-checked'>
   expect(claim.kind).toBe('instrument-checked')
   expect(claim.body.found).toMatchObject({ error: 0.5, passed: true })
 })
@@ -145,7 +145,7 @@ it('checks a pH meter in two buffers', async () => {
   expect(screen.getByText('Enter what it shows, from 0 to 14.')).toBeInTheDocument()
   await settled(() => fireEvent.change(four!, { target: { value: '4,2' } }))
   await tap(key('Log the check'))
-  const [{ claim }] = store.getState().outbox as [{ claim: { body: Bodies['instrument-checked'] } }]
+  const claim = store.getState().outbox[0]!.claim as Claim<'instrument-checked'>
   expect(claim.body.found).toMatchObject({ reference: 4, error: 0.2, passed: false })
 })
 

@@ -16,6 +16,7 @@ import { useWidth } from '../parts/useWidth'
 import { Refused } from '../app/Refused'
 import { Matters } from '../decide/Matters'
 import { stopsDue } from '../round/walk'
+import { FailedInstruments } from './FailedInstruments'
 import { HandedOver } from './HandedOver'
 import { KeptAside } from './KeptAside'
 import { lineSentence } from './lineSentence'
@@ -83,6 +84,7 @@ export function LineView() {
           {judged.slice(0, measured ? drawn : 0).map((one) => (
             <Row key={one.batch.id} one={one} now={now} lens={lens} reader={reader} />
           ))}
+          {line && <FailedInstruments line={line} reader={reader} />}
           {line && <HandedOver line={line} now={now} reader={reader} open={open} running={judged.length > 0} />}
           {line && <KeptAside line={line} open={open} />}
           {judged.length === 0 && <p className={styles.empty}>{say('startBatchAppearsHere')}</p>}

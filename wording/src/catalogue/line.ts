@@ -25,5 +25,9 @@ export const lineMessages = {
   agoSpan: '{span} ago',
   notRead: 'not read',
   onHold: 'On hold',
+  instrumentFailed: '{code} failed its check.',
+  whatItReadInDoubt:
+    'Since {time} what it read stands in doubt: {count, plural, =1 {one batch waits} other {{count} batches wait}} for the lead.',
+  lookBack: 'Look back',
   now: 'now',
 } as const

@@ -17,6 +17,8 @@ export const instrumentChanged: KindOf<'instrument-changed'> = {
   signed: true,
   parse(body) {
     const { place, tolerance, checks } = object(body, ['place', 'tolerance', 'checks'])
+    // Once checks are asked for, they are: only what was registered before there were any has none.
+    object(checks, ['everyDays', 'overdue'])
     return parseInstrumentFacts({ place, tolerance, checks })
   },
   writes: ({ about }) => [about],
