@@ -51,6 +51,13 @@ test('a kitchen is set up with the code from the console, holds nothing that nob
   await expect(page.locator('.header-logging-as')).toContainText('Ilse Varrow')
   await goTo(page, 'Limits')
   await expect(page.getByRole('heading', { level: 1 })).toContainText('The house is stricter in one')
+  // What it is called changes from now on, signed by the lead.
+  await goTo(page, 'Settings')
+  await tap(page, 'Change')
+  await page.getByLabel('Address').fill('14 Fennimore Row')
+  await tap(page, 'Save from now on')
+  await sign(page)
+  await expect(page.getByRole('region', { name: 'This kitchen' })).toContainText('14 Fennimore Row')
   await page.goto(kitchen.url)
   // The code was good once.
   const again = await page.request.post(`${kitchen.url}/api/set-up`, {

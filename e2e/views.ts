@@ -18,6 +18,7 @@ export const PATHS = [
   '/temper',
   '/people',
   '/instruments',
+  '/settings',
   '/more',
   '/nowhere',
 ]

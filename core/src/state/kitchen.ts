@@ -14,6 +14,8 @@ export interface KitchenState {
   people: { id: Id; role: Role }[] | null
   /** When it was last begun again from a backup, and from which entry; null: never. */
   restored: ({ at: Instant } & Bodies['restored']) | null
+  /** As the lead named it last; null: as it was set up. */
+  named: Bodies['kitchen-named'] | null
 }
 
 /** Codes are said aloud, so they are short and come round again; this many are kept apart. */
@@ -26,6 +28,7 @@ export const NEW_KITCHEN: KitchenState = {
   delegate: null,
   people: null,
   restored: null,
+  named: null,
 }
 
 /** Whether a person may decide for the lead at an instant. */

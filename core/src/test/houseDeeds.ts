@@ -84,6 +84,11 @@ export const houseDeeds: Record<string, Act> = {
     history.decide('role-given', history.story.kitchen.id, { person: OTHER, role })
     return 'betters nothing'
   },
+  'name the kitchen': (history) => {
+    const { id } = history.story.kitchen
+    history.decide('kitchen-named', id, { name: 'Another name', address: null, unit: 'F' })
+    return 'betters nothing'
+  },
   'change a PIN': (history) => {
     history.decide('pin-changed', history.story.kitchen.id, { person: COOK })
     return 'betters nothing'

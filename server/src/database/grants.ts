@@ -51,6 +51,7 @@ export async function grantTo(role: string, orm: MikroORM): Promise<void> {
     `grant execute on function append_entries(uuid, text[]) to ${app}`,
     `grant execute on function add_person(uuid, uuid, text, text, text, text, smallint) to ${app}`,
     `grant execute on function found_kitchen(text, uuid, text, text, text, uuid, text) to ${app}`,
+    `grant execute on function name_kitchen(text, text) to ${app}`,
     ...tables,
   ])
     await orm.em.execute(statement)

@@ -40,6 +40,7 @@ export interface Answers {
   PinChanged: { changed: true }
   PersonAdded: { id: Id }
   PersonChanged: { changed: true }
+  KitchenNamed: { named: true }
   EntryHash: { hash: string | null }
   Posted: { now: Instant; results: PostResult[] }
   Line: LineAnswer
@@ -80,7 +81,7 @@ export interface ReadyPart {
 /** All that a tablet needs to show the Line and go on by itself: facts as of entry `seq`. */
 export interface LineAnswer {
   seq: number
-  kitchen: { id: Id; name: string; zone: string; unit: 'C' | 'F' }
+  kitchen: { id: Id; name: string; address: string | null; zone: string; unit: 'C' | 'F' }
   people: { id: Id; name: string; role: Role | null; job: string; digits: number }[]
   /** Codes of batches that were given already. */
   codes: string[]

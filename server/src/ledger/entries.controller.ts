@@ -77,7 +77,7 @@ export class EntriesController {
 }
 
 /** What changes rows beside the logbook is entered by the route that changes both at once. */
-const OWN_ROUTES: readonly unknown[] = ['role-given', 'pin-changed'] satisfies Kind[]
+const OWN_ROUTES: readonly unknown[] = ['role-given', 'pin-changed', 'kitchen-named'] satisfies Kind[]
 
 function hasItsOwnRoute(entry: unknown): boolean {
   return OWN_ROUTES.includes((entry as { kind?: unknown } | null)?.kind)
@@ -85,7 +85,7 @@ function hasItsOwnRoute(entry: unknown): boolean {
 
 function elsewhere(entry: unknown): PostResult {
   const { id } = entry as { id?: unknown }
-  const sentence = 'That is done under People: who works here and their PINs change with it.'
+  const sentence = 'That is done under People and Settings: more changes with it than the logbook.'
   const answer = { outcome: 'refused', status: 403, code: 'has its own route', field: 'kind', sentence } as const
   return { id: typeof id === 'string' ? id : null, ...answer }
 }

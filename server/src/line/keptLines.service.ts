@@ -70,7 +70,13 @@ export class KeptLines {
     const roles = state?.people && new Map(state.people.map((person) => [person.id, person.role]))
     const head = {
       seq: await this.states.lastSeq(em, kitchenId),
-      kitchen: { id: kitchen.id, name: kitchen.name, zone: kitchen.zone, unit: kitchen.unit },
+      kitchen: {
+        id: kitchen.id,
+        name: kitchen.name,
+        address: state?.named?.address ?? null,
+        zone: kitchen.zone,
+        unit: kitchen.unit,
+      },
       people: people.map(({ id, name, role, job, pinDigits }) => ({
         id,
         name,

@@ -81,6 +81,7 @@ read(
   'get /api/entries/{seq}/hash',
   'get /api/methods/{id}/bakes',
 )
+write('post /api/kitchen')
 read('get /api/instruments/{id}/look-back')
 read('get /api/cooling/learned', 'get /api/items/{id}', 'get /api/lineage/{type}/{id}', 'get /api/tablets')
 read('get /api/store', 'get /api/store/discards', 'get /api/store/barred', 'get /api/store/discarded')

@@ -159,8 +159,8 @@ it('ends for whoever works here no more: no shift, no PIN, no name on the door',
   // Not as a bare entry, which would leave the list of people as it was.
   const bare = kitchen.claim('role-given', kitchen.kitchenId, { person: mina, role: null }, { by: lead.id })
   const entries = { sentAt: clock.now(), entries: [bare], signer: lead.id, pin: lead.pin }
-  const { body } = await http().post('/api/entries').set('Cookie', cookie).send(entries)
-  expect(body).toMatchObject({ results: [{ id: bare.id, outcome: 'refused', code: 'has its own route' }] })
+  const answer = await http().post('/api/entries').set('Cookie', cookie).send(entries)
+  expect(answer.body).toMatchObject({ results: [{ id: bare.id, outcome: 'refused', code: 'has its own route' }] })
   await http().get('/api/line').set('Cookie', hers).expect(200)
 
   expect((await give(null)).body).toEqual({ changed: true })

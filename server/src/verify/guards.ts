@@ -53,7 +53,7 @@ async function triggers(em: SqlEntityManager): Promise<string[]> {
 }
 
 /** What the serving role may have done with the rights of the owner. */
-const AS_OWNER = ['append_entries', 'add_person', 'found_kitchen']
+const AS_OWNER = ['append_entries', 'add_person', 'found_kitchen', 'name_kitchen']
 
 async function functions(em: SqlEntityManager): Promise<string[]> {
   const [row] = await query<{ ours: boolean }>(em, {

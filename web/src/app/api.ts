@@ -205,6 +205,13 @@ export const api = createApi({
       query: (body) => ({ url: 'people', method: 'POST', body }),
       invalidatesTags: ['line'],
     }),
+    nameKitchen: build.mutation<
+      { named: true },
+      LeadSigned & { name: string; address: string | null; unit: TemperatureScale }
+    >({
+      query: (body) => ({ url: 'kitchen', method: 'POST', body }),
+      invalidatesTags: ['line'],
+    }),
     giveRole: build.mutation<{ changed: true }, LeadSigned & { person: Id; role: Role | null }>({
       query: ({ person, ...body }) => ({ url: `people/${person}/role`, method: 'POST', body }),
       invalidatesTags: ['line'],
@@ -281,6 +288,7 @@ export const {
   useAddPersonMutation,
   useSetUpMutation,
   useGiveRoleMutation,
+  useNameKitchenMutation,
   useEnrolTabletMutation,
   useForgetTabletMutation,
   useTabletsQuery,

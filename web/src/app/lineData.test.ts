@@ -5,7 +5,7 @@ import { foldLine, type LineData } from './lineData'
 const batch = { id: uuid(), ...NOTHING_YET } as unknown as BatchState
 const line: LineData = {
   seq: 7,
-  kitchen: { id: uuid(), name: '', zone: 'UTC', unit: 'C' },
+  kitchen: { id: uuid(), name: '', address: null, zone: 'UTC', unit: 'C' },
   people: [],
   codes: [],
   limits: null,

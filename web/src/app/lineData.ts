@@ -35,7 +35,7 @@ export function logsHere({ role }: PersonOnList): boolean {
 /** What the server tells of a kitchen: facts as of entry `seq`. */
 export interface LineData {
   seq: number
-  kitchen: { id: Id; name: string; zone: string; unit: TemperatureScale }
+  kitchen: { id: Id; name: string; address: string | null; zone: string; unit: TemperatureScale }
   people: PersonOnList[]
   codes: string[]
   handover: KitchenState['handover']
@@ -97,16 +97,24 @@ export function foldLine(line: LineData, entry: Entry): LineData {
 }
 
 function kitchenOf({ codes, handover, delegate, roles, restored }: LineData): KitchenState {
-  return { codes, handover, delegate, people: roles, restored }
+  // What it was named before needs no keeping: only the next name is looked at.
+  return { codes, handover, delegate, people: roles, restored, named: null }
 }
 
 /** Names are no facts of the logbook; who may do what is. */
 function withKitchen(line: LineData, state: KitchenState | null): LineData {
   if (!state) return line
-  const { people: roles, ...rest } = state
-  if (!roles || roles === line.roles) return { ...line, ...rest, roles }
+  const { people: roles, named, ...rest } = state
+  const kitchen = named ? { ...line.kitchen, ...named } : line.kitchen
+  if (!roles || roles === line.roles) return { ...line, ...rest, kitchen, roles }
   const roleOf = new Map(roles.map(({ id, role }) => [id, role]))
-  return { ...line, ...rest, roles, people: line.people.map((one) => ({ ...one, role: roleOf.get(one.id) ?? null })) }
+  return {
+    ...line,
+    ...rest,
+    kitchen,
+    roles,
+    people: line.people.map((one) => ({ ...one, role: roleOf.get(one.id) ?? null })),
+  }
 }
 
 function put<T extends { id: Id }>(list: T[], id: Id, change: (state: T | null) => T | null): T[] {

@@ -81,6 +81,12 @@ const PLACES = {
     says: say('whatReadsAndWhere'),
     under: 'more',
   },
+  settings: {
+    path: '/settings',
+    name: say('settings'),
+    says: say('howKitchenIsSet'),
+    under: 'more',
+  },
   instrument: {
     path: '/instruments',
     name: say('instrument'),
@@ -112,5 +118,5 @@ export const IN_BAR: readonly PlaceKey[] = ['line', 'bench', 'store', 'methods',
 export const IN_MORE: readonly { name: string; of: readonly PlaceKey[] }[] = [
   { name: say('onStove'), of: ['start', 'round', 'cooldown', 'temper', 'handover'] },
   { name: say('coldStore'), of: ['list', 'unitRound', 'bin', 'receive'] },
-  { name: say('rulesPeople'), of: ['methods', 'limits', 'instruments', 'people'] },
+  { name: say('rulesPeople'), of: ['methods', 'limits', 'instruments', 'people', 'settings'] },
 ]

@@ -51,7 +51,7 @@ export function Certificate() {
         <header>
           <h1>{say('certificateOf', { code })}</h1>
           <p>
-            {line.kitchen.name}.{' '}
+            {[line.kitchen.name, line.kitchen.address].filter(Boolean).join(', ')}.{' '}
             {say('madeBy', { name: person, time: `${dayOf(at, reader.zone)} ${timeOfDay(at, reader)}` })}
           </p>
           <p>{say('heldTo', { degrees: errorWords(kind, tolerance, reader, 'not told') })}</p>

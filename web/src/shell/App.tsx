@@ -32,6 +32,7 @@ const Certificate = later(() => import('../instruments/Certificate'), 'Certifica
 const CheckView = later(() => import('../instruments/CheckView'), 'CheckView')
 const InstrumentPage = later(() => import('../instruments/InstrumentPage'), 'InstrumentPage')
 const LookBackView = later(() => import('../instruments/LookBackView'), 'LookBackView')
+const SettingsView = later(() => import('../settings/SettingsView'), 'SettingsView')
 const InstrumentsView = later(() => import('../instruments/InstrumentsView'), 'InstrumentsView')
 const ColdStore = later(() => import('../store/ColdStore'), 'ColdStore')
 const StockList = later(() => import('../store/StockList'), 'StockList')
@@ -109,6 +110,7 @@ function Kitchen() {
           <Route path="/instruments/:id/check" element={<CheckView />} />
           <Route path="/instruments/:id/look-back" element={<LookBackView />} />
           <Route path="/instruments/:id/certificate/:entry" element={<Certificate />} />
+          <Route path="/settings" element={<SettingsView />} />
           <Route path="/people" element={<PeopleView />} />
           <Route path="/temper" element={<TemperView />} />
           <Route path="/limits" element={<LimitsView />} />

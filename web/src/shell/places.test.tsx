@@ -18,6 +18,7 @@ import { places, type PlaceKey } from '../app/places'
 import { tablet } from '../app/tablet'
 import { More } from './More'
 import { NotFound } from './NotFound'
+import { SettingsView } from '../settings/SettingsView'
 import { Shell } from './Shell'
 
 jest.mock('react-chartjs-2', () => ({ Chart: () => null, Line: () => null }))
@@ -44,6 +45,7 @@ describe('each place', () => {
     ['temper', <TemperView key="v" />, /How much at once/],
     ['instruments', <InstrumentsView key="v" />, /No check is due/],
     ['people', <PeopleView key="v" />, /people work here/],
+    ['settings', <SettingsView key="v" />, /How it is set/],
     ['more', <More key="v" />, /Where to/],
     ['missing', <NotFound key="v" />, /nothing at this address/],
   ])('%s gives its answer as a title, names the page, and leads back', async (key, view, title) => {

@@ -94,7 +94,6 @@ export const instrumentsMessages = {
   goneWhy: 'Why',
   sayWhy: 'Say why: it stands in the record.',
   nothingMoreRead: 'Nothing more is read with it. What it read stays as it is.',
-  certificate: 'Certificate',
   print: 'Print',
   back: 'Back',
   certificateOf: 'Check of {code}',

@@ -14,6 +14,8 @@ export const shellMessages = {
   readsOnly: 'an auditor reads only',
   instruments: 'Instruments',
   whatReadsAndWhere: 'What the kitchen reads with, how far each is out, and when it is checked.',
+  settings: 'Settings',
+  howKitchenIsSet: 'What this kitchen is called, how it is set, and where each of it is changed.',
   instrument: 'Instrument',
   oneInstrument: 'One instrument: every check, and what happened to it.',
   instrumentCheck: 'Check',

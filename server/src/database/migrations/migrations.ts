@@ -12,6 +12,7 @@ import { Migration0011Tablets } from './Migration0011Tablets'
 import { Migration0012People } from './Migration0012People'
 import { Migration0013SetUp } from './Migration0013SetUp'
 import { Migration0014ShiftRole } from './Migration0014ShiftRole'
+import { Migration0015NameKitchen } from './Migration0015NameKitchen'
 
 /** In order; a released one never changes. */
 export const migrations = [
@@ -29,4 +30,5 @@ export const migrations = [
   { name: 'Migration0012People', class: Migration0012People },
   { name: 'Migration0013SetUp', class: Migration0013SetUp },
   { name: 'Migration0014ShiftRole', class: Migration0014ShiftRole },
+  { name: 'Migration0015NameKitchen', class: Migration0015NameKitchen },
 ]

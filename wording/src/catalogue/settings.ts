@@ -1,0 +1,30 @@
+/** What is set for the kitchen, and where. */
+export const settingsMessages = {
+  asItStands: 'How it is set.',
+  change: 'Change',
+  thisKitchen: 'This kitchen',
+  name: 'Name',
+  nameIt: 'Give the kitchen its name: it stands on records.',
+  address: 'Address',
+  addressIs: 'One line, as it is to stand on records.',
+  notSaid: 'not said',
+  degrees: 'Degrees',
+  zone: 'Time zone',
+  zoneStays: 'It stays: its days are the days of every record.',
+  elsewhere: 'Set in a view of its own',
+  rulesAndClock: 'Rules, clock, house lines',
+  rulesStand: '{set}, {hours} h clock',
+  people: 'People and tablets',
+  peopleStand: '{count, plural, =1 {one person logs here} other {{count} people log here}}',
+  instruments: 'Instruments',
+  instrumentsStand: '{count, plural, =0 {none in use} =1 {one in use} other {{count} in use}}',
+  unitsVessels: 'Cold units, vessels',
+  unitsStand:
+    '{units, plural, =0 {no units} =1 {one unit} other {{units} units}}, {vessels, plural, =0 {no vessels} =1 {one vessel} other {{vessels} vessels}}',
+  methods: 'Methods',
+  methodsStand: '{count, plural, =1 {one method} other {{count} methods}}',
+  whatChanges:
+    'It counts from now on, for what is shown and printed. What was entered stays as it was entered, and nothing is judged otherwise.',
+  saveFromNow: 'Save from now on',
+  leadSigns: 'The lead signs',
+} as const
