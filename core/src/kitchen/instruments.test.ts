@@ -135,6 +135,19 @@ describe('a probe and its check', () => {
     expect(story.kitchen.read('instrument', PROBE)!.history).toEqual([])
   })
 
+  it('takes the same buffer twice for one', () => {
+    const ph = idOf('ph')
+    const story = new KitchenStory({ instruments: [{ id: ph, code: 'pH1', kind: 'ph', checks: WEEKLY }] })
+    const buffers = (...nominal: number[]) =>
+      story.post('instrument-checked', ph, 0, {
+        against: { kind: 'buffers', buffers: nominal.map((each) => ({ nominal: each, read: each + 0.02 })) },
+        shown: [],
+        found: none,
+      }).posted
+    expect(buffers(7, 7)).toMatchObject({ ok: false, code: 'read again' })
+    expect(buffers(7, 4)).toMatchObject({ ok: true })
+  })
+
   it('is asked for checks from then on, once it was', () => {
     const story = kitchen('not asked')
     const facts = { place: null, tolerance: 1 }
@@ -272,6 +285,44 @@ describe('a probe that fails', () => {
     expect(story.standing(batch, 'cool-first', 151)).toBe('missed')
     check(story, 160, 12)
     expect(story.standing(batch, 'cool-first', 170)).toBe('missed')
+  })
+
+  it('stays in doubt though the probe is retired, or the reading is said to be of another one', () => {
+    const { story, batch } = failing()
+    check(story, 260, 1.9)
+    story.enter('instrument-gone', PROBE, 262, { how: 'retired', reason: 'it is bent' }, { by: LEAD })
+    expect(due(story, batch, 265)).toBe('unproven')
+    for (const fact of story.kitchen.read('batch', batch)!.facts['reading-taken']) {
+      const reading = { ...fact.value, instrument: OTHER_PROBE }
+      story.correct(batch, 270, fact.entry, { at: fact.at, reading, batch: null })
+    }
+    expect(due(story, batch, 275)).toBe('unproven')
+    expect(story.kitchen.standing(batch, at(275))).not.toBe('proven')
+  })
+
+  it('betters nothing, whatever its error, and whatever a late entry says of the same batch', () => {
+    const bad = { proven: 0, open: 1, unproven: 2, missed: 3 }
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 11, max: 200 }),
+        fc.boolean(),
+        fc.integer({ min: 0, max: 400 }),
+        (tenths, low, cold) => {
+          const story = kitchen()
+          check(story, -40, 0)
+          const batch = story.cooked()
+          story.read(batch, 100, 10 + cold / 10)
+          story.read(batch, 240, 4.5, { after: 40 })
+          const before = story.kitchen.findings(batch, at(290))
+          check(story, 285, (low ? -tenths : tenths) / 10)
+          for (const { check: of, standing } of before) {
+            if (of.limit.force === 'quality') continue
+            expect(bad[story.standing(batch, of.key, 290)]).toBeGreaterThanOrEqual(bad[standing])
+          }
+        },
+      ),
+      { numRuns: 40 },
+    )
   })
 
   it('finds a miss where the error as found breaks the limit', () => {

@@ -28,7 +28,7 @@ export {
   type CooldownPhase as CooldownPhase,
 } from './cooling/simulateCooldown'
 export { reachesAt, riseOf, type Rise } from './heating/rise'
-export { boilingPoint } from './heating/boilingPoint'
+export { boilingPoint, HIGHEST_ALTITUDE, LOWEST_ALTITUDE } from './heating/boilingPoint'
 export { equivalentMinutes } from './lethality/equivalentMinutes'
 export { logReductions, type Kinetics } from './lethality/logReductions'
 export { mixtureProperties, type Composition } from './material/properties'

@@ -27,7 +27,7 @@ export {
   type InstrumentStanding,
   type InstrumentState,
 } from './instrument'
-export { CHECK_READINGS, checkFound, spread, STEADY } from './instrumentCheck'
+export { CHECK_READINGS, checkFound, checkReference, spread, STEADY } from './instrumentCheck'
 export { backingDoubt, failureOf, type BackingDoubt, type FailedProbe } from './backing'
 export { celsiusRead } from './reading'
 export {

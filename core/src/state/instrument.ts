@@ -135,7 +135,7 @@ export function offAt({ history, kind }: InstrumentState, at: Instant, celsius: 
   return hundredths(near.error + ((hot.error - near.error) * (celsius - low)) / (high - low))
 }
 
-function hundredths(value: number): number {
+export function hundredths(value: number): number {
   return Math.round(value * 100) / 100
 }
 

@@ -2,7 +2,7 @@ import { MINUTE, type Instant } from '../ground/instant'
 import { celsiusOf, type Typed } from '../ground/temperature'
 import type { Against, CheckFound } from '../ledger/instrumentEntries'
 import { boilingPoint } from '../physics/heating/boilingPoint'
-import { offAt, type InstrumentState } from './instrument'
+import { hundredths, offAt, type InstrumentState } from './instrument'
 
 /** So many readings make a check: the middle one counts. House rule. */
 export const CHECK_READINGS = 3
@@ -42,12 +42,12 @@ function outBy(
   at: Instant,
   other: InstrumentState | null,
 ): { reference: number; error: number } {
-  const reference = hundredths(referenceOf(against, at, other))
+  const reference = hundredths(checkReference(against, at, other))
   return { reference, error: hundredths(middle(shown.map(celsiusOf)) - reference) }
 }
 
 /** Ice water is 0 °C; boiling water by the altitude; the other instrument as its own last check corrects it. */
-function referenceOf(
+export function checkReference(
   against: Exclude<Against, { kind: 'buffers' }>,
   at: Instant,
   other: InstrumentState | null,
@@ -72,8 +72,4 @@ export function spread(shown: readonly Typed[]): number {
 function middle(values: readonly number[]): number {
   const sorted = [...values].sort((a, b) => a - b)
   return sorted[Math.floor(sorted.length / 2)] ?? 0
-}
-
-function hundredths(value: number): number {
-  return Math.round(value * 100) / 100
 }

@@ -12,8 +12,6 @@ import styles from './lookBack.module.css'
 
 const say = speaks(lookBackMessages)
 
-const SHORTEST = 10
-
 /** The lead lets what a failed instrument read count again, batch by batch or all that holds either way, with a reason. */
 export function AcceptReadings({ batches, onClose }: { batches: readonly LookedBackBatch[]; onClose: () => void }) {
   const line = useLine()
@@ -41,7 +39,7 @@ export function AcceptReadings({ batches, onClose }: { batches: readonly LookedB
           onSubmit={(event) => {
             event.preventDefault()
             setTried(true)
-            if (told.length >= SHORTEST) setSigning(true)
+            if (told !== '') setSigning(true)
           }}
         >
           <Field
@@ -51,7 +49,7 @@ export function AcceptReadings({ batches, onClose }: { batches: readonly LookedB
             rows={2}
             placeholder={say('reasonExample')}
             onValue={setReason}
-            error={tried && told.length < SHORTEST ? say('giveReason') : null}
+            error={tried && told === '' ? say('giveReason') : null}
             first
           />
           <Key look="primary" type="submit">

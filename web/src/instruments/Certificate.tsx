@@ -2,11 +2,11 @@ import Table from '@mui/material/Table'
 import TableBody from '@mui/material/TableBody'
 import TableCell from '@mui/material/TableCell'
 import TableRow from '@mui/material/TableRow'
-import { Link, useParams } from 'react-router'
+import { useParams } from 'react-router'
 import { celsiusOf, dayOf, type InstrumentCheck, type InstrumentState } from '@logged-thermal/core'
 import { degrees, difference, errorWords, instrumentsMessages, timeOfDay } from '@logged-thermal/wording'
 import { useHand, useLine } from '../app/kitchen'
-import { Key } from '../kit/Key'
+import { PrintedPage } from '../kit/PrintedPage'
 import { Whole } from '../kit/Whole'
 import { speaks } from '../kit/language'
 import { againstWords } from './againstWords'
@@ -40,48 +40,45 @@ export function Certificate() {
     [say('result'), say(passed ? 'passed' : 'failed')],
   ]
   return (
-    <main className={styles.view}>
-      <div className={styles.keys}>
-        <Link to={`/instruments/${instrument.id}`}>{say('back')}</Link>
-        <Key look="primary" onClick={() => window.print()}>
-          {say('print')}
-        </Key>
-      </div>
-      <article className={styles.sheet} aria-label={say('certificateOf', { code })}>
-        <header>
-          <h1>{say('certificateOf', { code })}</h1>
-          <p>
-            {[line.kitchen.name, line.kitchen.address].filter(Boolean).join(', ')}.{' '}
-            {say('madeBy', { name: person, time: `${dayOf(at, reader.zone)} ${timeOfDay(at, reader)}` })}
-          </p>
-          <p>{say('heldTo', { degrees: errorWords(kind, tolerance, reader, 'not told') })}</p>
-        </header>
-        <Table>
-          <TableBody>
-            {rows.map(([name, value]) => (
-              <TableRow key={name}>
-                <TableCell component="th" scope="row">
-                  {name}
-                </TableCell>
-                <TableCell>{value}</TableCell>
-              </TableRow>
-            ))}
-          </TableBody>
-        </Table>
-        {passed && kind !== 'ph' && <p>{say('takenOff', { degrees: errorWords(kind, error, reader) })}</p>}
-        {hot && (
-          <p>
-            {say('twoPoint', {
-              low: difference(hot.ice, reader, 'told'),
-              high: difference(hot.boiling, reader, 'told'),
-            })}
-          </p>
-        )}
-        {against.kind === 'boiling' && <p>{say('sourceOfBoiling')}</p>}
-        <p>{say('doesNotReplace')}</p>
-        <p className={styles.entry}>{check.entry}</p>
-      </article>
-    </main>
+    <PrintedPage
+      className={styles.certificate}
+      label={say('certificateOf', { code })}
+      back={{ to: `/instruments/${instrument.id}`, words: say('back') }}
+      print={say('print')}
+    >
+      <header>
+        <h1>{say('certificateOf', { code })}</h1>
+        <p>
+          {[line.kitchen.name, line.kitchen.address].filter(Boolean).join(', ')}.{' '}
+          {say('madeBy', { name: person, time: `${dayOf(at, reader.zone)} ${timeOfDay(at, reader)}` })}
+        </p>
+        <p>{say('heldTo', { degrees: errorWords(kind, tolerance, reader, 'not told') })}</p>
+      </header>
+      <Table>
+        <TableBody>
+          {rows.map(([name, value]) => (
+            <TableRow key={name}>
+              <TableCell component="th" scope="row">
+                {name}
+              </TableCell>
+              <TableCell>{value}</TableCell>
+            </TableRow>
+          ))}
+        </TableBody>
+      </Table>
+      {passed && kind !== 'ph' && <p>{say('takenOff', { degrees: errorWords(kind, error, reader) })}</p>}
+      {hot && (
+        <p>
+          {say('twoPoint', {
+            low: difference(hot.ice, reader, 'told'),
+            high: difference(hot.boiling, reader, 'told'),
+          })}
+        </p>
+      )}
+      {against.kind === 'boiling' && <p>{say('sourceOfBoiling')}</p>}
+      <p>{say('doesNotReplace')}</p>
+      <p className={styles.entry}>{check.entry}</p>
+    </PrintedPage>
   )
 }
 

@@ -1,10 +1,8 @@
 import { useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
 import {
-  boilingPoint,
-  celsiusOf,
+  checkReference,
   instrumentStanding,
-  offAt,
   type Against,
   type InstrumentState,
   type Instant,
@@ -20,7 +18,7 @@ import { Whole } from '../kit/Whole'
 import { speaks } from '../kit/language'
 import { BufferCheck } from './BufferCheck'
 import { CheckBoard, temperatureIn } from './CheckBoard'
-import { CheckedAgainst, NOT_SAID, type How, type Said } from './CheckedAgainst'
+import { altitudeIn, CheckedAgainst, NOT_SAID, type How, type Said } from './CheckedAgainst'
 import { CheckSlab } from './CheckSlab'
 import { ErrorScale } from './ErrorScale'
 import { SlushPicture } from './SlushPicture'
@@ -55,7 +53,7 @@ function ThermometerCheck({ line, instrument }: { line: LineData; instrument: In
   const other = others.find((each) => each.id === said.other) ?? null
   const against = againstOf(how, said, other, reader.scale)
   const check = useCheck(instrument, against, other)
-  const reference = against ? referenceOf(against, other, now) : 0
+  const reference = against ? checkReference(against, now, other) : 0
   const { code } = instrument
   const log = () => {
     const found = check.log()
@@ -115,6 +113,8 @@ function ThermometerCheck({ line, instrument }: { line: LineData; instrument: In
   )
 }
 
+type ThermometerAgainst = Exclude<Against, { kind: 'buffers' }>
+
 const HOWS: readonly How[] = ['ice', 'boiling', 'instrument']
 
 /** What has a check of its own that still holds, and reads a temperature. */
@@ -132,19 +132,12 @@ function lastAltitude({ instruments }: LineData): string {
 }
 
 /** null while it is not said, or is no altitude and no temperature. */
-function againstOf(how: How, said: Said, other: InstrumentState | null, scale: 'C' | 'F'): Against | null {
+function againstOf(how: How, said: Said, other: InstrumentState | null, scale: 'C' | 'F'): ThermometerAgainst | null {
   if (how === 'ice') return { kind: 'ice' }
   if (how === 'boiling') {
-    const altitude = Number(said.altitude.replace('−', '-'))
-    return said.altitude.trim() !== '' && altitude >= -430 && altitude <= 9000 ? { kind: 'boiling', altitude } : null
+    const altitude = altitudeIn(said.altitude)
+    return altitude === null ? null : { kind: 'boiling', altitude }
   }
   const value = temperatureIn(said.shown, scale)
   return other && value !== null ? { kind: 'instrument', id: other.id, shown: { value, unit: scale } } : null
-}
-
-function referenceOf(against: Against, other: InstrumentState | null, now: Instant): number {
-  if (against.kind === 'boiling') return boilingPoint(against.altitude)
-  if (against.kind !== 'instrument') return 0
-  const celsius = celsiusOf(against.shown)
-  return other ? celsius - offAt(other, now, celsius) : celsius
 }

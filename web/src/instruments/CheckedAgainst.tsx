@@ -1,4 +1,11 @@
-import { boilingPoint, type Against, type Id, type InstrumentState } from '@logged-thermal/core'
+import {
+  boilingPoint,
+  HIGHEST_ALTITUDE,
+  LOWEST_ALTITUDE,
+  type Against,
+  type Id,
+  type InstrumentState,
+} from '@logged-thermal/core'
 import { degrees, instrumentCheckMessages, type Reader } from '@logged-thermal/wording'
 import { ChoiceKeys } from '../kit/ChoiceKeys'
 import { Field } from '../kit/Field'
@@ -32,8 +39,7 @@ interface Props {
 export function CheckedAgainst({ how, said, others, reader, onSaid }: Props) {
   if (how === 'ice') return <p className="muted">{say('probeCheckLate')}</p>
   if (how === 'boiling') {
-    const altitude = Number(said.altitude.replace('−', '-'))
-    const known = said.altitude.trim() !== '' && altitude >= -430 && altitude <= 9000
+    const altitude = altitudeIn(said.altitude)
     return (
       <div className={styles.said}>
         <Field
@@ -42,8 +48,10 @@ export function CheckedAgainst({ how, said, others, reader, onSaid }: Props) {
           mode="numeric"
           unit="m"
           onValue={(next) => onSaid({ ...said, altitude: next })}
-          error={known ? null : say('wrongAltitude')}
-          hint={known ? say('waterBoilsAt', { degrees: degrees(boilingPoint(altitude), reader) }) : undefined}
+          error={altitude === null ? say('wrongAltitude') : null}
+          hint={
+            altitude === null ? undefined : say('waterBoilsAt', { degrees: degrees(boilingPoint(altitude), reader) })
+          }
         />
       </div>
     )
@@ -71,4 +79,10 @@ export function CheckedAgainst({ how, said, others, reader, onSaid }: Props) {
       )}
     </div>
   )
+}
+
+/** An altitude as it was written, m; null: it is none. */
+export function altitudeIn(text: string): number | null {
+  const altitude = Number(text.trim().replace('−', '-'))
+  return text.trim() !== '' && altitude >= LOWEST_ALTITUDE && altitude <= HIGHEST_ALTITUDE ? altitude : null
 }

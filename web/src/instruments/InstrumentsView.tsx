@@ -9,6 +9,7 @@ import { View } from '../app/View'
 import { Key } from '../kit/Key'
 import { speaks } from '../kit/language'
 import { Glyph } from '../parts/Glyph'
+import { NowFlag } from '../parts/NowFlag'
 import { useWidth } from '../parts/useWidth'
 import { AddInstrument } from './AddInstrument'
 import { IceLane } from './IceLane'
@@ -208,10 +209,7 @@ function Axis({ lens }: { lens: WeeksLens }) {
           {days === 7 ? say('inAWeek') : say('weeksAgo', { weeks: -days / 7 })}
         </text>
       ))}
-      <path d={`M${lens.nowX - 26} 2h52v20l-26 6l-26 -6Z`} fill="var(--ink)" />
-      <text x={lens.nowX} y="18" textAnchor="middle" style={{ fill: 'var(--on-ink)', fontWeight: 700 }}>
-        {say('now')}
-      </text>
+      <NowFlag x={lens.nowX} word={say('now')} />
     </svg>
   )
 }

@@ -88,7 +88,7 @@ it('asks about a tap that comes too soon, and takes off the middle of three', as
   await tap(key('It is ready'))
   await tap(key('0.4'))
   expect(screen.getByRole('alert')).toHaveTextContent('Wait 30 s more')
-  await tap(key('I wait'))
+  await tap(key('I’ll wait'))
   await passes(31)
   await tap(key('0.4'))
   await tap(key('0.5'))

@@ -11,6 +11,7 @@ import type { GateSize } from '../parts/GateWedges'
 import { HeatRibbon } from '../parts/HeatRibbon'
 import { Key } from '../kit/Key'
 import { later } from '../kit/later'
+import { NowFlag } from '../parts/NowFlag'
 import { LENS_MARKS, nowLens, type Lens } from '../parts/lens'
 import { useWidth } from '../parts/useWidth'
 import { Refused } from '../app/Refused'
@@ -222,10 +223,7 @@ function Axis({ lens, now }: { lens: Lens; now: number }) {
           {label}
         </text>
       ))}
-      <path d={`M${lens.nowX - 26} 2h52v20l-26 6l-26 -6Z`} fill="var(--ink)" />
-      <text x={lens.nowX} y="18" textAnchor="middle" style={{ fill: 'var(--on-ink)', fontWeight: 700 }}>
-        {say('now')}
-      </text>
+      <NowFlag x={lens.nowX} word={say('now')} />
     </svg>
   )
 }

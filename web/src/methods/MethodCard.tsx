@@ -2,12 +2,12 @@ import Table from '@mui/material/Table'
 import TableBody from '@mui/material/TableBody'
 import TableCell from '@mui/material/TableCell'
 import TableRow from '@mui/material/TableRow'
-import { Link, useParams } from 'react-router'
+import { useParams } from 'react-router'
 import { heldTo, dayOf, factsOf, families, gatesAt, ingredientOf, limitsAt } from '@logged-thermal/core'
 import { grams, limitTitle, sourceLine, stepName, methodsMessages } from '@logged-thermal/wording'
 import { useHand, useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
-import { Key } from '../kit/Key'
+import { PrintedPage } from '../kit/PrintedPage'
 import { instructionOf } from './editing'
 import { MethodLabel } from './MethodLabel'
 import { asSentence } from './sentence'
@@ -31,75 +31,72 @@ export function MethodCard() {
   const { checks } = heldTo(method, 1, limits, limits.practice.susceptible, day, state.signed)
   const facts = factsOf(method, (other) => line.methods.find((each) => each.id === other)?.versions.at(-1) ?? null)
   return (
-    <main className={styles.view}>
-      <div className={styles.keys}>
-        <Link to={`/methods/${method.id}`}>{say('backMethod')}</Link>
-        <Key look="primary" onClick={() => window.print()}>
-          {say('print')}
-        </Key>
-      </div>
-      <article className={styles.card} aria-label={say('cardOf', { method: method.name })}>
-        <header>
-          <h1>{method.name}</h1>
-          <p>
-            {say('versionFamiliesVersionKitchen', {
-              families: families[method.family].name,
-              version: method.version,
-              kitchen: line.kitchen.name,
-            })}
-          </p>
-        </header>
-        <section>
-          <h2>{say('forGrams', { grams: grams(facts.grams) })}</h2>
-          <Table>
-            <TableBody>
-              {method.amounts.map((amount) => (
-                <TableRow key={amount.key}>
-                  <TableCell>
-                    {ingredientOf(amount, method)?.name ?? amount.ingredient}
-                    {amount.state === 'as it is' ? '' : `, ${amount.state}`}
-                  </TableCell>
-                  <TableCell>{amount.grams === null ? '?' : grams(amount.grams)}</TableCell>
-                  <TableCell>{amount.count === null ? '' : say('piecesCount', { count: amount.count })}</TableCell>
-                </TableRow>
-              ))}
-              {method.components.map((component) => (
-                <TableRow key={component.key}>
-                  <TableCell>{component.name}</TableCell>
-                  <TableCell>{component.grams === null ? '?' : grams(component.grams)}</TableCell>
-                  <TableCell />
-                </TableRow>
-              ))}
-            </TableBody>
-          </Table>
-        </section>
-        <section>
-          <h2>{say('steps')}</h2>
-          <ol>
-            {method.steps.map((step) => {
-              const { text, activeMinutes, passiveMinutes, oven, target } = instructionOf(method, step.key)
-              return (
-                <li key={step.key}>
-                  <b>{stepName(step.kind, reader)}.</b> {asSentence(text)}
-                  {activeMinutes ? say('minActiveminutes2', { activeMinutes }) : ''}
-                  {passiveMinutes ? say('thenMin', { least: passiveMinutes.least, most: passiveMinutes.most }) : ''}
-                  {target
-                    ? say('aimForCF', { c: target.from.c, c2: target.to.c, f: target.from.f, f2: target.to.f })
-                    : ''}
-                  {oven ? say('ovenAt', { oven: oven.value, unit: oven.unit }) : ''}
-                  {gatesAt(step.key, checks).map((check) => (
-                    <span className={styles.check} key={check.key}>
-                      {limitTitle(check, reader)}, °{reader.scale} ({sourceLine(check, reader)})
-                    </span>
-                  ))}
-                </li>
-              )
-            })}
-          </ol>
-        </section>
-        <MethodLabel method={method} facts={facts} checks={checks} />
-        <footer>{say('aidNotAuthorityLimits')}</footer>
-      </article>
-    </main>
+    <PrintedPage
+      className={styles.card}
+      label={say('cardOf', { method: method.name })}
+      back={{ to: `/methods/${method.id}`, words: say('backMethod') }}
+      print={say('print')}
+    >
+      <header>
+        <h1>{method.name}</h1>
+        <p>
+          {say('versionFamiliesVersionKitchen', {
+            families: families[method.family].name,
+            version: method.version,
+            kitchen: line.kitchen.name,
+          })}
+        </p>
+      </header>
+      <section>
+        <h2>{say('forGrams', { grams: grams(facts.grams) })}</h2>
+        <Table>
+          <TableBody>
+            {method.amounts.map((amount) => (
+              <TableRow key={amount.key}>
+                <TableCell>
+                  {ingredientOf(amount, method)?.name ?? amount.ingredient}
+                  {amount.state === 'as it is' ? '' : `, ${amount.state}`}
+                </TableCell>
+                <TableCell>{amount.grams === null ? '?' : grams(amount.grams)}</TableCell>
+                <TableCell>{amount.count === null ? '' : say('piecesCount', { count: amount.count })}</TableCell>
+              </TableRow>
+            ))}
+            {method.components.map((component) => (
+              <TableRow key={component.key}>
+                <TableCell>{component.name}</TableCell>
+                <TableCell>{component.grams === null ? '?' : grams(component.grams)}</TableCell>
+                <TableCell />
+              </TableRow>
+            ))}
+          </TableBody>
+        </Table>
+      </section>
+      <section>
+        <h2>{say('steps')}</h2>
+        <ol>
+          {method.steps.map((step) => {
+            const { text, activeMinutes, passiveMinutes, oven, target } = instructionOf(method, step.key)
+            return (
+              <li key={step.key}>
+                <b>{stepName(step.kind, reader)}.</b> {asSentence(text)}
+                {activeMinutes ? say('minActiveminutes2', { activeMinutes }) : ''}
+                {passiveMinutes ? say('thenMin', { least: passiveMinutes.least, most: passiveMinutes.most }) : ''}
+                {target
+                  ? say('aimForCF', { c: target.from.c, c2: target.to.c, f: target.from.f, f2: target.to.f })
+                  : ''}
+                {oven ? say('ovenAt', { oven: oven.value, unit: oven.unit }) : ''}
+                {gatesAt(step.key, checks).map((check) => (
+                  <span className={styles.check} key={check.key}>
+                    {limitTitle(check, reader)}, °{reader.scale} ({sourceLine(check, reader)})
+                  </span>
+                ))}
+              </li>
+            )
+          })}
+        </ol>
+      </section>
+      <MethodLabel method={method} facts={facts} checks={checks} />
+      <footer>{say('aidNotAuthorityLimits')}</footer>
+    </PrintedPage>
   )
 }

@@ -48,7 +48,7 @@ export const instrumentCheckMessages = {
     'The last reading was {seconds} s ago. Three taps in a row are one reading, not three. Stir, and wait {left} s more.',
   notSettled:
     'It has been in for {seconds} s. Wait {left} s more: a probe that still moves shows something in between.',
-  waitOn: 'I wait',
+  waitOn: 'I’ll wait',
   countAnyway: 'It was stirred: count it',
   tapWhat: 'Tap what {code} shows',
   oneTap: 'one tap is one reading',

@@ -27,7 +27,7 @@ export const instrumentsMessages = {
   lookAtBatches: '{count, plural, =1 {Look at one batch} other {Look at {count} batches}}',
   failedAt: 'failed {time}, proves nothing',
   checkAgain: 'Check it again',
-  allLookedAt: 'all it read is decided',
+  allLookedAt: 'everything it read is decided',
   checkIt: 'Check it',
   markedLate: '{days, plural, =0 {due today} =1 {1 day late} other {{days} days late}}, readings marked',
   dueNow: '{why, select, dropped {It fell} battery {New battery} other {New sensor}}: readings marked',

@@ -6,10 +6,12 @@ import { id, list, number, object, oneOf, typedTemperature, type Field } from '.
 import type { Typed } from '../../ground/temperature'
 import { instrumentStanding, withCheck, type InstrumentState } from '../../state/instrument'
 import { CHECK_LATE_AFTER, CHECK_READINGS, checkFound, spread, STEADY } from '../../state/instrumentCheck'
+import { HIGHEST_ALTITUDE, LOWEST_ALTITUDE } from '../../physics/heating/boilingPoint'
 import { failedProbe } from '../../state/backing'
 import type { Read } from '../../state/state'
 import type { Refusal } from '../guard/refusal'
 import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
+import { parseBuffers } from '../reading/acidityMeasured'
 
 declare module '../../ledger/entry' {
   interface Bodies {
@@ -104,10 +106,11 @@ function refusedAgainst(
 }
 
 function refusedShown({ against, shown }: Bodies['instrument-checked']): Refusal | null {
-  if (against.kind === 'buffers')
-    return against.buffers.length < 2
-      ? { code: 'read again', field: 'body.against', read: against.buffers.length }
-      : null
+  if (against.kind === 'buffers') {
+    // The same buffer twice is one.
+    const read = new Set(against.buffers.map(({ nominal }) => nominal)).size
+    return read < 2 ? { code: 'read again', field: 'body.against', read } : null
+  }
   if (shown.length < CHECK_READINGS) return { code: 'read again', field: 'body.shown', read: shown.length }
   const apart = spread(shown)
   return apart > STEADY ? { code: 'not steady', field: 'body.shown', apart } : null
@@ -119,7 +122,10 @@ function parseAgainst(field: Field): Against {
     case 'ice':
       return { kind: 'ice' }
     case 'boiling':
-      return { kind: 'boiling', altitude: number(object(field, ['kind', 'altitude']).altitude, -430, 9000) }
+      return {
+        kind: 'boiling',
+        altitude: number(object(field, ['kind', 'altitude']).altitude, LOWEST_ALTITUDE, HIGHEST_ALTITUDE),
+      }
     case 'instrument': {
       const { id: other, shown } = object(field, ['kind', 'id', 'shown'])
       return { kind: 'instrument', id: id(other), shown: typedTemperature(shown) }
@@ -127,16 +133,4 @@ function parseAgainst(field: Field): Against {
     case 'buffers':
       return { kind: 'buffers', buffers: parseBuffers(object(field, ['kind', 'buffers']).buffers) }
   }
-}
-
-function parseBuffers(field: Field): { nominal: number; read: number }[] {
-  const buffers = list(
-    field,
-    (each) => {
-      const { nominal, read } = object(each, ['nominal', 'read'])
-      return { nominal: number(nominal, 0, 14), read: number(read, 0, 14) }
-    },
-    4,
-  )
-  return buffers
 }

@@ -2,7 +2,7 @@ import type { Bodies } from '../../ledger/entry'
 import type { AcidityMeasure } from '../../recipe/checks/acidity'
 import { asEntered, EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { MINUTE } from '../../ground/instant'
-import { list, number, object, nameOf } from '../../ground/field'
+import { list, number, object, nameOf, type Field } from '../../ground/field'
 import { needsOpenBatch } from '../guard/openBatch'
 
 declare module '../../ledger/entry' {
@@ -32,14 +32,7 @@ export const acidityMeasured: KindOf<'acidity-measured'> = {
       waterActivity: waterActivity.value === null ? null : number(waterActivity, 0, 1),
       waterTolerance: number(waterTolerance, 0, 0.2),
       meter: nameOf(meter, 40),
-      buffers: list(
-        buffers,
-        (field) => {
-          const { nominal, read } = object(field, ['nominal', 'read'])
-          return { nominal: number(nominal, 0, 14), read: number(read, 0, 14) }
-        },
-        6,
-      ),
+      buffers: parseBuffers(buffers),
     }
   },
   writes: ({ about }) => [about],
@@ -47,4 +40,16 @@ export const acidityMeasured: KindOf<'acidity-measured'> = {
   refuse: needsOpenBatch,
   lateAfter: 15 * MINUTE,
   fact: asEntered,
+}
+
+/** Buffers that a meter was read in, six at most: what they are, and what it showed, pH. */
+export function parseBuffers(field: Field): AcidityMeasure['buffers'] {
+  return list(
+    field,
+    (each) => {
+      const { nominal, read } = object(each, ['nominal', 'read'])
+      return { nominal: number(nominal, 0, 14), read: number(read, 0, 14) }
+    },
+    6,
+  )
 }
