@@ -244,7 +244,7 @@ test('what is proven may be melted again as often as the house allows: its date 
   const way = page.locator('[data-check="rewarmed"]')
   await expect(way).toHaveAttribute('data-standing', 'open')
   await tapReading(page, 41.2)
-  await kitchen.passes(60, page)
+  for (let half = 0; half < 2; half++) await kitchen.passes(30, page)
   await tapReading(page, 4.4)
   await expect(way).toHaveAttribute('data-standing', 'proven')
   await expect(date).toHaveText(day)

@@ -76,7 +76,7 @@ test('a kitchen is set up with the code from the console, holds nothing that nob
 
   // No eggs, no units, nothing to read with, and no method in force: the Line leads to each.
   const steps = page.getByRole('region', { name: 'First steps' })
-  await expect(steps.getByRole('link')).toHaveCount(6)
+  await expect(steps.getByRole('link')).toHaveCount(7)
   await expect(steps.getByText('It is there.')).toHaveCount(0)
   await goTo(page, 'Stock list')
   await expect(page.getByRole('heading', { level: 1 })).toContainText('0 things are held.')

@@ -65,6 +65,8 @@ export class RunningKitchen {
         this.aheadMs - 2000,
         { polling: 50 },
       )
+      // Hands stay with it: what nobody touches would lock.
+      await page.keyboard.press('Shift')
     }
   }
 

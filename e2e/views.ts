@@ -19,6 +19,7 @@ export const PATHS = [
   '/people',
   '/instruments',
   '/settings',
+  '/hours',
   '/more',
   '/nowhere',
 ]

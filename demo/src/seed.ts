@@ -28,6 +28,7 @@ import {
   type Placement,
   type Pouring,
   type Terms,
+  type Week,
 } from '@logged-thermal/core'
 import { ago, demoBatches, type DemoBatch } from './demoBatches'
 import { demoLimits } from './demoLimits'
@@ -81,7 +82,20 @@ export function demoClaims(
   const held = storeClaims(seeded, [seeded.starter.limits, limits], zone, now, codes)
   const claim = claimMaker(seeded.kitchenId)
   const lots = seeded.starter.lots.map(({ id, lot }) => claim('lot-received', id, now - STOCKED, lead, lot))
-  return [second, ...lots, ...made, ...held].sort((a, b) => a.madeAt - b.madeAt)
+  const week = demoWeek(seeded)
+  const hours = claim('week-set', seeded.kitchenId, now - STOCKED, lead, { week })
+  return [hours, second, ...lots, ...made, ...held].sort((a, b) => a.madeAt - b.madeAt)
+}
+
+/** Open every day; the lead until the afternoon, the pastry chef in the evening, and nobody in between. */
+function demoWeek({ people }: Pick<Seeded, 'people'>): Week {
+  const turn = (who: string, from: string, until: string) => ({
+    person: people.find(({ key }) => key === who)!.id,
+    from,
+    until,
+  })
+  const signs = [turn('ilse', '06:00', '15:00'), turn('noor', '17:30', '21:30')]
+  return Array.from({ length: 7 }, () => ({ opens: '06:00', closes: '21:30', signs }))
 }
 
 function batchClaims(

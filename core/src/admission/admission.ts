@@ -3,7 +3,7 @@ import type { Actor, Id } from '../ledger/subject'
 import type { AnyClaim, Kind } from '../ledger/entry'
 import { id, instant, number, object, oneOf, whole, type Field } from '../ground/field'
 import type { Refusal } from './guard/refusal'
-import { decidesForLead } from '../state/kitchen'
+import { decidesForLead, DEPUTIES } from '../state/signing'
 import type { Read } from '../state/state'
 import type { KindOf } from './guard/kindOf'
 import { kindOf, kinds } from './kinds'
@@ -71,7 +71,7 @@ export function admit(claim: AnyClaim, author: Author, read: Read): Refusal | nu
   const kind = kindOf<Kind>(claim)
   if (claim.kitchen !== author.kitchen) return { code: 'other kitchen', field: 'kitchen' }
   if (author.role === null) return { code: 'not on the list', field: 'by' }
-  if (!kind.may.includes(author.role) && !(kind.delegable && stands(claim, read, author.now)))
+  if (!kind.may.includes(author.role) && !(kind.delegable && stands(claim, author, read)))
     return { code: 'may not', field: 'by', kind: claim.kind }
   if (kind.signed && !author.signed) return { code: 'lead must sign', field: 'pin' }
   if (!author.signed && !mayPostFor(claim, kind, author))
@@ -100,10 +100,10 @@ function beginsAt({ kind, about }: AnyClaim, read: Read): Instant | null {
   return about.type === 'item' ? (read('item', about.id)?.made ?? null) : null
 }
 
-/** Whether its author decides for the lead just then. */
-function stands({ kitchen, by }: AnyClaim, read: Read, now: Instant): boolean {
+/** Whether its author decides for the lead just then; somebody who only reads never does. */
+function stands({ kitchen, by }: AnyClaim, { role, now, zone }: Author, read: Read): boolean {
   const state = read('kitchen', kitchen)
-  return state !== null && decidesForLead(state, by, now)
+  return state !== null && DEPUTIES.some((each) => each === role) && decidesForLead(state, by, now, zone)
 }
 
 // The path inside one entry, without its name in front.

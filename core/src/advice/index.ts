@@ -55,4 +55,4 @@ export { offNow, OFF_BEFORE_CEILING, windowOf, type HeatEdge, type HeatWindow } 
 export { alarms, NOTHING_SOUNDED, type Sounded } from './round/alarms'
 export { unattendedGates, type Unattended } from './round/handover'
 export { dueRound, nextRound, ROUND_WITHIN } from './round/dueRound'
-export { isClosing, minutesOf, nextRoundAt, roundsOf, type Round } from './round/rounds'
+export { isClosing, nextRoundAt, roundsOf, type Round } from './round/rounds'

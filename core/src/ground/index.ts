@@ -7,7 +7,18 @@
  * Imports: nothing of core.
  */
 export * from './instant'
-export { addDays, dayOf, dayOfYear, daysBetween, offsetMinutes, parseDay, startOfDay, type Day } from './zone'
+export {
+  addDays,
+  dayOf,
+  dayOfYear,
+  daysBetween,
+  offsetMinutes,
+  parseDay,
+  startOfDay,
+  weekdayOf,
+  type Day,
+} from './zone'
+export { minutesOf, nextAt, timeOn, type TimeOfDay } from './timeOfDay'
 export * from './temperature'
 export { parseTemperature, unitDoubt, type Neighbour, type Parsed } from './parseTemperature'
 export { canonical } from './canonical'

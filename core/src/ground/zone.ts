@@ -75,6 +75,12 @@ function offsetRead(instant: Instant, zone: string): number {
   return Math.round((wall - instant) / MINUTE)
 }
 
+/** The day of its week, 0 for Monday to 6 for Sunday. */
+export function weekdayOf(day: Day): number {
+  // The first of January 1970 was a Thursday.
+  return (((parseDay('day', day) / DAY + 3) % 7) + 7) % 7
+}
+
 /** The number of a day in its year, 1 to 366. */
 export function dayOfYear(day: Day): number {
   return daysBetween(`${day.slice(0, 4)}-01-01`, day) + 1

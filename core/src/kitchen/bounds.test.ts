@@ -9,7 +9,13 @@ describe('whoever decides for the lead', () => {
   it('does so until the minute that was said, and not after', () => {
     const story = new KitchenStory()
     const batch = story.begin('b')
-    story.enter('delegated', story.kitchen.id, 1, { to: COOK, until: at(60) }, { by: LEAD })
+    story.enter(
+      'delegated',
+      story.kitchen.id,
+      1,
+      { to: COOK, from: at(1), until: at(60), earlier: 'stays' },
+      { by: LEAD },
+    )
     const hold = (minutes: number, by = COOK) => {
       const findings = standingsOf(story.kitchen.findings(batch, at(minutes)))
       const body = { decision: 'hold' as const, reason: 'smells of the fridge', findings, core: '1' }

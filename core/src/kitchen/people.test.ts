@@ -1,5 +1,8 @@
 import type { Role } from '../ledger/subject'
+import type { OpenDay } from '../ledger/week'
+import { kinds } from '../admission/kinds'
 import { CHEF, COOK, idOf, KitchenStory, LEAD, OTHER } from '../test/kitchenStory'
+import { at } from '../test/traces'
 
 /** Who may do what, once the logbook itself says so. Minutes are after ten. */
 describe('people', () => {
@@ -63,5 +66,57 @@ describe('people', () => {
     expect(change(COOK, LEAD)).toMatchObject({ ok: true })
     expect(change(LEAD, COOK)).toMatchObject({ code: 'may not' })
     expect(change(COOK, CHEF)).toMatchObject({ code: 'may not' })
+  })
+
+  it('decide for the lead in the hours that the lead gave them, and in no others', () => {
+    const story = new KitchenStory()
+    found(story, { ...all, [OTHER]: 'inspector' })
+    const { id } = story.kitchen
+    // Minutes after ten on a Friday in the kitchen's zone.
+    const open = { opens: '06:00', closes: '22:00', signs: [{ person: CHEF, from: '11:00', until: '12:00' }] }
+    const week = (by = LEAD, day: OpenDay = open) =>
+      story.post('week-set', id, -10, { week: Array.from({ length: 7 }, () => day) }, { by }).posted
+    const delegate = (to: string | null, from: number, until: number, earlier: 'stays' | 'ends' = 'stays') =>
+      story.post('delegated', id, 0, { to, from: at(from), until: at(until), earlier }, { by: LEAD }).posted
+    const decides = (by: string, minutes: number) =>
+      (story.post('lot-decided', idOf('no lot'), minutes, lot, { by }).posted as { code: string }).code === 'not there'
+
+    expect(week(CHEF)).toMatchObject({ code: 'may not' })
+    expect(week(LEAD, { ...open, signs: [{ ...open.signs[0]!, person: OTHER }] })).toMatchObject({ code: 'not there' })
+    expect(week()).toMatchObject({ ok: true })
+    expect([59, 60, 119, 120].map((minutes) => decides(CHEF, minutes))).toEqual([false, true, true, false])
+
+    expect(delegate(OTHER, 0, 60)).toMatchObject({ code: 'not there', field: 'body.to' })
+    expect(delegate(COOK, 0, 32 * 24 * 60)).toMatchObject({ code: 'bad field', field: 'body.until' })
+    expect(delegate(COOK, 130, 150)).toMatchObject({ ok: true })
+    expect(delegate(CHEF, 140, 160)).toMatchObject({ ok: true })
+    expect([129, 130, 139, 140].map((minutes) => decides(COOK, minutes))).toEqual([false, true, true, false])
+    expect([139, 140, 159, 160].map((minutes) => decides(CHEF, minutes))).toEqual([false, true, true, false])
+
+    // Naming nobody shuts the hours of the week too; nothing that was named before comes back after it.
+    expect(delegate(null, 65, 70, 'ends')).toMatchObject({ ok: true })
+    expect([64, 65, 69, 70].map((minutes) => decides(CHEF, minutes))).toEqual([true, false, false, true])
+    expect(decides(COOK, 135)).toBe(false)
+  })
+
+  it('has a week of seven days, turns inside the opening hours, and no day that opens before the last has closed', () => {
+    const parsed = (...days: unknown[]) =>
+      kinds['week-set'].parse({
+        path: 'body',
+        value: { week: Array.from({ length: 7 }, (_, i) => days[i % days.length]) },
+      })
+    const hours = (opens: string, closes: string, from = opens, until = closes) => ({
+      opens,
+      closes,
+      signs: [{ person: CHEF, from, until }],
+    })
+    for (const day of [hours('06:00', '22:00'), hours('22:00', '08:00'), hours('07:00', '07:00'), null])
+      expect(() => parsed(day)).not.toThrow()
+    expect(() => parsed(hours('06:00', '22:00', '05:45', '12:00'))).toThrow('body.week[0].signs[0].from')
+    expect(() => parsed(hours('06:00', '22:00', '12:00', '22:15'))).toThrow('body.week[0].signs[0].from')
+    expect(() => parsed(hours('22:00', '08:00', '09:00', '10:00'))).toThrow('body.week[0].signs[0].from')
+    expect(() => parsed(hours('22:00', '08:00'), hours('06:00', '12:00'))).toThrow('body.week[0].closes')
+    expect(() => parsed(hours('6:00', '25:00'))).toThrow('body.week[0].opens')
+    expect(() => kinds['week-set'].parse({ path: 'body', value: { week: [null] } })).toThrow('body.week')
   })
 })

@@ -1,3 +1,4 @@
+import { MINUTE } from '../ground/instant'
 import type { Day } from '../ground/zone'
 import type { Source, Variance } from './source'
 
@@ -26,6 +27,8 @@ export interface Practice {
   closing: string
   /** How it writes a time of day. Left out: on a 24 h clock. */
   clock?: ClockHours
+  /** A shift that nobody touched for so many minutes locks. Left out: it stays open until it ends. */
+  idleMinutes?: number
   /** Whose last day passes on to what they go into: ready-to-eat parts, or every part. */
   partsPassOn: 'ready to eat' | 'every part'
   /** An opened package of no printed limit is kept so many days, the day of opening being day 1. */
@@ -69,6 +72,7 @@ export const PRACTICE: Practice = {
   nightHours: 12,
   rounds: ['07:30', '14:00', '21:00'],
   closing: '22:00',
+  idleMinutes: 60,
   partsPassOn: 'ready to eat',
   openedDays: 3,
   hotHours: 4,
@@ -77,6 +81,15 @@ export const PRACTICE: Practice = {
   bakeDays: 180,
   fruitDays: 3,
   permits: { heatedEggs: null, susceptiblePlan: null, packagedAcidity: null },
+}
+
+/** Hands at a pot touch no tablet: while one is on the heat a shift never locks sooner, ms. */
+const WHILE_ON_HEAT = 30 * MINUTE
+
+/** After how long without a touch a shift locks, ms; null: never by itself. What was logged stays on the screen. */
+export function locksAfter({ idleMinutes }: Pick<Practice, 'idleMinutes'>, potOnHeat: boolean): number | null {
+  if (idleMinutes === undefined) return null
+  return potOnHeat ? Math.max(idleMinutes * MINUTE, WHILE_ON_HEAT) : idleMinutes * MINUTE
 }
 
 /** Whether a permission holds on a day: it ends with its last. */

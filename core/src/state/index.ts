@@ -45,6 +45,7 @@ export {
 export { inheritedOf } from './newItem'
 export { isMoreThanLeft, packagesOf } from './eggPackage'
 export { mayGoIn, type LotState } from './lot'
-export { decidesForLead, type KitchenState } from './kitchen'
+export type { KitchenState } from './kitchen'
+export { decidesForLead, DEPUTIES, isInside, openingsOf, whoSigns, type Signing, type Turns } from './signing'
 export { approvedOf, latestOf, type MethodState } from './method'
 export type { LimitsState, Read, States } from './state'

@@ -1,6 +1,7 @@
 import type { Instant } from '../ground/instant'
 import type { Id, Role } from '../ledger/subject'
 import type { Bodies } from '../ledger/entry'
+import type { Deputy, Week } from '../ledger/week'
 
 /** What belongs to the kitchen as a whole. */
 export interface KitchenState {
@@ -8,8 +9,10 @@ export interface KitchenState {
   codes: string[]
   /** Who is asked for readings, from when until when; null until somebody handed over. */
   handover: Bodies['handed-over'] | null
-  /** Who decides for the lead. */
-  delegate: Bodies['delegated'] | null
+  /** Whom the lead named for some hours, the latest last. */
+  deputies: Deputy[]
+  /** When it is open and who signs then; null: the lead never said. */
+  week: Week | null
   /** Who is there with which role; null: the logbook does not say yet. */
   people: { id: Id; role: Role }[] | null
   /** When it was last begun again from a backup, and from which entry; null: never. */
@@ -25,13 +28,9 @@ export const KEPT_APART = 300
 export const NEW_KITCHEN: KitchenState = {
   codes: [],
   handover: null,
-  delegate: null,
+  deputies: [],
+  week: null,
   people: null,
   restored: null,
   named: null,
-}
-
-/** Whether a person may decide for the lead at an instant. */
-export function decidesForLead({ delegate }: Pick<KitchenState, 'delegate'>, person: Id, at: Instant): boolean {
-  return delegate !== null && delegate.to === person && at < delegate.until
 }

@@ -61,9 +61,18 @@ export const houseDeeds: Record<string, Act> = {
   },
   'accept a lot': (history, deed) =>
     void history.decide('lot-decided', history.lots[deed.pot]!, { verdict: 'accept', reason: WHY, item: null }),
-  delegate: (history) => {
-    const until = Math.round(at(history.now + 120))
-    history.story.post('delegated', history.story.kitchen.id, history.now, { to: OTHER, until }, { by: LEAD })
+  delegate: (history, deed) => {
+    const [from, until] = [history.now, history.now + 120].map((minutes) => Math.round(at(minutes))) as [number, number]
+    const earlier = deed.a < 0.5 ? ('stays' as const) : ('ends' as const)
+    const body = { to: deed.b < 0.3 ? null : OTHER, from, until, earlier }
+    history.story.post('delegated', history.story.kitchen.id, history.now, body, { by: LEAD })
+    return 'betters nothing'
+  },
+  'set the week': (history, deed) => {
+    const signs = deed.a < 0.5 ? [] : [{ person: OTHER, from: '10:00', until: '18:00' }]
+    const day = { opens: '06:00', closes: '22:00', signs }
+    history.decide('week-set', history.story.kitchen.id, { week: [day, day, day, day, day, null, null] })
+    return 'betters nothing'
   },
   'hand over': (history, deed) => {
     const from = Math.round(at(history.now))

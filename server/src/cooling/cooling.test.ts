@@ -174,7 +174,7 @@ it('lets whoever the lead names decide meanwhile, with a PIN of their own, and n
   expect(await sign(kitchen.claim('disposed', id, body, { by: chef.id }), chef)).toMatchObject({ code: 'may not' })
 
   const until = clock.now() + 60 * MINUTE
-  const delegation = { to: chef.id, until }
+  const delegation = { to: chef.id, from: clock.now(), until, earlier: 'stays' as const }
   const about = kitchen.kitchenId
   expect(await sign(kitchen.claim('delegated', about, delegation, { by: chef.id }), chef)).toMatchObject({
     code: 'may not',

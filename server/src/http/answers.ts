@@ -86,7 +86,8 @@ export interface LineAnswer {
   /** Codes of batches that were given already. */
   codes: string[]
   handover: KitchenState['handover'] | null
-  delegate: KitchenState['delegate'] | null
+  deputies: KitchenState['deputies']
+  week: KitchenState['week']
   /** Who may do what, as the logbook says; null: it does not say yet. */
   roles: KitchenState['people']
   restored: KitchenState['restored']

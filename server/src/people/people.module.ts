@@ -1,5 +1,6 @@
 import { Global, Module } from '@nestjs/common'
 import { APP_GUARD } from '@nestjs/core'
+import { IdleLock } from './idleLock'
 import { LoginRepository } from './login.repository'
 import { Pins } from './pins.service'
 import { ShiftController } from './shift.controller'
@@ -10,7 +11,7 @@ import { Tablets } from './tablets.service'
 @Global()
 @Module({
   controllers: [ShiftController],
-  providers: [LoginRepository, Pins, Shifts, Tablets, { provide: APP_GUARD, useClass: ShiftGuard }],
+  providers: [IdleLock, LoginRepository, Pins, Shifts, Tablets, { provide: APP_GUARD, useClass: ShiftGuard }],
   exports: [Pins, Shifts, Tablets],
 })
 export class PeopleModule {}

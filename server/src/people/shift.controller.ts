@@ -64,6 +64,17 @@ export class ShiftController {
     return { shift: { kitchen, person, open: true } }
   }
 
+  /** Hands touched the tablet: the shift goes on, unless it has locked already. */
+  @Post('shift/touched')
+  @HttpCode(200)
+  @Needs('read')
+  @Answers('Shift')
+  async touched(@Req() request: Request): Promise<Answer['Shift']> {
+    const cookie = cookieOf(request)
+    if (cookie) await this.shifts.touch(cookie)
+    return this.current(request)
+  }
+
   /** Locks the shift; the Line stays readable. */
   @Post('shift/lock')
   @HttpCode(200)

@@ -59,5 +59,7 @@ export async function requireShift(request: WithShift, shifts: Shifts, access: '
     throw new Problem(401, 'locked', 'The shift is locked. Open it with your name and PIN.')
   if (access === 'write' && shift.role === 'inspector')
     throw new Problem(403, 'reads only', 'An auditor reads, and enters nothing. Open a shift with another name.')
+  // What is entered is entered by hands.
+  if (access === 'write' && cookie !== null) await shifts.touch(cookie)
   request.shift = shift
 }

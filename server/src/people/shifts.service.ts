@@ -1,9 +1,10 @@
 import { createHash, randomBytes } from 'node:crypto'
-import { DAY, HOUR, isId, type Role } from '@logged-thermal/core'
+import { DAY, HOUR, isId, MINUTE, type Role } from '@logged-thermal/core'
 import { Injectable } from '@nestjs/common'
 import { EntityManager } from '@mikro-orm/postgresql'
 import { KitchenScope } from '../database/kitchenScope'
 import { query } from '../database/query'
+import { IdleLock } from './idleLock'
 import { Pins, STRANGERS, type Place } from './pins.service'
 import { Tablets, type OwnTablet } from './tablets.service'
 import { clock } from '../clock/clock'
@@ -25,6 +26,9 @@ export interface Shift {
   open: boolean
 }
 
+/** That hands touched a tablet is written down once in so long, ms. */
+const TOUCH_EVERY = MINUTE
+
 /** As many cookies are remembered as good. */
 const MOST_SEEN = 2_000
 
@@ -38,6 +42,7 @@ export class Shifts {
     private readonly scope: KitchenScope,
     private readonly pins: Pins,
     private readonly tablets: Tablets,
+    private readonly idle: IdleLock,
   ) {}
 
   /**
@@ -106,6 +111,20 @@ export class Shifts {
     )
   }
 
+  /** Hands touched the tablet of an open shift: it goes on. */
+  async touch(cookie: string): Promise<void> {
+    const { kitchenId, token } = split(cookie)
+    if (!isId(kitchenId)) return
+    const now = clock.now()
+    await this.scope.inKitchen(kitchenId, (em) =>
+      query(em, {
+        sql: `update shift set touched_at = ? where kitchen_id = ? and token_hash = ? and locked_at is null
+          and coalesce(touched_at, opened_at) < ?`,
+        params: [new Date(now), kitchenId, hashOf(token), new Date(now - TOUCH_EVERY)],
+      }),
+    )
+  }
+
   /** The shift of a cookie; null when there is none. */
   async find(cookie: string): Promise<Shift | null> {
     const { kitchenId, token } = split(cookie)
@@ -118,6 +137,7 @@ export class Shifts {
         tablet_id: string | null
         opened_at: string
         locked_at: string | null
+        touched_at: string
       }[]
     >(`select * from shift_of(?, ?)`, [kitchenId, hashOf(token)])
     const row = rows[0]
@@ -129,7 +149,11 @@ export class Shifts {
     const since = clock.now() - Date.parse(row.opened_at)
     if (since > (tabletId === null ? READ_ELSEWHERE : READ_ON_OWN)) return null
     this.remember(cookie)
-    return { kitchenId, personId, role, deviceId, tabletId, open: row.locked_at === null && since < LONGEST_SHIFT }
+    const open = row.locked_at === null && since < LONGEST_SHIFT
+    const left = open && (await this.idle.isDue(kitchenId, clock.now() - Date.parse(row.touched_at)))
+    // Written down: what goes on the heat later does not open it again.
+    if (left) await this.lock(cookie)
+    return { kitchenId, personId, role, deviceId, tabletId, open: open && !left }
   }
 }
 

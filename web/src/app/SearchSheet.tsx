@@ -29,7 +29,7 @@ function Finding({ onClose }: { onClose: () => void }) {
   const [text, setText] = useState('')
   const wanted = useDeferredValue(text.trim())
   const here = useMemo(() => (line ? foundIn(line, wanted) : []), [line, wanted])
-  const { data } = useSearchQuery(wanted, { skip: wanted.length < 2 })
+  const { data } = useSearchQuery({ text: wanted, seq: line?.seq ?? 0 }, { skip: wanted.length < 2 })
   const [byCode] = useLazyFoundQuery()
   const known = new Set(here.map(({ id }) => id))
   const gone = (data?.items ?? [])

@@ -184,6 +184,14 @@ export const api = createApi({
       query: (body) => ({ url: 'set-up', method: 'POST', body }),
       invalidatesTags: ['shift', 'line'],
     }),
+    touchShift: build.mutation<ShiftNow, void>({
+      query: () => ({ url: 'shift/touched', method: 'POST' }),
+      onQueryStarted: async (_, { dispatch, queryFulfilled }) => {
+        // Away, it is touched again with the next tap.
+        const answer = await queryFulfilled.catch(() => null)
+        if (answer) void dispatch(api.util.upsertQueryData('shift', undefined, answer.data))
+      },
+    }),
     lockShift: build.mutation<void, void>({
       query: () => ({ url: 'shift/lock', method: 'POST' }),
       invalidatesTags: ['shift'],
@@ -260,8 +268,8 @@ export const api = createApi({
     discarded: build.query<{ totals: DiscardTotal[] }, { from: number; to: number; seq: number }>({
       query: ({ from, to }) => `store/discarded?from=${from}&to=${to}`,
     }),
-    search: build.query<{ items: ItemCard[] }, string>({
-      query: (text) => `store/search?text=${encodeURIComponent(text)}`,
+    search: build.query<{ items: ItemCard[] }, { text: string; seq: number }>({
+      query: ({ text }) => `store/search?text=${encodeURIComponent(text)}`,
     }),
     found: build.query<{ found: { type: string; id: Id; code: string; name: string; live: boolean }[] }, string>({
       query: (code) => `store/find?code=${encodeURIComponent(code)}`,
@@ -297,6 +305,7 @@ export const {
   useLookBackQuery,
   useLoginQuery,
   useShiftQuery,
+  useTouchShiftMutation,
   useOpenShiftMutation,
   useLockShiftMutation,
   useLearnedQuery,

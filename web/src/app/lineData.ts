@@ -39,7 +39,8 @@ export interface LineData {
   people: PersonOnList[]
   codes: string[]
   handover: KitchenState['handover']
-  delegate: KitchenState['delegate']
+  deputies: KitchenState['deputies']
+  week: KitchenState['week']
   roles: KitchenState['people']
   restored: KitchenState['restored']
   limits: LimitsState | null
@@ -96,9 +97,9 @@ export function foldLine(line: LineData, entry: Entry): LineData {
   return next
 }
 
-function kitchenOf({ codes, handover, delegate, roles, restored }: LineData): KitchenState {
+function kitchenOf({ codes, handover, deputies, week, roles, restored }: LineData): KitchenState {
   // What it was named before needs no keeping: only the next name is looked at.
-  return { codes, handover, delegate, people: roles, restored, named: null }
+  return { codes, handover, deputies, week, people: roles, restored, named: null }
 }
 
 /** Names are no facts of the logbook; who may do what is. */

@@ -87,6 +87,12 @@ const PLACES = {
     says: say('howKitchenIsSet'),
     under: 'more',
   },
+  hours: {
+    path: '/hours',
+    name: say('openingHours'),
+    says: say('whenOpenWhoSigns'),
+    under: 'settings',
+  },
   instrument: {
     path: '/instruments',
     name: say('instrument'),

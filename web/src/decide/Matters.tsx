@@ -1,10 +1,10 @@
 import { Suspense, useState } from 'react'
-import { decidesForLead, isHeld, waitingIn } from '@logged-thermal/core'
 import { decideMessages } from '@logged-thermal/wording'
 import { useHand, useLine, type JudgedBatch } from '../app/kitchen'
 import { Key } from '../kit/Key'
 import { later, useReadAhead } from '../kit/later'
 import { speaks } from '../kit/language'
+import { decidesNow, isMatter } from './matter'
 
 const say = speaks(decideMessages)
 
@@ -20,8 +20,7 @@ export function Matters({ judged, now }: { judged: readonly JudgedBatch[]; now: 
   const matters = judged.filter(isMatter)
   // The last one decided closes it: the next one does not open it by itself.
   if (open && matters.length === 0) setOpen(false)
-  const decides = person !== null && (person.role === 'lead' || (line !== null && decidesForLead(line, person.id, now)))
-  if (!decides || matters.length === 0) return null
+  if (line === null || !decidesNow(line, person, now) || matters.length === 0) return null
   return (
     <>
       <Key look="outlined" onClick={() => setOpen(true)}>
@@ -30,8 +29,4 @@ export function Matters({ judged, now }: { judged: readonly JudgedBatch[]; now: 
       <Suspense>{open && <MattersSheet matters={matters} onClose={() => setOpen(false)} />}</Suspense>
     </>
   )
-}
-
-function isMatter({ batch, asks }: JudgedBatch): boolean {
-  return asks.kind === 'decide' || asks.kind === 'lost' || isHeld(batch) || waitingIn(batch).length > 0
 }

@@ -1,16 +1,6 @@
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
-import {
-  addDays,
-  dayOf,
-  HOUR,
-  startOfDay,
-  timelineOf,
-  unattendedGates,
-  type Id,
-  type Instant,
-  type Unattended,
-} from '@logged-thermal/core'
+import { dayOf, nextAt, timelineOf, unattendedGates, type Id, type Unattended } from '@logged-thermal/core'
 import {
   actionWord,
   clock,
@@ -23,16 +13,14 @@ import {
   asksWords,
   handoverMessages,
 } from '@logged-thermal/wording'
-import { sentenceOf, usePostSignedMutation } from '../app/api'
-import { useClaim, useEnter } from '../app/enter'
+import { useEnter } from '../app/enter'
 import { View } from '../app/View'
 import { useHand, useJudged, useLine, useMeans, type JudgedBatch } from '../app/kitchen'
-import { logsHere, type LineData } from '../app/lineData'
+import { logsHere } from '../app/lineData'
 import { useNow } from '../app/now'
-import { PinPad } from '../kit/PinPad'
 import { Key } from '../kit/Key'
-import { Sheet } from '../kit/Sheet'
 import { TimeField } from '../kit/TimeField'
+import { NameDeputy } from '../signing/NameDeputy'
 import styles from './handover.module.css'
 import { speaks, spoken } from '../kit/language'
 import { shutUnless } from '../app/shut'
@@ -55,8 +43,8 @@ export function HandoverView() {
   const [closes, setCloses] = useState<string | null>(null)
   const [opens, setOpens] = useState('06:00')
   const [delegating, setDelegating] = useState(false)
-  const from = closes === null ? minute : instantAt(closes, minute, reader)
-  const until = instantAt(opens, from, reader)
+  const from = closes === null ? minute : nextAt(closes, minute, reader.zone)
+  const until = nextAt(opens, from, reader.zone)
   const running = judged.filter(
     ({ asks }) => asks.kind !== 'keep' && asks.kind !== 'use today' && asks.kind !== 'discard',
   )
@@ -115,10 +103,15 @@ export function HandoverView() {
             <TimeField
               label={say('from')}
               value={closes ?? timeOfDay(minute, { ...reader, hours: 24 })}
-              onValue={setCloses}
+              onValue={(time) => time && setCloses(time)}
               hours={reader.hours}
             />
-            <TimeField label={say('until')} value={opens} onValue={setOpens} hours={reader.hours} />
+            <TimeField
+              label={say('until')}
+              value={opens}
+              onValue={(time) => time && setOpens(time)}
+              hours={reader.hours}
+            />
           </div>
           <p className="muted">
             {say('untilOn', { time: timeOfDay(until, reader), day: dayName(dayOf(until, reader.zone), reader) })}
@@ -149,7 +142,15 @@ export function HandoverView() {
           {running.length === 0 && <p>{say('nothingRunsOnEvery')}</p>}
         </section>
       </div>
-      {delegating && <Delegate line={line} now={now} reader={reader} onClose={() => setDelegating(false)} />}
+      {delegating && person && (
+        <NameDeputy
+          line={line}
+          lead={person}
+          from={null}
+          until={nextAt('12:00', now, reader.zone)}
+          onClose={() => setDelegating(false)}
+        />
+      )}
     </View>
   )
 }
@@ -187,67 +188,4 @@ function fallsWords({ gate: { level, deadline }, from, readAt, rescue }: Unatten
       time2: clock(from, reader),
     })
   return say('nothingBringsByCannot', { falls, to, time: clock(from, reader) })
-}
-
-/** The next time the kitchen's clock shows this, after an instant. */
-function instantAt(time: string, after: Instant, { zone }: Reader): Instant {
-  const [hours = 0, minutes = 0] = time.split(':').map(Number)
-  const day = dayOf(after, zone)
-  const on = (each: string) => startOfDay(each, zone) + hours * HOUR + minutes * 60_000
-  return on(day) > after ? on(day) : on(addDays(day, 1))
-}
-
-function Delegate({
-  line,
-  now,
-  reader,
-  onClose,
-}: {
-  line: LineData
-  now: number
-  reader: Reader
-  onClose: () => void
-}) {
-  const claim = useClaim()
-  const { person } = useHand(line)
-  const [post, { isLoading }] = usePostSignedMutation()
-  const [to, setTo] = useState<Id | null>(null)
-  const [until, setUntil] = useState('12:00')
-  const [refusal, setRefusal] = useState<string | null>(null)
-  if (!person) return null
-  const end = instantAt(until, now, reader)
-  const sign = async (pin: string) => {
-    const made = claim('delegated', line.kitchen.id, { to, until: Math.round(end) }, { by: person.id })
-    const result = await post({ claim: made, signer: person.id, pin, scale: reader.scale, hours: reader.hours })
-    if (result.error) return setRefusal(sentenceOf(result.error))
-    const [answer] = result.data.results
-    if (answer?.outcome === 'refused') return setRefusal(answer.sentence)
-    onClose()
-  }
-  return (
-    <Sheet open onClose={onClose} title={say('whoDecidesWhileYou')}>
-      <div className={styles.handover}>
-        <section>
-          <div className={styles.names} role="group" aria-label={say('whoDecides')}>
-            {line.people
-              .filter((one) => logsHere(one) && one.id !== person.id)
-              .map(({ id, name, job }) => (
-                <Key key={id} look={id === to ? 'primary' : 'plain'} aria-pressed={id === to} onClick={() => setTo(id)}>
-                  {name}
-                  <small>{job}</small>
-                </Key>
-              ))}
-            <Key look={to === null ? 'primary' : 'plain'} aria-pressed={to === null} onClick={() => setTo(null)}>
-              {say('nobodyWaitsOnHold')}
-            </Key>
-          </div>
-          <TimeField label={say('until')} value={until} onValue={setUntil} hours={reader.hours} />
-          <p className="muted">
-            {say('theySignWithTheir', { time: timeOfDay(end, reader), day: dayName(dayOf(end, reader.zone), reader) })}
-          </p>
-        </section>
-        <PinPad of={person} busy={isLoading} sentence={refusal} onPin={(pin) => void sign(pin)} />
-      </div>
-    </Sheet>
-  )
 }

@@ -21,6 +21,7 @@ const FRUIT = [1, 2, 3]
 const BAKE = [30, 90, 180, 365]
 const OPENED = [1, 2, 3, 4, 5]
 const HOT = [1, 2, 3, 4, 6]
+const IDLE = [15, 30, 60, 120] as const
 const FREEZER = [-25, -20, -18, -15, -12]
 
 interface Props {
@@ -154,6 +155,21 @@ export function PracticePanel({ draft, onChange, onClose }: Props) {
           </Key>
         ))}
       </div>
+      <h3 className="title">{say('minutesBeforeLock')}</h3>
+      <div className={clsx(styles.setKeys, styles.five)}>
+        {[...IDLE, 'never' as const].map((each) => (
+          <Key
+            key={each}
+            look={each === (practice.idleMinutes ?? 'never') ? 'primary' : 'plain'}
+            aria-pressed={each === (practice.idleMinutes ?? 'never')}
+            disabled={!onChange}
+            onClick={() => onChange?.({ ...draft, practice: locking(practice, each) })}
+          >
+            {each === 'never' ? say('never') : String(each)}
+          </Key>
+        ))}
+      </div>
+      <p className="muted">{say('onHeatNotBefore30')}</p>
       <Times practice={practice} onChange={onChange && change} />
       <h3 className="title">{say('writtenPermissions')}</h3>
       {PERMITS.map((key) => {
@@ -186,6 +202,11 @@ export function PracticePanel({ draft, onChange, onClose }: Props) {
       })}
     </section>
   )
+}
+
+/** A house that never locks leaves the minutes out. */
+function locking({ idleMinutes: _, ...practice }: Practice, idle: number | 'never'): Practice {
+  return idle === 'never' ? practice : { ...practice, idleMinutes: idle }
 }
 
 /** When units are looked at, and when the list of what ends at midnight is shown. */

@@ -9,7 +9,7 @@ import styles from './firstSteps.module.css'
 const say = speaks(firstStepsMessages)
 
 interface Step {
-  key: 'probe' | 'check' | 'method' | 'people' | 'units' | 'vessels'
+  key: 'probe' | 'check' | 'method' | 'people' | 'hours' | 'units' | 'vessels'
   path: string
   done: boolean
 }
@@ -23,6 +23,7 @@ export function FirstSteps({ line }: { line: LineData }) {
   ]
   const later: Step[] = [
     { key: 'people', path: '/people', done: line.people.filter(({ role }) => role !== null).length > 1 },
+    { key: 'hours', path: '/hours', done: line.week !== null },
     { key: 'units', path: '/cooldown', done: line.units.length > 0 },
     { key: 'vessels', path: '/cooldown', done: line.vessels.length > 0 },
   ]

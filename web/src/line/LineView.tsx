@@ -20,6 +20,7 @@ import { stopsDue } from '../round/walk'
 import { FailedInstruments } from './FailedInstruments'
 import { HandedOver } from './HandedOver'
 import { KeptAside } from './KeptAside'
+import { NobodySigns } from './NobodySigns'
 import { lineSentence } from './lineSentence'
 import { clsx } from 'clsx'
 import styles from './line.module.css'
@@ -86,6 +87,7 @@ export function LineView() {
             <Row key={one.batch.id} one={one} now={now} lens={lens} reader={reader} />
           ))}
           {line && <FailedInstruments line={line} reader={reader} />}
+          {line && <NobodySigns line={line} judged={judged} now={now} reader={reader} />}
           {line && <HandedOver line={line} now={now} reader={reader} open={open} running={judged.length > 0} />}
           {line && <KeptAside line={line} open={open} />}
           {judged.length === 0 && <p className={styles.empty}>{say('startBatchAppearsHere')}</p>}

@@ -18,7 +18,8 @@ export function useLeadSigns<K extends Kind>(kind: K, onSigned: () => void) {
   const [post, { isLoading }] = usePostSignedMutation()
   const [refusal, setRefusal] = useState<string | null>(null)
   const delegable = kinds[kind].delegable === true
-  const decides = person?.role === 'lead' || (delegable && line && person && decidesForLead(line, person.id, now))
+  const decides =
+    person?.role === 'lead' || (delegable && line && person && decidesForLead(line, person.id, now, line.kitchen.zone))
   const lead: PersonOnList | undefined = person && decides ? person : line?.people.find(({ role }) => role === 'lead')
   const sign = async (pin: string, about: Id, body: Bodies[K]) => {
     if (!lead) return

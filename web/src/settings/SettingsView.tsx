@@ -66,6 +66,8 @@ function Said({ name, value }: { name: string; value: string }) {
 function Elsewhere({ line }: { line: LineData }) {
   const now = useNow(60_000)
   const limits = limitsAt(line.limits?.versions ?? [], now)
+  const openDays = line.week?.filter((day) => day !== null).length ?? 0
+  const idle = limits?.practice.idleMinutes
   const rows: { path: string; name: string; stands: string }[] = [
     {
       path: '/limits',
@@ -77,6 +79,8 @@ function Elsewhere({ line }: { line: LineData }) {
       name: say('people'),
       stands: say('peopleStand', { count: line.people.filter(logsHere).length }),
     },
+    { path: '/hours', name: say('hours'), stands: line.week ? say('hoursStand', { days: openDays }) : say('notSaid') },
+    { path: '/limits', name: say('lock'), stands: idle === undefined ? say('neverLocks') : say('locks', { idle }) },
     {
       path: '/instruments',
       name: say('instruments'),
@@ -94,7 +98,7 @@ function Elsewhere({ line }: { line: LineData }) {
       <h2 className="title">{say('elsewhere')}</h2>
       <ul>
         {rows.map(({ path, name, stands }) => (
-          <li key={path}>
+          <li key={name}>
             <Link to={path}>
               <strong>{name}</strong>
               <span>{stands}</span>

@@ -11,6 +11,7 @@ import { later, useReadAhead } from '../kit/later'
 import { Whole } from '../kit/Whole'
 import { Shell } from './Shell'
 import { NotFound } from './NotFound'
+import { useIdleLock } from '../app/useIdleLock'
 import { useSeenHead } from '../app/useSeenHead'
 import { useSender } from '../app/sender'
 import { useAppSelector } from '../app/store'
@@ -33,6 +34,7 @@ const CheckView = later(() => import('../instruments/CheckView'), 'CheckView')
 const InstrumentPage = later(() => import('../instruments/InstrumentPage'), 'InstrumentPage')
 const LookBackView = later(() => import('../instruments/LookBackView'), 'LookBackView')
 const SettingsView = later(() => import('../settings/SettingsView'), 'SettingsView')
+const HoursView = later(() => import('../signing/HoursView'), 'HoursView')
 const InstrumentsView = later(() => import('../instruments/InstrumentsView'), 'InstrumentsView')
 const ColdStore = later(() => import('../store/ColdStore'), 'ColdStore')
 const StockList = later(() => import('../store/StockList'), 'StockList')
@@ -86,6 +88,7 @@ function Kitchen() {
   useLive()
   useAlarms()
   useSeenHead()
+  useIdleLock()
   useReadAhead(NEXT)
   if (!data) return error ? <Whole>{sentenceOf(error)}</Whole> : <Opening />
   return (
@@ -111,6 +114,7 @@ function Kitchen() {
           <Route path="/instruments/:id/look-back" element={<LookBackView />} />
           <Route path="/instruments/:id/certificate/:entry" element={<Certificate />} />
           <Route path="/settings" element={<SettingsView />} />
+          <Route path="/hours" element={<HoursView />} />
           <Route path="/people" element={<PeopleView />} />
           <Route path="/temper" element={<TemperView />} />
           <Route path="/limits" element={<LimitsView />} />

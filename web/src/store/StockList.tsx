@@ -196,7 +196,8 @@ function factWords({ item: { facts } }: StoredItem): string {
 
 /** What was held once, by name or code. */
 function Gone({ text, held }: { text: string; held: ReadonlySet<string> }) {
-  const { data, error } = useSearchQuery(text)
+  const seq = useLine()?.seq ?? 0
+  const { data, error } = useSearchQuery({ text, seq })
   const gone = (data?.items ?? []).filter(({ id }) => !held.has(id))
   if (error) return <p role="status">{sentenceOf(error)}</p>
   if (gone.length === 0) return null

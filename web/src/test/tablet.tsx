@@ -11,7 +11,7 @@ import { foldLine, type LineData } from '../app/lineData'
 import { makeStore, type Store } from '../app/store'
 import { KitProvider } from '../kit/KitProvider'
 
-export { COOK, LEAD, KitchenStory }
+export { CHEF, COOK, LEAD, KitchenStory }
 export { FRIDGE } from '../../../core/src/test/kitchenStory'
 export const at = (minutes: number) => TEN + minutes * 60_000
 
@@ -30,7 +30,8 @@ export function lineOf({ kitchen }: KitchenStory): LineData {
     people: [...PEOPLE],
     codes: [],
     handover: null,
-    delegate: null,
+    deputies: [],
+    week: null,
     roles: null,
     restored: null,
     limits: null,

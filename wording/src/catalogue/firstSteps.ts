@@ -12,6 +12,8 @@ export const firstStepsMessages = {
   methodSays: 'Look through the drafts, and put the first in force.',
   people: 'The others who work here',
   peopleSays: 'Each logs under their own name.',
+  hours: 'Opening hours, and who can sign',
+  hoursSays: 'So that no hour is without a lead or a deputy.',
   units: 'Fridges, freezers, places to cool',
   unitsSays: 'To say what saves a batch, and what is kept where.',
   vessels: 'Pots, trays and tubs',

@@ -21,9 +21,4 @@ export const handoverMessages = {
     '{falls} {actionWord} before {time} brings it to {to} by {time2}; otherwise it cannot be proven.',
   nothingBringsByCannot:
     '{falls} Nothing brings it to {to} by {time}: it cannot be proven unless somebody comes to read it.',
-  whoDecidesWhileYou: 'Who decides while you are away?',
-  whoDecides: 'Who decides',
-  nobodyWaitsOnHold: 'Nobody: it waits, on hold',
-  theySignWithTheir:
-    'They sign with their own PIN, and the record says that they stood in for you. Until {time} on {day}.',
 } as const

@@ -41,6 +41,8 @@ export const helpMessages = {
     'What the kitchen reads with, the most urgent first. The ribbon shows how far each was found to be out; it passes between the dotted lines. Tap the key to check one: a probe that was never checked proves nothing.',
   settings:
     'How this kitchen is set, as it stands now. The lead changes its name, address and degrees here; the rest has a view of its own. Each change is an entry with its author.',
+  hours:
+    'When the kitchen is open, and who can sign what needs the lead in which hours. Tap a day to change it. The lead signs the whole week, and it counts from then on.',
   instrument:
     'Every check of this instrument, and its error over the weeks. Say so when it fell or got a new battery: then it is due at once. Tap a check for its certificate.',
   instrumentCheck:

@@ -3,6 +3,7 @@ import type { LimitSet, HouseLine, Line } from '../../rules/limit'
 import type { LimitsState } from '../../state/state'
 import type { EntryOf, KindOf } from '../guard/kindOf'
 import { canonical } from '../../ground/canonical'
+import { timeOfDayIn } from '../../ground/timeOfDay'
 import { FieldError, flag, id, instant, list, number, object, oneOf, text, whole, type Field } from '../../ground/field'
 import { isLooser, linesOf } from '../../rules/limitSet'
 import { PERMITS, type Practice } from '../../rules/practice'
@@ -100,6 +101,7 @@ function parsePractice(field: Field): Practice {
     'rounds',
     'closing',
     'clock',
+    'idleMinutes',
     'partsPassOn',
     'openedDays',
     'hotHours',
@@ -120,12 +122,13 @@ function parsePractice(field: Field): Practice {
     rewarmings: whole(rewarmings, 0, 5),
     cookChill: flag(cookChill),
     nightHours: whole(fields.nightHours, 1, 16),
-    rounds: list(fields.rounds, time, 12),
-    closing: time(fields.closing),
+    rounds: list(fields.rounds, timeOfDayIn, 12),
+    closing: timeOfDayIn(fields.closing),
     // Left out by those who never chose.
     ...(fields.clock.value == null
       ? {}
       : { clock: fields.clock.value === 12 ? 12 : (whole(fields.clock, 24, 24) as 24) }),
+    ...(fields.idleMinutes.value == null ? {} : { idleMinutes: whole(fields.idleMinutes, 5, 240) }),
     partsPassOn: oneOf(fields.partsPassOn, ['ready to eat', 'every part'] as const),
     openedDays: whole(fields.openedDays, 1, 7),
     hotHours: whole(fields.hotHours, 1, 8),
@@ -140,14 +143,6 @@ function parsePractice(field: Field): Practice {
       packagedAcidity: parseVariance(packagedAcidity),
     },
   }
-}
-
-/** A time on the kitchen's clock, 'HH:MM'. */
-function time(field: Field): string {
-  const said = text(field, 5)
-  if (!/^([01]\d|2[0-3]):[0-5]\d$/.test(said))
-    throw new FieldError(field.path, { code: 'not one of', allowed: '00:00 to 23:59' })
-  return said
 }
 
 function parseHouse(field: Field): HouseLine | null {

@@ -4,7 +4,8 @@ import { dayOf, offsetMinutes, startOfDay } from '../../ground/zone'
 import { PRACTICE } from '../../rules/practice'
 import { unitOf } from '../../test/shelf'
 import { at } from '../../test/traces'
-import { isClosing, minutesOf, nextRoundAt, roundsOf } from './rounds'
+import { isClosing, nextRoundAt, roundsOf } from './rounds'
+import { minutesOf } from '../../ground/timeOfDay'
 
 describe('rounds', () => {
   it('are due at the house’s times, done when every unit was looked at, missed three hours after', () => {

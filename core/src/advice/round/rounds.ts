@@ -1,5 +1,6 @@
-import { HOUR, MINUTE, type Instant } from '../../ground/instant'
-import { addDays, dayOf, offsetMinutes, startOfDay, type Day } from '../../ground/zone'
+import { HOUR, type Instant } from '../../ground/instant'
+import { timeOn } from '../../ground/timeOfDay'
+import { addDays, dayOf } from '../../ground/zone'
 import type { Practice } from '../../rules/practice'
 import type { UnitState } from '../../state/unit'
 
@@ -43,20 +44,6 @@ export function nextRoundAt({ rounds }: Pick<Practice, 'rounds'>, zone: string, 
   const today = dayOf(now, zone)
   const all = [today, addDays(today, 1)].flatMap((day) => rounds.map((time) => timeOn(day, time, zone)))
   return all.find((at) => at > now) ?? null
-}
-
-/** When the kitchen's clock shows a time on a day, also where the clocks change that day; in their gap, as if it were none. */
-function timeOn(day: Day, time: string, zone: string): Instant {
-  const midnight = startOfDay(day, zone)
-  const at = midnight + minutesOf(time) * MINUTE
-  return at - (offsetMinutes(at, zone) - offsetMinutes(midnight, zone)) * MINUTE
-}
-
-/** Minutes after midnight of a time on the kitchen's clock, 'HH:MM'. RangeError for what is none. */
-export function minutesOf(time: string): number {
-  const [, hours, minutes] = /^([01]\d|2[0-3]):([0-5]\d)$/.exec(time) ?? []
-  if (hours === undefined || minutes === undefined) throw new RangeError(`time: ${time} is not a time, HH:MM`)
-  return Number(hours) * 60 + Number(minutes)
 }
 
 /** Whether the list of what ends at midnight is asked for: from the house's closing time to the end of the day. */

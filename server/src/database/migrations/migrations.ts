@@ -13,6 +13,7 @@ import { Migration0012People } from './Migration0012People'
 import { Migration0013SetUp } from './Migration0013SetUp'
 import { Migration0014ShiftRole } from './Migration0014ShiftRole'
 import { Migration0015NameKitchen } from './Migration0015NameKitchen'
+import { Migration0016Idle } from './Migration0016Idle'
 
 /** In order; a released one never changes. */
 export const migrations = [
@@ -31,4 +32,5 @@ export const migrations = [
   { name: 'Migration0013SetUp', class: Migration0013SetUp },
   { name: 'Migration0014ShiftRole', class: Migration0014ShiftRole },
   { name: 'Migration0015NameKitchen', class: Migration0015NameKitchen },
+  { name: 'Migration0016Idle', class: Migration0016Idle },
 ]
