@@ -7,6 +7,7 @@ import { DatabaseModule } from './database/database.module'
 import { HealthModule } from './health/health.module'
 import { LedgerModule } from './ledger/ledger.module'
 import { AccessModule } from './access/access.module'
+import { GroupModule } from './group/group.module'
 import { InstrumentsModule } from './instruments/instruments.module'
 import { LineModule } from './line/line.module'
 import { SealingModule } from './sealing/sealing.module'
@@ -40,6 +41,7 @@ export class AppModule {
         MetricsModule.for(metricsToken),
         AccessModule,
         LineModule,
+        GroupModule,
         BatchesModule,
         MethodsModule,
         CoolingModule,

@@ -16,7 +16,8 @@ import { ProblemFilter } from './http/problem.filter'
 import { asOfNow, securityHeaders } from './http/securityHeaders'
 import { validation } from './http/validation'
 import { serveWeb } from './http/webPages'
-import { cookieOf, requireShift } from './people/shift.guard'
+import { Accounts } from './people/accounts.service'
+import { cookieOf, requireAccount, requireShift } from './people/shift.guard'
 import { Shifts } from './people/shifts.service'
 
 /** A request whose headers, or whose body, have not come by then is given up, ms: nobody holds a connection by sending slowly. */
@@ -46,7 +47,12 @@ export async function createApp(config: Config): Promise<NestExpressApplication>
   const shifts = app.get(Shifts)
   app.set('trust proxy', config.proxies)
   app.use('/api', ...rates(config.rates, (request) => seenShift(request, shifts)))
-  app.use(...intake((request) => requireShift(request, shifts, 'write'), config.address))
+  const accounts = app.get(Accounts)
+  const requireSender = (request: Request) =>
+    request.path.startsWith('/api/account/')
+      ? requireAccount(request, accounts)
+      : requireShift(request, shifts, 'write')
+  app.use(...intake(requireSender, config.address))
   app.setGlobalPrefix('api', { exclude: ['health/live', 'health/ready', 'metrics'] })
   app.useGlobalPipes(validation)
   app.useGlobalFilters(new ProblemFilter())

@@ -68,6 +68,19 @@ describe('people', () => {
     expect(change(COOK, CHEF)).toMatchObject({ code: 'may not' })
   })
 
+  it('get a password as leads and auditors, from themselves or the lead', () => {
+    const story = new KitchenStory()
+    found(story, { ...all, [OTHER]: 'inspector' })
+    const give = (person: string, by: string) =>
+      story.post('password-given', story.kitchen.id, 0, { person }, { by }).posted
+    expect(give(LEAD, LEAD)).toMatchObject({ ok: true })
+    expect(give(OTHER, LEAD)).toMatchObject({ ok: true })
+    expect(give(OTHER, OTHER)).toMatchObject({ ok: true })
+    expect(give(OTHER, CHEF)).toMatchObject({ code: 'may not' })
+    expect(give(COOK, COOK)).toMatchObject({ code: 'not there', field: 'body.person' })
+    expect(give(CHEF, LEAD)).toMatchObject({ code: 'not there' })
+  })
+
   it('decide for the lead in the hours that the lead gave them, and in no others', () => {
     const story = new KitchenStory()
     found(story, { ...all, [OTHER]: 'inspector' })

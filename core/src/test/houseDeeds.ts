@@ -102,6 +102,10 @@ export const houseDeeds: Record<string, Act> = {
     history.decide('pin-changed', history.story.kitchen.id, { person: COOK })
     return 'betters nothing'
   },
+  'give a password': (history) => {
+    history.decide('password-given', history.story.kitchen.id, { person: LEAD })
+    return 'betters nothing'
+  },
   restore: (history) => {
     const { kitchen } = history.story
     const last = kitchen.entries().at(-1)!.seal

@@ -3,7 +3,8 @@ import type { Id } from '@logged-thermal/core'
 import type { KitchenScope } from '../database/kitchenScope'
 import { query } from '../database/query'
 import { enterAsInstallation } from '../ledger/installation'
-import { hashPin, isGoodPin, LEADS_DIGITS } from '../people/pins.service'
+import { isGoodPin, LEADS_DIGITS } from '../people/pins.service'
+import { hashSecret } from '../people/secretHash'
 
 /**
  * Gives somebody a new PIN, forgets the wrong ones that were tried, and enters that it changed, as the installation. Returns
@@ -18,7 +19,7 @@ export async function newPin(scope: KitchenScope, kitchenId: Id, name: string): 
   )
   if (!person) return null
   const pin = randomPin()
-  const hash = await hashPin(pin)
+  const hash = await hashSecret(pin)
   await enterAsInstallation(scope, kitchenId, 'pin-changed', { person: person.id }, async (em) => {
     await query(em, {
       sql: 'update person set pin_hash = ?, pin_digits = ? where kitchen_id = ? and id = ?',

@@ -12,7 +12,8 @@ import type { Answers as Answer } from '../http/answers'
 import { Problem } from '../http/problem'
 import { Append } from '../ledger/append.service'
 import { claimMaker } from '../ledger/claims'
-import { hashPin, LEADS_DIGITS, Pins, requireGoodPin } from '../people/pins.service'
+import { LEADS_DIGITS, Pins, requireGoodPin } from '../people/pins.service'
+import { hashSecret } from '../people/secretHash'
 import { Needs, OfShift } from '../people/shift.guard'
 import { placeOf, type Shift } from '../people/shifts.service'
 import { SignedDto } from './signed.dto'
@@ -87,7 +88,7 @@ export class PeopleController {
     const { role } = await this.listed(shift.kitchenId, person)
     requireGoodPin(next, role ?? 'cook', 'next')
     await this.pins.require(shift.kitchenId, signer, pin, placeOf(shift))
-    const hash = await hashPin(next)
+    const hash = await hashSecret(next)
     await this.enter(shift, signer, 'pin-changed', { person }, (em) =>
       query(em, {
         sql: 'update person set pin_hash = ?, pin_digits = ? where kitchen_id = ? and id = ?',
@@ -108,7 +109,7 @@ export class PeopleController {
     requireGoodPin(next, role, 'next')
     await this.pins.require(kitchenId, signer, pin, placeOf(shift))
     const id = uuid()
-    const hash = await hashPin(next)
+    const hash = await hashSecret(next)
     await this.enter(shift, signer, 'role-given', { person: id, role }, async (em) => {
       await requireFree(em, kitchenId, id, name)
       await query(em, {

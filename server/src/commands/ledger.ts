@@ -1,4 +1,5 @@
 import 'reflect-metadata'
+import { randomBytes } from 'node:crypto'
 import { MikroORM } from '@mikro-orm/postgresql'
 import { newPin } from '../access/newPin'
 import { backup } from '../backup/backup'
@@ -10,6 +11,7 @@ import { ormConfig } from '../ormConfig'
 import { rebuild } from '../ledger/rebuild'
 import { worseBatches } from '../ledger/worseBatches'
 import { hasSeals, sealsIn } from '../sealing/sealing.module'
+import { Accounts } from '../people/accounts.service'
 import { faultSentence } from '../verify/fault'
 import { verify } from '../verify/verify'
 
@@ -17,6 +19,7 @@ import { verify } from '../verify/verify'
 interface Tools {
   config: Config
   scope: KitchenScope
+  accounts: Accounts
   /** What stands behind the command: a file, or a name. */
   file: string | undefined
 }
@@ -32,6 +35,7 @@ const COMMANDS: Record<string, (tools: Tools) => Promise<void>> = {
   restore: broughtBack,
   'rotate-key': rotatedKey,
   'new-pin': givenPin,
+  'new-password': givenPassword,
   /** For the other scripts. */
   kitchens: async ({ scope }) => console.log(JSON.stringify(await scope.kitchens())),
 }
@@ -43,7 +47,8 @@ const HELP = `Say which: npm run ledger --
   backup FILE    writes everything that cannot be made anew into a file, and checks the copy
   restore FILE   brings a backup into an empty database
   rotate-key     another key signs from now on; the one before says so
-  new-pin NAME   gives somebody a new PIN, told once: for a lead who has forgotten theirs`
+  new-pin NAME   gives somebody a new PIN, told once: for a lead who has forgotten theirs
+  new-password NAME  the same for a password, by the name that they sign in with; one-time codes are off then`
 
 async function run(command = '', file?: string): Promise<void> {
   const act = COMMANDS[command]
@@ -52,7 +57,8 @@ async function run(command = '', file?: string): Promise<void> {
   const config = configFrom(process.env)
   const orm = await MikroORM.init(ormConfig(config.databaseUrl))
   try {
-    await act({ config, scope: new KitchenScope(orm.em.fork()), file })
+    const scope = new KitchenScope(orm.em.fork())
+    await act({ config, scope, accounts: new Accounts(orm.em.fork(), scope), file })
   } finally {
     await orm.close()
   }
@@ -77,6 +83,16 @@ async function givenPin({ scope, file: name }: Tools): Promise<void> {
     )
   }
   if (!found) throw new Error(`Nobody called ${name} works here.`)
+}
+
+async function givenPassword({ accounts, file: called }: Tools): Promise<void> {
+  if (!called)
+    throw new Error('Say whose, by the name that they sign in with: npm run ledger -- new-password ilse.varrow')
+  const password = randomBytes(12).toString('base64url')
+  if (!(await accounts.reset(called, password))) throw new Error(`Nobody signs in as ${called}.`)
+  console.log(
+    `The password of ${called} is ${password} from now on. It is told only here; whoever was signed in is out.`,
+  )
 }
 
 /** As many faults are told one by one. */

@@ -23,6 +23,9 @@ export const GRANTS: Record<string, { may: readonly Privilege[]; columns?: reado
   pin_try: { may: ['SELECT', 'INSERT', 'UPDATE', 'DELETE'] },
   lock_out: { may: ['SELECT', 'INSERT'] },
   shift: { may: ['SELECT', 'INSERT', 'UPDATE'] },
+  account: { may: ['SELECT', 'INSERT', 'UPDATE'] },
+  account_person: { may: ['SELECT', 'INSERT'] },
+  account_session: { may: ['SELECT', 'INSERT', 'UPDATE'] },
   // The logbook itself: it is added to through append_entries alone.
   entry: { may: ['SELECT'] },
   chain_head: { may: ['SELECT'], columns: ['core', 'subjects_core'] },

@@ -1,6 +1,7 @@
 import type {
   Advice,
   BatchState,
+  Decision,
   DiscardReason,
   Finding,
   Id,
@@ -34,6 +35,11 @@ import type {
  */
 export interface Answers {
   Login: LoginKitchen[]
+  Account: { account: AccountAnswer | null }
+  CodesPrepared: { uri: string; qr: string }
+  CodesOn: { recovery: string[] }
+  Group: { now: Instant; kitchens: GroupKitchen[] }
+  PasswordGiven: { given: true }
   Shift: { shift: { kitchen: Id; person: Id; open: boolean } | null }
   Locked: { locked: true }
   Tablets: { tablets: Tablet[]; lockOuts: LockOut[] }
@@ -63,6 +69,27 @@ export interface Answers {
   Live: { live: true }
   Ready: Readiness
   Problem: ProblemDetails
+}
+
+/** Who signed in with a password, and where they work. */
+export interface AccountAnswer {
+  name: string
+  /** One-time codes are asked for beside the password. */
+  codes: boolean
+  kitchens: { id: Id; name: string; role: Role }[]
+}
+
+/** A kitchen beside others, by the batches of its last 30 days. */
+export interface GroupKitchen {
+  id: Id
+  name: string
+  batches: number
+  /** Of those that are over or wait: by what the lead decided last. */
+  decided: Record<Decision, number>
+  /** Entered too late and let count by the lead. */
+  lateAccepted: number
+  /** Of those, accepted by whoever entered them. */
+  bySamePerson: number
 }
 
 export interface Readiness {

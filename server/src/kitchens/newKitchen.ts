@@ -16,7 +16,7 @@ import type { MikroORM } from '@mikro-orm/postgresql'
 import { v7 as uuid } from 'uuid'
 import { Kitchen } from '../people/kitchen.entity'
 import { Person } from '../people/person.entity'
-import { hashPin } from '../people/pins.service'
+import { hashSecret } from '../people/secretHash'
 import { claimMaker } from '../ledger/claims'
 
 export interface SeedPerson {
@@ -56,7 +56,7 @@ export async function seedKitchen(
     limitsId: begin.limits.id,
   })
   const hired = people.map((person) => ({ ...person, id: uuid() }))
-  const hashes = await Promise.all(hired.map(({ pin }) => hashPin(pin)))
+  const hashes = await Promise.all(hired.map(({ pin }) => hashSecret(pin)))
   await scope.inKitchen(kitchenId, async (inside) => {
     const { seq, hash } = GENESIS
     await inside.execute('insert into chain_head (kitchen_id, seq, hash) values (?, ?, ?)', [kitchenId, seq, hash])

@@ -21,7 +21,8 @@ import { Problem } from '../http/problem'
 import { appendGroup, readPost } from '../ledger/appendGroup'
 import { claimMaker } from '../ledger/claims'
 import { foldCore } from '../ledger/foldCore'
-import { hashPin, requireGoodPin } from '../people/pins.service'
+import { requireGoodPin } from '../people/pins.service'
+import { hashSecret } from '../people/secretHash'
 import { setUpHash } from './setUpCode'
 
 /** What a kitchen is to be, as its lead says. */
@@ -54,7 +55,7 @@ export class SetUp {
     const now = clock.now()
     const [kitchen, person] = [uuid(), uuid()]
     const limits = firstLimits(ruleSets[rules]!, { from: now, hours, takesOffers })
-    const hash = await hashPin(lead.pin)
+    const hash = await hashSecret(lead.pin)
     const claim = claimMaker(kitchen)
     await this.scope.inKitchen(kitchen, async (em) => {
       const [made] = await query<{ founded: boolean }>(em, {

@@ -77,7 +77,7 @@ export class EntriesController {
 }
 
 /** What changes rows beside the logbook is entered by the route that changes both at once. */
-const OWN_ROUTES: readonly unknown[] = ['role-given', 'pin-changed', 'kitchen-named'] satisfies Kind[]
+const OWN_ROUTES: readonly unknown[] = ['role-given', 'pin-changed', 'password-given', 'kitchen-named'] satisfies Kind[]
 
 function hasItsOwnRoute(entry: unknown): boolean {
   return OWN_ROUTES.includes((entry as { kind?: unknown } | null)?.kind)

@@ -5,7 +5,8 @@ import { Needs, OfShift } from '../people/shift.guard'
 import type { Shift } from '../people/shifts.service'
 import { Answers } from '../http/answers.decorator'
 import { Problem } from '../http/problem'
-import { KeptLines, type Packed } from './keptLines.service'
+import { KeptLines } from './keptLines.service'
+import { sendPacked } from './sendPacked'
 
 /** All that a tablet needs to show the Line and go on by itself: facts as of entry `seq`. Judging is core's. */
 @ApiTags('line')
@@ -18,7 +19,7 @@ export class LineController {
   @Get()
   @Answers('Line')
   async line(@OfShift() { kitchenId }: Shift, @Req() request: Request, @Res() response: Response): Promise<void> {
-    send(request, response, await this.lines.of(kitchenId))
+    sendPacked(request, response, await this.lines.of(kitchenId))
   }
 
   /** A piece of a long trace that the Line named: a list of facts. What has another hash is another piece. */
@@ -33,12 +34,6 @@ export class LineController {
     const piece = this.lines.piece(kitchenId, hash)
     if (!piece) throw new Problem(404, 'not there', 'The Line has gone on. Ask for it again.', 'hash')
     response.set('Cache-Control', 'private, max-age=86400, immutable')
-    send(request, response, piece)
+    sendPacked(request, response, piece)
   }
-}
-
-function send(request: Request, response: Response, { plain, gzip }: Packed): void {
-  response.type('json').vary('Accept-Encoding')
-  if (request.acceptsEncodings('gzip')) response.set('Content-Encoding', 'gzip').send(gzip)
-  else response.send(plain)
 }

@@ -1,5 +1,6 @@
 import { Global, Module } from '@nestjs/common'
 import { APP_GUARD } from '@nestjs/core'
+import { Accounts } from './accounts.service'
 import { IdleLock } from './idleLock'
 import { LoginRepository } from './login.repository'
 import { Pins } from './pins.service'
@@ -11,7 +12,7 @@ import { Tablets } from './tablets.service'
 @Global()
 @Module({
   controllers: [ShiftController],
-  providers: [IdleLock, LoginRepository, Pins, Shifts, Tablets, { provide: APP_GUARD, useClass: ShiftGuard }],
-  exports: [Pins, Shifts, Tablets],
+  providers: [Accounts, IdleLock, LoginRepository, Pins, Shifts, Tablets, { provide: APP_GUARD, useClass: ShiftGuard }],
+  exports: [Accounts, Pins, Shifts, Tablets],
 })
 export class PeopleModule {}

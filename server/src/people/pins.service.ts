@@ -1,24 +1,15 @@
 import { Injectable } from '@nestjs/common'
-import { Algorithm, hash, verify } from '@node-rs/argon2'
-import { HOUR, MINUTE, type Id, type Role } from '@logged-thermal/core'
+import { verify } from '@node-rs/argon2'
+import type { Id, Role } from '@logged-thermal/core'
 import { KitchenScope } from '../database/kitchenScope'
 import { query } from '../database/query'
 import { Problem } from '../http/problem'
 import { clock } from '../clock/clock'
-
-/** Wrong tries before a name is locked; each one more doubles for how long, up to the longest. */
-const TRIES = 5
-const FIRST_LOCK = MINUTE
-const LONGEST_LOCK = HOUR
-/** Wrong tries are forgotten when none came for so long. */
-const FORGOTTEN_AFTER = 24 * HOUR
+import { FORGOTTEN_AFTER, lockOf, TRIES, waitWords } from './guesses'
 
 /** Digits of a PIN. What the lead signs weighs more, so it is not found by chance. */
 export const COOKS_DIGITS = 4
 export const LEADS_DIGITS = 6
-
-/** argon2id with the memory and time that its authors' guidance gives for interactive use. */
-const COST = { algorithm: 2 satisfies Algorithm.Argon2id, memoryCost: 19_456, timeCost: 2, parallelism: 1 }
 
 /** Whether it is none of the first that anybody tries. */
 export function isGoodPin(pin: string): boolean {
@@ -37,10 +28,6 @@ export function requireGoodPin(pin: string, role: Role, field: string): void {
     )
   if (!isGoodPin(pin))
     throw new Problem(400, 'bad field', 'That PIN is the first that anybody tries. Take another.', field)
-}
-
-export function hashPin(pin: string): Promise<string> {
-  return hash(pin, COST)
 }
 
 /** Where a PIN is typed: on a tablet of the kitchen, by its id, or anywhere else: all strangers are one. */
@@ -127,13 +114,4 @@ export class Pins {
       return { ...person, wrong, locked: null }
     })
   }
-}
-
-/** For how long a name is locked after so many wrong tries, ms. */
-function lockOf(wrong: number): number {
-  return Math.min(LONGEST_LOCK, FIRST_LOCK * 2 ** (wrong - TRIES))
-}
-
-function waitWords(ms: number): string {
-  return ms > 2 * MINUTE ? `${Math.ceil(ms / MINUTE)} min` : `${Math.ceil(ms / 1000)} s`
 }

@@ -32,7 +32,7 @@ it('names a kitchen with those who work in it for the login', async () => {
 type Who = keyof typeof ASKED_BY
 
 /**
- * Every route and who is let in: anybody; whoever has a shift; or a shift that is open, and not an auditor's. What the lead
+ * Every route and who is let in: anybody; whoever has a shift; or a shift that is open, and not an auditor's; or whoever signed in with a password. What the lead
  * signs asks for the PIN beyond that. A route that is not here fails the walk.
  */
 const ROUTES: Record<string, readonly Who[]> = {}
@@ -64,6 +64,17 @@ const ASKED_BY = {
     return cookie
   },
   forged: () => Promise.resolve([`lt_shift=${kitchen.kitchenId}.${'A'.repeat(43)}`]),
+  /** Signed in with a password, and no shift. */
+  account: async () => {
+    const { id, pin } = kitchen.person('ilse')
+    const named = { called: `routes.${uuid().slice(-8)}`, password: 'ladle under the window' }
+    await kitchen
+      .send('/api/people/password')
+      .send({ ...named, person: id, signer: id, pin })
+      .expect(200)
+    const { headers } = await bare().post('/api/sign-in').send(named).expect(200)
+    return headers['set-cookie'] as unknown as string[]
+  },
   /** A good token of another kitchen, under this one's name. */
   otherKitchen: async () => {
     const [cookie] = await other.cookieOf('ilse')
@@ -73,6 +84,11 @@ const ASKED_BY = {
 const WHO = Object.keys(ASKED_BY) as Who[]
 
 open('get /api/login', 'get /api/shift', 'post /api/shift', 'post /api/set-up', 'get /api/methods/schema.json')
+open('post /api/sign-in', 'get /api/account')
+const signedIn = (...routes: string[]) => routes.forEach((route) => (ROUTES[route] = ['account']))
+signedIn('post /api/account/out', 'post /api/account/open', 'post /api/account/codes', 'post /api/account/codes/on')
+signedIn('post /api/account/codes/off', 'get /api/group', 'get /api/group/{kitchen}/line')
+signedIn('get /api/group/{kitchen}/line/traces/{hash}')
 open('get /api/calendar/{kitchen}/{file}', 'get /health/live', 'get /health/ready')
 /** Nothing is sent with it: what has a body is read of an open shift alone. */
 const TOUCHED = 'post /api/shift/touched'
@@ -90,7 +106,7 @@ read(
   'get /api/entries/{seq}/hash',
   'get /api/methods/{id}/bakes',
 )
-write('post /api/kitchen')
+write('post /api/kitchen', 'post /api/people/password')
 read('get /api/instruments/{id}/look-back')
 read('get /api/cooling/learned', 'get /api/items/{id}', 'get /api/lineage/{type}/{id}', 'get /api/tablets')
 read('get /api/store', 'get /api/store/discards', 'get /api/store/barred', 'get /api/store/discarded')
@@ -98,6 +114,8 @@ read('get /api/store/find', 'get /api/store/search', 'get /api/store/stock.csv')
 read('get /api/labels/sheet.pdf', 'get /api/labels/{id}.png')
 write('post /api/entries', 'post /api/people', 'post /api/people/pin', 'post /api/people/{id}/role')
 write('post /api/tablets', 'post /api/tablets/{id}/forget', 'get /api/store/feed', 'post /api/store/feed/renew')
+
+const ENDS = ['post /api/shift/lock', 'post /api/account/out']
 
 function giveRole(person: string, role: string | null) {
   const { id, pin } = kitchen.person('ilse')
@@ -115,8 +133,8 @@ it('lets in whom each route names, and nobody else: no shift, locked, ended, lef
   const wrong: string[] = []
   for (const who of WHO) {
     const cookie = await ASKED_BY[who]()
-    // The lock is no secret of its own: what it ends is asked for last.
-    for (const route of routes.filter((each) => each !== 'post /api/shift/lock')) {
+    // What ends a shift, or signs out, is no secret of its own: it is not asked for.
+    for (const route of routes.filter((each) => !ENDS.includes(each))) {
       const [verb, path] = route.split(' ')
       const address = path!.replace(/\{[^}]*\}/g, kitchen.kitchenId)
       const ask = () => bare()[verb as 'get' | 'post'](address).set('Cookie', cookie).set('Accept', 'application/json')

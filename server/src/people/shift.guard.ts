@@ -2,12 +2,14 @@ import { CanActivate, createParamDecorator, ExecutionContext, Injectable, SetMet
 import { Reflector } from '@nestjs/core'
 import type { Request } from 'express'
 import { Problem } from '../http/problem'
+import { Accounts, type Account } from './accounts.service'
 import { Shifts, type Shift } from './shifts.service'
 
 export const SHIFT_COOKIE = 'lt_shift'
 export const TABLET_COOKIE = 'lt_tablet'
+export const ACCOUNT_COOKIE = 'lt_account'
 
-type WithShift = Request & { shift?: Shift }
+type WithShift = Request & { shift?: Shift; account?: Account }
 
 /** A cookie of ours: the shift's, unless it says which; null when the tablet has none. */
 export function cookieOf(request: Request, name = SHIFT_COOKIE): string | null {
@@ -17,11 +19,11 @@ export function cookieOf(request: Request, name = SHIFT_COOKIE): string | null {
 
 /**
  * Who may call a route: 'read' needs a tablet that belongs to a kitchen, 'write' an open shift of somebody who is no auditor;
- * 'nothing' is open to anybody. A route that does not say is closed.
+ * 'account' somebody who signed in with a password; 'nothing' is open to anybody. A route that does not say is closed.
  */
 export const Needs = (access: Access) => SetMetadata('access', access)
 
-type Access = 'nothing' | 'read' | 'write'
+type Access = 'nothing' | 'account' | 'read' | 'write'
 
 /** The shift of the request; only on routes that need one. */
 export const OfShift = createParamDecorator((_: unknown, context: ExecutionContext): Shift => {
@@ -30,11 +32,19 @@ export const OfShift = createParamDecorator((_: unknown, context: ExecutionConte
   return shift
 })
 
+/** Who signed in with a password; only on routes that need it. */
+export const OfAccount = createParamDecorator((_: unknown, context: ExecutionContext): Account => {
+  const { account } = context.switchToHttp().getRequest<WithShift>()
+  if (!account) throw new Problem(401, 'not signed in', 'Sign in with your name and password.')
+  return account
+})
+
 @Injectable()
 export class ShiftGuard implements CanActivate {
   constructor(
     private readonly reflector: Reflector,
     private readonly shifts: Shifts,
+    private readonly accounts: Accounts,
   ) {}
 
   async canActivate(context: ExecutionContext): Promise<boolean> {
@@ -45,7 +55,8 @@ export class ShiftGuard implements CanActivate {
     if (!access) throw new Problem(403, 'closed', 'Nobody may ask for this.')
     if (access === 'nothing') return true
     const request = context.switchToHttp().getRequest<Request>()
-    await requireShift(request, this.shifts, access)
+    if (access === 'account') await requireAccount(request, this.accounts)
+    else await requireShift(request, this.shifts, access)
     return true
   }
 }
@@ -62,4 +73,12 @@ export async function requireShift(request: WithShift, shifts: Shifts, access: '
   // What is entered is entered by hands.
   if (access === 'write' && cookie !== null) await shifts.touch(cookie)
   request.shift = shift
+}
+
+/** Who signed in, looked for once. Throws a Problem where nobody did. */
+export async function requireAccount(request: WithShift, accounts: Accounts): Promise<void> {
+  const cookie = cookieOf(request, ACCOUNT_COOKIE)
+  const account = request.account ?? (cookie === null ? null : await accounts.find(cookie))
+  if (!account) throw new Problem(401, 'not signed in', 'Sign in with your name and password.')
+  request.account = account
 }

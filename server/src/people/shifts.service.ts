@@ -57,8 +57,13 @@ export class Shifts {
     deviceId: string,
     tablet: OwnTablet | null,
   ): Promise<string> {
-    const tabletId = tablet?.kitchenId === kitchenId ? tablet.id : null
-    await this.pins.require(kitchenId, personId, pin, placeOf({ tabletId }))
+    await this.pins.require(kitchenId, personId, pin, placeOf({ tabletId: ownTablet(tablet, kitchenId) }))
+    return this.begin(kitchenId, personId, deviceId, tablet)
+  }
+
+  /** The same for somebody who is known already: who signed in with a password. */
+  async begin(kitchenId: string, personId: string, deviceId: string, tablet: OwnTablet | null): Promise<string> {
+    const tabletId = ownTablet(tablet, kitchenId)
     const token = randomBytes(32).toString('base64url')
     const now = new Date(clock.now())
     await this.scope.inKitchen(kitchenId, async (em) => {
@@ -155,6 +160,10 @@ export class Shifts {
     if (left) await this.lock(cookie)
     return { kitchenId, personId, role, deviceId, tabletId, open: open && !left }
   }
+}
+
+function ownTablet(tablet: OwnTablet | null, kitchenId: string): string | null {
+  return tablet?.kitchenId === kitchenId ? tablet.id : null
 }
 
 /** Where a PIN is typed during a shift, as wrong ones are counted. */

@@ -4,7 +4,7 @@ import { query } from '../database/query'
 import type { Fault } from './fault'
 
 /** Tables that belong to no kitchen: nothing in them is a kitchen's own. */
-const OF_NO_KITCHEN = ['kitchen', 'fold_core', 'migration', 'set_up']
+const OF_NO_KITCHEN = ['kitchen', 'fold_core', 'migration', 'set_up', 'account', 'account_person', 'account_session']
 /** The one rule of who sees a row, as the database writes it out. */
 const OWN_ROWS = `(kitchen_id = (NULLIF(current_setting('lt.kitchen'::text, true), ''::text))::uuid)`
 const TRIGGERS = ['entry_rows', 'entry_table', 'signed_head_rows', 'signed_head_table']

@@ -16,7 +16,7 @@ export const shellMessages = {
   whatReadsAndWhere: 'What the kitchen reads with, how far each is out, and when it is checked.',
   settings: 'Settings',
   openingHours: 'Opening hours',
-  whenOpenWhoSigns: 'When the kitchen is open, and who signs then',
+  whenOpenWhoSigns: 'When the kitchen is open, and who signs then.',
   howKitchenIsSet: 'What this kitchen is called, how it is set, and where each of it is changed.',
   instrument: 'Instrument',
   oneInstrument: 'One instrument: every check, and what happened to it.',

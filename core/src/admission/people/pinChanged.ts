@@ -1,5 +1,8 @@
 import type { Id } from '../../ledger/subject'
 import { id, object } from '../../ground/field'
+import type { Claim } from '../../ledger/entry'
+import type { Read } from '../../state/state'
+import type { Refusal } from '../guard/refusal'
 import type { KindOf } from '../guard/kindOf'
 
 declare module '../../ledger/entry' {
@@ -21,11 +24,15 @@ export const pinChanged: KindOf<'pin-changed'> = {
   parse: (body) => ({ person: id(object(body, ['person']).person) }),
   writes: () => [],
   reads: ({ about }) => [about],
-  refuse({ about, kitchen, by, body: { person } }, read) {
-    if (about.id !== kitchen) return { code: 'not there', field: 'about.id', what: 'kitchen' }
-    const role = read('kitchen', kitchen)?.people?.find((each) => each.id === by)?.role
-    return person === by || by === kitchen || role === 'lead'
-      ? null
-      : { code: 'may not', field: 'by', kind: 'pin-changed' }
-  },
+  refuse: mayChangeSecret,
+}
+
+/** Whether whoever signs may change what opens the door for a person: their own, any as the lead, or as the installation. */
+export function mayChangeSecret<K extends 'pin-changed' | 'password-given'>(
+  { about, kitchen, by, body: { person }, kind }: Claim<K>,
+  read: Read,
+): Refusal | null {
+  if (about.id !== kitchen) return { code: 'not there', field: 'about.id', what: 'kitchen' }
+  const role = read('kitchen', kitchen)?.people?.find((each) => each.id === by)?.role
+  return person === by || by === kitchen || role === 'lead' ? null : { code: 'may not', field: 'by', kind }
 }

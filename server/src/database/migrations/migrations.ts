@@ -14,6 +14,7 @@ import { Migration0013SetUp } from './Migration0013SetUp'
 import { Migration0014ShiftRole } from './Migration0014ShiftRole'
 import { Migration0015NameKitchen } from './Migration0015NameKitchen'
 import { Migration0016Idle } from './Migration0016Idle'
+import { Migration0017Accounts } from './Migration0017Accounts'
 
 /** In order; a released one never changes. */
 export const migrations = [
@@ -33,4 +34,5 @@ export const migrations = [
   { name: 'Migration0014ShiftRole', class: Migration0014ShiftRole },
   { name: 'Migration0015NameKitchen', class: Migration0015NameKitchen },
   { name: 'Migration0016Idle', class: Migration0016Idle },
+  { name: 'Migration0017Accounts', class: Migration0017Accounts },
 ]

@@ -3,25 +3,30 @@ import { Problem } from '../problem'
 import { readJson } from './readJson'
 
 /** Bytes that a body may have, by where it is sent. */
-const LONGEST: Record<string, number> = { '/api/entries': 1_000_000, '/api/shift': 4_000, '/api/set-up': 4_000 }
+const LONGEST: Record<string, number> = {
+  '/api/entries': 1_000_000,
+  '/api/shift': 4_000,
+  '/api/set-up': 4_000,
+  '/api/sign-in': 4_000,
+}
 const LONGEST_ELSEWHERE = 64_000
 
-/** What is sent here needs no shift: it opens one. */
-const OPENS = ['/api/shift', '/api/set-up']
+/** What is sent here needs no shift: it opens one, or signs in. */
+const OPENS = ['/api/shift', '/api/set-up', '/api/sign-in']
 
 /**
  * What a request goes through before its body is read, so that a stranger's costs next to nothing: its address, where it
  * comes from, whether its shift may write. Then the body, as long as its route allows.
- * @param requireOpenShift throws a Problem where the request has no open shift
+ * @param requireSender throws a Problem where whoever asks has no open shift, and is not signed in either where that is enough
  * @param address the server's own, beside the one in the Host header
  */
-export function intake(requireOpenShift: (request: Request) => Promise<unknown>, address: string): RequestHandler[] {
+export function intake(requireSender: (request: Request) => Promise<unknown>, address: string): RequestHandler[] {
   const own = new URL(address).host
   return [
     checked((request) => requireReadableAddress(request.url)),
     checked((request) => requireOwnOrigin(request, own)),
     checked(async (request) => {
-      if (hasBody(request) && !OPENS.includes(request.path)) await requireOpenShift(request)
+      if (hasBody(request) && !OPENS.includes(request.path)) await requireSender(request)
     }),
     readBody,
   ]
