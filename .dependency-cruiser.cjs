@@ -6,7 +6,7 @@ const WEB = [
   'parts',
   'app',
   'login|board',
-  'methods|temper|eggs|store|decide|round|start|limits|cooldown|handover|people|instruments|setup|settings|signing',
+  'methods|temper|eggs|store|decide|round|start|limits|cooldown|handover|people|instruments|setup|settings|signing|account|group',
   'bench|line',
   'shell',
 ]

@@ -3,7 +3,7 @@ import { createInterface } from 'node:readline/promises'
 import { join } from 'node:path'
 import { output, run, ROOT, Told } from './run.mjs'
 
-const DEMO = 'Fennimore Row pastry'
+const DEMO = ['Fennimore Row pastry', 'Tollgate Lane pastry']
 
 /** Resolves once it may be thrown away. Throws Told otherwise. */
 export async function requireDemoOrName(env) {
@@ -11,7 +11,7 @@ export async function requireDemoOrName(env) {
   if (prepared !== 0) throw new Told('The database could not be looked at, so it is not thrown away: see above.')
   const kitchens = JSON.parse(output(process.execPath, ['server/dist/commands/ledger.js', 'kitchens'], { env }))
   if (kitchens.length === 0) return
-  const others = kitchens.filter(({ name }) => name !== DEMO)
+  const others = kitchens.filter(({ name }) => !DEMO.includes(name))
   for (const { name } of others) await requireTyped(name)
   const stamp = new Date().toISOString().replace(/[-:]/g, '').slice(0, 15)
   const file = join(env.LT_DATA_FOLDER ?? ROOT, `before-reset-${stamp}.backup`)

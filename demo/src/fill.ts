@@ -1,6 +1,7 @@
 import 'reflect-metadata'
 import { MikroORM } from '@mikro-orm/postgresql'
 import { clock, clockFrom, configFrom, Kitchen, ormConfig } from '@logged-thermal/server'
+import { DEMO_ACCOUNT, seedSecondKitchen } from './secondKitchen'
 import { DEMO_KITCHEN, DEMO_PEOPLE, seedDemo } from './seed'
 
 /** Fills an empty database with the demo, and says who is there. A database with a kitchen of its own stays as it is. */
@@ -10,10 +11,15 @@ async function fill(): Promise<void> {
   try {
     const zone = process.env.LT_ZONE ?? Intl.DateTimeFormat().resolvedOptions().timeZone
     const known = await orm.em.fork().find(Kitchen, {})
-    if (known.length === 0) await seedDemo(orm, zone, clock.now())
-    else if (!known.some(({ name }) => name === DEMO_KITCHEN)) return
+    if (known.length === 0) {
+      const now = clock.now()
+      await seedSecondKitchen(orm, await seedDemo(orm, zone, now), zone, now)
+    }
+    if (known.length > 0 && !known.some(({ name }) => name === DEMO_KITCHEN)) return
     console.log(`Demo kitchen: ${DEMO_KITCHEN}`)
     for (const { name, job, pin } of DEMO_PEOPLE) console.log(`  ${name.padEnd(12)} ${job.padEnd(18)} PIN ${pin}`)
+    const { called, password } = DEMO_ACCOUNT
+    console.log(`  Both kitchens of the demo beside each other, under /sign-in: ${called}, ${password}`)
   } finally {
     await orm.close()
   }

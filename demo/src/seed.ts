@@ -87,6 +87,21 @@ export function demoClaims(
   return [hours, second, ...lots, ...made, ...held].sort((a, b) => a.madeAt - b.madeAt)
 }
 
+/** What was entered about a few of the demo's batches, in a kitchen that is there to be seen beside the first. */
+export function fewClaims(
+  seeded: Pick<Seeded, 'kitchenId' | 'people' | 'starter'>,
+  methods: readonly string[],
+  zone: string,
+  now: Instant,
+): AnyClaim[] {
+  const codes: string[] = []
+  const batches = demoBatches().filter(({ method }) => methods.includes(method))
+  return batches
+    .sort((a, b) => b.startedAgo - a.startedAgo)
+    .flatMap((batch) => batchClaims(seeded, seeded.starter.limits, batch, zone, now, codes))
+    .sort((a, b) => a.madeAt - b.madeAt)
+}
+
 /** Open every day; the lead until the afternoon, the pastry chef in the evening, and nobody in between. */
 function demoWeek({ people }: Pick<Seeded, 'people'>): Week {
   const turn = (who: string, from: string, until: string) => ({

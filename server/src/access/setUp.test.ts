@@ -1,5 +1,7 @@
 import request from 'supertest'
 import { v7 as uuid } from 'uuid'
+import { HOUR } from '@logged-thermal/core'
+import { nextKitchenCode } from '../kitchens/nextKitchen'
 import { newSetUpCode, setUpHash } from '../kitchens/setUpCode'
 import { asOwner, openKitchen, type TestKitchen } from '../test/kitchen'
 
@@ -48,6 +50,26 @@ it('founds no second kitchen with a good code, and keeps the code unused', async
   expect(await kitchens()).toEqual(before)
   expect(await kept()).toHaveLength(1)
   await asOwner((owner) => owner.em.execute('delete from set_up where code_hash = ?', [setUpHash(code)]))
+})
+
+it('founds another with a code that was given for one on the server, once and within a day, strictly apart', async () => {
+  const given = await asOwner((owner) => nextKitchenCode(owner.em.fork(), Date.now()))
+  const opened = await setUp({ code: given })
+  expect(opened.status).toBe(200)
+  const cookie = opened.headers['set-cookie'] as unknown as string[]
+  const line = await request(kitchen.app.getHttpServer()).get('/api/line').set('Cookie', cookie)
+  // Its lead, drafts of methods, and nothing of the kitchen beside it.
+  expect(line.body).toMatchObject({
+    people: [{ role: 'lead' }],
+    batches: [],
+    lots: [],
+    items: [],
+    units: [],
+    instruments: [],
+  })
+  expect((await setUp({ code: given })).body).toMatchObject({ status: 403, field: 'code' })
+  const late = await asOwner((owner) => nextKitchenCode(owner.em.fork(), Date.now() - 25 * HOUR))
+  expect((await setUp({ code: late })).body).toMatchObject({ status: 403, field: 'code' })
 })
 
 it('leaves the serving role no other way to a kitchen', async () => {

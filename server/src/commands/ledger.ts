@@ -5,6 +5,7 @@ import { newPin } from '../access/newPin'
 import { backup } from '../backup/backup'
 import { restore } from '../backup/restore'
 import { clock, clockFrom } from '../clock/clock'
+import { nextKitchenCode } from '../kitchens/nextKitchen'
 import { configFrom, type Config } from '../config'
 import { KitchenScope } from '../database/kitchenScope'
 import { ormConfig } from '../ormConfig'
@@ -36,6 +37,7 @@ const COMMANDS: Record<string, (tools: Tools) => Promise<void>> = {
   'rotate-key': rotatedKey,
   'new-pin': givenPin,
   'new-password': givenPassword,
+  'new-kitchen': codeForAnother,
   /** For the other scripts. */
   kitchens: async ({ scope }) => console.log(JSON.stringify(await scope.kitchens())),
 }
@@ -48,7 +50,8 @@ const HELP = `Say which: npm run ledger --
   restore FILE   brings a backup into an empty database
   rotate-key     another key signs from now on; the one before says so
   new-pin NAME   gives somebody a new PIN, told once: for a lead who has forgotten theirs
-  new-password NAME  the same for a password, by the name that they sign in with; one-time codes are off then`
+  new-password NAME  the same for a password, by the name that they sign in with; one-time codes are off then
+  new-kitchen    a code to set another kitchen up with, in the browser under /set-up; good for a day`
 
 async function run(command = '', file?: string): Promise<void> {
   const act = COMMANDS[command]
@@ -93,6 +96,16 @@ async function givenPassword({ accounts, file: called }: Tools): Promise<void> {
   console.log(
     `The password of ${called} is ${password} from now on. It is told only here; whoever was signed in is out.`,
   )
+}
+
+async function codeForAnother({ config }: Tools): Promise<void> {
+  const owner = await MikroORM.init(ormConfig(config.ownerUrl))
+  try {
+    const code = await nextKitchenCode(owner.em.fork(), Date.now())
+    console.log(`Open /set-up in a browser and type this set-up code, good for a day: ${code}`)
+  } finally {
+    await owner.close()
+  }
 }
 
 /** As many faults are told one by one. */

@@ -6,6 +6,7 @@ import {
   type BaseQueryFn,
   type FetchArgs,
   type FetchBaseQueryError,
+  type QueryReturnValue,
 } from '@reduxjs/toolkit/query/react'
 import type {
   AnyClaim,
@@ -70,7 +71,6 @@ export interface TabletsAnswer {
   lockOuts: { at: number; until: number; person: string; tablet: string | null; wrong: number }[]
 }
 
-/** What the food-safety lead signs on the spot. */
 /** The first kitchen of an installation, with the code that the server's console shows. */
 export interface SetUpAsked {
   code: string
@@ -86,6 +86,7 @@ export interface SetUpAsked {
   device: Id
 }
 
+/** What the food-safety lead signs on the spot. */
 export interface LeadSigned {
   signer: Id
   pin: string
@@ -159,6 +160,26 @@ const timed: BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryError, objec
   return { ...answer, meta: { clock: now ? { askedAt, heardAt: Date.now(), serverNow: Number(now) } : null } }
 }
 
+type Answered = QueryReturnValue<unknown, FetchBaseQueryError, Told>
+
+/** A Line with the long traces that come apart from it. */
+export async function wholeLine(
+  path: string,
+  ask: (path: string) => Promise<Answered>,
+): Promise<QueryReturnValue<LineData, FetchBaseQueryError, Told>> {
+  const line = await ask(path)
+  const meta = line.meta ?? { clock: null }
+  if (line.error) return { error: line.error, meta }
+  const { traces, ...rest } = line.data as LineData & { traces: TraceApart[] }
+  const hashes = traces.flatMap(({ pieces }) => pieces)
+  const pieces = await Promise.all(hashes.map((hash) => ask(`${path}/traces/${hash}`)))
+  // The Line has gone on meanwhile, or the server is away: all of it is asked for again.
+  for (const { error } of pieces) if (error) return { error, meta }
+  const readings = pieces.map(({ data }) => data as Readings)
+  // Frozen here, it is not gone through leaf by leaf to be frozen in the store.
+  return { data: Object.freeze({ ...rest, batches: withTraces(rest.batches, traces, readings) }), meta }
+}
+
 interface Asked {
   dispatch: Dispatch
   queryFulfilled: Promise<{ meta: Told | undefined }>
@@ -172,7 +193,7 @@ async function readClock({ dispatch, queryFulfilled }: Asked): Promise<void> {
 
 export const api = createApi({
   baseQuery: timed,
-  tagTypes: ['shift', 'line', 'feed', 'tablets'],
+  tagTypes: ['shift', 'line', 'feed', 'tablets', 'account'],
   endpoints: (build) => ({
     login: build.query<LoginKitchen[], void>({ query: () => 'login' }),
     shift: build.query<ShiftNow, void>({ query: () => 'shift', providesTags: ['shift'] }),
@@ -225,19 +246,7 @@ export const api = createApi({
       invalidatesTags: ['line'],
     }),
     line: build.query<LineData, void>({
-      queryFn: async (_, _asking, _extra, ask) => {
-        const line = await ask('line')
-        const meta = line.meta ?? { clock: null }
-        if (line.error) return { error: line.error, meta }
-        const { traces, ...rest } = line.data as LineData & { traces: TraceApart[] }
-        const hashes = traces.flatMap(({ pieces }) => pieces)
-        const pieces = await Promise.all(hashes.map(async (hash) => ask(`line/traces/${hash}`)))
-        // The Line has gone on meanwhile, or the server is away: all of it is asked for again.
-        for (const { error } of pieces) if (error) return { error, meta }
-        const readings = pieces.map(({ data }) => data as Readings)
-        // Frozen here, it is not gone through leaf by leaf to be frozen in the store.
-        return { data: Object.freeze({ ...rest, batches: withTraces(rest.batches, traces, readings) }), meta }
-      },
+      queryFn: (_, _asking, _extra, ask) => wholeLine('line', async (path) => ask(path)),
       providesTags: ['line'],
       keepUnusedDataFor: 3600,
       // Before anything is stamped here.

@@ -3,18 +3,14 @@ import '../test/browser'
 import { act, fireEvent } from '@testing-library/react'
 import { PRACTICE } from '@logged-thermal/core'
 import { at, KitchenStory, LEAD, onTablet, settled } from '../test/tablet'
+import { serverAnswers, type Sent } from '../test/server'
 import { clockTold } from './clock'
 import { useIdleLock } from './useIdleLock'
 
 const MINUTE = 60_000
-const sent: string[] = []
+let sent: Sent[] = []
 beforeEach(() => {
-  sent.length = 0
-  jest.spyOn(globalThis, 'fetch').mockImplementation((asked) => {
-    const { url } = asked as Request
-    sent.push(new URL(url, 'http://here').pathname)
-    return Promise.reject(new TypeError('away'))
-  })
+  ;({ sent } = serverAnswers())
 })
 afterEach(() => {
   jest.restoreAllMocks()
@@ -26,7 +22,7 @@ function Locking() {
   return null
 }
 const passes = (minutes: number) => act(() => jest.advanceTimersByTimeAsync(minutes * MINUTE))
-const locks = () => sent.filter((path) => path.endsWith('/shift/lock')).length
+const locks = () => sent.filter(({ path }) => path === 'shift/lock').length
 
 /** A kitchen whose shifts lock after a quarter of an hour. */
 async function show(story: KitchenStory) {
@@ -41,7 +37,7 @@ it('locks a tablet that nobody touches; a touch lets it go on and is told to the
   await passes(14)
   fireEvent.pointerDown(document.body)
   await passes(14)
-  expect(sent.filter((path) => path.endsWith('/shift/touched'))).toHaveLength(1)
+  expect(sent.filter(({ path }) => path === 'shift/touched')).toHaveLength(1)
   expect(locks()).toBe(0)
   await passes(2)
   expect(locks()).toBeGreaterThan(0)
@@ -63,7 +59,7 @@ it('does not begin anew because the clock of the kitchen was set', async () => {
   act(() => void store.dispatch(clockTold({ askedAt: at(12), serverNow: at(12) + 500, heardAt: at(12) })))
   await settled(() => fireEvent.keyDown(document.body, { key: 'a' }))
   await passes(0.01)
-  expect(sent.filter((path) => path.endsWith('/shift/touched'))).toHaveLength(1)
+  expect(sent.filter(({ path }) => path === 'shift/touched')).toHaveLength(1)
   await passes(16)
   expect(locks()).toBeGreaterThan(0)
 })

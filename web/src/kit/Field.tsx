@@ -27,6 +27,8 @@ interface Props {
   /** The label is read out but not shown: the place says it. */
   quietly?: boolean
   disabled?: boolean
+  /** A password: shown as dots. A new one is offered by the browser, never filled in. */
+  secret?: 'current' | 'new'
   /** It is written into first: a tablet opens its keys. */
   first?: boolean
   className?: string | undefined
@@ -38,7 +40,7 @@ interface Props {
 /** Something to write into, with its name above and what is wrong below. */
 export function Field(props: Props) {
   const { label, value, onValue, mode = 'text', unit, rows, max = 300, placeholder, error, hint } = props
-  const { quietly = false, disabled = false, first = false, className, inputRef, onDone, onLeave } = props
+  const { quietly = false, disabled = false, first = false, secret, className, inputRef, onDone, onLeave } = props
   const id = useId()
   const said = error ?? hint
   return (
@@ -49,13 +51,13 @@ export function Field(props: Props) {
       <OutlinedInput
         id={id}
         inputRef={inputRef}
-        type={mode === 'search' ? 'search' : 'text'}
+        type={secret ? 'password' : mode === 'search' ? 'search' : 'text'}
         value={value}
         multiline={rows !== undefined}
         minRows={rows}
         placeholder={placeholder}
         readOnly={!onValue}
-        autoComplete="off"
+        autoComplete={secret ? `${secret}-password` : 'off'}
         autoFocus={first}
         endAdornment={unit && <InputAdornment position="end">{unit}</InputAdornment>}
         aria-describedby={said ? `${id}-said` : undefined}

@@ -5,6 +5,7 @@ import { sentenceOf, useLoginQuery, useOpenShiftMutation, type LoginPerson } fro
 import { useAppDispatch, useAppSelector } from '../app/store'
 import { tablet } from '../app/tablet'
 import { Key } from '../kit/Key'
+import { KeyRow } from '../kit/KeyRow'
 import { PinPad } from '../kit/PinPad'
 import { NameKeys } from '../kit/NameKeys'
 import styles from './login.module.css'
@@ -50,6 +51,11 @@ export function Login() {
             </NameKeys>
           </section>
         ))}
+        <KeyRow>
+          <Key look="outlined" onClick={() => void navigate('/sign-in')}>
+            {say('signInWithPassword')}
+          </Key>
+        </KeyRow>
         <p className="muted" style={{ marginTop: 20 }}>
           {say('aidJudgementNotAuthority')}
         </p>

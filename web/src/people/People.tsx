@@ -1,9 +1,10 @@
-import { peopleMessages } from '@logged-thermal/wording'
-import { useState } from 'react'
+import { accountMessages, peopleMessages } from '@logged-thermal/wording'
+import { Suspense, useState } from 'react'
 import { useHand, useLine } from '../app/kitchen'
 import type { PersonOnList } from '../app/lineData'
 import { shutUnless } from '../app/shut'
 import { Key } from '../kit/Key'
+import { later } from '../kit/later'
 import { speaks } from '../kit/language'
 import { AddPerson } from './AddPerson'
 import { ChangePin } from './ChangePin'
@@ -12,8 +13,11 @@ import { roleWord } from './roles'
 import styles from './people.module.css'
 
 const say = speaks(peopleMessages)
+const sayOfAccount = speaks(accountMessages)
 
-type Asked = { act: 'add' } | { act: 'pin' | 'role'; person: PersonOnList }
+type Asked = { act: 'add' } | { act: 'pin' | 'role' | 'password'; person: PersonOnList }
+
+const SetPassword = later(() => import('../account/SetPassword'), 'SetPassword')
 
 /** Who works here: their PINs, which everybody changes for themselves, and their roles, which the lead gives. */
 export function People({ people, open }: { people: readonly PersonOnList[]; open: boolean }) {
@@ -53,6 +57,16 @@ export function People({ people, open }: { people: readonly PersonOnList[]; open
               >
                 {say('pin')}
               </Key>
+              {(person.role === 'lead' || person.role === 'inspector') && (
+                <Key
+                  look="outlined"
+                  why={shutUnless(open)}
+                  aria-label={sayOfAccount('passwordOf', { name: person.name })}
+                  onClick={() => ask({ act: 'password', person })}
+                >
+                  {sayOfAccount('passwordKey')}
+                </Key>
+              )}
               <Key
                 look="outlined"
                 why={shutUnless(open, lead !== undefined)}
@@ -72,6 +86,11 @@ export function People({ people, open }: { people: readonly PersonOnList[]; open
       {asked?.act === 'pin' && (
         <ChangePin person={asked.person} signer={here?.role === 'lead' ? here : asked.person} {...sheet} />
       )}
+      <Suspense>
+        {asked?.act === 'password' && (
+          <SetPassword person={asked.person} signer={here?.role === 'lead' ? here : asked.person} {...sheet} />
+        )}
+      </Suspense>
       {asked?.act === 'role' && lead && <GiveRole person={asked.person} lead={lead} {...sheet} />}
       {asked?.act === 'add' && lead && <AddPerson lead={lead} {...sheet} />}
     </section>

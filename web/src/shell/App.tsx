@@ -1,4 +1,4 @@
-import { Suspense } from 'react'
+import { Suspense, type ReactNode } from 'react'
 import { Route, Routes } from 'react-router'
 import { shellMessages } from '@logged-thermal/wording'
 import { LineView } from '../line/LineView'
@@ -43,6 +43,9 @@ const BinRound = later(() => import('../store/BinRound'), 'BinRound')
 const ReceiveView = later(() => import('../store/ReceiveView'), 'ReceiveView')
 const ItemPage = later(() => import('../store/ItemPage'), 'ItemPage')
 const LineageView = later(() => import('../store/LineageView'), 'LineageView')
+const SignInView = later(() => import('../account/SignInView'), 'SignInView')
+const GroupView = later(() => import('../group/GroupView'), 'GroupView')
+const SetUp = later(() => import('../setup/SetUp'), 'SetUp')
 const More = later(() => import('./More'), 'More')
 const MethodsView = later(() => import('../methods/MethodsView'), 'MethodsView')
 const MethodEditor = later(() => import('../methods/MethodEditor'), 'MethodEditor')
@@ -60,13 +63,23 @@ export function App() {
           <Gallery />
         </Suspense>
       ) : (
-        <Opened />
+        <Routes>
+          <Route path="/sign-in" element={<Alone view={<SignInView />} />} />
+          <Route path="/group" element={<Alone view={<GroupView />} />} />
+          <Route path="/set-up" element={<Alone view={<SetUp />} />} />
+          <Route path="*" element={<Opened />} />
+        </Routes>
       )}
     </KitProvider>
   )
 }
 
 const Gallery = import.meta.env.DEV ? later(() => import('../kit/Gallery'), 'Gallery') : null
+
+/** A view that is no kitchen's own: who works in several, or founds another, has no shift yet. */
+function Alone({ view }: { view: ReactNode }) {
+  return <Suspense fallback={<Opening />}>{view}</Suspense>
+}
 
 /** The login until this tablet belongs to a kitchen; then its views. A locked tablet still shows the Line. */
 function Opened() {

@@ -49,6 +49,7 @@ export const shellMessages = {
   missingSays: 'The page may have moved, or the code is not one of this kitchen.',
   missingBack: 'Back to the Line',
   serverDoesNotAnswer: 'The server does not answer. Try again in a moment.',
+  signInWithPassword: 'Sign in with a password',
   whoOpensShift: 'Who opens the shift?',
   aidJudgementNotAuthority:
     'An aid to judgement, not an authority. It says which limits the readings prove; the local code and a qualified person decide.',

@@ -15,6 +15,7 @@ import { Migration0014ShiftRole } from './Migration0014ShiftRole'
 import { Migration0015NameKitchen } from './Migration0015NameKitchen'
 import { Migration0016Idle } from './Migration0016Idle'
 import { Migration0017Accounts } from './Migration0017Accounts'
+import { Migration0018NextKitchen } from './Migration0018NextKitchen'
 
 /** In order; a released one never changes. */
 export const migrations = [
@@ -35,4 +36,5 @@ export const migrations = [
   { name: 'Migration0015NameKitchen', class: Migration0015NameKitchen },
   { name: 'Migration0016Idle', class: Migration0016Idle },
   { name: 'Migration0017Accounts', class: Migration0017Accounts },
+  { name: 'Migration0018NextKitchen', class: Migration0018NextKitchen },
 ]
