@@ -31,7 +31,7 @@ export async function seedSecondKitchen(orm: MikroORM, first: Seeded, zone: stri
   const second = await seedKitchen(orm, { name: SECOND_KITCHEN, zone, people: PEOPLE, now: now - FOUNDED })
   const scope = new KitchenScope(orm.em.fork())
   await append(scope, second.kitchenId, personOf(second, 'ilse'), fewClaims(second, RUNS, zone, now))
-  const accounts = new Accounts(orm.em.fork(), scope)
+  const accounts = new Accounts(scope)
   for (const [kitchen, person] of [
     [first, personOf(first, 'ilse')],
     [second, personOf(second, 'group')],

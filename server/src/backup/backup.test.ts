@@ -6,6 +6,7 @@ import { MikroORM } from '@mikro-orm/postgresql'
 import { grantTo } from '../database/grants'
 import { KitchenScope } from '../database/kitchenScope'
 import { ormConfig } from '../ormConfig'
+import { Accounts } from '../people/accounts.service'
 import { Pins, STRANGERS } from '../people/pins.service'
 import { openKitchen, type TestKitchen } from '../test/kitchen'
 import { storeOf } from '../test/storeKitchen'
@@ -15,6 +16,9 @@ import { sealsIn } from '../sealing/sealing.module'
 import { verify } from '../verify/verify'
 import { backup, checkBackup } from './backup'
 import { restore } from './restore'
+
+const CALLED = 'kept.in.a.backup'
+const PASSWORD = 'ladle under the window'
 
 const folder = mkdtempSync(join(tmpdir(), 'lt-backup-'))
 const seals = sealsIn(mkdtempSync(join(tmpdir(), 'lt-seals-')))
@@ -28,6 +32,7 @@ beforeAll(async () => {
   const store = storeOf(kitchen)
   await store.putAway(await store.jelly(2), 650, { last: true })
   await kitchen.get('/api/store/feed')
+  await new Accounts(kitchen.scope).give(kitchen.kitchenId, kitchen.person('ilse').id, CALLED, PASSWORD, null)
   const [head] = await kitchen.scope.inKitchen(kitchen.kitchenId, (em) =>
     em.execute<{ seq: string; hash: string }[]>('select seq, hash from chain_head where kitchen_id = ?', [
       kitchen.kitchenId,
@@ -92,6 +97,12 @@ it('comes back into an empty database entry by entry, and says that it did', asy
     expect(last).toMatchObject([{ kind: 'restored', body: { seq: kitchens[0]!.entries } }])
     const { id, pin } = kitchen.person('mina')
     expect(await new Pins(scope).require(kitchen.kitchenId, id, pin, STRANGERS)).toMatchObject({ name: 'Mina Osk' })
+    const accounts = new Accounts(scope)
+    const cookie = await accounts.signIn(CALLED, PASSWORD, null, null)
+    expect(await accounts.find(cookie)).toMatchObject({
+      name: CALLED,
+      kitchens: [{ id: kitchen.kitchenId, role: 'lead' }],
+    })
     await expect(restore(owner, file)).rejects.toThrow('This database has a kitchen, Test kitchen')
   } finally {
     await app.close()

@@ -6,6 +6,7 @@ import { StoredChain } from '../verify/storedChain'
 import { sha256 } from '../ledger/sha256'
 import type { PublicKey } from '../sealing/signingKey'
 import { readBackup, writeBackup, type BackupLine } from './backupFile'
+import { accountsOf } from './keptAccounts'
 
 const PIECE = 1_000
 
@@ -35,6 +36,14 @@ async function* linesOf(scope: KitchenScope, made: Instant, keys: readonly Publi
   yield { backup: 1, made }
   yield { keys }
   for (const { id } of kitchens) yield* kitchenLines(scope, id)
+  yield {
+    accounts: await scope.inNone((em) =>
+      accountsOf(
+        em,
+        kitchens.map(({ id }) => id),
+      ),
+    ),
+  }
   yield { whole: { kitchens: kitchens.length } }
 }
 

@@ -6,6 +6,7 @@ import { pipeline } from 'node:stream/promises'
 import { createGunzip, createGzip } from 'node:zlib'
 import type { Hash, Id, Instant, Role } from '@logged-thermal/core'
 import type { PublicKey, Signed } from '../sealing/signingKey'
+import type { KeptAccount } from './keptAccounts'
 
 /** A line of a backup: JSON, packed with gzip. The first says what the file is, the last that it is whole. */
 export type BackupLine =
@@ -19,6 +20,8 @@ export type BackupLine =
   | { heads: (Signed & { seq: number })[] }
   /** Of the kitchen before it: where its logbook ends. */
   | { end: { id: Id; seq: number; hash: Hash } }
+  /** Who signs in with a password; after the kitchens in which they work. A backup made before there were any has none. */
+  | { accounts: KeptAccount[] }
   | { whole: { kitchens: number } }
 
 /** Writes a backup: a file that nobody else reads, under its name only once it is whole. Throws an Error where there is one. */

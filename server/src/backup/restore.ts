@@ -6,6 +6,7 @@ import { enterAsInstallation } from '../ledger/installation'
 import { rebuild } from '../ledger/rebuild'
 import { checkBackup, type BackedUp } from './backup'
 import { readBackup, type BackupLine } from './backupFile'
+import { takeAccounts } from './keptAccounts'
 
 /**
  * Brings a backup into an empty database, all of it or nothing, folds everything anew and enters that it was restored.
@@ -63,6 +64,7 @@ async function take(em: EntityManager, kitchen: Id | null, line: BackupLine): Pr
       ])
     }
   }
+  if ('accounts' in line) await takeAccounts(em, line.accounts)
   if ('heads' in line) {
     const sql = 'insert into signed_head (kitchen_id, seq, statement, signature) values (?, ?, ?, ?)'
     for (const { seq, statement, signature } of line.heads) await run(sql, [kitchen, seq, statement, signature])

@@ -61,7 +61,7 @@ async function run(command = '', file?: string): Promise<void> {
   const orm = await MikroORM.init(ormConfig(config.databaseUrl))
   try {
     const scope = new KitchenScope(orm.em.fork())
-    await act({ config, scope, accounts: new Accounts(orm.em.fork(), scope), file })
+    await act({ config, scope, accounts: new Accounts(scope), file })
   } finally {
     await orm.close()
   }

@@ -12,6 +12,11 @@ export class KitchenScope {
     return this.em.fork().execute<{ id: string; name: string }[]>('select id, name from kitchen order by name, id')
   }
 
+  /** What belongs to the installation, and to no kitchen: sign-ins. It sees no row of any kitchen. */
+  inNone<T>(work: (em: EntityManager) => Promise<T>): Promise<T> {
+    return this.em.fork().transactional(work)
+  }
+
   /** Read committed, the database's default: each statement sees what was committed before it. For appending and other writes. */
   inKitchen<T>(kitchenId: string, work: (em: EntityManager) => Promise<T>): Promise<T> {
     return this.run(kitchenId, {}, work)

@@ -1,7 +1,7 @@
 import { createHash, randomBytes } from 'node:crypto'
 import { verify } from '@node-rs/argon2'
 import { Injectable } from '@nestjs/common'
-import { EntityManager } from '@mikro-orm/postgresql'
+import type { EntityManager } from '@mikro-orm/postgresql'
 import { HOUR, type Id, type Role } from '@logged-thermal/core'
 import { v7 as uuid } from 'uuid'
 import { clock } from '../clock/clock'
@@ -42,10 +42,7 @@ interface AccountRow {
 /** Who signs in with a password. What an account may see or do in a kitchen is what its person may there, and nothing more. */
 @Injectable()
 export class Accounts {
-  constructor(
-    private readonly em: EntityManager,
-    private readonly scope: KitchenScope,
-  ) {}
+  constructor(private readonly scope: KitchenScope) {}
 
   /**
    * Gives a person of a kitchen a password under a name to sign in with: theirs anew, or one that they have from another
@@ -286,7 +283,7 @@ export class Accounts {
   }
 
   private run<T>(work: (em: EntityManager) => Promise<T>): Promise<T> {
-    return this.em.fork().transactional(work)
+    return this.scope.inNone(work)
   }
 
   private end(em: EntityManager, cookie: string): Promise<unknown> {
