@@ -7,7 +7,7 @@ import { ChoiceKeys } from '../kit/ChoiceKeys'
 import { PinPad } from '../kit/PinPad'
 import { Sheet } from '../kit/Sheet'
 import { speaks } from '../kit/language'
-import { ROLES_GIVEN, roleWord } from './roles'
+import { ROLES_GIVEN, roleWord } from '../app/roles'
 import styles from './people.module.css'
 
 const say = speaks(peopleMessages)

@@ -9,7 +9,7 @@ import { speaks } from '../kit/language'
 import { AddPerson } from './AddPerson'
 import { ChangePin } from './ChangePin'
 import { GiveRole } from './GiveRole'
-import { roleWord } from './roles'
+import { roleWord } from '../app/roles'
 import styles from './people.module.css'
 
 const say = speaks(peopleMessages)
