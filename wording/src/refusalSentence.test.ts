@@ -28,6 +28,7 @@ const refusals: { [C in Refusal['code']]: [Extract<Refusal, { code: C }>, ...nam
   'before it began': [{ code: 'before it began', field: 'at', begins: 0 }, 'before it began'],
   'marked already': [{ code: 'marked already', field: 'body.edge', at: 0 }, 'first mark'],
   'lead must sign': [{ code: 'lead must sign', field: 'pin' }, 'PIN'],
+  'second needed': [{ code: 'second needed', field: 'second' }, 'somebody else'],
   'not there': [{ code: 'not there', field: 'about.id', what: 'vessel' }, 'vessel'],
   'already there': [{ code: 'already there', field: 'about.id', what: 'lot' }, 'lot'],
   'code taken': [{ code: 'code taken', field: 'body.code', taken: '62-1a' }, '62-1a'],

@@ -37,6 +37,8 @@ export function refusalSentence(refusal: Refusal, reader: Reader): string {
       return say(reader, 'personMayNotEnter', { kind: refusal.kind })
     case 'lead must sign':
       return say(reader, 'foodSafetyLeadSigns')
+    case 'second needed':
+      return say(reader, 'somebodyElseSigns')
     case 'sign yourself':
       return say(reader, 'whoseShiftMayNot')
     case 'before it began':

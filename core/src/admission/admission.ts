@@ -3,6 +3,7 @@ import type { Actor, Id } from '../ledger/subject'
 import type { AnyClaim, Kind } from '../ledger/entry'
 import { id, instant, number, object, oneOf, whole, type Field } from '../ground/field'
 import type { Refusal } from './guard/refusal'
+import { limitsAt } from '../rules/limitSet'
 import { decidesForLead, DEPUTIES } from '../state/signing'
 import type { Read } from '../state/state'
 import type { KindOf } from './guard/kindOf'
@@ -55,6 +56,8 @@ export interface Author {
   role: Actor | null
   /** That person's PIN came with the post and was right. */
   signed: boolean
+  /** The PIN of somebody else who works here came beside it and was right. */
+  seconded?: boolean
   /** Whose shift it is posted from; left out: that person's own. */
   postedBy?: { id: Id; role: Actor | null }
   now: Instant
@@ -74,6 +77,7 @@ export function admit(claim: AnyClaim, author: Author, read: Read): Refusal | nu
   if (!kind.may.includes(author.role) && !(kind.delegable && stands(claim, author, read)))
     return { code: 'may not', field: 'by', kind: claim.kind }
   if (kind.signed && !author.signed) return { code: 'lead must sign', field: 'pin' }
+  if (!author.seconded && needsSecond(claim, kind, author, read)) return { code: 'second needed', field: 'second' }
   if (!author.signed && !mayPostFor(claim, kind, author))
     return { code: 'sign yourself', field: 'pin', kind: claim.kind }
   const aheadMs = Math.max(claim.at, claim.madeAt) - author.now
@@ -92,6 +96,12 @@ function mayPostFor(claim: AnyClaim, { may }: KindOf<Kind>, { postedBy }: Author
   if (!postedBy) return true
   if (postedBy.role === null || !may.includes(postedBy.role)) return false
   return postedBy.id === claim.by || may.includes('cook')
+}
+
+/** Who lets their own entries count, where the house asks for a second pair of eyes. */
+function needsSecond(claim: AnyClaim, { letsCount }: KindOf<Kind>, { limits, now }: Author, read: Read): boolean {
+  if (!letsCount?.(claim, read).includes(claim.by)) return false
+  return limitsAt(read('limits', limits)?.versions ?? [], now)?.practice.secondPin === true
 }
 
 /** Nothing happens to a batch or an item before there is one. */

@@ -10,6 +10,7 @@ import type { AnyClaim, Kind, Resolved, Seal, SealedEntry } from '../ledger/entr
 import { RULES } from '../ledger/late'
 import { FieldError } from '../ground/field'
 import type { Refusal } from '../admission/guard/refusal'
+import { DEPUTIES } from '../state/signing'
 import type { Read } from '../state/state'
 import { CORE_VERSION } from '../version'
 import type { World } from '../judgement/world'
@@ -26,6 +27,8 @@ export interface Poster {
   postedBy: Id
   /** Whose PIN came with the post and was right; null: nobody's. */
   signedBy: Id | null
+  /** Whose PIN came beside it and was right; left out: nobody's. */
+  secondedBy?: Id | null
   /** How far the tablet's clock is ahead, ms. */
   clockAheadMs: number
   /** By the server's clock. */
@@ -74,10 +77,12 @@ export function append(claim: AnyClaim, poster: Poster, book: Book, sha256: Sha2
   }
   const { zone, limits, read } = book
   const { now, signedBy, postedBy } = poster
+  const secondedBy = secondOf(claim, poster, book)
   const author = {
     kitchen: poster.kitchen,
     role: actorOf(claim.by, poster.kitchen, book),
     signed: claim.by === signedBy,
+    seconded: secondedBy !== null,
     postedBy: { id: postedBy, role: actorOf(postedBy, poster.kitchen, book) },
     now,
     zone,
@@ -95,12 +100,19 @@ export function append(claim: AnyClaim, poster: Poster, book: Book, sha256: Sha2
     rules: RULES,
     core: CORE_VERSION,
     ...(signedBy === null ? {} : { signedBy }),
+    ...(secondedBy === null ? {} : { secondedBy }),
     ...(resolved ? { resolved } : {}),
   }
   const { entry, canon } = seal(claim, book.head, stamp, sha256)
   const folded = asFolded(entry)
   book.keep(folded, canon, touches(folded.claim))
   return { id, outcome: 'accepted', seal: entry.seal }
+}
+
+/** A second pair of eyes is somebody else's, who works here and does not only read. */
+function secondOf({ by }: AnyClaim, { kitchen, secondedBy }: Poster, book: Book): Id | null {
+  if (!secondedBy || secondedBy === by) return null
+  return DEPUTIES.some((role) => role === actorOf(secondedBy, kitchen, book)) ? secondedBy : null
 }
 
 /** As the logbook says, once it does; nobody has the program's own id, and nobody's PIN comes with it. */

@@ -45,7 +45,7 @@ export interface MemoryKitchen {
   id: Id
   /** The id of its limits. */
   limits: Id
-  post(claim: unknown, author: { postedBy: Id; signedBy?: Id; now: Instant }): Posted
+  post(claim: unknown, author: { postedBy: Id; signedBy?: Id; secondedBy?: Id; now: Instant }): Posted
   entries(): SealedEntry[]
   read: Read
   limitsAt(at: Instant): LimitSet
@@ -96,11 +96,18 @@ export function openKitchen(setup: KitchenSetup): MemoryKitchen {
     },
   }
 
-  const post: MemoryKitchen['post'] = (raw, { postedBy, signedBy, now }) => {
+  const post: MemoryKitchen['post'] = (raw, { postedBy, signedBy, secondedBy, now }) => {
     const parsed = parsedClaim(raw)
     if ('refusal' in parsed) return refused(parsed.refusal)
     unknown = false
-    const poster = { kitchen, postedBy, signedBy: signedBy ?? null, clockAheadMs: 0, now }
+    const poster = {
+      kitchen,
+      postedBy,
+      signedBy: signedBy ?? null,
+      secondedBy: secondedBy ?? null,
+      clockAheadMs: 0,
+      now,
+    }
     const outcome = append(parsed.claim, poster, book, sha256)
     if (outcome.outcome === 'refused') return refused(outcome.refusal)
     return { ok: true, seq: outcome.seal.seq, ...(unknown ? { provisional: true as const } : {}) }

@@ -178,6 +178,8 @@ export interface Seal {
   core?: string
   /** Whose PIN came with it. */
   signedBy?: Id
+  /** Whose PIN came beside that, where the house asks for a second. */
+  secondedBy?: Id
   /** What the server found out about it: never the tablet's word. */
   resolved?: Resolved
   prev: Hash

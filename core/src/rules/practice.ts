@@ -27,6 +27,8 @@ export interface Practice {
   closing: string
   /** How it writes a time of day. Left out: on a 24 h clock. */
   clock?: ClockHours
+  /** Who lets their own late entry count needs the PIN of somebody else beside theirs. Left out: they do not. */
+  secondPin?: boolean
   /** A shift that nobody touched for so many minutes locks. Left out: it stays open until it ends. */
   idleMinutes?: number
   /** Whose last day passes on to what they go into: ready-to-eat parts, or every part. */

@@ -2,9 +2,7 @@ import type { Claim, Entry } from '../ledger/entry'
 import { CORRECTED_WITHIN, knownAt, MARK_UNDONE_WITHIN, SAME_TIME, type Known } from '../ledger/late'
 import type { Id } from '../ledger/subject'
 import { eachKind, withFact, type BatchFact, type BatchState } from './batch'
-import { acceptedIn, amended, factOf, type Acceptance, type Amended, type Fact } from './fact'
-
-type Accepting = Known & { claim: Claim<'reading-accepted' | 'entries-accepted'> }
+import { acceptanceOf, acceptedIn, amended, factOf, type Accepting, type Amended, type Fact } from './fact'
 
 /**
  * What a correction may do to the facts of a kind: put other values in their place, take them back, or nothing; and until
@@ -38,9 +36,8 @@ export function batchFacts(batch: BatchState | null): Fact<unknown>[] {
 }
 
 /** The lead let these of its facts count, or corrections of them that wait. */
-export function acceptedInBatch(state: BatchState, targets: readonly Id[], { claim }: Accepting): BatchState {
-  const { id, by, at, body } = claim
-  const acceptance: Acceptance = { entry: id, by, at, reason: body.reason }
+export function acceptedInBatch(state: BatchState, targets: readonly Id[], entry: Accepting): BatchState {
+  const acceptance = acceptanceOf(entry)
   const facts = eachKind(state, (list) =>
     list.map((fact) => targets.reduce((one, target) => acceptedIn(one, target, acceptance), fact)),
   )

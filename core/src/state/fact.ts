@@ -1,6 +1,6 @@
 import type { Instant } from '../ground/instant'
 import type { Id } from '../ledger/subject'
-import type { Entry } from '../ledger/entry'
+import type { Claim, Entry } from '../ledger/entry'
 import { isEntryLate, knownAt, type Known } from '../ledger/late'
 
 /** Something that was entered, as it stands now, with every value it had before. */
@@ -33,6 +33,15 @@ export interface Acceptance {
   by: Id
   at: Instant
   reason: string
+  /** Whose PIN came beside it; left out: nobody's. */
+  second?: Id
+}
+
+/** An entry by which the lead lets others count. */
+export type Accepting = Known & { claim: Claim<'reading-accepted' | 'entries-accepted'> }
+
+export function acceptanceOf({ claim: { id, by, at, body }, seal }: Accepting): Acceptance {
+  return { entry: id, by, at, reason: body.reason, ...(seal?.secondedBy ? { second: seal.secondedBy } : {}) }
 }
 
 /** What a correction put in the place of what, who made it, and why. */

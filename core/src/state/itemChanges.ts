@@ -1,7 +1,6 @@
 import type { Id } from '../ledger/subject'
-import type { Claim } from '../ledger/entry'
 import type { Known } from '../ledger/late'
-import { acceptedIn, factOf } from './fact'
+import { acceptanceOf, acceptedIn, factOf, type Accepting } from './fact'
 import { eachFact, isInShell, openedAt, type ItemFact, type ItemState } from './item'
 
 /** Taken from while it was closed, a package is opened by that; eggs in their shells are not. */
@@ -21,13 +20,8 @@ export function withItemFact<L extends keyof ItemFact>(
 }
 
 /** The lead let these of its facts count although they came late. */
-export function acceptedInItem(
-  state: ItemState,
-  targets: readonly Id[],
-  { claim }: Known & { claim: Claim<'entries-accepted'> },
-): ItemState {
-  const { id, by, at, body } = claim
-  const acceptance = { entry: id, by, at, reason: body.reason }
+export function acceptedInItem(state: ItemState, targets: readonly Id[], entry: Accepting): ItemState {
+  const acceptance = acceptanceOf(entry)
   return eachFact(state, (fact) => targets.reduce((one, target) => acceptedIn(one, target, acceptance), fact))
 }
 

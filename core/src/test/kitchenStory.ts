@@ -47,6 +47,8 @@ interface How {
   after?: number
   /** Whose shift it is; the person's own. */
   postedBy?: Id
+  /** Whose PIN comes beside the author's. */
+  secondedBy?: Id
 }
 
 /** A kitchen in memory, told as it goes: minutes are after ten. */
@@ -101,7 +103,7 @@ export class KitchenStory {
     about: Id,
     minutes: number,
     body: Bodies[K],
-    { by = COOK, after = 0, postedBy = by }: How = {},
+    { by = COOK, after = 0, postedBy = by, secondedBy }: How = {},
   ) {
     const made = Math.round(at(minutes + after))
     this.tried.add(kind)
@@ -120,6 +122,7 @@ export class KitchenStory {
     const posted: Posted = this.kitchen.post(claim, {
       postedBy,
       ...(kinds[kind].signed ? { signedBy: by } : {}),
+      ...(secondedBy ? { secondedBy } : {}),
       now: made,
     })
     return { id: claim.id, claim, posted }

@@ -33,6 +33,8 @@ export interface Post {
   postedBy: Id
   /** Whose PIN came with the post and was right. */
   signedBy: Id | null
+  /** Whose PIN came beside it and was right; left out: nobody's. */
+  secondedBy?: Id | null
   clockAheadMs: number
   claims: readonly unknown[]
   /** Seeding alone sets this: when the server is to have recorded each claim. */

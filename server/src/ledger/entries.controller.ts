@@ -37,14 +37,23 @@ export class EntriesController {
   })
   async post(
     @OfShift() shift: Shift,
-    @Body() { sentAt, entries, signer, pin, scale, hours }: PostEntriesDto,
+    @Body() { sentAt, entries, signer, pin, second, secondPin, scale, hours }: PostEntriesDto,
   ): Promise<Answer['Posted']> {
     const arrived = clock.now()
     const { kitchenId, personId: postedBy } = shift
     const signedBy = signer && pin ? signer : null
     if (signer && pin) await this.pins.require(kitchenId, signer, pin, placeOf(shift))
+    const secondedBy = second && secondPin ? second : null
+    if (second && secondPin) await this.pins.require(kitchenId, second, secondPin, placeOf(shift), 'secondPin')
     const claims = entries.filter((entry) => !hasItsOwnRoute(entry))
-    const outcomes = await this.append.append({ kitchenId, postedBy, signedBy, clockAheadMs: sentAt - arrived, claims })
+    const outcomes = await this.append.append({
+      kitchenId,
+      postedBy,
+      signedBy,
+      secondedBy,
+      clockAheadMs: sentAt - arrived,
+      claims,
+    })
     let reader: Reader | null = null
     const results: PostResult[] = []
     for (const each of outcomes) {
@@ -103,6 +112,7 @@ const STATUS: Record<Refusal['code'], number> = {
   'not on the list': 403,
   'may not': 403,
   'lead must sign': 403,
+  'second needed': 403,
   'sign yourself': 403,
   'before it began': 422,
   'marked already': 409,

@@ -41,6 +41,16 @@ export class PostEntriesDto {
   @Matches(/^\d{4,12}$/, { message: 'A PIN has four digits or more.' })
   pin?: string
 
+  @ApiPropertyOptional({ format: 'uuid', description: 'Who signs beside them, where the house asks for a second' })
+  @IsOptional()
+  @IsUUID(undefined, { message: 'Tap the name of who signs beside you.' })
+  second?: string
+
+  @ApiPropertyOptional({ description: 'The PIN of the second' })
+  @IsOptional()
+  @Matches(/^\d{4,12}$/, { message: 'A PIN has four digits or more.' })
+  secondPin?: string
+
   @ApiPropertyOptional({
     enum: ['C', 'F'],
     description: 'In which scale refusals are read; as the kitchen reads, if left out',

@@ -48,21 +48,24 @@ interface Attempt {
 export class Pins {
   constructor(private readonly scope: KitchenScope) {}
 
-  /** Throws a Problem when the PIN is not that person's, or the name is locked in that place. */
-  async require(kitchenId: Id, personId: Id, pin: string, place: Place): Promise<{ name: string }> {
+  /**
+   * Throws a Problem when the PIN is not that person's, or the name is locked in that place.
+   * @param field where it was typed, for the Problem
+   */
+  async require(kitchenId: Id, personId: Id, pin: string, place: Place, field = 'pin'): Promise<{ name: string }> {
     const attempt = await this.count(kitchenId, personId, place)
     if (!attempt) throw new Problem(403, 'not on the list', 'Nobody of this kitchen has that name.', 'person')
     const { name, locked, wrong } = attempt
     if (locked) {
       const wait = waitWords(locked - clock.now())
-      throw new Problem(429, 'locked', `Too many wrong PINs. ${name} can try again here in ${wait}.`, 'pin')
+      throw new Problem(429, 'locked', `Too many wrong PINs. ${name} can try again here in ${wait}.`, field)
     }
     if (!(await verify(attempt.hash, pin))) {
       if (wrong >= TRIES) await this.recordLock(kitchenId, personId, place, wrong)
       const left = TRIES - wrong
       const next =
         left > 0 ? `${left} ${left === 1 ? 'try' : 'tries'} left.` : `Locked for ${waitWords(lockOf(wrong))}.`
-      throw new Problem(403, 'wrong pin', `Wrong PIN for ${name}. ${next}`, 'pin')
+      throw new Problem(403, 'wrong pin', `Wrong PIN for ${name}. ${next}`, field)
     }
     await this.scope.inKitchen(kitchenId, (em) =>
       query(em, {

@@ -63,6 +63,7 @@ export class Readmission {
       kitchen: this.kitchen.id,
       postedBy: seal.postedBy,
       signedBy: seal.signedBy ?? null,
+      secondedBy: seal.secondedBy ?? null,
       clockAheadMs: 0,
       now: seal.recordedAt,
     }

@@ -136,6 +136,9 @@ export interface SignedPost {
   claim: AnyClaim
   signer: Id
   pin: string
+  /** Whose PIN comes beside it, where the house asks for a second. */
+  second?: Id
+  secondPin?: string
   scale: TemperatureScale
   hours: ClockHours
 }
@@ -290,10 +293,10 @@ export const api = createApi({
     }),
     /** What only the lead may do: sent at once with the lead's PIN, never kept for later. */
     postSigned: build.mutation<{ results: PostResult[] }, SignedPost>({
-      query: ({ claim, signer, pin, scale, hours }) => ({
+      query: ({ claim, ...signed }) => ({
         url: 'entries',
         method: 'POST',
-        body: { sentAt: claim.madeAt, entries: [claim], signer, pin, scale, hours },
+        body: { sentAt: claim.madeAt, entries: [claim], ...signed },
       }),
     }),
   }),

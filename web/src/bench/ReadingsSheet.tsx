@@ -163,6 +163,7 @@ function Row({
         {fact.waiting.length > 0 && say('correctionWaitsForLead')}
         {fact.accepted && say('letCountBy', { name: name(fact.accepted.by), reason: fact.accepted.reason })}
         {fact.accepted?.by === fact.by && say('bySamePerson')}
+        {fact.accepted?.second !== undefined && say('besideThem', { name: name(fact.accepted.second) })}
         {amends.map(({ reason, by }) => ` · ${reason}, ${name(by)}`)}
       </span>
       {onCorrect && (

@@ -2,8 +2,7 @@ import { useState } from 'react'
 import { waitingIn, type BatchState, type WaitingEntry } from '@logged-thermal/core'
 import { clock, span, waitingWords, type Reader, decideMessages } from '@logged-thermal/wording'
 import { useHand, useLine } from '../app/kitchen'
-import { PinPad } from '../kit/PinPad'
-import { useLeadSigns } from '../login/useLeadSigns'
+import { AcceptPin } from '../login/AcceptPin'
 import { Key } from '../kit/Key'
 import { Sheet } from '../kit/Sheet'
 import decideStyles from './decide.module.css'
@@ -23,14 +22,10 @@ export function LateEntries({ batch }: { batch: BatchState }) {
   const { reader } = useHand(line)
   const [open, setOpen] = useState(false)
   const [reason, setReason] = useState<string | null>(null)
-  const { lead, sign, busy, refusal } = useLeadSigns('entries-accepted', () => setOpen(false))
   const waiting = waitingIn(batch)
   if (waiting.length === 0 || !line) return null
 
-  const accept = (pin: string, why: string) => {
-    const entries = waiting.map(({ entry }) => ({ type: 'batch' as const, id: batch.id, entry }))
-    return sign(pin, line.kitchen.id, { entries, reason: why })
-  }
+  const entries = waiting.map(({ entry }) => ({ type: 'batch' as const, id: batch.id, entry }))
   const title = waiting.length === 1 ? say('enteredTooLate') : say('entriesEnteredTooLate', { waiting: waiting.length })
   return (
     <div className={decideStyles.lateReading}>
@@ -50,8 +45,8 @@ export function LateEntries({ batch }: { batch: BatchState }) {
             </Key>
           ))}
         </KeyRow>
-        {reason && lead ? (
-          <PinPad of={lead} busy={busy} sentence={refusal} onPin={(pin) => void accept(pin, reason)} />
+        {reason ? (
+          <AcceptPin body={{ entries, reason }} onAccepted={() => setOpen(false)} />
         ) : (
           <p className="sentence">{say('tapReasonThenLead')}</p>
         )}

@@ -1,38 +1,29 @@
 import { useState } from 'react'
 import { lookBackMessages } from '@logged-thermal/wording'
 import type { LookedBackBatch } from '../app/api'
-import { useLine } from '../app/kitchen'
 import { Field } from '../kit/Field'
 import { Key } from '../kit/Key'
-import { PinPad } from '../kit/PinPad'
 import { Sheet } from '../kit/Sheet'
 import { speaks } from '../kit/language'
-import { useLeadSigns } from '../login/useLeadSigns'
+import { AcceptPin } from '../login/AcceptPin'
 import styles from './lookBack.module.css'
 
 const say = speaks(lookBackMessages)
 
 /** The lead lets what a failed instrument read count again, batch by batch or all that holds either way, with a reason. */
 export function AcceptReadings({ batches, onClose }: { batches: readonly LookedBackBatch[]; onClose: () => void }) {
-  const line = useLine()
   const [reason, setReason] = useState('')
   const [tried, setTried] = useState(false)
   const [signing, setSigning] = useState(false)
-  const { lead, sign, busy, refusal } = useLeadSigns('entries-accepted', onClose)
   const told = reason.trim()
   const [only] = batches
   const what =
     batches.length === 1 ? say('theBatch', { code: only!.code }) : say('theBatches', { count: batches.length })
-  const accept = (pin: string) => {
-    const entries = batches.flatMap(({ id, doubted }) =>
-      doubted.map((entry) => ({ type: 'batch' as const, id, entry })),
-    )
-    return sign(pin, line!.kitchen.id, { entries, reason: told })
-  }
+  const entries = batches.flatMap(({ id, doubted }) => doubted.map((entry) => ({ type: 'batch' as const, id, entry })))
   return (
     <Sheet open onClose={onClose} title={say('letCountTitle', { what })}>
-      {signing && lead ? (
-        <PinPad of={lead} busy={busy} sentence={refusal} onPin={(pin) => void accept(pin)} />
+      {signing ? (
+        <AcceptPin body={{ entries, reason: told }} onAccepted={onClose} />
       ) : (
         <form
           className={styles.form}

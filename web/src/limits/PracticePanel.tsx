@@ -44,7 +44,7 @@ export function PracticePanel({ draft, onChange, onClose }: Props) {
     value: boolean,
     on: string,
     off: string,
-    key: 'susceptible' | 'cleanFirst' | 'cookChill',
+    key: 'susceptible' | 'cleanFirst' | 'cookChill' | 'secondPin',
   ) => (
     <>
       <h3 className="title">{name}</h3>
@@ -155,6 +155,7 @@ export function PracticePanel({ draft, onChange, onClose }: Props) {
           </Key>
         ))}
       </div>
+      {choice(say('ownLateEntry'), practice.secondPin ?? false, say('secondPinAsked'), say('leadAlone'), 'secondPin')}
       <h3 className="title">{say('minutesBeforeLock')}</h3>
       <div className={clsx(styles.setKeys, styles.five)}>
         {[...IDLE, 'never' as const].map((each) => (

@@ -6,6 +6,18 @@ import { useHand, useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
 import type { PersonOnList } from '../app/lineData'
 
+/** Whose PIN comes beside the lead's, where the house asks for a second. */
+interface Beside {
+  second: Id
+  secondPin: string
+}
+
+interface Refused {
+  sentence: string
+  /** null: the whole post was. */
+  code: string | null
+}
+
 /**
  * What the lead signs with their PIN, or whoever decides for the lead where that may be: sent at once, never kept for
  * later. Who signs, the act, and what was refused.
@@ -16,12 +28,12 @@ export function useLeadSigns<K extends Kind>(kind: K, onSigned: () => void) {
   const { person, reader } = useHand(line)
   const claim = useClaim()
   const [post, { isLoading }] = usePostSignedMutation()
-  const [refusal, setRefusal] = useState<string | null>(null)
+  const [refused, setRefused] = useState<Refused | null>(null)
   const delegable = kinds[kind].delegable === true
   const decides =
     person?.role === 'lead' || (delegable && line && person && decidesForLead(line, person.id, now, line.kitchen.zone))
   const lead: PersonOnList | undefined = person && decides ? person : line?.people.find(({ role }) => role === 'lead')
-  const sign = async (pin: string, about: Id, body: Bodies[K]) => {
+  const sign = async (pin: string, about: Id, body: Bodies[K], beside: Beside | null = null) => {
     if (!lead) return
     const result = await post({
       claim: claim(kind, about, body, { by: lead.id }),
@@ -29,13 +41,14 @@ export function useLeadSigns<K extends Kind>(kind: K, onSigned: () => void) {
       pin,
       scale: reader.scale,
       hours: reader.hours,
+      ...beside,
     })
-    if (result.error) return setRefusal(sentenceOf(result.error))
+    if (result.error) return setRefused({ sentence: sentenceOf(result.error), code: null })
     const [answer] = result.data.results
-    if (answer?.outcome === 'refused') return setRefusal(answer.sentence)
-    setRefusal(null)
+    if (answer?.outcome === 'refused') return setRefused(answer)
+    setRefused(null)
     onSigned()
   }
   const standsIn = lead !== undefined && lead.role !== 'lead'
-  return { lead, standsIn, sign, busy: isLoading, refusal }
+  return { lead, standsIn, sign, busy: isLoading, refusal: refused?.sentence ?? null, code: refused?.code ?? null }
 }

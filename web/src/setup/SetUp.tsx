@@ -57,7 +57,12 @@ export function SetUp() {
     if (!written) return
     const takesOffers = offered && set !== undefined && set.offers.length > 0
     const result = await found({ ...written, zone, unit: shown, ruleSet: rules, hours, takesOffers, pin, device })
-    if (!result.error) return void dispatch(tablet.actions.loggingAs(result.data.shift?.person ?? null))
+    if (!result.error) {
+      dispatch(tablet.actions.loggingAs(result.data.shift?.person ?? null))
+      // Another kitchen beside the one that was open here: anew from the ground.
+      if (location.pathname !== '/') location.assign('/')
+      return
+    }
     const field = FIELDS.find((each) => each === fieldOf(result.error))
     if (!field) return
     setWritten(null)

@@ -115,6 +115,7 @@ export const benchSheetsMessages = {
   correctionWaitsForLead: ' · a correction waits for the lead',
   letCountBy: ' · let count by {name}: {reason}',
   bySamePerson: ' · accepted by the same person',
+  besideThem: ', {name} beside them',
   countsAs: ', counts as {degrees}',
   correct: 'Correct',
   meltedAgain: 'Melted again',

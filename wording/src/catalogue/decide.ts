@@ -31,6 +31,8 @@ export const decideMessages = {
   enteredTooLate: 'Entered too late',
   entriesEnteredTooLate: '{waiting} entries, entered too late',
   letCount: 'Let it count',
+  secondPair: 'You let your own entry count. This house asks for somebody else’s PIN beside yours.',
+  whoIsSecond: 'Who signs beside you',
   letThemCount: 'Let them count',
   tapReasonThenLead:
     'Tap the reason; then the lead signs. What was missed without it is at most not proven with it, and the record goes on saying that it was entered late.',

@@ -7,6 +7,7 @@ export const refusalsMessages = {
   nobodyKitchenNameTap: 'Nobody of this kitchen has that name. Tap your name again.',
   personMayNotEnter: 'This person may not enter "{kind}". Ask the food-safety lead.',
   foodSafetyLeadSigns: 'The food-safety lead signs this with their PIN.',
+  somebodyElseSigns: 'You let your own entry count: in this house somebody else signs it too, with their PIN.',
   whoseShiftMayNot: 'Whose shift it is may not enter this for somebody else. That person signs it with their PIN.',
   timeBeforeBeganAt: 'That time is before it began at {time}. Nothing happened to it before.',
   markedAlreadyAtFirst:

@@ -32,6 +32,8 @@ export interface KindOf<K extends Kind> {
   may: readonly Actor[]
   /** Needs the PIN of who makes it with the post. */
   signed: boolean
+  /** Who entered what it lets count: somebody's own needs a second PIN, where the house asks for one. */
+  letsCount?(claim: Claim<K>, read: Read): Id[]
   /** Whoever decides for the lead may make it too. */
   delegable?: true
   /** The body, checked field by field. Throws FieldError. */

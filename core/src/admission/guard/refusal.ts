@@ -22,6 +22,7 @@ export type Refusal =
   | { code: 'not on the list'; field: 'by' }
   | { code: 'may not'; field: 'by'; kind: string }
   | { code: 'lead must sign'; field: 'pin' }
+  | { code: 'second needed'; field: 'second' }
   | { code: 'sign yourself'; field: 'pin'; kind: string }
   | { code: 'before it began'; field: 'at'; begins: Instant }
   | { code: 'marked already'; field: 'body.edge'; at: Instant }

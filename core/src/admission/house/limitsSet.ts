@@ -102,6 +102,7 @@ function parsePractice(field: Field): Practice {
     'closing',
     'clock',
     'idleMinutes',
+    'secondPin',
     'partsPassOn',
     'openedDays',
     'hotHours',
@@ -128,6 +129,7 @@ function parsePractice(field: Field): Practice {
     ...(fields.clock.value == null
       ? {}
       : { clock: fields.clock.value === 12 ? 12 : (whole(fields.clock, 24, 24) as 24) }),
+    ...(fields.secondPin.value == null ? {} : { secondPin: flag(fields.secondPin) }),
     ...(fields.idleMinutes.value == null ? {} : { idleMinutes: whole(fields.idleMinutes, 5, 240) }),
     partsPassOn: oneOf(fields.partsPassOn, ['ready to eat', 'every part'] as const),
     openedDays: whole(fields.openedDays, 1, 7),

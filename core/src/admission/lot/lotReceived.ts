@@ -10,6 +10,7 @@ import { EGG_SIZES, type EggSize } from '../../recipe/ingredient/eggGrams'
 import { catalogue } from '../../recipe/ingredient/catalogue'
 import { FieldError, id, object, oneOf, text, typedTemperature, whole, type Field, nameOf } from '../../ground/field'
 import { limitsAt } from '../../rules/limitSet'
+import { limitsIn } from '../guard/limitsIn'
 import { permitted } from '../../rules/practice'
 import { packageOf } from '../../judgement/dates/ofPackage'
 import { isAllowed, receivingOf } from '../../judgement/keeping/receiving'
@@ -88,7 +89,7 @@ export const lotReceived: KindOf<'lot-received'> = {
     ...(pasteurized?.by === 'this kitchen' ? [{ type: 'limits' as const, id: pasteurized.limits }] : []),
     ...(held?.unit ? [{ type: 'unit' as const, id: held.unit }] : []),
   ],
-  readsThen: (_claim, _read, { limits }) => (limits === undefined ? [] : [{ type: 'limits', id: limits }]),
+  readsThen: (_claim, _read, world) => limitsIn(world),
   refuse({ about, at, body }, read, world) {
     const { pasteurized, held, verdict } = body
     if (read('lot', about.id)) return { code: 'already there', field: 'about.id', what: 'lot' }

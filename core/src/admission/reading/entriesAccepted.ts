@@ -8,6 +8,7 @@ import type { Accepted } from '../../ledger/entry'
 import type { Fact } from '../../state/fact'
 import { tapsOf } from '../../state/item'
 import type { Read } from '../../state/state'
+import { limitsIn } from '../guard/limitsIn'
 
 /**
  * The lead lets entries count that were known too late or stood in doubt, all those of one outage in one act, with the
@@ -33,9 +34,13 @@ export const entriesAccepted: KindOf<'entries-accepted'> = {
     return entries.filter(({ id: of }) => !seen.has(of) && seen.add(of)).map(({ type, id: of }) => ({ type, id: of }))
   },
   reads: ({ kitchen }) => [{ type: 'kitchen', id: kitchen }],
+  readsThen: (_claim, _read, world) => limitsIn(world),
+  letsCount: ({ body: { entries } }, read) =>
+    entries.flatMap((each) => entriesOf(each, read).flatMap(({ entry, by }) => (entry === each.entry ? [by] : []))),
   refuse({ about, kitchen, body: { entries } }, read) {
     if (about.id !== kitchen) return { code: 'not there', field: 'about.id', what: 'kitchen' }
-    const known = entries.length > 0 && entries.every((each) => idsOf(each, read).includes(each.entry))
+    const known =
+      entries.length > 0 && entries.every((each) => entriesOf(each, read).some(({ entry }) => entry === each.entry))
     return known ? null : { code: 'not there', field: 'body.entries', what: 'entry' }
   },
   folds: {
@@ -48,11 +53,15 @@ export const entriesAccepted: KindOf<'entries-accepted'> = {
   },
 }
 
-function idsOf({ type, id: of }: Accepted, read: Read): Id[] {
+/** What may be accepted of a subject, each with who entered it; a correction by itself. */
+function entriesOf({ type, id: of }: Accepted, read: Read): { entry: Id; by: Id }[] {
   const all = (facts: readonly Fact<unknown>[]) =>
-    facts.flatMap(({ entry, waiting }) => [entry, ...waiting.map((each) => each.entry)])
+    facts.flatMap(({ entry, by, waiting }) => [
+      { entry, by },
+      ...waiting.map((each) => ({ entry: each.entry, by: each.by })),
+    ])
   if (type === 'batch') return all(batchFacts(read('batch', of)))
-  if (type === 'unit') return read('unit', of)?.airs.map(({ entry }) => entry) ?? []
+  if (type === 'unit') return read('unit', of)?.airs.map(({ entry, by }) => ({ entry, by })) ?? []
   const item = read('item', of)
   return item ? all(tapsOf(item)) : []
 }

@@ -1,6 +1,7 @@
 import { acceptedInBatch } from '../../state/batchChanges'
 import { id, object, text } from '../../ground/field'
 import type { KindOf } from '../guard/kindOf'
+import { limitsIn } from '../guard/limitsIn'
 import { needsOpenBatch } from '../guard/openBatch'
 
 /** The lead lets a reading count that was entered long after it was taken, with the reason. The record says both. */
@@ -16,6 +17,11 @@ export const readingAccepted: KindOf<'reading-accepted'> = {
   },
   writes: ({ about }) => [about],
   reads: () => [],
+  readsThen: (_claim, _read, world) => limitsIn(world),
+  letsCount: ({ about, body }, read) =>
+    (read('batch', about.id)?.facts['reading-taken'] ?? [])
+      .filter(({ entry }) => entry === body.target)
+      .map(({ by }) => by),
   refuse(claim, read) {
     const refusal = needsOpenBatch(claim, read)
     if (refusal) return refusal
