@@ -99,8 +99,8 @@ function mayPostFor(claim: AnyClaim, { may }: KindOf<Kind>, { postedBy }: Author
 }
 
 /** Who lets their own entries count, where the house asks for a second pair of eyes. */
-function needsSecond(claim: AnyClaim, { letsCount }: KindOf<Kind>, { limits, now }: Author, read: Read): boolean {
-  if (!letsCount?.(claim, read).includes(claim.by)) return false
+function needsSecond(claim: AnyClaim, kind: KindOf<Kind>, { limits, now }: Author, read: Read): boolean {
+  if (!kind.letsCount?.(claim, read).includes(claim.by)) return false
   return limitsAt(read('limits', limits)?.versions ?? [], now)?.practice.secondPin === true
 }
 

@@ -8,6 +8,8 @@ export interface LabelFacts {
   /** Where the code leads. */
   address: string
   initials: string
+  /** Whose it is: the kitchen’s name, and its address where the lead gave one. */
+  kitchen: string
   /** How cold it is kept, as the kitchen's limit says: '4° or under'. */
   storage: string
   advisory: string
@@ -26,7 +28,7 @@ export const FONT = 'DejaVu Sans'
 
 /** One label as a drawing: black on white, the date largest, in words and in figures. */
 export function labelArt(facts: LabelFacts, { width, height }: Size): string {
-  const { item, reader, initials, storage, advisory, fruitNote } = facts
+  const { item, reader, initials, kitchen, storage, advisory, fruitNote } = facts
   const [w, h] = [width * 10, height * 10]
   const bar = Math.round(h * 0.3)
   const code = Math.min(h - bar - 36, Math.round(w * 0.27))
@@ -48,6 +50,7 @@ export function labelArt(facts: LabelFacts, { width, height }: Size): string {
     ...[item.facts.advisory ? advisory : '', item.facts.untreatedFruit ? fruitNote : '']
       .filter(Boolean)
       .flatMap((note) => wrapped(note, letters(18, true)).map((text): [string, number, boolean] => [text, 18, true])),
+    ...wrapped(kitchen, letters(16, false)).map((text): [string, number, boolean] => [text, 16, false]),
   ]
   const scale = Math.min(1.25, (h - bar - 24) / lines.reduce((sum, [, size]) => sum + size * 1.3, 0))
   let y = 10

@@ -89,12 +89,14 @@ export class LabelsController {
       const found = await this.states.some(em, kitchenId, 'item', ids)
       const missing = ids.find((id) => !found.some((item) => item.id === id))
       if (missing) throw new Problem(404, 'not there', 'This kitchen holds nothing by that number.', 'items')
+      const own = await this.states.one(em, kitchenId, 'kitchen', kitchenId)
       return factsOf(
         this.held,
         em,
         kitchenId,
         ids.map((id) => found.find((item) => item.id === id)!),
         this.address,
+        own?.named?.address ?? null,
       )
     })
   }
@@ -106,6 +108,7 @@ async function factsOf(
   kitchenId: Id,
   items: readonly ItemState[],
   address: string,
+  ofKitchen: string | null,
 ): Promise<LabelFacts[]> {
   const kitchen = await em.findOneOrFail(Kitchen, { id: kitchenId })
   const people = await em.find(Person, { kitchenId })
@@ -116,6 +119,7 @@ async function factsOf(
     item,
     address: `${address}/store/item/${item.id}`,
     initials: initialsOf(people.find(({ id }) => id === item.madeBy)?.name ?? ''),
+    kitchen: [kitchen.name, ofKitchen].filter(Boolean).join(', '),
     storage: storageWords(itemLevel(item, limits, dayOf(now, kitchen.zone)), reader),
     advisory: advisory(reader),
     fruitNote: fruitNote(reader),

@@ -1,4 +1,4 @@
-import { MINUTE, type AnyClaim, type LimitsState } from '@logged-thermal/core'
+import { MINUTE, type LimitsState } from '@logged-thermal/core'
 import { clock } from '../clock/clock'
 import type { Answers, PostResult } from '../http/answers'
 import { openKitchen, type TestKitchen } from '../test/kitchen'
@@ -18,7 +18,7 @@ it('takes the PIN of somebody else beside the lead’s, as theirs, and the recor
   const set = { ...last, version: last.version + 1, from: clock.now(), practice: { ...last.practice, secondPin: true } }
   await kitchen.post([kitchen.claim('limits-set', limits.id, { set }, { by: lead.id })], signed)
   const now = clock.now()
-  const start = { ...kitchen.start('second-1'), at: now - 90 * MINUTE, madeAt: now - 90 * MINUTE } as AnyClaim
+  const start = { ...kitchen.start('second-1'), at: now - 90 * MINUTE, madeAt: now - 90 * MINUTE }
   const late = kitchen.reading(start.about.id, 60, { by: lead.id, at: now - 60 * MINUTE })
   await kitchen.post([start, late], signed)
   const entries = [{ type: 'batch' as const, id: start.about.id, entry: late.id }]
