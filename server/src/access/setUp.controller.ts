@@ -21,6 +21,12 @@ class SetUpDto {
   @Matches(VISIBLE, { message: 'A name has letters, and none that cannot be seen.' })
   name: string
 
+  @ApiPropertyOptional({ example: '14 Fennimore Row, Harrowfield', description: 'One line, for labels and records' })
+  @IsOptional()
+  @Length(1, 120, { message: 'Give the address in one line of 120 letters at most.' })
+  @Matches(VISIBLE, { message: 'An address has letters, and none that cannot be seen.' })
+  address?: string
+
   @ApiProperty({ example: 'Europe/London', description: 'IANA time zone: the kitchen’s days are its days' })
   @IsTimeZone({ message: 'Choose the time zone of the kitchen.' })
   zone: string
@@ -72,11 +78,20 @@ export class SetUpController {
   @HttpCode(200)
   @Answers('Shift')
   async found(
-    @Body() { code, name, zone, unit, ruleSet, hours = 24, takesOffers = false, lead, pin, device }: SetUpDto,
+    @Body() { code, name, address, zone, unit, ruleSet, hours = 24, takesOffers = false, lead, pin, device }: SetUpDto,
     @Req() request: Request,
     @Res({ passthrough: true }) response: Response,
   ): Promise<Answer['Shift']> {
-    const asked = { name: name.trim(), zone, unit, ruleSet, hours, takesOffers, lead: { name: lead.trim(), pin } }
+    const asked = {
+      name: name.trim(),
+      address: address?.trim() ?? null,
+      zone,
+      unit,
+      ruleSet,
+      hours,
+      takesOffers,
+      lead: { name: lead.trim(), pin },
+    }
     const { kitchen, lead: person } = await this.setUp.found(code, asked)
     const token = await this.shifts.open(kitchen, person, pin, device, null)
     response.cookie(SHIFT_COOKIE, token, cookieOptions(request, COOKIE_DAYS))

@@ -54,7 +54,7 @@ it('founds no second kitchen with a good code, and keeps the code unused', async
 
 it('founds another with a code that was given for one on the server, once and within a day, strictly apart', async () => {
   const given = await asOwner((owner) => nextKitchenCode(owner.em.fork(), Date.now()))
-  const opened = await setUp({ code: given })
+  const opened = await setUp({ code: given, address: ' 3 Mill Lane ' })
   expect(opened.status).toBe(200)
   const cookie = opened.headers['set-cookie'] as unknown as string[]
   const line = await request(kitchen.app.getHttpServer()).get('/api/line').set('Cookie', cookie)
@@ -67,6 +67,7 @@ it('founds another with a code that was given for one on the server, once and wi
     units: [],
     instruments: [],
   })
+  expect((line.body as { kitchen: object }).kitchen).toMatchObject({ name: 'Second kitchen', address: '3 Mill Lane' })
   expect((await setUp({ code: given })).body).toMatchObject({ status: 403, field: 'code' })
   const late = await asOwner((owner) => nextKitchenCode(owner.em.fork(), Date.now() - 25 * HOUR))
   expect((await setUp({ code: late })).body).toMatchObject({ status: 403, field: 'code' })

@@ -28,6 +28,8 @@ import { setUpHash } from './setUpCode'
 /** What a kitchen is to be, as its lead says. */
 export interface NewKitchen {
   name: string
+  /** As it stands on labels and records; null: not said. */
+  address: string | null
   zone: string
   unit: 'C' | 'F'
   /** A key of the rule sets. */
@@ -49,7 +51,7 @@ export class SetUp {
    */
   async found(
     code: string,
-    { name, zone, unit, ruleSet: rules, hours, takesOffers, lead }: NewKitchen,
+    { name, address, zone, unit, ruleSet: rules, hours, takesOffers, lead }: NewKitchen,
   ): Promise<{ kitchen: Id; lead: Id }> {
     requireGoodPin(lead.pin, 'lead', 'pin')
     const now = clock.now()
@@ -82,6 +84,7 @@ export class SetUp {
         claim('people-found', kitchen, now, kitchen, { people: [{ id: person, role: 'lead' }] }),
       ])
       await enter(em, kitchen, person, [
+        ...(address === null ? [] : [claim('kitchen-named', kitchen, now, person, { name, address, unit })]),
         claim('limits-set', limits.id, now, person, { set: limits }),
         ...repertoire().map((method) => claim('method-saved', method.id, now, person, { method })),
       ])

@@ -75,6 +75,7 @@ export interface TabletsAnswer {
 export interface SetUpAsked {
   code: string
   name: string
+  address?: string
   zone: string
   unit: TemperatureScale
   ruleSet: string

@@ -16,8 +16,8 @@ import styles from './setUp.module.css'
 
 const say = speaks(setUpMessages)
 
-const NOTHING = { code: '', name: '', lead: '' }
-const FIELDS = ['code', 'name', 'lead'] as const
+const NOTHING = { code: '', name: '', address: '', lead: '' }
+const FIELDS = ['code', 'name', 'address', 'lead'] as const
 const HERE = Intl.DateTimeFormat().resolvedOptions().timeZone
 /** The browser's own may go by another name than those of the list. */
 const ZONES = [...new Set([HERE, 'UTC', ...Intl.supportedValuesOf('timeZone')])]
@@ -56,7 +56,9 @@ export function SetUp() {
   const signedUp = async (pin: string) => {
     if (!written) return
     const takesOffers = offered && set !== undefined && set.offers.length > 0
-    const result = await found({ ...written, zone, unit: shown, ruleSet: rules, hours, takesOffers, pin, device })
+    const { address, ...named } = written
+    const said = address.trim() ? { ...named, address: address.trim() } : named
+    const result = await found({ ...said, zone, unit: shown, ruleSet: rules, hours, takesOffers, pin, device })
     if (!result.error) {
       dispatch(tablet.actions.loggingAs(result.data.shift?.person ?? null))
       // Another kitchen beside the one that was open here: anew from the ground.
@@ -93,6 +95,7 @@ export function SetUp() {
           <section>
             <FormField control={control} name="code" label={say('setUpCode')} max={12} hint={say('codeIsOn')} first />
             <FormField control={control} name="name" label={say('kitchenName')} max={60} />
+            <FormField control={control} name="address" label={say('address')} max={120} hint={say('addressIs')} />
             <FormField control={control} name="lead" label={say('leadName')} max={60} hint={say('leadIsWho')} />
             <SelectField label={say('zone')} options={ZONES} chosen={zone} onChoose={setZone} />
           </section>

@@ -8,6 +8,8 @@ export const setUpMessages = {
   codeIsOn: 'On the console of the server, as it started. Eight letters and digits.',
   codeHasEight: 'The set-up code has eight letters and digits.',
   kitchenName: 'Name of the kitchen',
+  address: 'Address, if you like',
+  addressIs: 'One line, as it is to stand on labels and records.',
   nameTheKitchen: 'Give the kitchen its name: it stands on labels and records.',
   leadName: 'Food-safety lead',
   leadIsWho: 'Who decides and signs here. The others are added afterwards.',

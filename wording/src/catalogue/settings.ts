@@ -6,7 +6,7 @@ export const settingsMessages = {
   name: 'Name',
   nameIt: 'Give the kitchen its name: it stands on records.',
   address: 'Address',
-  addressIs: 'One line, as it is to stand on records.',
+  addressIs: 'One line, as it is to stand on labels and records.',
   notSaid: 'not said',
   degrees: 'Degrees',
   zone: 'Time zone',
