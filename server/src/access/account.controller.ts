@@ -85,9 +85,18 @@ export class AccountController {
   @HttpCode(200)
   @Needs('account')
   @Answers('Account')
-  async signOut(@Req() request: Request, @Res({ passthrough: true }) response: Response): Promise<Answer['Account']> {
+  async signOut(
+    @OfAccount() account: Account,
+    @Req() request: Request,
+    @Res({ passthrough: true }) response: Response,
+  ): Promise<Answer['Account']> {
     const cookie = cookieOf(request, ACCOUNT_COOKIE)
     if (cookie) await this.accounts.signOut(cookie)
+    const opened = cookieOf(request) ?? ''
+    const shift = await this.shifts.find(opened)
+    // The shift that was opened so ends with it; a tablet of the kitchen stays one.
+    if (shift?.tabletId === null && account.kitchens.some(({ person }) => person === shift.personId))
+      await this.shifts.end(opened)
     response.clearCookie(ACCOUNT_COOKIE, { path: '/api' })
     return { account: null }
   }

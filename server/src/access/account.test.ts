@@ -99,8 +99,10 @@ describe('a password', () => {
     clock.set(begun + 12 * HOUR + MINUTE)
     expect(await account(cookie)).toBeNull()
     clock.set(begun)
-    await http().post('/api/account/out').set('Cookie', cookie).expect(200)
+    const both = [...cookie, ...cookieIn(opened)]
+    await http().post('/api/account/out').set('Cookie', both).expect(200)
     expect(await account(cookie)).toBeNull()
+    await http().get('/api/line').set('Cookie', cookieIn(opened)).expect(401)
   })
 
   it('is changed by whoever has it, which ends every session; another sign-in on a browser ends the one before', async () => {
@@ -109,7 +111,11 @@ describe('a password', () => {
     const first = cookieIn(await signIn(called))
     const second = cookieIn(await signIn(called, PASSWORD, undefined, first))
     expect([await account(first), (await account(second))?.name]).toEqual([null, called])
+    const into = { kitchen: kitchen.kitchenId, device: uuid() }
+    const shift = cookieIn(await http().post('/api/account/open').set('Cookie', second).send(into))
+    await http().get('/api/line').set('Cookie', shift).expect(200)
     expect((await give(kitchen, { called, password: 'another ladle entirely' })).status).toBe(200)
+    await http().get('/api/line').set('Cookie', shift).expect(401)
     expect(await account(second)).toBeNull()
     expect((await signIn(called)).body).toMatchObject({ status: 403, detail: 'Wrong name or password.' })
     expect((await signIn(called, 'another ladle entirely')).status).toBe(200)

@@ -8,7 +8,8 @@ import { clock } from '../clock/clock'
 import { KitchenScope } from '../database/kitchenScope'
 import { query } from '../database/query'
 import { Problem } from '../http/problem'
-import { FORGOTTEN_AFTER, lockOf, TRIES, waitWords } from './guesses'
+import { byName, countTry, endSessions, link, linked, withoutCodes, type AccountRow } from './accountRows'
+import { lockOf, TRIES, waitWords } from './guesses'
 import { recoveryHash, stepOfCode } from './oneTimeCodes'
 import { normalPassword } from './password'
 import { STRANGERS } from './pins.service'
@@ -24,19 +25,6 @@ export interface Account {
   /** One-time codes are asked for beside the password. */
   codes: boolean
   kitchens: { id: Id; name: string; person: Id; role: Role }[]
-}
-
-interface AccountRow {
-  id: Id
-  name: string
-  password_hash: string
-  wrong: number
-  wrong_at: string | null
-  locked_until: string | null
-  code_secret: string | null
-  code_since: string | null
-  code_step: string
-  recovery: string[]
 }
 
 /** Who signs in with a password. What an account may see or do in a kitchen is what its person may there, and nothing more. */
@@ -66,8 +54,8 @@ export class Accounts {
     }
     if (own) await this.requireCurrent(own, current)
     const hash = await hashSecret(normalPassword(password))
+    const id = own ?? uuid()
     await this.run(async (em) => {
-      const id = own ?? uuid()
       if (own)
         await query(em, {
           sql: 'update account set name = ?, password_hash = ?, wrong = 0, locked_until = null where id = ?',
@@ -82,6 +70,7 @@ export class Accounts {
       }
       await endSessions(em, id)
     })
+    await this.endShifts(id)
   }
 
   /**
@@ -158,17 +147,19 @@ export class Accounts {
   /** For whoever looks after the machine: another password, no codes asked for, nobody signed in. False: no such name. */
   async reset(called: string, password: string): Promise<boolean> {
     const hash = await hashSecret(normalPassword(password))
-    return this.run(async (em) => {
+    const id = await this.run(async (em) => {
       const row = await byName(em, called)
-      if (!row) return false
+      if (!row) return null
       await query(em, {
         sql: 'update account set password_hash = ?, wrong = 0, locked_until = null where id = ?',
         params: [hash, row.id],
       })
       await withoutCodes(em, row.id)
       await endSessions(em, row.id)
-      return true
+      return row.id
     })
+    if (id !== null) await this.endShifts(id)
+    return id !== null
   }
 
   private async requireCurrent(account: Id, current: string | null): Promise<void> {
@@ -260,6 +251,18 @@ export class Accounts {
       )
   }
 
+  /** Whoever has the password no more has no shift by it either: those of the account's people, but on tablets of the kitchen. */
+  private async endShifts(account: Id): Promise<void> {
+    for (const { id: kitchen, person } of await this.kitchensOf(account))
+      await this.scope.inKitchen(kitchen, (em) =>
+        query(em, {
+          sql: `update shift set ended_at = ?
+            where kitchen_id = ? and person_id = ? and tablet_id is null and ended_at is null`,
+          params: [new Date(clock.now()), kitchen, person],
+        }),
+      )
+  }
+
   /** One kitchen after the other: the database shows a kitchen's people to nobody who does not say which it is. */
   private async kitchensOf(account: Id): Promise<Account['kitchens']> {
     const links = await this.run((em) =>
@@ -296,68 +299,6 @@ export class Accounts {
 
 /** No password of anybody. */
 const NOBODY = hashSecret(randomBytes(16).toString('hex'))
-
-/** The account of a name with this try counted; `locked`: until then, and it was not counted. */
-async function countTry(em: EntityManager, called: string): Promise<(AccountRow & { locked: number | null }) | null> {
-  const row = await byName(em, called)
-  if (!row) return null
-  const now = clock.now()
-  const locked = row.locked_until === null ? 0 : Date.parse(row.locked_until)
-  if (locked > now) return { ...row, locked }
-  const forgotten = row.wrong_at === null || now - Date.parse(row.wrong_at) > FORGOTTEN_AFTER
-  const wrong = forgotten ? 1 : row.wrong + 1
-  await query(em, {
-    sql: 'update account set wrong = ?, wrong_at = ?, locked_until = ? where id = ?',
-    params: [wrong, new Date(now), wrong >= TRIES ? new Date(now + lockOf(wrong)) : null, row.id],
-  })
-  return { ...row, wrong, locked: null }
-}
-
-async function byName(em: EntityManager, called: string, locked = true): Promise<AccountRow | undefined> {
-  const [row] = await query<AccountRow>(em, {
-    sql: `select * from account where lower(name) = lower(?)${locked ? ' for update' : ''}`,
-    params: [called.trim()],
-  })
-  return row
-}
-
-async function linked(em: EntityManager, kitchen: Id, person: Id): Promise<Id | null> {
-  const [row] = await query<{ id: Id }>(em, {
-    sql: 'select account_id as id from account_person where kitchen_id = ? and person_id = ?',
-    params: [kitchen, person],
-  })
-  return row?.id ?? null
-}
-
-/** One person of a kitchen for an account: somebody with two names there would be two. */
-async function link(em: EntityManager, account: Id, kitchen: Id, person: Id): Promise<void> {
-  const [made] = await query<{ account_id: Id }>(em, {
-    sql: `insert into account_person (account_id, kitchen_id, person_id) values (?, ?, ?)
-      on conflict do nothing returning account_id`,
-    params: [account, kitchen, person],
-  })
-  if (!made)
-    throw new Problem(
-      409,
-      'already there',
-      'That name is somebody else’s in this kitchen already. Take another.',
-      'called',
-    )
-}
-
-function withoutCodes(em: EntityManager, id: Id): Promise<unknown> {
-  return query(em, {
-    sql: `update account set code_secret = null, code_since = null, code_step = 0, recovery = '{}' where id = ?`,
-    params: [id],
-  })
-}
-
-function endSessions(em: EntityManager, id: Id): Promise<unknown> {
-  return query(em, {
-    sql: 'update account_session set ended_at = ? where account_id = ? and ended_at is null',
-    params: [new Date(clock.now()), id],
-  })
-}
 
 function hashOf(token: string): string {
   return createHash('sha256').update(token).digest('hex')

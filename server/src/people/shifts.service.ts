@@ -103,6 +103,18 @@ export class Shifts {
     return this.seen.has(cookie)
   }
 
+  /** Ends it: this browser belongs to no kitchen any more. */
+  async end(cookie: string): Promise<void> {
+    const { kitchenId, token } = split(cookie)
+    if (!isId(kitchenId)) return
+    await this.scope.inKitchen(kitchenId, (em) =>
+      query(em, {
+        sql: 'update shift set ended_at = ? where kitchen_id = ? and token_hash = ? and ended_at is null',
+        params: [new Date(clock.now()), kitchenId, hashOf(token)],
+      }),
+    )
+  }
+
   /** Locks it: the Line stays readable, nothing can be entered. */
   async lock(cookie: string): Promise<void> {
     const { kitchenId, token } = split(cookie)
