@@ -214,7 +214,8 @@ export const api = createApi({
       onQueryStarted: async (_, { dispatch, queryFulfilled }) => {
         // Away, it is touched again with the next tap.
         const answer = await queryFulfilled.catch(() => null)
-        if (answer) void dispatch(api.util.upsertQueryData('shift', undefined, answer.data))
+        // It goes on as a rule: then nothing is drawn anew under the finger.
+        if (answer && !answer.data.shift?.open) dispatch(api.util.invalidateTags(['shift']))
       },
     }),
     lockShift: build.mutation<void, void>({

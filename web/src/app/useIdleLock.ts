@@ -8,6 +8,8 @@ import { every, useKitchenClock } from './now'
 /** That hands are here is told so often at most, ms. */
 const TOLD_EVERY = MINUTE
 const LOOKED_EVERY = 15_000
+/** What became of it is no part of what is drawn: the finger that touched is still on its key. */
+const UNSEEN = { selectFromResult: () => ({}) }
 const HANDS = ['pointerdown', 'keydown'] as const
 
 /** Locks the shift of a tablet that nobody touches, as the house set it. The Line stays: only what writes is shut. */
@@ -15,8 +17,8 @@ export function useIdleLock(): void {
   const line = useLine()
   const { open } = useHand(line)
   const clock = useKitchenClock()
-  const [touch] = useTouchShiftMutation()
-  const [lock] = useLockShiftMutation()
+  const [touch] = useTouchShiftMutation(UNSEEN)
+  const [lock] = useLockShiftMutation(UNSEEN)
   // What is looked at as it is then: a clock that is set, or another entry, begins nothing anew.
   const latest = useRef({ line, clock })
   useEffect(() => {

@@ -180,3 +180,12 @@ describe('a table', () => {
     expect(csvOf(columns, rows)).toBe(`Dish,Grams\r\n'=2+3,-4\r\n"' @x, ""y""",1\r\n`)
   })
 })
+
+it('keeps what stands in a table as it is drawn anew: a finger on it loses nothing', () => {
+  const columns = () => [{ key: 'name', title: 'Name', cell: (row: string) => <a href="#there">{row}</a> }]
+  const table = () => <DataTable caption="Things" columns={columns()} rows={['curd']} rowKey={(row) => row} />
+  const { rerender } = render(table())
+  const link = screen.getByRole('link', { name: 'curd' })
+  rerender(table())
+  expect(screen.getByRole('link', { name: 'curd' })).toBe(link)
+})

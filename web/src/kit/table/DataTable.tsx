@@ -6,7 +6,6 @@ import TableHead from '@mui/material/TableHead'
 import TableRow from '@mui/material/TableRow'
 import TableSortLabel from '@mui/material/TableSortLabel'
 import {
-  flexRender,
   getCoreRowModel,
   getSortedRowModel,
   useReactTable,
@@ -142,7 +141,7 @@ export function DataTable<Row>(props: Props<Row>) {
                   const named = byKey.get(cell.column.id)!.names
                   return (
                     <TableCell key={cell.id} {...(named ? { component: 'th', scope: 'row' } : {})}>
-                      {flexRender(cell.column.columnDef.cell, cell.getContext())}
+                      {byKey.get(cell.column.id)!.cell(row.original)}
                     </TableCell>
                   )
                 })}
@@ -165,11 +164,11 @@ function Gap({ height }: { height: number }) {
   )
 }
 
-function definitionOf<Row>({ key, cell, value }: Column<Row>): ColumnDef<Row> {
+/** What stands in a cell is drawn by the table itself: a component made anew with each drawing would lose the tap on it. */
+function definitionOf<Row>({ key, value }: Column<Row>): ColumnDef<Row> {
   return {
     id: key,
     accessorFn: (row) => value?.(row) ?? '',
-    cell: ({ row }) => cell(row.original),
     enableSorting: value !== undefined,
     sortingFn: (left, right, id) => compared(left.getValue(id), right.getValue(id)),
   }
