@@ -39,6 +39,8 @@ test('three bakes read in the middle validate it; then oven, minutes and look cl
     await tap(page, /^Out, oven at 180°/)
   }
   for (const core of [94.2, 95.1, 93.6]) await bake(core)
+  // What was tapped is sent before anybody else looks.
+  await kitchen.passes(1, page)
 
   const lead = await person(browser, 'Ilse Varrow')
   await signedFor(lead, 'Walnut crumb sheet')
