@@ -63,3 +63,11 @@ it('does not begin anew because the clock of the kitchen was set', async () => {
   await passes(16)
   expect(locks()).toBeGreaterThan(0)
 })
+
+it('does not take a tablet whose own clock is hours off for one that nobody touched', async () => {
+  const { store } = await show(new KitchenStory())
+  const heard = { askedAt: at(2), heardAt: at(2), serverNow: at(2) + 3 * 60 * MINUTE }
+  act(() => void store.dispatch(clockTold(heard)))
+  await passes(14)
+  expect(locks()).toBe(0)
+})

@@ -26,16 +26,19 @@ export function useIdleLock(): void {
   }, [line, clock])
   useEffect(() => {
     if (!open) return
-    let touched = latest.current.clock()
-    let told = touched
+    // How long nobody was here is told by the tablet's own clock: the kitchen's is not known yet as the page begins.
+    let touched = Date.now()
+    let told = latest.current.clock()
     const onHands = () => {
-      touched = latest.current.clock()
-      if (touched - told < TOLD_EVERY) return
-      told = touched
+      touched = Date.now()
+      const now = latest.current.clock()
+      if (now - told < TOLD_EVERY) return
+      told = now
       void touch()
     }
     const onLook = () => {
-      if (latest.current.line && isDue(latest.current.line, latest.current.clock(), touched)) void lock()
+      const { line: known, clock: read } = latest.current
+      if (known && isDue(known, read(), Date.now() - touched)) void lock()
     }
     for (const hands of HANDS) document.addEventListener(hands, onHands, { capture: true, passive: true })
     const stop = every(LOOKED_EVERY, onLook)
@@ -46,12 +49,13 @@ export function useIdleLock(): void {
   }, [open, touch, lock])
 }
 
-function isDue({ limits, batches }: LineData, now: Instant, touched: Instant): boolean {
+/** @param untouched for how long, ms */
+function isDue({ limits, batches }: LineData, now: Instant, untouched: number): boolean {
   const practice = limitsAt(limits?.versions ?? [], now)?.practice
   if (!practice) return false
   const after = locksAfter(
     practice,
     batches.some((batch) => timelineOf(batch).phase.cooking),
   )
-  return after !== null && now - touched >= after
+  return after !== null && untouched >= after
 }
