@@ -19,7 +19,6 @@ import { Matters } from '../decide/Matters'
 import { stopsDue } from '../round/walk'
 import { FailedInstruments } from './FailedInstruments'
 import { HandedOver } from './HandedOver'
-import { KeptAside } from './KeptAside'
 import { NobodySigns } from './NobodySigns'
 import { lineSentence } from './lineSentence'
 import { clsx } from 'clsx'
@@ -28,6 +27,8 @@ import { speaks } from '../kit/language'
 
 const say = speaks(lineMessages)
 
+/** Below what runs, and nothing of it presses: it comes after the pots. */
+const KeptAside = later(() => import('./KeptAside'), 'KeptAside')
 const FirstSteps = later(() => import('./FirstSteps'), 'FirstSteps')
 
 /** The ribbons move so often, ms: by two pixels. Words that count go by themselves. */
@@ -89,7 +90,7 @@ export function LineView() {
           {line && <FailedInstruments line={line} reader={reader} />}
           {line && <NobodySigns line={line} judged={judged} now={now} reader={reader} />}
           {line && <HandedOver line={line} now={now} reader={reader} open={open} running={judged.length > 0} />}
-          {line && <KeptAside line={line} open={open} />}
+          <Suspense>{line && <KeptAside line={line} open={open} />}</Suspense>
           {judged.length === 0 && <p className={styles.empty}>{say('startBatchAppearsHere')}</p>}
           {judged.length === 0 && line && (
             <Suspense>

@@ -1,5 +1,5 @@
 import { useNavigate } from 'react-router'
-import { signingMessages, timeOfDay, type Reader } from '@logged-thermal/wording'
+import { lineMessages, timeOfDay, type Reader } from '@logged-thermal/wording'
 import { useHand, type JudgedBatch } from '../app/kitchen'
 import type { LineData } from '../app/lineData'
 import { decidesNow, isMatter } from '../decide/matter'
@@ -8,7 +8,7 @@ import { speaks } from '../kit/language'
 import { nobodyUntil } from '../signing/opening'
 import styles from './line.module.css'
 
-const say = speaks(signingMessages)
+const say = speaks(lineMessages)
 
 interface Props {
   line: LineData
@@ -25,14 +25,14 @@ export function NobodySigns({ line, judged, now, reader }: Props) {
   const until = nobodyUntil(line, now)
   if (count === 0 || until === null || decidesNow(line, person, now)) return null
   return (
-    <section className={styles.handedOver} aria-label={say('nobody')}>
+    <section className={styles.handedOver} aria-label={say('nobodySigns')}>
       <p>
         {until === 'closed'
           ? say('waitForOpening', { count })
           : say('waitForLead', { count, time: timeOfDay(until, reader) })}
       </p>
       <Key look="outlined" onClick={() => void navigate('/people')}>
-        {say('whoCanSignKey')}
+        {say('whoCanSign')}
       </Key>
     </section>
   )

@@ -67,13 +67,13 @@ describe('on the Line', () => {
   }
   it('what needs a lead stays held, and says until when, to whoever cannot sign', async () => {
     await held(oclock(16), COOK)
-    expect(screen.getByRole('region', { name: 'nobody' })).toHaveTextContent(
+    expect(screen.getByRole('region', { name: 'Nobody can sign' })).toHaveTextContent(
       'One batch needs a decision. Nobody can sign until 17:30: it stays held.',
     )
   })
   it('nothing is said of it while somebody can', async () => {
     await held(oclock(12), COOK)
-    expect(screen.queryByRole('region', { name: 'nobody' })).toBeNull()
+    expect(screen.queryByRole('region', { name: 'Nobody can sign' })).toBeNull()
   })
 })
 

@@ -30,4 +30,10 @@ export const lineMessages = {
     'Since {time} what it read stands in doubt: {count, plural, =1 {one batch waits} other {{count} batches wait}} for the lead.',
   lookBack: 'Look back',
   now: 'now',
+  nobodySigns: 'Nobody can sign',
+  whoCanSign: 'Who can sign',
+  waitForLead:
+    '{count, plural, one {One batch needs a decision.} other {{count} batches need a decision.}} Nobody can sign until {time}: it stays held.',
+  waitForOpening:
+    '{count, plural, one {One batch needs a decision.} other {{count} batches need a decision.}} The kitchen is closed: it stays held.',
 } as const

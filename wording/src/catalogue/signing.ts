@@ -2,7 +2,6 @@
 export const signingMessages = {
   whoCanSign: 'Who can sign, {day}',
   solidAndHatched: 'Solid: a lead or a deputy is there. Hatched: nobody is.',
-  whoCanSignKey: 'Who can sign',
   nobodyFrom: 'From {time} nobody can sign.',
   nobodyUntil: 'Until {time} nobody can sign.',
   nameSomebody: 'Name a deputy.',
@@ -23,10 +22,6 @@ export const signingMessages = {
   nobodyStandsIn: 'Nobody stands in. What needs a lead stays held.',
   fromUntilOn: 'From {from} until {until} on {day}.',
   signs: 'The lead signs',
-  waitForLead:
-    '{count, plural, one {One batch needs a decision.} other {{count} batches need a decision.}} Nobody can sign until {time}: it stays held.',
-  waitForOpening:
-    '{count, plural, one {One batch needs a decision.} other {{count} batches need a decision.}} The kitchen is closed: it stays held.',
   place: 'Opening hours',
   openHours: 'Open {hours} a week.',
   hours: '{hours} h',
