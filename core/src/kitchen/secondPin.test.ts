@@ -59,6 +59,14 @@ describe('a second pair of eyes', () => {
     expect(accepted(story, batch, late)).not.toHaveProperty('second')
   })
 
+  it('is asked for under another name too, where it was entered in the lead’s own shift', () => {
+    const story = house(true)
+    const batch = story.cooked()
+    const late = story.read(batch, 130, 20.4, { after: 60, by: COOK, postedBy: LEAD })
+    expect(accept(story, batch, [late])).toMatchObject({ code: 'second needed' })
+    expect(accept(story, batch, [late], CHEF)).toMatchObject({ ok: true })
+  })
+
   it('is asked for a correction of the lead’s own that came late, of whoever’s reading', () => {
     const story = house(true)
     const batch = story.cooked()

@@ -53,11 +53,15 @@ export const entriesAccepted: KindOf<'entries-accepted'> = {
   },
 }
 
-/** What may be accepted of a subject, each with who entered it; a correction by itself. */
+/**
+ * What may be accepted of a subject, each with who entered it, and once more with whose shift it was entered in: a name is
+ * tapped without a PIN. A correction by itself.
+ */
 function entriesOf({ type, id: of }: Accepted, read: Read): { entry: Id; by: Id }[] {
   const all = (facts: readonly Fact<unknown>[]) =>
-    facts.flatMap(({ entry, by, waiting }) => [
+    facts.flatMap(({ entry, by, postedBy, waiting }) => [
       { entry, by },
+      ...(postedBy === null ? [] : [{ entry, by: postedBy }]),
       ...waiting.map((each) => ({ entry: each.entry, by: each.by })),
     ])
   if (type === 'batch') return all(batchFacts(read('batch', of)))

@@ -21,7 +21,7 @@ export const readingAccepted: KindOf<'reading-accepted'> = {
   letsCount: ({ about, body }, read) =>
     (read('batch', about.id)?.facts['reading-taken'] ?? [])
       .filter(({ entry }) => entry === body.target)
-      .map(({ by }) => by),
+      .flatMap(({ by, postedBy }) => (postedBy === null ? [by] : [by, postedBy])),
   refuse(claim, read) {
     const refusal = needsOpenBatch(claim, read)
     if (refusal) return refusal
