@@ -31,7 +31,8 @@ export const decideMessages = {
   enteredTooLate: 'Entered too late',
   entriesEnteredTooLate: '{waiting} entries, entered too late',
   letCount: 'Let it count',
-  secondPair: 'You entered this, or it was entered in your shift. This house asks for somebody else’s PIN beside yours.',
+  secondPair:
+    'You entered this, or it was entered in your shift. This house asks for somebody else’s PIN beside yours.',
   whoIsSecond: 'Who signs beside you',
   letThemCount: 'Let them count',
   tapReasonThenLead:
