@@ -3,7 +3,7 @@ import { mkdtempSync, readFileSync, renameSync, rmSync, writeFileSync } from 'no
 import { createServer, type AddressInfo } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { expect, type Browser, type Locator, type Page, type Request } from '@playwright/test'
+import { expect, type Browser, type Locator, type Page } from '@playwright/test'
 
 export const PINS = { 'Mina Osk': '1182', 'Teo Brandt': '3394', 'Ilse Varrow': '407153', 'Noor Hallet': '6025' }
 
@@ -35,7 +35,6 @@ export class RunningKitchen {
   /** A tablet of its own, with a shift that this person opened. An error in the page fails the story. */
   async person(browser: Browser, name: keyof typeof PINS): Promise<Page> {
     const page = await (await browser.newContext()).newPage()
-    followPosts(page)
     page.on('pageerror', (error) => expect(error.message).toBe(''))
     await openShift(page, this.url, name)
     return page
@@ -122,22 +121,9 @@ export class RunningKitchen {
   }
 }
 
-const posting = new WeakMap<Page, Set<Request>>()
-
-function followPosts(page: Page): void {
-  const open = new Set<Request>()
-  posting.set(page, open)
-  const isPost = (request: Request) => request.url().endsWith('/api/entries')
-  page.on('request', (request) => isPost(request) && open.add(request))
-  page.on('requestfinished', (request) => open.delete(request))
-  page.on('requestfailed', (request) => open.delete(request))
-}
-
 /** Resolves once what was tapped on a page has been sent. */
 async function sent(page: Page): Promise<void> {
-  // What a tap does begins with the next frames.
-  await page.waitForTimeout(150)
-  await expect.poll(() => posting.get(page)?.size ?? 0).toBe(0)
+  await expect(page.locator('html[data-unsent]')).toHaveCount(0)
 }
 
 /** Opens the shift with a name and its PIN. */
