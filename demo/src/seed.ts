@@ -84,7 +84,11 @@ export function demoClaims(
   const lots = seeded.starter.lots.map(({ id, lot }) => claim('lot-received', id, now - STOCKED, lead, lot))
   const week = demoWeek(seeded)
   const hours = claim('week-set', seeded.kitchenId, now - STOCKED, lead, { week })
-  return [hours, second, ...lots, ...made, ...held].sort((a, b) => a.madeAt - b.madeAt)
+  // The chef looks after people and tablets as well: the lead is not always there when a tablet breaks.
+  const noor = seeded.people.find(({ key }) => key === 'noor')!.id
+  const beside = { person: noor, role: 'chef', administers: true } as const
+  const looksAfter = claim('role-given', seeded.kitchenId, now - STOCKED, lead, beside)
+  return [hours, looksAfter, second, ...lots, ...made, ...held].sort((a, b) => a.madeAt - b.madeAt)
 }
 
 /** What was entered about a few of the demo's batches, in a kitchen that is there to be seen beside the first. */

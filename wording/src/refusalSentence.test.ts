@@ -84,6 +84,7 @@ const refusals: { [C in Refusal['code']]: [Extract<Refusal, { code: C }>, ...nam
   'recall stands': [{ code: 'recall stands', field: 'about.id', item: '62-1a' }, '62-1a'],
   'recalled already': [{ code: 'recalled already', field: 'about.id', lot: 'T-2207' }, 'T-2207'],
   'no lead left': [{ code: 'no lead left', field: 'body.role' }, 'lead'],
+  'no role for it': [{ code: 'no role for it', field: 'body.administers' }, 'cook'],
   'reason short': [{ code: 'reason short', field: 'body.reason' }, 'characters'],
   'not taken back': [{ code: 'not taken back', field: 'body.target', why: 'late' }, '15 minutes'],
   'lot refused': [{ code: 'lot refused', field: 'body.verdict', lot: 'T-2207' }, 'T-2207'],

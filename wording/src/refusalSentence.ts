@@ -134,6 +134,8 @@ export function refusalSentence(refusal: Refusal, reader: Reader): string {
       return say(reader, 'calledBackAlready', { lot: refusal.lot })
     case 'no lead left':
       return say(reader, 'somebodyFoodSafetyLead')
+    case 'no role for it':
+      return say(reader, 'administersBeside')
     case 'reason short':
       return say(reader, 'writeWhyMayGo', { assessmentLength: ASSESSMENT_LENGTH })
     case 'not taken back':

@@ -4,6 +4,7 @@ import type { AnyClaim, Kind } from '../ledger/entry'
 import { id, instant, number, object, oneOf, whole, type Field } from '../ground/field'
 import type { Refusal } from './guard/refusal'
 import { limitsAt } from '../rules/limitSet'
+import { administers } from '../state/members'
 import { decidesForLead, DEPUTIES } from '../state/signing'
 import type { Read } from '../state/state'
 import type { KindOf } from './guard/kindOf'
@@ -74,7 +75,7 @@ export function admit(claim: AnyClaim, author: Author, read: Read): Refusal | nu
   const kind = kindOf<Kind>(claim)
   if (claim.kitchen !== author.kitchen) return { code: 'other kitchen', field: 'kitchen' }
   if (author.role === null) return { code: 'not on the list', field: 'by' }
-  if (!kind.may.includes(author.role) && !(kind.delegable && stands(claim, author, read)))
+  if (!kind.may.includes(author.role) && !mayInstead(claim, kind, author, read))
     return { code: 'may not', field: 'by', kind: claim.kind }
   if (kind.signed && !author.signed) return { code: 'lead must sign', field: 'pin' }
   if (!author.seconded && needsSecond(claim, kind, author, read)) return { code: 'second needed', field: 'second' }
@@ -108,6 +109,12 @@ function needsSecond(claim: AnyClaim, kind: KindOf<Kind>, { limits, now }: Autho
 function beginsAt({ kind, about }: AnyClaim, read: Read): Instant | null {
   if (about.type === 'batch' && kind !== 'batch-started') return read('batch', about.id)?.startedAt ?? null
   return about.type === 'item' ? (read('item', about.id)?.made ?? null) : null
+}
+
+/** Whether its author may make it though their role does not say so. */
+function mayInstead(claim: AnyClaim, kind: KindOf<Kind>, author: Author, read: Read): boolean {
+  if (kind.administered && administers(read('kitchen', claim.kitchen)?.people ?? [], claim.by)) return true
+  return kind.delegable === true && stands(claim, author, read)
 }
 
 /** Whether its author decides for the lead just then; somebody who only reads never does. */

@@ -46,7 +46,7 @@ describe('people', () => {
     const story = new KitchenStory()
     found(story, all)
     const give = (person: string, role: Role | null, by = LEAD, minutes = 0) =>
-      story.post('role-given', story.kitchen.id, minutes, { person, role }, { by }).posted
+      story.post('role-given', story.kitchen.id, minutes, { person, role, administers: false }, { by }).posted
     expect(give(COOK, 'lead', CHEF)).toMatchObject({ code: 'may not' })
     expect(give(LEAD, 'cook')).toMatchObject({ code: 'no lead left' })
     expect(give(LEAD, null)).toMatchObject({ code: 'no lead left' })
@@ -55,6 +55,39 @@ describe('people', () => {
     expect(give(COOK, 'chef', LEAD, 1)).toMatchObject({ code: 'not on the list' })
     expect(give(COOK, null, CHEF, 1)).toMatchObject({ ok: true })
     expect(story.kitchen.read('kitchen', story.kitchen.id)!.people).toEqual([{ id: CHEF, role: 'lead' }])
+  })
+
+  it('are looked after by a cook or chef whom the lead asked to, who makes and unmakes no lead and nobody like themselves', () => {
+    const story = new KitchenStory()
+    found(story, all)
+    const give = (person: string, role: Role | null, by: string, administers = false) =>
+      story.post('role-given', story.kitchen.id, 0, { person, role, administers }, { by }).posted
+    const password = (person: string, by: string) =>
+      story.post('password-given', story.kitchen.id, 0, { person }, { by }).posted
+    expect(give(OTHER, 'cook', CHEF)).toMatchObject({ code: 'may not' })
+    expect(give(COOK, 'inspector', LEAD, true)).toMatchObject({ code: 'no role for it' })
+    expect(give(CHEF, 'chef', LEAD, true)).toMatchObject({ ok: true })
+    expect(give(OTHER, 'inspector', CHEF)).toMatchObject({ ok: true })
+    expect(password(OTHER, CHEF)).toMatchObject({ ok: true })
+    expect(password(LEAD, CHEF)).toMatchObject({ ok: true })
+    for (const [person, role, administers] of [
+      [OTHER, 'lead', false],
+      [LEAD, 'cook', false],
+      [LEAD, null, false],
+      [OTHER, 'cook', true],
+      [CHEF, 'lead', false],
+      [CHEF, null, false],
+    ] as const)
+      expect(give(person, role, CHEF, administers)).toMatchObject({ code: 'may not' })
+    expect(story.post('pin-changed', story.kitchen.id, 0, { person: COOK }, { by: CHEF }).posted).toMatchObject({
+      code: 'may not',
+    })
+    // Nor does it make anybody decide about food.
+    expect(story.post('lot-decided', idOf('no lot'), 0, lot, { by: CHEF }).posted).toMatchObject({ code: 'may not' })
+    // Another role ends it, unless it is given anew.
+    expect(give(CHEF, 'chef', LEAD)).toMatchObject({ ok: true })
+    expect(give(OTHER, null, CHEF)).toMatchObject({ code: 'may not' })
+    expect(password(CHEF, CHEF)).toMatchObject({ code: 'not there' })
   })
 
   it('change their own PIN, and the lead anybody’s', () => {

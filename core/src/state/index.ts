@@ -29,6 +29,7 @@ export {
 } from './instrument'
 export { CHECK_READINGS, checkFound, checkReference, spread, STEADY } from './instrumentCheck'
 export { backingDoubt, failureOf, type BackingDoubt, type FailedProbe } from './backing'
+export { administers, ADMINISTERS_BESIDE, signsIn, type Member } from './members'
 export { celsiusRead } from './reading'
 export {
   eggOf,

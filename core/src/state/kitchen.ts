@@ -1,7 +1,7 @@
 import type { Instant } from '../ground/instant'
-import type { Id, Role } from '../ledger/subject'
 import type { Bodies } from '../ledger/entry'
 import type { Deputy, Week } from '../ledger/week'
+import type { Member } from './members'
 
 /** What belongs to the kitchen as a whole. */
 export interface KitchenState {
@@ -14,7 +14,7 @@ export interface KitchenState {
   /** When it is open and who signs then; null: the lead never said. */
   week: Week | null
   /** Who is there with which role; null: the logbook does not say yet. */
-  people: { id: Id; role: Role }[] | null
+  people: Member[] | null
   /** When it was last begun again from a backup, and from which entry; null: never. */
   restored: ({ at: Instant } & Bodies['restored']) | null
   /** As the lead named it last; null: as it was set up. */

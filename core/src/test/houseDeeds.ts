@@ -90,7 +90,7 @@ export const houseDeeds: Record<string, Act> = {
   },
   'give a role': (history, deed) => {
     const role = deed.a < 0.5 ? ('chef' as const) : ('cook' as const)
-    history.decide('role-given', history.story.kitchen.id, { person: OTHER, role })
+    history.decide('role-given', history.story.kitchen.id, { person: OTHER, role, administers: deed.b < 0.5 })
     return 'betters nothing'
   },
   'name the kitchen': (history) => {

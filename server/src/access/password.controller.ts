@@ -1,7 +1,7 @@
 import { Body, Controller, HttpCode, Post } from '@nestjs/common'
 import { ApiProperty, ApiPropertyOptional, ApiTags } from '@nestjs/swagger'
 import { IsOptional, IsUUID, Length, Matches } from 'class-validator'
-import type { Role } from '@logged-thermal/core'
+import { signsIn, type Member } from '@logged-thermal/core'
 import { clock } from '../clock/clock'
 import { KitchenScope } from '../database/kitchenScope'
 import { query } from '../database/query'
@@ -10,6 +10,7 @@ import type { Answers as Answer } from '../http/answers'
 import { Problem } from '../http/problem'
 import { Append } from '../ledger/append.service'
 import { claimMaker } from '../ledger/claims'
+import { StatesRepository } from '../ledger/states.repository'
 import { Accounts } from '../people/accounts.service'
 import { LONGEST_PASSWORD, requireGoodPassword } from '../people/password'
 import { Pins } from '../people/pins.service'
@@ -47,9 +48,10 @@ export class PasswordController {
     private readonly pins: Pins,
     private readonly append: Append,
     private readonly accounts: Accounts,
+    private readonly states: StatesRepository,
   ) {}
 
-  /** A password for a lead or an auditor: that there is one is an entry, what it is stands nowhere. */
+  /** A password for a lead, an auditor or an administrator: that there is one is an entry, what it is stands nowhere. */
   @Post()
   @HttpCode(200)
   @Needs('write')
@@ -57,12 +59,12 @@ export class PasswordController {
   async give(@OfShift() shift: Shift, @Body() body: GivePasswordDto): Promise<Answer['PasswordGiven']> {
     const { kitchenId, personId: postedBy, deviceId } = shift
     const { person, called, password, current, signer, pin } = body
-    const { names, role } = await this.known(kitchenId, person)
-    if (role !== 'lead' && role !== 'inspector')
+    const { names, people } = await this.known(kitchenId, person)
+    if (!signsIn(people, person))
       throw new Problem(
         409,
         'no password',
-        'A password is for a food-safety lead or an auditor. All others open a tablet with their name and PIN.',
+        'A password is for a food-safety lead, an auditor, or whoever looks after people and tablets. All others open a tablet with their name and PIN.',
         'person',
       )
     requireGoodPassword(password, [...names, called])
@@ -74,15 +76,16 @@ export class PasswordController {
     return { given: true }
   }
 
-  private known(kitchenId: string, person: string): Promise<{ names: string[]; role: Role | null }> {
+  private known(kitchenId: string, person: string): Promise<{ names: string[]; people: readonly Member[] }> {
     return this.scope.inKitchen(kitchenId, async (em) => {
-      const [row] = await query<{ name: string; kitchen: string; role: Role | null }>(em, {
-        sql: `select p.name, k.name as kitchen, role_here(p.kitchen_id, p.id) as role
+      const [row] = await query<{ name: string; kitchen: string }>(em, {
+        sql: `select p.name, k.name as kitchen
           from person p join kitchen k on k.id = p.kitchen_id where p.kitchen_id = ? and p.id = ?`,
         params: [kitchenId, person],
       })
       if (!row) throw new Problem(404, 'not there', 'Nobody of this kitchen has that name.', 'person')
-      return { names: [row.name, row.kitchen], role: row.role }
+      const kitchen = await this.states.one(em, kitchenId, 'kitchen', kitchenId)
+      return { names: [row.name, row.kitchen], people: kitchen?.people ?? [] }
     })
   }
 }

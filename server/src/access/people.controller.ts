@@ -1,6 +1,6 @@
 import { Body, Controller, HttpCode, Param, ParseUUIDPipe, Post } from '@nestjs/common'
-import { ApiProperty, ApiTags } from '@nestjs/swagger'
-import { IsIn, IsUUID, Length, Matches } from 'class-validator'
+import { ApiProperty, ApiPropertyOptional, ApiTags } from '@nestjs/swagger'
+import { IsBoolean, IsIn, IsOptional, IsUUID, Length, Matches } from 'class-validator'
 import { v7 as uuid } from 'uuid'
 import type { EntityManager } from '@mikro-orm/postgresql'
 import { ROLES, type Bodies, type Id, type Role } from '@logged-thermal/core'
@@ -36,6 +36,11 @@ class AddPersonDto extends CalledDto {
   @IsIn(ROLES, { message: 'Choose what they may do here.' })
   role: Role
 
+  @ApiPropertyOptional({ description: 'Looks after people, tablets and passwords beside their work' })
+  @IsOptional()
+  @IsBoolean({ message: 'Looking after people is yes or no.' })
+  administers?: boolean
+
   @ApiProperty({ description: 'The PIN of the new person' })
   @Matches(/^\d{4,12}$/, { message: 'A PIN has four to twelve digits.' })
   next: string
@@ -45,6 +50,11 @@ class GiveRoleDto extends SignedDto {
   @ApiProperty({ enum: ROLES, nullable: true, description: 'null: works here no more' })
   @IsIn([...ROLES, null], { message: 'Choose what they may do here.' })
   role: Role | null
+
+  @ApiPropertyOptional({ description: 'Looks after people, tablets and passwords beside their work' })
+  @IsOptional()
+  @IsBoolean({ message: 'Looking after people is yes or no.' })
+  administers?: boolean
 }
 
 class ChangePinDto {
@@ -105,12 +115,12 @@ export class PeopleController {
   @Answers('PersonAdded')
   async add(@OfShift() shift: Shift, @Body() body: AddPersonDto): Promise<Answer['PersonAdded']> {
     const { kitchenId } = shift
-    const { name, job, role, next, signer, pin } = body
+    const { name, job, role, administers = false, next, signer, pin } = body
     requireGoodPin(next, role, 'next')
     await this.pins.require(kitchenId, signer, pin, placeOf(shift))
     const id = uuid()
     const hash = await hashSecret(next)
-    await this.enter(shift, signer, 'role-given', { person: id, role }, async (em) => {
+    await this.enter(shift, signer, 'role-given', { person: id, role, administers }, async (em) => {
       await requireFree(em, kitchenId, id, name)
       await query(em, {
         sql: 'select add_person(?, ?, ?, ?, ?, ?, ?::smallint)',
@@ -128,7 +138,7 @@ export class PeopleController {
   async giveRole(
     @OfShift() shift: Shift,
     @Param('id', new ParseUUIDPipe()) person: Id,
-    @Body() { role, signer, pin }: GiveRoleDto,
+    @Body() { role, administers = false, signer, pin }: GiveRoleDto,
   ): Promise<Answer['PersonChanged']> {
     const { name, digits } = await this.listed(shift.kitchenId, person)
     if (role === 'lead' && digits < LEADS_DIGITS)
@@ -139,7 +149,7 @@ export class PeopleController {
         'role',
       )
     await this.pins.require(shift.kitchenId, signer, pin, placeOf(shift))
-    await this.enter(shift, signer, 'role-given', { person, role }, () => Promise.resolve())
+    await this.enter(shift, signer, 'role-given', { person, role, administers }, () => Promise.resolve())
     return { changed: true }
   }
 

@@ -24,10 +24,10 @@ function add(body: object, signer = 'ilse', pin = kitchen.person(signer).pin) {
   return kitchen.send('/api/people').send({ ...ANA, signer: kitchen.person(signer).id, pin, ...body })
 }
 
-function giveRole(person: string, role: string | null, signer = 'ilse') {
+function giveRole(person: string, role: string | null, signer = 'ilse', administers = false) {
   return kitchen
     .send(`/api/people/${person}/role`)
-    .send({ role, signer: kitchen.person(signer).id, pin: kitchen.person(signer).pin })
+    .send({ role, administers, signer: kitchen.person(signer).id, pin: kitchen.person(signer).pin })
 }
 
 /** How many entries and people there are: a refusal leaves both as they were. */
@@ -100,6 +100,31 @@ it('makes nobody a lead whose PIN is short, and leaves no kitchen without one', 
   expect(await counted()).toEqual(before)
   expect((await giveRole(noor, 'inspector')).status).toBe(200)
   expect(await rolesSealed()).toContainEqual({ id: noor, role: 'inspector' })
+})
+
+it('lets a cook whom the lead asked to look after people and tablets, as far as that goes', async () => {
+  const teo = (await line()).people.find(({ name, role }) => name === 'Teo Brandt' && role !== null)!
+  // The cook who came back has the PIN of somebody new.
+  const signed = { signer: teo.id, pin: ANA.next }
+  const addBen = () => kitchen.send('/api/people').send({ ...ANA, name: 'Ben Ro', ...signed })
+  const enrol = () => kitchen.send('/api/tablets').send({ name: 'Office', ...signed })
+  expect((await addBen()).body).toMatchObject({ status: 403, field: 'signer' })
+  expect((await enrol()).body).toMatchObject({ status: 403, field: 'signer' })
+
+  expect((await giveRole(teo.id, 'cook', 'ilse', true)).status).toBe(200)
+  expect((await line()).people.find(({ id }) => id === teo.id)).toMatchObject({ role: 'cook', administers: true })
+  const added = await addBen()
+  expect(added.status).toBe(200)
+  expect((await enrol()).status).toBe(200)
+  const { id: ben } = added.body as { id: string }
+  const give = (role: string | null, administers = false) =>
+    kitchen.send(`/api/people/${ben}/role`).send({ role, administers, ...signed })
+  const before = await counted()
+  expect((await give('lead')).status).toBe(409)
+  expect((await give('chef', true)).body).toMatchObject({ status: 403, field: 'signer' })
+  expect((await give('inspector', true)).body).toMatchObject({ status: 403, field: 'signer' })
+  expect(await counted()).toEqual(before)
+  expect((await give(null)).status).toBe(200)
 })
 
 it('adds to no other kitchen: neither by its route nor by what the serving role may call', async () => {

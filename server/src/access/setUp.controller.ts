@@ -2,7 +2,7 @@ import { Body, Controller, HttpCode, Post, Req, Res } from '@nestjs/common'
 import { ApiProperty, ApiPropertyOptional, ApiTags } from '@nestjs/swagger'
 import { IsBoolean, IsIn, IsOptional, IsTimeZone, IsUUID, Length, Matches } from 'class-validator'
 import type { Request, Response } from 'express'
-import { ruleSets, type ClockHours } from '@logged-thermal/core'
+import { MEASURE_SYSTEMS, ruleSets, type ClockHours, type MeasureSystem } from '@logged-thermal/core'
 import { Answers } from '../http/answers.decorator'
 import type { Answers as Answer } from '../http/answers'
 import { SetUp } from '../kitchens/setUp.service'
@@ -44,6 +44,15 @@ class SetUpDto {
   @IsIn([12, 24], { message: 'Choose a clock of 12 or of 24 hours.' })
   hours?: ClockHours
 
+  @ApiPropertyOptional({
+    enum: MEASURE_SYSTEMS,
+    default: 'metric',
+    description: 'Whose measures recipes are written in',
+  })
+  @IsOptional()
+  @IsIn(MEASURE_SYSTEMS, { message: 'Choose metric, US or UK measures.' })
+  measures?: MeasureSystem
+
   @ApiPropertyOptional({ default: false, description: 'Takes the stricter lines that the rule set offers a house' })
   @IsOptional()
   @IsBoolean({ message: 'Say whether the stricter lines are taken.' })
@@ -78,7 +87,21 @@ export class SetUpController {
   @HttpCode(200)
   @Answers('Shift')
   async found(
-    @Body() { code, name, address, zone, unit, ruleSet, hours = 24, takesOffers = false, lead, pin, device }: SetUpDto,
+    @Body()
+    {
+      code,
+      name,
+      address,
+      zone,
+      unit,
+      ruleSet,
+      hours = 24,
+      measures = 'metric',
+      takesOffers = false,
+      lead,
+      pin,
+      device,
+    }: SetUpDto,
     @Req() request: Request,
     @Res({ passthrough: true }) response: Response,
   ): Promise<Answer['Shift']> {
@@ -89,6 +112,7 @@ export class SetUpController {
       unit,
       ruleSet,
       hours,
+      measures,
       takesOffers,
       lead: { name: lead.trim(), pin },
     }

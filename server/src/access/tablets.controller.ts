@@ -2,7 +2,7 @@ import { Body, Controller, Get, HttpCode, Param, ParseUUIDPipe, Post, Req, Res }
 import { ApiProperty, ApiTags } from '@nestjs/swagger'
 import { Length, Matches } from 'class-validator'
 import type { Request, Response } from 'express'
-import type { Id } from '@logged-thermal/core'
+import { administers, type Id } from '@logged-thermal/core'
 import { KitchenScope } from '../database/kitchenScope'
 import { Answers } from '../http/answers.decorator'
 import type { Answers as Answer } from '../http/answers'
@@ -26,7 +26,7 @@ class EnrolDto extends SignedDto {
   name: string
 }
 
-/** Tablets of the kitchen: the lead enrols and forgets them. */
+/** Tablets of the kitchen: the lead, or whoever looks after them, enrols and forgets them. */
 @ApiTags('tablets')
 @Controller('tablets')
 export class TabletsController {
@@ -57,7 +57,7 @@ export class TabletsController {
     @Res({ passthrough: true }) response: Response,
   ): Promise<Answer['Tablets']> {
     const { kitchenId } = shift
-    await this.requireLead(shift, signer, pin)
+    await this.requireAdministrator(shift, signer, pin)
     const own = await this.tablets.find(cookieOf(request, TABLET_COOKIE))
     if (own?.kitchenId === kitchenId)
       throw new Problem(409, 'already there', 'This tablet is enrolled already.', 'name')
@@ -77,19 +77,24 @@ export class TabletsController {
     @Param('id', new ParseUUIDPipe()) id: Id,
     @Body() { signer, pin }: SignedDto,
   ): Promise<Answer['Tablets']> {
-    await this.requireLead(shift, signer, pin)
+    await this.requireAdministrator(shift, signer, pin)
     await this.tablets.forget(shift.kitchenId, id)
     return this.tablets.list(shift.kitchenId, null)
   }
 
-  private async requireLead(shift: Shift, signer: Id, pin: string): Promise<void> {
+  private async requireAdministrator(shift: Shift, signer: Id, pin: string): Promise<void> {
     const { kitchenId } = shift
     const people = await this.scope.inKitchen(kitchenId, async (em) => {
       const kitchen = await this.states.one(em, kitchenId, 'kitchen', kitchenId)
       return kitchen?.people ?? []
     })
-    if (people.find(({ id }) => id === signer)?.role !== 'lead')
-      throw new Problem(403, 'not yours', 'Only the food-safety lead enrols and forgets tablets.', 'signer')
+    if (!administers(people, signer))
+      throw new Problem(
+        403,
+        'not yours',
+        'The food-safety lead, or whoever looks after people and tablets, enrols and forgets tablets.',
+        'signer',
+      )
     await this.pins.require(kitchenId, signer, pin, placeOf(shift))
   }
 }

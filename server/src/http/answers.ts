@@ -19,6 +19,7 @@ import type {
   LookedBack,
   LotState,
   MethodState,
+  Member,
   Role,
   Seal,
   SealedEntry,
@@ -109,7 +110,7 @@ export interface ReadyPart {
 export interface LineAnswer {
   seq: number
   kitchen: { id: Id; name: string; address: string | null; zone: string; unit: 'C' | 'F' }
-  people: { id: Id; name: string; role: Role | null; job: string; digits: number }[]
+  people: (Omit<Member, 'role'> & { name: string; role: Role | null; job: string; digits: number })[]
   /** Codes of batches that were given already. */
   codes: string[]
   handover: KitchenState['handover'] | null

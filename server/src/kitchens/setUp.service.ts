@@ -8,6 +8,7 @@ import {
   ruleSets,
   type AnyClaim,
   type ClockHours,
+  type MeasureSystem,
   type Id,
   type Instant,
   type LimitSet,
@@ -35,6 +36,7 @@ export interface NewKitchen {
   /** A key of the rule sets. */
   ruleSet: string
   hours: ClockHours
+  measures: MeasureSystem
   /** Takes the stricter lines that the rule set offers a house. */
   takesOffers: boolean
   lead: { name: string; pin: string }
@@ -51,12 +53,12 @@ export class SetUp {
    */
   async found(
     code: string,
-    { name, address, zone, unit, ruleSet: rules, hours, takesOffers, lead }: NewKitchen,
+    { name, address, zone, unit, ruleSet: rules, hours, measures, takesOffers, lead }: NewKitchen,
   ): Promise<{ kitchen: Id; lead: Id }> {
     requireGoodPin(lead.pin, 'lead', 'pin')
     const now = clock.now()
     const [kitchen, person] = [uuid(), uuid()]
-    const limits = firstLimits(ruleSets[rules]!, { from: now, hours, takesOffers })
+    const limits = firstLimits(ruleSets[rules]!, { from: now, hours, measures, takesOffers })
     const hash = await hashSecret(lead.pin)
     const claim = claimMaker(kitchen)
     await this.scope.inKitchen(kitchen, async (em) => {
@@ -96,9 +98,9 @@ export class SetUp {
 /** As the rule set prints them, on the clock of the house, with what it offers as lines of the house where that is taken. */
 function firstLimits(
   set: RuleSet,
-  { from, hours, takesOffers }: Pick<NewKitchen, 'hours' | 'takesOffers'> & { from: Instant },
+  { from, hours, measures, takesOffers }: Pick<NewKitchen, 'hours' | 'measures' | 'takesOffers'> & { from: Instant },
 ): LimitSet {
-  const limits = limitSetOf(set, { id: uuid(), from, practice: { ...PRACTICE, clock: hours } })
+  const limits = limitSetOf(set, { id: uuid(), from, practice: { ...PRACTICE, clock: hours, measures } })
   if (!takesOffers) return limits
   const lines = limits.lines.map((line) => {
     const offer = set.offers.find(({ key }) => key === line.key)

@@ -166,6 +166,7 @@ const STATUS: Record<Refusal['code'], number> = {
   'recalled already': 409,
   'reason short': 422,
   'no lead left': 409,
+  'no role for it': 409,
   'not taken back': 409,
   'lot refused': 422,
   'lot not accepted': 422,

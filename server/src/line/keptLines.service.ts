@@ -67,7 +67,7 @@ export class KeptLines {
     const kitchen = await em.findOneOrFail(Kitchen, { id: kitchenId })
     const people = await em.find(Person, { kitchenId }, { orderBy: { name: 'asc' } })
     const [state] = await this.states.all(em, kitchenId, 'kitchen')
-    const roles = state?.people && new Map(state.people.map((person) => [person.id, person.role]))
+    const members = state?.people && new Map(state.people.map((person) => [person.id, person]))
     const head = {
       seq: await this.states.lastSeq(em, kitchenId),
       kitchen: {
@@ -80,7 +80,8 @@ export class KeptLines {
       people: people.map(({ id, name, role, job, pinDigits }) => ({
         id,
         name,
-        role: roles ? (roles.get(id) ?? null) : role,
+        role: members ? (members.get(id)?.role ?? null) : role,
+        ...(members?.get(id)?.administers ? { administers: true as const } : {}),
         job,
         digits: pinDigits,
       })),

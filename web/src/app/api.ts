@@ -28,6 +28,7 @@ import type {
   ShownBake,
   Standing,
   ClockHours,
+  MeasureSystem,
   TemperatureScale,
 } from '@logged-thermal/core'
 import { isOfOtherBuild, otherBuildServed } from './build'
@@ -80,6 +81,7 @@ export interface SetUpAsked {
   unit: TemperatureScale
   ruleSet: string
   hours: ClockHours
+  measures: MeasureSystem
   /** Takes the stricter lines that the rule set offers a house. */
   takesOffers: boolean
   lead: string
@@ -235,7 +237,10 @@ export const api = createApi({
       query: (body) => ({ url: 'people/pin', method: 'POST', body }),
       invalidatesTags: ['line'],
     }),
-    addPerson: build.mutation<{ id: Id }, LeadSigned & { name: string; job: string; role: Role; next: string }>({
+    addPerson: build.mutation<
+      { id: Id },
+      LeadSigned & { name: string; job: string; role: Role; administers: boolean; next: string }
+    >({
       query: (body) => ({ url: 'people', method: 'POST', body }),
       invalidatesTags: ['line'],
     }),
@@ -246,7 +251,7 @@ export const api = createApi({
       query: (body) => ({ url: 'kitchen', method: 'POST', body }),
       invalidatesTags: ['line'],
     }),
-    giveRole: build.mutation<{ changed: true }, LeadSigned & { person: Id; role: Role | null }>({
+    giveRole: build.mutation<{ changed: true }, LeadSigned & { person: Id; role: Role | null; administers: boolean }>({
       query: ({ person, ...body }) => ({ url: `people/${person}/role`, method: 'POST', body }),
       invalidatesTags: ['line'],
     }),

@@ -22,6 +22,8 @@ export interface PersonOnList {
   name: string
   /** null: works here no more. */
   role: Role | null
+  /** Looks after people and tablets too. */
+  administers?: true
   job: string
   /** Of their PIN. */
   digits: number
@@ -108,13 +110,17 @@ function withKitchen(line: LineData, state: KitchenState | null): LineData {
   const { people: roles, named, ...rest } = state
   const kitchen = named ? { ...line.kitchen, ...named } : line.kitchen
   if (!roles || roles === line.roles) return { ...line, ...rest, kitchen, roles }
-  const roleOf = new Map(roles.map(({ id, role }) => [id, role]))
+  const memberOf = new Map(roles.map((member) => [member.id, member]))
   return {
     ...line,
     ...rest,
     kitchen,
     roles,
-    people: line.people.map((one) => ({ ...one, role: roleOf.get(one.id) ?? null })),
+    people: line.people.map(({ administers: _before, ...one }) => ({
+      ...one,
+      role: null,
+      ...memberOf.get(one.id),
+    })),
   }
 }
 

@@ -1,17 +1,17 @@
 import { peopleMessages } from '@logged-thermal/wording'
 import { useState } from 'react'
 import { useForm } from 'react-hook-form'
-import type { Role } from '@logged-thermal/core'
 import { fieldOf, sentenceOf, useAddPersonMutation } from '../app/api'
 import type { PersonOnList } from '../app/lineData'
-import { ChoiceKeys } from '../kit/ChoiceKeys'
 import { FormField, judgedBy } from '../kit/FormField'
 import { Key } from '../kit/Key'
 import { PinPad } from '../kit/PinPad'
 import { Sheet } from '../kit/Sheet'
 import { speaks } from '../kit/language'
 import { NewPin } from './NewPin'
-import { ROLES_GIVEN, roleWord } from '../app/roles'
+import { roleWord } from '../app/roles'
+import { dutiesOf } from './GiveRole'
+import { MayDo, type Given } from './MayDo'
 import styles from './people.module.css'
 
 const say = speaks(peopleMessages)
@@ -19,14 +19,16 @@ const say = speaks(peopleMessages)
 const NOBODY = { name: '', job: '' }
 
 interface Props {
-  lead: PersonOnList
+  /** The lead, or whoever looks after people. */
+  signer: PersonOnList
   onDone: (said: string) => void
   onClose: () => void
 }
 
-/** Somebody new: who they are and what they may do, the PIN they choose, and the lead's. */
-export function AddPerson({ lead, onDone, onClose }: Props) {
-  const [role, setRole] = useState<Role>('cook')
+/** Somebody new: who they are and what they may do, the PIN they choose, and that of who signs. */
+export function AddPerson({ signer, onDone, onClose }: Props) {
+  const [given, setGiven] = useState<Given>({ role: 'cook', administers: false })
+  const role = given.role ?? 'cook'
   const [written, setWritten] = useState<typeof NOBODY | null>(null)
   const [next, setNext] = useState<string | null>(null)
   const [refusal, setRefusal] = useState<string | null>(null)
@@ -38,7 +40,15 @@ export function AddPerson({ lead, onDone, onClose }: Props) {
   const sign = async (pin: string) => {
     if (!written || next === null) return
     const job = written.job.trim() || roleWord(role)
-    const result = await add({ name: written.name.trim(), job, role, next, signer: lead.id, pin })
+    const result = await add({
+      name: written.name.trim(),
+      job,
+      role,
+      administers: given.administers,
+      next,
+      signer: signer.id,
+      pin,
+    })
     if (!result.error) return onDone(say('worksHereNow', { name: written.name.trim() }))
     const sentence = sentenceOf(result.error)
     const field = fieldOf(result.error)
@@ -55,8 +65,7 @@ export function AddPerson({ lead, onDone, onClose }: Props) {
       {written === null ? (
         <form className={styles.form} onSubmit={(event) => void handleSubmit((form) => setWritten(form))(event)}>
           <FormField control={control} name="name" label={say('name')} max={60} first />
-          <ChoiceKeys name={say('mayDo')} options={ROLES_GIVEN} chosen={role} words={roleWord} onChoose={setRole} />
-          <p className="muted">{say(`may_${role}`)}</p>
+          <MayDo given={given} name={null} byLead={signer.role === 'lead'} onGive={setGiven} />
           <FormField control={control} name="job" label={say('job')} max={40} placeholder={roleWord(role)} />
           <Key look="primary" type="submit">
             {say('thenPin')}
@@ -76,8 +85,10 @@ export function AddPerson({ lead, onDone, onClose }: Props) {
         />
       ) : (
         <>
-          <p className="sentence">{say('leadSignsPerson', { name: written.name, role: roleWord(role) })}</p>
-          <PinPad of={lead} busy={isLoading} sentence={refusal} onPin={(pin) => void sign(pin)} />
+          <p className="sentence">
+            {say('signsForPerson', { name: written.name, role: dutiesOf(given), signer: signer.name })}
+          </p>
+          <PinPad of={signer} busy={isLoading} sentence={refusal} onPin={(pin) => void sign(pin)} />
         </>
       )}
     </Sheet>

@@ -1,52 +1,42 @@
 import { peopleMessages } from '@logged-thermal/wording'
 import { useState } from 'react'
-import type { Role } from '@logged-thermal/core'
 import { sentenceOf, useGiveRoleMutation } from '../app/api'
 import type { PersonOnList } from '../app/lineData'
-import { ChoiceKeys } from '../kit/ChoiceKeys'
 import { PinPad } from '../kit/PinPad'
 import { Sheet } from '../kit/Sheet'
 import { speaks } from '../kit/language'
-import { ROLES_GIVEN, roleWord } from '../app/roles'
+import { roleWord } from '../app/roles'
+import { MayDo, type Given } from './MayDo'
 import styles from './people.module.css'
 
 const say = speaks(peopleMessages)
 
-const LEAVES = 'leaves'
-const CHOICES = [...ROLES_GIVEN, LEAVES] as const
-
 interface Props {
   person: PersonOnList
-  lead: PersonOnList
+  /** The lead, or whoever looks after people. */
+  signer: PersonOnList
   onDone: (said: string) => void
   onClose: () => void
 }
 
-/** What somebody may do from now on, or that they work here no more; signed by the lead. */
-export function GiveRole({ person, lead, onDone, onClose }: Props) {
-  const [chosen, setChosen] = useState<(typeof CHOICES)[number]>(person.role ?? LEAVES)
+/** What somebody may do from now on, or that they work here no more; signed. */
+export function GiveRole({ person, signer, onDone, onClose }: Props) {
+  const before: Given = { role: person.role, administers: person.administers === true }
+  const [given, setGiven] = useState(before)
   const [give, { isLoading, error }] = useGiveRoleMutation()
   const { name } = person
-  const role: Role | null = chosen === LEAVES ? null : chosen
   const sign = async (pin: string) => {
-    const result = await give({ person: person.id, role, signer: lead.id, pin })
+    const result = await give({ person: person.id, ...given, signer: signer.id, pin })
     if (result.error) return
-    onDone(role === null ? say('worksHereNoMore', { name }) : say('isRoleNow', { name, role: roleWord(role) }))
+    onDone(given.role === null ? say('worksHereNoMore', { name }) : say('isRoleNow', { name, role: dutiesOf(given) }))
   }
   return (
     <Sheet open onClose={onClose} title={say('roleOf', { name })}>
       <div className={styles.form}>
-        <ChoiceKeys
-          name={say('mayDo')}
-          options={CHOICES}
-          chosen={chosen}
-          words={(each) => (each === LEAVES ? say('leaves') : roleWord(each))}
-          onChoose={setChosen}
-        />
-        <p className="muted">{role === null ? say('leavesMeans', { name }) : say(`may_${role}`)}</p>
-        {role === person.role ? null : (
+        <MayDo given={given} name={name} byLead={signer.role === 'lead'} onGive={setGiven} />
+        {given.role === before.role && given.administers === before.administers ? null : (
           <PinPad
-            of={lead}
+            of={signer}
             busy={isLoading}
             sentence={error ? sentenceOf(error) : null}
             onPin={(pin) => void sign(pin)}
@@ -55,4 +45,9 @@ export function GiveRole({ person, lead, onDone, onClose }: Props) {
       </div>
     </Sheet>
   )
+}
+
+/** A role, and beside it that they look after people and tablets. */
+export function dutiesOf({ role, administers }: { role: PersonOnList['role']; administers?: boolean }): string {
+  return [role === null ? '' : roleWord(role), administers ? say('administersShort') : ''].filter(Boolean).join(', ')
 }

@@ -1,5 +1,6 @@
 import { accountMessages, peopleMessages } from '@logged-thermal/wording'
 import { Suspense, useState } from 'react'
+import { administers, signsIn } from '@logged-thermal/core'
 import { useHand, useLine } from '../app/kitchen'
 import type { PersonOnList } from '../app/lineData'
 import { shutUnless } from '../app/shut'
@@ -19,13 +20,19 @@ type Asked = { act: 'add' } | { act: 'pin' | 'role' | 'password'; person: Person
 
 const SetPassword = later(() => import('../account/SetPassword'), 'SetPassword')
 
-/** Who works here: their PINs, which everybody changes for themselves, and their roles, which the lead gives. */
+/** Who works here: their PINs, which everybody changes for themselves, and their roles, given by the lead or whoever looks after people. */
 export function People({ people, open }: { people: readonly PersonOnList[]; open: boolean }) {
   const { person: here } = useHand(useLine())
   const [asked, setAsked] = useState<Asked | null>(null)
   const [said, setSaid] = useState<string | null>(null)
   const working = people.filter(({ role }) => role !== null)
   const lead = here?.role === 'lead' ? here : working.find(({ role }) => role === 'lead')
+  const looksAfter = here && administers(people, here.id) ? here : undefined
+  // Leads and those who look after people get what they may do from the lead, and nobody gives it to themselves.
+  const signerFor = ({ id, role, administers: also }: PersonOnList) =>
+    looksAfter && role !== 'lead' && !also && id !== looksAfter.id ? looksAfter : lead
+  const roleSigner = asked?.act === 'role' ? signerFor(asked.person) : undefined
+  const adds = looksAfter ?? lead
   const ask = (next: Asked) => {
     setSaid(null)
     setAsked(next)
@@ -57,7 +64,7 @@ export function People({ people, open }: { people: readonly PersonOnList[]; open
               >
                 {say('pin')}
               </Key>
-              {(person.role === 'lead' || person.role === 'inspector') && (
+              {signsIn(people, person.id) && (
                 <Key
                   look="outlined"
                   why={shutUnless(open)}
@@ -88,17 +95,18 @@ export function People({ people, open }: { people: readonly PersonOnList[]; open
       )}
       <Suspense>
         {asked?.act === 'password' && (
-          <SetPassword person={asked.person} signer={here?.role === 'lead' ? here : asked.person} {...sheet} />
+          <SetPassword person={asked.person} signer={looksAfter ?? asked.person} {...sheet} />
         )}
       </Suspense>
-      {asked?.act === 'role' && lead && <GiveRole person={asked.person} lead={lead} {...sheet} />}
-      {asked?.act === 'add' && lead && <AddPerson lead={lead} {...sheet} />}
+      {asked?.act === 'role' && roleSigner && <GiveRole person={asked.person} signer={roleSigner} {...sheet} />}
+      {asked?.act === 'add' && adds && <AddPerson signer={adds} {...sheet} />}
     </section>
   )
 }
 
 /** A job that says no more than the role is said once. */
-function jobAndRole({ job, role }: PersonOnList): string {
+function jobAndRole({ job, role, administers: also }: PersonOnList): string {
   const may = role === null ? '' : roleWord(role)
-  return job.toLowerCase().includes(may.toLowerCase()) ? job : `${job} · ${may}`
+  const said = job.toLowerCase().includes(may.toLowerCase()) ? job : `${job} · ${may}`
+  return also ? `${said} · ${say('administersShort')}` : said
 }

@@ -1,6 +1,6 @@
 import { peopleMessages } from '@logged-thermal/wording'
 import { timeOfDay, signingMessages } from '@logged-thermal/wording'
-import type { Instant } from '@logged-thermal/core'
+import { administers, type Instant } from '@logged-thermal/core'
 import { useHand, useLine } from '../app/kitchen'
 import type { LineData } from '../app/lineData'
 import { useNow } from '../app/now'
@@ -19,10 +19,11 @@ const sayOfSigning = speaks(signingMessages)
 /** Who works here, and the tablets that belong to the kitchen. */
 export function PeopleView() {
   const line = useLine()
-  const { open } = useHand(line)
+  const { open, person } = useHand(line)
   const now = useNow(30_000)
   if (!line) return null
   const lead = line.people.find(({ role }) => role === 'lead') ?? null
+  const signer = person && administers(line.people, person.id) ? person : lead
   return (
     <View place="people" sentence={<Sentence line={line} now={now} />}>
       <Halves className={styles.people}>
@@ -30,7 +31,7 @@ export function PeopleView() {
           <SigningDay line={line} lead={lead} open={open} now={now} />
           <People people={line.people} open={open} />
         </div>
-        <Tablets lead={lead} open={open} />
+        <Tablets signer={signer} open={open} />
       </Halves>
     </View>
   )

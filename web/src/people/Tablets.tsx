@@ -24,7 +24,7 @@ type Tablet = TabletsAnswer['tablets'][number]
 type Asked = { act: 'enrol' } | { act: 'forget'; tablet: Tablet }
 
 /** The tablets that belong to the kitchen, and whose name was locked lately. */
-export function Tablets({ lead, open }: { lead: PersonOnList | null; open: boolean }) {
+export function Tablets({ signer, open }: { signer: PersonOnList | null; open: boolean }) {
   const { reader } = useHand(useLine())
   const { data, error } = useTabletsQuery()
   const [asked, setAsked] = useState<Asked | null>(null)
@@ -47,7 +47,7 @@ export function Tablets({ lead, open }: { lead: PersonOnList | null; open: boole
             </span>
             <Key
               look="outlined"
-              why={shutUnless(open, lead !== null)}
+              why={shutUnless(open, signer !== null)}
               aria-label={say('forgetTablet', { tablet: tablet.name })}
               onClick={() => setAsked({ act: 'forget', tablet })}
             >
@@ -58,7 +58,7 @@ export function Tablets({ lead, open }: { lead: PersonOnList | null; open: boole
         {tablets.length === 0 && <li className="muted">{say('noneEnrolledYet')}</li>}
       </ul>
       {!here && (
-        <Key look="primary" why={shutUnless(open, lead !== null)} onClick={() => setAsked({ act: 'enrol' })}>
+        <Key look="primary" why={shutUnless(open, signer !== null)} onClick={() => setAsked({ act: 'enrol' })}>
           {say('enrolTablet')}
         </Key>
       )}
@@ -76,7 +76,7 @@ export function Tablets({ lead, open }: { lead: PersonOnList | null; open: boole
         ))}
         {lockOuts.length === 0 && <li className="muted">{say('nobodyLast30Days')}</li>}
       </ul>
-      {asked && lead && <SignSheet asked={asked} lead={lead} onClose={() => setAsked(null)} />}
+      {asked && signer && <SignSheet asked={asked} signer={signer} onClose={() => setAsked(null)} />}
     </section>
   )
 }
@@ -85,14 +85,14 @@ function when(at: number, reader: Reader): string {
   return `${dayName(dayOf(at, reader.zone), reader)} ${timeOfDay(at, reader)}`
 }
 
-/** The lead signs with a PIN; a tablet gets a name first. */
-function SignSheet({ asked, lead, onClose }: { asked: Asked; lead: PersonOnList; onClose: () => void }) {
+/** Signed with a PIN; a tablet gets a name first. */
+function SignSheet({ asked, signer, onClose }: { asked: Asked; signer: PersonOnList; onClose: () => void }) {
   const [name, setName] = useState('')
   const [enrol, enrolling] = useEnrolTabletMutation()
   const [forget, forgetting] = useForgetTabletMutation()
   const { error } = asked.act === 'enrol' ? enrolling : forgetting
   const sign = async (pin: string) => {
-    const signed = { signer: lead.id, pin }
+    const signed = { signer: signer.id, pin }
     const result =
       asked.act === 'enrol'
         ? await enrol({ ...signed, name: name.trim() })
@@ -108,10 +108,10 @@ function SignSheet({ asked, lead, onClose }: { asked: Asked; lead: PersonOnList;
         <p className="sentence">{say('whoeverHandOpenShift')}</p>
       )}
       {asked.act === 'enrol' && name.trim() === '' ? (
-        <p className="muted">{say('foodSafetyLeadSigns')}</p>
+        <p className="muted">{say('signsOnceNamed', { signer: signer.name })}</p>
       ) : (
         <PinPad
-          of={lead}
+          of={signer}
           busy={enrolling.isLoading || forgetting.isLoading}
           sentence={error ? sentenceOf(error) : null}
           onPin={(pin) => void sign(pin)}

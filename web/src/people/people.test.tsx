@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import '../test/browser'
 import { fireEvent, screen, within } from '@testing-library/react'
-import { KitchenStory, LEAD, onTablet, settled, tapped as tap } from '../test/tablet'
+import { CHEF, COOK, KitchenStory, LEAD, OTHER, onTablet, settled, tapped as tap } from '../test/tablet'
 import { PeopleView } from './PeopleView'
 
 afterEach(() => jest.useRealTimers())
@@ -44,7 +44,7 @@ it('asks who is new, says what their role may do, and takes a PIN only when it i
   await pin('735216')
   await pin('735216')
   // Then the lead's: what is typed so far is somebody else's.
-  expect(sheet()).toHaveTextContent('Ana Lind: Food-safety lead. The food-safety lead signs.')
+  expect(sheet()).toHaveTextContent('Ana Lind: Food-safety lead. Ilse Varrow signs.')
 })
 
 it('says where it fails that the server is away, and keeps what was written', async () => {
@@ -69,6 +69,29 @@ it('asks for a signature only where a role changes, and says what leaving means'
   expect(within(sheet()).getByRole('region', { name: 'PIN' })).toBeInTheDocument()
   await tap(within(sheet()).getByRole('button', { name: 'Cook' }))
   expect(within(sheet()).queryByRole('region', { name: 'PIN' })).toBeNull()
+})
+
+it('has whoever looks after people sign for cooks, and the lead for leads and for them', async () => {
+  const story = new KitchenStory()
+  const people = [COOK, OTHER, CHEF, LEAD].map((id) => ({
+    id,
+    role: id === LEAD ? ('lead' as const) : id === CHEF ? ('chef' as const) : ('cook' as const),
+  }))
+  story.enter('people-found', story.kitchen.id, -20, { people }, { by: story.kitchen.id })
+  story.enter('role-given', story.kitchen.id, -10, { person: CHEF, role: 'chef', administers: true }, { by: LEAD })
+  await onTablet(<PeopleView />, { story, now: 0, by: CHEF })
+  expect(screen.getByText(/looks after people and tablets/)).toHaveTextContent('pastry chef')
+  await tap(key('Role of Teo Brandt'))
+  expect(within(sheet()).queryByRole('button', { name: 'Food-safety lead' })).toBeNull()
+  expect(within(sheet()).queryByRole('checkbox')).toBeNull()
+  await tap(within(sheet()).getByRole('button', { name: 'Auditor' }))
+  expect(within(sheet()).getByRole('region', { name: 'PIN' })).toHaveTextContent('Noor Hallet')
+  await tap(key('Not now'))
+  await tap(key('Role of Noor Hallet'))
+  const box = within(sheet()).getByRole('checkbox', { name: 'Looks after people and tablets too' })
+  expect(box).toBeChecked()
+  await tap(box)
+  expect(within(sheet()).getByRole('region', { name: 'PIN' })).toHaveTextContent('Ilse Varrow')
 })
 
 it('has somebody change their own PIN with their own, and the lead anybody’s with the lead’s', async () => {

@@ -11,7 +11,7 @@ import { foldLine, type LineData } from '../app/lineData'
 import { makeStore, type Store } from '../app/store'
 import { KitProvider } from '../kit/KitProvider'
 
-export { CHEF, COOK, LEAD, KitchenStory }
+export { CHEF, COOK, LEAD, OTHER, KitchenStory }
 export { FRIDGE } from '../../../core/src/test/kitchenStory'
 export const at = (minutes: number) => TEN + minutes * 60_000
 

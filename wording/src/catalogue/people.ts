@@ -14,6 +14,10 @@ export const peopleMessages = {
   may_lead:
     'All that a chef does, and decides: discards, holds, limits, methods, people. Signs with six digits or more.',
   may_inspector: 'Reads, and enters nothing.',
+  administersToo: 'Looks after people and tablets too',
+  administersMeans:
+    'Adds people, ends their work here, gives roles other than the food-safety lead’s, gives passwords, and enrols tablets. Decides nothing about food.',
+  administersShort: 'looks after people and tablets',
   leaves: 'Works here no more',
   leavesMeans: '{name} can open no tablet from now on. What they logged stays under their name.',
   addPerson: 'Add a person',
@@ -22,10 +26,10 @@ export const peopleMessages = {
   mayDo: 'What they may do',
   whoIsIt: 'Who is it?',
   thenPin: 'Then a PIN',
-  leadSignsPerson: '{name}: {role}. The food-safety lead signs.',
+  signsForPerson: '{name}: {role}. {signer} signs.',
   worksHereNow: '{name} works here from now on.',
   worksHereNoMore: '{name} works here no more.',
-  isRoleNow: '{name} has another role from now on: {role}.',
+  isRoleNow: 'From now on {name} is: {role}.',
   worksHere: '{people, plural, one {One person works here.} other {# people work here.}}',
   everybodyChangesTheirOwn:
     'Everybody changes their own PIN. {hasLead, select, true {{lead} can give anybody another, and gives roles.} other {}} The logbook says that it changed and who changed it, never what it is.',
@@ -55,5 +59,5 @@ export const peopleMessages = {
   whatCalled: 'What it is called',
   sauceBench: 'Sauce bench',
   whoeverHandOpenShift: 'Whoever has it in hand has to open a shift again. What it has not sent yet stays on it.',
-  foodSafetyLeadSigns: 'The food-safety lead signs with a PIN, once it has a name.',
+  signsOnceNamed: '{signer} signs with a PIN, once it has a name.',
 } as const

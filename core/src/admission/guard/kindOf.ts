@@ -36,6 +36,8 @@ export interface KindOf<K extends Kind> {
   letsCount?(claim: Claim<K>, read: Read): Id[]
   /** Whoever decides for the lead may make it too. */
   delegable?: true
+  /** Whoever looks after people and tablets may make it too; `refuse` says how far. */
+  administered?: true
   /** The body, checked field by field. Throws FieldError. */
   parse(body: Field): Bodies[K]
   /** The subjects whose state it changes. */

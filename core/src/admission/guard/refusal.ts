@@ -83,6 +83,7 @@ export type Refusal =
   | { code: 'recalled already'; field: 'about.id'; lot: string }
   | { code: 'reason short'; field: 'body.reason' }
   | { code: 'no lead left'; field: 'body.role' }
+  | { code: 'no role for it'; field: 'body.administers' }
   | { code: 'not taken back'; field: 'body.target'; why: 'stands' | 'late' }
   | { code: 'lot refused'; field: 'body.verdict'; lot: string }
   | { code: 'lot not accepted'; field: 'body.lot'; lot: string }

@@ -6,7 +6,7 @@ import { canonical } from '../../ground/canonical'
 import { timeOfDayIn } from '../../ground/timeOfDay'
 import { FieldError, flag, id, instant, list, number, object, oneOf, text, whole, type Field } from '../../ground/field'
 import { isLooser, linesOf } from '../../rules/limitSet'
-import { PERMITS, type Practice } from '../../rules/practice'
+import { MEASURE_SYSTEMS, PERMITS, type Practice } from '../../rules/practice'
 import { ruleSets } from '../../rules/sets/ruleSets'
 import { parseVariance } from '../../rules/parseVariance'
 import { parseRule } from '../../rules/parseRule'
@@ -101,6 +101,7 @@ function parsePractice(field: Field): Practice {
     'rounds',
     'closing',
     'clock',
+    'measures',
     'idleMinutes',
     'secondPin',
     'partsPassOn',
@@ -129,6 +130,7 @@ function parsePractice(field: Field): Practice {
     ...(fields.clock.value == null
       ? {}
       : { clock: fields.clock.value === 12 ? 12 : (whole(fields.clock, 24, 24) as 24) }),
+    ...(fields.measures.value == null ? {} : { measures: oneOf(fields.measures, MEASURE_SYSTEMS) }),
     ...(fields.secondPin.value == null ? {} : { secondPin: flag(fields.secondPin) }),
     ...(fields.idleMinutes.value == null ? {} : { idleMinutes: whole(fields.idleMinutes, 5, 240) }),
     partsPassOn: oneOf(fields.partsPassOn, ['ready to eat', 'every part'] as const),

@@ -1,5 +1,6 @@
 import type { Id } from '../../ledger/subject'
 import { id, object } from '../../ground/field'
+import { administers, signsIn } from '../../state/members'
 import type { KindOf } from '../guard/kindOf'
 import { mayChangeSecret } from './pinChanged'
 
@@ -10,8 +11,8 @@ declare module '../../ledger/entry' {
 }
 
 /**
- * Somebody has a password to sign in with, or another one: that it is so, and who gave it. It is for leads and auditors,
- * who read and decide away from the stove; a cook opens a tablet by name and PIN.
+ * Somebody has a password to sign in with, or another one: that it is so, and who gave it. It is for those who read,
+ * decide or look after people away from the stove; a cook opens a tablet by name and PIN.
  */
 export const passwordGiven: KindOf<'password-given'> = {
   kind: 'password-given',
@@ -24,9 +25,9 @@ export const passwordGiven: KindOf<'password-given'> = {
   reads: ({ about }) => [about],
   refuse(claim, read) {
     const { kitchen, body } = claim
-    const role = read('kitchen', kitchen)?.people?.find((each) => each.id === body.person)?.role
-    return role === 'lead' || role === 'inspector'
-      ? mayChangeSecret(claim, read)
-      : { code: 'not there', field: 'body.person', what: 'person' }
+    const people = read('kitchen', kitchen)?.people ?? []
+    if (!signsIn(people, body.person)) return { code: 'not there', field: 'body.person', what: 'person' }
+    const other = mayChangeSecret(claim, read)
+    return other?.code === 'may not' && administers(people, claim.by) ? null : other
   },
 }
