@@ -1,7 +1,7 @@
 /**
  * Recipe: ingredients, methods, and what a method will be held to before anything is made.
  *
- * `ingredient` the catalogue · `method` steps and amounts, heat plan, scaling, problems of a file · `egg` which egg may go in and
+ * `ingredient` the catalogue · `amount` what somebody wrote, in grams · `method` steps and amounts, heat plan, scaling, problems of a file · `egg` which egg may go in and
  * how it is tempered · `checks` the limits that a method carries, the terms of a batch, and the problems that block it.
  *
  * Imports: ground, physics, rules.
@@ -31,11 +31,22 @@ export {
 export { temperParts, type TemperParts } from './egg/temperParts'
 export { eggPlan, mayUse, type EggPlan, type EggRule, type EggUse, type LotForm } from './egg/eggPlan'
 export { LADLE_STEP, largestLadle, onsetOf, temper, temperVerdict, type Pour, type TemperVerdict } from './egg/temper'
-export { catalogue, findIngredients } from './ingredient/catalogue'
+export { catalogue, findIngredients, isNamed } from './ingredient/catalogue'
 export * from './ingredient/ingredient'
 export { mixed } from './ingredient/mixed'
 export { gelatineFor, leavesFor, LEAVES, type LeafGrade } from './ingredient/gelatine'
 export { EGG_SIZES, eggGrams, type EggPart, type EggSize } from './ingredient/eggGrams'
+export {
+  amountAhead,
+  inGrams,
+  readAmount,
+  type AmountAhead,
+  type AmountInGrams,
+  type AmountReading,
+  type Assumed,
+  type Unread,
+} from './amount/readAmount'
+export type { AmountUnit } from './amount/unit'
 export { isFrozenFruit, isLookedAt, isWashed } from './ingredient/produce'
 export { BY_PRODUCT_DAYS } from './ingredient/byProduct'
 export { families, type Family } from './method/families'

@@ -10,7 +10,17 @@ export type { Source, Variance } from './source'
 export { aimOf, rowsOf, stageOf, type Comparing, type CoolingStage, type HoldRow } from './compared'
 export * from './rule'
 export * from './limit'
-export { locksAfter, PERMITS, permitted, PRACTICE, type Permits, type ClockHours, type Practice } from './practice'
+export {
+  locksAfter,
+  MEASURE_SYSTEMS,
+  PERMITS,
+  permitted,
+  PRACTICE,
+  type Permits,
+  type ClockHours,
+  type MeasureSystem,
+  type Practice,
+} from './practice'
 export { inForce, isLooser, limitSetOf, limitsAt, linesOf } from './limitSet'
 export { implies } from './implies'
 export { comparedWithPrinted, degreesTyped, limitChanges, templateOf, type LimitChange } from './houseLine'

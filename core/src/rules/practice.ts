@@ -5,6 +5,11 @@ import type { Source, Variance } from './source'
 /** A clock of two times twelve hours, or of twenty-four. */
 export type ClockHours = 12 | 24
 
+/** Whose cups, spoons and pints amounts are written in. */
+export const MEASURE_SYSTEMS = ['metric', 'US', 'UK'] as const
+
+export type MeasureSystem = (typeof MEASURE_SYSTEMS)[number]
+
 /** How the house works beside its limits: versioned and signed with them. */
 export interface Practice {
   /** It serves highly susceptible people: no raw egg, and pasteurized egg wherever more than one is combined. */
@@ -27,6 +32,8 @@ export interface Practice {
   closing: string
   /** How it writes a time of day. Left out: on a 24 h clock. */
   clock?: ClockHours
+  /** Whose measures recipes are written in. Left out: metric. */
+  measures?: MeasureSystem
   /** Who lets their own late entry count needs the PIN of somebody else beside theirs. Left out: they do not. */
   secondPin?: boolean
   /** A shift that nobody touched for so many minutes locks. Left out: it stays open until it ends. */

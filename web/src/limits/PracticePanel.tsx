@@ -1,5 +1,12 @@
 import { useState } from 'react'
-import { PERMITS, type LimitSet, type Permits, type Practice, type Variance } from '@logged-thermal/core'
+import {
+  MEASURE_SYSTEMS,
+  PERMITS,
+  type LimitSet,
+  type Permits,
+  type Practice,
+  type Variance,
+} from '@logged-thermal/core'
 import { dayName, permitName, withoutPermit, limitFormsMessages } from '@logged-thermal/wording'
 import { useHand, useLine } from '../app/kitchen'
 import { Field } from '../kit/Field'
@@ -152,6 +159,20 @@ export function PracticePanel({ draft, onChange, onClose }: Props) {
             onClick={() => change({ clock: each })}
           >
             {each === 24 ? '24 h: 23:05' : say('n12H1105')}
+          </Key>
+        ))}
+      </div>
+      <h3 className="title">{say('measures')}</h3>
+      <div className={styles.setKeys}>
+        {MEASURE_SYSTEMS.map((each) => (
+          <Key
+            key={each}
+            look={each === (practice.measures ?? 'metric') ? 'primary' : 'plain'}
+            aria-pressed={each === (practice.measures ?? 'metric')}
+            disabled={!onChange}
+            onClick={() => change({ measures: each })}
+          >
+            {say(`measures_${each}`)}
           </Key>
         ))}
       </div>

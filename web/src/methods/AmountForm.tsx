@@ -1,7 +1,6 @@
 import { useState } from 'react'
 import { v7 as uuid } from 'uuid'
 import {
-  eggGrams,
   findIngredients,
   gelatineFor,
   ingredientOf,
@@ -9,11 +8,11 @@ import {
   leavesFor,
   type Amount,
   type Ingredient,
+  type MeasureSystem,
   type LeafGrade,
   type Method,
 } from '@logged-thermal/core'
-import { stepName, methodFormsMessages } from '@logged-thermal/wording'
-import { Field } from '../kit/Field'
+import { stepName, methodFormsMessages, type Reader } from '@logged-thermal/wording'
 import { Key } from '../kit/Key'
 import type { Edit } from './editing'
 import { SelectField } from '../kit/SelectField'
@@ -21,17 +20,25 @@ import { SearchField } from '../kit/SearchField'
 import { FieldRow } from '../kit/FieldRow'
 import { KeyRow } from '../kit/KeyRow'
 import styles from './methods.module.css'
+import { HowMuch, takenFrom } from '../parts/HowMuch'
 import { speaks, spoken } from '../kit/language'
 
 const say = speaks(methodFormsMessages)
 
+/** So many of a list at most: more is no quicker than another letter. */
+const OFFERED = 40
+/** Written in grams, it needs no keeping of how it was written. */
+const PLAIN_GRAMS = /^\s*(\d+([.,]\d+)?\s*g?)?\s*$/
+
 type Choice = { kind: 'ingredient'; ingredient: Ingredient } | { kind: 'method'; id: string; name: string }
 
-/** One amount: what, found by any of its names, grams or pieces, at which step, and in what state. */
+/** One amount: what, found by any of its names, how much in any measure, at which step, and in what state. */
 export function AmountForm({
   method,
   others,
   amountKey,
+  measures,
+  reader,
   onEdit,
   onClose,
 }: {
@@ -39,6 +46,9 @@ export function AmountForm({
   /** Methods that can go in as components. */
   others: Method[]
   amountKey: string | null
+  /** Whose cups and spoons are meant here. */
+  measures: MeasureSystem
+  reader: Reader
   onEdit: (edit: Edit) => void
   onClose: () => void
 }) {
@@ -49,14 +59,15 @@ export function AmountForm({
     if (ingredient) return { kind: 'ingredient', ingredient }
     return part ? { kind: 'method', id: part.method, name: part.name } : null
   })
-  const [mass, setMass] = useState(String(known?.grams ?? part?.grams ?? ''))
-  const [count, setCount] = useState(known?.count == null ? '' : String(known.count))
+  const [typed, setTyped] = useState(() => ({ text: asWritten(known ?? part), which: null }))
   const [step, setStep] = useState(known?.step ?? part?.step ?? method.steps[0]?.key ?? '')
   const [state, setState] = useState<Amount['state']>(known?.state ?? 'as it is')
   const ingredient = choice?.kind === 'ingredient' ? choice.ingredient : null
-  const number = (text: string) => (text.trim() === '' ? null : Number(text.replace(',', '.')))
-  const grams = number(mass)
-  const wrong = (grams !== null && !(grams > 0)) || (count !== '' && !(number(count)! > 0))
+  // What stands there as it was saved means what it meant then.
+  const kept = known !== null && typed.text === asWritten(known) && known.ingredient === ingredient?.key
+  const taken = kept ? known : takenFrom(typed, ingredient, measures)
+  const grams = taken?.grams ?? null
+  const open = typed.text.trim() !== '' && taken === null
   const choices: Choice[] = [
     ...findIngredients('').map((each): Choice => ({ kind: 'ingredient', ingredient: each })),
     ...others.map(({ id, name }): Choice => ({ kind: 'method', id, name })),
@@ -68,7 +79,15 @@ export function AmountForm({
     if (ingredient)
       onEdit({
         kind: 'put amount',
-        amount: { key, ingredient: ingredient.key, grams, count: number(count), step, state },
+        amount: {
+          key,
+          ingredient: ingredient.key,
+          grams,
+          count: ingredient.egg ? (taken?.count ?? null) : null,
+          step,
+          state,
+          ...(PLAIN_GRAMS.test(typed.text) ? {} : { said: typed.text.trim() }),
+        },
       })
     onClose()
   }
@@ -83,30 +102,22 @@ export function AmountForm({
         getOptionKey={(option) => (option.kind === 'ingredient' ? option.ingredient.key : option.id)}
         isOptionEqualToValue={(a, b) => JSON.stringify(a) === JSON.stringify(b)}
         filterOptions={(options, { inputValue }) => {
+          // The nearest name first; a method of the house before what it is called like.
           const wanted = inputValue.trim().toLowerCase()
-          const found = new Set(findIngredients(inputValue).map(({ key }) => key))
-          return options.filter((option) =>
-            option.kind === 'ingredient'
-              ? found.has(option.ingredient.key)
-              : option.name.toLowerCase().includes(wanted),
-          )
+          const found = new Map(findIngredients(inputValue).map(({ key }, i) => [key, i + 1]))
+          const rank = (option: Choice) => {
+            if (option.kind === 'method') return option.name.toLowerCase().includes(wanted) ? 1.5 : undefined
+            return found.get(option.ingredient.key)
+          }
+          return options
+            .filter((option) => rank(option) !== undefined)
+            .sort((a, b) => rank(a)! - rank(b)!)
+            .slice(0, OFFERED)
         }}
         onChange={(_, next) => setChoice(next)}
       />
       <FieldRow>
-        <Field label={say('grams')} value={mass} mode="decimal" onValue={setMass} />
-        {ingredient?.egg && (
-          <Field
-            label={say('pieces')}
-            value={count}
-            mode="numeric"
-            onValue={(typed) => {
-              setCount(typed)
-              const pieces = number(typed)
-              if (pieces && pieces > 0) setMass(String(Math.round(pieces * eggGrams(ingredient.egg!) * 10) / 10))
-            }}
-          />
-        )}
+        <HowMuch typed={typed} ingredient={ingredient} system={measures} reader={reader} onType={setTyped} />
         <SelectField
           label={say('atStep')}
           options={method.steps.map(({ key, kind }, i) => ({
@@ -131,9 +142,8 @@ export function AmountForm({
       {ingredient && ingredient.bloom > 0 && grams !== null && grams > 0 && (
         <Gelatine grams={grams} bloom={ingredient.bloom} />
       )}
-      {wrong && <p role="alert">{say('quantityNumberAbove0')}</p>}
       <KeyRow>
-        <Key look="primary" why={(!choice || wrong || step === '') && say('whatHowMuchStep')} onClick={done}>
+        <Key look="primary" why={(!choice || open || step === '') && say('whatHowMuchStep')} onClick={done}>
           {amountKey ? say('changeIt') : say('putItIn')}
         </Key>
         {amountKey && (
@@ -166,4 +176,11 @@ function Gelatine({ grams, bloom }: { grams: number; bloom: number }) {
       })}
     </p>
   )
+}
+
+/** An amount as it stands in the field: as somebody wrote it, else counted, else in grams. */
+function asWritten(amount: { grams: number | null; count?: number | null; said?: string } | null): string {
+  if (!amount) return ''
+  if (amount.said !== undefined) return amount.said
+  return amount.count ? String(amount.count) : amount.grams === null ? '' : `${amount.grams} g`
 }

@@ -33,12 +33,12 @@ export function AmountList({
       const state = amount.state === 'as it is' ? '' : `, ${amount.state}`
       return { ...amount, name: `${ingredient?.name ?? amount.ingredient}${state}`, marks: ingredient?.allergens ?? [] }
     }),
-    ...method.components.map((component) => ({ ...component, count: null, marks: [] })),
+    ...method.components.map((component) => ({ ...component, count: null, said: undefined, marks: [] })),
   ]
   const stepOf = (key: string) => method.steps.find((step) => step.key === key)?.kind
   return (
     <ul className={styles.amounts} aria-label={say('whatGoes')}>
-      {rows.map(({ key, name, grams: mass, count, step, marks }) => {
+      {rows.map(({ key, name, grams: mass, count, said, step, marks }) => {
         const kind = stepOf(step)
         return (
           <li key={key} className={clsx(key === chosen && styles.chosen)}>
@@ -49,7 +49,11 @@ export function AmountList({
               </span>
               <b>
                 {mass === null ? '?' : grams(mass)}
-                {count !== null && <small>{say('piecesCount', { count })}</small>}
+                {said !== undefined ? (
+                  <small>{said}</small>
+                ) : (
+                  count !== null && <small>{say('piecesCount', { count })}</small>
+                )}
               </b>
               <span className={styles.amountMarks}>
                 {marks.map((mark) => (

@@ -162,6 +162,8 @@ function Editor({ state, line, limits, day }: { state: MethodState; line: LineDa
                   method={method}
                   others={line.methods.flatMap((each) => (each.id === state.id ? [] : (approvedOf(each) ?? [])))}
                   amountKey={panel.key}
+                  measures={limits.practice.measures ?? 'metric'}
+                  reader={reader}
                   onEdit={onEdit}
                   onClose={contents}
                 />

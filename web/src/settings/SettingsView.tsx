@@ -72,7 +72,13 @@ function Elsewhere({ line }: { line: LineData }) {
     {
       path: '/limits',
       name: say('rulesAndClock'),
-      stands: limits ? say('rulesStand', { set: limits.ruleSet.name, hours: limits.practice.clock ?? 24 }) : '',
+      stands: limits
+        ? say('rulesStand', {
+            set: limits.ruleSet.name,
+            hours: limits.practice.clock ?? 24,
+            measures: limits.practice.measures ?? 'metric',
+          })
+        : '',
     },
     {
       path: '/people',

@@ -1,6 +1,12 @@
 import { useState } from 'react'
 import { useForm } from 'react-hook-form'
-import { ruleSets, type ClockHours, type TemperatureScale } from '@logged-thermal/core'
+import {
+  MEASURE_SYSTEMS,
+  ruleSets,
+  type ClockHours,
+  type MeasureSystem,
+  type TemperatureScale,
+} from '@logged-thermal/core'
 import { setUpMessages } from '@logged-thermal/wording'
 import { fieldOf, sentenceOf, useSetUpMutation } from '../app/api'
 import { useAppDispatch, useAppSelector } from '../app/store'
@@ -31,6 +37,7 @@ export function SetUp() {
   const [rules, setRules] = useState('')
   const [unit, setUnit] = useState<TemperatureScale | null>(null)
   const [clock, setClock] = useState<ClockHours | null>(null)
+  const [measures, setMeasures] = useState<MeasureSystem | null>(null)
   const [offered, setOffered] = useState(false)
   const [written, setWritten] = useState<typeof NOTHING | null>(null)
   const [missing, setMissing] = useState(false)
@@ -49,6 +56,7 @@ export function SetUp() {
   const shown = unit ?? set?.unit ?? 'C'
   // Where °F is printed, the clock has twelve hours, unless somebody says otherwise.
   const hours = clock ?? (set?.unit === 'F' ? 12 : 24)
+  const measuredBy = measures ?? (set?.unit === 'F' ? 'US' : rules.startsWith('uk-') ? 'UK' : 'metric')
   const ask = handleSubmit((form) => {
     setMissing(!set)
     if (set) setWritten(form)
@@ -58,7 +66,17 @@ export function SetUp() {
     const takesOffers = offered && set !== undefined && set.offers.length > 0
     const { address, ...named } = written
     const said = address.trim() ? { ...named, address: address.trim() } : named
-    const result = await found({ ...said, zone, unit: shown, ruleSet: rules, hours, takesOffers, pin, device })
+    const result = await found({
+      ...said,
+      zone,
+      unit: shown,
+      ruleSet: rules,
+      hours,
+      measures: measuredBy,
+      takesOffers,
+      pin,
+      device,
+    })
     if (!result.error) {
       dispatch(tablet.actions.loggingAs(result.data.shift?.person ?? null))
       // Another kitchen beside the one that was open here: anew from the ground.
@@ -120,6 +138,13 @@ export function SetUp() {
               chosen={String(hours) as '12' | '24'}
               words={(each) => say(each === '24' ? 'clock24' : 'clock12')}
               onChoose={(each) => setClock(each === '24' ? 24 : 12)}
+            />
+            <ChoiceKeys
+              name={say('measures')}
+              options={MEASURE_SYSTEMS}
+              chosen={measuredBy}
+              words={(each) => say(`measures_${each}`)}
+              onChoose={setMeasures}
             />
             <p className="muted">{say('nothingElse')}</p>
           </section>

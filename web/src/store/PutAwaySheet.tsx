@@ -114,7 +114,7 @@ export function PutAwaySheet({ batch, now, onClose }: { batch: BatchState; now: 
         </section>
         <section>
           <ChoiceKeys
-            name={say('whatItIs2')}
+            name={say('whatItIs')}
             options={['portion', 'trimmings', 'strained residue'] as const}
             chosen={as}
             words={(each) => say(`as_${each}`)}

@@ -5,7 +5,6 @@ import {
   catalogue,
   dayOf,
   EGG_SIZES,
-  findIngredients,
   isFrozenFruit,
   isLookedAt,
   limitsAt,
@@ -27,6 +26,7 @@ import { FormField, judgedBy, type Problems } from '../kit/FormField'
 import { Key } from '../kit/Key'
 import { numberIn } from './numberIn'
 import { SelectField } from '../kit/SelectField'
+import { foodMeant, NOT_LISTED, WhichFood } from './WhichFood'
 import { DateField } from '../kit/DateField'
 import { KeyRow } from '../kit/KeyRow'
 import { clsx } from 'clsx'
@@ -79,19 +79,20 @@ export function ReceiveForm({ only, onDone }: { only?: 'eggs'; onDone: (lot: str
   const now = useNow(10_000)
   const [how, setHow] = useState<How>('shell')
   const [holds, setHolds] = useState('egg')
+  const [tapped, setTapped] = useState<string | null>(null)
   const [size, setSize] = useState<EggSize>('US L')
   const [looks, setLooks] = useState<'good' | 'not good' | null>(null)
   const [dateKind, setDateKind] = useState<NonNullable<LotReceived['dateKind']>>('use-by')
   const [unit, setUnit] = useState<string | null>(null)
   const { control, handleSubmit, setValue, watch } = useForm({
     defaultValues: NOTHING,
-    resolver: judgedBy<Written>((asWritten) => problemsOf(asWritten, how)),
+    resolver: judgedBy<Written>((asWritten) => problemsOf(asWritten, how, foodMeant(asWritten.name, tapped))),
   })
   const written = watch()
   const limits = limitsAt(line?.limits?.versions ?? [], now)
   if (!line || !limits) return null
-  const found = how === 'other' ? findIngredients(written.name)[0] : undefined
-  const ingredient = how === 'shell' ? 'egg' : how !== 'other' ? holds : written.name.trim() && found ? found.key : null
+  const meant = how === 'other' ? foodMeant(written.name, tapped) : how === 'shell' ? 'egg' : holds
+  const ingredient = meant === NOT_LISTED ? null : meant
   const food = ingredient === null ? null : catalogue[ingredient]!
   const degrees = numberIn(written.degrees)
   const typed: Typed | null = degrees === null ? null : { value: degrees, unit: reader.scale }
@@ -99,7 +100,7 @@ export function ReceiveForm({ only, onDone }: { only?: 'eggs'; onDone: (lot: str
   const lot = {
     code: written.code.trim(),
     ingredient,
-    name: food?.name ?? written.name.trim(),
+    name: how === 'other' ? written.name.trim() : food!.name,
     form: how === 'other' ? null : how === 'shell' ? ('shell' as const) : ('pasteurized' as const),
     size: how === 'shell' ? size : null,
     supplier: written.supplier.trim(),
@@ -165,11 +166,7 @@ export function ReceiveForm({ only, onDone }: { only?: 'eggs'; onDone: (lot: str
       />
       {how === 'heated here' && <p>{say('eggsHeatedKitchenCount')}</p>}
       <div className={styles.fields}>
-        {how === 'other' &&
-          field(
-            'name',
-            say('whatItIs', { found: found && found.name, hasFound: Boolean(found && written.name.trim()) }),
-          )}
+        {how === 'other' && field('name', say('whatItIs'))}
         {field('code', say('lotAsWrittenOn'))}
         {field('supplier', say('from'))}
         <DateField
@@ -206,6 +203,7 @@ export function ReceiveForm({ only, onDone }: { only?: 'eggs'; onDone: (lot: str
           onChoose={setUnit}
         />
       </div>
+      {how === 'other' && <WhichFood name={written.name} chosen={meant} onChoose={setTapped} />}
       <ChoiceKeys
         name={say('whichDateStandsOn')}
         options={['use-by', 'best-before'] as const}
@@ -254,13 +252,13 @@ function pasteurizedOf(how: How, certificate: string, limits: string): LotReceiv
 }
 
 /** What a delivery cannot be entered without, field by field. */
-function problemsOf(written: Written, how: How): Problems<Written> {
+function problemsOf(written: Written, how: How, meant: string | null): Problems<Written> {
   const { code, supplier, name, certificate, degrees, amount } = written
   const isMissing = (text: string) => text.trim() === ''
   return {
     code: isMissing(code) ? say('whichLotWriteDown') : null,
     supplier: isMissing(supplier) ? say('whoFrom') : null,
-    name: how === 'other' && isMissing(name) ? say('whatIsIt') : null,
+    name: how !== 'other' ? null : isMissing(name) ? say('whatIsIt') : meant === null ? say('tapWhich') : null,
     certificate: how === 'bought' && isMissing(certificate) ? say('pasteurizedLotNamesIts') : null,
     degrees: isMissing(degrees) || numberIn(degrees) !== null ? null : say('notTemperatureDigitsAs', { degrees }),
     amount:

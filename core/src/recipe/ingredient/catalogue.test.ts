@@ -43,6 +43,43 @@ describe('the catalogue', () => {
     expect(findIngredients('plutonium')).toEqual([])
   })
 
+  it('means the very thing that was typed before all that only begins like it', () => {
+    const first = (text: string) => findIngredients(text)[0]?.key
+    const meant = {
+      butter: 'butter',
+      milk: 'milk',
+      Custard: 'bought-custard',
+      cream: 'cream-36',
+      eggs: 'egg',
+      'yolks ': 'yolk',
+      Sugar: 'sugar',
+      'creme fraiche': 'creme-fraiche',
+      'fraiche creme': 'creme-fraiche',
+      'egg yol': 'yolk',
+      hazeln: 'hazelnuts',
+    }
+    for (const [text, key] of Object.entries(meant)) expect(`${text} ${first(text)}`).toBe(`${text} ${key}`)
+    // The rest follows, to be tapped.
+    expect(findIngredients('butter').map(({ key }) => key)).toEqual(
+      expect.arrayContaining(['brown-butter', 'salted-butter', 'buttermilk', 'peanut-butter']),
+    )
+  })
+
+  it('says a name of one thing only', () => {
+    const said = new Map<string, string[]>()
+    for (const { key, name, synonyms } of Object.values(catalogue))
+      for (const each of new Set([name, ...synonyms].map((text) => text.toLowerCase())))
+        said.set(each, [...(said.get(each) ?? []), key])
+    expect([...said].filter(([, keys]) => keys.length > 1)).toEqual([])
+    expect(Object.keys(catalogue).length).toBeGreaterThan(300)
+  })
+
+  it('measures by volume only what a cook measures so, within what food can weigh', () => {
+    for (const { key, density } of Object.values(catalogue))
+      if (density != null) expect(`${key} ${density > 0.02 && density < 1.5}`).toBe(`${key} true`)
+    expect(catalogue.lemon!.density).toBeNull()
+  })
+
   it('knows what a label has to know', () => {
     expect(catalogue.gelatine).toMatchObject({ origin: 'land animal', bloom: 200 })
     expect(catalogue['fish-gelatine']).toMatchObject({ origin: 'fish', allergens: ['fish'] })

@@ -2,7 +2,18 @@ import type { Composition } from '../../physics/material/properties'
 import type { EggPart } from './eggGrams'
 
 export type Allergen =
-  'milk' | 'egg' | 'wheat' | 'tree nuts' | 'peanut' | 'soy' | 'sesame' | 'fish' | 'sulphites' | 'gluten'
+  | 'milk'
+  | 'egg'
+  | 'wheat'
+  | 'tree nuts'
+  | 'peanut'
+  | 'soy'
+  | 'sesame'
+  | 'fish'
+  | 'sulphites'
+  | 'gluten'
+  | 'lupin'
+  | 'mustard'
 
 /** Where it comes from, for diet claims. */
 export type Origin = 'plant' | 'milk' | 'egg' | 'honey' | 'land animal' | 'fish'
@@ -27,6 +38,12 @@ export interface Ingredient {
   starch: boolean
   /** Bloom strength, for gelatine; 0 for all else. */
   bloom: number
+  /** Grams of a millilitre as a cook measures it: poured, or spooned in and levelled; null or left out: not by volume. */
+  density?: number | null
   /** Fruit, herbs and flowers as they come from the field. */
   fresh?: true
+  /** Looked at when it comes and again when it goes in: mould, stones, insects. */
+  lookedAt?: true
+  /** Comes frozen and may carry a virus that nobody sees. */
+  frozenFruit?: true
 }

@@ -70,6 +70,8 @@ export interface Amount {
   count: number | null
   step: string
   state: 'as it is' | 'pasteurized lot' | 'frozen' | 'treated'
+  /** As somebody wrote it: "2 cups". Left out: in grams. */
+  said?: string
 }
 
 /** Something made by another method that goes in. */

@@ -139,13 +139,14 @@ function parseTarget(field: Field) {
 }
 
 function parseAmount(field: Field, steps: readonly string[], own: readonly Ingredient[]): Amount {
-  const { key, ingredient, grams, count, step, state } = object(field, [
+  const { key, ingredient, grams, count, step, state, said } = object(field, [
     'key',
     'ingredient',
     'grams',
     'count',
     'step',
     'state',
+    'said',
   ])
   return {
     key: text(key, 40),
@@ -154,6 +155,7 @@ function parseAmount(field: Field, steps: readonly string[], own: readonly Ingre
     count: count.value === null ? null : number(count, 0.1, 100_000),
     step: oneOf(step, steps),
     state: oneOf(state, ['as it is', 'pasteurized lot', 'frozen', 'treated'] as const),
+    ...(said.value === undefined ? {} : { said: text(said, 60) }),
   }
 }
 
@@ -179,6 +181,8 @@ const ALLERGENS: Allergen[] = [
   'fish',
   'sulphites',
   'gluten',
+  'lupin',
+  'mustard',
 ]
 const ORIGINS: Origin[] = ['plant', 'milk', 'egg', 'honey', 'land animal', 'fish']
 

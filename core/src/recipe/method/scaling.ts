@@ -57,13 +57,15 @@ export function scaled(method: Method, factor: number): Method {
   }
 }
 
-function scaledAmount(amount: Amount, factor: number): Amount {
+function scaledAmount({ said, ...amount }: Amount, factor: number): Amount {
   const count = amount.count === null ? null : amount.count * factor
   const whole = count !== null && Math.abs(count - Math.round(count)) < 1e-6
   return {
     ...amount,
     grams: amount.grams === null ? null : tenth(amount.grams * factor),
     count: whole ? Math.round(count) : null,
+    // "2 cups" is true of the method as it is written, and of no other size of it.
+    ...(said !== undefined && factor === 1 ? { said } : {}),
   }
 }
 

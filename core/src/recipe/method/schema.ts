@@ -55,14 +55,18 @@ export const methodSchema = {
           }),
         },
         amounts: list(
-          record({
-            key: text(40),
-            ingredient: text(40),
-            grams: orNull(number(0.01, 1e6)),
-            count: orNull(number(0.1, 100_000)),
-            step: text(40),
-            state: { enum: ['as it is', 'pasteurized lot', 'frozen', 'treated'] },
-          }),
+          record(
+            {
+              key: text(40),
+              ingredient: text(40),
+              grams: orNull(number(0.01, 1e6)),
+              count: orNull(number(0.1, 100_000)),
+              step: text(40),
+              state: { enum: ['as it is', 'pasteurized lot', 'frozen', 'treated'] },
+              said: text(60),
+            },
+            ['said'],
+          ),
         ),
         components: list(
           record({ key: text(40), method: id, name: text(80), grams: orNull(number(0.01, 1e6)), step: text(40) }),

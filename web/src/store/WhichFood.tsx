@@ -1,0 +1,49 @@
+import { findIngredients, isNamed } from '@logged-thermal/core'
+import { storeInMessages } from '@logged-thermal/wording'
+import { ChoiceKeys } from '../kit/ChoiceKeys'
+import { speaks } from '../kit/language'
+
+const say = speaks(storeInMessages)
+
+/** What a name may mean, so many at most: more is no quicker than another word. */
+const OFFERED = 6
+/** None of those on the list: what it holds is not known. */
+export const NOT_LISTED = 'not listed'
+
+/** What of the catalogue something is, as it was tapped: a key, or that it is none; the name stays as it was typed. */
+export function WhichFood({
+  name,
+  chosen,
+  onChoose,
+}: {
+  name: string
+  chosen: string | null
+  onChoose: (key: string) => void
+}) {
+  const offered = offeredFor(name)
+  if (offered.length === 0) return name.trim() === '' ? null : <p className="muted">{say('notOnList')}</p>
+  return (
+    <div>
+      <ChoiceKeys
+        name={say('whichOfThese')}
+        options={[...offered.map(({ key }) => key), NOT_LISTED]}
+        chosen={chosen ?? ''}
+        words={(key) => offered.find((each) => each.key === key)?.name ?? say('noneOfThese')}
+        onChoose={onChoose}
+      />
+      {chosen === NOT_LISTED && <p className="muted">{say('notOnList')}</p>}
+    </div>
+  )
+}
+
+/** Which food a name means: the tapped one, else the one of just that name; null where nobody has said yet. */
+export function foodMeant(name: string, tapped: string | null): string | null {
+  const offered = offeredFor(name)
+  if (offered.length === 0) return name.trim() === '' ? null : NOT_LISTED
+  if (tapped === NOT_LISTED || offered.some(({ key }) => key === tapped)) return tapped
+  return offered[0] && isNamed(offered[0], name) ? offered[0].key : null
+}
+
+function offeredFor(name: string) {
+  return name.trim() === '' ? [] : findIngredients(name).slice(0, OFFERED)
+}
