@@ -6,6 +6,9 @@ import { defaultClientConditions, defineConfig, type Plugin } from 'vite'
 import { compression } from 'vite-plugin-compression2'
 import { compiledMessages } from './compiledMessages.ts'
 
+/** Its index names all of it: what only later views look at would else come with the Line. */
+const CORE = /core.src/
+
 export default defineConfig({
   root: import.meta.dirname,
   plugins: [compiledMessages(), react(), buildNamed(), smallOnTheWire()],
@@ -24,7 +27,9 @@ export default defineConfig({
     assetsInlineLimit: 0,
     chunkSizeWarningLimit: 1200,
     // What the Line opens with is one file: a browser asks for six at a time, and each round to the server counts.
-    rolldownOptions: { output: { codeSplitting: { groups: [{ name: 'first', tags: ['$initial'] }] } } },
+    rolldownOptions: {
+      output: { codeSplitting: { groups: [{ name: 'first', tags: ['$initial'], test: (id) => !CORE.test(id) }] } },
+    },
   },
   server: { port: 4311, proxy: { '/api': 'http://127.0.0.1:4310', '/health': 'http://127.0.0.1:4310' } },
 })

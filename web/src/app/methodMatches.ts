@@ -1,4 +1,4 @@
-import { families, ingredientOf, type Method, type MethodFacts } from '@logged-thermal/core'
+import { families, ingredientOf, namesOf, type Method, type MethodFacts } from '@logged-thermal/core'
 
 /** Whether a method is meant by a text: its name, family, ingredients with their synonyms, components, allergens. */
 export function methodMatches(method: Method, wanted: string, { allergens }: MethodFacts): boolean {
@@ -6,7 +6,7 @@ export function methodMatches(method: Method, wanted: string, { allergens }: Met
   if (words.length === 0) return true
   const ingredients = method.amounts.flatMap((amount) => {
     const found = ingredientOf(amount, method)
-    return found ? [found.name, ...found.synonyms] : [amount.ingredient]
+    return found ? namesOf(found) : [amount.ingredient]
   })
   const components = method.components.map(({ name }) => name)
   const said = [method.name, families[method.family].name, ...ingredients, ...components, ...allergens]

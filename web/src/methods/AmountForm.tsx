@@ -20,7 +20,7 @@ import { SearchField } from '../kit/SearchField'
 import { FieldRow } from '../kit/FieldRow'
 import { KeyRow } from '../kit/KeyRow'
 import styles from './methods.module.css'
-import { HowMuch, takenFrom } from '../parts/HowMuch'
+import { HowMuch, takenFrom, type TypedAmount } from '../parts/HowMuch'
 import { speaks, spoken } from '../kit/language'
 
 const say = speaks(methodFormsMessages)
@@ -59,7 +59,7 @@ export function AmountForm({
     if (ingredient) return { kind: 'ingredient', ingredient }
     return part ? { kind: 'method', id: part.method, name: part.name } : null
   })
-  const [typed, setTyped] = useState(() => ({ text: asWritten(known ?? part), which: null }))
+  const [typed, setTyped] = useState<TypedAmount>(() => ({ text: asWritten(known ?? part), which: null }))
   const [step, setStep] = useState(known?.step ?? part?.step ?? method.steps[0]?.key ?? '')
   const [state, setState] = useState<Amount['state']>(known?.state ?? 'as it is')
   const ingredient = choice?.kind === 'ingredient' ? choice.ingredient : null

@@ -1,6 +1,7 @@
 import type { MeasureSystem } from '../../rules/practice'
 import { eggGrams, type EggSize } from '../ingredient/eggGrams'
 import type { Ingredient } from '../ingredient/ingredient'
+import { namesOf } from '../ingredient/names'
 import { LEAVES, type LeafGrade } from '../ingredient/gelatine'
 import { quantityAhead, type Quantity } from './quantity'
 import { pieceGrams, sachetGrams, sizeAhead, STICK, usualEgg } from './sizes'
@@ -184,9 +185,10 @@ function isPoured({ composition, density }: Ingredient): boolean {
   return density != null && density >= 0.97 && composition.water >= 0.45
 }
 
-function namesIt(rest: string, { name, synonyms, egg }: Ingredient): boolean {
+function namesIt(rest: string, ingredient: Ingredient): boolean {
+  const { egg } = ingredient
   const said = plainWords(rest)
-  const names = [name, ...synonyms, ...(egg ? [egg, `${egg}s`, `egg ${egg}s`, 'eggs', 'egg'] : [])].map(plainWords)
+  const names = [...namesOf(ingredient), ...(egg ? [egg, `${egg}s`, `egg ${egg}s`, 'eggs', 'egg'] : [])].map(plainWords)
   return names.some((each) => each === said || each.startsWith(`${said} `) || `${each}s` === said)
 }
 

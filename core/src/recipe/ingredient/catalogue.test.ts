@@ -1,6 +1,8 @@
 import { eggGrams, EGG_SIZES } from './eggGrams'
 import { boilingPoint } from '../../physics/heating/boilingPoint'
-import { catalogue, findIngredients } from './catalogue'
+import { catalogue } from './catalogue'
+import { findIngredients } from './find'
+import { namesOf } from './names'
 import { gelatineFor, leavesFor } from './gelatine'
 
 /** Mass % once more, apart from the data: water, protein, fat, carbohydrate, ash. */
@@ -65,11 +67,29 @@ describe('the catalogue', () => {
     )
   })
 
+  it('names the allergen of what a food comes from, and of the flour and nuts in it', () => {
+    for (const { key, name, origin, allergens } of Object.values(catalogue)) {
+      if (origin === 'milk' || origin === 'egg' || origin === 'fish') expect([key, ...allergens]).toContain(origin)
+      if (/wheat|sponge|choux|brioche|filo|puff pastry|breadcrumb|wafers?$/i.test(name))
+        expect([key, ...allergens]).toEqual(expect.arrayContaining(['wheat', 'gluten']))
+      if (
+        /hazelnut|almond|walnut|pecan|pistachio|cashew|macadamia|praline|marzipan/i.test(name) &&
+        !/extract/i.test(name)
+      )
+        expect([key, ...allergens]).toContain('tree nuts')
+    }
+    const eggs = ['sponge', 'sponge-fingers', 'choux', 'brioche', 'tart-shell', 'chocolate-sponge', 'almond-sponge']
+    for (const key of [...eggs, 'meringue', 'bought-custard', 'vanilla-ice-cream', 'almond-macaroon'])
+      expect([key, ...catalogue[key]!.allergens]).toContain('egg')
+    for (const key of ['choux', 'brioche', 'tart-shell', 'chocolate-sponge', 'almond-sponge', 'butter-biscuit'])
+      expect([key, ...catalogue[key]!.allergens]).toContain('milk')
+  })
+
   it('says a name of one thing only', () => {
     const said = new Map<string, string[]>()
-    for (const { key, name, synonyms } of Object.values(catalogue))
-      for (const each of new Set([name, ...synonyms].map((text) => text.toLowerCase())))
-        said.set(each, [...(said.get(each) ?? []), key])
+    for (const food of Object.values(catalogue))
+      for (const each of new Set(namesOf(food).map((text) => text.toLowerCase())))
+        said.set(each, [...(said.get(each) ?? []), food.key])
     expect([...said].filter(([, keys]) => keys.length > 1)).toEqual([])
     expect(Object.keys(catalogue).length).toBeGreaterThan(300)
   })

@@ -23,7 +23,7 @@ export interface Ingredient {
   key: string
   /** As we say it, in British spelling. */
   name: string
-  /** What others call it, on both sides of the Atlantic. */
+  /** What others call it; of what ships these stand in `names`. */
   synonyms: string[]
   composition: Composition
   allergens: Allergen[]

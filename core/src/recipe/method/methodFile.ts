@@ -1,7 +1,9 @@
 import { parseMethod } from './parseMethod'
 import { FieldError, list, object, oneOf } from '../../ground/field'
 import type { Method } from './method'
-import { METHOD_FILE } from './schema'
+
+/** The file in which methods are exchanged. */
+export const METHOD_FILE = 'logged-thermal method'
 
 /** Methods as a file that other programs can read: see methodSchema. */
 export function methodFile(methods: readonly Method[]): string {

@@ -1,3 +1,4 @@
+import { METHOD_FILE } from './methodFile'
 import { schedules } from '../../rules/sets/schedules'
 import { COOLINGS, FAMILY_KEYS, STEP_KINDS } from './method'
 
@@ -16,9 +17,6 @@ const degrees = record({ c: number(-90, 400), f: number(-130, 752) })
 const typed = record({ value: { type: 'number' }, unit: { enum: ['C', 'F'] } })
 const of = { anyOf: [{ const: 'mixture' }, record({ part: text(80) })] }
 const share = number(0, 1)
-
-/** The file in which methods are exchanged. */
-export const METHOD_FILE = 'logged-thermal method'
 
 /**
  * JSON Schema of a method file: { format, version, methods }. Published, so that other programs can write one; what a

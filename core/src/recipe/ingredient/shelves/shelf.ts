@@ -6,22 +6,15 @@ export type Facts = Partial<Omit<Ingredient, 'key' | 'name' | 'composition' | 's
 /** Mass % of water, protein, fat, carbohydrate, ash; what is missing to 100 is fibre. */
 type Percent = readonly [water: number, protein: number, fat: number, carbohydrate: number, ash: number]
 
-/** One food: its names, what it is made of, grams of a millilitre as a cook measures it (null: not by volume), the rest. */
-export type Row = readonly [
-  key: string,
-  name: string,
-  others: string,
-  composition: Percent,
-  density: number | null,
-  facts?: Facts,
-]
+/** One food: its name, what it is made of, grams of a millilitre as a cook measures it (null: not by volume), the rest. */
+export type Row = readonly [key: string, name: string, composition: Percent, density: number | null, facts?: Facts]
 
-/** Foods of one kind, with what they share; `others` are further names, British and American, with commas between. */
+/** Foods of one kind, with what they share. */
 export function shelf(shared: Facts, rows: readonly Row[]): Ingredient[] {
-  return rows.map(([key, name, others, composition, density, facts]) => ({
+  return rows.map(([key, name, composition, density, facts]) => ({
     key,
     name,
-    synonyms: others === '' ? [] : others.split(', '),
+    synonyms: [],
     composition: shares(composition),
     density,
     allergens: [],
