@@ -77,9 +77,11 @@ test('what blocks keeps a version from force until it is justified in writing', 
   const page = await person(browser, 'Ilse Varrow')
   await page.goto(`${kitchen.url}/methods`)
   await page.getByRole('button', { name: 'New method' }).click()
-  await page.getByRole('button', { name: 'Name, family, keeping' }).click()
+  // Nothing is stored before it has a name.
   await page.getByLabel('Name', { exact: true }).fill('Spruce-tip mousse')
   await choose(page, 'Family', /^Mousse/)
+  await page.getByRole('button', { name: 'Make a draft of it' }).click()
+  await page.getByRole('button', { name: 'Name, family, keeping' }).click()
   await page.getByLabel('Holds raw egg').check()
   await page.getByRole('button', { name: 'Done' }).click()
   await expect(page.getByText('Nothing is in it yet.')).toBeVisible()
@@ -87,6 +89,7 @@ test('what blocks keeps a version from force until it is justified in writing', 
   await page.getByLabel('What, by any of its names').fill('whole egg')
   await page.getByRole('option', { name: 'Whole egg' }).click()
   await page.getByLabel('How much').fill('4 large')
+  await choose(page, 'At step', /Fold/)
   await page.getByRole('button', { name: 'Put it in' }).click()
   const fold = page.locator('[data-step="fold"]')
   await expect(fold).toContainText('Whole egg is never heated.')
@@ -104,6 +107,55 @@ test('what blocks keeps a version from force until it is justified in writing', 
   await signAs(page, 'Ilse Varrow')
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Spruce-tip mousse. Version 3, in force')
   await page.context().close()
+})
+
+const PASTED = `Fennel pouring custard
+
+Ingredients
+2 cups milk
+100 g sugar
+6 yolks
+1 tbsp moon dust
+
+Method
+1. Heat the milk to 80 °C.
+2. Whisk the yolks with the sugar, pour the hot milk over them.
+3. Cook, stirring, to 82 °C.
+4. Strain, cool over ice. Keeps three weeks.`
+
+test('a recipe is pasted, put right line by line, and is a draft that nothing was kept of before', async ({
+  browser,
+}) => {
+  const chef = await person(browser, 'Noor Hallet')
+  await chef.goto(`${kitchen.url}/methods/new`)
+  await chef.getByRole('button', { name: 'Paste a recipe' }).click()
+  await chef.getByLabel('The recipe, as text').fill(PASTED)
+  const understood = chef.getByRole('region', { name: 'What was understood' })
+  await expect(understood.getByLabel('Name', { exact: true })).toHaveValue('Fennel pouring custard')
+  await expect(understood).toContainText('Poured custard')
+  await expect(understood).toContainText('“Keeps three weeks” is not taken over.')
+  const draft = chef.getByRole('button', { name: /Make a draft of it/ })
+  await expect(draft).toHaveAttribute('aria-disabled', 'true')
+  await expectAccessible(chef)
+
+  // A cup in a kitchen of metric measures may be either.
+  await understood.getByRole('button', { name: /2 cups milk/ }).click()
+  await understood.getByRole('button', { name: '2 cup (metric) = 515 g' }).click()
+  await understood.getByRole('button', { name: 'That is it' }).click()
+  await understood.getByRole('button', { name: /moon dust/ }).click()
+  await understood.getByRole('button', { name: 'Not on the list' }).click()
+  await understood.getByLabel('What it is most like').fill('icing sugar')
+  await chef.getByRole('option', { name: 'Icing sugar' }).click()
+  await understood.getByRole('button', { name: 'Make it an ingredient' }).click()
+  await understood.getByRole('button', { name: 'That is it' }).click()
+  await draft.click()
+
+  await expect(chef.getByRole('heading', { level: 1 })).toContainText('Fennel pouring custard')
+  const goesIn = chef.getByRole('list', { name: 'What goes in' })
+  await expect(goesIn.getByRole('listitem')).toHaveText([/Whole milk.*515 g2 cups/, /Sugar/, /Yolk/, /moon dust/])
+  await expect(chef.getByText('Nothing is claimed: moon dust is not known here.')).toBeVisible()
+  await expect(chef.locator('[data-step="cook"]')).toBeVisible()
+  await chef.context().close()
 })
 
 test('steps are moved by keyboard and by dragging; an oven needs its unit', async ({ browser }) => {

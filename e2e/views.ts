@@ -13,6 +13,7 @@ export const PATHS = [
   '/store/bin',
   '/store/receive',
   '/methods',
+  '/methods/new',
   '/limits',
   '/cooldown',
   '/temper',

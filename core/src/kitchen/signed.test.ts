@@ -102,6 +102,7 @@ describe('a line signed in place of guidance', () => {
 describe('a validated bake', () => {
   const sponge: Method = {
     ...newMethod({ id: idOf('sponge'), vesselId: idOf('tin'), name: 'Sponge', family: 'baked-crumb' }),
+    steps: (['bake', 'hold'] as const).map((kind) => ({ key: kind, kind, measures: 'mixture' as const })),
     vessel: { id: idOf('tin'), name: 'tin', fillDepth: 0.03 },
     amounts: [
       { key: 'egg', ingredient: 'egg', grams: 500, count: 10, step: 'bake', state: 'as it is' },

@@ -1,7 +1,7 @@
 /**
  * Recipe: ingredients, methods, and what a method will be held to before anything is made.
  *
- * `ingredient` the catalogue · `amount` what somebody wrote, in grams · `method` steps and amounts, heat plan, scaling, problems of a file · `egg` which egg may go in and
+ * `ingredient` the catalogue · `amount` what somebody wrote, in grams · `pasted` a recipe as text, read · `method` steps and amounts, heat plan, scaling, problems of a file · `egg` which egg may go in and
  * how it is tempered · `checks` the limits that a method carries, the terms of a batch, and the problems that block it.
  *
  * Imports: ground, physics, rules.
@@ -33,6 +33,7 @@ export { eggPlan, mayUse, type EggPlan, type EggRule, type EggUse, type LotForm 
 export { LADLE_STEP, largestLadle, onsetOf, temper, temperVerdict, type Pour, type TemperVerdict } from './egg/temper'
 export { catalogue } from './ingredient/catalogue'
 export { findIngredients, isNamed } from './ingredient/find'
+export { ALLERGENS, ownIngredient } from './ingredient/own'
 export { namesOf } from './ingredient/names'
 export * from './ingredient/ingredient'
 export { mixed } from './ingredient/mixed'
@@ -49,6 +50,10 @@ export {
   type Unread,
 } from './amount/readAmount'
 export type { AmountUnit } from './amount/unit'
+export { LONGEST_RECIPE, missingOf, readRecipe, type Missing, type PastedRecipe } from './pasted/readRecipe'
+export { methodOf } from './pasted/methodOf'
+export type { PastedMaterial } from './pasted/material'
+export type { PastedStep } from './pasted/work'
 export { isFrozenFruit, isLookedAt, isWashed } from './ingredient/produce'
 export { BY_PRODUCT_DAYS } from './ingredient/byProduct'
 export { families, type Family } from './method/families'

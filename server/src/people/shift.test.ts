@@ -157,7 +157,12 @@ it('ends for whoever works here no more: no shift, no PIN, no name on the door',
   const give = (role: string | null) =>
     http().post(`/api/people/${mina}/role`).set('Cookie', cookie).send({ role, signer: lead.id, pin: lead.pin })
   // Not as a bare entry, which would leave the list of people as it was.
-  const bare = kitchen.claim('role-given', kitchen.kitchenId, { person: mina, role: null }, { by: lead.id })
+  const bare = kitchen.claim(
+    'role-given',
+    kitchen.kitchenId,
+    { person: mina, role: null, administers: false },
+    { by: lead.id },
+  )
   const entries = { sentAt: clock.now(), entries: [bare], signer: lead.id, pin: lead.pin }
   const answer = await http().post('/api/entries').set('Cookie', cookie).send(entries)
   expect(answer.body).toMatchObject({ results: [{ id: bare.id, outcome: 'refused', code: 'has its own route' }] })

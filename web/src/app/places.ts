@@ -66,6 +66,7 @@ const PLACES = {
     says: say('oneMethodStepsAmounts'),
     under: 'methods',
   },
+  newMethod: { path: '/methods/new', name: say('newMethod'), says: say('writtenCopiedPasted'), under: 'methods' },
   cooldown: { path: '/cooldown', name: say('cooldown'), says: say('whichPanWhichPlace'), under: 'more' },
   temper: { path: '/temper', name: say('tempering'), says: say('whatEachLadleDoes'), under: 'more' },
   limits: { path: '/limits', name: say('limits'), says: say('limitsForceWhereEach'), under: 'more' },

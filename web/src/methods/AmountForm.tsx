@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { v7 as uuid } from 'uuid'
 import {
+  catalogue,
   findIngredients,
   gelatineFor,
   ingredientOf,
@@ -15,6 +16,7 @@ import {
 import { stepName, methodFormsMessages, type Reader } from '@logged-thermal/wording'
 import { Key } from '../kit/Key'
 import type { Edit } from './editing'
+import { OwnIngredient } from './OwnIngredient'
 import { SelectField } from '../kit/SelectField'
 import { SearchField } from '../kit/SearchField'
 import { FieldRow } from '../kit/FieldRow'
@@ -61,6 +63,8 @@ export function AmountForm({
   })
   const [typed, setTyped] = useState<TypedAmount>(() => ({ text: asWritten(known ?? part), which: null }))
   const [step, setStep] = useState(known?.step ?? part?.step ?? method.steps[0]?.key ?? '')
+  const [making, setMaking] = useState(false)
+  const [wanted, setWanted] = useState('')
   const [state, setState] = useState<Amount['state']>(known?.state ?? 'as it is')
   const ingredient = choice?.kind === 'ingredient' ? choice.ingredient : null
   // What stands there as it was saved means what it meant then.
@@ -69,6 +73,7 @@ export function AmountForm({
   const grams = taken?.grams ?? null
   const open = typed.text.trim() !== '' && taken === null
   const choices: Choice[] = [
+    ...method.own.map((each): Choice => ({ kind: 'ingredient', ingredient: each })),
     ...findIngredients('').map((each): Choice => ({ kind: 'ingredient', ingredient: each })),
     ...others.map(({ id, name }): Choice => ({ kind: 'method', id, name })),
   ]
@@ -76,6 +81,7 @@ export function AmountForm({
     const key = amountKey ?? uuid()
     if (choice?.kind === 'method')
       onEdit({ kind: 'put component', component: { key, method: choice.id, name: choice.name, grams, step } })
+    if (ingredient && !(ingredient.key in catalogue)) onEdit({ kind: 'put own', ingredient })
     if (ingredient)
       onEdit({
         kind: 'put amount',
@@ -91,6 +97,17 @@ export function AmountForm({
       })
     onClose()
   }
+  if (making)
+    return (
+      <OwnIngredient
+        called={wanted}
+        onDone={(own) => {
+          setChoice({ kind: 'ingredient', ingredient: own })
+          setMaking(false)
+        }}
+        onClose={() => setMaking(false)}
+      />
+    )
   return (
     <section className={styles.methodForm} aria-label={say('whatGoes')}>
       <SearchField
@@ -107,6 +124,8 @@ export function AmountForm({
           const found = new Map(findIngredients(inputValue).map(({ key }, i) => [key, i + 1]))
           const rank = (option: Choice) => {
             if (option.kind === 'method') return option.name.toLowerCase().includes(wanted) ? 1.5 : undefined
+            const own = !(option.ingredient.key in catalogue)
+            if (own) return option.ingredient.name.toLowerCase().includes(wanted) ? 0.5 : undefined
             return found.get(option.ingredient.key)
           }
           return options
@@ -114,6 +133,7 @@ export function AmountForm({
             .sort((a, b) => rank(a)! - rank(b)!)
             .slice(0, OFFERED)
         }}
+        onInputChange={(_, text, why) => why === 'input' && setWanted(text)}
         onChange={(_, next) => setChoice(next)}
       />
       <FieldRow>
@@ -155,6 +175,11 @@ export function AmountForm({
             }}
           >
             {say('takeOut')}
+          </Key>
+        )}
+        {!amountKey && (
+          <Key look="outlined" onClick={() => setMaking(true)}>
+            {say('notOnTheList')}
           </Key>
         )}
         <Key look="outlined" onClick={onClose}>

@@ -9,7 +9,8 @@ const say = speaks(methodsMessages)
 /** What the label will say: computed from the parts, so that a swap withdraws a claim by itself. */
 export function MethodLabel({ method, facts, checks }: { method: Method; facts: MethodFacts; checks: Check[] }) {
   const law = checks.find(({ limit }) => limit.key === 'date-marking')?.limit.rule
-  const { allergens, claims, alcoholByVolume, grams: mass, unknown } = facts
+  const { allergens, claims, alcoholByVolume, grams: mass } = facts
+  const unknown = [...facts.unchecked, ...facts.unknown]
   return (
     <div className={methodsStyles.methodLabel} role="region" aria-label={say('label')}>
       <p>

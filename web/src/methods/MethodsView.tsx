@@ -1,6 +1,5 @@
 import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
-import { v7 as uuid } from 'uuid'
 import {
   approvedOf,
   dayOf,
@@ -11,7 +10,6 @@ import {
   latestOf,
   limitsAt,
   methodFile,
-  newMethod,
   problemsOf,
   readMethodFile,
   type Method,
@@ -64,13 +62,6 @@ export function MethodsView() {
     )
   const unapproved = rows.filter(({ method, inForce }) => inForce !== method.version).length
 
-  const create = () => {
-    const id = uuid()
-    enter('method-saved', id, {
-      method: newMethod({ id, vesselId: uuid(), name: say('newMethod'), family: 'poured-custard' }),
-    })
-    void navigate(`/methods/${id}`)
-  }
   const take = async (chosen: File) => {
     try {
       const methods = readMethodFile(await chosen.text())
@@ -110,7 +101,7 @@ export function MethodsView() {
             placeholder={say('findByNameFamily')}
             onValue={setWanted}
           />
-          <Key look="primary" why={shutUnless(open, mayWrite, 'chef')} onClick={create}>
+          <Key look="primary" why={shutUnless(open, mayWrite, 'chef')} onClick={() => void navigate('/methods/new')}>
             {say('newMethod')}
           </Key>
           <Key onClick={() => download('methods.json', methodFile(rows.map(({ method }) => method)))}>

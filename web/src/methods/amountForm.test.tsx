@@ -9,7 +9,7 @@ import type { Edit } from './editing'
 afterEach(() => jest.useRealTimers())
 
 const PLAIN = newMethod({ id: 'm', vesselId: 'v', name: 'Bay custard', family: 'poured-custard' })
-const reader = { scale: 'C', zone: 'UTC', locale: 'en', hours: 24, today: null } as const
+const reader = { scale: 'C', zone: 'UTC', locale: 'en-GB', hours: 24, today: null } as const
 
 async function show(measures: MeasureSystem, amountKey: string | null = null, method: Method = PLAIN) {
   const edits: Edit[] = []

@@ -14,6 +14,7 @@ const amount = (key: string, step: string, more: Partial<Amount> = {}): Amount =
 })
 const custard: Method = {
   ...newMethod({ id: 'm', vesselId: 'v', name: 'Fennel custard', family: 'poured-custard' }),
+  steps: (['cook', 'cool', 'hold'] as const).map((kind) => ({ key: kind, kind, measures: 'mixture' })),
   amounts: [amount('a', 'cook')],
 }
 const keys = ({ steps }: Method) => steps.map(({ key }) => key)
@@ -43,6 +44,8 @@ describe('editing a method', () => {
 
   it('takes the steps of a family only while nothing is in it', () => {
     expect(keys(edited({ ...custard, amounts: [] }, { kind: 'family', family: 'mousse', vesselId: 'w' }))).toEqual([
+      'combine',
+      'whip',
       'fold',
       'cool',
       'hold',
@@ -82,6 +85,7 @@ describe('finding a method', () => {
     alcoholByVolume: 0,
     grams: 0,
     composition: null,
+    unchecked: [],
     unknown: [],
   }
 

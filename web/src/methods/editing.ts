@@ -7,6 +7,7 @@ import {
   NO_INSTRUCTION,
   type Amount,
   type Component,
+  type Ingredient,
   type Instruction,
   type Method,
   type Problem,
@@ -34,6 +35,7 @@ export type Edit =
   | { kind: 'move step'; key: string; to: number }
   | { kind: 'change step'; key: string; step: Pick<Step, 'kind' | 'measures'>; instruction: Instruction }
   | { kind: 'remove step'; key: string }
+  | { kind: 'put own'; ingredient: Ingredient }
   | { kind: 'put amount'; amount: Amount }
   | { kind: 'remove amount'; key: string }
   | { kind: 'put component'; component: Component }
@@ -78,6 +80,8 @@ export function edited(method: Method, edit: Edit): Method {
       }
     case 'remove step':
       return withoutStep(method, edit.key)
+    case 'put own':
+      return { ...method, own: put(method.own, edit.ingredient) }
     case 'put amount':
       return { ...method, amounts: put(method.amounts, edit.amount) }
     case 'remove amount':

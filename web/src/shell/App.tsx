@@ -48,6 +48,7 @@ const GroupView = later(() => import('../group/GroupView'), 'GroupView')
 const SetUp = later(() => import('../setup/SetUp'), 'SetUp')
 const More = later(() => import('./More'), 'More')
 const MethodsView = later(() => import('../methods/MethodsView'), 'MethodsView')
+const NewMethodView = later(() => import('../methods/NewMethodView'), 'NewMethodView')
 const MethodEditor = later(() => import('../methods/MethodEditor'), 'MethodEditor')
 const MethodCard = later(() => import('../methods/MethodCard'), 'MethodCard')
 
@@ -132,6 +133,7 @@ function Kitchen() {
           <Route path="/temper" element={<TemperView />} />
           <Route path="/limits" element={<LimitsView />} />
           <Route path="/methods" element={<MethodsView />} />
+          <Route path="/methods/new" element={<NewMethodView />} />
           <Route path="/methods/:id" element={<MethodEditor />} />
           <Route path="/methods/:id/card" element={<MethodCard />} />
           <Route path="/login" element={<Login />} />

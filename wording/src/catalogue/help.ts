@@ -12,6 +12,8 @@ export const helpMessages = {
     'What is held, door by door, what has to go first on top. The key beside each thing does what comes next; the three dots show everything else. Read a door by tapping it.',
   methods:
     'How each dessert is made, and which limits it is held to. Open one to read or change it. A change counts once the lead has approved it.',
+  newMethod:
+    'A method begins with a name and a family, as a copy, or as the text of a recipe. Of a text, what was only guessed is marked: look at each, and at what is missing. It is a draft then, and the lead puts it in force.',
   more: 'Every place of the program. What is not in the bar below is here. Search finds batches, things, lots, methods and people.',
   start:
     'Choose the method, then how much of it. What it will be held to is shown before you start. Check the eggs: some methods ask for pasteurized ones.',

@@ -1,6 +1,18 @@
 /** Methods: the list, the card, the ribbon, the versions. */
 export const methodsMessages = {
   newMethod: 'New method',
+  newMethodTitle: 'A new method.',
+  nothingKeptYet: 'Nothing is kept before you make a draft of it.',
+  howToBegin: 'How to begin',
+  way_write: 'Write it',
+  way_copy: 'Copy a method',
+  way_paste: 'Paste a recipe',
+  name: 'Name',
+  watchFor: 'It brings its usual steps along. What goes wrong in it: {hazard}.',
+  nameFirst: 'Give it a name first.',
+  makeDraft: 'Make a draft of it',
+  copyOf: 'Copy of',
+  nameOfCopy: 'Name of the copy',
   notTakenNothingSaved: '{chosen} was not taken. {field} {fieldSentence} Nothing was saved.',
   oneMethod: 'One method.',
   methodsRows: '{rows} methods.',

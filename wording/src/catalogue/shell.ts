@@ -82,6 +82,8 @@ export const shellMessages = {
   trace: 'Trace',
   whatMadeWhatBecame: 'What it was made of, and what became of it.',
   method: 'Method',
+  newMethod: 'New method',
+  writtenCopiedPasted: 'Written, copied, or pasted as text.',
   oneMethodStepsAmounts: 'One method: steps, amounts, what it is held to.',
   cooldown: 'Cooldown',
   whichPanWhichPlace: 'Which pan and which place cool it in time.',

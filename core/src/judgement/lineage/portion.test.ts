@@ -1,3 +1,4 @@
+import { ownIngredient } from '../../recipe/ingredient/own'
 import fc from 'fast-check'
 import type { ItemFacts, PartUsed } from '../../ledger/storeEntries'
 import type { Method } from '../../recipe/method/method'
@@ -278,4 +279,17 @@ describe('what may go in', () => {
       }),
     )
   })
+})
+
+it('keeps what nobody has read unknown, also where a part of the same name went in', () => {
+  const dust = ownIngredient('own', 'Moon dust', 'sugar', null)
+  const layered: Method = {
+    ...trifle,
+    own: [dust],
+    amounts: [{ key: 'a', ingredient: 'own', grams: 5, count: null, step: 'assemble', state: 'as it is' }],
+  }
+  const story = new Story(us, layered)
+  const { part: of, ...put } = part('assemble', '2027-03-09')
+  story.enter('part-used', 1, { ...put, part: { ...of, name: 'Moon dust' } })
+  expect(portion(story, layered, 30).facts).toMatchObject({ unknown: ['Moon dust'], claims: [] })
 })

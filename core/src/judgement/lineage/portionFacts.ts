@@ -36,7 +36,9 @@ export function portionFacts(batch: BatchState, method: Method, passedOn: readon
   const parts = valid(batch.facts['part-used']).map(({ value }) => value.part)
   const added = valid(batch.facts.added).flatMap(({ value }) => catalogue[value.ingredient]?.allergens ?? [])
   const named = (name: string) => parts.some((part) => part.name === name)
-  const unknown = [...own.unknown.filter((name) => !named(name)), ...parts.flatMap(({ facts }) => facts.unknown)]
+  // What nobody read stays unknown, also where a part that went in has the same name.
+  const missing = own.unknown.filter((name) => !named(name))
+  const unknown = [...missing, ...own.unchecked, ...parts.flatMap(({ facts }) => facts.unknown)]
   // A component that went in is known by its item; one that did not leaves the claims open.
   const ofMethod = own.unknown.length ? factsOf({ ...method, components: [] }, () => null).claims : own.claims
   const claims = unknown.length

@@ -4,7 +4,7 @@ import type { Ingredient } from '../ingredient/ingredient'
 import { namesOf } from '../ingredient/names'
 import { LEAVES, type LeafGrade } from '../ingredient/gelatine'
 import { quantityAhead, type Quantity } from './quantity'
-import { pieceGrams, sachetGrams, sizeAhead, STICK, usualEgg } from './sizes'
+import { pieceGrams, sachetGrams, sizeAhead, STICK, USUAL_EGG } from './sizes'
 import { MASS, unitNamed, VOLUME, type AmountUnit } from './unit'
 
 /** What an amount as somebody wrote it comes to, and what had to be taken for granted. */
@@ -171,7 +171,7 @@ function one(
   // One leaf of any grade sets as much as another: of gold it is two grams.
   if (unit === 'leaf' && bloom > 0) return of(LEAVES.gold.grams, 'leaf')
   if (egg && (unit === null || unit === 'piece')) {
-    const counted = size ?? usualEgg(system)
+    const counted = size ?? USUAL_EGG
     const grams = eggGrams(egg, counted)
     return { grams, assumed: { what: 'egg', size: counted, grams: rounded(grams) } }
   }

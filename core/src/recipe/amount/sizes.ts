@@ -70,7 +70,5 @@ export function sizeAhead(text: string, system: MeasureSystem): { size: EggSize 
   return exact ? { size: exact, rest: text.slice(exact.length).trimStart() } : { size: null, rest: text }
 }
 
-/** An egg of which no size is said: what its recipes mean there. */
-export function usualEgg(system: MeasureSystem): EggSize {
-  return system === 'US' ? 'US L' : 'EU M'
-}
+/** An egg of which no size is said: fifty grams, as wherever the program counts eggs. */
+export const USUAL_EGG: EggSize = 'US L'

@@ -39,6 +39,7 @@ function folded(text: string): string {
     .replace(/\p{M}/gu, '')
     .toLowerCase()
     .replaceAll(/[’']/g, "'")
+    .replaceAll(/\s*%/g, ' %')
     .replaceAll(/\s+/g, ' ')
     .trim()
 }

@@ -38,6 +38,8 @@ export interface Ingredient {
   starch: boolean
   /** Bloom strength, for gelatine; 0 for all else. */
   bloom: number
+  /** Nobody has read what allergens are in it: of whatever holds it nothing is claimed, and the label says so. */
+  unchecked?: true
   /** Grams of a millilitre as a cook measures it: poured, or spooned in and levelled; null or left out: not by volume. */
   density?: number | null
   /** Fruit, herbs and flowers as they come from the field. */

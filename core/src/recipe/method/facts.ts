@@ -14,6 +14,8 @@ export interface MethodFacts {
   /** Everything that is in it, g. */
   grams: number
   composition: Composition | null
+  /** Ingredients whose allergens nobody read: nothing is claimed. */
+  unchecked: string[]
   /** Components whose method is not known here: nothing is claimed. */
   unknown: string[]
 }
@@ -34,7 +36,8 @@ export function factsOf(method: Method, find: FindMethod): MethodFacts {
   const grams = known.reduce((sum, part) => sum + part.grams, 0)
   const ethanol = known.reduce((sum, { grams: mass, ingredient }) => sum + mass * ingredient!.alcohol, 0)
   const allergens = [...new Set(of(({ allergens: own }) => own))].sort()
-  const complete = parts.unknown.length === 0 && known.length === parts.all.length
+  const unchecked = [...new Set(of(({ unchecked: unread, name }) => (unread ? [name] : [])))]
+  const complete = parts.unknown.length === 0 && unchecked.length === 0 && known.length === parts.all.length
   return {
     allergens,
     claims: complete
@@ -52,6 +55,7 @@ export function factsOf(method: Method, find: FindMethod): MethodFacts {
     composition: mixed(
       known.map(({ grams: mass, ingredient }) => ({ grams: mass, composition: ingredient!.composition })),
     ),
+    unchecked,
     unknown: parts.unknown,
   }
 }

@@ -1,3 +1,5 @@
+import { ownIngredient } from '../ingredient/own'
+import { parseMethod } from './parseMethod'
 import fc from 'fast-check'
 import { checksFor } from '../checks/checksFor'
 import { limitsFrom } from '../../test/story'
@@ -228,6 +230,32 @@ describe('what the label says', () => {
       allergens: ['milk'],
       claims: ['without gluten', 'without nuts', 'without alcohol'],
     })
+  })
+
+  it('claims nothing of an ingredient of the house’s own that nobody has read, and names it', () => {
+    const dust = ownIngredient('own', 'Moon dust', 'sugar', null)
+    const set = method(
+      'gelatine-cream',
+      [step('heat dairy')],
+      [amount('agar', 9, 'heat-dairy'), amount('own', 5, 'heat-dairy')],
+    )
+    expect(factsOf({ ...set, own: [dust] }, none)).toMatchObject({
+      allergens: [],
+      claims: [],
+      unchecked: ['Moon dust'],
+    })
+    const read = ownIngredient('own', 'Moon dust', 'sugar', ['sesame'])
+    expect(factsOf({ ...set, own: [read] }, none)).toMatchObject({
+      allergens: ['sesame'],
+      claims: expect.arrayContaining(['vegan', 'without nuts']) as string[],
+      unchecked: [],
+    })
+    // Raw egg stays raw egg, and starch starch, whatever it is called.
+    expect(ownIngredient('own', 'Farm mix', 'yolk', [])).toMatchObject({ egg: 'yolk', needsCold: true })
+    expect(() => ownIngredient('own', 'x', 'moon', [])).toThrow(RangeError)
+    const id = '019aa000-0000-7000-8000-000000000001'
+    const kept = { ...set, id, vessel: { ...set.vessel, id }, own: [dust, { ...read, key: 'other', density: null }] }
+    expect(parseMethod({ path: 'm', value: JSON.parse(JSON.stringify(kept)) }).own).toEqual(kept.own)
   })
 
   it('counts the parts of parts, and claims nothing where one is not known', () => {

@@ -1,5 +1,6 @@
 import { families } from './families'
-import { STEP_KINDS, type FamilyKey, type Instruction, type Method, type Step } from './method'
+import { FLOWS } from './flows'
+import type { FamilyKey, Instruction, Method, Step } from './method'
 
 export const NO_INSTRUCTION: Instruction = {
   text: '',
@@ -9,7 +10,7 @@ export const NO_INSTRUCTION: Instruction = {
   oven: null,
 }
 
-/** A method to begin with: the steps that its family needs, in the order of the work, and nothing in it yet. */
+/** A method to begin with: the steps by which its family is usually made, and nothing in it yet. */
 export function newMethod({
   id,
   vesselId,
@@ -21,8 +22,8 @@ export function newMethod({
   name: string
   family: FamilyKey
 }): Method {
-  const { needs, cooling, houseDays } = families[family]
-  const steps = STEP_KINDS.filter((kind) => needs.includes(kind)).map((kind): Step => ({
+  const { cooling, houseDays } = families[family]
+  const steps = FLOWS[family].map((kind): Step => ({
     key: kind.replaceAll(' ', '-'),
     kind,
     measures: 'mixture',

@@ -1,6 +1,7 @@
 import { catalogue } from '../ingredient/catalogue'
+import { ALLERGENS } from '../ingredient/own'
 import type { Composition } from '../../physics/material/properties'
-import type { Allergen, Ingredient, Origin } from '../ingredient/ingredient'
+import type { Ingredient, Origin } from '../ingredient/ingredient'
 import {
   FieldError,
   flag,
@@ -170,20 +171,6 @@ function parseComponent(field: Field, steps: readonly string[]): Component {
   }
 }
 
-const ALLERGENS: Allergen[] = [
-  'milk',
-  'egg',
-  'wheat',
-  'tree nuts',
-  'peanut',
-  'soy',
-  'sesame',
-  'fish',
-  'sulphites',
-  'gluten',
-  'lupin',
-  'mustard',
-]
 const ORIGINS: Origin[] = ['plant', 'milk', 'egg', 'honey', 'land animal', 'fish']
 
 function parseIngredient(field: Field): Ingredient {
@@ -199,6 +186,8 @@ function parseIngredient(field: Field): Ingredient {
     'egg',
     'starch',
     'bloom',
+    'density',
+    'unchecked',
   ] as const
   const fields = object(field, names)
   return {
@@ -213,6 +202,10 @@ function parseIngredient(field: Field): Ingredient {
     egg: fields.egg.value === null ? null : oneOf(fields.egg, ['whole', 'yolk', 'white'] as const),
     starch: flag(fields.starch),
     bloom: number(fields.bloom, 0, 400),
+    ...(fields.density.value === undefined
+      ? {}
+      : { density: fields.density.value === null ? null : number(fields.density, 0.01, 3) }),
+    ...(fields.unchecked.value === undefined ? {} : { unchecked: oneOf(fields.unchecked, [true] as const) }),
   }
 }
 

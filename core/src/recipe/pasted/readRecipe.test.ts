@@ -1,7 +1,13 @@
+import fc from 'fast-check'
+import { families } from '../method/families'
+import { parseMethod } from '../method/parseMethod'
+import { methodOf } from './methodOf'
 import { readRecipe } from './readRecipe'
 import { TUNED } from './samples/tuned'
 import { UNSEEN } from './samples/unseen'
 import type { Sample } from './samples/sample'
+
+const ID = '019aa000-0000-7000-8000-000000000001'
 
 /** Within this an amount is read right: spoons and eggs are no better measures. */
 const NEAR = 0.06
@@ -56,3 +62,87 @@ it.each([...TUNED, ...UNSEEN].map((sample) => [sample.name, sample] as const))(
     expect(Math.abs(steps.length - sample.steps)).toBeLessThanOrEqual(1)
   },
 )
+
+describe('what a pasted recipe does not say', () => {
+  const missing = (text: string) => readRecipe(text, 'metric').missing
+  const CUSTARD =
+    'Bay custard\n500 ml milk\n100 g sugar\n6 yolks\n\nWarm the milk.\nPour the hot milk over the yolks.\n'
+
+  it('is named: no heat after the egg, or none with a temperature', () => {
+    expect(missing(CUSTARD)).toEqual([{ code: 'egg not heated' }])
+    expect(missing(`${CUSTARD}Cook until thick, stirring.`)).toMatchObject([{ code: 'no degrees' }])
+    expect(missing(`${CUSTARD}Cook to 82 °C, stirring.`)).toEqual([])
+  })
+
+  it('is named: a starch without its boil, an amount, a food that nobody lists', () => {
+    const text = `${CUSTARD.replace('6 yolks', '6 yolks\n40 g cornflour\nsalt\n2 tbsp moon dust')}Cook to 82 °C.`
+    expect(missing(text)).toEqual([{ code: 'not on the list', name: 'moon dust' }, { code: 'starch not boiled' }])
+    expect(missing(text.replace('salt', 'some salt'))).toContainEqual({ code: 'no amount', of: 'some salt' })
+  })
+
+  it('is not believed where it is for the rules to say: how long it keeps', () => {
+    for (const [words, days] of [
+      ['Keeps three weeks in the fridge.', 21],
+      ['It will keep for up to 10 days.', 10],
+      ['Keeps a month.', 30],
+    ] as const)
+      expect(missing(`${CUSTARD}Cook to 82 °C.\n${words}`)).toMatchObject([{ code: 'keeps', days }])
+  })
+
+  it('is everything in a text that is no recipe, and nothing makes it fail', () => {
+    expect(missing('')).toEqual([{ code: 'no materials' }, { code: 'no steps' }])
+    expect(() => readRecipe('x'.repeat(20_001), 'US')).toThrow(RangeError)
+    fc.assert(
+      fc.property(
+        fc.array(fc.oneof(fc.string(), fc.constantFrom('1/0 cup', '| a | b |', '2 x', '- ', '½', '1.', '(8')), {
+          maxLength: 12,
+        }),
+        (lines) => {
+          const { materials, steps } = readRecipe(lines.join('\n'), 'UK')
+          for (const { grams } of materials) expect(grams === null || (Number.isFinite(grams) && grams > 0)).toBe(true)
+          for (const { line } of steps) expect(line).not.toBe('')
+        },
+      ),
+    )
+  })
+})
+
+describe('a draft from a pasted recipe', () => {
+  it.each([...TUNED, ...UNSEEN].map((sample) => [sample.name, sample] as const))(
+    'of %s is a method that can be saved',
+    (_, sample) => {
+      const recipe = readRecipe(sample.text, sample.measures)
+      let made = 0
+      const draft = methodOf(recipe, { id: ID, vesselId: ID, key: () => `a${made++}` })
+      expect(parseMethod({ path: 'method', value: JSON.parse(JSON.stringify(draft)) })).toEqual(draft)
+      const { needs } = families[draft.family]
+      expect(draft.steps.map(({ kind }) => kind)).toEqual(expect.arrayContaining(needs))
+      const listed = recipe.materials.filter(({ ingredient }) => ingredient !== null)
+      expect(draft.amounts.map(({ ingredient, grams }) => [ingredient, grams])).toEqual(
+        listed.map(({ ingredient, grams }) => [ingredient, grams]),
+      )
+    },
+  )
+
+  it('puts what goes in at the stage that names it, with the words of the line and its temperature', () => {
+    const recipe = readRecipe(TUNED[0]!.text, 'metric')
+    let made = 0
+    const { steps, amounts, instructions } = methodOf(recipe, { id: ID, vesselId: ID, key: () => `a${made++}` })
+    expect(steps.map(({ kind }) => kind)).toEqual([
+      'heat dairy',
+      'infuse',
+      'eggs',
+      'temper',
+      'cook',
+      'strain',
+      'cool',
+      'hold',
+    ])
+    const stepOf = Object.fromEntries(amounts.map(({ ingredient, step }) => [ingredient, step]))
+    expect(stepOf).toMatchObject({ yolk: 'eggs', sugar: 'eggs' })
+    expect(instructions.cook).toMatchObject({
+      text: expect.stringContaining('low heat') as string,
+      target: { from: { c: 82, f: 180 } },
+    })
+  })
+})

@@ -4,7 +4,7 @@ import type { FamilyKey } from '../method/method'
 import { familyOf } from './family'
 import { laidOut } from './layout'
 import { materialsIn, type PastedMaterial } from './material'
-import { stepIn, type PastedStep } from './work'
+import { stepsIn, type PastedStep } from './work'
 
 /** A recipe as somebody pasted it, read as far as it goes. Nothing of it is taken before somebody has looked at it. */
 export interface PastedRecipe {
@@ -42,14 +42,15 @@ export function readRecipe(text: string, system: MeasureSystem): PastedRecipe {
   if (text.length > LONGEST_RECIPE) throw new RangeError(`text: more than ${LONGEST_RECIPE} letters`)
   const { title, materials: lines, steps: work, notes } = laidOut(text)
   const materials = lines.flatMap((line) => materialsIn(line, system))
-  const steps = work.map(stepIn)
+  const steps = stepsIn(work)
   const family = familyOf(title, materials, steps)
   const found = { title, family, materials, steps, notes }
-  return { ...found, missing: missingIn(found) }
+  return { ...found, missing: missingOf(found) }
 }
 
-function missingIn({ family, materials, steps, notes, title }: Omit<PastedRecipe, 'missing'>): Missing[] {
-  const foods = materials.flatMap(({ ingredient }) => (ingredient === null ? [] : [catalogue[ingredient]!]))
+/** What a recipe does not say, as it stands after somebody changed it. */
+export function missingOf({ family, materials, steps, notes, title }: Omit<PastedRecipe, 'missing'>): Missing[] {
+  const foods = materials.flatMap(({ ingredient }) => (ingredient === null ? [] : (catalogue[ingredient] ?? [])))
   const heats = steps.filter(({ kinds }) => kinds.some((kind) => HEATS.includes(kind)))
   const egg = foods.some(({ egg: part }) => part !== null)
   const unmeasured = heats.find(({ degrees }) => degrees === null)

@@ -41,8 +41,20 @@ const MEAN: readonly [StepKind, RegExp][] = [
   ['serve at once', /\bserved? (?:at once|immediately)\b/i],
 ]
 
+/** The lines of the work in their order: what is heated before any egg is in is the dairy, and cooks no mixture. */
+export function stepsIn(lines: readonly string[]): PastedStep[] {
+  let egg = false
+  return lines.map((line) => {
+    const step = stepIn(line)
+    egg ||= /\b(?:yolk|egg|custard)/i.test(line)
+    return egg || !step.kinds.includes('heat dairy')
+      ? step
+      : { ...step, kinds: step.kinds.filter((kind) => kind !== 'cook') }
+  })
+}
+
 /** The stages of the work in a line, by its verbs. */
-export function stepIn(line: string): PastedStep {
+function stepIn(line: string): PastedStep {
   const found = MEAN.flatMap(([kind, means]) => {
     const at = line.search(means)
     return at < 0 ? [] : [{ kind, at }]

@@ -1,0 +1,133 @@
+import { useState } from 'react'
+import {
+  catalogue,
+  findIngredients,
+  type Ingredient,
+  type MeasureSystem,
+  type PastedMaterial,
+} from '@logged-thermal/core'
+import { grams, pastedMessages, type Reader } from '@logged-thermal/wording'
+import { clsx } from 'clsx'
+import { Key } from '../../kit/Key'
+import { KeyRow } from '../../kit/KeyRow'
+import { RowKey } from '../../kit/RowKey'
+import { SearchField } from '../../kit/SearchField'
+import { speaks } from '../../kit/language'
+import { HowMuch, takenFrom, type TypedAmount } from '../../parts/HowMuch'
+import { OwnIngredient } from '../OwnIngredient'
+import styles from './pasted.module.css'
+
+const say = speaks(pastedMessages)
+const OFFERED = 40
+
+/** An ingredient of a pasted recipe as it stands now: read, put right, or left out. */
+export interface Settled extends PastedMaterial {
+  own: Ingredient | null
+  out: boolean
+}
+
+interface Props {
+  material: Settled
+  measures: MeasureSystem
+  reader: Reader
+  onChange: (material: Settled) => void
+}
+
+/** One line of what goes in: what was understood, beside the words that were written; a tap puts it right. */
+export function PastedRow({ material, measures, reader, onChange }: Props) {
+  const [open, setOpen] = useState(false)
+  const { ingredient, own, out, understood } = material
+  const food = own ?? (ingredient === null ? null : (catalogue[ingredient] ?? null))
+  const mark = out ? 'out' : understood
+  return (
+    <li className={clsx(styles.row, styles[mark])}>
+      <RowKey aria-expanded={open} onClick={() => setOpen(!open)}>
+        <i>{say(`mark_${mark}`)}</i>
+        <span>
+          {food?.name ?? material.name}
+          <small>{say('asWritten', { line: material.line })}</small>
+        </span>
+        <b>{out ? '' : material.grams === null ? '?' : grams(material.grams)}</b>
+      </RowKey>
+      {open && (
+        <Settling
+          material={material}
+          food={food}
+          measures={measures}
+          reader={reader}
+          onSettle={(next) => {
+            onChange(next)
+            setOpen(false)
+          }}
+        />
+      )}
+    </li>
+  )
+}
+
+function Settling({
+  material,
+  food,
+  measures,
+  reader,
+  onSettle,
+}: Omit<Props, 'onChange'> & { food: Ingredient | null; onSettle: (material: Settled) => void }) {
+  const [chosen, setChosen] = useState(food)
+  const [typed, setTyped] = useState<TypedAmount>({ text: writtenOf(material), which: null })
+  const [making, setMaking] = useState(false)
+  const taken = takenFrom(typed, chosen, measures)
+  const open = typed.text.trim() !== '' && taken === null
+  const settle = (as: Ingredient) =>
+    onSettle({
+      ...material,
+      ingredient: as.key,
+      own: as.key in catalogue ? null : as,
+      grams: taken?.grams ?? null,
+      count: as.egg ? (taken?.count ?? null) : null,
+      said: typed.text.trim() || null,
+      understood: 'understood',
+      out: false,
+    })
+  if (making)
+    return (
+      <OwnIngredient
+        called={material.name}
+        onDone={(own) => {
+          setChosen(own)
+          setMaking(false)
+        }}
+        onClose={() => setMaking(false)}
+      />
+    )
+  return (
+    <div className={styles.settling}>
+      <SearchField
+        label={say('whichIngredient')}
+        options={chosen && !(chosen.key in catalogue) ? [chosen, ...findIngredients('')] : findIngredients('')}
+        value={chosen}
+        getOptionLabel={({ name }) => name}
+        getOptionKey={({ key }) => key}
+        isOptionEqualToValue={(a, b) => a.key === b.key}
+        filterOptions={(_, { inputValue }) => findIngredients(inputValue).slice(0, OFFERED)}
+        onChange={(_, next) => setChosen(next)}
+      />
+      <HowMuch typed={typed} ingredient={chosen} system={measures} reader={reader} onType={setTyped} />
+      <KeyRow>
+        <Key look="primary" why={(!chosen || open) && say('whichAndHowMuch')} onClick={() => chosen && settle(chosen)}>
+          {say('thatIsIt')}
+        </Key>
+        <Key look="outlined" onClick={() => setMaking(true)}>
+          {say('notOnTheList')}
+        </Key>
+        <Key look="outlined" onClick={() => onSettle({ ...material, out: true })}>
+          {say('leaveOut')}
+        </Key>
+      </KeyRow>
+    </div>
+  )
+}
+
+/** The amount as it was written where that is what it came to, else in grams. */
+function writtenOf({ said, grams: mass }: PastedMaterial): string {
+  return said ?? (mass === null ? '' : `${mass} g`)
+}

@@ -1,0 +1,90 @@
+import { useState } from 'react'
+import { v7 as uuid } from 'uuid'
+import {
+  FAMILY_KEYS,
+  families,
+  methodOf,
+  missingOf,
+  type FamilyKey,
+  type MeasureSystem,
+  type Method,
+  type PastedRecipe,
+} from '@logged-thermal/core'
+import { missingSentence, pastedMessages, stepName, type Reader } from '@logged-thermal/wording'
+import { Field } from '../../kit/Field'
+import { Key } from '../../kit/Key'
+import { SelectField } from '../../kit/SelectField'
+import { speaks } from '../../kit/language'
+import { PastedRow, type Settled } from './PastedRow'
+import styles from './pasted.module.css'
+
+const say = speaks(pastedMessages)
+
+interface Props {
+  read: PastedRecipe
+  measures: MeasureSystem
+  reader: Reader
+  onDraft: (method: Method) => void
+}
+
+/** What was understood of a recipe, line by line, to be put right; a draft of it once nothing is left unread. */
+export function Understood({ read, measures, reader, onDraft }: Props) {
+  const [title, setTitle] = useState(read.title)
+  const [family, setFamily] = useState<FamilyKey>(read.family)
+  const [materials, setMaterials] = useState<readonly Settled[]>(() =>
+    read.materials.map((material) => ({ ...material, own: null, out: false })),
+  )
+  const kept = materials.filter(({ out }) => !out)
+  const recipe = { ...read, title: title.trim(), family, materials: kept }
+  const left = kept.filter(({ ingredient }) => ingredient === null).length
+  const why =
+    recipe.title === ''
+      ? say('nameFirst')
+      : kept.length === 0
+        ? say('nothingGoesIn')
+        : left > 0 && say('settleFirst', { left })
+  const draft = () => {
+    const method = methodOf(recipe, { id: uuid(), vesselId: uuid(), key: uuid })
+    onDraft({ ...method, own: kept.flatMap(({ own }) => own ?? []) })
+  }
+  return (
+    <section className={styles.understood} aria-label={say('whatWasUnderstood')}>
+      <Field label={say('name')} value={title} max={80} onValue={setTitle} />
+      <SelectField
+        label={say('family')}
+        options={FAMILY_KEYS.map((key) => ({ value: key, words: families[key].name }))}
+        chosen={family}
+        onChoose={setFamily}
+      />
+      <h2 className="title">{say('goesIn', { count: kept.length })}</h2>
+      <ul className={styles.rows}>
+        {materials.map((material, i) => (
+          <PastedRow
+            key={`${i} ${material.line}`}
+            material={material}
+            measures={measures}
+            reader={reader}
+            onChange={(next) => setMaterials((all) => all.with(i, next))}
+          />
+        ))}
+      </ul>
+      <h2 className="title">{say('theWork')}</h2>
+      <ol className={styles.work}>
+        {read.steps.map(({ line, kinds }, i) => (
+          <li key={`${i} ${line}`}>
+            <strong>{kinds.map((kind) => stepName(kind, reader)).join(', ') || say('noStage')}</strong>
+            <small>{line}</small>
+          </li>
+        ))}
+      </ol>
+      {missingOf(recipe).map((each) => (
+        <p className={styles.missing} role="note" key={JSON.stringify(each)}>
+          {missingSentence(each, reader)}
+        </p>
+      ))}
+      <Key look="primary" why={why} onClick={draft}>
+        {say('makeDraft')}
+      </Key>
+    </section>
+  )
+}
