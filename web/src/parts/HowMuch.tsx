@@ -8,9 +8,9 @@ import {
 } from '@logged-thermal/core'
 import { amountMessages, assumedWords, grams, readingWords, unreadSentence, type Reader } from '@logged-thermal/wording'
 import { Field } from '../kit/Field'
-import { Key } from '../kit/Key'
-import { NameKeys } from '../kit/NameKeys'
+import { ChoiceKeys } from '../kit/ChoiceKeys'
 import { speaks } from '../kit/language'
+import styles from './howMuch.module.css'
 
 const say = speaks(amountMessages)
 
@@ -36,8 +36,9 @@ export function HowMuch({ typed, ingredient, system, reader, onType }: Props) {
   const reading = written ? readAmount(text, ingredient ?? WEIGHED, system) : null
   const taken = takenFrom(typed, ingredient, system)
   const assumed = taken ? assumedWords(taken.assumed, reader) : ''
+  const quantity = amountAhead(text, system)?.quantity.from ?? 1
   return (
-    <div>
+    <div className={styles.howMuch}>
       <Field
         label={say('howMuch')}
         value={text}
@@ -48,18 +49,13 @@ export function HowMuch({ typed, ingredient, system, reader, onType }: Props) {
         onValue={(next) => onType({ text: next, which: null })}
       />
       {reading?.kind === 'either' && (
-        <NameKeys role="group" aria-label={say('whichIsIt')}>
-          {reading.readings.map((each, i) => (
-            <Key
-              key={`${each.system} ${each.unit}`}
-              look={i === which ? 'primary' : 'outlined'}
-              aria-pressed={i === which}
-              onClick={() => onType({ text, which: i })}
-            >
-              {readingWords(each, amountAhead(text, system)?.quantity.from ?? 1, reader)}
-            </Key>
-          ))}
-        </NameKeys>
+        <ChoiceKeys
+          name={say('whichIsIt')}
+          options={reading.readings.map((_, i) => String(i))}
+          chosen={String(which)}
+          words={(i) => readingWords(reading.readings[Number(i)]!, quantity, reader)}
+          onChoose={(i) => onType({ text, which: Number(i) })}
+        />
       )}
     </div>
   )

@@ -11,7 +11,8 @@ export const amountMessages = {
   oneOf: '{grams, number} g each {unit}',
   middleOf: 'the middle of {from, number} to {to, number}',
   takenAsGrams: 'taken as grams',
-  readingOf: '{quantity, number} {unit}{unit, select, oz {, weighed} other { ({system})}} = {grams}',
+  readingOf:
+    '{quantity, number} {unit, select, cup {{quantity, plural, one {cup} other {cups}}} pint {{quantity, plural, one {pint} other {pints}}} quart {{quantity, plural, one {quart} other {quarts}}} gallon {{quantity, plural, one {gallon} other {gallons}}} other {{unit}}}{unit, select, oz {, weighed} other { ({system})}} = {grams}',
   noNumber: 'How much? As “250 g”, “1½ cups” or “6 large eggs”.',
   notPositive: 'An amount is a number above 0.',
   unknownWord: '“{word}” is no measure known here. Write grams, cups, spoons, ounces or pieces.',

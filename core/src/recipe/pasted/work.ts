@@ -1,5 +1,5 @@
 import type { Typed } from '../../ground/temperature'
-import type { StepKind } from '../method/method'
+import { STEP_KINDS, type StepKind } from '../method/method'
 
 /** One line of the work: the stages it speaks of, in the order of its words, and the temperature it names. */
 export interface PastedStep {
@@ -58,7 +58,7 @@ function stepIn(line: string): PastedStep {
   const found = MEAN.flatMap(([kind, means]) => {
     const at = line.search(means)
     return at < 0 ? [] : [{ kind, at }]
-  }).sort((a, b) => a.at - b.at)
+  }).sort((a, b) => a.at - b.at || STEP_KINDS.indexOf(a.kind) - STEP_KINDS.indexOf(b.kind))
   const kinds = [...new Set(found.map(({ kind }) => kind))]
   return { line, kinds, degrees: degreesIn(line), minutes: minutesIn(line) }
 }

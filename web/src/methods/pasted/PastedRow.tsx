@@ -30,18 +30,19 @@ interface Props {
   material: Settled
   measures: MeasureSystem
   reader: Reader
+  open: boolean
+  onOpen: (open: boolean) => void
   onChange: (material: Settled) => void
 }
 
 /** One line of what goes in: what was understood, beside the words that were written; a tap puts it right. */
-export function PastedRow({ material, measures, reader, onChange }: Props) {
-  const [open, setOpen] = useState(false)
+export function PastedRow({ material, measures, reader, open, onOpen, onChange }: Props) {
   const { ingredient, own, out, understood } = material
   const food = own ?? (ingredient === null ? null : (catalogue[ingredient] ?? null))
   const mark = out ? 'out' : understood
   return (
     <li className={clsx(styles.row, styles[mark])}>
-      <RowKey aria-expanded={open} onClick={() => setOpen(!open)}>
+      <RowKey aria-expanded={open} onClick={() => onOpen(!open)}>
         <i>{say(`mark_${mark}`)}</i>
         <span>
           {food?.name ?? material.name}
@@ -57,7 +58,7 @@ export function PastedRow({ material, measures, reader, onChange }: Props) {
           reader={reader}
           onSettle={(next) => {
             onChange(next)
-            setOpen(false)
+            onOpen(false)
           }}
         />
       )}
@@ -71,7 +72,7 @@ function Settling({
   measures,
   reader,
   onSettle,
-}: Omit<Props, 'onChange'> & { food: Ingredient | null; onSettle: (material: Settled) => void }) {
+}: Omit<Props, 'open' | 'onOpen' | 'onChange'> & { food: Ingredient | null; onSettle: (material: Settled) => void }) {
   const [chosen, setChosen] = useState(food)
   const [typed, setTyped] = useState<TypedAmount>({ text: writtenOf(material), which: null })
   const [making, setMaking] = useState(false)
@@ -111,7 +112,7 @@ function Settling({
         filterOptions={(_, { inputValue }) => findIngredients(inputValue).slice(0, OFFERED)}
         onChange={(_, next) => setChosen(next)}
       />
-      <HowMuch typed={typed} ingredient={chosen} system={measures} reader={reader} onType={setTyped} />
+      {chosen && <HowMuch typed={typed} ingredient={chosen} system={measures} reader={reader} onType={setTyped} />}
       <KeyRow>
         <Key look="primary" why={(!chosen || open) && say('whichAndHowMuch')} onClick={() => chosen && settle(chosen)}>
           {say('thatIsIt')}

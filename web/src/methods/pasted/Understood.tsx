@@ -34,6 +34,7 @@ export function Understood({ read, measures, reader, onDraft }: Props) {
   const [materials, setMaterials] = useState<readonly Settled[]>(() =>
     read.materials.map((material) => ({ ...material, own: null, out: false })),
   )
+  const [opened, setOpened] = useState<number | null>(null)
   const kept = materials.filter(({ out }) => !out)
   const recipe = { ...read, title: title.trim(), family, materials: kept }
   const left = kept.filter(({ ingredient }) => ingredient === null).length
@@ -56,6 +57,11 @@ export function Understood({ read, measures, reader, onDraft }: Props) {
         chosen={family}
         onChoose={setFamily}
       />
+      {missingOf(recipe).map((each) => (
+        <p className={styles.missing} role="note" key={JSON.stringify(each)}>
+          {missingSentence(each, reader)}
+        </p>
+      ))}
       <h2 className="title">{say('goesIn', { count: kept.length })}</h2>
       <ul className={styles.rows}>
         {materials.map((material, i) => (
@@ -64,6 +70,8 @@ export function Understood({ read, measures, reader, onDraft }: Props) {
             material={material}
             measures={measures}
             reader={reader}
+            open={i === opened}
+            onOpen={(open) => setOpened(open ? i : null)}
             onChange={(next) => setMaterials((all) => all.with(i, next))}
           />
         ))}
@@ -77,11 +85,6 @@ export function Understood({ read, measures, reader, onDraft }: Props) {
           </li>
         ))}
       </ol>
-      {missingOf(recipe).map((each) => (
-        <p className={styles.missing} role="note" key={JSON.stringify(each)}>
-          {missingSentence(each, reader)}
-        </p>
-      ))}
       <Key look="primary" why={why} onClick={draft}>
         {say('makeDraft')}
       </Key>
