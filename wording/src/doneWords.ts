@@ -1,11 +1,4 @@
-import {
-  catalogue,
-  type AnyClaim,
-  type BatchState,
-  type Fact,
-  type ItemState,
-  type MoveHow,
-} from '@logged-thermal/core'
+import { foodIn, type AnyClaim, type BatchState, type Fact, type ItemState, type MoveHow } from '@logged-thermal/core'
 import { placedWords, planWords, pouredWords } from './coolingWords'
 import { beginWord, coverWord, markWord, partWord } from './guideWords'
 import { grams, stepName } from './methodWords'
@@ -33,7 +26,7 @@ export function doneWords(
     }
     case 'added':
       return say(reader, 'inLot', {
-        catalogue: catalogue[body.ingredient]?.name ?? body.ingredient,
+        catalogue: foodIn(body)?.name ?? body.ingredient,
         grams: body.grams === null ? null : grams(body.grams),
         hasGrams: body.grams !== null,
         lot: body.lot,

@@ -4,6 +4,7 @@ import type { Instant } from '../ground/instant'
 import type { Day } from '../ground/zone'
 import type { EggPart, EggSize } from '../recipe/ingredient/eggGrams'
 import type { LotForm } from '../recipe/egg/eggPlan'
+import type { Ingredient } from '../recipe/ingredient/ingredient'
 import type { Amount, Of, Procedure } from '../recipe/method/method'
 import type { Place } from '../physics/cooling/place'
 import type { Force } from '../rules/limit'
@@ -68,8 +69,9 @@ export interface LeftOver {
 /** Something that went in after the kill, or into the pot on the heat. */
 export interface Addition {
   step: string
-  /** Key of the catalogue. */
+  /** Key of the catalogue, or of an ingredient of the house's own, which then stands beside it. */
   ingredient: string
+  own?: Ingredient
   grams: number | null
   state: Amount['state']
   /** The received lot, or what is written on the package; null where nobody looked. */

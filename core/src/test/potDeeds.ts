@@ -1,6 +1,8 @@
 import type { BatchFacts } from '../state/batch'
 import type { Bodies } from '../ledger/entry'
 import { MINUTE } from '../ground/instant'
+import type { Ingredient } from '../recipe/ingredient/ingredient'
+import { ownIngredient } from '../recipe/ingredient/own'
 import { at } from './traces'
 import { DOZENS, CARTON, VESSEL, WHY, type Act, type Deed } from './history'
 import { PROBE } from './kitchenStory'
@@ -23,9 +25,16 @@ const mark =
     void history.story.mark(history.pot(deed), history.now, step, edge, { by: history.by(deed) })
 
 const added =
-  (ingredient: string, state: Bodies['added']['state'], lot: string | null = null): Act =>
+  (ingredient: string, state: Bodies['added']['state'], lot: string | null = null, own?: Ingredient): Act =>
   (history, deed) =>
-    history.post('added', history.pot(deed), deed, { step: 'cook', ingredient, grams: 20, state, lot })
+    history.post('added', history.pot(deed), deed, {
+      step: 'cook',
+      ingredient,
+      ...(own ? { own } : {}),
+      grams: 20,
+      state,
+      lot,
+    })
       ? 'betters nothing'
       : undefined
 
@@ -120,6 +129,7 @@ export const potDeeds: Record<string, Act> = {
   'carton yolk': added('yolk', 'pasteurized lot', CARTON),
   'frozen berries': added('berry-puree', 'frozen'),
   flowers: added('edible-flowers', 'as it is'),
+  'own egg mix': added('own', 'as it is', null, ownIngredient('own', 'Farm mix', 'egg', [])),
   butter: (history, deed) => void added('butter', 'as it is')(history, deed),
   'shell eggs': eggs(DOZENS, 'shell'),
   'carton eggs': eggs(CARTON, 'pasteurized'),

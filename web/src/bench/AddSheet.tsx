@@ -1,12 +1,15 @@
 import { useState } from 'react'
 import {
-  catalogue,
   findIngredients,
+  foodIn,
+  ingredientOf,
   isFrozenFruit,
   isTreatedLot,
   reopens,
   type Amount,
   type BatchState,
+  type Ingredient,
+  type Method,
 } from '@logged-thermal/core'
 import { grams, benchSheetsMessages } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
@@ -18,6 +21,7 @@ import { Key } from '../kit/Key'
 import { NumberPad } from '../kit/NumberPad'
 import { Sheet } from '../kit/Sheet'
 import { useMethodOf } from '../app/instructions'
+import { OwnIngredient } from '../parts/OwnIngredient'
 import styles from './addSheet.module.css'
 import { speaks } from '../kit/language'
 
@@ -25,6 +29,9 @@ const say = speaks(benchSheetsMessages)
 
 /** What often goes in after the heat, beside what the method names. */
 const OFTEN = ['butter', 'spirit', 'spice', 'berry-puree', 'cream-36', 'lemon-juice', 'yolk', 'egg']
+
+/** So many at most: more is no quicker than another letter. */
+const OFFERED = 10
 
 interface Props {
   batch: BatchState
@@ -40,34 +47,44 @@ export function AddSheet({ batch, step, open, onClose }: Props) {
   const line = useLine()
   const method = useMethodOf(batch)
   const [wanted, setWanted] = useState('')
-  const [chosen, setChosen] = useState<string | null>(null)
+  const [picked, setPicked] = useState<Ingredient | null>(null)
+  const [making, setMaking] = useState(false)
+  const chosen = picked?.key ?? null
   const [state, setState] = useState<Amount['state']>('as it is')
   const [lot, setLot] = useState('')
-  const own = method?.amounts.filter((amount) => amount.step === step).map(({ ingredient }) => ingredient) ?? []
-  const offered = wanted
-    ? findIngredients(wanted)
-        .map(({ key }) => key)
-        .slice(0, 8)
-    : [...new Set([...own, ...OFTEN])]
+  const here = method?.amounts.filter((amount) => amount.step === step) ?? []
+  const foods = wanted
+    ? [
+        ...ownOf(method).filter(({ name }) => name.toLowerCase().includes(wanted.trim().toLowerCase())),
+        ...findIngredients(wanted),
+      ]
+    : [
+        ...here.flatMap((amount) => (method && ingredientOf(amount, method)) ?? []),
+        ...OFTEN.flatMap((ingredient) => foodIn({ ingredient }) ?? []),
+      ]
+  // What was just made of its own stays in sight.
+  const all = picked && !foods.some(({ key }) => key === picked.key) ? [picked, ...foods] : foods
+  const offered = [...new Map(all.map((food) => [food.key, food])).values()].slice(0, OFFERED)
   const amount = method?.amounts.find((each) => each.step === step && each.ingredient === chosen)
-  const states: Amount['state'][] =
-    chosen && catalogue[chosen]?.egg ? ['as it is', 'pasteurized lot'] : ['as it is', 'frozen', 'treated']
+  const states: Amount['state'][] = picked?.egg ? ['as it is', 'pasteurized lot'] : ['as it is', 'frozen', 'treated']
   const pasteurized = eggLots(line?.lots ?? [])
     .map((each) => each.lot)
     .filter(({ form, ingredient }) => form === 'pasteurized' && ingredient === chosen)
   const treated = (line?.lots ?? []).filter((each) => chosen !== null && isTreatedLot(each, chosen))
   const close = () => {
-    setChosen(null)
+    setPicked(null)
+    setMaking(false)
     setState('as it is')
     setLot('')
     setWanted('')
     onClose()
   }
   const add = (mass: number | null) => {
-    if (!chosen) return
+    if (!picked) return
     enter('added', batch.id, {
       step,
-      ingredient: chosen,
+      ingredient: picked.key,
+      ...(foodIn({ ingredient: picked.key }) ? {} : { own: picked }),
       grams: mass,
       state,
       lot: lot.trim() === '' ? null : lot.trim(),
@@ -87,22 +104,30 @@ export function AddSheet({ batch, step, open, onClose }: Props) {
             onValue={setWanted}
           />
           <div className={styles.addWhat} role="group" aria-label={say('ingredients')}>
-            {offered.flatMap((key) => {
-              const food = catalogue[key]
-              return food
-                ? [
-                    <Key
-                      key={key}
-                      look={key === chosen ? 'primary' : 'plain'}
-                      aria-pressed={key === chosen}
-                      onClick={() => setChosen(key)}
-                    >
-                      {food.name}
-                    </Key>,
-                  ]
-                : []
-            })}
+            {offered.map((food) => (
+              <Key
+                key={food.key}
+                look={food.key === chosen ? 'primary' : 'plain'}
+                aria-pressed={food.key === chosen}
+                onClick={() => setPicked(food)}
+              >
+                {food.name}
+              </Key>
+            ))}
+            <Key look="outlined" onClick={() => setMaking(true)}>
+              {say('notOnTheList')}
+            </Key>
           </div>
+          {making && (
+            <OwnIngredient
+              called={wanted}
+              onDone={(own) => {
+                setPicked(own)
+                setMaking(false)
+              }}
+              onClose={() => setMaking(false)}
+            />
+          )}
           {chosen && (
             <>
               <div className={styles.addWhat} role="group" aria-label={say('whatState')}>
@@ -142,7 +167,7 @@ export function AddSheet({ batch, step, open, onClose }: Props) {
               ) : (
                 <Field label={say('lotAsWrittenOn')} value={lot} max={40} onValue={setLot} />
               )}
-              {reopens({ ingredient: chosen, state }) && (
+              {reopens({ ingredient: chosen, ...(picked ? { own: picked } : {}), state }) && (
                 <p className={styles.addReopens} role="status">
                   {say('untreatedFrozenFruitRaw', { isFrozen: state === 'frozen' })}
                 </p>
@@ -172,4 +197,8 @@ export function AddSheet({ batch, step, open, onClose }: Props) {
       </div>
     </Sheet>
   )
+}
+
+function ownOf(method: Method | null | undefined): readonly Ingredient[] {
+  return method?.own ?? []
 }

@@ -16,7 +16,7 @@ import {
 import { stepName, methodFormsMessages, type Reader } from '@logged-thermal/wording'
 import { Key } from '../kit/Key'
 import type { Edit } from './editing'
-import { OwnIngredient } from './OwnIngredient'
+import { OwnIngredient } from '../parts/OwnIngredient'
 import { SelectField } from '../kit/SelectField'
 import { SearchField } from '../kit/SearchField'
 import { FieldRow } from '../kit/FieldRow'

@@ -1,5 +1,17 @@
-/** Amounts as people write them, and what they come to. */
+/** Amounts as people write them, what they come to, and ingredients of the house's own. */
 export const amountMessages = {
+  ownIngredient: 'An ingredient of our own',
+  mostLike: 'What it is most like',
+  mostLikeMeans: 'It heats, spoils and weighs as that does. Like raw egg, it counts as raw egg.',
+  itsAllergens: 'Its allergens',
+  allergensRead: 'Read from its package',
+  allergensNotKnown: 'Not known',
+  notKnownMeans: 'Nothing is claimed of what it goes into, and the label says that it is not known.',
+  nameAndLike: 'What is it called, and what is it most like?',
+  makeIngredient: 'Make it an ingredient',
+  name: 'Name',
+  asButter: 'butter, icing sugar, yolk …',
+  notNow: 'Not now',
   howMuch: 'How much',
   asEggs: '6 large eggs, 110 g …',
   asCups: '250 g, 2 cups, 1½ tsp …',

@@ -22,6 +22,7 @@ export const benchSheetsMessages = {
   what: 'What',
   findIngredient: 'Find an ingredient',
   findAnother: 'Find another',
+  notOnTheList: 'Not on the list',
   ingredients: 'Ingredients',
   whatState: 'In what state',
   whichTreatedLot: 'Which treated lot',

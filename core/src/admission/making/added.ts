@@ -1,8 +1,10 @@
 import type { Bodies, Addition, Claim, Seal } from '../../ledger/entry'
+import { foodIn } from '../../recipe/ingredient/own'
 import { isFrozenFruit } from '../../recipe/ingredient/produce'
+import { parseIngredient } from '../../recipe/method/parseMethod'
 import { MINUTE } from '../../ground/instant'
 import { catalogue } from '../../recipe/ingredient/catalogue'
-import { isId, number, object, oneOf, text } from '../../ground/field'
+import { FieldError, isId, number, object, oneOf, text } from '../../ground/field'
 import { dayOf, type Day } from '../../ground/zone'
 import type { Read } from '../../state/state'
 import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
@@ -29,11 +31,15 @@ export const added: KindOf<'added'> = {
   may: EVERYONE_WHO_COOKS,
   signed: false,
   parse(body) {
-    const names = ['step', 'ingredient', 'grams', 'state', 'lot', 'happened'] as const
-    const { step, ingredient, grams, state, lot, happened } = object(body, names)
+    const names = ['step', 'ingredient', 'own', 'grams', 'state', 'lot', 'happened'] as const
+    const { step, ingredient, own: field, grams, state, lot, happened } = object(body, names)
+    const own = field.value === undefined ? null : parseIngredient(field)
+    if (own && own.key in catalogue) throw new FieldError(`${field.path}.key`, { code: 'twice' })
     return {
       step: text(step, 40),
-      ingredient: oneOf(ingredient, Object.keys(catalogue)),
+      // What the catalogue has is taken from there: nobody sends along what a yolk is.
+      ingredient: oneOf(ingredient, own ? [own.key] : Object.keys(catalogue)),
+      ...(own ? { own } : {}),
       grams: grams.value === null ? null : number(grams, 0.1, 500_000),
       state: oneOf(state, ['as it is', 'pasteurized lot', 'frozen', 'treated'] as const),
       lot: lot.value === null ? null : text(lot, 40),
@@ -43,22 +49,22 @@ export const added: KindOf<'added'> = {
   writes: ({ about }) => [about],
   reads: ({ body: { lot } }) => (lot !== null && isId(lot) ? [{ type: 'lot', id: lot }] : []),
   resolve({ at, body }, read, { zone }) {
-    if (catalogue[body.ingredient]?.egg != null)
-      return { egg: isPasteurized(body, read, dayOf(at, zone)) ? 'pasteurized' : 'shell' }
+    if (foodIn(body)?.egg != null) return { egg: isPasteurized(body, read, dayOf(at, zone)) ? 'pasteurized' : 'shell' }
     return body.state === 'treated' && isFrozenFruit(body.ingredient) ? { treated: isTreated(body, read) } : null
   },
   refuse(claim, read, { zone }) {
-    const { step, ingredient, state, lot } = claim.body
+    const { step, state, lot } = claim.body
     const batch = atKnownStep(claim, step, read)
     if (isRefusal(batch)) return batch
-    const isEgg = catalogue[ingredient]?.egg != null
+    const food = foodIn(claim.body)
+    const isEgg = food?.egg != null
     // As a plan it is refused; what is in already can always be entered, and betters nothing.
     if (!isEgg || claim.body.happened) return null
     if (state === 'pasteurized lot' && lot === null) return { code: 'lot needed', field: 'body.lot' }
     // A word typed in a box is no lot: such an egg is raw.
     if (isPasteurized(claim.body, read, dayOf(claim.at, zone))) return null
     const why = wrongEgg(batch, eggRuleOfAddition(batch), 'shell')
-    return why && { code: 'wrong egg', field: 'body.state', lot: lot ?? catalogue[ingredient]!.name, why }
+    return why && { code: 'wrong egg', field: 'body.state', lot: lot ?? food.name, why }
   },
   lateAfter: 15 * MINUTE,
   fact: asResolved,
@@ -80,6 +86,8 @@ function lotNamed(lot: string | null, read: Read): LotState | null {
 
 /** Egg is of a pasteurized lot, and frozen fruit treated, where the server found that lot; a word typed in a box is raw. */
 function asResolved({ body }: Claim<'added'>, seal: Seal | null): Addition {
+  // Whose treatment nobody vouches for by a received lot is not treated.
+  if (body.own && body.state === 'treated') return { ...body, state: 'frozen' }
   if (seal === null || seal.rules === undefined) return body
   if (body.state === 'pasteurized lot' && seal.resolved?.egg !== 'pasteurized') return { ...body, state: 'as it is' }
   const treated = seal.resolved?.treated ?? body.ingredient !== ASKED_BEFORE

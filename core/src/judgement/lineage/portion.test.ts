@@ -1,3 +1,6 @@
+import { kinds } from '../../admission/kinds'
+import { FieldError } from '../../ground/field'
+import type { Ingredient } from '../../recipe/ingredient/ingredient'
 import { ownIngredient } from '../../recipe/ingredient/own'
 import fc from 'fast-check'
 import type { ItemFacts, PartUsed } from '../../ledger/storeEntries'
@@ -292,4 +295,57 @@ it('keeps what nobody has read unknown, also where a part of the same name went 
   const { part: of, ...put } = part('assemble', '2027-03-09')
   story.enter('part-used', 1, { ...put, part: { ...of, name: 'Moon dust' } })
   expect(portion(story, layered, 30).facts).toMatchObject({ unknown: ['Moon dust'], claims: [] })
+})
+
+describe('what goes in besides', () => {
+  const layered: Method = {
+    ...trifle,
+    amounts: [{ key: 'a', ingredient: 'sugar', grams: 5, count: null, step: 'assemble', state: 'as it is' }],
+  }
+  const besides = (ingredient: string, own?: Ingredient) => {
+    const story = new Story(us, layered)
+    story.enter('added', 1, {
+      step: 'assemble',
+      ingredient,
+      ...(own ? { own } : {}),
+      grams: 5,
+      state: 'as it is',
+      lot: null,
+    })
+    return portion(story, layered, 30).facts
+  }
+
+  it('takes back every claim that is not true of it, also where it has no allergen', () => {
+    expect(besides('water').claims).toEqual([
+      'vegetarian',
+      'vegan',
+      'without gluten',
+      'without nuts',
+      'without alcohol',
+    ])
+    expect(besides('honey').claims).not.toContain('vegan')
+    expect(besides('gelatine').claims).not.toContain('vegetarian')
+    expect(besides('vodka').claims).not.toContain('without alcohol')
+    expect(besides('walnut')).toMatchObject({
+      allergens: ['tree nuts'],
+      claims: ['vegetarian', 'vegan', 'without gluten', 'without alcohol'],
+    })
+  })
+
+  it('may be of the house’s own: unread it is unknown, and it never passes for what the catalogue has', () => {
+    const dust = ownIngredient('own', 'Moon dust', 'sugar', null)
+    expect(besides('own', dust)).toMatchObject({ claims: [], unknown: ['Moon dust'] })
+    expect(besides('own', { ...dust, allergens: ['sesame'] }).allergens).toEqual(['sesame'])
+    const noEgg = { ...dust, key: 'yolk' }
+    expect(besides('yolk', noEgg)).toMatchObject({ allergens: ['egg'], heat: 'raw' })
+    expect(besides('own', ownIngredient('own', 'Farm mix', 'egg', []))).toMatchObject({ heat: 'raw', advisory: true })
+    const body = { step: 'x', ingredient: 'yolk', own: noEgg, grams: null, state: 'as it is', lot: null }
+    expect(() => kinds.added.parse({ path: 'body', value: body })).toThrow(FieldError)
+    expect(() => kinds.added.parse({ path: 'body', value: { ...body, ingredient: 'sugar', own: dust } })).toThrow(
+      FieldError,
+    )
+    expect(kinds.added.parse({ path: 'body', value: { ...body, ingredient: 'own', own: dust } })).toMatchObject({
+      own: dust,
+    })
+  })
 })

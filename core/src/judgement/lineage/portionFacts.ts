@@ -1,6 +1,6 @@
 import type { HeatStatus, ItemFacts, Part } from '../../ledger/storeEntries'
-import { catalogue } from '../../recipe/ingredient/catalogue'
-import { factsOf, type DietClaim } from '../../recipe/method/facts'
+import { foodIn } from '../../recipe/ingredient/own'
+import { claimsOf, factsOf, type DietClaim } from '../../recipe/method/facts'
 import { heatPlan } from '../../recipe/method/heatPlan'
 import type { Method } from '../../recipe/method/method'
 import type { BatchState } from '../../state/batch'
@@ -34,11 +34,12 @@ export function passingOn(
 export function portionFacts(batch: BatchState, method: Method, passedOn: readonly Part[], floors: Floors): ItemFacts {
   const own = factsOf(method, () => null)
   const parts = valid(batch.facts['part-used']).map(({ value }) => value.part)
-  const added = valid(batch.facts.added).flatMap(({ value }) => catalogue[value.ingredient]?.allergens ?? [])
+  const added = valid(batch.facts.added).flatMap(({ value }) => foodIn(value) ?? [])
   const named = (name: string) => parts.some((part) => part.name === name)
   // What nobody read stays unknown, also where a part that went in has the same name.
   const missing = own.unknown.filter((name) => !named(name))
-  const unknown = [...missing, ...own.unchecked, ...parts.flatMap(({ facts }) => facts.unknown)]
+  const unread = added.flatMap(({ unchecked, name }) => (unchecked ? [name] : []))
+  const unknown = [...missing, ...own.unchecked, ...unread, ...parts.flatMap(({ facts }) => facts.unknown)]
   // A component that went in is known by its item; one that did not leaves the claims open.
   const ofMethod = own.unknown.length ? factsOf({ ...method, components: [] }, () => null).claims : own.claims
   const claims = unknown.length
@@ -47,8 +48,15 @@ export function portionFacts(batch: BatchState, method: Method, passedOn: readon
   const heat = worstHeat([ownHeat(batch, floors), ...passedOn.map(({ facts }) => facts.heat)])
   const egg = timelineOf(batch).raw.some(({ what }) => what === 'egg') || batch.terms.eggs.uses.length > 0
   return {
-    allergens: [...new Set([...own.allergens, ...added, ...parts.flatMap(({ facts }) => facts.allergens)])].sort(),
-    claims: added.length ? [] : claims,
+    allergens: [
+      ...new Set([
+        ...own.allergens,
+        ...added.flatMap(({ allergens }) => allergens),
+        ...parts.flatMap(({ facts }) => facts.allergens),
+      ]),
+    ].sort(),
+    // What went in besides takes back what it is not: honey, gelatine and spirit have no allergen.
+    claims: claims.filter((claim) => claimsOf(added).includes(claim)),
     // The word to the guest is for raw or undercooked egg, never for fruit.
     advisory: (heat === 'raw' && egg) || passedOn.some(({ facts }) => facts.advisory),
     ...(holdsUntreatedFruit(batch) ? { untreatedFruit: true as const } : {}),

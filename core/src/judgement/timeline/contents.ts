@@ -1,4 +1,4 @@
-import { catalogue } from '../../recipe/ingredient/catalogue'
+import { foodIn } from '../../recipe/ingredient/own'
 import { heatPlan } from '../../recipe/method/heatPlan'
 import type { BatchState } from '../../state/batch'
 import { valid, type Fact } from '../../state/fact'
@@ -11,7 +11,7 @@ export function isMoistened(batch: BatchState): boolean {
   // What was only entered after the oven went in after it, for all that anybody knows.
   const after = ({ at, knownAt }: Fact<unknown>) => end !== null && Math.max(at, knownAt) > end
   return (
-    valid(batch.facts.added).some((fact) => after(fact) && catalogue[fact.value.ingredient]?.needsCold !== false) ||
+    valid(batch.facts.added).some((fact) => after(fact) && foodIn(fact.value)?.needsCold !== false) ||
     valid(batch.facts['part-used']).some(({ value }) => value.part.facts.needsCold)
   )
 }

@@ -1,5 +1,5 @@
 import type { Instant } from '../../ground/instant'
-import { catalogue } from '../../recipe/ingredient/catalogue'
+import { foodIn } from '../../recipe/ingredient/own'
 import type { Id } from '../../ledger/subject'
 import type { Addition } from '../../ledger/entry'
 import type { BatchState } from '../../state/batch'
@@ -18,8 +18,8 @@ export interface RawIn {
 }
 
 /** Raw egg or untreated frozen fruit: what is in the pot has not been through the heat any more. */
-export function reopens({ ingredient, state }: Pick<Addition, 'ingredient' | 'state'>): boolean {
-  return rawAs({ ingredient, state }) !== null
+export function reopens(addition: Pick<Addition, 'ingredient' | 'own' | 'state'>): boolean {
+  return rawAs(addition) !== null
 }
 
 /** All that went in raw, by whatever entry and whatever step it names: shell egg, untreated fruit, a part that is raw. */
@@ -70,7 +70,8 @@ function isMeantRaw({ eggs }: BatchState['terms'], step: string): boolean {
   return eggs.unheated === 'shell with advisory' && eggs.uses.some((use) => use.step === step && !use.heated)
 }
 
-function rawAs({ ingredient, state }: Pick<Addition, 'ingredient' | 'state'>): 'egg' | 'fruit' | null {
-  if (catalogue[ingredient]?.egg != null) return state === 'pasteurized lot' ? null : 'egg'
+function rawAs(addition: Pick<Addition, 'ingredient' | 'own' | 'state'>): 'egg' | 'fruit' | null {
+  const { state } = addition
+  if (foodIn(addition)?.egg != null) return state === 'pasteurized lot' ? null : 'egg'
   return state === 'frozen' ? 'fruit' : null
 }

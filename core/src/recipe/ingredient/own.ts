@@ -48,3 +48,11 @@ export function ownIngredient(
     ...(allergens === null ? { unchecked: true } : {}),
   }
 }
+
+/**
+ * The food that an entry names: the catalogue's, else the house's own, which it carries; null where there is neither. What
+ * the catalogue has is never taken from an entry: yolk would be no egg any more.
+ */
+export function foodIn({ ingredient, own }: { ingredient: string; own?: Ingredient }): Ingredient | null {
+  return catalogue[ingredient] ?? (own?.key === ingredient ? own : null)
+}

@@ -40,16 +40,7 @@ export function factsOf(method: Method, find: FindMethod): MethodFacts {
   const complete = parts.unknown.length === 0 && unchecked.length === 0 && known.length === parts.all.length
   return {
     allergens,
-    claims: complete
-      ? CLAIMS.filter((claim) =>
-          holds(
-            claim,
-            allergens,
-            of(({ origin }) => [origin]),
-            ethanol,
-          ),
-        )
-      : [],
+    claims: complete ? claimsOf(known.map(({ ingredient }) => ingredient!)) : [],
     alcoholByVolume: grams > 0 ? ethanol / ETHANOL_DENSITY / (grams - ethanol + ethanol / ETHANOL_DENSITY) : 0,
     grams,
     composition: mixed(
@@ -60,12 +51,21 @@ export function factsOf(method: Method, find: FindMethod): MethodFacts {
   }
 }
 
-/** The ingredient of an amount: the method's own, else the catalogue's; null where there is none of that key. */
+/** What may be claimed of whatever is made of these alone; nothing of what nobody has read. */
+export function claimsOf(foods: readonly Ingredient[]): DietClaim[] {
+  if (foods.some(({ unchecked }) => unchecked)) return []
+  const allergens = foods.flatMap((food) => food.allergens)
+  const origins = foods.map(({ origin }) => origin)
+  const ethanol = foods.some(({ alcohol }) => alcohol > 0)
+  return CLAIMS.filter((claim) => holds(claim, allergens, origins, ethanol))
+}
+
+/** The ingredient of an amount: the catalogue's, else the method's own; null where there is none of that key. */
 export function ingredientOf(
   { ingredient }: Pick<Amount, 'ingredient'>,
   { own }: Pick<Method, 'own'>,
 ): Ingredient | null {
-  return own.find(({ key }) => key === ingredient) ?? catalogue[ingredient] ?? null
+  return catalogue[ingredient] ?? own.find(({ key }) => key === ingredient) ?? null
 }
 
 /** Whether the method holds raw egg: shell egg, not from a pasteurized lot. */
@@ -75,7 +75,7 @@ export function rawEggs(method: Method): Amount[] {
   )
 }
 
-function holds(claim: DietClaim, allergens: Allergen[], origins: Origin[], ethanol: number): boolean {
+function holds(claim: DietClaim, allergens: Allergen[], origins: Origin[], ethanol: boolean): boolean {
   const none = (...kinds: Origin[]) => !origins.some((origin) => kinds.includes(origin))
   switch (claim) {
     case 'vegetarian':
@@ -87,7 +87,7 @@ function holds(claim: DietClaim, allergens: Allergen[], origins: Origin[], ethan
     case 'without nuts':
       return !allergens.includes('tree nuts') && !allergens.includes('peanut')
     case 'without alcohol':
-      return ethanol === 0
+      return !ethanol
   }
 }
 

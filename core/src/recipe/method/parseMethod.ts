@@ -173,7 +173,8 @@ function parseComponent(field: Field, steps: readonly string[]): Component {
 
 const ORIGINS: Origin[] = ['plant', 'milk', 'egg', 'honey', 'land animal', 'fish']
 
-function parseIngredient(field: Field): Ingredient {
+/** An ingredient of the house's own. FieldError that names the field. */
+export function parseIngredient(field: Field): Ingredient {
   const names = [
     'key',
     'name',

@@ -14,7 +14,7 @@ import { RowKey } from '../../kit/RowKey'
 import { SearchField } from '../../kit/SearchField'
 import { speaks } from '../../kit/language'
 import { HowMuch, takenFrom, type TypedAmount } from '../../parts/HowMuch'
-import { OwnIngredient } from '../OwnIngredient'
+import { OwnIngredient } from '../../parts/OwnIngredient'
 import styles from './pasted.module.css'
 
 const say = speaks(pastedMessages)

@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { v7 as uuid } from 'uuid'
 import { ALLERGENS, findIngredients, ownIngredient, type Allergen, type Ingredient } from '@logged-thermal/core'
-import { methodFormsMessages } from '@logged-thermal/wording'
+import { amountMessages } from '@logged-thermal/wording'
 import { CheckField } from '../kit/CheckField'
 import { ChoiceKeys } from '../kit/ChoiceKeys'
 import { Field } from '../kit/Field'
@@ -9,9 +9,9 @@ import { Key } from '../kit/Key'
 import { KeyRow } from '../kit/KeyRow'
 import { SearchField } from '../kit/SearchField'
 import { speaks } from '../kit/language'
-import styles from './methods.module.css'
+import styles from './ownIngredient.module.css'
 
-const say = speaks(methodFormsMessages)
+const say = speaks(amountMessages)
 
 /** Something that no list has: its name, what it is most like, and its allergens, or that nobody has read them. */
 export function OwnIngredient({
@@ -29,11 +29,11 @@ export function OwnIngredient({
   const [allergens, setAllergens] = useState<readonly Allergen[]>([])
   const ready = name.trim() !== '' && like !== null
   return (
-    <section className={styles.methodForm} aria-label={say('ownIngredient')}>
+    <section className={styles.own} aria-label={say('ownIngredient')}>
       <Field label={say('name')} value={name} max={80} onValue={setName} />
       <SearchField
         label={say('mostLike')}
-        placeholder={say('cornstarchHeavyCreamYolk')}
+        placeholder={say('asButter')}
         options={findIngredients('')}
         value={like}
         getOptionLabel={({ name: words }) => words}
