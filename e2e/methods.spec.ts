@@ -158,6 +158,49 @@ test('a recipe is pasted, put right line by line, and is a draft that nothing wa
   await chef.context().close()
 })
 
+test('a chef writes a poured custard and saves it in at most 25 taps', async ({ browser }) => {
+  const chef = await person(browser, 'Noor Hallet')
+  await chef.goto(`${kitchen.url}/methods`)
+  await chef.evaluate(() => {
+    const counted = window as unknown as { taps: number }
+    counted.taps = 0
+    document.addEventListener('click', () => counted.taps++, true)
+  })
+  await chef.getByRole('button', { name: 'New method' }).click()
+  await chef.getByLabel('Name', { exact: true }).fill('Woodruff custard')
+  await chef.getByRole('button', { name: 'Make a draft of it' }).click()
+  await chef.getByRole('button', { name: 'Put something in' }).click()
+  for (const [typed, name, much] of [
+    ['milk', 'Whole milk', '600 ml'],
+    ['cream', 'Whipping cream 36 %', '200 g'],
+    ['yolks', 'Yolk', '8'],
+    ['sugar', 'Sugar', '120'],
+    ['salt', 'Salt', 'a pinch'],
+  ] as const) {
+    await chef.getByLabel('What, by any of its names').fill(typed)
+    await chef.getByRole('option', { name, exact: true }).click()
+    await chef.getByLabel('How much').fill(much)
+    await chef.getByRole('button', { name: 'Put it in' }).click()
+    await expect(chef.getByText(new RegExp(`In it now: .*${name}\\.`))).toBeVisible()
+  }
+  await chef.getByRole('button', { name: 'That is all' }).click()
+  const goesIn = chef.getByRole('list', { name: 'What goes in' })
+  await expect(goesIn.getByRole('listitem')).toHaveText([
+    /Whole milk.*warm/,
+    /cream.*warm/,
+    /Yolk.*eggs/,
+    /Sugar/,
+    /Salt/,
+  ])
+  await expect(chef.getByRole('heading', { level: 1 })).not.toContainText('to mend')
+  await chef.getByRole('button', { name: 'Save as version 2' }).click()
+  await chef.getByRole('button', { name: 'Put version 2 in force' }).click()
+  const taps = await chef.evaluate(() => (window as unknown as { taps: number }).taps)
+  console.log(`a poured custard written: ${taps} taps`)
+  expect(taps).toBeLessThanOrEqual(25)
+  await chef.context().close()
+})
+
 test('steps are moved by keyboard and by dragging; an oven needs its unit', async ({ browser }) => {
   const page = await person(browser, 'Noor Hallet')
   await open(page, 'Chestnut baked custard')

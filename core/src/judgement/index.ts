@@ -73,6 +73,8 @@ export {
   lotTallies,
   toSettle,
   unnamedUses,
+  usesMissing,
+  eggsFor,
   type LotTally,
   type PartLine,
 } from './eggs/eggLedger'

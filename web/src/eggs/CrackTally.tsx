@@ -1,5 +1,13 @@
 import { useState } from 'react'
-import { eggGrams, itemLeft, type BatchState, type EggPart, type EggUse, type ItemState } from '@logged-thermal/core'
+import {
+  eggsFor,
+  itemLeft,
+  usesMissing,
+  type BatchState,
+  type EggPart,
+  type EggUse,
+  type ItemState,
+} from '@logged-thermal/core'
 import { grams, measureWords, eggsMessages } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { Key } from '../kit/Key'
@@ -25,21 +33,23 @@ interface Props {
 /** Crack and reject, one tap an egg or a tray at a time; then whole or separated, counted or weighed. */
 export function CrackTally({ lot, item, step, uses, batch, mayWrite, onTaken }: Props) {
   const enter = useEnter()
-  const parts = uses.map(({ part }) => part)
+  // What is in already is not asked for again; of what is missing the part decides whether they are separated.
+  const missing = usesMissing(batch, step)
+  const parts = (missing.length > 0 ? missing : uses).map(({ part }) => part)
   const [separated, setSeparated] = useState(!parts.includes('whole') && parts.length > 0)
   const [good, setGood] = useState(0)
   const [rejected, setRejected] = useState(0)
   const [weighed, setWeighed] = useState<Partial<Record<EggPart, number>>>({})
   const [weighing, setWeighing] = useState<EggPart | null>(null)
   const size = lot.size ?? 'US L'
-  const wanted = eggsWanted(uses, size)
-  const take = () => {
+  const wanted = eggsFor(missing, size)
+  const take = (cracked: number) => {
     enter('eggs-taken', batch.id, {
       step,
       lot: lot.id,
       form: lot.form,
       as: separated ? 'separated' : 'whole',
-      cracked: good,
+      cracked,
       rejected,
       grams: weighed,
       size,
@@ -76,6 +86,11 @@ export function CrackTally({ lot, item, step, uses, batch, mayWrite, onTaken }: 
           hasItem: Boolean(item),
         })}
       </p>
+      {wanted > 0 && good + rejected === 0 && Object.keys(weighed).length === 0 && (
+        <Key look="primary" why={shutUnless(mayWrite)} onClick={() => take(wanted)}>
+          {say('goodAsMethodSays', { wanted })}
+        </Key>
+      )}
       <div className={styles.tallyCount}>
         <output aria-label={say('goodEggs')}>{good}</output>
         <Key className={styles.tallyGood} why={shutUnless(mayWrite)} onClick={() => setGood(good + 1)}>
@@ -117,14 +132,9 @@ export function CrackTally({ lot, item, step, uses, batch, mayWrite, onTaken }: 
           </Key>
         ))}
       </div>
-      <Key look="primary" disabled={!mayWrite || good + rejected === 0} onClick={take}>
+      <Key look="primary" disabled={!mayWrite || good + rejected === 0} onClick={() => take(good)}>
         {good + rejected === 0 ? say('countThemFirst') : say('logGoodRejected', { good, rejected })}
       </Key>
     </div>
   )
-}
-
-/** How many eggs cover every part that the step takes. */
-function eggsWanted(uses: readonly EggUse[], size: NonNullable<LotOfEgg['size']>): number {
-  return Math.max(0, ...uses.map(({ part, grams: mass }) => Math.ceil(mass / eggGrams(part, size) - 1e-6)))
 }

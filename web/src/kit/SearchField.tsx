@@ -8,10 +8,12 @@ import { keepFromPage } from './Field'
 interface Props<T> extends Omit<AutocompleteProps<T, false, false, false>, 'renderInput'> {
   label: string
   placeholder?: string
+  /** It is written into first. */
+  first?: boolean
 }
 
 /** One of a long list, found by typing a part of any of its names. */
-export function SearchField<T>({ label, placeholder, ...rest }: Props<T>) {
+export function SearchField<T>({ label, placeholder, first = false, ...rest }: Props<T>) {
   const id = useId()
   return (
     <Autocomplete
@@ -25,6 +27,7 @@ export function SearchField<T>({ label, placeholder, ...rest }: Props<T>) {
             endAdornment={slotProps.input.endAdornment}
             slotProps={{ input: slotProps.htmlInput }}
             placeholder={placeholder}
+            autoFocus={first}
             onKeyDown={keepFromPage}
           />
         </FormControl>

@@ -4,6 +4,7 @@ import {
   catalogue,
   findIngredients,
   gelatineFor,
+  usualStep,
   ingredientOf,
   LEAVES,
   leavesFor,
@@ -42,6 +43,7 @@ export function AmountForm({
   measures,
   reader,
   onEdit,
+  onNext,
   onClose,
 }: {
   method: Method
@@ -52,6 +54,8 @@ export function AmountForm({
   measures: MeasureSystem
   reader: Reader
   onEdit: (edit: Edit) => void
+  /** One is in: the next is asked for. */
+  onNext: () => void
   onClose: () => void
 }) {
   const known = method.amounts.find(({ key }) => key === amountKey) ?? null
@@ -62,11 +66,13 @@ export function AmountForm({
     return part ? { kind: 'method', id: part.method, name: part.name } : null
   })
   const [typed, setTyped] = useState<TypedAmount>(() => ({ text: asWritten(known ?? part), which: null }))
-  const [step, setStep] = useState(known?.step ?? part?.step ?? method.steps[0]?.key ?? '')
+  const [picked, setPicked] = useState(known?.step ?? part?.step ?? null)
   const [making, setMaking] = useState(false)
   const [wanted, setWanted] = useState('')
   const [state, setState] = useState<Amount['state']>(known?.state ?? 'as it is')
   const ingredient = choice?.kind === 'ingredient' ? choice.ingredient : null
+  // Where it usually goes in, until somebody says otherwise.
+  const step = picked ?? usualStep(method, ingredient) ?? ''
   // What stands there as it was saved means what it meant then.
   const kept = known !== null && typed.text === asWritten(known) && known.ingredient === ingredient?.key
   const taken = kept ? known : takenFrom(typed, ingredient, measures)
@@ -95,7 +101,8 @@ export function AmountForm({
           ...(PLAIN_GRAMS.test(typed.text) ? {} : { said: typed.text.trim() }),
         },
       })
-    onClose()
+    if (amountKey) onClose()
+    else onNext()
   }
   if (making)
     return (
@@ -112,6 +119,7 @@ export function AmountForm({
     <section className={styles.methodForm} aria-label={say('whatGoes')}>
       <SearchField
         label={say('whatByAnyIts')}
+        first={!amountKey}
         placeholder={say('cornstarchHeavyCreamYolk')}
         options={choices}
         value={choice}
@@ -145,7 +153,7 @@ export function AmountForm({
             words: `${i + 1} ${stepName(kind, spoken)}`,
           }))}
           chosen={step}
-          onChoose={setStep}
+          onChoose={setPicked}
         />
         {ingredient && (
           <SelectField
@@ -162,6 +170,7 @@ export function AmountForm({
       {ingredient && ingredient.bloom > 0 && grams !== null && grams > 0 && (
         <Gelatine grams={grams} bloom={ingredient.bloom} />
       )}
+      {!amountKey && method.amounts.length > 0 && <p className="muted">{say('inItNow', { names: namesIn(method) })}</p>}
       <KeyRow>
         <Key look="primary" why={(!choice || open || step === '') && say('whatHowMuchStep')} onClick={done}>
           {amountKey ? say('changeIt') : say('putItIn')}
@@ -183,7 +192,7 @@ export function AmountForm({
           </Key>
         )}
         <Key look="outlined" onClick={onClose}>
-          {say('notNow')}
+          {say(amountKey ? 'notNow' : 'thatIsAll')}
         </Key>
       </KeyRow>
     </section>
@@ -208,4 +217,8 @@ function asWritten(amount: { grams: number | null; count?: number | null; said?:
   if (!amount) return ''
   if (amount.said !== undefined) return amount.said
   return amount.count ? String(amount.count) : amount.grams === null ? '' : `${amount.grams} g`
+}
+
+function namesIn(method: Method): string {
+  return method.amounts.map((amount) => ingredientOf(amount, method)?.name ?? amount.ingredient).join(', ')
 }

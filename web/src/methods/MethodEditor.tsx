@@ -158,13 +158,15 @@ function Editor({ state, line, limits, day }: { state: MethodState; line: LineDa
               )}
               {panel.kind === 'amount' && (
                 <AmountForm
-                  key={panel.key ?? 'new'}
+                  // Each new one begins with an empty form.
+                  key={panel.key ?? `new ${method.amounts.length + method.components.length}`}
                   method={method}
                   others={line.methods.flatMap((each) => (each.id === state.id ? [] : (approvedOf(each) ?? [])))}
                   amountKey={panel.key}
                   measures={limits.practice.measures ?? 'metric'}
                   reader={reader}
                   onEdit={onEdit}
+                  onNext={() => setPanel({ kind: 'amount', key: null })}
                   onClose={contents}
                 />
               )}

@@ -14,10 +14,13 @@ const reader = { scale: 'C', zone: 'UTC', locale: 'en-GB', hours: 24, today: nul
 async function show(measures: MeasureSystem, amountKey: string | null = null, method: Method = PLAIN) {
   const edits: Edit[] = []
   const form = { method, others: [], amountKey, measures, reader }
-  await onTablet(<AmountForm {...form} onEdit={(edit) => edits.push(edit)} onClose={() => undefined} />, {
-    story: new KitchenStory(),
-    now: 0,
-  })
+  await onTablet(
+    <AmountForm {...form} onEdit={(edit) => edits.push(edit)} onNext={() => undefined} onClose={() => undefined} />,
+    {
+      story: new KitchenStory(),
+      now: 0,
+    },
+  )
   return edits
 }
 const choose = async (typed: string, name: string) => {

@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import '../test/browser'
 import { act, fireEvent, screen, within } from '@testing-library/react'
-import { KitchenStory, onTablet } from '../test/tablet'
+import { KitchenStory, onTablet, settled, tapped } from '../test/tablet'
 import { UndoToast } from '../shell/UndoToast'
 import { BinRound } from './BinRound'
 import { ColdStore } from './ColdStore'
@@ -61,6 +61,30 @@ it('leads through a round of the units', async () => {
   await onTablet(<UnitRound />, { story: held(), now: 260 })
   expect(screen.getByRole('heading', { level: 1 })).toHaveTextContent(/Round|round/)
   expect(screen.getByRole('list', { name: 'Units' })).toHaveTextContent('Fridge')
+})
+
+it('keeps the name of a delivery as it was typed, and takes for its ingredient only what was tapped', async () => {
+  await onTablet(<ReceiveView />, { story: held(), now: 260 })
+  await tapped(screen.getByRole('button', { name: 'Anything else' }))
+  const name = (value: string) =>
+    settled(() => fireEvent.change(screen.getByLabelText('What it is'), { target: { value } }))
+  const offered = () =>
+    within(screen.getByRole('group', { name: 'Which of these it is' }))
+      .getAllByRole('button')
+      .map((key) => [key.textContent, key.getAttribute('aria-pressed')])
+  await name('butter')
+  expect(offered()[0]).toEqual(['Butter', 'true'])
+  expect(offered().at(-1)).toEqual(['None of these', 'false'])
+  // Of a name that only begins like some, none is taken.
+  await name('Butterm')
+  expect(offered().every(([, pressed]) => pressed === 'false')).toBe(true)
+  tap(screen.getByRole('button', { name: 'Hold it for the lead' }))
+  expect(await screen.findByText('Tap which of these it is, or “None of these”.')).toBeInTheDocument()
+  await tapped(screen.getByRole('button', { name: 'None of these' }))
+  expect(screen.getByText(/Not on the list: its allergens are not known/)).toBeInTheDocument()
+  await name('moon dust')
+  expect(screen.queryByRole('group', { name: 'Which of these it is' })).toBeNull()
+  expect(screen.getByLabelText('What it is')).toHaveValue('moon dust')
 })
 
 it('holds a delivery apart that nobody measured, and says why', async () => {

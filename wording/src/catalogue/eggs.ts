@@ -8,6 +8,7 @@ export const eggsMessages = {
     '{hasWanted, select, true {About {wanted} eggs. } other {}}Lot {code}{hasItem, select, true {, {amount} left in {code2}} other {}}',
   goodEggs: 'Good eggs',
   good: 'Good',
+  goodAsMethodSays: 'Good: {wanted}, as the method says',
   oneGoodEggLess: 'One good egg less',
   rejectedEggs: 'Rejected eggs',
   rejected: 'Rejected',

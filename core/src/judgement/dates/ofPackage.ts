@@ -5,7 +5,7 @@ import type { ItemFacts, LotHeld, LotReceived } from '../../ledger/storeEntries'
 import { limitsOf } from '../../recipe/checks/checksFor'
 import type { LimitSet } from '../../rules/limit'
 import { practiceSource } from '../../rules/practice'
-import type { DietClaim } from '../../recipe/method/facts'
+import { claimsOf } from '../../recipe/method/facts'
 import type { Keep } from '../../ledger/dating'
 import { useByOf } from './useBy'
 
@@ -43,15 +43,7 @@ function packageFacts({ ingredient, form, name }: Parameters<typeof packageOf>[0
   // Of a bought component nothing is known but its name: nothing is claimed.
   if (!food)
     return { allergens: [], claims: [], advisory: false, heat: 'no heat asked', needsCold: true, unknown: [name] }
-  const { allergens, origin, alcohol, needsCold, egg } = food
-  const none = (...all: string[]) => !all.some((each) => (allergens as string[]).includes(each))
-  const claims: DietClaim[] = [
-    ...(origin === 'land animal' || origin === 'fish' ? [] : ['vegetarian' as const]),
-    ...(origin === 'plant' ? ['vegan' as const] : []),
-    ...(none('gluten', 'wheat') ? ['without gluten' as const] : []),
-    ...(none('tree nuts', 'peanut') ? ['without nuts' as const] : []),
-    ...(alcohol === 0 ? ['without alcohol' as const] : []),
-  ]
+  const { allergens, needsCold, egg } = food
   const heat = egg === null ? 'no heat asked' : form === 'pasteurized' ? 'pasteurized' : 'raw'
-  return { allergens: [...allergens].sort(), claims, advisory: false, heat, needsCold, unknown: [] }
+  return { allergens: [...allergens].sort(), claims: claimsOf([food]), advisory: false, heat, needsCold, unknown: [] }
 }

@@ -5,7 +5,7 @@ import { apply } from '../../admission/fold'
 import { Story } from '../../test/story'
 import { at } from '../../test/traces'
 import { gramsTaken } from '../../state/gramsTaken'
-import { eggLedger, isPooled, leftOverOf, lotTallies, toSettle } from './eggLedger'
+import { eggLedger, eggsFor, isPooled, leftOverOf, lotTallies, toSettle, usesMissing } from './eggLedger'
 import { custard, limits, LOT, taken } from '../../test/eggMethods'
 
 describe('the separation ledger', () => {
@@ -14,6 +14,7 @@ describe('the separation ledger', () => {
     for (const each of eggs) made.enter('eggs-taken', 1, each)
     return made
   }
+  const custardUses = () => story().batch.terms.eggs.uses
 
   it('reckons from the count, and from the scale where it was weighed', () => {
     expect(gramsTaken(taken())).toEqual({ whole: 0, yolk: 24 * 17, white: 24 * 33 })
@@ -51,6 +52,21 @@ describe('the separation ledger', () => {
         },
       ),
     )
+  })
+
+  it('asks only for what is missing: in eggs of a size, never for what is in already', () => {
+    const [use] = custardUses()
+    const eggs = Math.round(use!.grams / 17)
+    expect(eggsFor(usesMissing(story().batch, use!.step), 'US L')).toBe(eggs)
+    const most = story(taken({ step: use!.step, cracked: eggs - 2 })).batch
+    expect(usesMissing(most, use!.step)).toMatchObject([{ part: use!.part }])
+    expect(eggsFor(usesMissing(most, use!.step), 'US L')).toBe(2)
+    const all = story(taken({ step: use!.step, cracked: eggs - 2 }), taken({ step: use!.step, cracked: 2 })).batch
+    expect(usesMissing(all, use!.step)).toEqual([])
+    expect(eggsFor([], 'US L')).toBe(0)
+    // Smaller eggs are more of them.
+    expect(eggsFor([{ part: 'whole', grams: 300 }], 'EU L')).toBe(5)
+    expect(eggsFor([{ part: 'whole', grams: 300 }], 'US S')).toBe(8)
   })
 
   it('asks for what is left once it is a third of an egg, and names its lineage', () => {

@@ -6,7 +6,7 @@ import type { EggsTaken, LeftOver } from '../../ledger/entry'
 import type { PartUsed, Spot } from '../../ledger/storeEntries'
 import type { BatchState } from '../../state/batch'
 import type { LotState } from '../../state/lot'
-import type { EggPart } from '../../recipe/ingredient/eggGrams'
+import { eggGrams, type EggPart, type EggSize } from '../../recipe/ingredient/eggGrams'
 import type { EggUse, LotForm } from '../../recipe/egg/eggPlan'
 import { valid } from '../../state/fact'
 import { useByOf } from '../dates/useBy'
@@ -78,6 +78,35 @@ export function unnamedUses({
   const named = (use: EggUse) =>
     valid(eggs).some(({ value }) => covers(value, use)) || valid(parts).some(({ value }) => coversAsPart(value, use))
   return terms.eggs.uses.filter((use) => !named(use))
+}
+
+/**
+ * What a step of the plan still takes once all that is in it is taken off: eggs cracked or poured there, and whites or yolks
+ * from the cold store. Less than a sixth of an egg is the difference between two eggs, and no use of its own.
+ */
+export function usesMissing(
+  { terms, facts: { 'eggs-taken': eggs, 'part-used': parts } }: Pick<BatchState, 'facts' | 'terms'>,
+  step: string,
+): EggUse[] {
+  const taken = valid(eggs).filter(({ value }) => value.step === step)
+  const kept = valid(parts).filter(({ value }) => value.step === step)
+  return terms.eggs.uses
+    .filter((use) => use.step === step)
+    .map((use) => {
+      const fromEggs = sum(taken.map(({ value }) => gramsTaken(value)[use.part]))
+      const fromStore = sum(
+        kept
+          .filter(({ value }) => value.part.egg === use.part)
+          .map(({ value: { measure } }) => (measure.unit === 'g' ? measure.value : 0)),
+      )
+      return { ...use, grams: round(use.grams - fromEggs - fromStore) }
+    })
+    .filter(({ grams, part }) => grams > eggGrams(part) / 6)
+}
+
+/** How many eggs of a size cover every part that is asked for. */
+export function eggsFor(uses: readonly Pick<EggUse, 'part' | 'grams'>[], size: EggSize): number {
+  return Math.max(0, ...uses.map(({ part, grams }) => Math.ceil(grams / eggGrams(part, size) - 1 / 6)))
 }
 
 /** Whether a part from the cold store is what a use of the plan asks for: whites or yolks that were kept. */
