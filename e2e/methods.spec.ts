@@ -137,6 +137,10 @@ test('a recipe is pasted, put right line by line, and is a draft that nothing wa
   const draft = chef.getByRole('button', { name: /Make a draft of it/ })
   await expect(draft).toHaveAttribute('aria-disabled', 'true')
   await expectAccessible(chef)
+  // Called away: what was pasted stays.
+  await chef.getByRole('link', { name: 'Line' }).first().click()
+  await chef.goto(`${kitchen.url}/methods/new`)
+  await expect(understood.getByLabel('Name', { exact: true })).toHaveValue('Fennel pouring custard')
 
   // A cup in a kitchen of metric measures may be either.
   await understood.getByRole('button', { name: /2 cups milk/ }).click()

@@ -1,7 +1,9 @@
 import type { ItemState } from '@logged-thermal/core'
 import { openKitchen, type TestKitchen } from '../test/kitchen'
 import { storeOf } from '../test/storeKitchen'
-import { labelArt } from './labelArt'
+import { advisory, fruitNote } from '@logged-thermal/wording'
+import { labelArt, storageWords } from './labelArt'
+import { PAPERS } from './papers'
 
 let kitchen: TestKitchen
 beforeAll(async () => {
@@ -27,10 +29,76 @@ it('says whose it is: the kitchen’s name, and its address once the lead gave o
   const { item: state } = (await kitchen.get(`/api/items/${item}`)).body as { item: ItemState }
   const facts = { item: state, address: 'http://here', initials: 'MO', storage: '', advisory: '', fruitNote: '' }
   const reader = { scale: 'C' as const, zone: 'UTC', locale: 'en-GB' as const, hours: 24 as const, today: null }
-  const said = (of: string, size = { width: 62, height: 40 }) => labelArt({ ...facts, kitchen: of, reader }, size)
+  const said = (of: string, size = { width: 62, height: 40 }) =>
+    labelArt({ ...facts, kitchen: of, reader }, size).join('')
   expect(said(`${NAMED.name}, ${NAMED.address}`).replace(/<[^>]*>/g, '')).toContain('12 Mill Lane')
   // However long it is, nothing of the item gives way to it.
   const long = said(`${NAMED.name} ${'of the very long street '.repeat(8)}`)
   expect(long).toContain(state.name.split(' ')[0])
   expect(long).toContain('bin at')
+})
+
+describe('a label', () => {
+  const reader = { scale: 'C' as const, zone: 'UTC', locale: 'en-GB' as const, hours: 24 as const, today: null }
+  const ALLERGENS = ['milk', 'egg', 'wheat', 'gluten', 'tree nuts', 'peanut', 'soy', 'sesame', 'sulphites', 'lupin']
+  const facts = async (): Promise<Parameters<typeof labelArt>[0]> => {
+    const store = storeOf(kitchen)
+    const [id] = await store.putAway(await store.jelly(2), 650, { last: true })
+    const { item } = (await kitchen.get(`/api/items/${id}`)).body as { item: ItemState }
+    const texts = { initials: 'MO', storage: storageWords(null, reader), kitchen: 'Fennimore Row pastry, 12 Mill Lane' }
+    return { item, address: 'http://here', ...texts, advisory: advisory(reader), fruitNote: fruitNote(reader), reader }
+  }
+  /** Every line in black with its size in points, over all labels of an item. */
+  const lines = (art: string[]) =>
+    art.flatMap((svg) =>
+      [...svg.matchAll(/<text [^>]*font-size="([\d.]+)"[^>]*fill="#000">([^<]*)</g)].map(([, size, text]) => ({
+        points: (Number(size) / 10 / 25.4) * 72,
+        text: text!.replaceAll('&amp;', '&'),
+      })),
+    )
+  const papers = Object.values(PAPERS).map(({ name, label }) => [name, label] as const)
+
+  it.each(papers)('has allergens, storage and every note whole, at 8 points or more: %s', async (_, size) => {
+    const plain = await facts()
+    const { item } = plain
+    for (const allergens of [[], ['milk'], ALLERGENS])
+      for (const more of [{}, { advisory: true }, { advisory: true, untreatedFruit: true as const }]) {
+        const unknown = allergens.length > 3 ? ['Moon dust of the house'] : []
+        const full = { ...item, facts: { ...item.facts, allergens, unknown, ...more } }
+        const art = labelArt({ ...plain, item: full }, size)
+        const all = lines(art)
+        const large = all.filter(({ points }) => points >= 8).map(({ text }) => text)
+        const wanted = [
+          allergens.length ? allergens.join(', ') : 'no named allergen',
+          ...unknown,
+          plain.storage,
+          ...('advisory' in more ? [plain.advisory] : []),
+          ...('untreatedFruit' in more ? [plain.fruitNote] : []),
+        ]
+        for (const text of wanted) expect(large.join(' ')).toContain(text)
+        expect(all.map(({ text }) => text).join(' ')).not.toContain('…')
+        // Each of them has the date and the code of the batch.
+        for (const svg of art) {
+          const own = lines([svg])
+            .map(({ text }) => text)
+            .join(' ')
+          expect(own).toContain(item.code)
+          expect(svg).toContain('bin at')
+        }
+        // No line stands on the date, beside the label, or on the square code.
+        for (const svg of art)
+          for (const [, y, font] of svg.matchAll(
+            /y="([\d.]+)" font-family[^>]*font-size="([\d.]+)" (?:font-weight="bold" )?fill="#000"/g,
+          ))
+            expect(Number(y) + Number(font) * 0.2).toBeLessThanOrEqual(size.height * 10 * 0.76)
+      }
+  })
+
+  it('is one label where that has room', async () => {
+    const plain = await facts()
+    expect(labelArt(plain, PAPERS.roll.label)).toHaveLength(1)
+    const raw = { ...plain, item: { ...plain.item, facts: { ...plain.item.facts, advisory: true } } }
+    expect(labelArt(raw, PAPERS.letter.label)).toHaveLength(1)
+    expect(labelArt(raw, PAPERS.roll.label)).toHaveLength(2)
+  })
 })

@@ -26,13 +26,25 @@ export interface Size {
 
 export const FONT = 'DejaVu Sans'
 
-/** One label as a drawing: black on white, the date largest, in words and in figures. */
-export function labelArt(facts: LabelFacts, { width, height }: Size): string {
+/** What has to be read is set no smaller than 8 points, in tenths of a millimetre, and is never cut. */
+const WHOLE = 28.3
+const LEADING = 1.28
+const EDGE = 24
+const TOP = 10
+
+/** A paragraph of a label: whole, or as large as there is room for. */
+interface Paragraph {
+  text: string
+  size: number
+  bold: boolean
+}
+
+/**
+ * A label as drawings: black on white, the date largest, in words and in figures. Allergens, storage and every note to the
+ * guest are whole on it, at 8 points or more; what one label has no room for stands on the next, which has the same date.
+ */
+export function labelArt(facts: LabelFacts, size: Size): string[] {
   const { item, reader, initials, kitchen, storage, advisory, fruitNote } = facts
-  const [w, h] = [width * 10, height * 10]
-  const bar = Math.round(h * 0.3)
-  const code = Math.min(h - bar - 36, Math.round(w * 0.27))
-  const room = w - code - 66
   const made = `${item.code} · made ${dayName(dayOf(item.made, reader.zone), reader)} ${timeOfDay(item.made, reader)} · ${initials}`
   const ready =
     item.ready === null
@@ -40,36 +52,146 @@ export function labelArt(facts: LabelFacts, { width, height }: Size): string {
       : `ready ${dayName(dayOf(item.ready, reader.zone), reader)} ${timeOfDay(item.ready, reader)} · `
   const allergens = item.facts.allergens.length ? item.facts.allergens.join(', ') : 'no named allergen'
   const unknown = item.facts.unknown.length ? ` · unknown: ${item.facts.unknown.join(', ')}` : ''
-  const letters = (size: number, bold: boolean) => Math.floor(room / (size * (bold ? BOLD_LETTER : LETTER)))
-  const lines: [text: string, size: number, bold: boolean][] = [
-    ...wrapped(item.name, letters(34, true)).map((text): [string, number, boolean] => [text, 34, true]),
-    [made, 22, false],
-    ...wrapped(allergens + unknown, letters(22, true)).map((text): [string, number, boolean] => [text, 22, true]),
-    [`${ready}${storage}`, 20, false],
-    [`${heatStatusWord(item.facts.heat, reader)} · ${measureWords(item.measure, reader)}`, 20, false],
-    ...[item.facts.advisory ? advisory : '', item.facts.untreatedFruit ? fruitNote : '']
-      .filter(Boolean)
-      .flatMap((note) => wrapped(note, letters(18, true)).map((text): [string, number, boolean] => [text, 18, true])),
-    ...wrapped(kitchen, letters(16, false)).map((text): [string, number, boolean] => [text, 16, false]),
-  ]
-  const scale = Math.min(1.25, (h - bar - 24) / lines.reduce((sum, [, size]) => sum + size * 1.3, 0))
-  let y = 10
-  const texts = lines.map(([text, size, bold]) => {
-    const fitted = fit(text, size * scale, room, bold)
-    y += size * 1.28 * scale
-    return line(fitted.text, 24, y, fitted.size, bold)
+  const notes = [item.facts.advisory ? advisory : '', item.facts.untreatedFruit ? fruitNote : ''].filter(Boolean)
+  const named = allergens + unknown
+  const whole = [named, storage, ...notes]
+    .filter(Boolean)
+    .map((text): Paragraph => ({ text, size: WHOLE, bold: text === named }))
+  const beside: Paragraph[] = [
+    { text: made, size: 22, bold: false },
+    {
+      text: `${ready}${heatStatusWord(item.facts.heat, reader)} · ${measureWords(item.measure, reader)}`,
+      size: 20,
+      bold: false,
+    },
+    { text: kitchen, size: 16, bold: false },
+  ].filter(({ text }) => text !== '')
+  const frame = frameOf(size)
+  const name: Paragraph = { text: item.name, size: 34, bold: true }
+  // Together on one label where that has room, at first with all that is good to know, then with less and less of it.
+  for (const scale of [1, 0.85, 0.7])
+    for (let most = beside.length; most > 0; most--) {
+      const less = beside.slice(0, most).map((each) => ({ ...each, size: each.size * scale }))
+      const [first, ...others] = less
+      const lines = placed([{ ...name, size: name.size * scale }, first!, ...whole, ...others], frame)
+      if (lines.at(-1)!.y <= frame.bottom) return [drawn(lines, facts, size)]
+    }
+  return overLabels(name, beside[0]!, whole, frame).map((lines, i) => drawn(lines, facts, size, i === 0))
+}
+
+interface Frame {
+  width: number
+  /** Of the square code, at the right above; 0: it is on another label. */
+  code: number
+  bar: number
+  /** No line stands under it. */
+  bottom: number
+}
+
+/** Where on a label there is room, in tenths of a millimetre. */
+function frameOf({ width, height }: Size): Frame {
+  const [w, h] = [width * 10, height * 10]
+  const bar = Math.round(h * 0.24)
+  return { width: w, bar, code: Math.min(h - bar - 36, Math.round(w * 0.25)), bottom: h - bar - 8 }
+}
+
+interface Line extends Paragraph {
+  y: number
+}
+
+/** Lines under each other, as wide as there is room: beside the code first, under it over the whole label. */
+function placed(paragraphs: readonly Paragraph[], { width, code }: Frame, from = TOP): Line[] {
+  const lines: Line[] = []
+  let y = from
+  for (const { text, size, bold } of paragraphs) {
+    let words = wordsOf(text)
+    while (words.length > 0) {
+      y += size * LEADING
+      const isBeside = code > 0 && y - size < code + 30
+      const room = isBeside ? width - code - EDGE * 2 - 18 : width - EDGE * 2
+      const most = Math.max(1, Math.floor(room / (size * (bold ? BOLD_LETTER : LETTER))))
+      const fits = wordsThatFit(words, most)
+      lines.push({ text: words.slice(0, fits).join(' '), size, bold, y })
+      words = words.slice(fits)
+    }
+  }
+  return lines
+}
+
+/** Words, and pieces of one that no line has room for. */
+function wordsOf(text: string): string[] {
+  return text.split(' ').flatMap((word) => word.match(/.{1,20}/gu) ?? [])
+}
+
+/** How many words one line has room for, one at least. */
+function wordsThatFit(words: readonly string[], letters: number): number {
+  let length = -1
+  const over = words.findIndex((word) => (length += word.length + 1) > letters)
+  return over < 0 ? words.length : Math.max(1, over)
+}
+
+/**
+ * What has to be whole, on as many labels as it needs: each with the name, when it was made, and how many there are; the
+ * code is on the first. A paragraph is broken only where no label has room for it alone.
+ */
+function overLabels(name: Paragraph, made: Paragraph, whole: readonly Paragraph[], frame: Frame): Line[][] {
+  const labels: Line[][] = []
+  let rest: Paragraph[] = [...whole]
+  while (rest.length > 0) {
+    const own = labels.length === 0 ? frame : { ...frame, code: 0 }
+    const head = placed(
+      [
+        { ...name, size: 26 },
+        { ...made, size: 20 },
+      ],
+      own,
+    )
+    const top = head.at(-1)!.y
+    const last = own.bottom - WHOLE
+    const linesOf = (paragraphs: readonly Paragraph[]) => placed(paragraphs, own, top)
+    const fit = rest.findIndex((_, i) => linesOf(rest.slice(0, i + 1)).at(-1)!.y > last)
+    const lines =
+      fit < 0 ? linesOf(rest) : fit > 0 ? linesOf(rest.slice(0, fit)) : linesOf(rest).filter(({ y }) => y <= last)
+    labels.push([...head, ...lines])
+    rest = remaining(rest, lines)
+  }
+  return labels.map((lines, i) => [
+    ...lines,
+    { text: `label ${i + 1} of ${labels.length}`, size: 20, bold: true, y: frame.bottom },
+  ])
+}
+
+/** What of the paragraphs those lines do not hold yet. */
+function remaining(paragraphs: readonly Paragraph[], lines: readonly Line[]): Paragraph[] {
+  let words = lines.reduce((sum, { text }) => sum + wordsOf(text).length, 0)
+  return paragraphs.flatMap((each) => {
+    const all = wordsOf(each.text)
+    const left = all.slice(words)
+    words = Math.max(0, words - all.length)
+    return left.length > 0 ? [{ ...each, text: left.join(' ') }] : []
   })
+}
+
+function drawn(
+  lines: readonly Line[],
+  { item, reader, address }: LabelFacts,
+  { width, height }: Size,
+  coded = true,
+): string {
+  const { bar, code } = frameOf({ width, height })
+  const [w, h] = [width * 10, height * 10]
+  const texts = lines.map(({ text, size, bold, y }) => line(text, EDGE, y, size, bold))
   const { small, big } = dateOf(item, reader)
   const date = fit(big, bar * 0.5, w - 72, true)
   return `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${w} ${h}" width="${width}mm" height="${height}mm">
 <rect width="${w}" height="${h}" fill="#fff"/>
 ${texts.join('\n')}
-<g transform="translate(${w - code - 24} 20)">${squares(facts.address, code)}</g>
+${coded ? `<g transform="translate(${w - code - EDGE} 20)">${squares(address, code)}</g>` : ''}
 <rect y="${h - bar}" width="${w}" height="${bar}" fill="#000"/>
 <rect x="${w - 20}" y="${h - bar + 8}" width="5" height="${bar - 16}" fill="#fff"/>
 <rect x="${w - 11}" y="${h - bar + 8}" width="5" height="${bar - 16}" fill="#fff"/>
-${line(small, 24, h - bar * 0.68, bar * 0.22, false, '#fff')}
-${line(date.text, 24, h - bar * 0.17, date.size, true, '#fff')}
+${line(small, EDGE, h - bar * 0.68, bar * 0.22, false, '#fff')}
+${line(date.text, EDGE, h - bar * 0.17, date.size, true, '#fff')}
 </svg>`
 }
 
@@ -109,19 +231,7 @@ function line(text: string, x: number, y: number, size: number, bold: boolean, f
 const LETTER = 0.6
 const BOLD_LETTER = 0.69
 
-/** Words on lines of so many letters, three at most: the last holds what is left. */
-function wrapped(text: string, most: number): string[] {
-  const lines: string[] = []
-  for (const word of text.split(' ')) {
-    const last = lines.at(-1)
-    if (last !== undefined && (last.length + 1 + word.length <= most || lines.length === 3))
-      lines[lines.length - 1] = `${last} ${word}`
-    else lines.push(word)
-  }
-  return lines
-}
-
-/** What does not fit gets smaller, then shorter. */
+/** A date that does not fit gets smaller. */
 function fit(text: string, size: number, room: number, bold: boolean): { text: string; size: number } {
   const letter = bold ? BOLD_LETTER : LETTER
   const wide = text.length * letter * size

@@ -11,12 +11,20 @@ const files = createRequire(__filename)
 const REGULAR = files.resolve('dejavu-fonts-ttf/ttf/DejaVuSans.ttf')
 const BOLD = files.resolve('dejavu-fonts-ttf/ttf/DejaVuSans-Bold.ttf')
 
-/** Labels on paper, in the order given, as PDF; each is drawn once, however many copies there are of it. */
-export async function labelSheet(art: readonly string[], copies: number, paper: Paper): Promise<Uint8Array> {
+/**
+ * Labels on paper, in the order given, as PDF; each is drawn once, however many copies there are of it.
+ * @param sets what belongs to one item stays together: mostly one label, sometimes one that goes on
+ */
+export async function labelSheet(
+  sets: readonly (readonly string[])[],
+  copies: number,
+  paper: Paper,
+): Promise<Uint8Array> {
   const { page, label, across, down } = PAPERS[paper]
   const sheet = await Assembled.create()
   sheet.setTitle('Labels')
   sheet.setProducer('Logged Thermal')
+  const art = sets.flatMap((set) => Array.from({ length: copies }, () => set).flat())
   const distinct = [...new Set(art)]
   const pages = await sheet.embedPdf(
     await drawing(distinct, label),
@@ -26,11 +34,11 @@ export async function labelSheet(art: readonly string[], copies: number, paper: 
   const left = (page.width - across * label.width) / 2
   const top = (page.height - down * label.height) / 2
   const places = across * down
-  for (let i = 0; i < drawn.length * copies; i++) {
+  for (let i = 0; i < drawn.length; i++) {
     const at = i % places
     if (at === 0) sheet.addPage([page.width * POINTS, page.height * POINTS])
     // The origin of a page is its lower left corner.
-    sheet.getPage(sheet.getPageCount() - 1).drawPage(drawn[Math.floor(i / copies)]!, {
+    sheet.getPage(sheet.getPageCount() - 1).drawPage(drawn[i]!, {
       x: (left + (at % across) * label.width) * POINTS,
       y: (page.height - top - (Math.floor(at / across) + 1) * label.height) * POINTS,
     })
@@ -60,8 +68,14 @@ function drawing(art: readonly string[], { width, height }: Size): Promise<Buffe
   })
 }
 
-/** One label as a picture, at 12 dots a millimetre. */
-export function labelPicture(svg: string, { width }: Size): Buffer {
+/** The labels of one item as a picture, under each other, at 12 dots a millimetre. */
+export function labelPicture(art: readonly string[], { width, height }: Size): Buffer {
   const font = { fontFiles: [REGULAR, BOLD], loadSystemFonts: false, defaultFontFamily: FONT }
-  return new Resvg(svg, { fitTo: { mode: 'width', value: Math.round(width * 12) }, font }).render().asPng()
+  const [w, h] = [width * 10, height * 10]
+  const under = art.map(
+    (svg, i) =>
+      `<svg y="${i * h}" width="${w}" height="${h}"${svg.slice(svg.indexOf(' viewBox'), svg.indexOf(' width="'))}>${svg.slice(svg.indexOf('>') + 1)}`,
+  )
+  const all = `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 ${w} ${h * art.length}">${under.join('')}</svg>`
+  return new Resvg(all, { fitTo: { mode: 'width', value: Math.round(width * 12) }, font }).render().asPng()
 }

@@ -12,5 +12,6 @@ export function sheet({ facts, copies, paper }: { facts: LabelFacts[]; copies: n
 }
 
 export function picture(facts: LabelFacts): Uint8Array {
-  return labelPicture(labelArt(facts, PAPERS.roll.label), PAPERS.roll.label)
+  const { label } = PAPERS.roll
+  return labelPicture(labelArt(facts, label), label)
 }

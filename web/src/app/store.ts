@@ -1,6 +1,7 @@
 import { configureStore } from '@reduxjs/toolkit'
 import { useDispatch, useSelector } from 'react-redux'
 import { api } from './api'
+import { begun, keepBegun } from './begun'
 import { drafts, keepDrafts } from './drafts'
 import { connection } from './connection'
 import { heard } from './heard'
@@ -13,6 +14,7 @@ export function makeStore() {
   const store = configureStore({
     reducer: {
       [api.reducerPath]: api.reducer,
+      begun: begun.reducer,
       connection: connection.reducer,
       drafts: drafts.reducer,
       justMade: justMade.reducer,
@@ -29,6 +31,7 @@ export function makeStore() {
     const now = store.getState()
     if (now.tablet !== kept.tablet) keep(now.tablet)
     if (now.drafts !== kept.drafts) keepDrafts(now.drafts)
+    if (now.begun !== kept.begun) keepBegun(now.begun)
     kept = now
   })
   return store

@@ -1,12 +1,14 @@
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { v7 as uuid } from 'uuid'
-import { FAMILY_KEYS, families, limitsAt, newMethod, type FamilyKey, type Method } from '@logged-thermal/core'
+import { FAMILY_KEYS, families, limitsAt, newMethod, type Method } from '@logged-thermal/core'
 import { methodsMessages } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { useHand, useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
 import { shutUnless } from '../app/shut'
+import { begin, ended, WAYS } from '../app/begun'
+import { useAppDispatch, useAppSelector } from '../app/store'
 import { View } from '../app/View'
 import { ChoiceKeys } from '../kit/ChoiceKeys'
 import { Field } from '../kit/Field'
@@ -18,8 +20,6 @@ import styles from './methods.module.css'
 
 const say = speaks(methodsMessages)
 
-const WAYS = ['write', 'copy', 'paste'] as const
-
 /** A method that is not there yet: written from its name and family, copied from another, or pasted as text. */
 export function NewMethodView() {
   const line = useLine()
@@ -27,12 +27,14 @@ export function NewMethodView() {
   const enter = useEnter()
   const navigate = useNavigate()
   const { person, open, reader } = useHand(line)
-  const [way, setWay] = useState<(typeof WAYS)[number]>('write')
+  const dispatch = useAppDispatch()
+  const { way } = useAppSelector((state) => state.begun)
   if (!line) return null
   const mayWrite = open && (person?.role === 'chef' || person?.role === 'lead')
   const measures = limitsAt(line.limits?.versions ?? [], now)?.practice.measures ?? 'metric'
   const save = (method: Method) => {
     enter('method-saved', method.id, { method })
+    dispatch(ended())
     void navigate(`/methods/${method.id}`)
   }
   const shut = shutUnless(open, mayWrite, 'chef')
@@ -51,7 +53,7 @@ export function NewMethodView() {
           options={WAYS}
           chosen={way}
           words={(each) => say(`way_${each}`)}
-          onChoose={setWay}
+          onChoose={(chosen) => dispatch(begin({ way: chosen }))}
         />
         {way === 'write' && <Written shut={shut} onDraft={save} />}
         {way === 'copy' && (
@@ -63,19 +65,19 @@ export function NewMethodView() {
   )
 }
 
-type Begun = { shut: string | null; onDraft: (method: Method) => void }
+type Props = { shut: string | null; onDraft: (method: Method) => void }
 
-function Written({ shut, onDraft }: Begun) {
-  const [name, setName] = useState('')
-  const [family, setFamily] = useState<FamilyKey>('poured-custard')
+function Written({ shut, onDraft }: Props) {
+  const dispatch = useAppDispatch()
+  const { name, family } = useAppSelector((state) => state.begun)
   return (
     <div className={styles.begun}>
-      <Field label={say('name')} value={name} max={80} first onValue={setName} />
+      <Field label={say('name')} value={name} max={80} first onValue={(typed) => dispatch(begin({ name: typed }))} />
       <SelectField
         label={say('family')}
         options={FAMILY_KEYS.map((key) => ({ value: key, words: families[key].name }))}
         chosen={family}
-        onChoose={setFamily}
+        onChoose={(chosen) => dispatch(begin({ family: chosen }))}
       />
       <p className="muted">{say('watchFor', { hazard: families[family].hazard })}</p>
       <Key
@@ -89,7 +91,7 @@ function Written({ shut, onDraft }: Begun) {
   )
 }
 
-function Copied({ methods, shut, onDraft }: Begun & { methods: readonly Method[] }) {
+function Copied({ methods, shut, onDraft }: Props & { methods: readonly Method[] }) {
   const [name, setName] = useState('')
   const [of, setOf] = useState(methods[0]?.id ?? '')
   const method = methods.find(({ id }) => id === of)

@@ -1,6 +1,7 @@
-import { useState } from 'react'
 import { LONGEST_RECIPE, type MeasureSystem, type Method } from '@logged-thermal/core'
 import { pastedMessages, type Reader } from '@logged-thermal/wording'
+import { begin } from '../../app/begun'
+import { useAppDispatch, useAppSelector } from '../../app/store'
 import { Field } from '../../kit/Field'
 import { speaks } from '../../kit/language'
 import { Understood } from './Understood'
@@ -17,7 +18,8 @@ interface Props {
 
 /** A recipe as text, and what was understood of it beside it: nothing is kept before it is confirmed. */
 export function PasteRecipe({ measures, reader, onDraft }: Props) {
-  const [text, setText] = useState('')
+  const dispatch = useAppDispatch()
+  const { text } = useAppSelector((state) => state.begun)
   const pasted = usePasted(text, measures)
   return (
     <div className={styles.paste}>
@@ -27,7 +29,7 @@ export function PasteRecipe({ measures, reader, onDraft }: Props) {
         rows={16}
         max={LONGEST_RECIPE}
         hint={say('pasteHint')}
-        onValue={setText}
+        onValue={(typed) => dispatch(begin({ text: typed }))}
       />
       <div aria-live="polite">
         {pasted ? (
