@@ -6,6 +6,22 @@ import { ROOT, tell } from './run.mjs'
 const ADDRESS = process.env.LT_URL ?? 'http://127.0.0.1:4310'
 const OUT = process.env.LT_OUT ?? join(ROOT, 'docs/screenshots')
 
+/** Somebody's text, to be pasted. */
+const RECIPE = `Fennel pouring custard, makes 12
+
+Ingredients
+2 cups milk
+200 g whipping cream
+6 large egg yolks
+90 g golden sugar
+1 tsp fennel seed
+
+Method
+1. Warm the milk and cream with the fennel to 80 °C, infuse 20 minutes.
+2. Whisk the yolks with the sugar, pour the hot milk over them.
+3. Cook over a low flame, stirring, to 82 °C.
+4. Strain, cool over ice. Keeps two weeks.`
+
 async function screenshots() {
   const { chromium } = await import('@playwright/test')
   mkdirSync(OUT, { recursive: true })
@@ -80,9 +96,6 @@ async function screenshots() {
   await page.goto(`${ADDRESS}/handover`)
   await page.getByRole('button', { name: /^Nobody/ }).waitFor()
   await shoot('handover')
-  await page.goto(`${ADDRESS}/people`)
-  await page.getByRole('region', { name: /^Who can sign/ }).waitFor()
-  await shoot('people')
   await page.goto(`${ADDRESS}/limits`)
   await page.getByRole('table').waitFor()
   await shoot('limits')
@@ -91,6 +104,11 @@ async function screenshots() {
   await page.getByRole('link', { name: /Brown-butter pastry cream/ }).click()
   await page.getByRole('region', { name: 'Steps' }).waitFor()
   await shoot('method')
+  await page.goto(`${ADDRESS}/methods/new`)
+  await page.getByRole('button', { name: 'Paste a recipe' }).click()
+  await page.getByLabel('The recipe, as text').fill(RECIPE)
+  await page.getByRole('region', { name: 'What was understood' }).waitFor()
+  await shoot('paste')
   await logAs('Mina Osk')
   await bench('Rye-malt')
   await page.getByRole('button', { name: 'Decide' }).last().click()
