@@ -17,6 +17,8 @@ export function SearchField<T>({ label, placeholder, first = false, ...rest }: P
   const id = useId()
   return (
     <Autocomplete
+      // The nearest is one Enter away.
+      autoHighlight
       {...rest}
       id={id}
       renderInput={({ slotProps, disabled, fullWidth }) => (

@@ -71,11 +71,12 @@ export function AmountForm({
   const [wanted, setWanted] = useState('')
   const [state, setState] = useState<Amount['state']>(known?.state ?? 'as it is')
   const ingredient = choice?.kind === 'ingredient' ? choice.ingredient : null
+  const of = choice?.kind === 'method' ? 'weighed' : ingredient
   // Where it usually goes in, until somebody says otherwise.
   const step = picked ?? usualStep(method, ingredient) ?? ''
   // What stands there as it was saved means what it meant then.
   const kept = known !== null && typed.text === asWritten(known) && known.ingredient === ingredient?.key
-  const taken = kept ? known : takenFrom(typed, ingredient, measures)
+  const taken = kept ? known : takenFrom(typed, of, measures)
   const grams = taken?.grams ?? null
   const open = typed.text.trim() !== '' && taken === null
   const choices: Choice[] = [
@@ -145,7 +146,7 @@ export function AmountForm({
         onChange={(_, next) => setChoice(next)}
       />
       <FieldRow>
-        <HowMuch typed={typed} ingredient={ingredient} system={measures} reader={reader} onType={setTyped} />
+        <HowMuch typed={typed} of={of} system={measures} reader={reader} onType={setTyped} />
         <SelectField
           label={say('atStep')}
           options={method.steps.map(({ key, kind }, i) => ({

@@ -20,21 +20,23 @@ export interface TypedAmount {
   which: number | null
 }
 
+/** What it is an amount of: an ingredient, something made here, which is weighed, or nothing yet. */
+export type Measured = Ingredient | 'weighed' | null
+
 interface Props {
   typed: TypedAmount
-  /** null: something that is no ingredient, and is weighed. */
-  ingredient: Ingredient | null
+  of: Measured
   system: MeasureSystem
   reader: Reader
   onType: (typed: TypedAmount) => void
 }
 
 /** How much, in whatever measure it is written; beneath it what that comes to, what was assumed, and which of two it is. */
-export function HowMuch({ typed, ingredient, system, reader, onType }: Props) {
+export function HowMuch({ typed, of, system, reader, onType }: Props) {
   const { text, which } = typed
   const written = text.trim() !== ''
-  const reading = written ? readAmount(text, ingredient ?? WEIGHED, system) : null
-  const taken = takenFrom(typed, ingredient, system)
+  const reading = written && of !== null ? readAmount(text, foodOf(of), system) : null
+  const taken = takenFrom(typed, of, system)
   const assumed = taken ? assumedWords(taken.assumed, reader) : ''
   const quantity = amountAhead(text, system)?.quantity.from ?? 1
   return (
@@ -43,7 +45,7 @@ export function HowMuch({ typed, ingredient, system, reader, onType }: Props) {
         label={say('howMuch')}
         value={text}
         max={60}
-        placeholder={ingredient?.egg ? say('asEggs') : say('asCups')}
+        placeholder={of !== null && foodOf(of).egg ? say('asEggs') : say('asCups')}
         error={reading?.kind === 'unread' ? unreadSentence(reading.why, reader) : null}
         hint={taken && say('comesTo', { grams: grams(taken.grams), assumed, hasAssumed: assumed !== '' })}
         onValue={(next) => onType({ text: next, which: null })}
@@ -62,15 +64,16 @@ export function HowMuch({ typed, ingredient, system, reader, onType }: Props) {
 }
 
 /** What a typed amount comes to; null while it is not read, or which of two it is was not tapped. */
-export function takenFrom(
-  { text, which }: TypedAmount,
-  ingredient: Ingredient | null,
-  system: MeasureSystem,
-): AmountInGrams | null {
-  const reading = readAmount(text, ingredient ?? WEIGHED, system)
+export function takenFrom({ text, which }: TypedAmount, of: Measured, system: MeasureSystem): AmountInGrams | null {
+  if (of === null) return null
+  const reading = readAmount(text, foodOf(of), system)
   if (reading.kind === 'read') return reading
   return reading.kind === 'either' && which !== null ? (reading.readings[which] ?? null) : null
 }
 
-/** What is made by another method is weighed: how heavy a cup of it is nobody knows. */
+function foodOf(of: Ingredient | 'weighed'): Ingredient {
+  return of === 'weighed' ? WEIGHED : of
+}
+
+/** How heavy a cup of what another method makes is nobody knows. */
 const WEIGHED: Ingredient = { ...catalogue.water!, key: '', name: '', synonyms: [], density: null }

@@ -112,7 +112,7 @@ function Settling({
         filterOptions={(_, { inputValue }) => findIngredients(inputValue).slice(0, OFFERED)}
         onChange={(_, next) => setChosen(next)}
       />
-      {chosen && <HowMuch typed={typed} ingredient={chosen} system={measures} reader={reader} onType={setTyped} />}
+      <HowMuch typed={typed} of={chosen} system={measures} reader={reader} onType={setTyped} />
       <KeyRow>
         <Key look="primary" why={(!chosen || open) && say('whichAndHowMuch')} onClick={() => chosen && settle(chosen)}>
           {say('thatIsIt')}
