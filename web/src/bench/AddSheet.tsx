@@ -114,7 +114,7 @@ export function AddSheet({ batch, step, open, onClose }: Props) {
                 {food.name}
               </Key>
             ))}
-            <Key look="outlined" onClick={() => setMaking(true)}>
+            <Key onClick={() => setMaking(true)}>
               {say('notOnTheList')}
             </Key>
           </div>
