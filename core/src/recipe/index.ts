@@ -33,7 +33,7 @@ export { eggPlan, mayUse, type EggPlan, type EggRule, type EggUse, type LotForm 
 export { LADLE_STEP, largestLadle, onsetOf, temper, temperVerdict, type Pour, type TemperVerdict } from './egg/temper'
 export { catalogue } from './ingredient/catalogue'
 export { findIngredients, isNamed } from './ingredient/find'
-export { ALLERGENS, foodIn, ownIngredient } from './ingredient/own'
+export { ALLERGENS, foodIn, isUntreatedFruit, ownIngredient } from './ingredient/own'
 export { namesOf } from './ingredient/names'
 export * from './ingredient/ingredient'
 export { mixed } from './ingredient/mixed'

@@ -109,14 +109,16 @@ export function AddSheet({ batch, step, open, onClose }: Props) {
                 key={food.key}
                 look={food.key === chosen ? 'primary' : 'plain'}
                 aria-pressed={food.key === chosen}
-                onClick={() => setPicked(food)}
+                onClick={() => {
+                  setPicked(food)
+                  setState(food.comesFrozen ? 'frozen' : 'as it is')
+                  setLot('')
+                }}
               >
                 {food.name}
               </Key>
             ))}
-            <Key onClick={() => setMaking(true)}>
-              {say('notOnTheList')}
-            </Key>
+            <Key onClick={() => setMaking(true)}>{say('notOnTheList')}</Key>
           </div>
           {making && (
             <OwnIngredient
@@ -169,7 +171,7 @@ export function AddSheet({ batch, step, open, onClose }: Props) {
               )}
               {reopens({ ingredient: chosen, ...(picked ? { own: picked } : {}), state }) && (
                 <p className={styles.addReopens} role="status">
-                  {say('untreatedFrozenFruitRaw', { isFrozen: state === 'frozen' })}
+                  {say('untreatedFrozenFruitRaw', { isFrozen: picked !== null && !picked.egg })}
                 </p>
               )}
             </>

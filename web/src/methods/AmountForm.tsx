@@ -143,7 +143,10 @@ export function AmountForm({
             .slice(0, OFFERED)
         }}
         onInputChange={(_, text, why) => why === 'input' && setWanted(text)}
-        onChange={(_, next) => setChoice(next)}
+        onChange={(_, next) => {
+          setChoice(next)
+          if (next?.kind === 'ingredient' && next.ingredient.comesFrozen) setState('frozen')
+        }}
       />
       <FieldRow>
         <HowMuch typed={typed} of={of} system={measures} reader={reader} onType={setTyped} />

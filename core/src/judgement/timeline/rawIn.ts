@@ -1,5 +1,5 @@
 import type { Instant } from '../../ground/instant'
-import { foodIn } from '../../recipe/ingredient/own'
+import { foodIn, isUntreatedFruit } from '../../recipe/ingredient/own'
 import type { Id } from '../../ledger/subject'
 import type { Addition } from '../../ledger/entry'
 import type { BatchState } from '../../state/batch'
@@ -73,5 +73,5 @@ function isMeantRaw({ eggs }: BatchState['terms'], step: string): boolean {
 function rawAs(addition: Pick<Addition, 'ingredient' | 'own' | 'state'>): 'egg' | 'fruit' | null {
   const { state } = addition
   if (foodIn(addition)?.egg != null) return state === 'pasteurized lot' ? null : 'egg'
-  return state === 'frozen' ? 'fruit' : null
+  return isUntreatedFruit(addition) ? 'fruit' : null
 }

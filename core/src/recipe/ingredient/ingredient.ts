@@ -46,6 +46,8 @@ export interface Ingredient {
   fresh?: true
   /** Looked at when it comes and again when it goes in: mould, stones, insects. */
   lookedAt?: true
-  /** Comes frozen and may carry a virus that nobody sees. */
+  /** May come frozen, with a virus that nobody sees. */
   frozenFruit?: true
+  /** It is always frozen fruit: as it is, it is untreated. */
+  comesFrozen?: true
 }

@@ -49,6 +49,11 @@ export function ownIngredient(
   }
 }
 
+/** Frozen fruit that nobody says was treated: so it is said, or so it always comes. */
+export function isUntreatedFruit(put: { ingredient: string; own?: Ingredient; state: string }): boolean {
+  return put.state === 'frozen' || (put.state === 'as it is' && foodIn(put)?.comesFrozen === true)
+}
+
 /**
  * The food that an entry names: the catalogue's, else the house's own, which it carries; null where there is neither. What
  * the catalogue has is never taken from an entry: yolk would be no egg any more.

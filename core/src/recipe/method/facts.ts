@@ -2,6 +2,7 @@ import { catalogue } from '../ingredient/catalogue'
 import type { Composition } from '../../physics/material/properties'
 import type { Allergen, Ingredient, Origin } from '../ingredient/ingredient'
 import { mixed } from '../ingredient/mixed'
+import { isUntreatedFruit } from '../ingredient/own'
 import { heatPlan } from './heatPlan'
 import type { Amount, Method } from './method'
 
@@ -124,7 +125,7 @@ export function unboiledFruit(method: Method): Amount[] {
   const heat = method.steps.findIndex(({ key }) => key === lastHeat?.step)
   return method.amounts.filter(
     (amount) =>
-      amount.state === 'frozen' &&
+      isUntreatedFruit(amount) &&
       !(method.untreatedFruit && heat >= method.steps.findIndex(({ key }) => key === amount.step)),
   )
 }

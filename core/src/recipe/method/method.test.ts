@@ -5,7 +5,8 @@ import { checksFor } from '../checks/checksFor'
 import { limitsFrom } from '../../test/story'
 import { differences } from './difference'
 import { expectedSteps } from '../checks/expected'
-import { factsOf, ingredientOf } from './facts'
+import { factsOf, ingredientOf, unboiledFruit } from './facts'
+import { reopens } from '../../judgement/timeline/rawIn'
 import { heatPlan } from './heatPlan'
 import { type Amount, type FamilyKey, type Method, type Step, type StepKind, FAMILY_KEYS } from './method'
 import { newMethod } from './newMethod'
@@ -212,6 +213,20 @@ describe('what is wrong with a method', () => {
     const asked = cream([amount('milk', 1000, 'heat-dairy'), amount('salt', 30, 'temper')])
     expect(blocking(problemsOf(asked, us, DAY, none), asked)).toEqual([])
   })
+})
+
+it('takes frozen fruit as untreated until somebody says that it was treated, however it is written', () => {
+  const topped = (state: Amount['state'], ingredient = 'frozen-raspberries') =>
+    unboiledFruit(
+      method('gelatine-cream', [step('heat dairy'), step('set')], [amount(ingredient, 200, 'set', { state })]),
+    )
+  expect(topped('as it is')).toHaveLength(1)
+  expect(topped('frozen')).toHaveLength(1)
+  expect(topped('treated')).toEqual([])
+  expect(topped('as it is', 'raspberries')).toEqual([])
+  expect(topped('frozen', 'raspberries')).toHaveLength(1)
+  expect(reopens({ ingredient: 'frozen-cherries', state: 'as it is' })).toBe(true)
+  expect(reopens({ ingredient: 'frozen-cherries', state: 'treated' })).toBe(false)
 })
 
 describe('what the label says', () => {

@@ -1,4 +1,5 @@
 import { celsiusOf, inUnit, type Degrees, type Typed } from '../../ground/temperature'
+import { catalogue } from '../ingredient/catalogue'
 import { families } from '../method/families'
 import { newMethod, NO_INSTRUCTION } from '../method/newMethod'
 import { STEP_KINDS, type Amount, type Instruction, type Method, type Step, type StepKind } from '../method/method'
@@ -25,7 +26,7 @@ export function methodOf(
     const line = lines.findIndex((each) => mentions(each.line, material))
     const step = stepOf[line] ?? whole[0]!.key
     const kept = said !== null && !/^\s*[\d.,]+\s*g\s*$/i.test(said) ? { said } : {}
-    return [{ key: key(), ingredient, grams, count, step, state: 'as it is', ...kept }]
+    return [{ key: key(), ingredient, grams, count, step, state: usualState(ingredient), ...kept }]
   })
   return { ...plain, steps: whole, instructions, amounts }
 }
@@ -88,6 +89,11 @@ function withNeeds(steps: readonly Step[], needed: readonly Step[]): Step[] {
     },
     [...steps],
   )
+}
+
+/** Frozen fruit is untreated until somebody says otherwise. */
+function usualState(ingredient: string): Amount['state'] {
+  return catalogue[ingredient]?.comesFrozen ? 'frozen' : 'as it is'
 }
 
 /** Whether a line of the work names an ingredient: by the last word of its name, whole or without its plural. */

@@ -93,13 +93,15 @@ export const FRUIT = [
     ['carrot', 'Carrot', [88.3, 0.9, 0.2, 6.8, 1], 0.45],
     ['courgette', 'Courgette', [94.8, 1.2, 0.3, 2.1, 0.6], 0.5],
   ]),
-  ...shelf(FROZEN, [
+  ...shelf({ ...FROZEN, comesFrozen: true }, [
     ['frozen-berries', 'Frozen berries', [87, 0.9, 0.4, 7.5, 0.4], 0.6],
     ['frozen-raspberries', 'Frozen raspberries', [85.8, 1.2, 0.7, 5.4, 0.5], 0.55],
     ['frozen-strawberries', 'Frozen strawberries', [90, 0.5, 0.2, 7, 0.3], 0.6],
     ['frozen-blueberries', 'Frozen blueberries', [86, 0.5, 0.6, 9.8, 0.2], 0.62],
     ['frozen-cherries', 'Frozen cherries', [84, 0.9, 0.3, 12, 0.5], 0.62],
     ['frozen-currants', 'Frozen currants', [83, 1.4, 0.4, 9, 0.8], 0.55],
+  ]),
+  ...shelf(FROZEN, [
     ['raspberry-puree', 'Raspberry purée', [86, 1.2, 0.6, 8, 0.5], 1.04],
     ['strawberry-puree', 'Strawberry purée', [90.5, 0.7, 0.3, 6.5, 0.4], 1.03],
     ['blackcurrant-puree', 'Blackcurrant purée', [82.5, 1.3, 0.4, 11, 0.8], 1.05],
