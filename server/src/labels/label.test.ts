@@ -94,6 +94,15 @@ describe('a label', () => {
       }
   })
 
+  it('says of nothing unknown that it has no allergen', async () => {
+    const plain = await facts()
+    const own = { ...plain.item.facts, allergens: [], unknown: ['Moon dust'] }
+    const said = lines(labelArt({ ...plain, item: { ...plain.item, facts: own } }, PAPERS.roll.label))
+    const text = said.map((each) => each.text).join(' ')
+    expect(text).toContain('allergens not known: Moon dust')
+    expect(text).not.toContain('no named allergen')
+  })
+
   it('is one label where that has room', async () => {
     const plain = await facts()
     expect(labelArt(plain, PAPERS.roll.label)).toHaveLength(1)

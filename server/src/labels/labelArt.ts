@@ -50,10 +50,11 @@ export function labelArt(facts: LabelFacts, size: Size): string[] {
     item.ready === null
       ? ''
       : `ready ${dayName(dayOf(item.ready, reader.zone), reader)} ${timeOfDay(item.ready, reader)} · `
-  const allergens = item.facts.allergens.length ? item.facts.allergens.join(', ') : 'no named allergen'
-  const unknown = item.facts.unknown.length ? ` · unknown: ${item.facts.unknown.join(', ')}` : ''
+  const { allergens, unknown } = item.facts
+  // Where somebody's allergens are not known, none is said to be missing.
+  const known = allergens.join(', ') || (unknown.length ? '' : 'no named allergen')
+  const named = [known, unknown.length ? `allergens not known: ${unknown.join(', ')}` : ''].filter(Boolean).join(' · ')
   const notes = [item.facts.advisory ? advisory : '', item.facts.untreatedFruit ? fruitNote : ''].filter(Boolean)
-  const named = allergens + unknown
   const whole = [named, storage, ...notes]
     .filter(Boolean)
     .map((text): Paragraph => ({ text, size: WHOLE, bold: text === named }))
