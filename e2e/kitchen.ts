@@ -64,8 +64,10 @@ export class RunningKitchen {
         this.aheadMs - 2000,
         { polling: 50 },
       )
-      // Hands stay with it: what nobody touches would lock.
+      // Hands stay with it: what nobody touches would lock. That is told before the clock goes on again.
+      const told = page.waitForResponse((answer) => answer.url().endsWith('/api/shift/touched'), { timeout: 2000 })
       await page.keyboard.press('Shift')
+      await told.catch(() => undefined)
     }
   }
 

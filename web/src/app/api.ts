@@ -192,7 +192,7 @@ interface Asked {
 }
 
 /** Reads the kitchen's clock off an answer, if one comes. */
-async function readClock({ dispatch, queryFulfilled }: Asked): Promise<void> {
+export async function readClock({ dispatch, queryFulfilled }: Asked): Promise<void> {
   const answer = await queryFulfilled.catch(() => null)
   if (answer?.meta?.clock) dispatch(clockTold(answer.meta.clock))
 }

@@ -1,5 +1,5 @@
 import type { Decision, Id } from '@logged-thermal/core'
-import { api, wholeLine } from '../app/api'
+import { api, readClock, wholeLine } from '../app/api'
 import type { LineData } from '../app/lineData'
 
 /** A kitchen beside others, by the batches of its last 30 days. */
@@ -14,7 +14,11 @@ export interface GroupKitchen {
 
 const groupApi = api.injectEndpoints({
   endpoints: (build) => ({
-    group: build.query<{ now: number; kitchens: GroupKitchen[] }, void>({ query: () => 'group' }),
+    group: build.query<{ now: number; kitchens: GroupKitchen[] }, void>({
+      query: () => 'group',
+      // How late something is goes by the server's clock, not by the one of whatever this is read on.
+      onQueryStarted: (_, asked) => readClock(asked),
+    }),
     /** The Line of one of the kitchens, read and never written to. */
     groupLine: build.query<LineData, { kitchen: Id }>({
       queryFn: ({ kitchen }, _asking, _extra, ask) => wholeLine(`group/${kitchen}/line`, async (path) => ask(path)),
