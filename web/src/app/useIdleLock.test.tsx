@@ -71,3 +71,12 @@ it('does not take a tablet whose own clock is hours off for one that nobody touc
   await passes(14)
   expect(locks()).toBe(0)
 })
+
+it('tells that hands are here also on a tablet whose own clock is ahead of the kitchen’s', async () => {
+  const { store } = await show(new KitchenStory())
+  const heard = { askedAt: at(2), heardAt: at(2), serverNow: at(2) - 70 * MINUTE }
+  act(() => void store.dispatch(clockTold(heard)))
+  await settled(() => fireEvent.keyDown(document.body, { key: 'a' }))
+  await passes(0.01)
+  expect(sent.filter(({ path }) => path === 'shift/touched')).toHaveLength(1)
+})

@@ -1,9 +1,11 @@
 import { useEffect, useRef } from 'react'
+import { useStore } from 'react-redux'
 import { limitsAt, locksAfter, MINUTE, timelineOf, type Instant } from '@logged-thermal/core'
 import { useLockShiftMutation, useTouchShiftMutation } from './api'
 import { useHand, useLine } from './kitchen'
 import type { LineData } from './lineData'
-import { every, useKitchenClock } from './now'
+import { every } from './now'
+import type { Store } from './store'
 
 /** That hands are here is told so often at most, ms. */
 const TOLD_EVERY = MINUTE
@@ -16,29 +18,32 @@ const HANDS = ['pointerdown', 'keydown'] as const
 export function useIdleLock(): void {
   const line = useLine()
   const { open } = useHand(line)
-  const clock = useKitchenClock()
+  const store = useStore() as Store
   const [touch] = useTouchShiftMutation(UNSEEN)
   const [lock] = useLockShiftMutation(UNSEEN)
   // What is looked at as it is then: a clock that is set, or another entry, begins nothing anew.
-  const latest = useRef({ line, clock })
+  const latest = useRef(line)
   useEffect(() => {
-    latest.current = { line, clock }
-  }, [line, clock])
+    latest.current = line
+  }, [line])
   useEffect(() => {
     if (!open) return
+    // As it is told at this very moment, drawn already or not.
+    const clock = () => Date.now() + store.getState().connection.offsetMs
     // How long nobody was here is told by the tablet's own clock: the kitchen's is not known yet as the page begins.
     let touched = Date.now()
-    let told = latest.current.clock()
+    let told = clock()
     const onHands = () => {
       touched = Date.now()
-      const now = latest.current.clock()
-      if (now - told < TOLD_EVERY) return
+      const now = clock()
+      // Either way: a tablet whose clock was ahead knows the kitchen's only after the page began.
+      if (Math.abs(now - told) < TOLD_EVERY) return
       told = now
       void touch()
     }
     const onLook = () => {
-      const { line: known, clock: read } = latest.current
-      if (known && isDue(known, read(), Date.now() - touched)) void lock()
+      const known = latest.current
+      if (known && isDue(known, clock(), Date.now() - touched)) void lock()
     }
     for (const hands of HANDS) document.addEventListener(hands, onHands, { capture: true, passive: true })
     const stop = every(LOOKED_EVERY, onLook)
@@ -46,7 +51,7 @@ export function useIdleLock(): void {
       for (const hands of HANDS) document.removeEventListener(hands, onHands, { capture: true })
       stop()
     }
-  }, [open, touch, lock])
+  }, [open, touch, lock, store])
 }
 
 /** @param untouched for how long, ms */
