@@ -133,7 +133,7 @@ test('a recipe is pasted, put right line by line, and is a draft that nothing wa
   const understood = chef.getByRole('region', { name: 'What was understood' })
   await expect(understood.getByLabel('Name', { exact: true })).toHaveValue('Fennel pouring custard')
   await expect(understood).toContainText('Poured custard')
-  await expect(understood).toContainText('“Keeps three weeks” is not taken over.')
+  await expect(understood).toContainText('“Keeps three weeks” does not count.')
   const draft = chef.getByRole('button', { name: /Make a draft of it/ })
   await expect(draft).toHaveAttribute('aria-disabled', 'true')
   await expectAccessible(chef)
@@ -185,7 +185,7 @@ test('a chef writes a poured custard and saves it in at most 25 taps', async ({ 
     await chef.getByRole('option', { name, exact: true }).click()
     await chef.getByLabel('How much').fill(much)
     await chef.getByRole('button', { name: 'Put it in' }).click()
-    await expect(chef.getByText(new RegExp(`In it now: .*${name}\\.`))).toBeVisible()
+    await expect(chef.getByText(new RegExp(`So far: .*${name}\\.`))).toBeVisible()
   }
   await chef.getByRole('button', { name: 'That is all' }).click()
   const goesIn = chef.getByRole('list', { name: 'What goes in' })

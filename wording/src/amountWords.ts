@@ -44,6 +44,8 @@ export function unreadSentence(why: Unread, reader: Spoken): string {
       return say(reader, 'noNumber')
     case 'not positive':
       return say(reader, 'notPositive')
+    case 'out of range':
+      return say(reader, 'outOfRange', { least: why.least, most: why.most / 1000 })
     case 'unknown word':
       return say(reader, 'unknownWord', { word: why.word })
     case 'weigh it':

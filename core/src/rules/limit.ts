@@ -1,6 +1,6 @@
 import type { Source, Variance } from './source'
 import type { CodeUnit } from '../ground/temperature'
-import type { Practice } from './practice'
+import type { MeasureSystem, Practice } from './practice'
 import type { Rule } from './rule'
 
 /** What stands behind a limit; it decides what a missed or unproven check allows. */
@@ -82,6 +82,8 @@ export interface RuleSet {
   prints: 'both' | 'C'
   /** The unit whose printed figures are the code, unless the kitchen says otherwise. */
   unit: 'C' | 'F'
+  /** Whose cups and pints recipes are written in where it is in force; left out: metric. */
+  measures?: MeasureSystem
   limits: Limit[]
   /** The limit by which raw shell egg may be served with an advisory; null where it says nothing of the kind. */
   rawShellEgg: LimitKey | null

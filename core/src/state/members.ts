@@ -7,11 +7,11 @@ type Standing = Omit<Member, 'role'> & { role: Role | null }
 export interface Member {
   id: Id
   role: Role
-  /** Looks after people, tablets and passwords beside their own work; the lead does so anyhow. */
+  /** Looks after people, tablets and passwords beside their own work; the lead does so anyway. */
   administers?: true
 }
 
-/** Roles that can be given together with looking after people: the lead does so anyhow, and an auditor enters nothing. */
+/** Roles that can be given together with looking after people: the lead does so anyway, and an auditor enters nothing. */
 export const ADMINISTERS_BESIDE: readonly Role[] = ['cook', 'chef']
 
 /** Whether somebody looks after people, tablets and passwords. */

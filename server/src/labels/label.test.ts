@@ -1,4 +1,4 @@
-import type { Allergen, ItemState } from '@logged-thermal/core'
+import { ALLERGENS, type ItemState } from '@logged-thermal/core'
 import { openKitchen, type TestKitchen } from '../test/kitchen'
 import { storeOf } from '../test/storeKitchen'
 import { advisory, fruitNote } from '@logged-thermal/wording'
@@ -40,18 +40,6 @@ it('says whose it is: the kitchen’s name, and its address once the lead gave o
 
 describe('a label', () => {
   const reader = { scale: 'C' as const, zone: 'UTC', locale: 'en-GB' as const, hours: 24 as const, today: null }
-  const ALLERGENS: Allergen[] = [
-    'milk',
-    'egg',
-    'wheat',
-    'gluten',
-    'tree nuts',
-    'peanut',
-    'soy',
-    'sesame',
-    'sulphites',
-    'lupin',
-  ]
   const facts = async (): Promise<Parameters<typeof labelArt>[0]> => {
     const store = storeOf(kitchen)
     const [id] = await store.putAway(await store.jelly(2), 650, { last: true })

@@ -9,7 +9,6 @@ import {
   type Amount,
   type BatchState,
   type Ingredient,
-  type Method,
 } from '@logged-thermal/core'
 import { grams, benchSheetsMessages } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
@@ -55,7 +54,7 @@ export function AddSheet({ batch, step, open, onClose }: Props) {
   const here = method?.amounts.filter((amount) => amount.step === step) ?? []
   const foods = wanted
     ? [
-        ...ownOf(method).filter(({ name }) => name.toLowerCase().includes(wanted.trim().toLowerCase())),
+        ...(method?.own ?? []).filter(({ name }) => name.toLowerCase().includes(wanted.trim().toLowerCase())),
         ...findIngredients(wanted),
       ]
     : [
@@ -199,8 +198,4 @@ export function AddSheet({ batch, step, open, onClose }: Props) {
       </div>
     </Sheet>
   )
-}
-
-function ownOf(method: Method | null | undefined): readonly Ingredient[] {
-  return method?.own ?? []
 }

@@ -23,13 +23,12 @@ import { SearchField } from '../kit/SearchField'
 import { FieldRow } from '../kit/FieldRow'
 import { KeyRow } from '../kit/KeyRow'
 import styles from './methods.module.css'
+import { OFFERED } from '../parts/IngredientField'
 import { HowMuch, takenFrom, type TypedAmount } from '../parts/HowMuch'
 import { speaks, spoken } from '../kit/language'
 
 const say = speaks(methodFormsMessages)
 
-/** So many of a list at most: more is no quicker than another letter. */
-const OFFERED = 40
 /** Written in grams, it needs no keeping of how it was written. */
 const PLAIN_GRAMS = /^\s*(\d+([.,]\d+)?\s*g?)?\s*$/
 
@@ -145,7 +144,7 @@ export function AmountForm({
         onInputChange={(_, text, why) => why === 'input' && setWanted(text)}
         onChange={(_, next) => {
           setChoice(next)
-          if (next?.kind === 'ingredient' && next.ingredient.comesFrozen) setState('frozen')
+          setState(next?.kind === 'ingredient' && next.ingredient.comesFrozen ? 'frozen' : 'as it is')
         }}
       />
       <FieldRow>

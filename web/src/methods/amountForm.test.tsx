@@ -66,7 +66,7 @@ it('counts eggs, weighs grams without keeping words, and says what it cannot rea
   const edits = await show('metric')
   await choose('eggs', 'Whole egg')
   await type('6 handfuls')
-  expect(screen.getByText(/“handfuls” is no measure known here/)).toBeInTheDocument()
+  expect(screen.getByText(/“handfuls” is not a measure we know/)).toBeInTheDocument()
   expect(screen.getByRole('button', { name: /Put it in/ })).toHaveAttribute('aria-disabled', 'true')
   await type('6 large')
   await put()

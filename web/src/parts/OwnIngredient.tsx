@@ -1,14 +1,14 @@
 import { useState } from 'react'
 import { v7 as uuid } from 'uuid'
-import { ALLERGENS, findIngredients, ownIngredient, type Allergen, type Ingredient } from '@logged-thermal/core'
+import { ALLERGENS, ownIngredient, type Allergen, type Ingredient } from '@logged-thermal/core'
 import { amountMessages } from '@logged-thermal/wording'
 import { CheckField } from '../kit/CheckField'
 import { ChoiceKeys } from '../kit/ChoiceKeys'
 import { Field } from '../kit/Field'
 import { Key } from '../kit/Key'
 import { KeyRow } from '../kit/KeyRow'
-import { SearchField } from '../kit/SearchField'
 import { speaks } from '../kit/language'
+import { IngredientField } from './IngredientField'
 import styles from './ownIngredient.module.css'
 
 const say = speaks(amountMessages)
@@ -31,16 +31,7 @@ export function OwnIngredient({
   return (
     <section className={styles.own} aria-label={say('ownIngredient')}>
       <Field label={say('name')} value={name} max={80} onValue={setName} />
-      <SearchField
-        label={say('mostLike')}
-        placeholder={say('asButter')}
-        options={findIngredients('')}
-        value={like}
-        getOptionLabel={({ name: words }) => words}
-        getOptionKey={({ key }) => key}
-        filterOptions={(_, { inputValue }) => findIngredients(inputValue).slice(0, OFFERED)}
-        onChange={(_, next) => setLike(next)}
-      />
+      <IngredientField label={say('mostLike')} placeholder={say('asButter')} chosen={like} onChoose={setLike} />
       <p className="muted">{say('mostLikeMeans')}</p>
       <ChoiceKeys
         name={say('itsAllergens')}
@@ -82,5 +73,3 @@ export function OwnIngredient({
     </section>
   )
 }
-
-const OFFERED = 40

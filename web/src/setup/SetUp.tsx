@@ -56,7 +56,7 @@ export function SetUp() {
   const shown = unit ?? set?.unit ?? 'C'
   // Where °F is printed, the clock has twelve hours, unless somebody says otherwise.
   const hours = clock ?? (set?.unit === 'F' ? 12 : 24)
-  const measuredBy = measures ?? (set?.unit === 'F' ? 'US' : rules.startsWith('uk-') ? 'UK' : 'metric')
+  const measuredBy = measures ?? set?.measures ?? 'metric'
   const ask = handleSubmit((form) => {
     setMissing(!set)
     if (set) setWritten(form)

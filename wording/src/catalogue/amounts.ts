@@ -2,11 +2,13 @@
 export const amountMessages = {
   ownIngredient: 'An ingredient of our own',
   mostLike: 'What it is most like',
-  mostLikeMeans: 'It heats, spoils and weighs as that does. Like raw egg, it counts as raw egg.',
+  mostLikeMeans:
+    'It is treated like that: how it heats, how long it keeps, what a cup weighs. If that is raw egg, so is this.',
   itsAllergens: 'Its allergens',
   allergensRead: 'Read from its package',
   allergensNotKnown: 'Not known',
-  notKnownMeans: 'Nothing is claimed of what it goes into, and the label says that it is not known.',
+  notKnownMeans:
+    'No diet claim is made for anything it goes into, and the label says that its allergens are not known.',
   nameAndLike: 'What is it called, and what is it most like?',
   makeIngredient: 'Make it an ingredient',
   name: 'Name',
@@ -22,12 +24,13 @@ export const amountMessages = {
   eggOf: 'eggs {size}, {grams, number} g each',
   oneOf: '{grams, number} g each {unit}',
   middleOf: 'the middle of {from, number} to {to, number}',
-  takenAsGrams: 'taken as grams',
+  takenAsGrams: 'read as grams',
   readingOf:
     '{quantity, number} {unit, select, cup {{quantity, plural, one {cup} other {cups}}} pint {{quantity, plural, one {pint} other {pints}}} quart {{quantity, plural, one {quart} other {quarts}}} gallon {{quantity, plural, one {gallon} other {gallons}}} other {{unit}}}{unit, select, oz {, weighed} other { ({system})}} = {grams}',
   noNumber: 'How much? As “250 g”, “1½ cups” or “6 large eggs”.',
   notPositive: 'An amount is a number above 0.',
-  unknownWord: '“{word}” is no measure known here. Write grams, cups, spoons, ounces or pieces.',
-  weighIt: 'How heavy a {unit} of this is differs too much. Weigh it, and write grams.',
-  noSize: 'One {unit} of this has no usual weight. Write grams, as they stand on the package.',
+  outOfRange: 'A method holds from {least, number} g to {most, number} kg of one thing.',
+  unknownWord: '“{word}” is not a measure we know. Use grams, cups, spoons, ounces or pieces.',
+  weighIt: 'There is no telling what a {unit} of this weighs. Weigh it, and enter the grams.',
+  noSize: 'There is no usual weight for one {unit} of this. Enter the grams from the package.',
 } as const

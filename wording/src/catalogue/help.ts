@@ -13,7 +13,7 @@ export const helpMessages = {
   methods:
     'How each dessert is made, and which limits it is held to. Open one to read or change it. A change counts once the lead has approved it.',
   newMethod:
-    'A method begins with a name and a family, as a copy, or as the text of a recipe. Of a text, what was only guessed is marked: look at each, and at what is missing. It is a draft then, and the lead puts it in force.',
+    'Start a method from a name and a family, from a copy, or from the text of a recipe. In pasted text every guess is marked: check each one, and what is missing. The draft counts once the lead has put it in force.',
   more: 'Every place of the program. What is not in the bar below is here. Search finds batches, things, lots, methods and people.',
   start:
     'Choose the method, then how much of it. What it will be held to is shown before you start. Check the eggs: some methods ask for pasteurized ones.',

@@ -9,7 +9,7 @@ export const methodFormsMessages = {
   putItIn: 'Put it in',
   takeOut: 'Take it out',
   thatIsAll: 'That is all',
-  inItNow: 'In it now: {names}.',
+  inItNow: 'So far: {names}.',
   notNow: 'Not now',
   notOnTheList: 'Not on the list',
   setsAsLeavesOr: 'Sets as {leaves} leaves, or {gelatineFor} g powder of 225 bloom. To about 15 %.',

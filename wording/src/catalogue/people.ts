@@ -29,7 +29,7 @@ export const peopleMessages = {
   signsForPerson: '{name}: {role}. {signer} signs.',
   worksHereNow: '{name} works here from now on.',
   worksHereNoMore: '{name} works here no more.',
-  isRoleNow: 'From now on {name} is: {role}.',
+  isRoleNow: '{name} has a new role: {role}.',
   worksHere: '{people, plural, one {One person works here.} other {# people work here.}}',
   everybodyChangesTheirOwn:
     'Everybody changes their own PIN. {hasLead, select, true {{lead} can give anybody another, and gives roles.} other {}} The logbook says that it changed and who changed it, never what it is.',

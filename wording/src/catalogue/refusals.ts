@@ -6,7 +6,7 @@ export const refusalsMessages = {
   entryBelongsAnotherKitchen: 'This entry belongs to another kitchen.',
   nobodyKitchenNameTap: 'Nobody of this kitchen has that name. Tap your name again.',
   administersBeside:
-    'A cook or a chef can look after people and tablets too. The food-safety lead does so anyhow, and an auditor only reads.',
+    'A cook or a chef can look after people and tablets too. The food-safety lead does anyway, and an auditor only reads.',
   personMayNotEnter: 'This person may not enter "{kind}". Ask the food-safety lead.',
   foodSafetyLeadSigns: 'The food-safety lead signs this with their PIN.',
   somebodyElseSigns: 'You let your own entry count: in this house somebody else signs it too, with their PIN.',

@@ -338,7 +338,18 @@ describe('what goes in besides', () => {
     expect(besides('own', { ...dust, allergens: ['sesame'] }).allergens).toEqual(['sesame'])
     const noEgg = { ...dust, key: 'yolk' }
     expect(besides('yolk', noEgg)).toMatchObject({ allergens: ['egg'], heat: 'raw' })
-    expect(besides('own', ownIngredient('own', 'Farm mix', 'egg', []))).toMatchObject({ heat: 'raw', advisory: true })
+    // What is raw egg has egg in it, whatever was read on its package.
+    const mix = ownIngredient('own', 'Farm mix', 'egg', [])
+    expect(besides('own', mix)).toMatchObject({ heat: 'raw', advisory: true, allergens: ['egg'] })
+    const sent = {
+      step: 'x',
+      ingredient: 'own',
+      own: { ...mix, allergens: [] },
+      grams: null,
+      state: 'as it is',
+      lot: null,
+    }
+    expect(kinds.added.parse({ path: 'body', value: sent }).own).toEqual(mix)
     const body = { step: 'x', ingredient: 'yolk', own: noEgg, grams: null, state: 'as it is', lot: null }
     expect(() => kinds.added.parse({ path: 'body', value: body })).toThrow(FieldError)
     expect(() => kinds.added.parse({ path: 'body', value: { ...body, ingredient: 'sugar', own: dust } })).toThrow(

@@ -1,5 +1,6 @@
 import type { Instant } from '../../ground/instant'
-import { foodIn, isUntreatedFruit } from '../../recipe/ingredient/own'
+import { foodIn } from '../../recipe/ingredient/own'
+import { isUntreatedFruit } from '../../recipe/ingredient/produce'
 import type { Id } from '../../ledger/subject'
 import type { Addition } from '../../ledger/entry'
 import type { BatchState } from '../../state/batch'

@@ -36,6 +36,8 @@ export type AmountReading =
 export type Unread =
   | { code: 'no number' }
   | { code: 'not positive' }
+  /** No method holds so little, or so much, g. */
+  | { code: 'out of range'; least: number; most: number }
   /** Neither a unit nor anything that is said of an amount. */
   | { code: 'unknown word'; word: string }
   /** It is not measured by volume, or nobody knows how heavy a cup of it is. */
@@ -106,8 +108,19 @@ export function readAmount(text: string, ingredient: Ingredient, system: Measure
   return inGrams(ahead, ingredient, system)
 }
 
+/** As little and as much of one thing as a method can hold, g. */
+export const LEAST_GRAMS = 0.01
+export const MOST_GRAMS = 1e6
+
 /** Grams of so many of a unit of an ingredient. */
 export function inGrams(ahead: AmountAhead, ingredient: Ingredient, system: MeasureSystem): AmountReading {
+  const reading = converted(ahead, ingredient, system)
+  const all = reading.kind === 'read' ? [reading] : reading.kind === 'either' ? reading.readings : []
+  const fits = all.every(({ grams }) => grams >= LEAST_GRAMS && grams <= MOST_GRAMS)
+  return fits ? reading : { kind: 'unread', why: { code: 'out of range', least: LEAST_GRAMS, most: MOST_GRAMS } }
+}
+
+function converted(ahead: AmountAhead, ingredient: Ingredient, system: MeasureSystem): AmountReading {
   const { quantity, unit } = ahead
   const many = (quantity.from + quantity.to) / 2
   if (!(many > 0)) return { kind: 'unread', why: { code: 'not positive' } }

@@ -7,7 +7,7 @@ import type { Force, LimitSet } from '../../rules/limit'
 import { permitted } from '../../rules/practice'
 import type { Composition } from '../../physics/material/properties'
 import { isWashed } from '../ingredient/produce'
-import { factsOf, unboiledFruit } from '../method/facts'
+import { factsOf, unboiledFruit, withOwn } from '../method/facts'
 import type { Method } from '../method/method'
 
 /** What of the house and of the order a batch is made under, beside its checks: fixed when it starts. */
@@ -45,7 +45,9 @@ export function termsOf(method: Method, factor: number, limits: LimitSet, forSus
   return {
     susceptible,
     eggs: eggPlan(method, factor, limits, susceptible, day),
-    washed: method.amounts.filter(isWashed).map(({ step, ingredient }) => ({ step, ingredient })),
+    washed: method.amounts
+      .filter((amount) => isWashed(withOwn(amount, method)))
+      .map(({ step, ingredient }) => ({ step, ingredient })),
     untreatedFruit: unboiledFruit(method).length > 0,
     cleanFirst: practice.cleanFirst,
     warmMinutes: practice.warmMinutes,

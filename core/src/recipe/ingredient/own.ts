@@ -18,8 +18,8 @@ export const ALLERGENS: readonly Allergen[] = [
 ]
 
 /**
- * An ingredient of the house's own, which no list has: it heats, spoils and sets as what it is most like. Raw egg stays raw
- * egg, whatever it is called.
+ * An ingredient of the house's own, which no list has: it heats, spoils, sets, is washed and looked at as what it is most
+ * like. Raw egg stays raw egg, and frozen fruit frozen fruit, whatever it is called.
  * @param like key of the catalogue; RangeError for any other
  * @param allergens null: nobody has read them
  */
@@ -31,27 +31,19 @@ export function ownIngredient(
 ): Ingredient {
   const near = catalogue[like]
   if (!near) throw new RangeError(`like: ${like} is not in the catalogue`)
-  const { composition, origin, alcohol, needsCold, egg, starch, bloom, density } = near
   return {
+    ...near,
     key,
     name,
     synonyms: [],
-    composition,
-    allergens: allergens === null ? [] : [...allergens],
-    origin,
-    alcohol,
-    needsCold,
-    egg,
-    starch,
-    bloom,
-    ...(density === undefined ? {} : { density }),
+    allergens: withEgg(allergens ?? [], near.egg),
     ...(allergens === null ? { unchecked: true } : {}),
   }
 }
 
-/** Frozen fruit that nobody says was treated: so it is said, or so it always comes. */
-export function isUntreatedFruit(put: { ingredient: string; own?: Ingredient; state: string }): boolean {
-  return put.state === 'frozen' || (put.state === 'as it is' && foodIn(put)?.comesFrozen === true)
+/** The allergens of an ingredient: what is raw egg has egg in it, whatever somebody read on its package. */
+export function withEgg(allergens: readonly Allergen[], egg: Ingredient['egg']): Allergen[] {
+  return egg === null || allergens.includes('egg') ? [...allergens] : [...allergens, 'egg']
 }
 
 /**

@@ -2,7 +2,7 @@ import { catalogue } from '../ingredient/catalogue'
 import type { Composition } from '../../physics/material/properties'
 import type { Allergen, Ingredient, Origin } from '../ingredient/ingredient'
 import { mixed } from '../ingredient/mixed'
-import { isUntreatedFruit } from '../ingredient/own'
+import { isUntreatedFruit } from '../ingredient/produce'
 import { heatPlan } from './heatPlan'
 import type { Amount, Method } from './method'
 
@@ -69,6 +69,15 @@ export function ingredientOf(
   return catalogue[ingredient] ?? own.find(({ key }) => key === ingredient) ?? null
 }
 
+/** An amount with what it is of, where that is the method's own. */
+export function withOwn<A extends Pick<Amount, 'ingredient'>>(
+  amount: A,
+  { own }: Pick<Method, 'own'>,
+): A & { own?: Ingredient } {
+  const food = own.find(({ key }) => key === amount.ingredient)
+  return food ? { ...amount, own: food } : amount
+}
+
 /** Whether the method holds raw egg: shell egg, not from a pasteurized lot. */
 export function rawEggs(method: Method): Amount[] {
   return method.amounts.filter(
@@ -125,7 +134,7 @@ export function unboiledFruit(method: Method): Amount[] {
   const heat = method.steps.findIndex(({ key }) => key === lastHeat?.step)
   return method.amounts.filter(
     (amount) =>
-      isUntreatedFruit(amount) &&
+      isUntreatedFruit(withOwn(amount, method)) &&
       !(method.untreatedFruit && heat >= method.steps.findIndex(({ key }) => key === amount.step)),
   )
 }

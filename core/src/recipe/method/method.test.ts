@@ -4,6 +4,7 @@ import fc from 'fast-check'
 import { checksFor } from '../checks/checksFor'
 import { limitsFrom } from '../../test/story'
 import { differences } from './difference'
+import { termsOf } from '../checks/terms'
 import { expectedSteps } from '../checks/expected'
 import { factsOf, ingredientOf, unboiledFruit } from './facts'
 import { reopens } from '../../judgement/timeline/rawIn'
@@ -225,6 +226,13 @@ it('takes frozen fruit as untreated until somebody says that it was treated, how
   expect(topped('treated')).toEqual([])
   expect(topped('as it is', 'raspberries')).toEqual([])
   expect(topped('frozen', 'raspberries')).toHaveLength(1)
+  // Also one of the house's own that is like it.
+  const own = ownIngredient('own', 'Hedge berries', 'frozen-berries', [])
+  const ours = method('gelatine-cream', [step('set')], [amount('own', 200, 'set')], { own: [own] })
+  expect(unboiledFruit(ours)).toHaveLength(1)
+  expect(reopens({ ingredient: 'own', own, state: 'as it is' })).toBe(true)
+  const washed = ownIngredient('own', 'Hedge herbs', 'fresh-herbs', [])
+  expect(termsOf({ ...ours, own: [washed] }, 1, us, false, DAY).washed).toEqual([{ step: 'set', ingredient: 'own' }])
   expect(reopens({ ingredient: 'frozen-cherries', state: 'as it is' })).toBe(true)
   expect(reopens({ ingredient: 'frozen-cherries', state: 'treated' })).toBe(false)
 })

@@ -1,5 +1,6 @@
+import { LEAST_GRAMS, MOST_GRAMS } from '../amount/readAmount'
 import { catalogue } from '../ingredient/catalogue'
-import { ALLERGENS } from '../ingredient/own'
+import { ALLERGENS, withEgg } from '../ingredient/own'
 import type { Composition } from '../../physics/material/properties'
 import type { Ingredient, Origin } from '../ingredient/ingredient'
 import {
@@ -152,7 +153,7 @@ function parseAmount(field: Field, steps: readonly string[], own: readonly Ingre
   return {
     key: text(key, 40),
     ingredient: oneOf(ingredient, [...Object.keys(catalogue), ...own.map((each) => each.key)]),
-    grams: grams.value === null ? null : number(grams, 0.01, 1e6),
+    grams: grams.value === null ? null : number(grams, LEAST_GRAMS, MOST_GRAMS),
     count: count.value === null ? null : number(count, 0.1, 100_000),
     step: oneOf(step, steps),
     state: oneOf(state, ['as it is', 'pasteurized lot', 'frozen', 'treated'] as const),
@@ -173,6 +174,9 @@ function parseComponent(field: Field, steps: readonly string[]): Component {
 
 const ORIGINS: Origin[] = ['plant', 'milk', 'egg', 'honey', 'land animal', 'fish']
 
+/** What an ingredient is, or is not: left out, it is not. */
+export const MARKS = ['unchecked', 'fresh', 'lookedAt', 'frozenFruit', 'comesFrozen'] as const
+
 /** An ingredient of the house's own. FieldError that names the field. */
 export function parseIngredient(field: Field): Ingredient {
   const names = [
@@ -188,25 +192,34 @@ export function parseIngredient(field: Field): Ingredient {
     'starch',
     'bloom',
     'density',
-    'unchecked',
+    ...MARKS,
   ] as const
   const fields = object(field, names)
+  const egg = fields.egg.value === null ? null : oneOf(fields.egg, ['whole', 'yolk', 'white'] as const)
   return {
     key: text(fields.key, 40),
     name: nameOf(fields.name, 80),
     synonyms: list(fields.synonyms, (each) => nameOf(each, 80)),
     composition: parseComposition(fields.composition),
-    allergens: list(fields.allergens, (each) => oneOf(each, ALLERGENS)),
+    allergens: withEgg(
+      list(fields.allergens, (each) => oneOf(each, ALLERGENS)),
+      egg,
+    ),
     origin: oneOf(fields.origin, ORIGINS),
     alcohol: number(fields.alcohol, 0, 1),
     needsCold: flag(fields.needsCold),
-    egg: fields.egg.value === null ? null : oneOf(fields.egg, ['whole', 'yolk', 'white'] as const),
+    egg,
     starch: flag(fields.starch),
     bloom: number(fields.bloom, 0, 400),
     ...(fields.density.value === undefined
       ? {}
       : { density: fields.density.value === null ? null : number(fields.density, 0.01, 3) }),
-    ...(fields.unchecked.value === undefined ? {} : { unchecked: oneOf(fields.unchecked, [true] as const) }),
+    ...Object.fromEntries(
+      MARKS.filter((mark) => fields[mark].value !== undefined).map((mark) => [
+        mark,
+        oneOf(fields[mark], [true] as const),
+      ]),
+    ),
   }
 }
 

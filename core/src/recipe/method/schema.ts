@@ -1,4 +1,5 @@
 import { METHOD_FILE } from './methodFile'
+import { MARKS } from './parseMethod'
 import { schedules } from '../../rules/sets/schedules'
 import { COOLINGS, FAMILY_KEYS, STEP_KINDS } from './method'
 
@@ -87,9 +88,9 @@ export const methodSchema = {
               starch: { type: 'boolean' },
               bloom: number(0, 400),
               density: orNull(number(0.01, 3)),
-              unchecked: { const: true },
+              ...Object.fromEntries(MARKS.map((mark) => [mark, { const: true }])),
             },
-            ['density', 'unchecked'],
+            ['density', ...MARKS],
           ),
         ),
         portions: orNull({ type: 'integer', minimum: 1, maximum: 100_000 }),

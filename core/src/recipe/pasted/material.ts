@@ -52,105 +52,83 @@ function peeled(part: string, system: MeasureSystem): PastedMaterial[] | null {
     .toLowerCase()
   const keys = kinds.map((kind) => `${fruit}-${/juice/i.test(kind) ? 'juice' : 'zest'}`)
   if (!keys.every((key) => catalogue[key])) return null
-  return keys.map((key) =>
-    measured(part, part, catalogue[key]!, ahead && { ...ahead, unit: null }, 'understood', system),
-  )
+  const amount = { amounts: ahead ? [{ ...ahead, unit: null }] : [], said: ahead && part }
+  return keys.map((key) => measured(part, part, catalogue[key]!, amount, 'understood', system))
 }
 
 function materialOf(part: string, system: MeasureSystem): PastedMaterial {
-  const { ahead, name } = amountAndName(part, system)
+  const { name, ...amount } = amountAndName(part, system)
   const found = foodNamed(name)
-  if (!found) {
-    const said = ahead ? saidOf(part, ahead) : null
-    return {
-      line: part,
-      name: bare(name),
-      ingredient: null,
-      grams: massOf(ahead),
-      count: null,
-      said,
-      understood: 'left',
-    }
-  }
-  return measured(part, bare(name), found.food, ahead, found.exact ? 'understood' : 'guessed', system)
+  if (found) return measured(part, bare(name), found.food, amount, found.exact ? 'understood' : 'guessed', system)
+  // What it is nobody knows: it weighs what is written, if a weight is.
+  const weighed = measured(part, bare(name), UNKNOWN, amount, 'guessed', system)
+  return { ...weighed, ingredient: null, count: null, understood: 'left' }
+}
+
+/** How heavy a cup or a piece of it is nobody knows. */
+const UNKNOWN: Ingredient = { ...catalogue.water!, key: '', density: null }
+
+/** What of a line says how much: mostly one amount, sometimes "1 cup plus 2 tablespoons"; and its words. */
+interface SaidAmount {
+  amounts: AmountAhead[]
+  said: string | null
 }
 
 function measured(
   line: string,
   name: string,
   food: Ingredient,
-  ahead: AmountAhead | null,
+  { amounts, said: words }: SaidAmount,
   sure: 'understood' | 'guessed',
   system: MeasureSystem,
 ): PastedMaterial {
-  const known = { line, name, ingredient: food.key }
-  if (!ahead) return { ...known, grams: null, count: null, said: null, understood: 'guessed' }
-  const said = saidOf(line, ahead)
-  const reading = inGrams(ahead, food, system)
-  if (reading.kind === 'unread') return { ...known, grams: null, count: null, said, understood: 'guessed' }
+  const known = { line, name, ingredient: food.key, said: words?.slice(0, LONGEST_SAID) ?? null }
+  const readings = amounts.map((ahead) => inGrams(ahead, food, system))
   // Of two readings one is proposed, as a guess: somebody says which.
-  const taken = reading.kind === 'read' ? reading : reading.readings[0]!
-  const bareNumber = taken.assumed.some(({ what }) => what === 'grams')
+  const taken = readings.flatMap((each) =>
+    each.kind === 'read' ? each : each.kind === 'either' ? each.readings[0]! : [],
+  )
+  // A bare number of what nobody counts says no amount.
+  const isBare = taken.some(({ assumed }) => assumed.some(({ what }) => what === 'grams'))
+  if (taken.length === 0 || taken.length < amounts.length || isBare)
+    return { ...known, grams: null, count: null, understood: 'guessed' }
   return {
     ...known,
-    grams: bareNumber ? null : taken.grams,
-    count: food.egg ? taken.count : null,
-    said,
-    understood: reading.kind === 'read' && !bareNumber ? sure : 'guessed',
+    grams: Math.round(taken.reduce((sum, { grams }) => sum + grams, 0) * 100) / 100,
+    count: food.egg && taken.length === 1 ? taken[0]!.count : null,
+    understood: readings.every(({ kind }) => kind === 'read') ? sure : 'guessed',
   }
 }
 
+/** As many letters of an amount's words are kept. */
+const LONGEST_SAID = 60
+
 /** Where the amount stands: before the name, behind it, or beside it in brackets; grams are believed before cups. */
-function amountAndName(part: string, system: MeasureSystem): { ahead: AmountAhead | null; name: string } {
+function amountAndName(part: string, system: MeasureSystem): SaidAmount & { name: string } {
   const text = part.replace(/^(?:a\s+)?(pinch|dash|drop)\b/i, '1 $1').replace(/(?<=[a-z])\s*\/\s*(?=\d)/i, ' (')
   const first = amountAhead(text, system)
   if (first && first.rest !== '') {
+    const before = (rest: string) => text.slice(0, text.length - rest.length).trim()
     const more = /^(?:plus|\+|and)\s+/i.exec(first.rest)
     const second = more && amountAhead(first.rest.slice(more[0].length), system)
-    if (second && first.unit && second.unit) return { ahead: together(first, second, system), name: second.rest }
+    if (second && first.unit && second.unit)
+      return { amounts: [first, second], said: before(second.rest), name: second.rest }
     const aside = /^\(([^)]*)\)?\s*(.*)$/.exec(first.rest)
-    if (!aside) {
-      const behind = /\((\d[^)]*)\)/.exec(first.rest)
-      const metric = behind && amountAhead(behind[1]!, system)
-      return { ahead: isMetric(metric) ? { ...metric, rest: first.rest } : first, name: first.rest }
-    }
-    const beside = amountAhead(aside[1]!, system)
-    return { ahead: isMetric(beside) ? { ...beside, rest: aside[2]! } : first, name: aside[2]! }
+    const name = aside ? aside[2]! : first.rest
+    const bracketed = aside?.[1] ?? /\((\d[^)]*)\)/.exec(first.rest)?.[1]
+    const metric = bracketed === undefined ? null : amountAhead(bracketed, system)
+    if (isMetric(metric)) return { amounts: [metric], said: bracketed!.trim(), name }
+    return { amounts: [first], said: before(first.rest).replace(/\s+of$/i, ''), name }
   }
   // "Sugar 200 g", "Sugar: 200 g", "Eggs 3"
   const behind = /^(.*?[^\d\s:.…|-])[\s:.…|-]+([\d½⅓⅔¼¾⅛][\d½⅓⅔¼¾⅛.,/\s-]*\s*[a-z]*\.?)$/i.exec(text)
   const after = behind && amountAhead(behind[2]!, system)
-  return after ? { ahead: after, name: behind[1]! } : { ahead: first, name: text }
+  if (after) return { amounts: [after], said: behind[2]!.trim(), name: behind[1]! }
+  return { amounts: first ? [first] : [], said: first && text, name: text }
 }
 
 function isMetric(ahead: AmountAhead | null): ahead is AmountAhead {
   return ahead !== null && ['g', 'kg', 'ml', 'cl', 'dl', 'l'].includes(ahead.unit ?? '')
-}
-
-/** "1 cup + 2 tbsp" in the unit of the first. */
-function together(first: AmountAhead, second: AmountAhead, system: MeasureSystem): AmountAhead {
-  const ml = (ahead: AmountAhead) => {
-    const read = inGrams(ahead, catalogue.water!, system)
-    return read.kind === 'read' ? read.grams : read.kind === 'either' ? read.readings[0]!.grams : 0
-  }
-  const share = ml(second) / ml({ ...first, quantity: { from: 1, to: 1 } })
-  const { from, to } = first.quantity
-  return { ...first, quantity: { from: from + share, to: to + share }, rest: second.rest }
-}
-
-function massOf(ahead: AmountAhead | null): number | null {
-  if (ahead?.unit !== 'g' && ahead?.unit !== 'kg') return null
-  const many = (ahead.quantity.from + ahead.quantity.to) / 2
-  return ahead.unit === 'kg' ? many * 1000 : many
-}
-
-/** The words of the amount alone. */
-function saidOf(line: string, { rest }: AmountAhead): string {
-  const at = rest === '' ? -1 : line.lastIndexOf(rest)
-  return (at > 0 ? line.slice(0, at) : line)
-    .replace(/\s*(?:of|\()\s*$/i, '')
-    .trim()
-    .slice(0, 60)
 }
 
 /** What says nothing about which food it is. */

@@ -1,11 +1,13 @@
 import fc from 'fast-check'
 import { families } from '../method/families'
 import { parseMethod } from '../method/parseMethod'
+import type { MeasureSystem } from '../../rules/practice'
+import { materialsIn } from './material'
 import { methodOf } from './methodOf'
 import { readRecipe } from './readRecipe'
-import { TUNED } from './samples/tuned'
-import { UNSEEN } from './samples/unseen'
-import type { Sample } from './samples/sample'
+import { TUNED } from '../../test/recipes/tuned'
+import { UNSEEN } from '../../test/recipes/unseen'
+import type { Sample } from '../../test/recipes/sample'
 
 const ID = '019aa000-0000-7000-8000-000000000001'
 
@@ -62,6 +64,35 @@ it.each([...TUNED, ...UNSEEN].map((sample) => [sample.name, sample] as const))(
     expect(Math.abs(steps.length - sample.steps)).toBeLessThanOrEqual(1)
   },
 )
+
+describe('a line of a pasted recipe', () => {
+  const only = (line: string, measures: MeasureSystem = 'US') => {
+    const [found, ...others] = materialsIn(line, measures)
+    expect(others).toEqual([])
+    return found
+  }
+
+  it('keeps the words of its amount, wherever they stand', () => {
+    expect(only('200 g butter, cold')).toMatchObject({ ingredient: 'butter', grams: 200, said: '200 g' })
+    expect(only('Butter: 200 g')).toMatchObject({ ingredient: 'butter', grams: 200, said: '200 g' })
+    expect(only('2 cups (480 ml) heavy cream')).toMatchObject({ ingredient: 'cream-36', said: '480 ml' })
+    expect(only('a pinch of salt')).toMatchObject({ ingredient: 'salt', grams: 0.37 })
+  })
+
+  it('adds two amounts of one thing, whatever they are measured in', () => {
+    expect(only('1 cup plus 100 g sugar')).toMatchObject({ grams: 301.1, said: '1 cup plus 100 g' })
+    expect(only('1 cup + 2 tbsp sugar')?.grams).toBeCloseTo(226.2, 0)
+  })
+
+  it('weighs what it does not know only where a weight is written', () => {
+    expect(only('30 g moon dust')).toMatchObject({ ingredient: null, grams: 30, understood: 'left' })
+    expect(only('2 cups moon dust')).toMatchObject({ ingredient: null, grams: null, understood: 'left' })
+  })
+
+  it('takes no amount that no method holds', () => {
+    expect(only('9000 kg sugar')).toMatchObject({ ingredient: 'sugar', grams: null, understood: 'guessed' })
+  })
+})
 
 describe('what a pasted recipe does not say', () => {
   const missing = (text: string) => readRecipe(text, 'metric').missing

@@ -13,6 +13,7 @@ export const uk2013: RuleSet = {
   edition: '2013',
   prints: 'C',
   unit: 'C',
+  measures: 'UK',
   rawShellEgg: 'raw-egg',
   limits: [
     limit(

@@ -12,6 +12,7 @@ export const usFoodCode2022: RuleSet = {
   edition: '2022',
   prints: 'both',
   unit: 'F',
+  measures: 'US',
   rawShellEgg: 'advisory',
   limits: [
     limit('egg-immediate', '3-401.11(A)(1)(a)', hold([both(63, 145), 15])),

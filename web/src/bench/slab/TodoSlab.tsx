@@ -1,13 +1,15 @@
 import type { ReactNode } from 'react'
 import {
-  catalogue,
+  foodIn,
   families,
   leftOf,
   nextReading,
   WARM_UP_CUE,
+  type BatchState,
   type Cover,
   type EggUse,
   type Finding,
+  type Ingredient,
   type Instruction,
   type StepKind,
   type Terms,
@@ -36,7 +38,7 @@ import {
 } from '@logged-thermal/wording'
 import { useEnter } from '../../app/enter'
 import { asSentence } from '../../methods/sentence'
-import { useInstructions } from '../../app/instructions'
+import { useInstructions, useMethodOf } from '../../app/instructions'
 import { Key } from '../../kit/Key'
 import { Also } from './Also'
 import type { SlabProps } from './slabProps'
@@ -56,7 +58,8 @@ export function TodoSlab(props: SlabProps & { todo: Todo }) {
   const { todo, guide, phase } = props
   const enter = useEnter()
   const told = useInstructions(props.one.batch)
-  const { title, count, why, keys } = todoWords(props, enter, told)
+  const ours = useMethodOf(props.one.batch)?.own ?? []
+  const { title, count, why, keys } = todoWords(props, enter, told, ours)
   return (
     <section
       className={clsx(styles.slab, phase.cooking && phase.of === 'mixture' && styles.onHeat)}
@@ -89,6 +92,7 @@ function todoWords(
   props: SlabProps & { todo: Todo },
   enter: ReturnType<typeof useEnter>,
   told: Readonly<Record<string, Instruction>>,
+  ours: readonly Ingredient[],
 ): Told {
   const { todo, one, guide, open, onMark, onSheet, reader } = props
   const { batch } = one
@@ -129,7 +133,7 @@ function todoWords(
     case 'wash':
       return {
         title: say('washThe', {
-          ingredients: todo.ingredients.map((key) => (catalogue[key]?.name ?? key).toLowerCase()).join(', '),
+          ingredients: todo.ingredients.map((key) => nameOf(key, batch, ours).toLowerCase()).join(', '),
         }),
         why: say('runningWaterBeforeGoes'),
         keys: (
@@ -336,4 +340,12 @@ function usesWords(uses: readonly EggUse[]): string {
 function rulesWords(uses: readonly EggUse[], { eggs, susceptible }: Terms): string {
   const heated = uses.every((use) => use.heated)
   return eggRuleSentence(heated ? eggs.heated : eggs.unheated, susceptible, heated, spoken)
+}
+
+/** An ingredient by its key: the catalogue's, the method's own, or one that was put in besides. */
+function nameOf(ingredient: string, { facts }: BatchState, ours: readonly Ingredient[]): string {
+  const own =
+    ours.find(({ key }) => key === ingredient) ??
+    facts.added.find(({ value }) => value.own?.key === ingredient)?.value.own
+  return foodIn({ ingredient, ...(own ? { own } : {}) })?.name ?? ingredient
 }

@@ -1,24 +1,17 @@
 import { useState } from 'react'
-import {
-  catalogue,
-  findIngredients,
-  type Ingredient,
-  type MeasureSystem,
-  type PastedMaterial,
-} from '@logged-thermal/core'
+import { catalogue, readAmount, type Ingredient, type MeasureSystem, type PastedMaterial } from '@logged-thermal/core'
 import { grams, pastedMessages, type Reader } from '@logged-thermal/wording'
 import { clsx } from 'clsx'
 import { Key } from '../../kit/Key'
 import { KeyRow } from '../../kit/KeyRow'
 import { RowKey } from '../../kit/RowKey'
-import { SearchField } from '../../kit/SearchField'
 import { speaks } from '../../kit/language'
 import { HowMuch, takenFrom, type TypedAmount } from '../../parts/HowMuch'
+import { IngredientField } from '../../parts/IngredientField'
 import { OwnIngredient } from '../../parts/OwnIngredient'
 import styles from './pasted.module.css'
 
 const say = speaks(pastedMessages)
-const OFFERED = 40
 
 /** An ingredient of a pasted recipe as it stands now: read, put right, or left out. */
 export interface Settled extends PastedMaterial {
@@ -74,7 +67,7 @@ function Settling({
   onSettle,
 }: Omit<Props, 'open' | 'onOpen' | 'onChange'> & { food: Ingredient | null; onSettle: (material: Settled) => void }) {
   const [chosen, setChosen] = useState(food)
-  const [typed, setTyped] = useState<TypedAmount>({ text: writtenOf(material), which: null })
+  const [typed, setTyped] = useState<TypedAmount>(() => ({ text: writtenOf(material, food, measures), which: null }))
   const [making, setMaking] = useState(false)
   const taken = takenFrom(typed, chosen, measures)
   const open = typed.text.trim() !== '' && taken === null
@@ -102,16 +95,7 @@ function Settling({
     )
   return (
     <div className={styles.settling}>
-      <SearchField
-        label={say('whichIngredient')}
-        options={chosen && !(chosen.key in catalogue) ? [chosen, ...findIngredients('')] : findIngredients('')}
-        value={chosen}
-        getOptionLabel={({ name }) => name}
-        getOptionKey={({ key }) => key}
-        isOptionEqualToValue={(a, b) => a.key === b.key}
-        filterOptions={(_, { inputValue }) => findIngredients(inputValue).slice(0, OFFERED)}
-        onChange={(_, next) => setChosen(next)}
-      />
+      <IngredientField label={say('whichIngredient')} chosen={chosen} onChoose={setChosen} />
       <HowMuch typed={typed} of={chosen} system={measures} reader={reader} onType={setTyped} />
       <KeyRow>
         <Key look="primary" why={(!chosen || open) && say('whichAndHowMuch')} onClick={() => chosen && settle(chosen)}>
@@ -128,7 +112,9 @@ function Settling({
   )
 }
 
-/** The amount as it was written where that is what it came to, else in grams. */
-function writtenOf({ said, grams: mass }: PastedMaterial): string {
-  return said ?? (mass === null ? '' : `${mass} g`)
+/** The amount as it was written where it can be read so, else in grams. */
+function writtenOf({ said, grams: mass }: PastedMaterial, food: Ingredient | null, measures: MeasureSystem): string {
+  const inGrams = mass === null ? null : `${mass} g`
+  if (said === null) return inGrams ?? ''
+  return food && readAmount(said, food, measures).kind === 'unread' ? (inGrams ?? said) : said
 }

@@ -44,7 +44,7 @@ it('marks each line as understood, guessed or not read, beside the words that we
     'Understood',
     'Look at it',
     'Understood',
-    'Not read',
+    'Not recognised',
   ])
   expect(rows()[0]).toHaveTextContent('Whole milk“500 ml whole milk”515 g')
   expect(rows()[1]).toHaveTextContent('“100 g fine sugar”')
@@ -54,16 +54,16 @@ it('names what is missing, and takes over no keeping time', async () => {
   await show()
   const said = screen.getAllByRole('note').map(({ textContent }) => textContent)
   expect(said).toEqual([
-    '“moon dust” is on no list. Say what it is, or leave it out.',
-    '“Cook, stirring, until thick.” names no temperature. The rules decide what has to be reached.',
-    '“Keeps three weeks” is not taken over. The rules say how long it may be kept.',
+    '“moon dust” is not on the list. Say what it is, or leave it out.',
+    '“Cook, stirring, until thick.” gives no temperature. The rules decide what it has to reach.',
+    '“Keeps three weeks” does not count. The rules decide how long it keeps.',
   ])
 })
 
 it('makes no draft before every line is settled; then one with what was confirmed and the words of its amounts', async () => {
   const drafts = await show()
   expect(draft()).toHaveAttribute('aria-disabled', 'true')
-  expect(draft()).toHaveAccessibleDescription('One line is not read: tap it, or leave it out.')
+  expect(draft()).toHaveAccessibleDescription('One line is not recognised: tap it, or leave it out.')
   await tap(within(rows()[3]!).getByRole('button', { name: /moon dust/ }))
   await tap(screen.getByRole('button', { name: 'Leave it out' }))
   await tap(draft())

@@ -1,5 +1,5 @@
-import type { MeasureSystem } from '../../../rules/practice'
-import type { FamilyKey } from '../../method/method'
+import type { MeasureSystem } from '../../rules/practice'
+import type { FamilyKey } from '../../recipe/method/method'
 
 /** A recipe as somebody wrote it, and what a reader of it would understand. */
 export interface Sample {
