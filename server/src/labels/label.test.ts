@@ -60,7 +60,7 @@ describe('a label', () => {
   it.each(papers)('has allergens, storage and every note whole, at 8 points or more: %s', async (_, size) => {
     const plain = await facts()
     const { item } = plain
-    for (const allergens of [[], ALLERGENS.slice(0, 1), ALLERGENS])
+    for (const allergens of [[], ALLERGENS.slice(0, 1), [...ALLERGENS]])
       for (const more of [{}, { advisory: true }, { advisory: true, untreatedFruit: true as const }]) {
         const unknown = allergens.length > 3 ? ['Moon dust of the house'] : []
         const full = { ...item, facts: { ...item.facts, allergens, unknown, ...more } }
