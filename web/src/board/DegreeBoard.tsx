@@ -1,5 +1,5 @@
 import { boardMessages } from '@logged-thermal/wording'
-import { useEffect, useRef, useState, type CSSProperties } from 'react'
+import { useEffect, useLayoutEffect, useRef, useState, type CSSProperties } from 'react'
 import type { TemperatureScale } from '@logged-thermal/core'
 import { Key } from '../kit/Key'
 import { HalfTyped } from './HalfTyped'
@@ -74,7 +74,8 @@ export function DegreeBoard({ scale, centre, marks, rows, disabled, ask, control
     clear()
     onValue(value)
   }
-  useEffect(() => {
+  // With the paint: a key that follows a reading at once goes by what is shown, not by what was.
+  useLayoutEffect(() => {
     const typed = (event: KeyboardEvent) => {
       // A sheet over the board takes the keyboard with it.
       if (board.current?.closest('[aria-hidden="true"]')) return

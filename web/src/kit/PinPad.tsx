@@ -1,5 +1,5 @@
 import { kitMessages } from '@logged-thermal/wording'
-import { useEffect, useRef, useState } from 'react'
+import { useLayoutEffect, useRef, useState } from 'react'
 import { DigitKeys } from './DigitKeys'
 import { Key } from './Key'
 import styles from './pinPad.module.css'
@@ -40,7 +40,8 @@ export function PinPad({ of: { name, digits }, least = LEAST, busy, sentence, on
     setTyped(latest.current + digit)
     if (latest.current.length === digits) ask()
   }
-  useEffect(() => {
+  // With the paint that says a PIN was wrong, not after it: the first digit of the next one was lost in between.
+  useLayoutEffect(() => {
     const pressed = ({ key }: KeyboardEvent) => {
       if (/^\d$/.test(key)) press(key)
       if (key === 'Backspace') setTyped(latest.current.slice(0, -1))
