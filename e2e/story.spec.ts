@@ -17,7 +17,7 @@ test('the demo shows a batch at every stage, the most urgent first', async ({ br
   const page = await person(browser, 'Mina Osk')
   await expect(page.getByRole('heading', { level: 1 })).toContainText('One batch to rescue.')
   const rows = page.locator('[data-batch]')
-  await expect(rows).toHaveCount(8)
+  await expect(rows).toHaveCount(10)
   await expect(rows.first()).toContainText('Bay-leaf pouring custard')
   await expect(rows.filter({ hasText: 'Rye-malt' }).getByRole('status')).toHaveText('Not proven')
   await expect(rows.filter({ hasText: 'Smoked-honey' }).getByRole('status')).toHaveText('Missed')

@@ -105,6 +105,46 @@ export function demoBatches(): DemoBatch[] {
       cover: 'open',
       places: [[44, 'stirred ice bath']],
     },
+    // On ice, on its way to where the cream is folded in.
+    {
+      method: 'Hazel mousse with set yolk',
+      cook: 'mina',
+      startedAgo: 30,
+      dairy: [[26, 72.4]],
+      combinedAgo: 22,
+      mixture: [
+        [19, 58.2],
+        [15.4, 76.1],
+        [14.6, 82.3],
+        [10, 56.9],
+        [5.5, 42.6],
+        [1.5, 33.4],
+      ],
+      offHeatAgo: 14,
+      cover: 'open',
+      places: [[12, 'stirred ice bath']],
+      poured: ['Half tray, 32 × 26 cm', 0.034],
+    },
+    // Cold, and ageing before it is churned.
+    {
+      method: 'Burnt-honey churned base',
+      cook: 'teo',
+      startedAgo: 6.2 * HOURS,
+      dairy: [[366, 78.4]],
+      combinedAgo: 362,
+      mixture: [
+        [352, 66.4],
+        [344, 84.1],
+        [343.5, 84.3],
+        [324, 57],
+        [296, 31.2],
+        [262, 18.8],
+        [151, 3.7],
+      ],
+      offHeatAgo: 342,
+      cover: 'film on the surface',
+      places: [[341, 'stirred ice bath']],
+    },
     // Missed the first gate.
     {
       method: 'Smoked-honey eggnog',

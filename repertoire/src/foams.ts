@@ -1,5 +1,5 @@
 import type { MethodShape } from './shape'
-import { folded } from './steps'
+import { cookedMousse, folded } from './steps'
 
 const at = (c: number, f: number) => ({ c, f })
 
@@ -136,13 +136,15 @@ export const foams: MethodShape[] = [
     vessel: ['cups 6 cm deep', 0.06],
     portions: 36,
     houseDays: 2,
-    steps: folded,
+    cooling: 'stages',
+    steps: cookedMousse,
     amounts: [
+      ['gelatine', 8, 'soak'],
+      ['milk', 500, 'warm'],
+      ['yolk', 0, 'temper', { count: 8 }],
       ['white-chocolate', 500, 'melt'],
       ['hazelnut', 200, 'melt'],
-      ['cream-36', 1100, 'whip'],
-      ['gelatine', 8, 'melt'],
-      ['egg', 300, 'fold', { state: 'pasteurized lot' }],
+      ['cream-36', 1100, 'fold'],
     ],
   },
   {

@@ -83,9 +83,40 @@ export const nog: StepShape[] = [
 export const setCream: StepShape[] = [
   { key: 'soak', kind: 'mise', part: 'gelatine', text: 'Soak the gelatine', activeMinutes: 1 },
   { key: 'warm', kind: 'heat dairy', text: 'Warm, dissolve the gelatine above 40°', activeMinutes: 8 },
-  { key: 'cool', kind: 'cool', text: 'To 20° over ice, then pour into cups', activeMinutes: 10 },
+  {
+    key: 'cool',
+    kind: 'cool',
+    text: 'To 20° over ice, then pour into cups',
+    activeMinutes: 10,
+    target: { from: at(15, 59), to: at(20, 68) },
+  },
   { key: 'set', kind: 'set', text: 'Set in the cold', passiveMinutes: { least: 240, most: 1440 } },
   { key: 'hold', kind: 'hold', text: 'Cups covered, keep cold' },
+]
+
+/** On cooked yolks, with gelatine: it is folded in a window, and goes on into the cold. */
+export const cookedMousse: StepShape[] = [
+  { key: 'soak', kind: 'mise', part: 'gelatine', text: 'Soak the gelatine', activeMinutes: 1 },
+  { key: 'warm', kind: 'heat dairy', part: 'dairy', text: 'Warm the milk', activeMinutes: 5 },
+  { key: 'temper', kind: 'temper', part: 'dairy', text: 'Pour on the yolks', activeMinutes: 2 },
+  {
+    key: 'cook',
+    kind: 'cook',
+    text: 'Stir to a nappe',
+    activeMinutes: 6,
+    target: { from: at(80, 176), to: at(84, 183) },
+  },
+  { key: 'melt', kind: 'add after heat', text: 'Chocolate, nut paste and gelatine in', activeMinutes: 3 },
+  {
+    key: 'down',
+    kind: 'cool',
+    text: 'Stir on ice until it thickens',
+    activeMinutes: 6,
+    target: { from: at(22, 72), to: at(25, 77) },
+  },
+  { key: 'fold', kind: 'fold', text: 'Fold the whipped cream in', activeMinutes: 4 },
+  { key: 'cool', kind: 'cool', text: 'Into cups, into the cold at once', activeMinutes: 3 },
+  { key: 'hold', kind: 'hold', text: 'Keep cold, date and hour on the tray' },
 ]
 
 export const folded: StepShape[] = [

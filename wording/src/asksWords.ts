@@ -1,6 +1,7 @@
-import type { Attention } from '@logged-thermal/core'
+import type { Attention, CoolTarget } from '@logged-thermal/core'
 import { actionWord } from './coolingWords'
-import { clock, largeSpan, limitDegreesOf, type Reader } from './figures'
+import { clock, largeSpan, limitDegrees, limitDegreesOf, type Reader } from './figures'
+import { stepName } from './methodWords'
 import { checkTitle } from './findingWords'
 import { speaker } from './catalogue/say'
 import { asksMessages } from './catalogue/asks'
@@ -54,13 +55,13 @@ export function asksWords(asks: Attention, now: number, reader: Reader): AsksWor
       if (late >= 60_000)
         return {
           action: say(reader, 'readNow'),
-          reason: say(reader, 'wasDue', { time: clock(asks.at, reader) }),
+          reason: asks.target ? towards(asks.target, reader) : say(reader, 'wasDue', { time: clock(asks.at, reader) }),
           number,
           unit: say(reader, 'lateUnit', { unit }),
         }
       return {
         action: late >= 0 ? say(reader, 'readNow') : say(reader, 'readAt', { time: clock(asks.at, reader) }),
-        reason: checkTitle(asks.finding, reader),
+        reason: asks.target ? towards(asks.target, reader) : checkTitle(asks.finding, reader),
         number,
         unit,
       }
@@ -82,6 +83,26 @@ export function asksWords(asks: Attention, now: number, reader: Reader): AsksWor
     }
     case 'discard':
       return { action: say(reader, 'binIt'), reason: checkTitle(asks.finding, reader), number: '', unit: '' }
+    case 'step': {
+      const step = stepName(asks.of, reader)
+      if (asks.at === null)
+        return {
+          action: say(reader, 'nextStep', { step }),
+          reason: say(reader, 'everyGateSettled'),
+          number: '',
+          unit: '',
+        }
+      const time = clock(asks.at, reader)
+      if (asks.at <= now)
+        return {
+          action: say(reader, 'readySince', { step, time }),
+          reason: say(reader, 'thenGoesOn'),
+          number: '',
+          unit: '',
+        }
+      const [number, unit] = largeSpan(asks.at - now, reader)
+      return { action: say(reader, 'readyAt', { step, time }), reason: say(reader, 'waitsItself'), number, unit }
+    }
     case 'use today':
       return { action: say(reader, 'useToday'), reason: say(reader, 'binAtEndToday'), number: '', unit: '' }
     case 'keep':
@@ -90,4 +111,12 @@ export function asksWords(asks: Attention, now: number, reader: Reader): AsksWor
     case 'closed':
       return null
   }
+}
+
+/** Where it is cooled to, and what comes then. */
+function towards({ to, then }: CoolTarget, reader: Reader): string {
+  const degrees = limitDegrees(to, 'C', reader, 'under')
+  return then === null
+    ? say(reader, 'toOnly', { degrees })
+    : say(reader, 'toThen', { degrees, step: stepName(then, reader).toLowerCase() })
 }

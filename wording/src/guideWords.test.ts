@@ -43,14 +43,17 @@ it('says everything the Bench asks in whole sentences, and never that it is safe
     { code: 'item gone', field: 'about.id' },
     { code: 'kept, not served', field: 'about.id' },
   ]
+  const reader = { scale: 'C' as const, zone: 'UTC', locale: 'en-GB' as const, hours: 24 as const, today: null }
   const said = [
     ...rules.flatMap((rule) =>
       [true, false].flatMap((a) => [true, false].map((b) => eggRuleSentence(rule, a, b, { locale: 'en-GB' }))),
     ),
     ...(['raw to cooked', 'separated by hand'] as const).map((why) => cleaningWords(why, { locale: 'en-GB' }).reason),
     ...STEP_KINDS.flatMap((kind) => [
-      orderSentence({ code: 'before', step: 'x', kind }, { locale: 'en-GB' }),
-      orderSentence({ code: 'left out', step: 'x', kind }, { locale: 'en-GB' }),
+      orderSentence({ code: 'before', step: 'x', kind }, reader),
+      orderSentence({ code: 'left out', step: 'x', kind }, reader),
+      orderSentence({ code: 'cut short', step: 'x', kind, ready: 0 }, reader),
+      orderSentence({ code: 'too long', step: 'x', kind, until: 0 }, reader),
       `${endWord(kind, { locale: 'en-GB' })}.`,
     ]),
     aciditySentence(acidityResult(null, null, true), { locale: 'en-GB' }),

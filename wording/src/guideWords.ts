@@ -28,8 +28,8 @@ export function endWord(key: StepKind, reader: Spoken): string {
 
 /** What a key that ends a step says: what joins ends together, and is made once it was read. */
 export function markWord(kind: StepKind, edge: 'combined' | 'done', reader: Spoken): string {
-  if (edge === 'combined') return say(reader, 'allCombined')
-  return kind === 'combine' || kind === 'temper' ? say(reader, 'itIsMade') : endWord(kind, reader)
+  if (kind !== 'combine' && kind !== 'temper') return endWord(kind, reader)
+  return edge === 'combined' ? say(reader, 'allCombined') : say(reader, 'itIsMade')
 }
 
 /** What begins a step whose time counts from a tap. */
@@ -171,10 +171,18 @@ export function pooledNote(reader: Spoken): string {
 }
 
 /** Why a step cannot be marked without a word. */
-export function orderSentence(why: OutOfOrder, reader: Spoken): string {
-  return why.code === 'before'
-    ? say(reader, 'comesFirstNotEnded', { stepName: stepName(why.kind, reader) })
-    : say(reader, 'mattersSayWhyLeft', { stepName: stepName(why.kind, reader) })
+export function orderSentence(why: OutOfOrder, reader: Reader): string {
+  const name = stepName(why.kind, reader)
+  switch (why.code) {
+    case 'before':
+      return say(reader, 'comesFirstNotEnded', { stepName: name })
+    case 'left out':
+      return say(reader, 'mattersSayWhyLeft', { stepName: name })
+    case 'cut short':
+      return say(reader, 'endsSoonerSayWhy', { stepName: name, time: clock(why.ready, reader) })
+    case 'too long':
+      return say(reader, 'endsLaterSayWhy', { stepName: name, time: clock(why.until, reader) })
+  }
 }
 
 export function aciditySentence(result: AcidityResult, reader: Spoken): string {

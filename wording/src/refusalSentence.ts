@@ -125,7 +125,9 @@ export function refusalSentence(refusal: Refusal, reader: Reader): string {
     case 'not to open':
       return say(reader, 'noClosedPackage', { item: refusal.item })
     case 'not proven to leave':
-      return say(reader, 'notProvenNotReleased', { batch: refusal.batch })
+      return refusal.field === 'body.frozen'
+        ? say(reader, 'notProvenFrost', { batch: refusal.batch })
+        : say(reader, 'notProvenNotReleased', { batch: refusal.batch })
     case 'nothing went out':
       return say(reader, 'nothingWentOutStill', { item: refusal.item })
     case 'recall stands':

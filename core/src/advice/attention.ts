@@ -15,7 +15,10 @@ import type { Finding } from '../judgement/finding'
 import { batchStanding, isBinding, isGate, rulingDate } from '../judgement/batch/judgeBatch'
 import { isReleased } from '../judgement/batch/disposition'
 import { READ_AGAIN } from '../judgement/doubt'
+import type { StepKind } from '../recipe/method/method'
+import { coolingTo, type CoolTarget } from '../judgement/timeline/coolEnds'
 import { timelineOf } from '../judgement/timeline/timeline'
+import { stepLeft } from '../judgement/timeline/stepLeft'
 import { READ_AGAIN_AFTER } from '../judgement/evidence/plausible'
 import { valid } from '../state/fact'
 
@@ -27,10 +30,12 @@ export type Attention =
   | { kind: 'lost'; finding: Finding; by: Instant; gate: GateForecast; all: Rescue[] }
   /** Past its last day. */
   | { kind: 'discard'; finding: Finding }
-  /** A reading is due; `at` may lie in the past or ahead. */
-  | { kind: 'read'; finding: Finding; at: Instant }
+  /** A reading is due; `at` may lie in the past or ahead. `target`: it ends a cooling that the method goes on from. */
+  | { kind: 'read'; finding: Finding; at: Instant; target?: CoolTarget }
   /** Everything is to be combined, it goes into the oven, or it is to come off the heat: `step` has to be marked. */
   | { kind: 'mark'; step: string; edge: 'started' | 'combined' | 'done' }
+  /** Every gate is settled, and the method goes on: hands do a step, or it waits until `at`. */
+  | { kind: 'step'; step: string; of: StepKind; at: Instant | null }
   /** Missed or not proven: the lead decides. */
   | { kind: 'decide'; finding: Finding }
   /** Last day today. */
@@ -59,7 +64,7 @@ const ASKED_FOR = 30 * MINUTE
 const BEFORE_GATE = 10 * MINUTE
 
 /** What asks for no hands at any time: on hold, it waits for the lead instead. */
-const CALM: readonly Attention['kind'][] = ['keep', 'use today', 'decide']
+const CALM: readonly Attention['kind'][] = ['step', 'keep', 'use today', 'decide']
 
 /** A rescue is pressing when its last moment is this near, ms; so is a reading when its gate is. */
 const PRESSING_RESCUE = 30 * MINUTE
@@ -78,10 +83,10 @@ export function attention(
   // Before a plate that went out, all else waits; what went in against what stood asks beside what hands must do.
   const answer = unanswered(batch).length > 0 ? toAnswerFor(findings) : null
   if (answer && wentOut(batch)) return { kind: 'decide', finding: answer }
-  if (isReleased(batch, findings)) return dated(date, world, now)
+  if (isReleased(batch, findings)) return goingOn(batch) ?? dated(date, world, now)
   const asks = asked(batch, findings, date, world, now)
   if (!isHeld(batch)) {
-    const calm = ['keep', 'use today'].includes(asks.kind)
+    const calm = ['step', 'keep', 'use today'].includes(asks.kind)
     return answer && calm ? { kind: 'decide', finding: answer } : asks
   }
   return CALM.includes(asks.kind) ? { kind: 'held' } : asks
@@ -145,7 +150,13 @@ function asked(
   const due = open[0] && nextLook(batch, open, forecast, world, now)
   if (due) return due
   if (worst && standing === 'unproven') return { kind: 'decide', finding: worst }
-  return dated(date, world, now)
+  return goingOn(batch) ?? dated(date, world, now)
+}
+
+/** The step that the method goes on with, once nothing is left to prove; null where it only has to be kept. */
+function goingOn(batch: BatchState): Attention | null {
+  const left = stepLeft(batch)
+  return left && { kind: 'step', step: left.step, of: left.kind, at: left.wait?.ready ?? null }
 }
 
 /** Nobody reads it any more: it is the lead's. */
@@ -200,6 +211,8 @@ export function urgency(asks: Attention, now: Instant): number {
       return within(1, asks.by)
     case 'read': {
       const { deadline } = asks.finding
+      // What is to go on warm has a window of minutes.
+      if (asks.target) return within(1, asks.at)
       // A gate that has passed unread is not changed any more by reading it: it stands with what is due later.
       const passed = deadline !== null && deadline <= now
       return within(asks.at <= now && !passed ? 1 : 2, deadline === null || passed ? Math.max(asks.at, now) : deadline)
@@ -210,6 +223,8 @@ export function urgency(asks: Attention, now: Instant): number {
       return within(4, asks.by)
     case 'decide':
       return within(4, asks.finding.deadline ?? now)
+    case 'step':
+      return asks.at !== null && asks.at > now ? within(5, asks.at) : within(2, asks.at ?? now)
     case 'use today':
       return within(5, asks.finding.deadline ?? now)
     case 'held':
@@ -289,14 +304,23 @@ function nextLook(
   const last = trace.at(-1)
   const finding = open[0]
   if (!finding) return null
+  const target = coolingTo(batch, timelineOf(batch))
   if (!last || finding.start === null) return { kind: 'read', finding, at: (last?.at ?? batch.startedAt) + SHARP_START }
   const started = finding.start.latest
   if (started === null) return { kind: 'read', finding, at: finding.start.earliest! + SHARP_START }
   const second = trace.some(({ at }) => at > started) ? Infinity : started + SECOND_LOOK
-  const looks = (forecast?.gates ?? []).flatMap((gate) => [...gateLooks(gate), watched(gate)])
+  const looks = [...(forecast?.gates ?? []).flatMap((gate) => [...gateLooks(gate), watched(gate)]), targetLook(last.at)]
   const deadlines = open.flatMap(({ deadline }) => (deadline === null ? [] : [deadline - BEFORE_GATE, deadline]))
   const next = Math.min(...[second, ...looks, ...deadlines].filter((at) => at > last.at + MINUTE))
-  return { kind: 'read', finding, at: Number.isFinite(next) ? next : last.at + SECOND_LOOK }
+  const at = Number.isFinite(next) ? next : last.at + SECOND_LOOK
+  return { kind: 'read', finding, at, ...(target ? { target } : {}) }
+
+  /** As it is most likely where the method goes on from; until that can be foretold, soon. */
+  function targetLook(read: Instant): Instant {
+    if (!forecast?.target) return Infinity
+    const at = forecast.told ? forecast.target.passing.median : read + SHARP_START
+    return at === null ? Infinity : Math.max(at, read + 2 * MINUTE)
+  }
 
   /** Once it has most likely passed: one reading proves it. */
   function gateLooks({ passing: { high }, deadline }: GateForecast): Instant[] {

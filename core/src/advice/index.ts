@@ -42,6 +42,7 @@ export {
   type TrialResult,
   type TrialStage,
 } from './cooling/trial'
+export { coolSignal, type CoolSignal } from './cooling/coolSignal'
 export { coolingRecord } from './cooling/coolingRecord'
 export { learnedFrom, LEARN_FROM, likeness, type CoolingRecord, type Learned } from './cooling/learned'
 export { cleaningDue, type CleaningWhy } from './guide/cleaning'

@@ -78,6 +78,8 @@ export {
   type LotTally,
   type PartLine,
 } from './eggs/eggLedger'
+export { coolingTo, type CoolTarget } from './timeline/coolEnds'
+export { stepsLeft } from './timeline/stepLeft'
 export { timelineOf, type Timeline } from './timeline/timeline'
 export { type Setting } from './timeline/setting'
 export { reopens, type RawIn } from './timeline/rawIn'

@@ -47,9 +47,14 @@ describe('whatever is entered', () => {
           const next = Math.round((history.now + deed.wait) * 1000) / 1000
           const before = history.standings(next)
           const warmBefore = history.warm(next)
+          const daysBefore = history.daysLeft(next)
           const allowed = history.act(deed, acts[deed.kind]!)
           const after = history.standings(history.now)
-          if (allowed === 'betters nothing') noneBetter(before, after, deed.kind)
+          if (allowed === 'betters nothing') {
+            noneBetter(before, after, deed.kind)
+            const left = history.daysLeft(history.now)
+            for (const [item, days] of daysBefore) expect(left.get(item) ?? 0).toBeLessThanOrEqual(days)
+          }
           if (allowed === 'proves nothing')
             noneBetter(before, new Map([...after].filter(([, is]) => is === 'proven')), deed.kind)
           noneBetter(after, history.standings(history.now + 200), 'later')

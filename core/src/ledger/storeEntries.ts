@@ -76,6 +76,8 @@ export interface Portioned extends Spot {
   carried: Bounded
   /** Nothing of the batch is left elsewhere: it leaves the Line. */
   last: boolean
+  /** Right into a freezer: its date clock stops there. Left out: it is not. */
+  frozen?: true
 }
 
 export const MOVES = ['move', 'freeze', 'thaw', 'out', 'serve', 'hot'] as const

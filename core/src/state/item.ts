@@ -10,7 +10,7 @@ import { less, type Measure } from '../ground/measure'
 import type { Bounded } from '../physics/trace/reading'
 import type { ReadBy } from '../ledger/instrumentEntries'
 import type { FailedProbe } from './backing'
-import { inOrder, valid, type Fact } from './fact'
+import { inOrder, isWaiting, valid, type Fact } from './fact'
 import { celsiusRead } from './reading'
 
 /** Something that is held: some of a batch, a package, a by-product, a find. What was entered about it, no more. */
@@ -134,25 +134,35 @@ const FREEZES_WITHIN = 12 * HOUR
 
 /**
  * The spans it was frozen, oldest first; the last without an end while it is. Read above 0 °C it is not: on its way it
- * begins to be from there, later it has thawed, whatever it stands in.
+ * begins to be from there, later it has thawed, whatever it stands in. Told too late, it is frozen from when the kitchen
+ * knew of it: until then its date goes on.
  */
 export function frozenOf({
   moves,
   readings,
 }: Pick<ItemState, 'moves' | 'readings'>): { from: Instant; to?: Instant }[] {
   const spans: { from: Instant; to?: Instant }[] = []
-  for (const { at, how, soft } of [
-    ...valid(moves).map(({ at, value }) => ({ at, how: value.how, soft: false })),
-    ...valid(readings).map(({ at, value }) => ({ at, how: null, soft: celsiusRead(value) > 0 })),
+  for (const { at, how, soft, counts } of [
+    ...valid(moves).map((move) => ({ at: move.at, how: move.value.how, soft: false, counts: countsFrom(move) })),
+    ...valid(readings).map(({ at, value }) => ({ at, how: null, soft: celsiusRead(value) > 0, counts: at })),
   ].sort((a, b) => a.at - b.at)) {
     const last = spans.at(-1)
     const frozen = last !== undefined && last.to === undefined
-    if (how === 'freeze' && !frozen) spans.push({ from: at })
-    else if (frozen && how !== null && how !== 'freeze' && how !== 'move') last.to = at
-    else if (frozen && soft && at - last.from <= FREEZES_WITHIN) last.from = at
-    else if (frozen && soft) last.to = at
+    if (how === 'freeze' && !frozen) spans.push({ from: counts })
+    else if (frozen && how !== null && how !== 'freeze' && how !== 'move') thaw(last, at)
+    else if (frozen && soft && at - last.from <= FREEZES_WITHIN) last.from = Math.max(last.from, at)
+    else if (frozen && soft) thaw(last, at)
   }
   return spans
+}
+
+function thaw(span: { from: Instant; to?: Instant }, at: Instant): void {
+  span.from = Math.min(span.from, at)
+  span.to = at
+}
+
+function countsFrom(fact: Fact<unknown>): Instant {
+  return isWaiting(fact) ? Math.max(fact.at, fact.knownAt) : fact.at
 }
 
 /** When its package was opened; null while it is closed. */

@@ -23,11 +23,11 @@ export const NO_ITEM = {
 } satisfies Partial<ItemState>
 
 /** Where an item stands from the first; nothing where nobody said. */
-export function putIn(entry: Known, spot: Spot | null): ItemState['moves'] {
+export function putIn(entry: Known, spot: Spot | null, how: 'move' | 'freeze' = 'move'): ItemState['moves'] {
   if (!spot) return []
   const { unit, shelf } = spot
   const { at } = entry.claim
-  const put = factOf<Moved>(entry, at, { how: unit === null ? 'out' : 'move', unit, shelf })
+  const put = factOf<Moved>(entry, at, { how: unit === null ? 'out' : how, unit, shelf })
   // Told too late: until the kitchen knew of it, nobody knew that it stood in the cold.
   return put.late ? [factOf<Moved>(entry, at, { how: 'out', unit: null, shelf: null }, false), put] : [put]
 }

@@ -1,3 +1,5 @@
+import { dayOf, daysBetween } from '../ground/zone'
+import { itemWalls } from '../judgement/dates/walls'
 import type { Id } from '../ledger/subject'
 import type { Bodies, Kind } from '../ledger/entry'
 import type { BatchState } from '../state/batch'
@@ -132,6 +134,17 @@ export class History {
           .filter(({ check }) => check.limit.force !== 'quality')
           .map(({ check, standing }): [string, Standing] => [`${batch} ${check.key}`, standing]),
       ),
+    )
+  }
+
+  /** Days that each item has left, the present one too; in the frost those it will have on thawing. */
+  daysLeft(when: number): Map<Id, number> {
+    return new Map(
+      this.items.flatMap((id): [Id, number][] => {
+        const [wall] = itemWalls(this.story.kitchen.read('item', id)!, 'UTC')
+        if (!wall) return []
+        return [[id, wall.lastDay ? daysBetween(dayOf(at(when), 'UTC'), wall.lastDay) + 1 : (wall.daysLeft ?? 0)]]
+      }),
     )
   }
 

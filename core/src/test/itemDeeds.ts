@@ -5,7 +5,7 @@ import { tapsOf } from '../state/item'
 import { leftOverOf } from '../judgement/eggs/eggLedger'
 import { nextSplitCode } from '../ground/itemCode'
 import { WHY, type Act } from './history'
-import { custard, FRIDGE, idOf, PROBE } from './kitchenStory'
+import { custard, FREEZER, FRIDGE, idOf, PROBE } from './kitchenStory'
 
 /** What becomes of what was put away. */
 
@@ -57,7 +57,21 @@ export const itemDeeds: Record<string, Act> = {
   out: moved('out'),
   'to the guests': moved('serve'),
   thaw: moved('thaw', FRIDGE),
-  freeze: moved('freeze', FRIDGE),
+  freeze: moved('freeze', FREEZER),
+  'put away into the frost': (history, deed) => {
+    try {
+      const said = { last: deed.b > 0.9, unit: FREEZER, frozen: true as const }
+      history.items.push(history.story.putAway(history.pot(deed), history.now, said, custard))
+    } catch {
+      // Refused, as what is not proven cold.
+    }
+  },
+  'late freeze': (history, deed) => {
+    const item = history.item(deed)
+    if (!item) return
+    history.postLate('item-moved', item.id, deed, { how: 'freeze', unit: FREEZER, shelf: 1 }, 2000)
+    return 'betters nothing'
+  },
   'late move': (history, deed) => {
     const item = history.item(deed)
     if (!item) return

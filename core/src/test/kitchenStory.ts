@@ -25,6 +25,7 @@ export function idOf(name: string): Id {
 export const [COOK, OTHER, CHEF, LEAD] = ['cook', 'other cook', 'chef', 'lead'].map(idOf) as [Id, Id, Id, Id]
 export const PROBE = idOf('probe')
 export const FRIDGE = idOf('fridge')
+export const FREEZER = idOf('freezer')
 const amount = (ingredient: string, grams: number, step: string): Method['amounts'][number] => ({
   key: ingredient,
   ingredient,
@@ -76,13 +77,11 @@ export class KitchenStory {
       sha256,
       ...setup,
     })
-    this.enter(
-      'unit-registered',
-      FRIDGE,
-      -50,
-      { name: 'Fridge', kind: 'refrigerator', watts: null, shelves: 4, litres: null },
-      { by: LEAD },
-    )
+    for (const [id, name, kind] of [
+      [FRIDGE, 'Fridge', 'refrigerator'],
+      [FREEZER, 'Freezer', 'freezer'],
+    ] as const)
+      this.enter('unit-registered', id, -50, { name, kind, watts: null, shelves: 4, litres: null }, { by: LEAD })
     for (const each of methods) this.publish(each)
   }
 

@@ -1,6 +1,7 @@
 import { shellMessages } from '@logged-thermal/wording'
 import { useEffect, type ReactNode } from 'react'
 import { Header } from './Header'
+import { ViewTitle } from './ViewTitle'
 import { Overlays } from './Overlays'
 import { places, type PlaceKey } from './places'
 import styles from './view.module.css'
@@ -42,7 +43,7 @@ export function View({
   return (
     <main className={[styles.view, className].filter(Boolean).join(' ')} id="main" tabIndex={-1} aria-busy={busy}>
       <Header place={place} keys={keys} seconds={seconds}>
-        <h1 aria-live={spoken ? 'polite' : undefined}>{sentence}</h1>
+        <ViewTitle spoken={spoken}>{sentence}</ViewTitle>
       </Header>
       {children}
       <Overlays place={place} />

@@ -1,8 +1,8 @@
-import type { HeatSignal } from '@logged-thermal/core'
+import type { CoolSignal, HeatSignal } from '@logged-thermal/core'
 import type { Loudness } from './tablet'
 
 /** What a tablet sounds: on the heat, as a walk falls due, as a batch can still be saved. */
-export type Signal = HeatSignal | 'round' | 'rescue'
+export type Signal = HeatSignal | CoolSignal | 'round' | 'rescue'
 
 /** Tones of our own: hertz, seconds from the start, seconds long. Each signal is told by its shape, not by its pitch alone. */
 const TONES: Record<Signal, [hertz: number, from: number, long: number][]> = {
@@ -13,6 +13,11 @@ const TONES: Record<Signal, [hertz: number, from: number, long: number][]> = {
   again: [
     [880, 0, 0.14],
     [880, 0.24, 0.14],
+  ],
+  there: [
+    [740, 0, 0.3],
+    [587, 0.3, 0.3],
+    [740, 0.6, 0.5],
   ],
   proven: [
     [587, 0, 0.16],

@@ -6,6 +6,8 @@ import { useNavigate, useParams } from 'react-router'
 import {
   floorOf,
   celsiusOf,
+  coolingTo,
+  coolSignal,
   guideOf,
   heatSignal,
   outOfOrder,
@@ -135,7 +137,7 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
   const { cooking } = phase
   const guide = guideOf(batch, now, useInstructions(batch))
   const onHeat = cooking && phase.of === 'mixture'
-  const flash = useHeatAlerts(onHeat ? heatSignal(window, now) : null)
+  const flash = useHeatAlerts(onHeat ? heatSignal(window, now) : coolSignal(guide, one.forecast, now))
   const awake = useWakeLock(cooking)
   const [half, setHalf] = useState(false)
   const means = useMeans(useLine())
@@ -146,7 +148,7 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
   const endsHeat = (step: string) =>
     phase.next?.step === step && floor?.standing === 'open' && floor.check.bake === undefined
   const mark = (step: string, edge: Edge, reason: string | null = null) => {
-    if (reason === null && outOfOrder(batch, step, edge)) setSheet({ mark: { step, edge } })
+    if (reason === null && outOfOrder(batch, step, edge, now)) setSheet({ mark: { step, edge } })
     else if (edge === 'done' && endsHeat(step)) setSheet({ off: { step } })
     else enter('step-marked', batch.id, { step, edge, reason })
   }
@@ -174,7 +176,7 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
       }
     >
       <GateBanner batch={batch} findings={findings} reader={reader} />
-      <HeatFlash signal={flash} window={window} now={now} reader={reader} />
+      <HeatFlash signal={flash} window={window} goesOn={guide.window} now={now} reader={reader} />
       <div className={styles.bench}>
         <div className={styles.work}>
           <PotStrip others={others} now={now} reader={reader} half={half} />
@@ -193,7 +195,7 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
           <DegreeBoard
             scale={scale}
             centre={centre}
-            marks={boardMarks(findings, phase, scale)}
+            marks={boardMarks(findings, phase, scale, coolingTo(batch, timelineOf(batch)))}
             rows={narrow ? 2 : 3}
             disabled={!open}
             ask={askOf(phase.of, reading.pan)}

@@ -114,6 +114,8 @@ export function BenchSheets(props: Props) {
         <MarkReason
           batch={batch}
           {...sheet.mark}
+          now={now}
+          reader={reader}
           onClose={close}
           onReason={(reason) => {
             onMark(sheet.mark.step, sheet.mark.edge, reason)

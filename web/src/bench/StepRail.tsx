@@ -4,6 +4,7 @@ import {
   checkTitle,
   clock,
   gateName,
+  limitDegrees,
   standingWord,
   stepName,
   type Reader,
@@ -57,6 +58,9 @@ export function StepRail({ guide, findings, reader, onStep }: Props) {
                 step.state === 'done' && <span aria-label={say('done')}>✓</span>
               )}
               {name}
+              {step.coolTo && (
+                <small>{say('toDegrees', { degrees: limitDegrees(step.coolTo, 'C', reader, 'under') })}</small>
+              )}
               {now && step.timer !== null && !finding && (
                 <small>{say('untilTime', { time: clock(step.timer, reader) })}</small>
               )}

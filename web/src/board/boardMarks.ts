@@ -3,6 +3,7 @@ import {
   comparedAs,
   floorOf,
   stageOf,
+  type CoolTarget,
   type Finding,
   type Phase,
   type TemperatureScale,
@@ -11,7 +12,12 @@ import type { BoardMark } from './DegreeBoard'
 import { shownIn } from './degreeEntry'
 
 /** Where the limits of the present phase lie on the board. */
-export function boardMarks(findings: readonly Finding[], phase: Phase, scale: TemperatureScale): BoardMark[] {
+export function boardMarks(
+  findings: readonly Finding[],
+  phase: Phase,
+  scale: TemperatureScale,
+  target: CoolTarget | null = null,
+): BoardMark[] {
   const cooking = phase.cooking && phase.of === 'mixture'
   const floor = floorOf(findings)
   const aim = floor && aimOf(floor.check.limit.rule, floor.check)
@@ -29,5 +35,6 @@ export function boardMarks(findings: readonly Finding[], phase: Phase, scale: Te
     }
     return []
   })
-  return [...reach, ...others]
+  const aimed: BoardMark[] = target ? [{ value: shownIn(target.to.c, scale), kind: 'be under' }] : []
+  return [...reach, ...aimed, ...others]
 }

@@ -105,6 +105,7 @@ export function LineView() {
 
 function sizeOf({ asks }: JudgedBatch, now: number): GateSize {
   if (asks.kind === 'rescue') return isPressing(asks, now) ? 'rescue' : 'due'
+  if (asks.kind === 'step') return asks.at === null || asks.at <= now ? 'due' : 'quiet'
   return asks.kind === 'lost' || asks.kind === 'read' || asks.kind === 'mark' || asks.kind === 'discard'
     ? 'due'
     : 'quiet'

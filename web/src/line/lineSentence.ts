@@ -11,7 +11,7 @@ export function lineSentence(judged: readonly JudgedBatch[], now: number): { urg
   const rescue = count(({ asks }) => asks.kind === 'rescue' && isPressing(asks, now))
   const later = count(({ asks }) => asks.kind === 'rescue' && !isPressing(asks, now))
   const lost = count(({ asks }) => asks.kind === 'lost')
-  const due = count(({ asks }) => asks.kind === 'mark' || (asks.kind === 'read' && asks.at <= now))
+  const due = count(({ asks }) => isDue(asks, now))
   const discard = count(({ asks }) => asks.kind === 'discard')
   const today = count(({ asks }) => asks.kind === 'use today')
   const decide = count(({ asks }) => asks.kind === 'decide')
@@ -26,6 +26,12 @@ export function lineSentence(judged: readonly JudgedBatch[], now: number): { urg
   if (parts.length) return { urgent, rest: `${capital(parts.join(', '))}.` }
   if (judged.length === 0) return { urgent, rest: say('nothingOnStoveYet') }
   return { urgent, rest: urgent ? '' : say('nothingNeedsHandsJust') }
+}
+
+/** Hands are wanted: a mark, a reading, or the next step of the method. */
+function isDue(asks: JudgedBatch['asks'], now: number): boolean {
+  if (asks.kind === 'step') return asks.at === null || asks.at <= now
+  return asks.kind === 'mark' || (asks.kind === 'read' && asks.at <= now)
 }
 
 function capital(text: string): string {

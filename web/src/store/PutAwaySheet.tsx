@@ -6,12 +6,13 @@ import {
   isCold,
   nextItemCode,
   portionOf,
+  stepsLeft,
   type BatchState,
   type MeasureUnit,
   type Portioned,
   wallsOf,
 } from '@logged-thermal/core'
-import { dayName, keepWords, storeInMessages } from '@logged-thermal/wording'
+import { dayName, daysWord, keepWords, stepName, storeInMessages } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { useHand, useLine } from '../app/kitchen'
 import { useMethodOf } from '../app/instructions'
@@ -44,15 +45,30 @@ export function PutAwaySheet({ batch, now, onClose }: { batch: BatchState; now: 
   const { reader, open } = useHand(line)
   const method = useMethodOf(batch)
   const limits = limitsOfLine(line, now)
-  const cold = (line?.units ?? []).filter(({ kind }) => isCold(kind) && kind !== 'freezer' && kind !== 'blast chiller')
-  const [unit, setUnit] = useState(cold[0]?.id ?? '')
+  const [picked, setPicked] = useState<string | null>(null)
   const [shelf, setShelf] = useState(1)
   const [measured, setMeasured] = useState<MeasureUnit>('portion')
   const [as, setAs] = useState<Portioned['as']>('portion')
   const [last, setLast] = useState(true)
   if (!line || !method || !limits) return null
   const cleared = isCleared(batch, reader.zone, now)
-  const chosen = cold.find(({ id }) => id === unit) ?? null
+  const preview = portionOf(
+    batch,
+    method,
+    { code: '', as, measure: { value: 1, unit: measured }, last: false, unit: null, shelf: null },
+    limits,
+    reader.zone,
+    now,
+  )
+  // Its date clock stops in the frost: only what is proven cold goes there.
+  const mayFreeze = cleared && (preview.coldAt !== null || !preview.facts.needsCold)
+  const cold = line.units.filter(
+    ({ kind }) => isCold(kind) && kind !== 'blast chiller' && (kind !== 'freezer' || mayFreeze),
+  )
+  const left = stepsLeft(batch)
+  const hardens = left.some(({ kind }) => kind === 'freeze')
+  const usual = cold.find(({ kind }) => (kind === 'freezer') === hardens) ?? cold[0] ?? null
+  const chosen = cold.find(({ id }) => id === picked) ?? usual
   const put = (value: number) => {
     const at = Math.round(now)
     const said = {
@@ -65,22 +81,17 @@ export function PutAwaySheet({ batch, now, onClose }: { batch: BatchState; now: 
       last: last && cleared,
       unit: chosen?.id ?? null,
       shelf: chosen ? shelf : null,
+      ...(chosen?.kind === 'freezer' ? { frozen: true as const } : {}),
     }
     const id = uuid()
     enter('portioned', id, portionOf(batch, method, said, limits, reader.zone, at), { at })
     onClose()
     void navigate(`/store/item/${id}`)
   }
-  const preview = portionOf(
-    batch,
-    method,
-    { code: '', as, measure: { value: 1, unit: measured }, last: false, unit: null, shelf: null },
-    limits,
-    reader.zone,
-    now,
-  )
   const whole = Math.round((method.portions ?? 0) * batch.factor)
-  const [wall] = wallsOf(preview.dating, null, [], reader.zone)
+  const frost = chosen?.kind === 'freezer'
+  const [wall] = wallsOf(preview.dating, null, frost ? [{ from: now }] : [], reader.zone)
+  const undone = left.filter(({ kind }) => !(frost && kind === 'freeze'))
   return (
     <Sheet
       saved={entered}
@@ -124,10 +135,10 @@ export function PutAwaySheet({ batch, now, onClose }: { batch: BatchState; now: 
           <ChoiceKeys
             name={say('unit')}
             options={cold.map(({ id }) => id)}
-            chosen={unit}
+            chosen={chosen?.id ?? ''}
             words={(id) => cold.find((each) => each.id === id)?.name ?? ''}
             onChoose={(id) => {
-              setUnit(id)
+              setPicked(id)
               setShelf(1)
             }}
           />
@@ -148,6 +159,12 @@ export function PutAwaySheet({ batch, now, onClose }: { batch: BatchState; now: 
             words={(each) => (each === 'this is all' ? say('thisIsAllOf') : say('moreLeft2'))}
             onChoose={(each) => setLast(each === 'this is all')}
           />
+          {undone.length > 0 && (
+            <p>
+              {say('notDoneYet', { steps: undone.map(({ kind }) => stepName(kind, reader).toLowerCase()).join(', ') })}
+            </p>
+          )}
+          {frost && wall && <p>{say('dateClockStops', { days: daysWord(wall.daysLeft ?? 0, reader) })}</p>}
           {!cleared && <p>{say('notProvenNotReleased')}</p>}
           {wall?.lastDay && (
             <p>

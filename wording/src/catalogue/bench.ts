@@ -1,5 +1,7 @@
 /** The bench: one batch, its trace, its steps and why it stands as it does. */
 export const benchMessages = {
+  toDegrees: 'to {degrees}',
+  atTargetNow: 'At {degrees}. {step} now',
   offHeatBeforeProven: 'Off the heat before it is proven?',
   takenOffNowStays: '{check}: {finding} Taken off now, it stays unproven until the lead decides.',
   keepOnHeat: 'Keep it on the heat',

@@ -54,6 +54,8 @@ export const benchSheetsMessages = {
   anotherWayMaking: 'Another way of making it',
   forgotten: 'Forgotten',
   outOrder: 'That is out of order',
+  soonerThanSaid: 'Sooner than the method says',
+  longerThanSaid: 'Longer than the method says',
   nothingStandsWayAny: 'Nothing stands in the way any more.',
   orYourOwnWords: 'Or in your own words',
   markWith: 'Mark it, with that',

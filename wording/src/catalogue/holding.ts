@@ -51,7 +51,7 @@ export const holdingMessages = {
   calledBack: 'Called back: {reason}',
   nobodyReadColdYet: 'Nobody has read it cold yet: read its core.',
   itsFreezerTooWarm: 'Its freezer is too warm: read its core. Over {degrees} its date clock runs again.',
-  setFromOnQuality: 'Set from {time} on. That is quality, not safety.',
+  setFromOnQuality: 'Ready from {time} on. That is quality, not safety.',
   itsDateClockStopped: 'Its date clock stopped. {days} left once it thaws.',
   itsDateComesFrom: 'Its date comes from: {setBy}.',
   intoBatch: 'into a batch',

@@ -56,6 +56,7 @@ export const refusalsMessages = {
   onlyAboutGLeft: 'Only about {left} g are left over. Weigh it again.',
   binAlready: 'It is in the bin already.',
   noClosedPackage: '{item} is no closed package.',
+  notProvenFrost: '{batch} is not proven cold yet. Frost stops its date, so it goes into the freezer once it is.',
   notProvenNotReleased: '{batch} is not proven and not released: some of it may be put away, but it stays on the Line.',
   nothingWentOutStill: 'Nothing of {item} went out that is still to be answered for.',
   calledBackEndRecall: '{item} is called back. End the recall first.',

@@ -70,6 +70,8 @@ export const storeInMessages = {
   moreLeft: 'Is more of it left?',
   thisIsAllOf: 'This is all of it',
   moreLeft2: 'More is left',
+  notDoneYet: 'Not done yet: {steps}.',
+  dateClockStops: 'Its date clock stops in the frost. Once thawed it has {days}.',
   notProvenNotReleased: 'It is not proven and not released yet: it stays on the Line, and nothing of it may be used.',
   binAtEnd: 'Bin at the end of',
   holdsAllergens: 'Holds {allergens}.',

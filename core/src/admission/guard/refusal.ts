@@ -75,9 +75,9 @@ export type Refusal =
   | { code: 'more than is left'; field: 'body.grams'; left: number }
   | { code: 'item gone'; field: 'about.id' }
   | { code: 'item shut'; field: 'about.id' | 'body.measure'; item: string; why: PartShut }
-  | { code: 'move shut'; field: 'body.how'; item: string; why: MoveShut }
+  | { code: 'move shut'; field: 'body.how' | 'body.unit'; item: string; why: MoveShut }
   | { code: 'not to open'; field: 'about.id'; item: string }
-  | { code: 'not proven to leave'; field: 'body.last'; batch: string }
+  | { code: 'not proven to leave'; field: 'body.last' | 'body.frozen'; batch: string }
   | { code: 'nothing went out'; field: 'about.id'; item: string }
   | { code: 'recall stands'; field: 'about.id'; item: string }
   | { code: 'recalled already'; field: 'about.id'; lot: string }

@@ -34,10 +34,10 @@ export const portioned: KindOf<'portioned'> = {
   may: EVERYONE_WHO_COOKS,
   signed: false,
   parse(body) {
-    const said = ['batch', 'method', 'code', 'as', 'measure', 'unit', 'shelf', 'last'] as const
+    const said = ['batch', 'method', 'code', 'as', 'measure', 'unit', 'shelf', 'last', 'frozen'] as const
     const found = ['batchCode', 'name', 'dating', 'facts', 'ready', 'coldAt', 'carried'] as const
     const fields = object(body, [...said, ...found])
-    const { batch, method, code, as, measure, unit, shelf, last } = fields
+    const { batch, method, code, as, measure, unit, shelf, last, frozen } = fields
     // What follows from the batch needs no parsing: admit takes only the very one that core finds.
     const follows = Object.fromEntries(found.map((name) => [name, fields[name].value])) as Pick<
       Portioned,
@@ -51,6 +51,7 @@ export const portioned: KindOf<'portioned'> = {
       measure: parseMeasure(measure),
       ...parseSpot({ unit, shelf }),
       last: flag(last),
+      ...(frozen.value === undefined ? {} : { frozen: oneOf(frozen, [true] as const) }),
       ...follows,
     }
   },
@@ -70,9 +71,14 @@ export const portioned: KindOf<'portioned'> = {
     const batch = read('batch', body.batch)!
     if (!madeBy(batch, body, read)) return { code: 'not there', field: 'body.method', what: 'method' }
     if (!limitsNow(world, read, at)) return { code: 'not there', field: 'kitchen', what: 'limits' }
-    return body.last && !isCleared(batch, world.zone, at)
-      ? { code: 'not proven to leave', field: 'body.last', batch: batch.code }
-      : null
+    if (body.frozen && read('unit', body.unit ?? '')?.kind !== 'freezer')
+      return { code: 'move shut', field: 'body.unit', item: body.code, why: 'not a freezer' }
+    const cleared = isCleared(batch, world.zone, at)
+    // The frost stops its date: what is not proven cold goes on counting.
+    const cold = body.coldAt !== null || !body.facts.needsCold
+    if (body.frozen && !(cleared && cold))
+      return { code: 'not proven to leave', field: 'body.frozen', batch: batch.code }
+    return body.last && !cleared ? { code: 'not proven to leave', field: 'body.last', batch: batch.code } : null
   },
   derive({ at, body }, read, world) {
     const batch = read('batch', body.batch)!
@@ -98,7 +104,7 @@ export const portioned: KindOf<'portioned'> = {
         ready,
         coldAt,
         carried,
-        moves: putIn(entry, body),
+        moves: putIn(entry, body, entry.claim.body.frozen ? 'freeze' : 'move'),
       }
     },
   },

@@ -49,7 +49,7 @@ export const stepMarked: KindOf<'step-marked'> = {
     if (isRefusal(batch)) return batch
     const already = markedAlready(batch, step, edge, claim.at)
     if (already !== null) return { code: 'marked already', field: 'body.edge', at: already }
-    const why = reason === null ? outOfOrder(batch, step, edge) : null
+    const why = reason === null ? outOfOrder(batch, step, edge, claim.at) : null
     if (why) return { code: 'out of order', field: 'body.reason', why }
     return waitsForCleaning(batch, step, edge, claim.at) ? { code: 'clean first', field: 'body.step' } : null
   },

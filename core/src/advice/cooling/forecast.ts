@@ -4,6 +4,7 @@ import { stageOf } from '../../rules/compared'
 import type { BatchState } from '../../state/batch'
 import { mixtureTrace } from '../../judgement/evidence/evidence'
 import type { Finding } from '../../judgement/finding'
+import { coolingTo } from '../../judgement/timeline/coolEnds'
 import { timelineOf } from '../../judgement/timeline/timeline'
 import { actionsFor, type Action } from './action'
 import { facesIn } from '../../physics/cooling/faces'
@@ -45,6 +46,8 @@ export interface Forecast {
   /** On how many of the kitchen's own batches it rests; 0 where it is reckoned. */
   batches: number
   gates: GateForecast[]
+  /** When it is as cold as the method goes on from; null where it does not go on warm. */
+  target: { level: number; passing: Passing } | null
 }
 
 /** When it passes a gate that is still open. */
@@ -107,7 +110,9 @@ export function forecastOf(batch: BatchState, findings: readonly Finding[], mean
     return [{ finding, level, deadline, passing, miss, misses, atDeadline }]
   })
   const { setting, posterior, told, batches } = cooled
-  return { setting, posterior, told, batches, gates }
+  const aim = coolingTo(batch, timelineOf(batch))?.to.c ?? null
+  const target = aim === null ? null : { level: aim, passing: cooled.passes(aim) }
+  return { setting, posterior, told, batches, gates, target }
 }
 
 /** What can be done about a gate, that with the most time left first; those that are too late last. */
@@ -137,7 +142,7 @@ export function afterwards(setting: Setting, { place, depth }: Action): Setting 
   return { ...setting, place, air: null, product: { ...product, shape: { ...product.shape, height: depth } } }
 }
 
-interface Cooled extends Omit<Forecast, 'gates'> {
+interface Cooled extends Omit<Forecast, 'gates' | 'target'> {
   passes(level: number): Passing
 }
 

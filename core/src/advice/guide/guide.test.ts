@@ -58,7 +58,7 @@ describe('the way through a method', () => {
           const next = asked.find((todo) => todo.kind === 'begin' || todo.kind === 'end')
           if (!now || !next) break
           const edge = next.kind === 'begin' ? 'started' : next.edge
-          expect(outOfOrder(story.batch, next.step, edge)).toBeNull()
+          expect(outOfOrder(story.batch, next.step, edge, at(minutes))).toBeNull()
           mark(story, minutes, next.step, edge)
           minutes += later ? 3 : 1
           const on = guideOf(story.batch, at(minutes)).now
@@ -96,7 +96,7 @@ describe('the way through a method', () => {
       state: 'done',
       ended: at(5),
     })
-    expect(outOfOrder(story.batch, 'boil', 'done')).toBeNull()
+    expect(outOfOrder(story.batch, 'boil', 'done', at(9))).toBeNull()
     mark(story, 7, 'boil', 'done')
     expect(here(story, 8)).toBe('strain')
   })
@@ -111,7 +111,7 @@ describe('the way through a method', () => {
     expect(here(story, 9)).toBe('cool')
     story.enter('added', 10, { step: 'cool', ingredient: 'yolk', grams: 40, state: 'as it is', lot: null })
     expect(here(story, 11)).toBe('cook')
-    expect(outOfOrder(story.batch, 'strain', 'done')).toMatchObject({ code: 'before', step: 'cook' })
+    expect(outOfOrder(story.batch, 'strain', 'done', at(9))).toMatchObject({ code: 'before', step: 'cook' })
     story.read(12, 75)
     mark(story, 13, 'boil', 'done')
     expect(here(story, 14)).toBe('strain')
@@ -157,18 +157,18 @@ describe('the way through a method', () => {
 describe('what is out of order', () => {
   it('lets parts be prepared in any order, and asks why a step that matters is jumped or left out', () => {
     const story = begin()
-    expect(outOfOrder(story.batch, 'warm', 'done')).toBeNull()
-    expect(outOfOrder(story.batch, 'weigh', 'skipped')).toBeNull()
-    expect(outOfOrder(story.batch, 'cook', 'started')).toBeNull()
-    expect(outOfOrder(story.batch, 'boil', 'done')).toMatchObject({ code: 'before', step: 'temper' })
-    expect(outOfOrder(story.batch, 'boil', 'skipped')).toMatchObject({ code: 'left out', step: 'boil' })
-    expect(outOfOrder(story.batch, 'strain', 'done')).toMatchObject({ code: 'before', step: 'temper' })
+    expect(outOfOrder(story.batch, 'warm', 'done', at(9))).toBeNull()
+    expect(outOfOrder(story.batch, 'weigh', 'skipped', at(9))).toBeNull()
+    expect(outOfOrder(story.batch, 'cook', 'started', at(9))).toBeNull()
+    expect(outOfOrder(story.batch, 'boil', 'done', at(9))).toMatchObject({ code: 'before', step: 'temper' })
+    expect(outOfOrder(story.batch, 'boil', 'skipped', at(9))).toMatchObject({ code: 'left out', step: 'boil' })
+    expect(outOfOrder(story.batch, 'strain', 'done', at(9))).toMatchObject({ code: 'before', step: 'temper' })
     mark(story, 1, 'temper', 'combined')
-    expect(outOfOrder(story.batch, 'boil', 'done')).toBeNull()
-    expect(outOfOrder(story.batch, 'strain', 'done')).toMatchObject({ code: 'before', step: 'cook' })
+    expect(outOfOrder(story.batch, 'boil', 'done', at(9))).toBeNull()
+    expect(outOfOrder(story.batch, 'strain', 'done', at(9))).toMatchObject({ code: 'before', step: 'cook' })
     mark(story, 2, 'temper', 'skipped', 'made in one pan')
     mark(story, 9, 'boil', 'done')
-    expect(outOfOrder(story.batch, 'hold', 'done')).toMatchObject({ code: 'before', step: 'cook' })
+    expect(outOfOrder(story.batch, 'hold', 'done', at(9))).toMatchObject({ code: 'before', step: 'cook' })
   })
 })
 

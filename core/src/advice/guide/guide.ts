@@ -1,4 +1,5 @@
 import { MINUTE, type Instant } from '../../ground/instant'
+import type { Degrees } from '../../ground/temperature'
 import type { EggUse } from '../../recipe/egg/eggPlan'
 import { toSettle, unnamedUses, type PartLine } from '../../judgement/eggs/eggLedger'
 import type { Edge } from '../../rules/rule'
@@ -6,10 +7,12 @@ import { heatPlan } from '../../recipe/method/heatPlan'
 import type { Instruction, Step, StepKind } from '../../recipe/method/method'
 import type { BatchState } from '../../state/batch'
 import { asksMerged } from '../../judgement/lineage/merged'
+import { endsByReading, targetOf, type CoolTarget } from '../../judgement/timeline/coolEnds'
 import { timelineOf } from '../../judgement/timeline/timeline'
 import { cleaningDue, type CleaningWhy } from './cleaning'
 import { nextHeat } from '../../judgement/timeline/stepEnds'
 import { washingDue } from './washing'
+import { STAYS, stepsOf, waitOf, waitsSince } from '../../judgement/timeline/stepLeft'
 import { warmUpOf, type WarmUp } from './warmUp'
 
 /** Where a step of a batch is. */
@@ -20,6 +23,10 @@ export interface GuideStep extends Step {
   ended: Instant | null
   /** When its minutes are up, or when what waits is ready; null without a time or before it began. */
   timer: Instant | null
+  /** When what waits should have gone on; null for what does not. */
+  until: Instant | null
+  /** How cold it cools it, where the method goes on from there. */
+  coolTo: Degrees | null
 }
 
 /** Something that a batch asks of hands at this step, beside readings. */
@@ -43,32 +50,42 @@ export type Todo =
 export interface Guide {
   steps: GuideStep[]
   now: GuideStep | null
+  /** It goes on warm from a cooling: between which temperatures; null where no such window is open. */
+  window: CoolTarget | null
   /** What is asked, the first first. */
   todos: Todo[]
 }
 
 /** Steps whose own time begins with a tap: it boils, it rests, it goes into the freezer. */
 const BEGUN: readonly StepKind[] = ['infuse', 'boil out', 'bake', 'brown', 'set', 'freeze']
-/** Steps that nothing ends but the batch itself. */
-const STAYS: readonly StepKind[] = ['cool', 'hold']
-const PARTS_ONLY: readonly StepKind[] = ['mise', 'eggs', 'infuse', 'heat dairy', 'whip']
 
 /** Where a batch is in its method, and what it asks at this step. */
 export function guideOf(batch: BatchState, now: Instant, told: Readonly<Record<string, Instruction>> = {}): Guide {
   const { steps } = batch.method
-  const timeline = timelineOf(batch)
-  const ends = steps.map(({ key }) => timeline.stepEnded(key))
-  const reached = steps.reduce((last, { kind }, i) => (ends[i] !== null && !PARTS_ONLY.includes(kind) ? i : last), -1)
-  const at = steps.findIndex((_, i) => i > reached && ends[i] === null)
+  const { ends, at } = stepsOf(batch)
   const guided = steps.map((step, i): GuideStep => {
     const ended = ends[i] ?? null
     const state = ended !== null ? 'done' : i === at ? 'now' : i < at || at < 0 ? 'passed' : 'ahead'
-    const began =
-      timeline.marks.last({ step: step.key, edge: 'started' }) ?? (state === 'now' ? begunBefore(batch, ends, i) : null)
-    return { ...step, state, began, ended, timer: timerOf(step, batch, began, told[step.key]) }
+    const began = waitsSince(batch, step.key) ?? (state === 'now' ? begunBefore(batch, ends, i) : null)
+    const wait = waitOf(batch, step.key)
+    const timer = wait?.ready ?? timerOf(step, batch, began, told[step.key])
+    return {
+      ...step,
+      state,
+      began,
+      ended,
+      timer,
+      until: wait?.until ?? null,
+      coolTo: batch.terms.coolTo[step.key]?.to ?? null,
+    }
   })
   const current = guided[at] ?? null
-  return { steps: guided, now: current, todos: todosOf(batch, current, now) }
+  return { steps: guided, now: current, window: windowOf(batch, at), todos: todosOf(batch, current, now) }
+}
+
+function windowOf(batch: BatchState, at: number): CoolTarget | null {
+  const before = batch.method.steps[at - 1]
+  return before ? targetOf(batch, before.key) : null
 }
 
 /** A step of the hands begins when the one before it ended. */
@@ -77,8 +94,9 @@ function begunBefore({ startedAt }: BatchState, ends: readonly (Instant | null)[
 }
 
 function timerOf({ key, kind }: Step, batch: BatchState, began: Instant | null, told?: Instruction): Instant | null {
-  if (began === null || !told) return null
-  if (BEGUN.includes(kind) && timelineOf(batch).marks.last({ step: key, edge: 'started' }) === null) return null
+  // What a reading ends has no minutes of its own.
+  if (began === null || !told || batch.terms.coolTo[key]) return null
+  if (BEGUN.includes(kind) && waitsSince(batch, key) === null) return null
   const minutes = told.passiveMinutes?.least ?? told.activeMinutes
   return minutes > 0 ? began + minutes * MINUTE : null
 }
@@ -103,9 +121,9 @@ function todosOf(batch: BatchState, now: GuideStep | null, at: Instant): Todo[] 
   const heatGoesOn = nextHeat(batch.method, now.key)
   if (now.kind === 'serve at once') todos.push({ kind: 'serve' })
   else if (heatGoesOn) todos.push({ kind: 'begin', step: heatGoesOn.key, of: heatGoesOn.kind })
-  else if (BEGUN.includes(now.kind) && timeline.marks.last({ step: now.key, edge: 'started' }) === null)
+  else if (BEGUN.includes(now.kind) && waitsSince(batch, now.key) === null)
     todos.push({ kind: 'begin', step: now.key, of: now.kind })
-  else if (!STAYS.includes(now.kind))
+  else if (now.kind === 'cool' ? !endsByReading(batch, now.key) : !STAYS.includes(now.kind))
     todos.push({ kind: 'end', step: now.key, of: now.kind, edge: timeline.endEdge(now.key) })
   return [...todos, ...settle(batch)]
 }
@@ -117,11 +135,14 @@ function settle(batch: BatchState): Todo[] {
   return lines.length && timelineOf(batch).at(combined) !== null ? [{ kind: 'settle', lines }] : []
 }
 
-/** Where it cools and what is over it, each said once the step has begun. */
-function coolsHow({ facts: { placed: placements, covered: covers } }: BatchState, { kind, began }: GuideStep): Todo[] {
+/** Where it cools and what is over it, each said once the step has begun. What soon goes on is not covered. */
+function coolsHow(
+  { facts: { placed: placements, covered: covers }, terms }: BatchState,
+  { key, kind, began }: GuideStep,
+): Todo[] {
   if (kind !== 'cool') return []
   const said = (facts: readonly { void: boolean; at: Instant }[]) =>
     facts.some(({ void: gone, at }) => !gone && (began === null || at >= began))
-  const asks: Todo[] = [{ kind: 'place' }, { kind: 'cover' }]
+  const asks: Todo[] = terms.coolTo[key] ? [{ kind: 'place' }] : [{ kind: 'place' }, { kind: 'cover' }]
   return asks.filter(({ kind: asked }) => !said(asked === 'place' ? placements : covers))
 }

@@ -1,6 +1,6 @@
 import type { Instant } from '../../ground/instant'
 import type { StepKind } from '../../recipe/method/method'
-import type { Attention } from '../attention'
+import { isPressing, type Attention } from '../attention'
 import type { Guide, Todo } from './guide'
 
 /** Beside these whatever the hands could do is small. */
@@ -22,20 +22,30 @@ const ON_THE_HEAT: readonly StepKind[] = ['cook', 'bake', 'reheat']
  * The one thing a batch asks for at the bench: what readings and limits ask, or what the hands have to do. What may
  * still be lost comes first, then what is due, then the hands, then what is due later.
  */
-export function leading(asks: Attention, { now: step, todos }: Guide, now: Instant): Todo | 'asks' {
+export function leading(asks: Attention, { now: step, window, todos }: Guide, now: Instant): Todo | 'asks' {
   const [first] = todos
   if (!first || ALONE.includes(asks.kind)) return 'asks'
-  if (step?.kind === 'boil out') return first
+  // On the boil nothing covers its minute: what is asked beside it stands small.
+  if (step?.kind === 'boil out') return todos.find(isStep) ?? first
   // What goes into the oven later is made first.
   if (asks.kind === 'mark' && asks.edge === 'started' && step?.kind !== 'bake') return first
   // A validated bake goes by the oven and the clock.
   const bakes = step?.kind === 'bake' && 'finding' in asks && asks.finding?.check.bake !== undefined
-  if (bakes || (asks.kind === 'mark' && step?.kind === 'bake'))
-    return todos.find(({ kind }) => kind === 'begin' || kind === 'end') ?? first
+  if (bakes || (asks.kind === 'mark' && step?.kind === 'bake')) return todos.find(isStep) ?? first
   // Starch goes on to the boil, where all else comes off.
   const goesOn = asks.kind === 'mark' && todos.find((todo) => todo.kind === 'begin')
   if (goesOn) return goesOn
   if (step && ON_THE_HEAT.includes(step.kind) && step.measures === 'mixture') return 'asks'
-  if (asks.kind === 'read' && asks.at <= now && first.kind !== 'clean') return 'asks'
+  if (asks.kind === 'read') {
+    // What waits by itself is not looked at while something is still to be read.
+    const waits = isStep(first) && step?.until != null && (step.timer ?? now) > now
+    if (waits) return 'asks'
+    // Folded in while it is warm, or not at all: a reading that can wait does.
+    if (asks.at <= now && first.kind !== 'clean' && (!window || isPressing(asks, now))) return 'asks'
+  }
   return first
+}
+
+function isStep({ kind }: Todo): boolean {
+  return kind === 'begin' || kind === 'end'
 }

@@ -161,7 +161,9 @@ function asksOf(
   if (level && coldAt === null && exposure.read === null) return { asks: 'read it', why: 'still cooling' }
   if (wall.lastDay === null) {
     const hard = warmSince === null || reads.some(({ at, by }) => by === 'probe' && at >= warmSince)
-    return hard ? { asks: 'frozen', why: null } : { asks: 'read it', why: 'thawing' }
+    if (!hard) return { asks: 'read it', why: 'thawing' }
+    // Hardening, with its date clock stopped.
+    return ready !== null && now < ready ? { asks: 'not ready', why: 'setting' } : { asks: 'frozen', why: null }
   }
   if (daysLeft === 1) return { asks: 'use today', why: 'its day' }
   if (ready !== null && now < ready) return { asks: 'not ready', why: 'setting' }

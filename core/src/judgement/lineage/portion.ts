@@ -3,13 +3,12 @@ import type { Measure } from '../../ground/measure'
 import { dayOf } from '../../ground/zone'
 import type { Portioned, Spot } from '../../ledger/storeEntries'
 import { coldLevel } from '../../recipe/checks/unitKind'
-import { heatPlan } from '../../recipe/method/heatPlan'
 import type { Method } from '../../recipe/method/method'
 import type { LimitSet } from '../../rules/limit'
 import type { BatchState } from '../../state/batch'
 import { judgeBatch } from '../batch/judgeBatch'
 import { datingOfPortion } from '../dates/ofPortion'
-import { timelineOf } from '../timeline/timeline'
+import { stepsLeft, waitOf } from '../timeline/stepLeft'
 import { carriedInto, firstCold } from '../warmth/ofBatch'
 import { passingOn, portionFacts, type Floors } from './portionFacts'
 
@@ -19,13 +18,14 @@ export interface PutAway extends Spot {
   as: Portioned['as']
   measure: Measure
   last: boolean
+  frozen?: true
 }
 
 /** An item of a batch: its dates from the checks the batch is held to, its allergens and heat from all that is in it. */
 export function portionOf(
   batch: BatchState,
   method: Method,
-  { code, as, measure, last, unit, shelf }: PutAway,
+  { code, as, measure, last, unit, shelf, frozen }: PutAway,
   limits: LimitSet,
   zone: string,
   at: Instant,
@@ -43,12 +43,13 @@ export function portionOf(
     measure,
     dating: datingOfPortion(batch, passedOn, floors === 'proven'),
     facts: portionFacts(batch, method, passedOn, floors),
-    ready: readyAt(batch, method),
+    ready: readyAt(batch, frozen === true, at),
     coldAt: firstCold(batch, level, at),
     carried: carriedInto(batch, level, at),
     unit,
     shelf,
     last,
+    ...(frozen ? { frozen } : {}),
   }
 }
 
@@ -65,12 +66,14 @@ function floorsOf(batch: BatchState, zone: string, at: Instant): Floors {
   return floors.every(({ standing }) => standing === 'proven') ? 'proven' : 'not proven'
 }
 
-/** Set or aged: when the least that its method gives it to stand has passed. Quality, not safety. */
-function readyAt(batch: BatchState, method: Method): Instant | null {
-  const { lastHeat, assembled } = heatPlan(batch.method)
-  const begins = timelineOf(batch).at(method.cooling === 'stages' && lastHeat ? lastHeat : assembled)
-  const minutes = method.steps
-    .filter(({ kind }) => kind === 'set' || kind === 'cool')
-    .reduce((sum, { key }) => sum + (method.instructions[key]?.passiveMinutes?.least ?? 0), 0)
-  return begins === null || minutes === 0 ? null : begins + minutes * MINUTE
+/**
+ * Set, aged or hard: when what it still waits for has had the least that its method gives it, one after the other; what
+ * did not begin does as it is put away, and only in a freezer it hardens. null where it waits for nothing. Quality, not safety.
+ */
+function readyAt(batch: BatchState, frozen: boolean, at: Instant): Instant | null {
+  const waiting = stepsLeft(batch).filter(({ step, kind }) => batch.terms.waits[step] && (frozen || kind !== 'freeze'))
+  return waiting.reduce<Instant | null>((ready, { step }) => {
+    const begun = waitOf(batch, step)?.ready
+    return begun ?? Math.max(ready ?? at, at) + batch.terms.waits[step]!.least * MINUTE
+  }, null)
 }

@@ -3,6 +3,7 @@ import { placeFigures } from '../../physics/cooling/place'
 import type { Check } from '../../recipe/checks/checksFor'
 import type { Edge, Mark, StepMark } from '../../rules/rule'
 import type { BatchState } from '../../state/batch'
+import { cooledBy } from './coolEnds'
 import { coreReadings, lastRead, type CoreReading } from './core'
 import { heatEnd, hotOf } from './heat'
 import { legOf, type Leg } from './legs'
@@ -37,6 +38,7 @@ export class Timeline {
   readonly reopenings: readonly Instant[]
   readonly warmings: Warmings
   readonly leg: Leg
+  private readonly steps = new Map<string, Instant | null>()
   private readonly heats = new Map<string, Instant | null>()
   private ofPhase: Phase | null = null
 
@@ -85,9 +87,14 @@ export class Timeline {
     return this.heatEnd(mark, this.heatSince)
   }
 
-  /** When a step ended, by its marks or, for the last heat, by what was read; null while it goes on or never began. */
+  /** When a step ended, by its marks or, for the last heat and for a cooling, by what was read; null while it goes on or never began. */
   stepEnded(step: string): Instant | null {
-    return endOf(this.batch.method, this, step)
+    if (this.steps.has(step)) return this.steps.get(step)!
+    const { method } = this.batch
+    const cools = method.steps.some(({ key, kind }) => key === step && kind === 'cool')
+    const end = endOf(method, this, step) ?? (cools ? cooledBy(this.batch, this, step) : null)
+    this.steps.set(step, end)
+    return end
   }
 
   /** The edge that ends a step: what joins the parts ends when they are together. */

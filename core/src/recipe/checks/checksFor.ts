@@ -165,7 +165,8 @@ function resolving(method: Procedure, limits: LimitSet, day: Day) {
     })
   const afterHeat = method.cooling === 'stages' && lastHeat !== null
   const settles: Mark = afterHeat ? lastHeat : assembled
-  const cool = stepOf('cool') ?? stepOf('set') ?? stepOf('hold')
+  // Of two coolings the last: the first only brings it to where the method goes on.
+  const cool = method.steps.findLast(({ kind }) => kind === 'cool')?.key ?? stepOf('set') ?? stepOf('hold')
   const heat = killed ?? lastHeat
   // A starch cream reaches its floor as it cooks, and goes on to the boil.
   const cooks = method.steps.find(({ kind, measures }) => kind === 'cook' && measures === 'mixture')

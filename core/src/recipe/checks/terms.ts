@@ -8,7 +8,8 @@ import { permitted } from '../../rules/practice'
 import type { Composition } from '../../physics/material/properties'
 import { isWashed } from '../ingredient/produce'
 import { factsOf, unboiledFruit, withOwn } from '../method/facts'
-import type { Method } from '../method/method'
+import type { Degrees } from '../../ground/temperature'
+import type { Instruction, Method, StepKind } from '../method/method'
 
 /** What of the house and of the order a batch is made under, beside its checks: fixed when it starts. */
 export interface Terms extends Foreseen {
@@ -24,6 +25,10 @@ export interface Terms extends Foreseen {
   rewarmings: number
   /** The table that says whether it needs temperature control; null where the rule set prints none. */
   acidity: AcidityTable | null
+  /** Minutes that a step waits, by its key: to set, to age, to harden. Less or more is told with a reason. */
+  waits: Record<string, { least: number; most: number }>
+  /** How cold a step cools it that the method goes on from, by its key: "to 25°, then fold". */
+  coolTo: Record<string, { from: Degrees; to: Degrees }>
   /** What is to be cooled: all that goes in; null where the amounts do not say. */
   product: { kilograms: number; composition: Composition } | null
 }
@@ -53,6 +58,8 @@ export function termsOf(method: Method, factor: number, limits: LimitSet, forSus
     warmMinutes: practice.warmMinutes,
     rewarmings: practice.rewarmings,
     acidity: acidityTable(limits, day),
+    waits: toldAt(method, WAITS, 'passiveMinutes'),
+    coolTo: toldAt(method, ['cool'], 'target'),
     product: productOf(method, factor),
     ...foreseenChecks(method, limits, day),
   }
@@ -68,8 +75,27 @@ export const FORMER_TERMS: Terms = {
   warmMinutes: 30,
   rewarmings: 0,
   acidity: null,
+  waits: {},
+  coolTo: {},
   product: null,
   ...NOTHING_FORESEEN,
+}
+
+/** What passes by itself, and is not the same where it is cut short or goes on. */
+const WAITS: readonly StepKind[] = ['set', 'freeze']
+
+/** What the method says at the steps of some kinds, where it says it. */
+function toldAt<K extends 'passiveMinutes' | 'target'>(
+  { steps, instructions }: Method,
+  kinds: readonly StepKind[],
+  what: K,
+): Record<string, NonNullable<Instruction[K]>> {
+  return Object.fromEntries(
+    steps.flatMap(({ key, kind }) => {
+      const told = instructions[key]?.[what]
+      return told && kinds.includes(kind) ? [[key, told]] : []
+    }),
+  )
 }
 
 /** Components count by their grams, as if they were like the rest. */

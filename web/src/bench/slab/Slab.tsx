@@ -1,9 +1,10 @@
 import type { SlabProps } from './slabProps'
-import { leading, type BatchState, type StepKind } from '@logged-thermal/core'
+import { coolingTo, leading, timelineOf, type BatchState, type StepKind } from '@logged-thermal/core'
 import { beginWord, checkTitle, findingSentence, markWord, slabMessages } from '@logged-thermal/wording'
 import { useEnter } from '../../app/enter'
 import { Key } from '../../kit/Key'
 import { BeginCooling } from './BeginCooling'
+import { CoolToSlab } from './CoolToSlab'
 import { ReadSlab } from './ReadSlab'
 import { LostSlab, RescueSlab } from './RescueSlab'
 import { ServeSlab } from './ServeSlab'
@@ -45,8 +46,11 @@ export function Slab(props: SlabProps) {
       return <LostSlab {...props} />
     case 'mark':
       return <WindowSlab {...props} markKey={markKey} />
-    case 'read':
+    case 'read': {
+      const target = coolingTo(batch, timelineOf(batch))
+      if (target) return <CoolToSlab {...props} target={target} />
       return phase.cooking ? <WindowSlab {...props} markKey={markKey} /> : <ReadSlab {...props} markKey={markKey} />
+    }
     case 'decide':
       return (
         <section
@@ -100,6 +104,8 @@ export function Slab(props: SlabProps) {
       )
     case 'serve':
       return <ServeSlab {...props} by={asks.by} />
+    // Its step is asked above; where none is to be tapped, it stands as proven.
+    case 'step':
     case 'use today':
     case 'keep':
       return <ProvenSlab {...props} />

@@ -4,8 +4,10 @@ import {
   families,
   leftOf,
   nextReading,
+  timelineOf,
   WARM_UP_CUE,
   type BatchState,
+  type CoolTarget,
   type Cover,
   type EggUse,
   type Finding,
@@ -21,6 +23,9 @@ import {
   cleaningWords,
   clock,
   coverWord,
+  degrees,
+  limitDegrees,
+  type Reader,
   eggRuleSentence,
   markWord,
   ovenWords,
@@ -201,35 +206,42 @@ function todoWords(
 }
 
 function stepWords(
-  {
-    todo,
-    one: { findings },
-    guide,
-    now,
-    reader,
-    open,
-    onMark,
-    onSheet,
-  }: SlabProps & { todo: Extract<Todo, { kind: 'begin' | 'end' }> },
+  props: SlabProps & { todo: Extract<Todo, { kind: 'begin' | 'end' }> },
   told: Instruction | undefined,
 ): Told {
+  const { todo, one, guide, now, reader, open, onMark, onSheet } = props
   const text = told?.text ? asSentence(told.text) : ''
+  // Every gate is settled: it may set, age and harden where it is kept.
+  const settled = one.asks.kind === 'step'
+  const putAway = (look: 'primary' | 'outlined') => (
+    <Key look={look} why={shutUnless(open)} onClick={() => onSheet('put away')}>
+      {say('putAway')}
+    </Key>
+  )
   if (todo.kind === 'begin') {
+    const hardens = settled && todo.of === 'freeze'
     return {
       title: text || stepName(todo.of, reader),
-      why: todo.of === 'boil out' ? say('minuteCountsFromTwo') : undefined,
+      why: todo.of === 'boil out' ? say('minuteCountsFromTwo') : hardens ? say('hardensWherePut') : undefined,
       keys: (
-        <Key look="primary" why={shutUnless(open)} onClick={() => onMark(todo.step, 'started')}>
-          {beginWord(todo.of, reader) ?? say('begin')}
-        </Key>
+        <>
+          {hardens && putAway('primary')}
+          <Key
+            look={hardens ? 'outlined' : 'primary'}
+            why={shutUnless(open)}
+            onClick={() => onMark(todo.step, 'started')}
+          >
+            {beginWord(todo.of, reader) ?? say('begin')}
+          </Key>
+        </>
       ),
     }
   }
   const joins = todo.edge === 'combined'
-  const boil = todo.of === 'boil out' ? findings.find(({ check }) => check.limit.key === 'boil-out') : undefined
+  const boil = todo.of === 'boil out' ? one.findings.find(({ check }) => check.limit.key === 'boil-out') : undefined
   const boiling = boil && boil.standing !== 'proven' ? minuteOf(boil, now) : null
-  const timer = guide.now?.timer ?? null
-  const left = timer === null ? null : timer - now
+  const left = guide.now?.timer == null ? 0 : guide.now.timer - now
+  const waits = guide.now?.until != null
   return {
     title:
       boiling !== null
@@ -240,29 +252,10 @@ function stepWords(
     count:
       boiling !== null
         ? [String(Math.ceil(boiling.leftMs / 1000)), say('sBoilingLeft')]
-        : left !== null && left > 0
+        : left > 0
           ? largeSpan(left, reader)
           : undefined,
-    why: joins
-      ? say('thenReadMixtureReadings')
-      : boil
-        ? boil.standing === 'proven'
-          ? say('boiledOutByTwo')
-          : [
-              boiling !== null && boiling.readInMs < boiling.leftMs
-                ? say('readInBetween', { left: leftSpan(boiling.readInMs, reader) })
-                : '',
-              say('qualityStarchHoldsOnly'),
-            ]
-              .join(' ')
-              .trim()
-        : timer !== null && left !== null && left <= 0
-          ? say('itsTimeUpAt', { time: clock(timer, reader) })
-          : todo.of === 'brown'
-            ? say('browningColoursHeatsNothing')
-            : TASTED.includes(todo.of)
-              ? say('tastingCleanSpoonEach')
-              : targetSentence(told?.target ?? null, reader) || undefined,
+    why: boil ? boilWords(boil, boiling, reader) : endsWords({ ...props, todo }, told),
     keys: (
       <>
         {todo.of === 'add after heat' && (
@@ -275,12 +268,59 @@ function stepWords(
             {say('tempering')}
           </Key>
         )}
-        <Key look="primary" why={shutUnless(open)} onClick={() => onMark(todo.step, todo.edge)}>
+        {waits && settled && putAway('outlined')}
+        <Key
+          look={waits && left > 0 ? 'outlined' : 'primary'}
+          why={shutUnless(open)}
+          onClick={() => onMark(todo.step, todo.edge)}
+        >
           {markWord(todo.of, joins ? 'combined' : 'done', reader)}
         </Key>
       </>
     ),
   }
+}
+
+function boilWords(boil: Finding, boiling: ReturnType<typeof minuteOf>, reader: Reader): string {
+  if (boil.standing === 'proven') return say('boiledOutByTwo')
+  const between =
+    boiling !== null && boiling.readInMs < boiling.leftMs
+      ? say('readInBetween', { left: leftSpan(boiling.readInMs, reader) })
+      : ''
+  return `${between} ${say('qualityStarchHoldsOnly')}`.trim()
+}
+
+/** What there is to know as a step ends. */
+function endsWords(
+  { todo, one, guide, now, reader }: SlabProps & { todo: Extract<Todo, { kind: 'end' }> },
+  told: Instruction | undefined,
+): string | undefined {
+  const { timer = null, until = null } = guide.now ?? {}
+  if (timer !== null && until !== null) return waitWords(timer, until, now, reader)
+  if (guide.window) return windowWords(guide.window, one.batch, reader)
+  if (todo.edge === 'combined') return say('thenReadMixtureReadings')
+  if (timer !== null && timer <= now) return say('itsTimeUpAt', { time: clock(timer, reader) })
+  if (todo.of === 'brown') return say('browningColoursHeatsNothing')
+  if (TASTED.includes(todo.of)) return say('tastingCleanSpoonEach')
+  return targetSentence(told?.target ?? null, reader) || undefined
+}
+
+/** What waits: when it is ready, and when it should have gone on. */
+function waitWords(ready: number, until: number, now: number, reader: Reader): string {
+  const by = clock(until, reader)
+  if (now > until) return say('wasToGoOn', { until: by })
+  const time = clock(ready, reader)
+  return now < ready ? say('readyThenBy', { ready: time, until: by }) : say('readySinceBy', { ready: time, until: by })
+}
+
+/** It goes on warm: between which temperatures, and how it was read last. */
+function windowWords(target: CoolTarget, batch: BatchState, reader: Reader): string {
+  const celsius = timelineOf(batch).coreOf().at(-1)?.celsius ?? null
+  const from = limitDegrees(target.from, 'C', reader, 'reach')
+  const to = limitDegrees(target.to, 'C', reader, 'under')
+  if (celsius === null) return say('goesOnBetween', { from, to })
+  const read = degrees(celsius, reader, 'under')
+  return celsius < target.from.c ? say('colderThanMeant', { from, to, read }) : say('doneWarmRead', { from, to, read })
 }
 
 /** The minute at the boil as one countdown; and when it is read in between, for it counts on only where readings lie close. */
