@@ -32,6 +32,8 @@ export function doneWords(
         lot: body.lot,
         hasLot: body.lot !== null,
       })
+    case 'lots-used':
+      return say(reader, 'fromLots', { lots: body.uses.map(({ name, code }) => `${name} ${code}`).join(', ') })
     case 'cleaned':
       return say(reader, 'handsClothToolsProbe')
     case 'washed':
@@ -85,6 +87,7 @@ export function deedsOf(batch: BatchState, reader: Spoken): Deed[] {
     ...of('step-marked', batch.facts['step-marked']),
     ...of('eggs-taken', batch.facts['eggs-taken']),
     ...of('added', batch.facts.added),
+    ...of('lots-used', batch.facts['lots-used']),
     ...of('cleaned', batch.facts.cleaned),
     ...of('washed', batch.facts.washed),
     ...of('covered', batch.facts.covered),

@@ -12,12 +12,14 @@ export * from './rule'
 export * from './limit'
 export {
   locksAfter,
+  LOTS_ASKED,
   MEASURE_SYSTEMS,
   PERMITS,
   permitted,
   PRACTICE,
   type Permits,
   type ClockHours,
+  type LotsAsked,
   type MeasureSystem,
   type Practice,
 } from './practice'

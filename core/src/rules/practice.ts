@@ -10,6 +10,11 @@ export const MEASURE_SYSTEMS = ['metric', 'US', 'UK'] as const
 
 export type MeasureSystem = (typeof MEASURE_SYSTEMS)[number]
 
+/** Nothing, what needs the cold, or all that goes in. */
+export const LOTS_ASKED = ['nothing', 'needs cold', 'everything'] as const
+
+export type LotsAsked = (typeof LOTS_ASKED)[number]
+
 /** How the house works beside its limits: versioned and signed with them. */
 export interface Practice {
   /** It serves highly susceptible people: no raw egg, and pasteurized egg wherever more than one is combined. */
@@ -34,6 +39,8 @@ export interface Practice {
   clock?: ClockHours
   /** Whose measures recipes are written in. Left out: metric. */
   measures?: MeasureSystem
+  /** Of which of the things that a step takes the lot is asked. Left out: of nothing; it can be named. */
+  lots?: LotsAsked
   /** Who lets their own late entry count needs the PIN of somebody else beside theirs. Left out: they do not. */
   secondPin?: boolean
   /** A shift that nobody touched for so many minutes locks. Left out: it stays open until it ends. */

@@ -76,7 +76,12 @@ export function wentOut({ disposition, served }: Pick<BatchState, 'disposition' 
 
 /** What went in or out of it although something stood against that, of which the lead has not decided since. */
 export function unanswered({ disposition, served, facts }: BatchState): Fact<unknown>[] {
-  const went: Fact<{ happened?: true }>[] = [...facts['eggs-taken'], ...facts.added, ...facts['part-used']]
+  const went: Fact<{ happened?: true }>[] = [
+    ...facts['eggs-taken'],
+    ...facts.added,
+    ...facts['lots-used'],
+    ...facts['part-used'],
+  ]
   const decided = disposition && !disposition.void ? disposition.knownAt : -Infinity
   return [...went, ...(served ? [served] : [])].filter(
     ({ void: gone, value, knownAt: known }) => !gone && value.happened && known >= decided,

@@ -32,6 +32,7 @@ export const WHY = 'looked at by two, in writing, for the record'
 export const VESSEL = idOf('tub of the histories')
 export const DOZENS = idOf('shell eggs of the histories')
 export const CARTON = idOf('carton of the histories')
+export const MILK = idOf('milk of the histories')
 
 /** A kitchen's day made by chance: two pots, what is made of them, a lot of eggs and a carton. Minutes are after ten. */
 export class History {
@@ -56,9 +57,10 @@ export class History {
     )
     this.receive(DOZENS, 'egg', 'shell')
     this.receive(CARTON, 'yolk', 'pasteurized')
+    this.receive(MILK, 'soy-drink', null)
   }
 
-  private receive(lot: Id, ingredient: string, form: 'shell' | 'pasteurized'): void {
+  private receive(lot: Id, ingredient: string, form: 'shell' | 'pasteurized' | null): void {
     this.story.enter('lot-received', lot, 2, {
       code: `L-${ingredient}`,
       ingredient,
@@ -67,7 +69,7 @@ export class History {
       size: form === 'shell' ? 'US L' : null,
       supplier: 'Hens of the hill',
       useBy: '2027-03-12',
-      pasteurized: form === 'shell' ? null : { by: 'maker', certificate: 'C-1' },
+      pasteurized: form !== 'pasteurized' ? null : { by: 'maker', certificate: 'C-1' },
       scheme: null,
       treatment: null,
       received: { typed: { value: 3, unit: 'C' }, instrument: PROBE },

@@ -4,7 +4,7 @@ import { MINUTE } from '../ground/instant'
 import type { Ingredient } from '../recipe/ingredient/ingredient'
 import { ownIngredient } from '../recipe/ingredient/own'
 import { at } from './traces'
-import { DOZENS, CARTON, VESSEL, WHY, type Act, type Deed } from './history'
+import { DOZENS, MILK, CARTON, VESSEL, WHY, type Act, type Deed } from './history'
 import { PROBE } from './kitchenStory'
 
 /** What is done to a pot, and said of it. */
@@ -166,6 +166,13 @@ export const potDeeds: Record<string, Act> = {
   },
   clean: (history, deed) => {
     history.post('cleaned', history.pot(deed), deed, { step: 'cook' })
+    return 'betters nothing'
+  },
+  'name lots': (history, deed) => {
+    const lot = [MILK, DOZENS][Math.floor(deed.a * 2)]!
+    const use = { amount: 'milk', lot, code: '', name: '', ingredient: null }
+    const happened = deed.b > 0.7 ? { happened: true as const } : {}
+    history.post('lots-used', history.pot(deed), deed, { step: 'warm', uses: [use], ...happened })
     return 'betters nothing'
   },
   wash: (history, deed) => {

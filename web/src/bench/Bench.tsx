@@ -37,6 +37,7 @@ import { shownIn } from '../board/degreeEntry'
 import { GateBanner } from './GateBanner'
 import { useHeatAlerts } from './heatAlerts'
 import { HoldStrip } from './HoldStrip'
+import { GoesInNow } from './GoesInNow'
 import { HeatFlash } from './HeatFlash'
 import { HoldLadder } from './HoldLadder'
 import { useInstructions } from '../app/instructions'
@@ -244,6 +245,7 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
             />
           )}
           <div className={styles.why}>
+            <GoesInNow batch={batch} step={guide.now?.key ?? null} open={open} onLots={() => setSheet('lots')} />
             <WarmUpLine batch={batch} now={now} reader={reader} />
             {onHeat && window.floor && <HoldLadder floor={window.floor.finding} now={now} reader={reader} />}
             <WhyList batch={batch} findings={findings} reader={reader} explained={explained} onExplain={setExplained} />

@@ -11,6 +11,7 @@ import { TemperSheet } from '../temper/TemperSheet'
 import { AciditySheet } from './AciditySheet'
 import { AddSheet } from './AddSheet'
 import type { BenchSheet } from './benchSheet'
+import { LotsSheet } from './LotsSheet'
 import { CoolingSheet } from './CoolingSheet'
 import { CueSheet } from './CueSheet'
 import { MarkReason } from './MarkReason'
@@ -91,6 +92,7 @@ export function BenchSheets(props: Props) {
       )}
       {sheet === 'temper' && <TemperSheet batch={batch} findings={findings} open onClose={close} reader={reader} />}
       {sheet === 'add' && <AddSheet batch={batch} step={addAt} open onClose={close} />}
+      {sheet === 'lots' && <LotsSheet batch={batch} step={addAt} onClose={close} reader={reader} />}
       {sheet === 'parts' && <PartsSheet batch={batch} step={addAt} now={now} onClose={close} reader={reader} />}
       {sheet === 'put away' && <PutAwaySheet batch={batch} now={now} onClose={close} />}
       {sheet === 'rewarm' && <RewarmSheet batch={batch} onClose={close} />}

@@ -13,6 +13,8 @@ export type BenchSheet =
   | 'rewarm'
   /** Items go in. */
   | 'parts'
+  /** From which lots what goes in at this step comes. */
+  | 'lots'
   /** Some of it is put away. */
   | 'put away'
   /** Into which vessel, and how many of them. */

@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import {
+  LOTS_ASKED,
   MEASURE_SYSTEMS,
   PERMITS,
   type LimitSet,
@@ -173,6 +174,20 @@ export function PracticePanel({ draft, onChange, onClose }: Props) {
             onClick={() => change({ measures: each })}
           >
             {say(`measures_${each}`)}
+          </Key>
+        ))}
+      </div>
+      <h3 className="title">{say('lotsAsked')}</h3>
+      <div className={styles.setKeys}>
+        {LOTS_ASKED.map((each) => (
+          <Key
+            key={each}
+            look={each === (practice.lots ?? 'nothing') ? 'primary' : 'plain'}
+            aria-pressed={each === (practice.lots ?? 'nothing')}
+            disabled={!onChange}
+            onClick={() => change({ lots: each })}
+          >
+            {say(`lots_${each}`)}
           </Key>
         ))}
       </div>

@@ -1,5 +1,10 @@
 /** The bench: one batch, its trace, its steps and why it stands as it does. */
 export const benchMessages = {
+  goesInNow: 'Goes in now',
+  lotCode: 'lot {code}',
+  fromLots: 'From {lots}',
+  otherLots: 'Other lots',
+  nameLots: 'Name the lots',
   toDegrees: 'to {degrees}',
   atTargetNow: 'At {degrees}. {step} now',
   offHeatBeforeProven: 'Off the heat before it is proven?',

@@ -3,6 +3,7 @@ export const doneMessages = {
   leftOut: '{name} left out',
   begunName: '{name} begun',
   atEndedOvenUnit: '{ended}, at {oven} °{unit}',
+  fromLots: 'From lots: {lots}',
   inLot: '{catalogue}{hasGrams, select, true { {grams}} other {}} in{hasLot, select, true {, lot {lot}} other {}}',
   handsClothToolsProbe: 'Hands, cloth, tools and probe clean',
   washedBeforeWent: 'Washed before it went in',

@@ -30,6 +30,7 @@ export type Refusal =
       code: 'not there'
       field: string
       what:
+        | 'amount'
         | 'batch'
         | 'instrument'
         | 'method'
@@ -59,7 +60,7 @@ export type Refusal =
   | { code: 'method blocked'; field: 'body.version'; problem: Problem }
   | { code: 'out of order'; field: 'body.reason'; why: OutOfOrder }
   | { code: 'clean first'; field: 'body.step' }
-  | { code: 'other lot'; field: 'body.form'; lot: string }
+  | { code: 'other lot'; field: 'body.form' | 'body.uses'; lot: string }
   | { code: 'lot past its day'; field: 'body.lot'; lot: string; useBy: string }
   | { code: 'wrong egg'; field: 'body.lot' | 'body.state'; lot: string; why: 'unheated' | 'susceptible' }
   | { code: 'other unit'; field: 'body.place'; unit: string }

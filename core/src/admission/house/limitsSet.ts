@@ -6,7 +6,7 @@ import { canonical } from '../../ground/canonical'
 import { timeOfDayIn } from '../../ground/timeOfDay'
 import { FieldError, flag, id, instant, list, number, object, oneOf, text, whole, type Field } from '../../ground/field'
 import { isLooser, linesOf } from '../../rules/limitSet'
-import { MEASURE_SYSTEMS, PERMITS, type Practice } from '../../rules/practice'
+import { LOTS_ASKED, MEASURE_SYSTEMS, PERMITS, type Practice } from '../../rules/practice'
 import { ruleSets } from '../../rules/sets/ruleSets'
 import { parseVariance } from '../../rules/parseVariance'
 import { parseRule } from '../../rules/parseRule'
@@ -102,6 +102,7 @@ function parsePractice(field: Field): Practice {
     'closing',
     'clock',
     'measures',
+    'lots',
     'idleMinutes',
     'secondPin',
     'partsPassOn',
@@ -131,6 +132,7 @@ function parsePractice(field: Field): Practice {
       ? {}
       : { clock: fields.clock.value === 12 ? 12 : (whole(fields.clock, 24, 24) as 24) }),
     ...(fields.measures.value == null ? {} : { measures: oneOf(fields.measures, MEASURE_SYSTEMS) }),
+    ...(fields.lots.value == null ? {} : { lots: oneOf(fields.lots, LOTS_ASKED) }),
     ...(fields.secondPin.value == null ? {} : { secondPin: flag(fields.secondPin) }),
     ...(fields.idleMinutes.value == null ? {} : { idleMinutes: whole(fields.idleMinutes, 5, 240) }),
     partsPassOn: oneOf(fields.partsPassOn, ['ready to eat', 'every part'] as const),

@@ -6,6 +6,7 @@ import type { Edge } from '../../rules/rule'
 import { heatPlan } from '../../recipe/method/heatPlan'
 import type { Instruction, Step, StepKind } from '../../recipe/method/method'
 import type { BatchState } from '../../state/batch'
+import { valid } from '../../state/fact'
 import { asksMerged } from '../../judgement/lineage/merged'
 import { endsByReading, targetOf, type CoolTarget } from '../../judgement/timeline/coolEnds'
 import { timelineOf } from '../../judgement/timeline/timeline'
@@ -39,6 +40,8 @@ export type Todo =
   | { kind: 'begin'; step: string; of: StepKind }
   | { kind: 'end'; step: string; of: StepKind; edge: Edge }
   | { kind: 'settle'; lines: PartLine[] }
+  /** From which lots what goes in at this step comes: keys of the method's amounts. */
+  | { kind: 'lots'; step: string; amounts: string[] }
   /** Built of items: none went in yet. */
   | { kind: 'parts' }
   /** A part was poured warm on cold ones: what are they together? */
@@ -116,6 +119,8 @@ function todosOf(batch: BatchState, now: GuideStep | null, at: Instant): Todo[] 
   if (now.kind === 'assemble' && batch.facts['part-used'].every(({ void: gone }) => gone)) todos.push({ kind: 'parts' })
   const unwashed = washingDue(batch, now.key, at)
   if (unwashed.length) todos.push({ kind: 'wash', step: now.key, ingredients: unwashed })
+  const unnamed = lotsDue(batch, now.key)
+  if (unnamed.length) todos.push({ kind: 'lots', step: now.key, amounts: unnamed })
   if (asksMerged(batch)) todos.push({ kind: 'merged' })
   const timeline = timelineOf(batch)
   const heatGoesOn = nextHeat(batch.method, now.key)
@@ -126,6 +131,12 @@ function todosOf(batch: BatchState, now: GuideStep | null, at: Instant): Todo[] 
   else if (now.kind === 'cool' ? !endsByReading(batch, now.key) : !STAYS.includes(now.kind))
     todos.push({ kind: 'end', step: now.key, of: now.kind, edge: timeline.endEdge(now.key) })
   return [...todos, ...settle(batch)]
+}
+
+/** What of a step's things has no lot yet, of those that the house asks for. */
+function lotsDue({ terms, facts }: BatchState, step: string): string[] {
+  const named = new Set(valid(facts['lots-used']).flatMap(({ value }) => value.uses.map(({ amount }) => amount)))
+  return terms.lots.flatMap((asked) => (asked.step === step && !named.has(asked.amount) ? [asked.amount] : []))
 }
 
 /** Once the eggs are in, what is left of them is kept or thrown away. */

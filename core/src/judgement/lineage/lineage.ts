@@ -2,6 +2,7 @@ import type { Instant } from '../../ground/instant'
 import type { Id, Subject, SubjectType } from '../../ledger/subject'
 import type { ItemCard } from './card'
 import type { BatchState } from '../../state/batch'
+import { isId } from '../../ground/field'
 import { valid } from '../../state/fact'
 import { isRecalledBy, type ItemState } from '../../state/item'
 
@@ -65,14 +66,22 @@ export function parentsOfItem({ from }: Pick<ItemState, 'from'>): Subject[] {
   return distinct(from.map(({ type, id }) => ({ type, id })))
 }
 
-/** What went into a batch: lots of eggs, and items. */
-export function parentsOfBatch({
-  facts: { 'eggs-taken': eggs, 'part-used': parts },
-}: Pick<BatchState, 'facts'>): Subject[] {
+/** What went into a batch: lots, and items. */
+export function parentsOfBatch(batch: Pick<BatchState, 'facts'>): Subject[] {
+  const { 'part-used': parts } = batch.facts
   return distinct([
-    ...valid(eggs).map(({ value }): Subject => ({ type: 'lot', id: value.lot })),
+    ...lotsIn(batch).map((id): Subject => ({ type: 'lot', id })),
     ...valid(parts).map(({ value }): Subject => ({ type: 'item', id: value.part.item })),
   ])
+}
+
+/** The received lots that went into a batch, by whatever entry. What was only written off a package is none. */
+export function lotsIn({ facts: { 'eggs-taken': eggs, added, 'lots-used': named } }: Pick<BatchState, 'facts'>): Id[] {
+  return [
+    ...valid(eggs).map(({ value }) => value.lot),
+    ...valid(added).flatMap(({ value }) => (value.lot !== null && isId(value.lot) ? [value.lot] : [])),
+    ...valid(named).flatMap(({ value }) => value.uses.map(({ lot }) => lot)),
+  ]
 }
 
 function distinct(subjects: readonly Subject[]): Subject[] {

@@ -9,6 +9,7 @@ import type { Read } from '../../state/state'
 import type { CourseStanding, ItemAsks } from '../keeping/itemStanding'
 import { ownBarOfBatch, ownBarOfItem, ownBarOfLot } from './ownBar'
 import { isCleared, releaseBar } from './cleared'
+import { lotsIn } from './lineage'
 
 /** Everything that something was made of, through every generation, as far as it was read. */
 export interface Ancestors {
@@ -62,9 +63,10 @@ export function ancestorsOfItem(item: ItemState, read: Read): Ancestors {
   return found
 }
 
-function partsOfBatch({ facts: { 'eggs-taken': eggs, 'part-used': parts } }: BatchState): Subject[] {
+function partsOfBatch(batch: BatchState): Subject[] {
+  const { 'eggs-taken': eggs, 'part-used': parts } = batch.facts
   return [
-    ...valid(eggs).map(({ value }): Subject => ({ type: 'lot', id: value.lot })),
+    ...lotsIn(batch).map((id): Subject => ({ type: 'lot', id })),
     ...valid(eggs).flatMap(({ value }): Subject[] => (value.item ? [{ type: 'item', id: value.item }] : [])),
     ...valid(parts).map(({ value }): Subject => ({ type: 'item', id: value.part.item })),
   ]

@@ -34,12 +34,18 @@ export function passingOn(
 export function portionFacts(batch: BatchState, method: Method, passedOn: readonly Part[], floors: Floors): ItemFacts {
   const own = factsOf(method, () => null)
   const parts = valid(batch.facts['part-used']).map(({ value }) => value.part)
-  const added = valid(batch.facts.added).flatMap(({ value }) => foodIn(value) ?? [])
+  const instead = valid(batch.facts['lots-used']).flatMap(({ value }) => value.uses.filter((use) => use.instead))
+  const added = [
+    ...valid(batch.facts.added).flatMap(({ value }) => foodIn(value) ?? []),
+    ...instead.flatMap(({ ingredient }) => (ingredient === null ? [] : (foodIn({ ingredient }) ?? []))),
+  ]
   const named = (name: string) => parts.some((part) => part.name === name)
   // What nobody read stays unknown, also where a part that went in has the same name.
   const missing = own.unknown.filter((name) => !named(name))
   const unread = added.flatMap(({ unchecked, name }) => (unchecked ? [name] : []))
-  const unknown = [...missing, ...own.unchecked, ...unread, ...parts.flatMap(({ facts }) => facts.unknown)]
+  // Bought ready in the place of what the method names: nobody read here what is in it.
+  const bought = instead.flatMap(({ ingredient, name }) => (ingredient === null ? [name] : []))
+  const unknown = [...missing, ...bought, ...own.unchecked, ...unread, ...parts.flatMap(({ facts }) => facts.unknown)]
   // A component that went in is known by its item; one that did not leaves the claims open.
   const ofMethod = own.unknown.length ? factsOf({ ...method, components: [] }, () => null).claims : own.claims
   const claims = unknown.length

@@ -27,7 +27,7 @@ export function reopens(addition: Pick<Addition, 'ingredient' | 'own' | 'state'>
 export function rawInsOf({
   startedAt,
   terms,
-  facts: { 'eggs-taken': eggs, added: additions, 'part-used': parts, 'already-in': alreadyIn },
+  facts: { 'eggs-taken': eggs, added: additions, 'lots-used': lots, 'part-used': parts, 'already-in': alreadyIn },
 }: Pick<BatchState, 'startedAt' | 'terms' | 'facts'>): RawIn[] {
   const fromTheFirst = new Set(valid(alreadyIn).map(({ value }) => value.target))
   const rawIn = ({ entry, at, knownAt }: Fact<unknown>, step: string, what: RawIn['what']): RawIn => {
@@ -44,6 +44,10 @@ export function rawInsOf({
       const what = rawAs(fact.value)
       return what ? [rawIn(fact, fact.value.step, what)] : []
     }),
+    // The method takes it treated, and this lot is not.
+    ...valid(lots)
+      .filter(({ value }) => value.uses.some(({ untreated }) => untreated))
+      .map((fact) => rawIn(fact, fact.value.step, 'fruit')),
     ...valid(parts)
       .filter(({ value }) => value.part.facts.heat === 'raw')
       .map((fact) => rawIn(fact, fact.value.step, 'part')),

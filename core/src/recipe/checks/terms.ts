@@ -4,10 +4,10 @@ import type { AcidityRule } from '../../rules/rule'
 import { foreseenChecks, limitsOf, NOTHING_FORESEEN, type Foreseen } from './checksFor'
 import type { Source } from '../../rules/source'
 import type { Force, LimitSet } from '../../rules/limit'
-import { permitted } from '../../rules/practice'
+import { permitted, type LotsAsked } from '../../rules/practice'
 import type { Composition } from '../../physics/material/properties'
 import { isWashed } from '../ingredient/produce'
-import { factsOf, unboiledFruit, withOwn } from '../method/facts'
+import { factsOf, ingredientOf, unboiledFruit, withOwn } from '../method/facts'
 import type { Degrees } from '../../ground/temperature'
 import type { Instruction, Method, StepKind } from '../method/method'
 
@@ -18,6 +18,8 @@ export interface Terms extends Foreseen {
   eggs: EggPlan
   /** Fresh fruit, herbs and flowers that the method takes: told as washed before they go in. */
   washed: { step: string; ingredient: string }[]
+  /** Whose lots the house asks for: amounts of the method by their key. Eggs are asked for by themselves. */
+  lots: { step: string; amount: string }[]
   /** The method takes frozen fruit that nobody treated, and does not boil it. */
   untreatedFruit: boolean
   cleanFirst: boolean
@@ -53,6 +55,7 @@ export function termsOf(method: Method, factor: number, limits: LimitSet, forSus
     washed: method.amounts
       .filter((amount) => isWashed(withOwn(amount, method)))
       .map(({ step, ingredient }) => ({ step, ingredient })),
+    lots: lotsAsked(method, practice.lots),
     untreatedFruit: unboiledFruit(method).length > 0,
     cleanFirst: practice.cleanFirst,
     warmMinutes: practice.warmMinutes,
@@ -70,6 +73,7 @@ export const FORMER_TERMS: Terms = {
   susceptible: false,
   eggs: { uses: [], heated: 'any', unheated: 'pasteurized', allows: null },
   washed: [],
+  lots: [],
   untreatedFruit: false,
   cleanFirst: false,
   warmMinutes: 30,
@@ -96,6 +100,15 @@ function toldAt<K extends 'passiveMinutes' | 'target'>(
       return told && kinds.includes(kind) ? [[key, told]] : []
     }),
   )
+}
+
+function lotsAsked(method: Method, asked: LotsAsked | undefined): Terms['lots'] {
+  if (!asked || asked === 'nothing') return []
+  return method.amounts.flatMap((amount) => {
+    const food = ingredientOf(amount, method)
+    const isAsked = food?.egg == null && (asked === 'everything' || food?.needsCold !== false)
+    return isAsked ? [{ step: amount.step, amount: amount.key }] : []
+  })
 }
 
 /** Components count by their grams, as if they were like the rest. */

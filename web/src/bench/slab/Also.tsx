@@ -39,6 +39,8 @@ export function Also({
         ]
       case 'eggs':
         return [{ name: say('eggsWhichLot'), tap: () => onSheet('eggs') }]
+      case 'lots':
+        return [{ name: say('whichLots'), tap: () => onSheet('lots') }]
       case 'wash':
         return [{ name: say('itIsWashed'), tap: () => enter('washed', batch.id, { step: todo.step }) }]
       case 'settle':

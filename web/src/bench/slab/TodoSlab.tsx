@@ -147,6 +147,16 @@ function todoWords(
           </Key>
         ),
       }
+    case 'lots':
+      return {
+        title: say('whichLotsGo'),
+        why: say('soThatRecallFinds'),
+        keys: (
+          <Key look="primary" why={shutUnless(open)} onClick={() => onSheet('lots')}>
+            {say('whichLots')}
+          </Key>
+        ),
+      }
     case 'parts':
       return {
         title: say('whichPartsGo'),
