@@ -5,7 +5,7 @@ import { Key } from '../kit/Key'
 import { SelectField } from '../kit/SelectField'
 import { Sheet } from '../kit/Sheet'
 import { speaks } from '../kit/language'
-import { useOfLot } from './goesIn'
+import { usedFrom } from './goesIn'
 import { useGoesIn } from './useGoesIn'
 
 const say = speaks(benchSheetsMessages)
@@ -31,7 +31,7 @@ export function LotsSheet({
   const uses = all.flatMap(({ amount, named, offered, lots }) => {
     const id = chosenOf(amount.key, named?.lot ?? offered?.id ?? NONE)
     const lot = lots.find((each) => each.id === id)
-    return lot && lot.id !== named?.lot ? [useOfLot(lot, amount)] : []
+    return lot && lot.id !== named?.lot ? [usedFrom(lot, amount)] : []
   })
   return (
     <Sheet open onClose={onClose} title={say('fromWhichLots')}>

@@ -3,7 +3,7 @@ import {
   ingredientOf,
   isTreatedLot,
   lotShut,
-  useOf,
+  lotUseOf,
   type Amount,
   type BatchState,
   type Day,
@@ -58,8 +58,8 @@ export function goesIn(
 }
 
 /** What a lot is in the place of an amount, as core finds it too. */
-export function useOfLot(lot: LotState, amount: Amount): LotUse {
-  return useOf(lot, amount, isTreatedLot(lot, lot.ingredient ?? ''))
+export function usedFrom(lot: LotState, amount: Amount): LotUse {
+  return lotUseOf(lot, amount, isTreatedLot(lot, lot.ingredient ?? ''))
 }
 
 function lastUsed(ingredient: string, batches: readonly BatchState[]): string | null {

@@ -3,7 +3,7 @@ import { useEnter } from '../app/enter'
 import { useMethodOf } from '../app/instructions'
 import { useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
-import { goesIn, useOfLot, type GoesIn } from './goesIn'
+import { goesIn, usedFrom, type GoesIn } from './goesIn'
 
 /** What goes in at a step of a batch, and the one tap that names the lots it comes from. */
 export function useGoesIn(
@@ -15,7 +15,7 @@ export function useGoesIn(
   const method = useMethodOf(batch)
   const enter = useEnter()
   const all = line && method && step !== null ? goesIn(batch, method, step, line, dayOf(now, line.kitchen.zone)) : []
-  const offered = all.flatMap(({ amount, named, offered: lot }) => (named || !lot ? [] : [useOfLot(lot, amount)]))
+  const offered = all.flatMap(({ amount, named, offered: lot }) => (named || !lot ? [] : [usedFrom(lot, amount)]))
   const name = (uses: LotUse[]) => {
     if (step !== null && uses.length) enter('lots-used', batch.id, { step, uses })
   }

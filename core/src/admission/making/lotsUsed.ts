@@ -105,7 +105,7 @@ export const lotsUsed: KindOf<'lots-used'> = {
 }
 
 /** What core finds of lots that are named for a step of a batch. */
-export function useOf(
+export function lotUseOf(
   lot: Pick<LotState, 'id' | 'code' | 'name' | 'ingredient'>,
   amount: Amount,
   isTreated: boolean,
@@ -133,7 +133,7 @@ function usesFrom(batch: BatchState, { step, uses, happened }: Bodies['lots-used
     step,
     uses: uses.map((use) => {
       const lot = read('lot', use.lot)!
-      return useOf(
+      return lotUseOf(
         lot,
         method.amounts.find(({ key }) => key === use.amount)!,
         isTreatedLot(lot, lot.ingredient ?? ''),
