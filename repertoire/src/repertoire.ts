@@ -4,6 +4,7 @@ import { bakedCrumb } from './bakedCrumb'
 import { bakedCustards } from './bakedCustards'
 import { churnedBases } from './churnedBases'
 import { custards } from './custards'
+import { filled, finishes } from './finishes'
 import { foams } from './foams'
 import { setCreams } from './setCreams'
 import { made, type MethodShape } from './shape'
@@ -16,7 +17,9 @@ const SHAPES: MethodShape[] = [
   ...setCreams,
   ...bakedCustards,
   ...bakedCrumb,
+  ...finishes,
   ...assembled,
+  ...filled,
 ]
 
 /** The repertoire as methods, with ids of their own. */

@@ -23,6 +23,7 @@ const OF_FAMILY: Record<string, CueKey[]> = {
   'poured-custard': ['froth-is-gone', 'coats-the-spoon', 'line-holds-on-the-spoon', 'grainy-at-the-edge'],
   'fruit-curd': ['foam-is-gone', 'mounds-on-the-whisk', 'glossy', 'specks-of-white'],
   'white-foam': ['stiff-peaks', 'glossy', 'browned-on-top'],
+  'foam-topping': ['stiff-peaks', 'glossy', 'browned-on-top'],
   'yolk-foam': ['ribbon-holds', 'doubled', 'browned-on-top'],
   'baked-custard': ['trembles-in-the-middle', 'browned-on-top'],
   'heated-nog': ['froth-is-gone', 'coats-the-spoon', 'skin-forms'],

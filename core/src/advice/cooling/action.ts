@@ -15,6 +15,10 @@ export interface Action {
 /** What set, was baked or holds air is neither stirred nor poured. */
 const STAYS: readonly FamilyKey[] = [
   'baked-custard',
+  'sponge',
+  'dry-baked',
+  'filled-pastry',
+  'foam-topping',
   'enriched-custard',
   'white-foam',
   'yolk-foam',

@@ -16,7 +16,7 @@ export type Unlikely = 'fall' | 'rise' | 'spot' | 'unit'
 /** The lightest that is cooled, with air in it, and the rest: density × specific heat, J/(m³·K). Engineering figures. */
 const FOAM = 1.5e6
 const DENSE = 3e6
-const FOAMS = ['mousse', 'white-foam', 'yolk-foam', 'whipped-cream']
+const FOAMS = ['mousse', 'white-foam', 'yolk-foam', 'whipped-cream', 'foam-topping']
 /** Depth unknown: a layer of 1 cm that gives off heat on both sides; volume over surface, m. */
 const THIN = 0.005
 /** Nobody said where it stands: stirred on ice. */

@@ -173,7 +173,7 @@ function unlikely(method: Method, find: FindMethod): Problem[] {
   const ask = (code: ProblemCode, amount: Amount, percent: number) =>
     problem(code, at(amount), { name: nameOf(amount, method), percent: Math.round(percent * 1000) / 10 }, 'asks')
   const isSugar = ({ composition }: Ingredient) => composition.carbohydrate > 0.6
-  const foam = ['white-foam', 'yolk-foam'].includes(method.family)
+  const foam = ['white-foam', 'yolk-foam', 'foam-topping', 'dry-baked'].includes(method.family)
   const share = parts.flatMap(({ amount, ingredient, grams: own }) => {
     const part = own / grams
     if (ingredient.bloom > 0 && part > 0.035) return [ask('much gelatine', amount, part)]

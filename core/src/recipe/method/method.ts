@@ -134,9 +134,17 @@ export const FAMILY_KEYS = [
   'fruit-jelly',
   'baked-custard',
   'baked-crumb',
+  'sponge',
+  'dry-baked',
   'enriched-custard',
   'assembly',
+  'filled-pastry',
+  'foam-topping',
   'whipped-cream',
+  'cooked-fruit',
+  'syrup-sauce',
+  'glaze',
+  'bought-opened',
   'by-product',
 ] as const
 

@@ -21,6 +21,13 @@ export function familyOf(title: string, materials: readonly PastedMaterial[], st
   const flour = share(({ key }) => key.endsWith('flour') || key === 'semolina')
 
   if (doing('churn') || called(/\bice cream\b|\bgelato\b/i)) return 'churned-base'
+  if (doing('bake') && egg && called(/\bsponge\b|\bg[eé]noise\b/i)) return 'sponge'
+  if (doing('bake') && called(/\bmeringues?\b|\bwafers?\b|\btuiles?\b/i)) return 'dry-baked'
+  if (called(/\bglaze\b|\bicing\b|\bfrosting\b/i)) return 'glaze'
+  if (!egg && !dairy && called(/\bcompote\b|\b(?:roast|stewed|poached|baked) \w+/i)) return 'cooked-fruit'
+  if (!egg && called(/\bsyrup\b|\bsauce\b|\bcoulis\b/i)) return 'syrup-sauce'
+  if (doing('assemble') && called(/\b[eé]clairs?\b|\bprofiteroles?\b|\btarts?\b|\bcream puffs?\b/i))
+    return 'filled-pastry'
   if (doing('bake')) return flour > 0.12 ? 'baked-crumb' : 'baked-custard'
   if (has(({ starch }) => starch) && doing('boil out')) return 'starch-custard'
   if (called(/\bnog\b/i) && egg) return 'heated-nog'

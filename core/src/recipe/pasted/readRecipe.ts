@@ -1,3 +1,4 @@
+import { families } from '../method/families'
 import type { MeasureSystem } from '../../rules/practice'
 import { catalogue } from '../ingredient/catalogue'
 import type { FamilyKey } from '../method/method'
@@ -66,7 +67,7 @@ export function missingOf({ family, materials, steps, notes, title }: Omit<Paste
           : [],
     ),
     ...(egg && heats.length === 0 ? [{ code: 'egg not heated' } as const] : []),
-    ...(egg && family !== 'baked-crumb' && unmeasured && !heats.some(({ degrees }) => degrees !== null)
+    ...(egg && !families[family].crumb && unmeasured && !heats.some(({ degrees }) => degrees !== null)
       ? [{ code: 'no degrees', line: unmeasured.line } as const]
       : []),
     ...(foods.some(({ starch }) => starch) && !steps.some(({ kinds }) => kinds.some((kind) => BOILS.includes(kind)))
