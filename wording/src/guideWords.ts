@@ -162,6 +162,16 @@ export function fruitNote(reader: Spoken): string {
   return say(reader, 'fruitNote')
 }
 
+/** What a label says of alcohol; empty where there is none. */
+export function alcoholNote(alcohol: { byVolume: number | null } | undefined, reader: Spoken): string {
+  if (!alcohol) return ''
+  const { byVolume } = alcohol
+  return say(reader, 'alcoholNote', {
+    known: byVolume !== null,
+    percent: byVolume === null ? '' : (byVolume * 100).toFixed(1),
+  })
+}
+
 export function advisory(reader: Spoken): string {
   return say(reader, 'advisory')
 }

@@ -42,6 +42,14 @@ function receive(story: KitchenStory, name: string, ingredient: string | null, m
   return lot
 }
 
+const spirit = (step: string, grams: number): Method['amounts'][number] => ({
+  key: 'spirit',
+  ingredient: 'spirit',
+  grams,
+  count: null,
+  step,
+  state: 'as it is',
+})
 const use = (amount: string, lot: string) => ({ amount, lot, code: 'made up', name: 'made up', ingredient: null })
 const name = (story: KitchenStory, batch: string, minutes: number, amount: string, lot: string, happened = false) =>
   story.post('lots-used', batch, minutes, {
@@ -107,6 +115,29 @@ it('brings its allergens where it is another thing, and claims nothing where nob
   expect(facts('a', receive(story, 'M-1', 'milk'))).toMatchObject({ allergens: ['egg', 'milk'], unknown: [] })
   expect(facts('b', receive(story, 'D-1', 'soy-drink')).allergens).toEqual(['egg', 'milk', 'soy'])
   expect(facts('c', receive(story, 'R-1', null))).toMatchObject({ unknown: ['Ready cream'], claims: [] })
+})
+
+it('says how strong it is, of all that went in', () => {
+  const nog = { ...custard, id: idOf('nog'), amounts: [...custard.amounts, spirit('cool', 100)] }
+  const story = new KitchenStory({}, [custard, nog])
+  const strength = (pot: string, of: Method, put: (batch: string) => void) => {
+    const batch = story.begin(pot, 0, of)
+    story.mark(batch, 5, 'temper', 'combined')
+    story.read(batch, 10, 80)
+    story.mark(batch, 12, 'cook', 'done')
+    put(batch)
+    return story.kitchen.read('item', story.putAway(batch, 30, {}, of))!.facts.alcohol
+  }
+  const add = (grams: number | null) => (batch: string) =>
+    story.enter('added', batch, 20, { step: 'cool', ingredient: 'spirit', grams, state: 'as it is', lot: null })
+  const nothing = () => undefined
+  expect(strength('a', custard, nothing)).toBeUndefined()
+  const planned = strength('b', nog, nothing)
+  expect(planned!.byVolume).toBeCloseTo(0.017, 3)
+  // Told of as it goes in, it is the same spirit; twice as much is twice as strong.
+  expect(strength('c', nog, add(100))).toEqual(planned)
+  expect(strength('d', nog, add(200))!.byVolume).toBeCloseTo(0.033, 2)
+  expect(strength('e', custard, add(null))).toEqual({ byVolume: null })
 })
 
 it('is not treated because its method says so: of this lot nobody said how', () => {

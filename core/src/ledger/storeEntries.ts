@@ -42,6 +42,8 @@ export interface ItemFacts {
   /** Holds frozen fruit that nobody treated and nothing boiled: a note of its own, never the word for egg. */
   untreatedFruit?: true
   heat: HeatStatus
+  /** What went in has alcohol: its share of the volume, null where that is not known. Left out: none. */
+  alcohol?: { byVolume: number | null }
   /** Spoils without temperature control. */
   needsCold: boolean
   /** Parts of which nothing is known: nothing is claimed. */

@@ -1,7 +1,7 @@
 import { ALLERGENS, type ItemState } from '@logged-thermal/core'
 import { openKitchen, type TestKitchen } from '../test/kitchen'
 import { storeOf } from '../test/storeKitchen'
-import { advisory, fruitNote } from '@logged-thermal/wording'
+import { advisory, alcoholNote, fruitNote } from '@logged-thermal/wording'
 import { labelArt, storageWords } from './labelArt'
 import { PAPERS } from './papers'
 
@@ -27,7 +27,15 @@ it('says whose it is: the kitchen’s name, and its address once the lead gave o
   expect(await picture()).not.toBe(before)
 
   const { item: state } = (await kitchen.get(`/api/items/${item}`)).body as { item: ItemState }
-  const facts = { item: state, address: 'http://here', initials: 'MO', storage: '', advisory: '', fruitNote: '' }
+  const facts = {
+    item: state,
+    address: 'http://here',
+    initials: 'MO',
+    storage: '',
+    advisory: '',
+    fruitNote: '',
+    alcohol: '',
+  }
   const reader = { scale: 'C' as const, zone: 'UTC', locale: 'en-GB' as const, hours: 24 as const, today: null }
   const said = (of: string, size = { width: 62, height: 40 }) =>
     labelArt({ ...facts, kitchen: of, reader }, size).join('')
@@ -38,6 +46,8 @@ it('says whose it is: the kitchen’s name, and its address once the lead gave o
   expect(long).toContain('bin at')
 })
 
+const SPIRIT = { byVolume: 0.042 }
+
 describe('a label', () => {
   const reader = { scale: 'C' as const, zone: 'UTC', locale: 'en-GB' as const, hours: 24 as const, today: null }
   const facts = async (): Promise<Parameters<typeof labelArt>[0]> => {
@@ -45,7 +55,15 @@ describe('a label', () => {
     const [id] = await store.putAway(await store.jelly(2), 650, { last: true })
     const { item } = (await kitchen.get(`/api/items/${id}`)).body as { item: ItemState }
     const texts = { initials: 'MO', storage: storageWords(null, reader), kitchen: 'Fennimore Row pastry, 12 Mill Lane' }
-    return { item, address: 'http://here', ...texts, advisory: advisory(reader), fruitNote: fruitNote(reader), reader }
+    return {
+      item,
+      address: 'http://here',
+      ...texts,
+      advisory: advisory(reader),
+      fruitNote: fruitNote(reader),
+      alcohol: '',
+      reader,
+    }
   }
   /** Every line in black with its size in points, over all labels of an item. */
   const lines = (art: string[]) =>
@@ -61,10 +79,11 @@ describe('a label', () => {
     const plain = await facts()
     const { item } = plain
     for (const allergens of [[], ALLERGENS.slice(0, 1), [...ALLERGENS]])
-      for (const more of [{}, { advisory: true }, { advisory: true, untreatedFruit: true as const }]) {
+      for (const more of [{}, { advisory: true }, { advisory: true, untreatedFruit: true as const, alcohol: SPIRIT }]) {
         const unknown = allergens.length > 3 ? ['Moon dust of the house'] : []
         const full = { ...item, facts: { ...item.facts, allergens, unknown, ...more } }
-        const art = labelArt({ ...plain, item: full }, size)
+        const alcohol = alcoholNote(full.facts.alcohol, reader)
+        const art = labelArt({ ...plain, item: full, alcohol }, size)
         const all = lines(art)
         const large = all.filter(({ points }) => points >= 8).map(({ text }) => text)
         const wanted = [
@@ -72,7 +91,7 @@ describe('a label', () => {
           ...unknown,
           plain.storage,
           ...('advisory' in more ? [plain.advisory] : []),
-          ...('untreatedFruit' in more ? [plain.fruitNote] : []),
+          ...('untreatedFruit' in more ? [plain.fruitNote, 'Contains alcohol, about 4.2 % by volume.'] : []),
         ]
         for (const text of wanted) expect(large.join(' ')).toContain(text)
         expect(all.map(({ text }) => text).join(' ')).not.toContain('…')

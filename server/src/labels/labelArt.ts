@@ -15,6 +15,8 @@ export interface LabelFacts {
   advisory: string
   /** Of frozen fruit that nobody treated. */
   fruitNote: string
+  /** Of alcohol in it; empty where there is none. */
+  alcohol: string
   reader: Reader
 }
 
@@ -44,7 +46,7 @@ interface Paragraph {
  * guest are whole on it, at 8 points or more; what one label has no room for stands on the next, which has the same date.
  */
 export function labelArt(facts: LabelFacts, size: Size): string[] {
-  const { item, reader, initials, kitchen, storage, advisory, fruitNote } = facts
+  const { item, reader, initials, kitchen, storage, advisory, fruitNote, alcohol } = facts
   const made = `${item.code} · made ${dayName(dayOf(item.made, reader.zone), reader)} ${timeOfDay(item.made, reader)} · ${initials}`
   const ready =
     item.ready === null
@@ -54,7 +56,9 @@ export function labelArt(facts: LabelFacts, size: Size): string[] {
   // Where somebody's allergens are not known, none is said to be missing.
   const known = allergens.join(', ') || (unknown.length ? '' : 'no named allergen')
   const named = [known, unknown.length ? `allergens not known: ${unknown.join(', ')}` : ''].filter(Boolean).join(' · ')
-  const notes = [item.facts.advisory ? advisory : '', item.facts.untreatedFruit ? fruitNote : ''].filter(Boolean)
+  const notes = [item.facts.advisory ? advisory : '', item.facts.untreatedFruit ? fruitNote : '', alcohol].filter(
+    Boolean,
+  )
   const whole = [named, storage, ...notes]
     .filter(Boolean)
     .map((text): Paragraph => ({ text, size: WHOLE, bold: text === named }))

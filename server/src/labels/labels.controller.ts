@@ -4,7 +4,7 @@ import { Transform, Type } from 'class-transformer'
 import { ArrayMaxSize, ArrayMinSize, IsIn, IsInt, IsUUID, Max, Min } from 'class-validator'
 import type { Response } from 'express'
 import { dayOf, itemLevel, type Id, type ItemState } from '@logged-thermal/core'
-import { advisory, fruitNote } from '@logged-thermal/wording'
+import { advisory, alcoholNote, fruitNote } from '@logged-thermal/wording'
 import type { EntityManager } from '@mikro-orm/postgresql'
 import { KitchenScope } from '../database/kitchenScope'
 import { Problem } from '../http/problem'
@@ -123,6 +123,7 @@ async function factsOf(
     storage: storageWords(itemLevel(item, limits, dayOf(now, kitchen.zone)), reader),
     advisory: advisory(reader),
     fruitNote: fruitNote(reader),
+    alcohol: alcoholNote(item.facts.alcohol, reader),
     reader,
   }))
 }

@@ -16,6 +16,7 @@ import {
 } from '@logged-thermal/core'
 import {
   advisory,
+  alcoholNote,
   asksWord,
   barSentence,
   timeOfDay,
@@ -186,6 +187,7 @@ function Walls({
         )}
       </ul>
       {item.facts.advisory && <p className={styles.note}>{advisory(spoken)}</p>}
+      {item.facts.alcohol && <p className={styles.note}>{alcoholNote(item.facts.alcohol, spoken)}</p>}
       {item.facts.untreatedFruit && <p className={styles.note}>{fruitNote(spoken)}</p>}
       <p className={clsx('muted', styles.note)}>
         {item.facts.allergens.length ? say('holdsAllergens', { allergens: item.facts.allergens.join(', ') }) : ''}

@@ -99,6 +99,7 @@ export const guideMessages = {
   without_susceptiblePlan: 'None: for them pasteurized egg only, wherever more than one is combined.',
   permit_packagedAcidity: 'Packed after the kill: the table for packaged food',
   without_packagedAcidity: 'None: the table for food that is not packaged decides.',
+  alcoholNote: '{known, select, true {Contains alcohol, about {percent} % by volume.} other {Contains alcohol.}}',
   fruitNote:
     'Contains frozen fruit that nobody treated and nothing boiled: not for highly susceptible people. A minute at the boil, or the days on the label.',
   advisory:

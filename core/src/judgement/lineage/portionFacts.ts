@@ -5,6 +5,7 @@ import { heatPlan } from '../../recipe/method/heatPlan'
 import type { Method } from '../../recipe/method/method'
 import type { BatchState } from '../../state/batch'
 import { valid } from '../../state/fact'
+import { alcoholOf } from './alcohol'
 import { holdsUntreatedFruit, isMoistened } from '../timeline/contents'
 import { timelineOf } from '../timeline/timeline'
 
@@ -52,6 +53,7 @@ export function portionFacts(batch: BatchState, method: Method, passedOn: readon
     ? []
     : parts.reduce<DietClaim[]>((left, { facts }) => left.filter((claim) => facts.claims.includes(claim)), ofMethod)
   const heat = worstHeat([ownHeat(batch, floors), ...passedOn.map(({ facts }) => facts.heat)])
+  const alcohol = alcoholOf(batch, method)
   const egg = timelineOf(batch).raw.some(({ what }) => what === 'egg') || batch.terms.eggs.uses.length > 0
   return {
     allergens: [
@@ -65,6 +67,7 @@ export function portionFacts(batch: BatchState, method: Method, passedOn: readon
     claims: claims.filter((claim) => claimsOf(added).includes(claim)),
     // The word to the guest is for raw or undercooked egg, never for fruit.
     advisory: (heat === 'raw' && egg) || passedOn.some(({ facts }) => facts.advisory),
+    ...(alcohol ? { alcohol } : {}),
     ...(holdsUntreatedFruit(batch) ? { untreatedFruit: true as const } : {}),
     heat,
     needsCold: batch.method.cooling !== 'dry' || isMoistened(batch) || heat === 'raw',

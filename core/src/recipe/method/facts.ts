@@ -42,7 +42,7 @@ export function factsOf(method: Method, find: FindMethod): MethodFacts {
   return {
     allergens,
     claims: complete ? claimsOf(known.map(({ ingredient }) => ingredient!)) : [],
-    alcoholByVolume: grams > 0 ? ethanol / ETHANOL_DENSITY / (grams - ethanol + ethanol / ETHANOL_DENSITY) : 0,
+    alcoholByVolume: byVolume(ethanol, grams),
     grams,
     composition: mixed(
       known.map(({ grams: mass, ingredient }) => ({ grams: mass, composition: ingredient!.composition })),
@@ -50,6 +50,16 @@ export function factsOf(method: Method, find: FindMethod): MethodFacts {
     unchecked,
     unknown: parts.unknown,
   }
+}
+
+/**
+ * Ethanol as a share of the volume of the whole, the rest reckoned as water.
+ * @param ethanol g
+ * @param grams of the whole; 0: nothing is in it
+ */
+export function byVolume(ethanol: number, grams: number): number {
+  const litres = ethanol / ETHANOL_DENSITY
+  return grams > 0 ? litres / (grams - ethanol + litres) : 0
 }
 
 /** What may be claimed of whatever is made of these alone; nothing of what nobody has read. */

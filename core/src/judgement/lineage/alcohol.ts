@@ -1,0 +1,34 @@
+import type { ItemFacts } from '../../ledger/storeEntries'
+import { byVolume, ingredientOf } from '../../recipe/method/facts'
+import { foodIn } from '../../recipe/ingredient/own'
+import type { Method } from '../../recipe/method/method'
+import type { BatchState } from '../../state/batch'
+import { valid } from '../../state/fact'
+
+/**
+ * The alcohol in a batch, as all that went in says: of the method and besides, nothing taken off for what boils away.
+ * undefined where there is none; without a figure where somebody did not weigh it, or where it came in a part.
+ */
+export function alcoholOf(batch: BatchState, method: Method): ItemFacts['alcohol'] {
+  const added = valid(batch.facts.added).map(({ value }) => ({ ...value, food: foodIn(value) }))
+  // What the method takes at that step and the cook told of is one thing, not two.
+  const planned = method.amounts
+    .filter(({ step, ingredient }) => !added.some((each) => each.step === step && each.ingredient === ingredient))
+    .map((amount) => ({ grams: (amount.grams ?? 0) * batch.factor, food: ingredientOf(amount, method) }))
+  const all = [...planned, ...added]
+  const strong = all.filter(({ food }) => (food?.alcohol ?? 0) > 0)
+  const instead = valid(batch.facts['lots-used'])
+    .flatMap(({ value }) => value.uses)
+    .some((use) => use.instead && use.ingredient !== null && isStrong(use.ingredient))
+  const inPart = valid(batch.facts['part-used']).some(({ value }) => value.part.facts.alcohol !== undefined)
+  if (strong.length === 0 && !instead && !inPart) return undefined
+  if (instead || inPart || strong.some(({ grams }) => grams === null)) return { byVolume: null }
+  const parts = method.components.reduce((sum, part) => sum + (part.grams ?? 0) * batch.factor, 0)
+  const mass = all.reduce((sum, { grams }) => sum + (grams ?? 0), parts)
+  const ethanol = strong.reduce((sum, { grams, food }) => sum + (grams ?? 0) * food!.alcohol, 0)
+  return { byVolume: Math.round(byVolume(ethanol, mass) * 1000) / 1000 }
+}
+
+function isStrong(ingredient: string): boolean {
+  return (foodIn({ ingredient })?.alcohol ?? 0) > 0
+}
