@@ -60,6 +60,9 @@ test('off the heat every place says what comes of it; an unrated tub is refused;
   const sheet = page.getByRole('dialog')
   await expect(sheet.getByRole('button', { name: /^Cold tub/ })).toBeDisabled()
   await expect(sheet.getByRole('button', { name: /^Cold tub/ })).toContainText('Not rated for hot food')
+  // Of glasses as many as it fills; a cup is not for hot.
+  await expect(sheet.getByRole('button', { name: /^\d+ × Glass, 6 cm/ })).toContainText(/8\.1 cm|8\.0 cm|7\.\d cm/)
+  await expect(sheet.getByRole('button', { name: /× Cup, 7 cm/ })).toBeDisabled()
   const half = sheet.getByRole('button', { name: /^Half tray/ })
   const deep = await half.innerText()
   await sheet.getByRole('button', { name: 'One pan more' }).click()

@@ -70,6 +70,12 @@ const VESSELS: RegisteredVessel[] = [
   { name: 'Pail, 22 cm', inside: round(0.22, 0.24), wall: 'steel', ...rated },
   { name: 'Hot tub, 24 cm', inside: round(0.24, 0.2), wall: 'plastic', ...rated },
   { name: 'Cold tub, 24 cm', inside: round(0.24, 0.2), wall: 'plastic', food: true, hotFill: false },
+  { name: 'Frame, 57 × 37 cm', inside: box(0.56, 0.36, 0.045), wall: 'steel', ...rated },
+  { name: 'Glass, 6 cm', inside: round(0.06, 0.09), wall: 'glass or ceramic', ...rated },
+  { name: 'Ramekin, 9 cm', inside: round(0.085, 0.045), wall: 'glass or ceramic', ...rated },
+  { name: 'Silicone mould, 7 cm', inside: round(0.07, 0.04), wall: 'plastic', ...rated },
+  { name: 'Cup, 7 cm', inside: round(0.07, 0.07), wall: 'plastic', food: true, hotFill: false },
+  { name: 'Piping bag', inside: round(0.09, 0.3), wall: 'plastic', food: true, hotFill: false },
 ]
 
 const UNITS: ColdUnit[] = [

@@ -16,6 +16,8 @@ export {
   depthOf,
   fillRefusal,
   filledTo,
+  isPiece,
+  piecesFor,
   HOT_FILL_FROM,
   pansFor,
   type Inside,

@@ -1,8 +1,10 @@
 import { useMemo, useState } from 'react'
 import {
+  isPiece,
   litresOf,
   outcomeOf,
   pansFor,
+  piecesFor,
   stagesOf,
   timelineOf,
   type BatchState,
@@ -94,7 +96,9 @@ export function PourSheet({ batch, pans: asked, now, onClose, reader }: Props) {
               onClick={() => pour(outcome)}
             >
               <VesselPicture inside={choice.vessel.inside} depth={depth} colour={colourOf(load?.celsius ?? 60)} />
-              {choice.vessel.name}
+              {isPiece(choice.vessel.inside)
+                ? say('piecesOf', { count: choice.pans, vessel: choice.vessel.name })
+                : choice.vessel.name}
               <small>
                 <strong>{centimetres(depth, reader)}</strong>{' '}
                 {say('deepMakesOutcomewords', { makes, outcomeWords: outcomeWords(outcome, reader) })}
@@ -119,8 +123,15 @@ function outcomes(batch: BatchState, load: Load | null, vessels: readonly Vessel
   const stages = stagesOf(batch.checks)
   const { place, cover } = timelineOf(batch).setting
   return vessels
-    .map((vessel) => outcomeOf(load, { vessel, pans, place: place ?? 'ice bath', cover }, stages))
-    .filter(({ choice }) => pans > 1 || pansFor(litresOf(load), choice.vessel.inside, 1) <= MOST)
+    .map((vessel) => {
+      // Of cups and moulds as many as it fills, whatever was asked of pans.
+      const many = isPiece(vessel.inside) ? piecesFor(litresOf(load), vessel.inside) : pans
+      return outcomeOf(load, { vessel, pans: many, place: place ?? 'ice bath', cover }, stages)
+    })
+    .filter(
+      ({ choice }) =>
+        pans > 1 || isPiece(choice.vessel.inside) || pansFor(litresOf(load), choice.vessel.inside, 1) <= MOST,
+    )
     .sort((a, b) => Number(b.makes) - Number(a.makes) || Number(a.refused !== null) - Number(b.refused !== null))
 }
 

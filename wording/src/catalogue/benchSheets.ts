@@ -53,6 +53,7 @@ export const benchSheetsMessages = {
   doneNotTicked: 'It is done and was not ticked',
   anotherWayMaking: 'Another way of making it',
   forgotten: 'Forgotten',
+  piecesOf: '{count} × {vessel}',
   fromWhichLots: 'From which lots does it come?',
   foodGrams: '{food}, {grams}',
   lotNotTold: 'Not told',

@@ -1,3 +1,4 @@
+import { MOST_PANS } from './poured'
 import type { Bodies } from '../../ledger/entry'
 import { asEntered, EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { PLACES } from '../../physics/cooling/place'
@@ -29,7 +30,7 @@ export const coolingPlanned: KindOf<'cooling-planned'> = {
     const facts = object(vessel, ['id', 'name', 'inside', 'wall'])
     return {
       vessel: { id: id(facts.id), ...parseVesselFacts(facts) },
-      pans: whole(pans, 1, 60),
+      pans: whole(pans, 1, MOST_PANS),
       depth: number(depth, 0.003, 2),
       place: oneOf(place, PLACES),
       cover: oneOf(cover, COVERS),

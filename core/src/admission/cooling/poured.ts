@@ -7,6 +7,9 @@ import { fillRefusal } from '../../physics/cooling/vessel'
 import { needsOpenBatch } from '../guard/openBatch'
 import { parseVesselFacts } from '../equipment/vesselRegistered'
 
+/** Cups and moulds of a large batch; more is a slip. */
+export const MOST_PANS = 600
+
 declare module '../../ledger/entry' {
   interface Bodies {
     poured: Pouring
@@ -30,7 +33,7 @@ export const poured: KindOf<'poured'> = {
     const facts = object(vessel, ['id', 'name', 'inside', 'wall'])
     return {
       vessel: { id: id(facts.id), ...parseVesselFacts(facts) },
-      pans: whole(pans, 1, 60),
+      pans: whole(pans, 1, MOST_PANS),
       depth: number(depth, 0.003, 2),
       ...(slowest.value === undefined ? {} : { slowest: text(slowest, 8) }),
     }

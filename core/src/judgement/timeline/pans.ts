@@ -1,5 +1,5 @@
 import type { Instant } from '../../ground/instant'
-import { filledTo } from '../../physics/cooling/vessel'
+import { PIECE_LITRES, filledTo } from '../../physics/cooling/vessel'
 import type { Pouring } from '../../ledger/entry'
 import type { BatchState } from '../../state/batch'
 import { inOrder, type Fact } from '../../state/fact'
@@ -35,8 +35,6 @@ export function pansOf({ facts: { poured } }: Pick<BatchState, 'facts'>, core: r
   }
 }
 
-/** A mould, a cup, a glass: so little of it each that pieces alike are one lot, litres. House figure. */
-const PIECE_LITRES = 0.5
 /** Of pieces alike one in so many is read, in the slowest place of each tray, and two of a batch at least. */
 const PIECES_A_READING = 24
 const PIECES_READ = 2

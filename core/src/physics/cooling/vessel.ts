@@ -47,6 +47,21 @@ export function pansFor(litres: number, inside: Inside, depth: number): number {
   return Math.max(1, Math.ceil(litres / 1000 / (floorArea(inside) * Math.min(depth, inside.height)) - 1e-9))
 }
 
+/** A mould, a cup, a glass: so little of it each that pieces alike are one lot, litres. House figure. */
+export const PIECE_LITRES = 0.5
+/** A piece is filled so far, as a share of its height. House figure. */
+const PIECE_FILLED = 0.9
+
+/** Whether a vessel is a cup or a mould, of which a batch fills many. */
+export function isPiece(inside: Inside): boolean {
+  return floorArea(inside) * inside.height * 1000 <= PIECE_LITRES + 1e-9
+}
+
+/** How many pieces so many litres fill. */
+export function piecesFor(litres: number, inside: Inside): number {
+  return pansFor(litres, inside, inside.height * PIECE_FILLED)
+}
+
 /** What stands `depth` deep in it. */
 export function filledTo(inside: Inside, depth: number): Shape {
   return inside.kind === 'round'
