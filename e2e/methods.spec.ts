@@ -152,6 +152,11 @@ test('a recipe is pasted, put right line by line, and is a draft that nothing wa
   await chef.getByRole('option', { name: 'Icing sugar', exact: true }).click()
   await understood.getByRole('button', { name: 'Make it an ingredient' }).click()
   await understood.getByRole('button', { name: 'That is it' }).click()
+  // Called away once more: what was put right stays too.
+  await chef.getByRole('link', { name: 'Line' }).first().click()
+  await chef.goto(`${kitchen.url}/methods/new`)
+  await expect(understood.getByRole('button', { name: /2 cups milk/ })).toContainText('515 g')
+  await expect(understood.getByRole('button', { name: /moon dust/ })).toContainText('Understood')
   await draft.click()
 
   await expect(chef.getByRole('heading', { level: 1 })).toContainText('Fennel pouring custard')

@@ -13,7 +13,13 @@ it('stays on the tablet until a draft was made of it', () => {
     opened(),
   )
   keepBegun(typed)
-  expect(opened()).toEqual({ way: 'paste', name: 'Bay custard', family: 'poured-custard', text: '2 cups milk' })
+  expect(opened()).toEqual({
+    way: 'paste',
+    name: 'Bay custard',
+    family: 'poured-custard',
+    text: '2 cups milk',
+    right: null,
+  })
   keepBegun(begun.reducer(typed, ended()))
   expect(opened()).toMatchObject({ name: '', text: '' })
 })
@@ -22,6 +28,18 @@ it.each(['no JSON', '7', 'null', '{"way":"fly","family":"soup","name":7}'])(
   'begins anew with what cannot be read: %s',
   (kept) => {
     localStorage.setItem(KEPT, kept)
-    expect(opened()).toEqual({ way: 'write', name: '', family: 'poured-custard', text: '' })
+    expect(opened()).toEqual({ way: 'write', name: '', family: 'poured-custard', text: '', right: null })
   },
 )
+
+it('keeps what was put right of a pasted text, and drops a line of what is no ingredient any more', () => {
+  const line = { line: '2 cups milk', name: 'milk', grams: 500, count: null, said: '2 cups', understood: 'understood' }
+  const lines = {
+    0: { ...line, ingredient: 'milk', own: null, out: false },
+    1: { ...line, ingredient: 'gone', own: null, out: false },
+    2: { ...line, ingredient: null, own: null, out: true },
+  }
+  localStorage.setItem(KEPT, JSON.stringify({ way: 'paste', text: 'x', right: { of: 'x', title: 'Mine', lines } }))
+  expect(opened().right).toMatchObject({ of: 'x', title: 'Mine' })
+  expect(Object.keys(opened().right!.lines)).toEqual(['0', '2'])
+})

@@ -1,7 +1,22 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
-import { FAMILY_KEYS, type FamilyKey } from '@logged-thermal/core'
+import { catalogue, FAMILY_KEYS, type FamilyKey, type Ingredient, type PastedMaterial } from '@logged-thermal/core'
 
 export const WAYS = ['write', 'copy', 'paste'] as const
+
+/** An ingredient of a pasted recipe as it stands now: read, put right, or left out. */
+export interface Settled extends PastedMaterial {
+  own: Ingredient | null
+  out: boolean
+}
+
+/** What was put right in a pasted recipe: it counts for the very text that it was read from. */
+export interface PutRight {
+  of: string
+  title?: string
+  family?: FamilyKey
+  /** Lines by their number. */
+  lines: Record<string, Settled>
+}
 
 /** A method that somebody began and has made no draft of yet: what was typed stays on this tablet, whoever is called away. */
 export interface Begun {
@@ -10,9 +25,11 @@ export interface Begun {
   family: FamilyKey
   /** A pasted recipe. */
   text: string
+  /** What was put right of it; null: nothing yet. */
+  right: PutRight | null
 }
 
-const NOTHING: Begun = { way: 'write', name: '', family: 'poured-custard', text: '' }
+const NOTHING: Begun = { way: 'write', name: '', family: 'poured-custard', text: '', right: null }
 
 export const begun = createSlice({
   name: 'begun',
@@ -37,14 +54,25 @@ export function keepBegun(state: Begun): void {
   }
 }
 
+/** Only lines that still say something: of an ingredient that there is. */
+function keptRight(right: PutRight | null | undefined): PutRight | null {
+  if (typeof right?.of !== 'string' || typeof right.lines !== 'object') return null
+  const lines = Object.entries(right.lines).filter(
+    ([, { line, ingredient, own }]) =>
+      typeof line === 'string' && (ingredient === null || ingredient in catalogue || own?.key === ingredient),
+  )
+  return { ...right, lines: Object.fromEntries(lines) }
+}
+
 function load(): Begun {
   try {
-    const { way, name, family, text } = JSON.parse(localStorage.getItem(KEPT) ?? '{}') as Partial<Begun>
+    const { way, name, family, text, right } = JSON.parse(localStorage.getItem(KEPT) ?? '{}') as Partial<Begun>
     return {
       way: WAYS.find((each) => each === way) ?? NOTHING.way,
       name: typeof name === 'string' ? name : '',
       family: FAMILY_KEYS.find((each) => each === family) ?? NOTHING.family,
       text: typeof text === 'string' ? text : '',
+      right: keptRight(right),
     }
   } catch {
     return NOTHING

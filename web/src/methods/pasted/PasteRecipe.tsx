@@ -19,7 +19,7 @@ interface Props {
 /** A recipe as text, and what was understood of it beside it: nothing is kept before it is confirmed. */
 export function PasteRecipe({ measures, reader, onDraft }: Props) {
   const dispatch = useAppDispatch()
-  const { text } = useAppSelector((state) => state.begun)
+  const { text, right } = useAppSelector((state) => state.begun)
   const pasted = usePasted(text, measures)
   return (
     <div className={styles.paste}>
@@ -34,7 +34,16 @@ export function PasteRecipe({ measures, reader, onDraft }: Props) {
       <div aria-live="polite">
         {pasted ? (
           // Another text is read anew: what was put right was of the one before.
-          <Understood key={pasted.of} read={pasted.read} measures={measures} reader={reader} onDraft={onDraft} />
+          <Understood
+            key={pasted.of}
+            read={pasted.read}
+            of={pasted.of}
+            right={right}
+            measures={measures}
+            reader={reader}
+            onRight={(put) => dispatch(begin({ right: put }))}
+            onDraft={onDraft}
+          />
         ) : (
           <p className="muted">{say('nothingRead')}</p>
         )}

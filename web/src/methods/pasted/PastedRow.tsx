@@ -1,23 +1,18 @@
 import { useState } from 'react'
-import { catalogue, readAmount, type Ingredient, type MeasureSystem, type PastedMaterial } from '@logged-thermal/core'
+import { catalogue, readAmount, type Ingredient, type MeasureSystem } from '@logged-thermal/core'
 import { grams, pastedMessages, type Reader } from '@logged-thermal/wording'
 import { clsx } from 'clsx'
 import { Key } from '../../kit/Key'
 import { KeyRow } from '../../kit/KeyRow'
 import { RowKey } from '../../kit/RowKey'
 import { speaks } from '../../kit/language'
+import type { Settled } from '../../app/begun'
 import { HowMuch, takenFrom, type TypedAmount } from '../../parts/HowMuch'
 import { IngredientField } from '../../parts/IngredientField'
 import { OwnIngredient } from '../../parts/OwnIngredient'
 import styles from './pasted.module.css'
 
 const say = speaks(pastedMessages)
-
-/** An ingredient of a pasted recipe as it stands now: read, put right, or left out. */
-export interface Settled extends PastedMaterial {
-  own: Ingredient | null
-  out: boolean
-}
 
 interface Props {
   material: Settled
@@ -113,7 +108,7 @@ function Settling({
 }
 
 /** The amount as it was written where it can be read so, else in grams. */
-function writtenOf({ said, grams: mass }: PastedMaterial, food: Ingredient | null, measures: MeasureSystem): string {
+function writtenOf({ said, grams: mass }: Settled, food: Ingredient | null, measures: MeasureSystem): string {
   const inGrams = mass === null ? null : `${mass} g`
   if (said === null) return inGrams ?? ''
   return food && readAmount(said, food, measures).kind === 'unread' ? (inGrams ?? said) : said

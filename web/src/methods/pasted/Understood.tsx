@@ -5,7 +5,6 @@ import {
   families,
   methodOf,
   missingOf,
-  type FamilyKey,
   type MeasureSystem,
   type Method,
   type PastedRecipe,
@@ -15,25 +14,32 @@ import { Field } from '../../kit/Field'
 import { Key } from '../../kit/Key'
 import { SelectField } from '../../kit/SelectField'
 import { speaks } from '../../kit/language'
-import { PastedRow, type Settled } from './PastedRow'
+import type { PutRight, Settled } from '../../app/begun'
+import { PastedRow } from './PastedRow'
 import styles from './pasted.module.css'
 
 const say = speaks(pastedMessages)
 
 interface Props {
   read: PastedRecipe
+  /** The text that was read. */
+  of: string
+  /** What was put right of it before somebody was called away. */
+  right: PutRight | null
+  onRight: (right: PutRight) => void
   measures: MeasureSystem
   reader: Reader
   onDraft: (method: Method) => void
 }
 
 /** What was understood of a recipe, line by line, to be put right; a draft of it once nothing is left unread. */
-export function Understood({ read, measures, reader, onDraft }: Props) {
-  const [title, setTitle] = useState(read.title)
-  const [family, setFamily] = useState<FamilyKey>(read.family)
-  const [materials, setMaterials] = useState<readonly Settled[]>(() =>
-    read.materials.map((material) => ({ ...material, own: null, out: false })),
-  )
+export function Understood({ read, of, right, measures, reader, onRight, onDraft }: Props) {
+  const put: PutRight = right?.of === of ? right : { of, lines: {} }
+  const { title = read.title, family = read.family } = put
+  const materials = read.materials.map((material, i): Settled => {
+    const kept = put.lines[i]
+    return kept?.line === material.line ? kept : { ...material, own: null, out: false }
+  })
   const [opened, setOpened] = useState<number | null>(null)
   const kept = materials.filter(({ out }) => !out)
   const recipe = { ...read, title: title.trim(), family, materials: kept }
@@ -50,12 +56,12 @@ export function Understood({ read, measures, reader, onDraft }: Props) {
   }
   return (
     <section className={styles.understood} aria-label={say('whatWasUnderstood')}>
-      <Field label={say('name')} value={title} max={80} onValue={setTitle} />
+      <Field label={say('name')} value={title} max={80} onValue={(typed) => onRight({ ...put, title: typed })} />
       <SelectField
         label={say('family')}
         options={FAMILY_KEYS.map((key) => ({ value: key, words: families[key].name }))}
         chosen={family}
-        onChoose={setFamily}
+        onChoose={(chosen) => onRight({ ...put, family: chosen })}
       />
       {missingOf(recipe).map((each) => (
         <p className={styles.missing} role="note" key={JSON.stringify(each)}>
@@ -72,7 +78,7 @@ export function Understood({ read, measures, reader, onDraft }: Props) {
             reader={reader}
             open={i === opened}
             onOpen={(open) => setOpened(open ? i : null)}
-            onChange={(next) => setMaterials((all) => all.with(i, next))}
+            onChange={(next) => onRight({ ...put, lines: { ...put.lines, [i]: next } })}
           />
         ))}
       </ul>

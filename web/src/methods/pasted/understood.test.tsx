@@ -2,6 +2,8 @@
 import '../../test/browser'
 import { fireEvent, screen, within } from '@testing-library/react'
 import { readRecipe, type Method } from '@logged-thermal/core'
+import { useState } from 'react'
+import type { PutRight } from '../../app/begun'
 import { KitchenStory, onTablet, settled, tapped as tap } from '../../test/tablet'
 import { Understood } from './Understood'
 
@@ -21,9 +23,15 @@ const reader = { scale: 'C', zone: 'UTC', locale: 'en-GB', hours: 24, today: nul
 
 async function show(text = TEXT) {
   const drafts: Method[] = []
+  let kept: PutRight | null = null
   const read = readRecipe(text, 'metric')
-  const asked = { read, measures: 'metric', reader } as const
-  await onTablet(<Understood {...asked} onDraft={(method) => drafts.push(method)} />, {
+  function Pasted() {
+    const [right, setRight] = useState(kept)
+    kept = right
+    const asked = { read, of: text, right, measures: 'metric', reader } as const
+    return <Understood {...asked} onRight={setRight} onDraft={(method) => drafts.push(method)} />
+  }
+  await onTablet(<Pasted />, {
     story: new KitchenStory(),
     now: 0,
   })
