@@ -167,6 +167,33 @@ test('a recipe is pasted, put right line by line, and is a draft that nothing wa
   await chef.context().close()
 })
 
+test('a table of many recipes is opened, and each becomes a draft by itself', async ({ browser }) => {
+  const chef = await person(browser, 'Noor Hallet')
+  await chef.goto(`${kitchen.url}/methods/new`)
+  await chef.getByRole('button', { name: 'Paste a recipe' }).click()
+  const open = async (text: string) =>
+    chef
+      .getByLabel('File of a table')
+      .setInputFiles({ name: 'recipes.csv', mimeType: 'text/csv', buffer: Buffer.from(text) })
+  await open('a,b\n1,2')
+  await expect(chef.getByRole('alert')).toContainText('Its first row names no column "method"')
+  await open(
+    'Method,Amount,Unit,Ingredient,Step\nBay cream,500,ml,whole milk,Heat the milk to 80 °C.\n,100,g,sugar,\n' +
+      '"Cider syrup, dark",300,g,sugar,Boil it down by a third.',
+  )
+  const table = chef.getByRole('region', { name: 'From a table' })
+  await expect(table).toContainText('2 recipes are left')
+  await table.getByRole('button', { name: 'Cider syrup, dark' }).click()
+  await expect(chef.getByRole('region', { name: 'What was understood' })).toContainText('Syrup or sauce')
+  await chef.getByRole('button', { name: /Make a draft of it/ }).click()
+  await expect(chef.getByRole('heading', { level: 1 })).toContainText('Cider syrup, dark')
+  // The other waits where it was.
+  await chef.goto(`${kitchen.url}/methods/new`)
+  await expect(table).toContainText('One recipe is left')
+  await expect(table.getByRole('button', { name: 'Bay cream' })).toBeVisible()
+  await chef.context().close()
+})
+
 test('a chef writes a poured custard and saves it in at most 25 taps', async ({ browser }) => {
   const chef = await person(browser, 'Noor Hallet')
   await chef.goto(`${kitchen.url}/methods`)

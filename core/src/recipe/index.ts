@@ -50,6 +50,7 @@ export {
   type Unread,
 } from './amount/readAmount'
 export type { AmountUnit } from './amount/unit'
+export { recipesInTable, type TableRead, type TableRecipe } from './pasted/table'
 export { LONGEST_RECIPE, missingOf, readRecipe, type Missing, type PastedRecipe } from './pasted/readRecipe'
 export { methodOf } from './pasted/methodOf'
 export type { PastedMaterial } from './pasted/material'

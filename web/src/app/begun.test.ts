@@ -19,6 +19,7 @@ it('stays on the tablet until a draft was made of it', () => {
     family: 'poured-custard',
     text: '2 cups milk',
     right: null,
+    table: [],
   })
   keepBegun(begun.reducer(typed, ended()))
   expect(opened()).toMatchObject({ name: '', text: '' })
@@ -28,7 +29,7 @@ it.each(['no JSON', '7', 'null', '{"way":"fly","family":"soup","name":7}'])(
   'begins anew with what cannot be read: %s',
   (kept) => {
     localStorage.setItem(KEPT, kept)
-    expect(opened()).toEqual({ way: 'write', name: '', family: 'poured-custard', text: '', right: null })
+    expect(opened()).toEqual({ way: 'write', name: '', family: 'poured-custard', text: '', right: null, table: [] })
   },
 )
 
@@ -42,4 +43,14 @@ it('keeps what was put right of a pasted text, and drops a line of what is no in
   localStorage.setItem(KEPT, JSON.stringify({ way: 'paste', text: 'x', right: { of: 'x', title: 'Mine', lines } }))
   expect(opened().right).toMatchObject({ of: 'x', title: 'Mine' })
   expect(Object.keys(opened().right!.lines)).toEqual(['0', '2'])
+})
+
+it('goes on with what is left of a table once a draft was made of one', () => {
+  const table = ['a', 'b'].map((title) => ({ title, text: `${title}\n1 egg` }))
+  const chosen = [begin({ way: 'paste', table }), begin({ text: 'a\n1 egg' })].reduce(begun.reducer, opened())
+  const left = begun.reducer(chosen, ended())
+  expect(left).toMatchObject({ way: 'paste', text: '', table: [{ title: 'b' }] })
+  keepBegun(left)
+  expect(opened().table).toEqual(left.table)
+  expect(begun.reducer({ ...left, text: 'b\n1 egg' }, ended())).toMatchObject({ way: 'write', table: [] })
 })

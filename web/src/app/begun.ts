@@ -1,5 +1,12 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
-import { catalogue, FAMILY_KEYS, type FamilyKey, type Ingredient, type PastedMaterial } from '@logged-thermal/core'
+import {
+  catalogue,
+  FAMILY_KEYS,
+  type FamilyKey,
+  type Ingredient,
+  type PastedMaterial,
+  type TableRecipe,
+} from '@logged-thermal/core'
 
 export const WAYS = ['write', 'copy', 'paste'] as const
 
@@ -27,9 +34,11 @@ export interface Begun {
   text: string
   /** What was put right of it; null: nothing yet. */
   right: PutRight | null
+  /** Recipes of a table that no draft was made of yet. */
+  table: TableRecipe[]
 }
 
-const NOTHING: Begun = { way: 'write', name: '', family: 'poured-custard', text: '', right: null }
+const NOTHING: Begun = { way: 'write', name: '', family: 'poured-custard', text: '', right: null, table: [] }
 
 export const begun = createSlice({
   name: 'begun',
@@ -37,7 +46,10 @@ export const begun = createSlice({
   reducers: {
     begin: (state, { payload }: PayloadAction<Partial<Begun>>) => ({ ...state, ...payload }),
     /** A draft was made of it. */
-    ended: () => NOTHING,
+    ended: ({ text, table }) => {
+      const left = table.filter((recipe) => recipe.text !== text)
+      return left.length ? { ...NOTHING, way: 'paste' as const, table: left } : NOTHING
+    },
   },
 })
 
@@ -66,13 +78,16 @@ function keptRight(right: PutRight | null | undefined): PutRight | null {
 
 function load(): Begun {
   try {
-    const { way, name, family, text, right } = JSON.parse(localStorage.getItem(KEPT) ?? '{}') as Partial<Begun>
+    const { way, name, family, text, right, table } = JSON.parse(localStorage.getItem(KEPT) ?? '{}') as Partial<Begun>
     return {
       way: WAYS.find((each) => each === way) ?? NOTHING.way,
       name: typeof name === 'string' ? name : '',
       family: FAMILY_KEYS.find((each) => each === family) ?? NOTHING.family,
       text: typeof text === 'string' ? text : '',
       right: keptRight(right),
+      table: Array.isArray(table)
+        ? table.filter((each) => typeof each?.title === 'string' && typeof each.text === 'string')
+        : [],
     }
   } catch {
     return NOTHING

@@ -13,7 +13,7 @@ export const helpMessages = {
   methods:
     'How each dessert is made, and which limits it is held to. Open one to read or change it. A change counts once the lead has approved it.',
   newMethod:
-    'Start a method from a name and a family, from a copy, or from the text of a recipe. In pasted text every guess is marked: check each one, and what is missing. The draft counts once the lead has put it in force.',
+    'Start a method from a name and a family, from a copy, from the text of a recipe or a table of many. In pasted text every guess is marked: check each one, and what is missing. The draft counts once the lead has put it in force.',
   more: 'Every place of the program. What is not in the bar below is here. Search finds batches, things, lots, methods and people.',
   start:
     'Choose the method, then how much of it. What it will be held to is shown before you start. Check the eggs: some methods ask for pasteurized ones.',

@@ -1,5 +1,14 @@
 /** A pasted recipe, and what was understood of it. */
 export const pastedMessages = {
+  fromTable: 'From a table',
+  tableFile: 'File of a table',
+  openTable: 'Open a table (CSV)',
+  noTable: 'That is no table that can be read. Save it as CSV, with a row for every ingredient.',
+  noColumn:
+    'Its first row names no column "{column}". A row for every ingredient: method, amount, unit, ingredient, step.',
+  column_method: 'method',
+  column_ingredient: 'ingredient',
+  leftInTable: '{count, plural, one {One recipe is} other {# recipes are}} left. Each becomes a draft by itself.',
   theRecipe: 'The recipe, as text',
   pasteHint: 'From paper or a web page, in any layout. Nothing is saved until you make a draft of it.',
   nothingRead: 'What is understood will show up here.',

@@ -4,6 +4,7 @@ import { begin } from '../../app/begun'
 import { useAppDispatch, useAppSelector } from '../../app/store'
 import { Field } from '../../kit/Field'
 import { speaks } from '../../kit/language'
+import { FromTable } from './FromTable'
 import { Understood } from './Understood'
 import { usePasted } from './usePasted'
 import styles from './pasted.module.css'
@@ -23,14 +24,17 @@ export function PasteRecipe({ measures, reader, onDraft }: Props) {
   const pasted = usePasted(text, measures)
   return (
     <div className={styles.paste}>
-      <Field
-        label={say('theRecipe')}
-        value={text}
-        rows={16}
-        max={LONGEST_RECIPE}
-        hint={say('pasteHint')}
-        onValue={(typed) => dispatch(begin({ text: typed }))}
-      />
+      <div>
+        <FromTable />
+        <Field
+          label={say('theRecipe')}
+          value={text}
+          rows={16}
+          max={LONGEST_RECIPE}
+          hint={say('pasteHint')}
+          onValue={(typed) => dispatch(begin({ text: typed }))}
+        />
+      </div>
       <div aria-live="polite">
         {pasted ? (
           // Another text is read anew: what was put right was of the one before.
