@@ -96,7 +96,14 @@ export const finishes: MethodShape[] = [
     portions: 40,
     houseDays: 3,
     steps: [
-      { key: 'soak', kind: 'mise', part: 'gelatine', text: 'Soak the gelatine', activeMinutes: 1 },
+      {
+        key: 'soak',
+        kind: 'mise',
+        part: 'gelatine',
+        text: 'Soak the gelatine',
+        activeMinutes: 1,
+        passiveMinutes: { least: 5, most: 10 },
+      },
       {
         key: 'warm',
         kind: 'heat dairy',

@@ -81,7 +81,14 @@ export const nog: StepShape[] = [
 ]
 
 export const setCream: StepShape[] = [
-  { key: 'soak', kind: 'mise', part: 'gelatine', text: 'Soak the gelatine', activeMinutes: 1 },
+  {
+    key: 'soak',
+    kind: 'mise',
+    part: 'gelatine',
+    text: 'Soak the gelatine',
+    activeMinutes: 1,
+    passiveMinutes: { least: 5, most: 10 },
+  },
   { key: 'warm', kind: 'heat dairy', text: 'Warm, dissolve the gelatine above 40°', activeMinutes: 8 },
   {
     key: 'cool',
@@ -96,7 +103,14 @@ export const setCream: StepShape[] = [
 
 /** On cooked yolks, with gelatine: it is folded in a window, and goes on into the cold. */
 export const cookedMousse: StepShape[] = [
-  { key: 'soak', kind: 'mise', part: 'gelatine', text: 'Soak the gelatine', activeMinutes: 1 },
+  {
+    key: 'soak',
+    kind: 'mise',
+    part: 'gelatine',
+    text: 'Soak the gelatine',
+    activeMinutes: 1,
+    passiveMinutes: { least: 5, most: 10 },
+  },
   { key: 'warm', kind: 'heat dairy', part: 'dairy', text: 'Warm the milk', activeMinutes: 5 },
   { key: 'temper', kind: 'temper', part: 'dairy', text: 'Pour on the yolks', activeMinutes: 2 },
   {
