@@ -320,3 +320,117 @@ it('only warmed, never hot: it cools as what is made at room temperature, by its
   pot.ends(206, 'set')
   expect(pot.asks(207).kind).toBe('keep')
 })
+
+it('raw on purpose: hours from combining to the minute, in everything that is made with it', () => {
+  const mousse = written(
+    'Raw mousse',
+    'mousse',
+    [
+      ['melt', 'mise', { part: 'chocolate' }],
+      ['fold', 'fold'],
+      ['cool', 'cool'],
+      ['hold', 'hold'],
+    ],
+    [
+      ['dark-chocolate', 500, 'melt'],
+      ['egg', 300, 'fold'],
+    ],
+    {
+      raw: true,
+      houseDays: 2,
+      justified: [{ problem: 'egg not heated / fold / a1', reason: 'raw on purpose, with the word to the guest' }],
+    },
+  )
+  const cups = written(
+    'Cups',
+    'assembly',
+    [
+      ['build', 'assemble'],
+      ['hold', 'hold'],
+    ],
+    [['cream-36', 500, 'build']],
+  )
+  const story = new KitchenStory({}, [custard, mousse, cups])
+  const pot = new Pot(story, mousse)
+  pot.ends(5, 'melt')
+  pot.cracks(8, eggs(story), 6)
+  pot.ends(10, 'fold')
+  pot.reads([120, 4.5])
+  const raw = story.putAway(pot.id, 130, {}, mousse)
+  const until = at(10) + 24 * 3_600_000
+  expect(item(story, raw).facts).toMatchObject({ heat: 'raw', advisory: true })
+  expect(itemWalls(item(story, raw), 'UTC')[0]).toMatchObject({ until })
+  const built = new Pot(story, cups, 140)
+  story.air(139, 3)
+  story.enter('part-used', raw, 141, story.part(raw, built.id, 141, 'build'))
+  built.ends(145, 'build')
+  built.reads([150, 4.8])
+  const cup = item(story, story.putAway(built.id, 160, {}, cups))
+  expect(cup.facts).toMatchObject({ heat: 'raw', advisory: true })
+  expect(itemWalls(cup, 'UTC')[0]).toMatchObject({ until })
+})
+
+it('butter worked in hot after the proof reopens nothing; milk read before it met the yolks proves nothing', () => {
+  const cream = written(
+    'Infused cream',
+    'poured-custard',
+    [
+      ['infuse', 'infuse', { part: 'milk', passiveMinutes: { least: 20, most: 40 } }],
+      ['temper', 'temper'],
+      ['cook', 'cook'],
+      ['butter', 'add after heat'],
+      ['cool', 'cool'],
+      ['hold', 'hold'],
+    ],
+    [
+      ['milk', 1000, 'infuse'],
+      ['egg', 300, 'temper'],
+      ['butter', 200, 'butter'],
+    ],
+  )
+  const story = new KitchenStory({}, [custard, cream])
+  const pot = new Pot(story, cream)
+  pot.mark(1, 'infuse', 'started')
+  pot.reads([2, 85, 'milk'], [22, 45, 'milk'])
+  expect(pot.stands('egg', 23)).toBe('open')
+  pot.ends(23, 'infuse')
+  pot.cracks(24, eggs(story), 6)
+  pot.ends(25, 'temper')
+  pot.reads([30, 64], [33, 79])
+  expect(pot.stands('egg', 33)).toBe('proven')
+  pot.ends(34, 'cook')
+  story.enter('cleaned', pot.id, 34.5, { step: 'butter' })
+  pot.puts(35, 'butter', 200)
+  pot.ends(36, 'butter')
+  expect(pot.stands('egg', 37)).toBe('proven')
+  expect(pot.at(37)).toBe('cool')
+})
+
+it('melted again as often as the house allows: a clock of its own, its date stays', () => {
+  const jelly = written(
+    'Jelly',
+    'fruit-jelly',
+    [
+      ['cook', 'cook'],
+      ['cool', 'cool'],
+      ['set', 'set', waits(60, 600)],
+      ['hold', 'hold'],
+    ],
+    [['plum-puree', 900, 'cook']],
+  )
+  const story = new KitchenStory({}, [custard, jelly])
+  const pot = new Pot(story, jelly)
+  pot.reads([5, 85])
+  pot.ends(10, 'cook')
+  pot.reads(...COOLED)
+  pot.ends(300, 'set')
+  const before = lastDay(story, story.putAway(pot.id, 301, {}, jelly))
+  const melt = (minutes: number) => story.post('rewarmed', pot.id, minutes, { how: 'melted again' }).posted
+  expect(melt(310).ok).toBe(true)
+  pot.reads([320, 40])
+  expect(pot.stands('rewarmed', 321)).toBe('open')
+  pot.reads([500, 4.5])
+  expect(pot.stands('rewarmed', 501)).toBe('proven')
+  expect(lastDay(story, story.putAway(pot.id, 502, {}, jelly))).toBe(before)
+  expect(melt(510)).toMatchObject({ ok: false })
+})
