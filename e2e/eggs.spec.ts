@@ -13,7 +13,7 @@ const person = (browser: Browser, name: keyof typeof PINS) => kitchen.person(bro
 
 test('a mousse takes pasteurized lots alone, by name, and is not proven without them', async ({ browser }) => {
   const page = await person(browser, 'Mina Osk')
-  await begin(page, kitchen.url, 'Hazel mousse with set yolk', async () => {
+  await begin(page, kitchen.url, 'Malt-milk mousse', async () => {
     await expect(page.locator('.start-egg-terms')).toContainText(
       'Pasteurized lots only: no step of this method heats the egg',
     )
@@ -46,7 +46,7 @@ test('a mousse takes pasteurized lots alone, by name, and is not proven without 
   await tap(page, 'Drop it')
 
   await expect(check(page, 'pasteurized-egg')).toHaveAttribute('data-standing', 'open')
-  await tap(page, 'All combined')
+  await tap(page, 'Folded together')
   await expect(check(page, 'pasteurized-egg')).toHaveAttribute('data-standing', 'unproven')
   await expect(check(page, 'pasteurized-egg')).toContainText('No pasteurized lot is named')
   // What holds air is not stirred.

@@ -148,6 +148,20 @@ export const foams: MethodShape[] = [
     ],
   },
   {
+    name: 'Malt-milk mousse',
+    family: 'mousse',
+    vessel: ['cups 6 cm deep', 0.06],
+    portions: 36,
+    houseDays: 2,
+    steps: folded,
+    amounts: [
+      ['white-chocolate', 500, 'melt'],
+      ['gelatine', 8, 'melt'],
+      ['cream-36', 1100, 'whip'],
+      ['egg', 300, 'fold', { state: 'pasteurized lot' }],
+    ],
+  },
+  {
     name: 'Bitter-orange mousse, raw yolk',
     family: 'mousse',
     vessel: ['cups 5 cm deep', 0.05],
