@@ -81,7 +81,7 @@ test('a raw-egg mousse takes shell eggs with the advisory, on its label, for a d
     .getByRole('button', { name: /^(Not now|Done)$/ })
     .click()
   await tap(page, 'All clean')
-  await tap(page, 'All combined')
+  await tap(page, 'Folded together')
   await expect(check(page, 'raw-class')).toContainText('from when it was combined')
   await type(page, 4.2)
   await expect(page.getByText('Contains raw egg. Raw or undercooked egg')).toBeVisible()
