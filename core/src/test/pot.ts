@@ -4,7 +4,8 @@ import type { Bodies } from '../ledger/entry'
 import type { Id } from '../ledger/subject'
 import type { Amount, FamilyKey, Instruction, Method, StepKind } from '../recipe/method/method'
 import { newMethod, NO_INSTRUCTION } from '../recipe/method/newMethod'
-import { idOf, type KitchenStory } from './kitchenStory'
+import { itemWalls } from '../judgement/dates/walls'
+import { idOf, PROBE, type KitchenStory } from './kitchenStory'
 import { at } from './traces'
 
 type Told = Partial<Instruction> & { part?: string }
@@ -103,3 +104,36 @@ export class Pot {
     return this.story.kitchen.findings(this.id, at(minutes)).find(({ check }) => check.key === key)?.standing
   }
 }
+
+export const waits = (least: number, most: number) => ({ passiveMinutes: { least, most } })
+/** Off the heat at ten past, cold in time. */
+export const COOLED: [number, number][] = [
+  [20, 57],
+  [90, 20],
+  [230, 4.6],
+]
+/** A lot of egg at the door. */
+export function received(story: KitchenStory, ingredient: string, form: 'shell' | 'pasteurized'): string {
+  const lot = idOf(`lot of ${ingredient}`)
+  story.enter('lot-received', lot, -30, {
+    code: `L-${ingredient}`,
+    ingredient,
+    name: ingredient,
+    form,
+    size: form === 'shell' ? 'US L' : null,
+    supplier: 'Hens of the hill',
+    useBy: '2027-03-12',
+    pasteurized: form === 'shell' ? null : { by: 'maker', certificate: 'C-1' },
+    scheme: null,
+    treatment: null,
+    received: { typed: { value: 3, unit: 'C' }, instrument: PROBE },
+    condition: null,
+    verdict: 'accept',
+    why: null,
+    held: null,
+  })
+  return lot
+}
+export const eggs = (story: KitchenStory) => received(story, 'egg', 'shell')
+export const item = (story: KitchenStory, id: string) => story.kitchen.read('item', id)!
+export const lastDay = (story: KitchenStory, id: string) => itemWalls(item(story, id), 'UTC')[0]?.lastDay
