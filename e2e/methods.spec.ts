@@ -179,14 +179,14 @@ test('a table of many recipes is opened, and each becomes a draft by itself', as
   await expect(chef.getByRole('alert')).toContainText('Its first row names no column "method"')
   await open(
     'Method,Amount,Unit,Ingredient,Step\nBay cream,500,ml,whole milk,Heat the milk to 80 °C.\n,100,g,sugar,\n' +
-      '"Cider syrup, dark",300,g,sugar,Boil it down by a third.',
+      'Dark cider syrup,300,g,"sugar","Boil it down by a third, stirring."',
   )
   const table = chef.getByRole('region', { name: 'From a table' })
   await expect(table).toContainText('2 recipes are left')
-  await table.getByRole('button', { name: 'Cider syrup, dark' }).click()
+  await table.getByRole('button', { name: 'Dark cider syrup' }).click()
   await expect(chef.getByRole('region', { name: 'What was understood' })).toContainText('Syrup or sauce')
   await chef.getByRole('button', { name: /Make a draft of it/ }).click()
-  await expect(chef.getByRole('heading', { level: 1 })).toContainText('Cider syrup, dark')
+  await expect(chef.getByRole('heading', { level: 1 })).toContainText('Dark cider syrup')
   // The other waits where it was.
   await chef.goto(`${kitchen.url}/methods/new`)
   await expect(table).toContainText('One recipe is left')
