@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { catalogue } from '../ingredient/catalogue'
 import { quantityAhead } from './quantity'
-import { amountAhead, MOST_GRAMS, readAmount, type AmountReading } from './readAmount'
+import { MOST_GRAMS } from './bounds'
+import { amountAhead, readAmount, type AmountReading } from './readAmount'
 import { MEASURE_SYSTEMS, type MeasureSystem } from '../../rules/practice'
 import { MASS, VOLUME } from './unit'
 

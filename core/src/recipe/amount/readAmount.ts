@@ -3,6 +3,7 @@ import { eggGrams, type EggSize } from '../ingredient/eggGrams'
 import type { Ingredient } from '../ingredient/ingredient'
 import { namesOf } from '../ingredient/names'
 import { LEAVES, type LeafGrade } from '../ingredient/gelatine'
+import { LEAST_GRAMS, MOST_GRAMS } from './bounds'
 import { quantityAhead, type Quantity } from './quantity'
 import { pieceGrams, sachetGrams, sizeAhead, STICK, USUAL_EGG } from './sizes'
 import { MASS, unitNamed, VOLUME, type AmountUnit } from './unit'
@@ -107,10 +108,6 @@ export function readAmount(text: string, ingredient: Ingredient, system: Measure
     return { kind: 'unread', why: { code: 'unknown word', word: ahead.rest.split(' ')[0]! } }
   return inGrams(ahead, ingredient, system)
 }
-
-/** As little and as much of one thing as a method can hold, g. */
-export const LEAST_GRAMS = 0.01
-export const MOST_GRAMS = 1e6
 
 /** Grams of so many of a unit of an ingredient. */
 export function inGrams(ahead: AmountAhead, ingredient: Ingredient, system: MeasureSystem): AmountReading {

@@ -1,4 +1,4 @@
-import { LEAST_GRAMS, MOST_GRAMS } from '../amount/readAmount'
+import { LEAST_GRAMS, MOST_GRAMS } from '../amount/bounds'
 import { catalogue } from '../ingredient/catalogue'
 import { ALLERGENS, withEgg } from '../ingredient/own'
 import type { Composition } from '../../physics/material/properties'
