@@ -1,6 +1,6 @@
 import 'reflect-metadata'
 import type { NestExpressApplication } from '@nestjs/platform-express'
-import { MikroORM } from '@mikro-orm/postgresql'
+import { type EntityManager, MikroORM } from '@mikro-orm/postgresql'
 import { v7 as uuid } from 'uuid'
 import {
   dayOf,
@@ -29,12 +29,16 @@ import request from 'supertest'
 export const OWNER_URL = () => process.env.TEST_OWNER_URL!
 export const APP_URL = () => process.env.TEST_DATABASE_URL!
 
+/** Test files run side by side: one of them changes tables and rights while the others wait, until its transaction ends. */
+export async function aloneAtTheSchema(em: EntityManager): Promise<void> {
+  await em.execute('select pg_advisory_xact_lock(4310)')
+}
+
 /** Migrates the test database; safe to call from every file. */
 export async function migrated(): Promise<void> {
-  // Test files run side by side; one of them migrates while the others wait.
   await asOwner((waiting) =>
     waiting.em.transactional(async (em) => {
-      await em.execute('select pg_advisory_xact_lock(4310)')
+      await aloneAtTheSchema(em)
       await asOwner(async (owner) => {
         await owner.getMigrator().up()
         await grantTo('lt_app', owner)
