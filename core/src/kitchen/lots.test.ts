@@ -117,6 +117,30 @@ it('brings its allergens where it is another thing, and claims nothing where nob
   expect(facts('c', receive(story, 'R-1', null))).toMatchObject({ unknown: ['Ready cream'], claims: [] })
 })
 
+it('stops what was put away without it, where it is told of only after: the lead decides', () => {
+  const story = kitchen()
+  const soy = receive(story, 'D-1', 'soy-drink')
+  const usable = (item: string, minutes: number) => story.kitchen.item(item, at(minutes)).usable
+  const put = (pot: string) => {
+    const batch = story.made(pot)
+    story.air(245, 3)
+    const item = story.putAway(batch, 250)
+    expect(usable(item, 251)).toBe(true)
+    return { batch, item }
+  }
+  const [named, told, same, later] = [put('a'), put('b'), put('c'), put('d')]
+  name(story, named.batch, 252, 'milk', soy)
+  const drink = { step: 'cook', ingredient: 'soy-drink', grams: 50, state: 'as it is' as const, lot: null }
+  story.enter('added', told.batch, 240, drink, { after: 12 })
+  // The lot of the milk that the method names changes nothing, and what goes in after is in none of it.
+  name(story, same.batch, 252, 'milk', receive(story, 'M-3', 'milk'))
+  story.enter('added', later.batch, 253, { ...drink, step: 'cool' })
+  expect([named, told, same, later].map(({ item }) => usable(item, 255))).toEqual([false, false, true, true])
+  expect(unanswered(story.kitchen.read('batch', named.batch)!)).toHaveLength(1)
+  // Put away anew, it says what is in it.
+  expect(story.kitchen.read('item', story.putAway(named.batch, 256))!.facts.allergens).toContain('soy')
+})
+
 it('says how strong it is, of all that went in', () => {
   const nog = { ...custard, id: idOf('nog'), amounts: [...custard.amounts, spirit('cool', 100)] }
   const story = new KitchenStory({}, [custard, nog])

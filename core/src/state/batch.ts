@@ -5,7 +5,7 @@ import type { Check } from '../recipe/checks/checksFor'
 import type { FilledVessel } from '../recipe/method/method'
 import type { Terms } from '../recipe/checks/terms'
 import type { FailedProbe } from './backing'
-import type { Fact } from './fact'
+import { valid, type Fact } from './fact'
 
 /** One making of one method: everything that was entered about it, and nothing that depends on the time. */
 export interface BatchState {
@@ -74,18 +74,38 @@ export function wentOut({ disposition, served }: Pick<BatchState, 'disposition' 
   return served?.value.happened === true && !served.void && !(disposition && disposition.knownAt > served.knownAt)
 }
 
-/** What went in or out of it although something stood against that, of which the lead has not decided since. */
-export function unanswered({ disposition, served, facts }: BatchState): Fact<unknown>[] {
+/**
+ * What went in or out of it although something stood against that, or came to be known only after some of it was put away
+ * without it, of which the lead has not decided since.
+ */
+export function unanswered(batch: Pick<BatchState, 'disposition' | 'served' | 'facts'>): Fact<unknown>[] {
+  const { disposition, served, facts } = batch
   const went: Fact<{ happened?: true }>[] = [
     ...facts['eggs-taken'],
     ...facts.added,
     ...facts['lots-used'],
     ...facts['part-used'],
+    ...(served ? [served] : []),
   ]
   const decided = disposition && !disposition.void ? disposition.knownAt : -Infinity
-  return [...went, ...(served ? [served] : [])].filter(
-    ({ void: gone, value, knownAt: known }) => !gone && value.happened && known >= decided,
-  )
+  const against = went.filter(({ void: gone, value }) => !gone && value.happened)
+  return [...new Set([...against, ...missedByItems(facts)])].filter(({ knownAt: known }) => known >= decided)
+}
+
+/** An item holds the allergens that were known as it was put away: what is told of later and was in it by then is not among them. */
+function missedByItems({
+  added,
+  portioned,
+  'lots-used': lots,
+  'part-used': parts,
+}: BatchState['facts']): Fact<unknown>[] {
+  const toldAfter = (fact: Fact<unknown>) => valid(portioned).filter((put) => fact.knownAt > put.knownAt)
+  // Whatever its lot is, milk is milk: only another thing than the method names changes what an item holds.
+  const others = valid(lots).filter(({ value }) => value.uses.some(({ instead, untreated }) => instead || untreated))
+  return [
+    ...[...valid(added), ...valid(parts)].filter((fact) => toldAfter(fact).some((put) => fact.at <= put.at)),
+    ...others.filter((fact) => toldAfter(fact).length > 0),
+  ]
 }
 
 /** All of it is put away: it goes on as items, and no longer stands on the Line. */
