@@ -23,7 +23,7 @@ test('what goes in at a step is named with its lots in one tap, the same next ti
   await tap(page, 'Name the lots')
   const sheet = page.getByRole('dialog')
   await choose(sheet, /^Glucose syrup/, /^Whole milk MK-087/)
-  await expect(sheet).toContainText('That is another thing than the method names. Its allergens come along.')
+  await expect(sheet).toContainText('That is not what the method names. Its allergens count.')
   await sheet.getByRole('button', { name: 'Not now' }).click()
 
   // The next batch is offered the same.

@@ -1,4 +1,5 @@
 import type { MethodShape } from './shape'
+import { soak } from './steps'
 
 const at = (c: number, f: number) => ({ c, f })
 
@@ -96,14 +97,7 @@ export const finishes: MethodShape[] = [
     portions: 40,
     houseDays: 3,
     steps: [
-      {
-        key: 'soak',
-        kind: 'mise',
-        part: 'gelatine',
-        text: 'Soak the gelatine',
-        activeMinutes: 1,
-        passiveMinutes: { least: 5, most: 10 },
-      },
+      soak,
       {
         key: 'warm',
         kind: 'heat dairy',

@@ -1,5 +1,5 @@
 import type { MethodShape } from './shape'
-import { setCream } from './steps'
+import { setCream, soak } from './steps'
 
 /** Set cold or by acid: creams, and jelly layers. */
 export const setCreams: MethodShape[] = [
@@ -61,14 +61,7 @@ export const setCreams: MethodShape[] = [
     houseDays: 3,
     untreatedFruit: true,
     steps: [
-      {
-        key: 'soak',
-        kind: 'mise',
-        part: 'gelatine',
-        text: 'Soak the gelatine',
-        activeMinutes: 1,
-        passiveMinutes: { least: 5, most: 10 },
-      },
+      soak,
       { key: 'cook', kind: 'cook', text: 'Boil the fruit a full minute, read it twice', activeMinutes: 8 },
       { key: 'set-in', kind: 'add after heat', text: 'Gelatine in, off the heat', activeMinutes: 1 },
       { key: 'cool', kind: 'cool', text: 'Pour thin, cool', activeMinutes: 4 },

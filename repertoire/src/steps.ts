@@ -5,6 +5,16 @@ import type { StepShape } from './shape'
 
 const at = (c: number, f: number): Degrees => ({ c, f })
 
+/** Leaves or powder, in cold water. */
+export const soak: StepShape = {
+  key: 'soak',
+  kind: 'mise',
+  part: 'gelatine',
+  text: 'Soak the gelatine',
+  activeMinutes: 1,
+  passiveMinutes: { least: 5, most: 10 },
+}
+
 export const poured: StepShape[] = [
   { key: 'warm', kind: 'heat dairy', part: 'dairy', text: 'Warm the dairy with the flavour', activeMinutes: 6 },
   { key: 'temper', kind: 'temper', part: 'dairy', text: 'Pour on the yolks, stirring', activeMinutes: 2 },
@@ -81,14 +91,7 @@ export const nog: StepShape[] = [
 ]
 
 export const setCream: StepShape[] = [
-  {
-    key: 'soak',
-    kind: 'mise',
-    part: 'gelatine',
-    text: 'Soak the gelatine',
-    activeMinutes: 1,
-    passiveMinutes: { least: 5, most: 10 },
-  },
+  soak,
   { key: 'warm', kind: 'heat dairy', text: 'Warm, dissolve the gelatine above 40°', activeMinutes: 8 },
   {
     key: 'cool',
@@ -103,14 +106,7 @@ export const setCream: StepShape[] = [
 
 /** On cooked yolks, with gelatine: it is folded in a window, and goes on into the cold. */
 export const cookedMousse: StepShape[] = [
-  {
-    key: 'soak',
-    kind: 'mise',
-    part: 'gelatine',
-    text: 'Soak the gelatine',
-    activeMinutes: 1,
-    passiveMinutes: { least: 5, most: 10 },
-  },
+  soak,
   { key: 'warm', kind: 'heat dairy', part: 'dairy', text: 'Warm the milk', activeMinutes: 5 },
   { key: 'temper', kind: 'temper', part: 'dairy', text: 'Pour on the yolks', activeMinutes: 2 },
   {

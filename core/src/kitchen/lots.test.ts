@@ -3,7 +3,7 @@ import type { Method } from '../recipe/method/method'
 import { parentsOfBatch } from '../judgement/lineage/lineage'
 import { guideOf } from '../advice/guide/guide'
 import { unanswered } from '../state/batch'
-import { COOK, custard, idOf, KitchenStory, LEAD, PROBE } from '../test/kitchenStory'
+import { COOK, custard, idOf, KitchenStory, LEAD } from '../test/kitchenStory'
 import { at } from '../test/traces'
 
 /** A custard on which berries are whipped that its method takes treated. */
@@ -19,28 +19,12 @@ const berried: Method = {
 
 const kitchen = () => new KitchenStory({}, [custard, berried])
 
-function receive(story: KitchenStory, name: string, ingredient: string | null, more: Partial<LotReceived> = {}) {
-  const lot = idOf(name)
-  story.enter('lot-received', lot, -30, {
-    code: name,
-    ingredient,
-    name: ingredient ?? 'Ready cream',
-    form: null,
-    size: null,
-    supplier: 'The dairy on the hill',
-    useBy: '2027-03-12',
-    pasteurized: null,
-    scheme: null,
-    treatment: null,
-    received: { typed: { value: 3, unit: 'C' }, instrument: PROBE },
-    condition: { good: true, why: null },
-    verdict: 'accept',
-    why: null,
-    held: null,
-    ...more,
-  })
-  return lot
-}
+const receive = (
+  story: KitchenStory,
+  name: string,
+  ingredient: string | null,
+  { form = null, ...more }: Partial<LotReceived> = {},
+) => story.receive(idOf(name), -30, ingredient, form, { code: name, condition: { good: true, why: null }, ...more })
 
 const spirit = (step: string, grams: number): Method['amounts'][number] => ({
   key: 'spirit',

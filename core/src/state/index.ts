@@ -45,7 +45,7 @@ export {
 } from './item'
 export { inheritedOf } from './newItem'
 export { isMoreThanLeft, packagesOf } from './eggPackage'
-export { mayGoIn, type LotState } from './lot'
+export { isEggLot, mayGoIn, type LotState } from './lot'
 export type { KitchenState } from './kitchen'
 export { decidesForLead, DEPUTIES, isInside, openingsOf, whoSigns, type Signing, type Turns } from './signing'
 export { approvedOf, latestOf, type MethodState } from './method'

@@ -1,3 +1,4 @@
+import { catalogue } from '../recipe/ingredient/catalogue'
 import type { Instant } from '../ground/instant'
 import type { Id } from '../ledger/subject'
 import type { Bodies } from '../ledger/entry'
@@ -22,4 +23,9 @@ export function mayGoIn({ verdict, decided, recall }: Pick<LotState, 'verdict' |
   return (
     (recall === null || recall.value.drill) && (decided ? decided.value.verdict === 'accept' : verdict === 'accept')
   )
+}
+
+/** Whether a lot is egg, in whatever form. */
+export function isEggLot({ form, ingredient }: Pick<LotState, 'form' | 'ingredient'>): boolean {
+  return form !== null || (ingredient !== null && catalogue[ingredient]?.egg != null)
 }

@@ -6,7 +6,7 @@ import type { BatchState } from '../state/batch'
 import type { ItemState } from '../state/item'
 import { standingsOf } from '../judgement/batch/disposition'
 import type { Standing } from '../ledger/standing'
-import { COOK, idOf, KitchenStory, LEAD, OTHER, PROBE } from './kitchenStory'
+import { COOK, idOf, KitchenStory, LEAD, OTHER } from './kitchenStory'
 import { at } from './traces'
 
 /** What somebody does in a history made by chance: what, to which pot, with two numbers from 0 to 1, after so many minutes. */
@@ -55,29 +55,9 @@ export class History {
       { name: 'Tub', inside, wall: 'steel', food: true, hotFill: true },
       { by: LEAD },
     )
-    this.receive(DOZENS, 'egg', 'shell')
-    this.receive(CARTON, 'yolk', 'pasteurized')
-    this.receive(MILK, 'soy-drink', null)
-  }
-
-  private receive(lot: Id, ingredient: string, form: 'shell' | 'pasteurized' | null): void {
-    this.story.enter('lot-received', lot, 2, {
-      code: `L-${ingredient}`,
-      ingredient,
-      name: ingredient,
-      form,
-      size: form === 'shell' ? 'US L' : null,
-      supplier: 'Hens of the hill',
-      useBy: '2027-03-12',
-      pasteurized: form !== 'pasteurized' ? null : { by: 'maker', certificate: 'C-1' },
-      scheme: null,
-      treatment: null,
-      received: { typed: { value: 3, unit: 'C' }, instrument: PROBE },
-      condition: null,
-      verdict: 'accept',
-      why: null,
-      held: null,
-    })
+    story.receive(DOZENS, 2, 'egg', 'shell')
+    story.receive(CARTON, 2, 'yolk', 'pasteurized')
+    story.receive(MILK, 2, 'soy-drink')
   }
 
   /** Does a deed. Returns what it may not do, where it may not do all; the lead's may. */

@@ -4,6 +4,7 @@ import { heldTo } from '../admission/making/batchStarted'
 import { kinds } from '../admission/kinds'
 import { openKitchen, type KitchenSetup, type MemoryKitchen, type Posted } from '../kitchen/memoryKitchen'
 import type { Id } from '../ledger/subject'
+import type { LotReceived } from '../ledger/storeEntries'
 import type { Bodies, Kind } from '../ledger/entry'
 import type { Method } from '../recipe/method/method'
 import { nextItemCode } from '../ground/itemCode'
@@ -132,6 +133,35 @@ export class KitchenStory {
     const { id, posted } = this.post(kind, about, minutes, body, how)
     if (!posted.ok) throw new Error(`${kind}: ${posted.code} ${posted.field ?? ''}`)
     return id
+  }
+
+  /** A lot at the door, cold and in order unless it is said otherwise. */
+  receive(
+    lot: Id,
+    minutes: number,
+    ingredient: string | null,
+    form: LotReceived['form'] = null,
+    more: Partial<LotReceived> = {},
+  ): Id {
+    this.enter('lot-received', lot, minutes, {
+      code: `L-${ingredient}`,
+      ingredient,
+      name: ingredient ?? 'Ready cream',
+      form,
+      size: form === 'shell' ? 'US L' : null,
+      supplier: 'Hill dairy',
+      useBy: '2027-03-12',
+      pasteurized: form === 'pasteurized' ? { by: 'maker', certificate: 'C-1' } : null,
+      scheme: null,
+      treatment: null,
+      received: { typed: { value: 3, unit: 'C' }, instrument: PROBE },
+      condition: null,
+      verdict: 'accept',
+      why: null,
+      held: null,
+      ...more,
+    })
+    return lot
   }
 
   begin(name: string, minutes = 0, of: Method = custard): Id {

@@ -5,7 +5,7 @@ import type { Id } from '../ledger/subject'
 import type { Amount, FamilyKey, Instruction, Method, StepKind } from '../recipe/method/method'
 import { newMethod, NO_INSTRUCTION } from '../recipe/method/newMethod'
 import { itemWalls } from '../judgement/dates/walls'
-import { idOf, PROBE, type KitchenStory } from './kitchenStory'
+import { idOf, type KitchenStory } from './kitchenStory'
 import { at } from './traces'
 
 type Told = Partial<Instruction> & { part?: string }
@@ -113,26 +113,8 @@ export const COOLED: [number, number][] = [
   [230, 4.6],
 ]
 /** A lot of egg at the door. */
-export function received(story: KitchenStory, ingredient: string, form: 'shell' | 'pasteurized'): string {
-  const lot = idOf(`lot of ${ingredient}`)
-  story.enter('lot-received', lot, -30, {
-    code: `L-${ingredient}`,
-    ingredient,
-    name: ingredient,
-    form,
-    size: form === 'shell' ? 'US L' : null,
-    supplier: 'Hens of the hill',
-    useBy: '2027-03-12',
-    pasteurized: form === 'shell' ? null : { by: 'maker', certificate: 'C-1' },
-    scheme: null,
-    treatment: null,
-    received: { typed: { value: 3, unit: 'C' }, instrument: PROBE },
-    condition: null,
-    verdict: 'accept',
-    why: null,
-    held: null,
-  })
-  return lot
+export function received(story: KitchenStory, ingredient: string, form: 'shell' | 'pasteurized'): Id {
+  return story.receive(idOf(`lot of ${ingredient}`), -30, ingredient, form)
 }
 export const eggs = (story: KitchenStory) => received(story, 'egg', 'shell')
 export const item = (story: KitchenStory, id: string) => story.kitchen.read('item', id)!

@@ -1,6 +1,6 @@
 import {
-  foodIn,
   ingredientOf,
+  isEggLot,
   isTreatedLot,
   lotShut,
   lotUseOf,
@@ -69,8 +69,4 @@ function lastUsed(ingredient: string, batches: readonly BatchState[]): string | 
     ),
   )
   return uses.sort((a, b) => a.at - b.at).at(-1)?.lot ?? null
-}
-
-function isEggLot({ form, ingredient }: LotState): boolean {
-  return form !== null || (ingredient !== null && foodIn({ ingredient })?.egg != null)
 }

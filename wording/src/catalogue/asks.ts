@@ -27,7 +27,7 @@ export const asksMessages = {
   readyAt: '{step}: ready {time}',
   waitsItself: 'it waits by itself',
   readySince: '{step}: ready since {time}',
-  thenGoesOn: 'then it goes on',
+  thenGoesOn: 'go on with it',
   useToday: 'Use it today',
   binAtEndToday: 'bin at the end of today',
 } as const

@@ -90,7 +90,7 @@ export const slabMessages = {
   colderThanMeant: 'It was to be done between {from} and {to}, and was read at {read}: look at it before you go on.',
   readyThenBy: 'Ready {ready}. It goes on by {until}.',
   readySinceBy: 'Ready since {ready}. It goes on by {until}.',
-  wasToGoOn: 'It was to go on by {until}. Ending it asks for a word why.',
+  wasToGoOn: 'It was to go on by {until}. Say why when you end it.',
   about: 'about',
   heatThenOffHeat: 'Heat it, then off the heat',
   holdThereThenRead: 'Hold it there, then read again',

@@ -3,11 +3,10 @@ import type { Id } from '../../ledger/subject'
 import { id, list, object, oneOf, text } from '../../ground/field'
 import { dayOf } from '../../ground/zone'
 import { ingredientOf } from '../../recipe/method/facts'
-import { foodIn } from '../../recipe/ingredient/own'
 import { isUntreatedFruit } from '../../recipe/ingredient/produce'
 import type { Amount, Method } from '../../recipe/method/method'
 import type { BatchState } from '../../state/batch'
-import type { LotState } from '../../state/lot'
+import { isEggLot, type LotState } from '../../state/lot'
 import type { Read } from '../../state/state'
 import { isTreatedLot, lotShut } from '../../judgement/eggs/mayGoIn'
 import { useByOf } from '../../judgement/dates/useBy'
@@ -90,7 +89,7 @@ export const lotsUsed: KindOf<'lots-used'> = {
       const amount = method?.amounts.find((each) => each.key === key)
       if (!method || !amount) return { code: 'not there', field: 'body.uses', what: 'amount' }
       // Whatever is egg is named where its heat is judged.
-      if (isEgg(lot) || ingredientOf(amount, method)?.egg != null)
+      if (isEggLot(lot) || ingredientOf(amount, method)?.egg != null)
         return { code: 'other lot', field: 'body.uses', lot: lot.code }
       if (claim.body.happened) continue
       const shut = lotShut(lot, dayOf(claim.at, zone))
@@ -146,8 +145,4 @@ function usesFrom(batch: BatchState, { step, uses, happened }: Bodies['lots-used
 /** The version of the method that the batch was made by. */
 function methodOf({ method: { id: of, version } }: BatchState, read: Read): Method | null {
   return read('method', of)?.versions.find((each) => each.version === version) ?? null
-}
-
-function isEgg({ form, ingredient }: Pick<LotState, 'form' | 'ingredient'>): boolean {
-  return form !== null || (ingredient !== null && foodIn({ ingredient })?.egg != null)
 }

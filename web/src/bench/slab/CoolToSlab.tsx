@@ -1,14 +1,7 @@
 import type { CoolTarget } from '@logged-thermal/core'
-import {
-  clock,
-  groundsSentence,
-  largeSpan,
-  limitDegrees,
-  passingSentence,
-  stepName,
-  slabMessages,
-} from '@logged-thermal/wording'
+import { clock, largeSpan, limitDegrees, stepName, slabMessages } from '@logged-thermal/wording'
 import { Also } from './Also'
+import { AsItGoes } from './AsItGoes'
 import type { SlabProps } from './slabProps'
 import styles from '../../board/slab.module.css'
 import { speaks, spoken } from '../../kit/language'
@@ -43,16 +36,7 @@ export function CoolToSlab(props: SlabProps & { target: CoolTarget }) {
           one.asks.at <= now - 60_000 &&
           say('itWasDue', { time: clock(one.asks.at, reader) })}
       </p>
-      {forecast?.told && (
-        <div className={styles.asItGoes}>
-          {forecast.gates.map((gate) => (
-            <p key={gate.finding.check.key}>{passingSentence(gate, now, reader)}</p>
-          ))}
-          <p className={styles.grounds}>
-            {say('forecastProvesNothing', { groundsSentence: groundsSentence(forecast, reader) })}
-          </p>
-        </div>
-      )}
+      <AsItGoes forecast={forecast} now={now} reader={reader} />
       <Also {...props} todos={guide.todos} />
     </section>
   )

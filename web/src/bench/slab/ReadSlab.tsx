@@ -1,13 +1,7 @@
 import type { ReactNode } from 'react'
-import {
-  checkTitle,
-  findingSentence,
-  groundsSentence,
-  passingSentence,
-  asksWords,
-  slabMessages,
-} from '@logged-thermal/wording'
+import { checkTitle, findingSentence, asksWords, slabMessages } from '@logged-thermal/wording'
 import { Also } from './Also'
+import { AsItGoes } from './AsItGoes'
 import type { SlabProps } from './slabProps'
 import styles from '../../board/slab.module.css'
 import { speaks } from '../../kit/language'
@@ -36,16 +30,7 @@ export function ReadSlab(props: SlabProps & { markKey: ReactNode }) {
         </p>
       )}
       <p className={styles.why}>{findingSentence(asks.finding, reader)}</p>
-      {forecast?.told && (
-        <div className={styles.asItGoes}>
-          {forecast.gates.map((gate) => (
-            <p key={gate.finding.check.key}>{passingSentence(gate, now, reader)}</p>
-          ))}
-          <p className={styles.grounds}>
-            {say('forecastProvesNothing', { groundsSentence: groundsSentence(forecast, reader) })}
-          </p>
-        </div>
-      )}
+      <AsItGoes forecast={forecast} now={now} reader={reader} />
       {markKey && <div className={styles.keys}>{markKey}</div>}
       <Also {...props} todos={todos} />
     </section>
