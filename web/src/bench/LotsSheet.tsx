@@ -1,3 +1,4 @@
+import Stack from '@mui/material/Stack'
 import { useState } from 'react'
 import type { BatchState, LotState } from '@logged-thermal/core'
 import { dayName, grams, benchSheetsMessages, type Reader } from '@logged-thermal/wording'
@@ -35,30 +36,32 @@ export function LotsSheet({
   })
   return (
     <Sheet open onClose={onClose} title={say('fromWhichLots')}>
-      {all.map(({ amount, food, grams: mass, named, offered, lots }) => (
-        <SelectField
-          key={amount.key}
-          label={mass === null ? food.name : say('foodGrams', { food: food.name, grams: grams(mass) })}
-          options={[
-            { value: NONE, words: say('lotNotTold') },
-            ...lots.map((lot) => ({ value: lot.id, words: lotWords(lot, reader) })),
-          ]}
-          chosen={chosenOf(amount.key, named?.lot ?? offered?.id ?? NONE)}
-          onChoose={(id) => setPicked({ ...picked, [amount.key]: id })}
-        />
-      ))}
-      {uses.some(({ instead }) => instead) && <p role="status">{say('anotherThing')}</p>}
-      {uses.some(({ untreated }) => untreated) && <p role="status">{say('notTreatedLot')}</p>}
-      <Key
-        look="primary"
-        why={uses.length === 0 && say('chooseLotFirst')}
-        onClick={() => {
-          name(uses)
-          onClose()
-        }}
-      >
-        {say('inFromThese')}
-      </Key>
+      <Stack spacing={2} useFlexGap>
+        {all.map(({ amount, food, grams: mass, named, offered, lots }) => (
+          <SelectField
+            key={amount.key}
+            label={mass === null ? food.name : say('foodGrams', { food: food.name, grams: grams(mass) })}
+            options={[
+              { value: NONE, words: say('lotNotTold') },
+              ...lots.map((lot) => ({ value: lot.id, words: lotWords(lot, reader) })),
+            ]}
+            chosen={chosenOf(amount.key, named?.lot ?? offered?.id ?? NONE)}
+            onChoose={(id) => setPicked({ ...picked, [amount.key]: id })}
+          />
+        ))}
+        {uses.some(({ instead }) => instead) && <p role="status">{say('anotherThing')}</p>}
+        {uses.some(({ untreated }) => untreated) && <p role="status">{say('notTreatedLot')}</p>}
+        <Key
+          look="primary"
+          why={uses.length === 0 && say('chooseLotFirst')}
+          onClick={() => {
+            name(uses)
+            onClose()
+          }}
+        >
+          {say('inFromThese')}
+        </Key>
+      </Stack>
     </Sheet>
   )
 }

@@ -1,3 +1,4 @@
+import Stack from '@mui/material/Stack'
 import { useState } from 'react'
 import { outOfOrder, type BatchState, type Edge, type OutOfOrder } from '@logged-thermal/core'
 import { orderSentence, benchSheetsMessages, type Reader } from '@logged-thermal/wording'
@@ -32,18 +33,20 @@ export function MarkReason({ batch, step, edge, now, reader, onClose, onReason }
   const why = outOfOrder(batch, step, edge, now)
   return (
     <Sheet open onClose={onClose} title={titleOf(why)}>
-      <p className="sentence">{why ? orderSentence(why, reader) : say('nothingStandsWayAny')}</p>
-      <NameKeys>
-        {OFTEN.map((text) => (
-          <Key key={text} onClick={() => onReason(text)}>
-            {text}
-          </Key>
-        ))}
-      </NameKeys>
-      <Field label={say('orYourOwnWords')} value={said} max={300} onValue={setSaid} />
-      <Key look="primary" why={said.trim() === '' && say('writeItFirst')} onClick={() => onReason(said.trim())}>
-        {say('markWith')}
-      </Key>
+      <Stack spacing={2} useFlexGap>
+        <p className="sentence">{why ? orderSentence(why, reader) : say('nothingStandsWayAny')}</p>
+        <NameKeys>
+          {OFTEN.map((text) => (
+            <Key key={text} onClick={() => onReason(text)}>
+              {text}
+            </Key>
+          ))}
+        </NameKeys>
+        <Field label={say('orYourOwnWords')} value={said} max={300} onValue={setSaid} />
+        <Key look="primary" why={said.trim() === '' && say('writeItFirst')} onClick={() => onReason(said.trim())}>
+          {say('markWith')}
+        </Key>
+      </Stack>
     </Sheet>
   )
 }

@@ -1,7 +1,7 @@
 import type { Trace, Cue, Marks } from './marks'
 import type { Chart } from 'chart.js'
 import { stageOf, type Finding, type Standing } from '@logged-thermal/core'
-import { clock, clockWithSeconds, degrees, type Reader, benchMessages } from '@logged-thermal/wording'
+import { clock, clockWithSeconds, degrees, limitDegreesOf, type Reader, benchMessages } from '@logged-thermal/wording'
 import { colourOf } from '../parts/temperatureScale'
 import { paintFutures } from './futureMarks'
 import { paintHeat } from './heatMarks'
@@ -28,7 +28,7 @@ export function paintMarks(chart: Chart, marks: Marks): void {
     // A low pane has no room for every figure: the limits come before the zero.
     if (Math.abs(labelled - y(celsius)) < 16 || (celsius === 0 && chartArea.height < 110)) continue
     labelled = y(celsius)
-    label(ctx, degrees(celsius, reader).replace(/\.0°$/, '°'), left - 12, y(celsius) + 6, 'right', QUIET)
+    label(ctx, limitDegreesOf(celsius, reader), left - 12, y(celsius) + 6, 'right', QUIET)
   }
   let taken = -Infinity
   for (const at of scale.ticksX) {

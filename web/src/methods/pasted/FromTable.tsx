@@ -1,3 +1,4 @@
+import Stack from '@mui/material/Stack'
 import { useState } from 'react'
 import { pastedMessages } from '@logged-thermal/wording'
 import { begin } from '../../app/begun'
@@ -24,7 +25,7 @@ export function FromTable() {
       setWrong(read?.kind === 'no column' ? say('noColumn', { column: say(`column_${read.column}`) }) : say('noTable'))
   }
   return (
-    <section aria-label={say('fromTable')}>
+    <Stack component="section" spacing={1} useFlexGap sx={{ alignItems: 'flex-start' }} aria-label={say('fromTable')}>
       <FileKey label={say('tableFile')} accept=".csv,.tsv,.txt,text/csv" onFile={(file) => void take(file)}>
         {say('openTable')}
       </FileKey>
@@ -46,6 +47,6 @@ export function FromTable() {
           </KeyRow>
         </>
       )}
-    </section>
+    </Stack>
   )
 }

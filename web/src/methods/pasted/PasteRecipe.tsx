@@ -1,3 +1,4 @@
+import Stack from '@mui/material/Stack'
 import { LONGEST_RECIPE, type MeasureSystem, type Method } from '@logged-thermal/core'
 import { pastedMessages, type Reader } from '@logged-thermal/wording'
 import { begin } from '../../app/begun'
@@ -24,7 +25,7 @@ export function PasteRecipe({ measures, reader, onDraft }: Props) {
   const pasted = usePasted(text, measures)
   return (
     <div className={styles.paste}>
-      <div>
+      <Stack spacing={2} useFlexGap>
         <FromTable />
         <Field
           label={say('theRecipe')}
@@ -34,7 +35,7 @@ export function PasteRecipe({ measures, reader, onDraft }: Props) {
           hint={say('pasteHint')}
           onValue={(typed) => dispatch(begin({ text: typed }))}
         />
-      </div>
+      </Stack>
       <div aria-live="polite">
         {pasted ? (
           // Another text is read anew: what was put right was of the one before.
