@@ -50,7 +50,7 @@ test('what was used up is found again, and nothing more can be done with it', as
   await page.goto(`${kitchen.url}/store/list`)
   await page
     .locator('[role="region"][aria-label="What is held"]')
-    .getByRole('link', { name: 'Elderflower posset' })
+    .getByRole('link', { name: 'Elderflower posset', exact: true })
     .click()
   await tap(page, 'Sold, served')
   await tap(page, /^All of it/)

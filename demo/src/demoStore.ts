@@ -6,6 +6,7 @@ import {
   minutesOf,
   startOfDay,
   dayOfYear,
+  finishedOf,
   heatPlan,
   heldTo,
   asOf,
@@ -152,8 +153,30 @@ export function storeClaims(
       instrument: starter.probe.id,
       warm: false,
       condition: null,
-      part: partOf(states.read('item', item)!, exposed(item, ago(now, minutesAgo)), zone),
+      part: partOf(states.read('item', item)!, exposed(item, ago(now, minutesAgo)), zone, ago(now, minutesAgo)),
     })
+  /** Puts some of one item on so many of another. */
+  const finish = (base: Id, minutesAgo: number, value: number, on: Id, measure: Measure, celsius: number): Id => {
+    const at = ago(now, minutesAgo)
+    const parent = states.read('item', base)!
+    const into = uuid({ msecs: at })
+    const topping = {
+      of: 'item' as const,
+      item: on,
+      measure,
+      typed: { value: celsius, unit: 'C' as const },
+      instrument: starter.probe.id,
+      warm: false,
+      asItIs: false,
+      condition: null,
+      part: partOf(states.read('item', on)!, exposed(on, at), zone, at),
+    }
+    const gets = { ...parent.measure, value }
+    const store = { units: [], limits: limitsThen(at), zone }
+    const as = finishedOf(parent, gets, { topping, untreated: false, lot: null }, store, at)
+    enter('item-finished', base, minutesAgo, { into, code: nextSplitCode(parent.code, []), measure: gets, topping, as })
+    return into
+  }
   const split = (item: Id, minutesAgo: number, value: number): Id => {
     const parent = states.read('item', item)!
     const into = uuid({ msecs: ago(now, minutesAgo) })
@@ -207,13 +230,16 @@ export function storeClaims(
     2,
   )
   putAway(cooked('Chicory pastry cream', 26 * HOURS, BOILED), 22 * HOURS, { value: 2400, unit: 'g' }, 'Walk-in 1', 1)
-  putAway(
+  const posset = putAway(
     cooked('Elderflower posset', 20 * HOURS, SIMMERED),
     16 * HOURS,
     { value: 40, unit: 'portion' },
     'Reach-in 2',
     2,
   )
+
+  // Some of the posset has its jelly: the older of the two dates it.
+  finish(posset, 3 * HOURS, 12, jelly, { value: 360, unit: 'g' }, 3.4)
 
   // Built this morning of cold parts: the custard sets its date.
   const trifle = uuid({ msecs: ago(now, 5 * HOURS) })

@@ -135,6 +135,8 @@ export function itemDoneWords(
         return say(reader, 'opened')
       case 'item-split':
         return say(reader, 'split')
+      case 'item-finished':
+        return say(reader, 'finished')
       case 'item-read':
         return say(reader, 'loggedTypedUnit', { typed: body.typed.value, unit: body.typed.unit })
       default:

@@ -48,6 +48,14 @@ export function partShutSentence(why: PartShut, reader: Reader): string {
       return say(reader, 'lookAtAgainGood')
     case 'looked bad':
       return say(reader, 'didNotLookGood')
+    case 'susceptible':
+      return say(reader, 'holdsRawEgg')
+    case 'is egg':
+      return say(reader, 'eggNotFinished')
+    case 'not held':
+      return say(reader, 'receiveFirst', { name: why.name })
+    case 'made of it':
+      return say(reader, 'madeOfIt')
     case 'more than is left':
       return say(reader, 'onlyLeft', { amount: measureWords(why.left, reader) })
   }

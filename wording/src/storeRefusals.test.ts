@@ -26,6 +26,10 @@ const parts: { [C in PartShut['code']]: [Extract<PartShut, { code: C }>, string]
   'not looked at': [{ code: 'not looked at' }, 'look at it again'],
   'looked bad': [{ code: 'looked bad' }, 'does not go in'],
   'more than is left': [{ code: 'more than is left', left: { value: 900, unit: 'g' } }, '900 g'],
+  susceptible: [{ code: 'susceptible' }, 'holds raw egg'],
+  'is egg': [{ code: 'is egg' }, 'goes into a batch'],
+  'not held': [{ code: 'not held', name: 'Whipping cream' }, 'Receive Whipping cream first'],
+  'made of it': [{ code: 'made of it' }, 'Choose another'],
 }
 
 const reasons: { [C in ReceivingReason['code']]: [Extract<ReceivingReason, { code: C }>, string] } = {

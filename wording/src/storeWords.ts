@@ -18,6 +18,7 @@ import {
   type Measure,
   type MoveHow,
   type Level,
+  type LotState,
 } from '@logged-thermal/core'
 import {
   clock,
@@ -37,6 +38,13 @@ const say = speaker(holdingMessages)
 
 export function holdingWord(key: HoldingKind, reader: Spoken): string {
   return say(reader, `holding_${key}`)
+}
+
+/** A received lot in a list: 'Whole milk L-14, to Fri 5 Mar'. */
+export function lotWords({ name, code, useBy }: Pick<LotState, 'name' | 'code' | 'useBy'>, reader: Reader): string {
+  return useBy === null
+    ? say(reader, 'lotNamed', { name, code })
+    : say(reader, 'lotUntil', { name, code, day: dayName(useBy, reader) })
 }
 
 /** '14 portions', '1.2 kg', '3 L'. */

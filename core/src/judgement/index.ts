@@ -56,7 +56,18 @@ export { courseOf, type Course } from './keeping/course'
 export { fastBar, withLineage } from './lineage/lineageBars'
 export { leftOfLot, missedBy, parentsOfBatch, parentsOfItem, type Lineage, type LineageNode } from './lineage/lineage'
 export { asksMerged } from './lineage/merged'
-export { ancestorsOf, partOf, partShut, partUnfit, itemShut, type Ancestry, type PartShut } from './lineage/part'
+export { finishedOf, measureWith, type Put } from './lineage/finished'
+export { finishShut, isUntreated, keepsUnheld, toppingShut, toppingUnfit } from './lineage/topping'
+export {
+  ancestorsOf,
+  partOf,
+  partShut,
+  partUnfit,
+  itemShut,
+  servingShut,
+  type Ancestry,
+  type PartShut,
+} from './lineage/part'
 export { ancestorsOfItem, lineageBars, type Ancestors, type LineageBar } from './lineage/lineageBars'
 export { batchOf, isCleared } from './lineage/cleared'
 export { portionOf, type PutAway } from './lineage/portion'

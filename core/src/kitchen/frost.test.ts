@@ -67,6 +67,21 @@ it('goes from the churn into the frost, hardens, and its date clock stands still
   expect(lastDay(story, item)?.lastDay).toBe('2027-03-23')
 })
 
+it('is served frozen, and goes into nothing before it thaws: its date would stay behind', () => {
+  const story = kitchen()
+  const item = story.putAway(churnedIn(story), 1345, frozen, churned)
+  const trifle = story.begin('trifle', 1350)
+  const part = () => story.part(item, trifle, 1360, 'hold', -8)
+  // Hardening or hard.
+  for (const minutes of [1360, 1345 + 200])
+    expect(story.post('part-used', item, minutes, part()).posted).toMatchObject({ ok: false, why: 'frozen' })
+  story.enter('item-used', item, 1370, { measure: { value: 300, unit: 'g' }, then: 'sold' })
+  // In already, it has the days that it would have had thawed that day.
+  story.enter('part-used', item, 1380, { ...part(), happened: true })
+  const [used] = story.kitchen.read('batch', trifle)!.facts['part-used']
+  expect(used!.value.part.lastDay).toBe('2027-03-05')
+})
+
 it('says why it is cut short, or it is not taken', () => {
   const story = kitchen()
   const batch = story.begin('62-1', 0, churned)

@@ -7,6 +7,7 @@ import type { Hash, Id, Role, SubjectType } from '../ledger/subject'
 import type { CheckTerms, InstrumentKind } from '../ledger/instrumentEntries'
 import { TOLERANCE } from '../state/instrument'
 import type { AnyClaim, Kind, Seal, SealedEntry } from '../ledger/entry'
+import type { Refusal } from '../admission/guard/refusal'
 import { kinds, upcast } from '../admission/kinds'
 import type { HouseLine, LimitKey, LimitSet } from '../rules/limit'
 import { limitsAt as versionAt, limitSetOf } from '../rules/limitSet'
@@ -39,7 +40,9 @@ export interface KitchenSetup {
 }
 
 /** What became of a post. `provisional`: it looked at something that the snapshot does not hold. */
-export type Posted = { ok: true; seq: number; provisional?: true } | { ok: false; code: string; field?: string }
+/** `why`: the code of what stands behind a refusal, where something does. */
+export type Posted =
+  { ok: true; seq: number; provisional?: true } | { ok: false; code: string; field?: string; why?: string }
 
 export interface MemoryKitchen {
   id: Id
@@ -179,8 +182,10 @@ export function openKitchen(setup: KitchenSetup): MemoryKitchen {
   }
 }
 
-function refused({ code, field }: { code: string; field: string }): Posted {
-  return { ok: false, code, field }
+function refused(refusal: Refusal): Posted {
+  const { code, field } = refusal
+  const why = 'why' in refusal && refusal.why !== null ? refusal.why : undefined
+  return { ok: false, code, field, ...(why === undefined ? {} : { why: typeof why === 'string' ? why : why.code }) }
 }
 
 function limitsIdOf(from: KitchenSetup['from']): Id | undefined {

@@ -86,6 +86,12 @@ function checkItem({ story: { kitchen }, now }: History, id: Id): void {
       return recalls.length > 0 || decision === 'hold' || (decision === 'discard' && isMadeOf(of))
     }) || items.some((part) => holdOf(part) !== null || part.discarded !== null)
   if (stopped || holdOf(item)) expect(usable).toBe(false)
+  // What it was made of told its allergens and its raw egg on.
+  for (const { type, id: of } of item.from) {
+    const parent = type === 'item' ? kitchen.read('item', of) : null
+    for (const allergen of parent?.facts.allergens ?? []) expect(item.facts.allergens).toContain(allergen)
+    if (parent?.facts.advisory) expect(item.facts.advisory).toBe(true)
+  }
   // No later than any part that is not proven through.
   const [wall] = itemWalls(item, 'UTC')
   const own = kitchen.read('batch', item.from.find(({ type }) => type === 'batch')!.id)!

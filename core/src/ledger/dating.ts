@@ -11,7 +11,7 @@ export interface Dating {
   /** A maker's use-by, never lengthened. */
   useBy: Day | null
   /** The dates of the parts that pass theirs on; older ones say their last day alone. */
-  parts: { name: string; lastDay: Day; until?: Instant; kind?: PassedWall['kind'] }[]
+  parts: PassedDate[]
   /** A best-before: noted, and no bound. */
   bestBefore?: Day
   /** Frozen before its use-by, where the authority allows: the house's days in the frost, and 24 h after it. */
@@ -26,6 +26,16 @@ export interface Keep {
   from: Instant | null
   force: Force
   source: Source
+}
+
+/** A date of a part, by the part's name. */
+export interface PassedDate {
+  name: string
+  lastDay: Day
+  until?: Instant
+  kind?: PassedWall['kind']
+  /** It was put on then: no frost before lengthens it. Left out: it was in from the first. */
+  since?: Instant
 }
 
 /** A date that a part passes on. */

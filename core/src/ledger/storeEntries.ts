@@ -3,7 +3,7 @@ import type { Instant } from '../ground/instant'
 import type { Day } from '../ground/zone'
 import type { EggPart, EggSize } from '../recipe/ingredient/eggGrams'
 import type { LotForm } from '../recipe/egg/eggPlan'
-import type { Allergen } from '../recipe/ingredient/ingredient'
+import type { Allergen, Ingredient } from '../recipe/ingredient/ingredient'
 import type { DietClaim } from '../recipe/method/facts'
 import type { Measure } from '../ground/measure'
 import type { HoldingKind } from '../recipe/checks/unitKind'
@@ -122,7 +122,7 @@ export interface PartUsed {
   /** Poured warm on cold parts: the merged temperature is asked for. */
   warm: boolean
   /** Herbs, fruit and nuts are looked at again; null where there is nothing to see. */
-  condition: { good: boolean; why: string | null } | null
+  condition: Condition | null
   part: Part
   /** It is in already, whatever stood against it. */
   happened?: true
@@ -143,6 +143,14 @@ export interface EggsOut {
   happened?: true
 }
 
+/** Some of an item put onto another. */
+export interface PutOn {
+  measure: Measure
+  then: 'onto an item'
+  onto: Id
+  happened?: true
+}
+
 /** What something was made of. */
 export interface Ancestor extends Subject {
   code: string
@@ -156,10 +164,57 @@ export interface ItemSplit {
   as: Inherited
 }
 
+/** What goes onto an item of the store: another item of it, as it was then, or a dry thing that nobody holds there. */
+export type Topping = ToppingItem | ToppingFood
+
+export interface ToppingItem {
+  of: 'item'
+  item: Id
+  measure: Measure
+  /** How warm it was, by a probe; null: it needs no cold. */
+  typed: Typed | null
+  instrument: Id | null
+  /** Poured on warm, knowingly: how warm it is together is read after. */
+  warm: boolean
+  /** Frozen fruit that nobody treated, taken as it is, knowingly. */
+  asItIs: boolean
+  condition: Condition | null
+  part: Part
+}
+
+export interface ToppingFood {
+  of: 'food'
+  ingredient: string
+  own?: Ingredient
+  /** A received lot; null: nobody said. */
+  lot: Id | null
+  grams: number | null
+  condition: Condition | null
+}
+
+/** Some of an item is finished with a topping, a sauce, a glaze: an item of its own from then on. */
+export interface ItemFinished extends ItemSplit {
+  topping: Topping
+  /** It is on already, whatever stood against it. */
+  happened?: true
+}
+
+/** How something looked: good, or why not. */
+export interface Condition {
+  good: boolean
+  why: string | null
+}
+
 /** Known too late to better anything, and when: left out for what was known in time. */
 export interface Lateness {
   late?: true
   knownAt?: Instant
+}
+
+/** The time above its limit that something brought along as it was put on, ms. */
+export interface Brought {
+  at: Instant
+  time: Bounded
 }
 
 /** What an item passes to what is split off it: what it is, and where it has been. */
@@ -175,6 +230,8 @@ export interface Inherited {
   ready: Instant | null
   coldAt: Instant | null
   carried: Bounded
+  /** Of what was put on it: left out where nothing was. */
+  brought?: Brought[]
   ingredient: string | null
   moves: ({ at: Instant } & Moved & Lateness)[]
   opened: Instant[]

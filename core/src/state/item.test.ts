@@ -38,7 +38,7 @@ function entry<K extends Kind>(kind: K, minutes: number, body: Bodies[K], about 
 }
 const after = (state: ItemState, each: Entry) => apply.item('item', state, each)!
 const takenBack = (state: ItemState, target: Id, minutes: number) =>
-  after(state, entry('taken-back', minutes, { target, also: null }))
+  after(state, entry('taken-back', minutes, { target, also: [] }))
 
 /** A tap on an item, some minutes on. */
 const tap = fc.oneof(
@@ -135,14 +135,14 @@ describe('an item after taps', () => {
     const item = [split, held, moved, used].reduce(after, itemOf())
     expect(backOf(item, split.claim.id)).toBe('stands')
     expect(backOf(item, held.claim.id)).toBe('stands')
-    expect(backOf(item, moved.claim.id)).toEqual({ also: null })
-    expect(backOf(item, used.claim.id)).toEqual({ also: { type: 'batch', id: 'trifle' } })
+    expect(backOf(item, moved.claim.id)).toEqual({ also: [] })
+    expect(backOf(item, used.claim.id)).toEqual({ also: [{ type: 'batch', id: 'trifle' }] })
   })
 
   it('is put back whole where it was put away or split off by mistake, as long as nothing else was done with it', () => {
     // Made by one entry, which moved it to its place as well.
     const fresh = itemOf({ born: 'made', moves: itemOf().moves.map((move) => ({ ...move, entry: 'made' })) })
-    expect(backOf(fresh, 'made')).toEqual({ also: { type: 'batch', id: 'batch' } })
+    expect(backOf(fresh, 'made')).toEqual({ also: [{ type: 'batch', id: 'batch' }] })
     const undone = takenBack(fresh, 'made', 5)
     expect(isGone(undone)).toBe(true)
     expect(undone.undone).toBe(true)
@@ -150,11 +150,11 @@ describe('an item after taps', () => {
     const moved = entry('item-moved', 3, { how: 'out', unit: null, shelf: null })
     const touched = after(fresh, moved)
     expect(backOf(touched, 'made')).toBe('stands')
-    expect(backOf(takenBack(touched, moved.claim.id, 4), 'made')).toEqual({ also: { type: 'batch', id: 'batch' } })
+    expect(backOf(takenBack(touched, moved.claim.id, 4), 'made')).toEqual({ also: [{ type: 'batch', id: 'batch' }] })
 
     const parent = { type: 'item' as const, id: 'parent', code: '62-1a' }
     expect(backOf({ ...fresh, bornAs: 'item-split', from: [...fresh.from, parent] }, 'made')).toEqual({
-      also: { type: 'item', id: 'parent' },
+      also: [{ type: 'item', id: 'parent' }],
     })
     for (const bornAs of ['lot-received', 'left-over', 'item-found'] as const)
       expect(backOf({ ...fresh, bornAs }, 'made')).toBe('stands')

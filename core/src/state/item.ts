@@ -1,7 +1,17 @@
 import { HOUR, type Instant } from '../ground/instant'
 import type { Id } from '../ledger/subject'
 import type { Kind } from '../ledger/entry'
-import type { EggsOut, ItemDiscarded, ItemFacts, ItemUse, Moved, Ancestor, PartUsed } from '../ledger/storeEntries'
+import type {
+  Ancestor,
+  Brought,
+  EggsOut,
+  ItemDiscarded,
+  ItemFacts,
+  ItemUse,
+  Moved,
+  PartUsed,
+  PutOn,
+} from '../ledger/storeEntries'
 import { catalogue } from '../recipe/ingredient/catalogue'
 import type { EggPart } from '../recipe/ingredient/eggGrams'
 import { type Typed } from '../ground/temperature'
@@ -37,6 +47,8 @@ export interface ItemState extends ItemLists {
   ready: Instant | null
   coldAt: Instant | null
   carried: Bounded
+  /** What was put on it since brought its own time along. */
+  brought: Brought[]
   /** Key of the catalogue; null for what was made here, or is not known. */
   ingredient: string | null
   discarded: Fact<ItemDiscarded> | null
@@ -50,7 +62,7 @@ export interface ItemFact {
   opened: Record<string, never>
   splits: { into: Id; code: string; measure: Measure }
   parts: PartUsed
-  uses: ItemUse | EggsOut
+  uses: ItemUse | EggsOut | PutOn
   readings: { typed: Typed; instrument: Id | null; readBy?: ReadBy }
   /** Instruments that it was read with and that failed a check after. */
   fails: FailedProbe
@@ -130,7 +142,7 @@ export function placeOf({ moves }: Pick<ItemState, 'moves'>): Fact<Moved> | null
 }
 
 /** In a freezer it is hard within this, ms. House rule: until then it may still be on its way. */
-const FREEZES_WITHIN = 12 * HOUR
+export const FREEZES_WITHIN = 12 * HOUR
 
 /**
  * The spans it was frozen, oldest first; the last without an end while it is. Read above 0 °C it is not: on its way it
@@ -154,6 +166,12 @@ export function frozenOf({
     else if (frozen && soft) thaw(last, at)
   }
   return spans
+}
+
+/** Frozen now: its last freeze has no end yet. */
+export function isFrozen(item: Pick<ItemState, 'moves' | 'readings'>): boolean {
+  const last = frozenOf(item).at(-1)
+  return last !== undefined && last.to === undefined
 }
 
 function thaw(span: { from: Instant; to?: Instant }, at: Instant): void {

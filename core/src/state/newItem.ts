@@ -16,6 +16,7 @@ export const NO_ITEM = {
   ready: null,
   coldAt: null,
   carried: { least: 0, likely: 0, most: 0 },
+  brought: [],
   ingredient: null,
   ...NO_FACTS,
   discarded: null,
@@ -65,6 +66,7 @@ export function splitOff(entry: Known, { code, measure, as }: ItemSplit): NewIte
 /** What a split takes over of its parent: all that it is, and its share of the cost. */
 export function inheritedOf(parent: ItemState, share: number): Inherited {
   const { id, code, name, what, from, made, madeBy, cost, dating, facts, ready, coldAt, carried, ingredient } = parent
+  const { brought } = parent
   return {
     name,
     what,
@@ -77,6 +79,7 @@ export function inheritedOf(parent: ItemState, share: number): Inherited {
     ready,
     coldAt,
     carried,
+    ...(brought.length > 0 ? { brought } : {}),
     ingredient,
     moves: valid(parent.moves).map((move) => ({ at: move.at, ...move.value, ...lateness(move) })),
     opened: valid(parent.opened).map(({ at }) => at),

@@ -1,7 +1,8 @@
 import type { Bodies } from '../ledger/entry'
 import type { MoveHow } from '../ledger/storeEntries'
 import { inheritedOf } from '../state/newItem'
-import { tapsOf } from '../state/item'
+import { itemLeft, tapsOf } from '../state/item'
+import type { History } from './history'
 import { leftOverOf } from '../judgement/eggs/eggLedger'
 import { nextSplitCode } from '../ground/itemCode'
 import { WHY, type Act } from './history'
@@ -34,6 +35,23 @@ const part =
     if (!item) return
     const body = history.story.part(item.id, history.pots[1 - deed.pot]!, history.now, 'hold')
     history.post('part-used', item.id, deed, { ...body, ...more })
+    return 'betters nothing'
+  }
+
+const finished =
+  (more: Parameters<History['story']['finish']>[3] = {}): Act =>
+  (history, deed) => {
+    const [base, on] = [history.item(deed), history.item({ ...deed, a: deed.b })]
+    if (!base || !on || itemLeft(base).value === 0) return
+    const nuts = { ingredient: 'pistachio' }
+    const good = { good: true, why: null }
+    const { into, posted } = history.story.finish(base.id, deed.b > 0.8 ? nuts : on.id, history.now, {
+      by: history.by(deed),
+      condition: good,
+      ...(deed.b < 0.4 ? { on: 100 } : {}),
+      ...more,
+    })
+    if (posted.ok) history.items.push(into)
     return 'betters nothing'
   }
 
@@ -109,6 +127,9 @@ export const itemDeeds: Record<string, Act> = {
     const body = { into, code: nextSplitCode(item.code, taken), measure, as }
     if (history.post('item-split', item.id, deed, body)) history.items.push(into)
   },
+  finish: finished(),
+  'finish warm': finished({ celsius: 40, warm: true }),
+  'finished already': finished({ happened: true }),
   part: part(),
   'part in already': part({ happened: true }),
   use: used(),
@@ -121,7 +142,7 @@ export const itemDeeds: Record<string, Act> = {
   'take back': (history, deed) => {
     const item = history.item(deed)
     const tap = item && tapsOf(item).at(-1)
-    if (tap) history.post('taken-back', item.id, deed, { target: tap.entry, also: null })
+    if (tap) history.post('taken-back', item.id, deed, { target: tap.entry, also: [] })
   },
   discard: (history, deed) => {
     const item = history.item(deed)

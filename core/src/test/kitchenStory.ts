@@ -4,10 +4,14 @@ import { heldTo } from '../admission/making/batchStarted'
 import { kinds } from '../admission/kinds'
 import { openKitchen, type KitchenSetup, type MemoryKitchen, type Posted } from '../kitchen/memoryKitchen'
 import type { Id } from '../ledger/subject'
-import type { LotReceived } from '../ledger/storeEntries'
+import type { Condition, LotReceived } from '../ledger/storeEntries'
 import type { Bodies, Kind } from '../ledger/entry'
 import type { Method } from '../recipe/method/method'
-import { nextItemCode } from '../ground/itemCode'
+import { nextItemCode, nextSplitCode } from '../ground/itemCode'
+import type { Measure } from '../ground/measure'
+import { finishedOf, type Put } from '../judgement/lineage/finished'
+import { isUntreated } from '../judgement/lineage/topping'
+import { itemLeft } from '../state/item'
 import { partOf } from '../judgement/lineage/part'
 import { portionOf, type PutAway } from '../judgement/lineage/portion'
 import { storeOf } from '../admission/guard/storeOf'
@@ -51,6 +55,17 @@ interface How {
   postedBy?: Id
   /** Whose PIN comes beside the author's. */
   secondedBy?: Id
+}
+
+interface Finish extends How {
+  celsius?: number
+  grams?: number
+  /** So much of it; all that is left. */
+  on?: number
+  warm?: boolean
+  asItIs?: boolean
+  condition?: Condition
+  happened?: true
 }
 
 /** A kitchen in memory, told as it goes: minutes are after ten. */
@@ -258,8 +273,70 @@ export class KitchenStory {
       instrument: PROBE,
       warm: false,
       condition: null,
-      part: partOf(state, exposed, 'UTC'),
+      part: partOf(state, exposed, 'UTC', at(minutes)),
     }
+  }
+
+  /** Puts something on an item, as core finds it then. Returns the finished item and what became of the entry. */
+  finish(
+    base: Id,
+    topping: Id | { ingredient: string; lot?: Id },
+    minutes: number,
+    { celsius = 3, grams = 100, on, happened, ...how }: Finish = {},
+  ) {
+    const state = this.kitchen.read('item', base)!
+    const around = { zone: 'UTC', limits: this.kitchen.limits }
+    const { store } = storeOf(state, this.kitchen.read, around, at(minutes))!
+    const left = itemLeft(state)
+    const measure = { value: Math.min(on ?? left.value, left.value), unit: left.unit }
+    const into = idOf(`finished ${base} ${state.splits.length} ${minutes}`)
+    const put = this.topping(topping, minutes, { value: grams, unit: 'g' }, celsius, how)
+    const code =
+      measure.value === left.value
+        ? state.code
+        : nextSplitCode(
+            state.code,
+            state.splits.map(({ value }) => value.code),
+          )
+    const as = finishedOf(state, measure, put, store, at(minutes))
+    const body = { into, code, measure, topping: put.topping, as, ...(happened ? { happened } : {}) }
+    return { into, ...this.post('item-finished', base, minutes, body, how) }
+  }
+
+  private topping(
+    of: Id | { ingredient: string; lot?: Id },
+    minutes: number,
+    measure: Measure,
+    celsius: number,
+    more: Finish,
+  ): Put {
+    if (typeof of !== 'string') {
+      const { ingredient, lot = null } = of
+      const topping = { of: 'food' as const, ingredient, lot, grams: measure.value, condition: more.condition ?? null }
+      return { topping, untreated: false, lot: lot === null ? null : this.kitchen.read('lot', lot) }
+    }
+    const item = this.kitchen.read('item', of)!
+    const { store, ancestry } = storeOf(
+      item,
+      this.kitchen.read,
+      { zone: 'UTC', limits: this.kitchen.limits },
+      at(minutes),
+    )!
+    const part = partOf(item, itemStanding(item, store, at(minutes)).exposure.time, 'UTC', at(minutes))
+    const { warm = false, asItIs = false, condition = null } = more
+    const typed = { value: celsius, unit: 'C' as const }
+    const topping = {
+      of: 'item' as const,
+      item: of,
+      measure: { ...measure, unit: item.measure.unit },
+      typed,
+      instrument: PROBE,
+      warm,
+      asItIs,
+      condition,
+      part,
+    }
+    return { topping, untreated: isUntreated(item, ancestry), lot: null }
   }
 
   air(minutes: number, celsius: number, how: How = {}): Id {

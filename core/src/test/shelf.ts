@@ -47,6 +47,7 @@ export function itemOf(more: Partial<ItemState> = {}): ItemState {
     ready: null,
     coldAt: at(0),
     carried: { least: 0, likely: 0, most: 0 },
+    brought: [],
     ingredient: null,
     ...NO_FACTS,
     moves: [moved(0, 'move', 'fridge')],

@@ -142,7 +142,7 @@ function entered(posted: readonly AnyClaim[], batches: readonly Id[], items: rea
         }),
       () => claim('item-opened', item, {}),
       () => claim('item-held', item, { reason: 'smells' }, late),
-      () => claim('taken-back', item, { target: earlier?.id ?? item, also: null }, late),
+      () => claim('taken-back', item, { target: earlier?.id ?? item, also: [] }, late),
       () =>
         claim('item-discarded', item, {
           reason: 'not kept',

@@ -81,7 +81,7 @@ describe('a lot', () => {
     expect(await store.one(kitchen.claim('eggs-taken', into, { ...eggs, item: other }))).toMatchObject({
       code: 'other lineage',
     })
-    expect(await store.one(kitchen.claim('taken-back', item, { target: take.id, also: null }))).toMatchObject({
+    expect(await store.one(kitchen.claim('taken-back', item, { target: take.id, also: [] }))).toMatchObject({
       code: 'not taken back',
     })
     const undo = { target: take.id, reason: 'undo' as const, now: 'void' as const }

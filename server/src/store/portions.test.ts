@@ -1,6 +1,10 @@
 import { v7 as uuid } from 'uuid'
 import {
+  finishedOf,
   inheritedOf,
+  itemLeft,
+  nextSplitCode,
+  partOf,
   portionOf,
   type BatchState,
   type Bodies,
@@ -19,6 +23,52 @@ beforeAll(async () => {
   store = storeOf(kitchen)
 })
 afterAll(() => kitchen.app.close())
+
+describe('what is finished', () => {
+  const finish = async (base: string, on: string, value: number) => {
+    const [parent, topping] = [await store.item(base), await store.item(on)]
+    const none = { least: 0, likely: 0, most: 0 }
+    const part = partOf(topping, none, 'UTC')
+    const typed = { value: 3, unit: 'C' as const }
+    const put = { of: 'item' as const, item: on, measure: { value: 50, unit: 'g' as const }, typed, part }
+    const how = { instrument: kitchen.starter.probe.id, warm: false, asItIs: false, condition: null }
+    const measure = { value, unit: 'g' as const }
+    const at = ago(0).at
+    const told = { topping: { ...put, ...how }, untreated: false, lot: null }
+    const as = finishedOf(parent, measure, told, { units: [], limits: store.limits(), zone: 'UTC' }, at)
+    const code = value === itemLeft(parent).value ? parent.code : nextSplitCode(parent.code, [])
+    return { into: uuid(), code, measure, topping: told.topping, as }
+  }
+
+  it('is an item of its own that either of its lots can call back; the server keeps what core finds, and no cheat', async () => {
+    const [base] = await store.putAway(await store.jelly(1), 900, { last: true })
+    const [on] = await store.putAway(await store.jelly(2), 400, { last: true })
+    const body = await finish(base, on, 300)
+    const cheat = {
+      ...body.as,
+      facts: { ...body.as.facts, allergens: [], claims: ['vegan' as const] },
+      dating: { ...body.as.dating, parts: [] },
+    }
+    const claim = kitchen.claim('item-finished', base, { ...body, as: cheat })
+    await store.taken(claim)
+    const finished = await store.item(body.into)
+    expect(finished.dating.parts.length).toBeGreaterThan(0)
+    expect(finished.facts.claims).toEqual(body.as.facts.claims)
+    expect([(await store.card(base)).left.value, (await store.card(on)).left.value]).toEqual([600, 350])
+    const lineage = (await kitchen.get(`/api/lineage/item/${on}`)).body as Lineage
+    expect(lineage.nodes.find(({ id }) => id === body.into)).toMatchObject({ type: 'item', generation: 1 })
+    expect(lineage.nodes.some(({ id }) => id === base)).toBe(false)
+    // Held is what the topping is on, and nothing else.
+    await store.taken(kitchen.claim('item-held', on, { reason: 'smells' }))
+    const { bars } = (await kitchen.get('/api/store/barred')).body as { bars: Record<string, { why: string }> }
+    expect([bars[body.into]?.why, bars[base]]).toEqual(['held', undefined])
+    // A mistake goes back whole.
+    const also = [base, on].map((id) => ({ type: 'item' as const, id }))
+    await store.taken(kitchen.claim('taken-back', body.into, { target: claim.id, also }))
+    expect([(await store.card(base)).left.value, (await store.card(on)).left.value]).toEqual([900, 400])
+    expect(await store.card(body.into)).toMatchObject({ gone: true })
+  })
+})
 
 describe('what a batch becomes', () => {
   it('is put away with the dates of its batch, and leaves the Line once all of it is', async () => {
@@ -94,7 +144,7 @@ describe('what a batch becomes', () => {
     const lineage = (await kitchen.get(`/api/lineage/item/${good}`)).body as Lineage
     expect(lineage.nodes.find(({ id }) => id === into)).toMatchObject({ type: 'batch', generation: 1 })
     // Taken back, it never went in.
-    await store.taken(kitchen.claim('taken-back', good, { target: use.id, also: { type: 'batch', id: into } }))
+    await store.taken(kitchen.claim('taken-back', good, { target: use.id, also: [{ type: 'batch', id: into }] }))
     expect((await store.card(good)).left.value).toBe(900)
     const after = (await kitchen.get(`/api/lineage/item/${good}`)).body as Lineage
     expect(after.nodes.some(({ id }) => id === into)).toBe(false)
@@ -157,21 +207,21 @@ describe('what a batch becomes', () => {
     const split = kitchen.claim('item-split', whole, { into, code: 'y', measure: { value: 300, unit: 'g' }, as })
     await store.taken(split)
     // What is left of it is not all that was put away.
-    expect(await store.one(kitchen.claim('taken-back', whole, { target: born, also }))).toMatchObject({
+    expect(await store.one(kitchen.claim('taken-back', whole, { target: born, also: [also] }))).toMatchObject({
       code: 'not taken back',
     })
     const parent = { type: 'item' as const, id: whole }
-    expect(await store.one(kitchen.claim('taken-back', into, { target: split.id, also: null }))).toMatchObject({
+    expect(await store.one(kitchen.claim('taken-back', into, { target: split.id, also: [] }))).toMatchObject({
       code: 'other lineage',
     })
-    await store.taken(kitchen.claim('taken-back', into, { target: split.id, also: parent }))
+    await store.taken(kitchen.claim('taken-back', into, { target: split.id, also: [parent] }))
     expect(await store.card(into)).toMatchObject({ gone: true })
     expect(await store.card(whole)).toMatchObject({ left: { value: 900 }, gone: false })
     expect(await store.one(kitchen.claim('item-moved', into, { how: 'out', unit: null, shelf: null }))).toMatchObject({
       code: 'item gone',
     })
 
-    await store.taken(kitchen.claim('taken-back', whole, { target: born, also }))
+    await store.taken(kitchen.claim('taken-back', whole, { target: born, also: [also] }))
     expect(await store.card(whole)).toMatchObject({ gone: true, left: { value: 0 } })
     expect(await onLine()).toBe(true)
     expect((await store.putAway(made, 900, { last: true }))[1]).toMatchObject({ outcome: 'accepted' })

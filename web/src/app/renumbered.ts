@@ -1,5 +1,13 @@
 import { v7 as uuid } from 'uuid'
-import { dayOf, dayOfYear, nextCode, nextItemCode, nextSplitCode, type AnyClaim } from '@logged-thermal/core'
+import {
+  dayOf,
+  dayOfYear,
+  nextCode,
+  nextItemCode,
+  nextSplitCode,
+  type AnyClaim,
+  type Claim,
+} from '@logged-thermal/core'
 import type { LineData } from './lineData'
 
 /** Two tablets took the same code at once: the claim with the next one; null where it has none to take. */
@@ -19,12 +27,22 @@ export function renumbered(
       return { ...claim, id: uuid(), body: { ...claim.body, code: nextItemCode(batchCode, taken) } }
     }
     case 'item-split': {
-      const parent = line.items.find(({ id }) => id === claim.about.id)
-      if (!parent) return null
-      const taken = [...new Set([...parent.splits.map(({ value }) => value.code), claim.body.code])]
-      return { ...claim, id: uuid(), body: { ...claim.body, code: nextSplitCode(parent.code, taken) } }
+      const code = nextOff(claim, line.items)
+      return code === null ? null : { ...claim, id: uuid(), body: { ...claim.body, code } }
+    }
+    case 'item-finished': {
+      const code = nextOff(claim, line.items)
+      return code === null ? null : { ...claim, id: uuid(), body: { ...claim.body, code } }
     }
     default:
       return null
   }
+}
+
+/** The next code for what is taken off an item; null where the item is not there. */
+function nextOff({ about, body }: Claim<'item-split' | 'item-finished'>, items: LineData['items']): string | null {
+  const parent = items.find(({ id }) => id === about.id)
+  return parent
+    ? nextSplitCode(parent.code, [...new Set([...parent.splits.map(({ value }) => value.code), body.code])])
+    : null
 }

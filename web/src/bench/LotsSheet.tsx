@@ -1,7 +1,7 @@
 import Stack from '@mui/material/Stack'
 import { useState } from 'react'
-import type { BatchState, LotState } from '@logged-thermal/core'
-import { dayName, grams, benchSheetsMessages, type Reader } from '@logged-thermal/wording'
+import type { BatchState } from '@logged-thermal/core'
+import { grams, benchSheetsMessages, lotWords, type Reader } from '@logged-thermal/wording'
 import { Key } from '../kit/Key'
 import { SelectField } from '../kit/SelectField'
 import { Sheet } from '../kit/Sheet'
@@ -64,8 +64,4 @@ export function LotsSheet({
       </Stack>
     </Sheet>
   )
-}
-
-function lotWords({ name, code, useBy }: LotState, reader: Reader): string {
-  return useBy === null ? say('lotNamed', { name, code }) : say('lotUntil', { name, code, day: dayName(useBy, reader) })
 }

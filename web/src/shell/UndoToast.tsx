@@ -41,7 +41,9 @@ interface Back<K extends 'taken-back' | 'corrected' = 'taken-back' | 'corrected'
 
 /** How the last entry is taken back; null where no tap does that. */
 function wayBack(line: LineData, made: AnyClaim): Back | null {
-  const { type, id } = made.about
+  const { type } = made.about
+  // What was finished is an item of its own: that is what is taken back.
+  const id = made.kind === 'item-finished' ? made.body.into : made.about.id
   if (type === 'item') {
     const item = line.items.find((each) => each.id === id)
     const words = item && itemDoneWords(made, item, spoken)

@@ -13,11 +13,13 @@ interface Props {
   item: ItemState
   /** All of it may be taken. */
   whole: boolean
+  /** All of it is what is rarely meant. */
+  seldomAll?: boolean
   onTake: (measure: Measure) => void
 }
 
 /** Some of an item: all that is left in one tap, or a number; parts of the egg by the scale or by the egg. */
-export function AmountOf({ item, whole, onTake }: Props) {
+export function AmountOf({ item, whole, seldomAll = false, onTake }: Props) {
   const left = itemLeft(item)
   const part = left.unit === 'g' ? eggOf(item) : null
   const [by, setBy] = useState<'weight' | 'count'>('weight')
@@ -31,7 +33,7 @@ export function AmountOf({ item, whole, onTake }: Props) {
   return (
     <div className={styles.amountOf}>
       {whole && (
-        <Key look="primary" onClick={() => onTake(left)}>
+        <Key look={seldomAll ? 'outlined' : 'primary'} onClick={() => onTake(left)}>
           {say('allOfIt', { amount: measureWords(left, spoken) })}
         </Key>
       )}

@@ -11,12 +11,14 @@ import {
   openedAt,
   placeOf,
   itemShut,
+  type Kind,
   type MoveHow,
   type UnitState,
 } from '@logged-thermal/core'
 import {
   clock,
   discardReasonWord,
+  finishMessages,
   itemSentence,
   moveShutSentence,
   partShutSentence,
@@ -30,6 +32,8 @@ import { Key } from '../kit/Key'
 import { NumberPad } from '../kit/NumberPad'
 import { Sheet } from '../kit/Sheet'
 import { AmountOf } from './AmountOf'
+import { FinishSheet } from './finish/FinishSheet'
+import { finishBarred } from './finish/finishing'
 import { LeadKey } from './LeadKey'
 import { useLastTap } from './ItemKeys'
 import { ancestryIn, discardOf, storeOfLine, type StoredItem } from './useStore'
@@ -39,10 +43,12 @@ import { shutUnless } from '../app/shut'
 import { speaks } from '../kit/language'
 
 const say = speaks(itemMessages)
+const finishWords = speaks(finishMessages)
 
-type Asking = 'sold already' | 'move' | 'freeze' | 'thaw' | 'serve' | 'hot' | 'read' | 'sell' | 'split' | 'hold' | null
+type Asking =
+  'finish' | 'sold already' | 'move' | 'freeze' | 'thaw' | 'serve' | 'hot' | 'read' | 'sell' | 'split' | 'hold' | null
 
-const TITLE: Record<NonNullable<Asking>, string> = {
+const TITLE: Record<Exclude<Asking, 'finish' | null>, string> = {
   move: say('intoWhichUnit'),
   freeze: say('intoWhichFreezerIts'),
   thaw: say('whereDoesThawIts'),
@@ -54,6 +60,9 @@ const TITLE: Record<NonNullable<Asking>, string> = {
   split: say('howMuchBecomesItem'),
   hold: say('whyHeld'),
 }
+
+/** How it came to be, where a tap takes it back. */
+const BORN: Partial<Record<Kind, 'split' | 'finished'>> = { 'item-split': 'split', 'item-finished': 'finished' }
 
 /** What can be done with an item, most of it in two taps; what is shut says why. */
 export function ItemActions({
@@ -77,6 +86,7 @@ export function ItemActions({
   const barred = bar ? { code: 'lineage' as const, what: bar.why, of: bar.code } : null
   const shut = standing.asks === 'gone' ? null : (itemShut(item, null, ancestryIn(line, item), store, now) ?? barred)
   const left = itemLeft(item)
+  const against = standing.asks === 'gone' ? null : finishBarred(item, line, store, now)
   // What went out of it whole is still the lead's to answer for.
   const gone = left.value === 0
   const move = (how: MoveHow, unit: string | null) => {
@@ -110,9 +120,14 @@ export function ItemActions({
       <div className={styles.keys}>
         {key(say('move'), () => setAsking('move'), onlyDiscard || units('move').length === 0)}
         {key(say('readItsCore'), () => setAsking('read'), gone || !open)}
-        {shut === null
+        {shut === null || shut.code === 'frozen'
           ? key(say('soldServed'), () => setAsking('sell'), onlyDiscard)
           : key(say('soldAlready'), () => setAsking('sold already'), gone || !open)}
+        {key(
+          finishWords(against ? 'finishedAlready' : 'finish'),
+          () => setAsking('finish'),
+          gone || !open || against?.code === 'is egg',
+        )}
         {key(say('split'), () => setAsking('split'), onlyDiscard)}
         {key(say('putOutForService2'), () => setAsking('serve'), onlyDiscard || shut !== null)}
         {key(say('freeze'), () => setAsking('freeze'), onlyDiscard || shut !== null || noFreezer !== null)}
@@ -142,17 +157,31 @@ export function ItemActions({
           onClick={() => enter('taken-back', item.id, { target: lastTap.entry, also: lastTap.also })}
         >
           {lastTap.entry === item.born
-            ? say('takeBackNotSplit', { hasBornAs: item.bornAs === 'item-split' })
+            ? say('takeBackNotSplit', { bornAs: BORN[item.bornAs] ?? 'other' })
             : say('takeBackLastTap', { time: clock(lastTap.at, reader) })}
         </Key>
       )}
       {standing.why === 'went out' && <p role="status">{itemSentence(item, standing, reader)}</p>}
-      {standing.asks === 'gone' && <p className="muted">{goneWords(one, reader)}</p>}
+      {standing.asks === 'gone' && (
+        <p className="muted">
+          {goneWords(one, reader)} <FinishedSince item={item} line={line} />
+        </p>
+      )}
       {why && !gone && <p className="muted">{say('shutWhy', { why })}</p>}
       {!why && noFreezer?.code === 'move shut' && (
         <p className="muted">{say('freezeShut', { moveShutSentence: moveShutSentence(noFreezer.why, reader) })}</p>
       )}
-      {asking && (
+      {asking === 'finish' && (
+        <FinishSheet
+          base={item}
+          line={line}
+          now={now}
+          reader={reader}
+          happened={against !== null}
+          onClose={() => setAsking(null)}
+        />
+      )}
+      {asking && asking !== 'finish' && (
         <Sheet open onClose={() => setAsking(null)} title={TITLE[asking]}>
           {(asking === 'move' ||
             asking === 'freeze' ||
@@ -232,6 +261,19 @@ export function ItemActions({
         </Sheet>
       )}
     </div>
+  )
+}
+
+/** All of it was finished: the way to what it is now. */
+function FinishedSince({ item, line }: { item: StoredItem['item']; line: LineData }) {
+  const split = item.splits.findLast(({ void: back, value }) => !back && value.code === item.code)
+  const now = split && line.items.find(({ id }) => id === split.value.into)
+  return (
+    now && (
+      <Link to={`/store/item/${now.id}`}>
+        {finishWords('becameFinished')} {now.name} {now.code}
+      </Link>
+    )
   )
 }
 

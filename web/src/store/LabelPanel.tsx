@@ -1,4 +1,4 @@
-import { itemMessages } from '@logged-thermal/wording'
+import { finishMessages, itemMessages } from '@logged-thermal/wording'
 import { useState } from 'react'
 import type { ItemState } from '@logged-thermal/core'
 import { useEnter } from '../app/enter'
@@ -12,6 +12,7 @@ import { speaks } from '../kit/language'
 import { shutUnless } from '../app/shut'
 
 const say = speaks(itemMessages)
+const finishWords = speaks(finishMessages)
 
 type Paper = 'roll' | 'a4' | 'letter'
 const PAPER: Record<Paper, string> = { roll: say('roll'), a4: 'A4, 24', letter: say('letter10') }
@@ -23,12 +24,19 @@ export function LabelPanel({ item }: { item: ItemState }) {
   const [paper, setPaper] = useState<Paper>('roll')
   const [copies, setCopies] = useState(1)
   const version = `${item.moves.length}-${item.opened.length}-${item.labels}`
+  // What was put on it since has changed its date, its allergens or its code.
+  const isOutOfDate = item.labels === 0 && item.bornAs === 'item-finished'
   return (
     <section aria-label={say('label')}>
       <h2 className={clsx('title', styles.head)}>
         {say('label')}{' '}
         <small>{item.labels === 0 ? say('notPrintedYet') : say('printedLabels', { labels: item.labels })}</small>
       </h2>
+      {isOutOfDate && (
+        <p role="status">
+          <strong>{finishWords('labelOutOfDate')}</strong>
+        </p>
+      )}
       <img
         className={styles.labelPicture}
         src={`/api/labels/${item.id}.png?v=${version}`}

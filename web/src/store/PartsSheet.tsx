@@ -34,10 +34,7 @@ import { NumberPad } from '../kit/NumberPad'
 import { Sheet } from '../kit/Sheet'
 import { AmountOf } from './AmountOf'
 import { ancestryIn, storeOfLine, useStored, whereIs, type StoredItem } from './useStore'
-import { clsx } from 'clsx'
 import putAwayStyles from './putAway.module.css'
-import itemStyles from './item.module.css'
-import storeStyles from './store.module.css'
 import { speaks } from '../kit/language'
 
 const say = speaks(storeInMessages)
@@ -179,7 +176,7 @@ function Use({
           instrument: probe.id,
           warm,
           condition: looks ? { good: looks === 'good', why: null } : null,
-          part: partOf(item, itemStanding(item, store, now).exposure.time, reader.zone),
+          part: partOf(item, itemStanding(item, store, now).exposure.time, reader.zone, now),
           ...(against ? { happened: true as const } : {}),
         }
       : null
@@ -195,7 +192,7 @@ function Use({
         )}
         <p>{probe ? say('readBy', { code: probe.code }) : say('partReadByProbe')}</p>
         {typed ? (
-          <p className={clsx(itemStyles.big, storeStyles.big)}>
+          <p className={putAwayStyles.read}>
             {degrees(celsiusOf(typed), reader, 'under')}{' '}
             <Key look="outlined" onClick={() => setTyped(null)}>
               {say('readAgain')}

@@ -57,8 +57,6 @@ export const benchSheetsMessages = {
   fromWhichLots: 'From which lots does it come?',
   foodGrams: '{food}, {grams}',
   lotNotTold: 'Not told',
-  lotNamed: '{name} {code}',
-  lotUntil: '{name} {code}, to {day}',
   anotherThing: 'That is not what the method names. Its allergens count.',
   notTreatedLot: 'Nobody said how this lot was treated: it counts as untreated frozen fruit.',
   chooseLotFirst: 'Choose a lot first',

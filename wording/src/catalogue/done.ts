@@ -18,6 +18,7 @@ export const doneMessages = {
   binned: 'binned',
   opened: 'opened',
   split: 'split',
+  finished: 'finished',
   loggedTypedUnit: '{typed} °{unit} logged',
   moved_move: 'moved',
   moved_freeze: 'put into the freezer',

@@ -52,7 +52,8 @@ export const itemMessages = {
   hotWell: 'Hot well',
   hold: 'Hold',
   trace: 'Trace',
-  takeBackNotSplit: 'Take back: {hasBornAs, select, true {not split off} other {not put away}} after all',
+  takeBackNotSplit:
+    'Take back: {bornAs, select, split {not split off} finished {nothing on it} other {not put away}} after all',
   takeBackLastTap: 'Take back the last tap, {time}',
   shutWhy: 'Shut: {why}',
   freezeShut: 'Freeze is shut: {moveShutSentence}',

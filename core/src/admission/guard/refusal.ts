@@ -60,7 +60,7 @@ export type Refusal =
   | { code: 'method blocked'; field: 'body.version'; problem: Problem }
   | { code: 'out of order'; field: 'body.reason'; why: OutOfOrder }
   | { code: 'clean first'; field: 'body.step' }
-  | { code: 'other lot'; field: 'body.form' | 'body.uses'; lot: string }
+  | { code: 'other lot'; field: 'body.form' | 'body.uses' | 'body.topping'; lot: string }
   | { code: 'lot past its day'; field: 'body.lot'; lot: string; useBy: string }
   | { code: 'wrong egg'; field: 'body.lot' | 'body.state'; lot: string; why: 'unheated' | 'susceptible' }
   | { code: 'other unit'; field: 'body.place'; unit: string }
@@ -75,7 +75,7 @@ export type Refusal =
   | { code: 'other lineage'; field: 'body' | 'body.item' }
   | { code: 'more than is left'; field: 'body.grams'; left: number }
   | { code: 'item gone'; field: 'about.id' }
-  | { code: 'item shut'; field: 'about.id' | 'body.measure'; item: string; why: PartShut }
+  | { code: 'item shut'; field: 'about.id' | 'body.measure' | 'body.topping'; item: string; why: PartShut }
   | { code: 'move shut'; field: 'body.how' | 'body.unit'; item: string; why: MoveShut }
   | { code: 'not to open'; field: 'about.id'; item: string }
   | { code: 'not proven to leave'; field: 'body.last' | 'body.frozen'; batch: string }

@@ -3,7 +3,7 @@ import { withItemFact } from '../../state/itemChanges'
 import { MINUTE } from '../../ground/instant'
 import type { MoveShut, Refusal } from '../guard/refusal'
 import { object, oneOf } from '../../ground/field'
-import { frozenOf, placeOf, type ItemState } from '../../state/item'
+import { isFrozen, placeOf, type ItemState } from '../../state/item'
 import type { UnitState } from '../../state/unit'
 import { isCold } from '../../recipe/checks/unitKind'
 import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
@@ -78,9 +78,4 @@ export function moveShut(item: ItemState, { how, unit: to }: Moved, unit: UnitSt
   if (unit.kind === 'freezer' && !isFrozen(item)) return shut('that is freezing')
   if (unit.kind !== 'freezer' && isFrozen(item)) return shut('that is thawing')
   return item.facts.needsCold && !isCold(unit.kind) ? shut('not a cold unit') : null
-}
-
-function isFrozen(item: ItemState): boolean {
-  const last = frozenOf(item).at(-1)
-  return last !== undefined && last.to === undefined
 }

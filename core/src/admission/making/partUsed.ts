@@ -1,4 +1,4 @@
-import type { PartUsed, Part } from '../../ledger/storeEntries'
+import type { Condition, PartUsed, Part } from '../../ledger/storeEntries'
 import type { Bodies } from '../../ledger/entry'
 import { openedBy, withItemFact } from '../../state/itemChanges'
 import { asEntered, EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
@@ -77,7 +77,7 @@ export const partUsed: KindOf<'part-used'> = {
   derive({ about, at }, read, world) {
     const item = read('item', about.id)!
     const { exposure } = itemStanding(item, storeOf(item, read, world, at)!.store, at)
-    return { part: partOf(item, exposure.time, world.zone) }
+    return { part: partOf(item, exposure.time, world.zone, at) }
   },
   lateAfter: 30 * MINUTE,
   fact: asEntered,
@@ -87,7 +87,7 @@ export const partUsed: KindOf<'part-used'> = {
 }
 
 /** How something looked: good, or why not. */
-export function parseCondition(field: Field): { good: boolean; why: string | null } | null {
+export function parseCondition(field: Field): Condition | null {
   if (field.value === null) return null
   const { good, why } = object(field, ['good', 'why'])
   return { good: flag(good), why: why.value === null ? null : text(why, 200) }

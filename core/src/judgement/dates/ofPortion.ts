@@ -31,7 +31,7 @@ export function datingOfPortion(batch: BatchState, passedOn: readonly Part[], pr
 }
 
 /** The dates that a part passes on: each as an instant with its kind, where it says them. */
-function datesOfPart({ code, name, lastDay, walls }: Part): Dating['parts'] {
+export function datesOfPart({ code, name, lastDay, walls }: Part): Dating['parts'] {
   const called = `${name} ${code}`
   if (walls?.length)
     return walls.map((wall) => ({ name: called, lastDay: wall.lastDay, until: wall.until, kind: wall.kind }))

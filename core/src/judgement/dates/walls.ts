@@ -45,15 +45,22 @@ export function wallsOf(dating: Dating, openedAt: Instant | null, frozen: readon
     }),
     ...(useBy === null ? [] : [{ ...useByWall(useBy, dating.frozenDays, prepared, freezes, zone), keep: null }]),
     ...parts.map((part): DateWall => {
-      const { name, lastDay, until, kind } = part
+      const { name, lastDay, until, kind, since = -Infinity } = part
       // Hours are an instant, and a use-by a day: the frost stops neither.
       if (until !== undefined && kind !== undefined && kind !== 'days')
         return { lastDay, until, ruledBy: name, keep: null, kind }
-      const days = discardDay({ prepared, zone, components: [{ name, lastDay }], frozen: freezes })
+      const days = discardDay({ prepared, zone, components: [{ name, lastDay }], frozen: frozenSince(freezes, since) })
       return { ...days, keep: null, ...(kind === undefined ? {} : { kind }) }
     }),
   ]
   return walls.sort(byUntil)
+}
+
+/** The frost that something saw which was put on then: of a frost that had begun, the rest. */
+function frozenSince(freezes: readonly Frozen[], since: Instant): Frozen[] {
+  return freezes
+    .filter(({ to }) => to === undefined || to > since)
+    .map((each) => ({ ...each, from: Math.max(each.from, since) }))
 }
 
 /** After thawing it is used within this, and never beyond the days that were left, ms. */

@@ -72,7 +72,7 @@ function byBands(limit: Limit, { time, now: warm }: Exposure, now: Instant): Adv
 }
 
 /** One single period: a second, or one that is longer, has used it up. */
-function byGrace(limit: Limit, { time, periods, now: warm }: Exposure, now: Instant): Advice[] {
+function byGrace(limit: Limit, { time, periods, now: warm, read }: Exposure, now: Instant): Advice[] {
   const { rule, source, force } = limit
   if (rule.kind !== 'stay' || !rule.grace) return []
   const grace = rule.grace.minutes * MINUTE
@@ -81,11 +81,15 @@ function byGrace(limit: Limit, { time, periods, now: warm }: Exposure, now: Inst
   const longest = (pick: (time: Bounded) => number) => Math.max(0, ...periods.map((period) => pick(period.time)))
   const total = rule.grace.count === 'total'
   const [least, most] = total ? [time.least, time.most] : [longest((t) => t.least), longest((t) => t.most)]
+  // Where it was read since and is cold, one more reading says nothing of what was before.
+  const isTold = !warm && read !== null && read.at >= (periods.at(-1)?.to ?? -Infinity)
   const kind: AdviceKind =
     least >= grace || (!total && sure.length > 1)
       ? 'discard'
       : most >= grace || (!total && may.length > 1)
-        ? 'read it'
+        ? isTold
+          ? 'lead decides'
+          : 'read it'
         : most > 0
           ? warm
             ? 'use now'

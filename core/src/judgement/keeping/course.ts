@@ -30,7 +30,7 @@ export type Kept = 'cold' | 'shell eggs' | null
 
 /** @param walls its dates, the one that rules first */
 export function courseOf(item: ItemState, walls: readonly DateWall[]): Course {
-  const { ready, coldAt, carried } = item
+  const { ready, coldAt, carried, brought } = item
   const [wall] = walls
   const hold = holdOf(item)
   return {
@@ -41,6 +41,7 @@ export function courseOf(item: ItemState, walls: readonly DateWall[]): Course {
     kept: keptIn(item),
     coldAt,
     carried,
+    brought,
     small: isSmall(item.measure),
     noted: item.dating.bestBefore !== undefined,
     moves: movesOf(item),

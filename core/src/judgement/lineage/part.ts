@@ -6,14 +6,25 @@ import type { PassedWall } from '../../ledger/dating'
 import type { Part, PartUsed } from '../../ledger/storeEntries'
 import { celsiusOf, SAME_DEGREE } from '../../ground/temperature'
 import type { BatchState } from '../../state/batch'
-import { eggOf, holdOf, isOfItsBatch, itemLeft, placeOf, releasedAt, type ItemState } from '../../state/item'
+import {
+  eggOf,
+  frozenOf,
+  holdOf,
+  isFrozen,
+  isOfItsBatch,
+  openedAt,
+  itemLeft,
+  placeOf,
+  releasedAt,
+  type ItemState,
+} from '../../state/item'
 import { mayGoIn, type LotState } from '../../state/lot'
 import { itemLevel, itemStanding, type ItemStanding, type Store } from '../keeping/itemStanding'
 import type { Bounded } from '../../physics/trace/reading'
 import type { Measure } from '../../ground/measure'
 import { isCleared, releaseBar } from './cleared'
 import { isFrozenFruit, isLookedAt } from '../../recipe/ingredient/produce'
-import { itemWalls, type DateWall } from '../dates/walls'
+import { wallsOf, type DateWall } from '../dates/walls'
 import { lineageBars, type Ancestors, type LineageBar } from './lineageBars'
 
 /** Why an item may not go where somebody wants it; every one can be put right, or is the lead's to decide. */
@@ -34,6 +45,14 @@ export type PartShut =
   | { code: 'not looked at' }
   | { code: 'looked bad' }
   | { code: 'more than is left'; left: Measure }
+  /** It holds raw egg or untreated fruit, and goes to guests who are highly susceptible. */
+  | { code: 'susceptible' }
+  /** Egg goes into a batch: it is nothing that is finished. */
+  | { code: 'is egg' }
+  /** It needs the cold or comes frozen: it goes on from the store, with its day. */
+  | { code: 'not held'; name: string }
+  /** What it is to go onto is in it. */
+  | { code: 'made of it' }
 
 /** The batch and the lots that an item was made of, as they stand; and its whole lineage, where that was read. */
 export interface Ancestry {
@@ -80,12 +99,32 @@ export function partUnfit(
   const rule = heated ? into.terms.eggs.heated : into.terms.eggs.unheated
   if (eggOf(item) !== null && item.facts.heat === 'raw' && wrongEgg(into, rule, 'shell'))
     return { code: 'raw egg unheated' }
+  // What was made raw on purpose is for none of them, in whatever it is.
+  if (
+    into.terms.susceptible &&
+    !heated &&
+    (item.facts.heat === 'raw' || item.facts.advisory) &&
+    item.what === 'portion'
+  )
+    return { code: 'susceptible' }
   const untreated = isFrozenFruit(item.ingredient) && ancestry.lots.some(({ treatment }) => treatment === null)
   return untreated && !heated ? { code: 'fruit not treated' } : null
 }
 
-/** Why none of an item may be used, sold or moved, except to discard; null when it may. */
+/** Why none of an item may go into anything or be moved, except to discard; null when it may. */
 export function itemShut(
+  item: ItemState,
+  measure: Measure | null,
+  ancestry: Ancestry,
+  store: Store,
+  now: Instant,
+): PartShut | null {
+  // Whatever else it asks: frozen, its dates stand still, and nothing could carry them on.
+  return servingShut(item, measure, ancestry, store, now) ?? (isFrozen(item) ? { code: 'frozen' } : null)
+}
+
+/** Why none of an item may be sold or finished; null when it may, frozen or not: ices are served frozen. */
+export function servingShut(
   item: ItemState,
   measure: Measure | null,
   { batch, lots, further }: Ancestry,
@@ -96,7 +135,6 @@ export function itemShut(
   const { asks, why } = standing
   if (asks === 'discard') return { code: 'to discard', why }
   if (holdOf(item)) return { code: 'held' }
-  if (asks === 'frozen') return { code: 'frozen' }
   if (measure) {
     const left = itemLeft(item)
     if (measure.unit !== left.unit || measure.value > left.value + 0.05) return { code: 'more than is left', left }
@@ -136,11 +174,14 @@ function isAnswered({ type, id, why }: LineageBar, answered: readonly string[] |
 }
 
 /**
- * An item as the batch keeps it: as it was when it went in.
+ * An item as the batch keeps it: as it was when it went in. Frozen, its frost ends there: what it is in keeps its days.
  * @param exposed its time above its cold limit until then
+ * @param at when it went in; left out: as if it had never been frozen
  */
-export function partOf(item: ItemState, exposed: Bounded, zone: string): Part {
-  const [wall] = itemWalls(item, zone)
+export function partOf(item: ItemState, exposed: Bounded, zone: string, at: Instant = -Infinity): Part {
+  const frozen = frozenOf(item).map(({ from, to = Math.max(from, at) }) => ({ from, to }))
+  const walls = wallsOf(item.dating, openedAt(item), frozen, zone)
+  const [wall] = walls
   const { id, code, name, facts } = item
   const carried = {
     least: Math.round(exposed.least),
@@ -158,7 +199,7 @@ export function partOf(item: ItemState, exposed: Bounded, zone: string): Part {
     egg: eggOf(item),
     carried,
     ready: item.what === 'portion',
-    walls: itemWalls(item, zone).flatMap((each) => passedWall(each)),
+    walls: walls.flatMap((each) => passedWall(each)),
     from: item.from.filter(({ type }) => type === 'batch').map(({ id: of }) => of),
   }
 }

@@ -98,6 +98,7 @@ function ownHeat(batch: BatchState, floors: Floors): HeatStatus {
 
 const WORST_FIRST: HeatStatus[] = ['raw', 'no heat asked', 'pasteurized', 'cooked']
 
-function worstHeat(all: HeatStatus[]): HeatStatus {
+/** The heat of what several are in: that of the worst. */
+export function worstHeat(all: readonly HeatStatus[]): HeatStatus {
   return WORST_FIRST.find((each) => all.includes(each)) ?? 'raw'
 }

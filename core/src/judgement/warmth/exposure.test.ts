@@ -4,6 +4,7 @@ import { itemOf, letGo, minutes, moved, readOf, unitOf } from '../../test/shelf'
 import { limitsFrom } from '../../test/story'
 import { at } from '../../test/traces'
 import { courseOf } from '../keeping/course'
+import { itemStanding } from '../keeping/itemStanding'
 import { exposureOf } from './exposure'
 import { coldLevel } from '../../recipe/checks/unitKind'
 
@@ -193,6 +194,46 @@ describe('time above the cold limit', () => {
   })
 })
 
+describe('what was read warm', () => {
+  const cold = [
+    unitOf([
+      [0, 3],
+      [600, 3],
+    ]),
+  ]
+
+  it('may stay warm in the coldest unit until a probe finds it cold, and is asked about', () => {
+    const warm = itemOf({ readings: [readOf(0, 3), readOf(200, 12)] })
+    const { time, now } = exposed(warm, cold)
+    expect([now, minutes(time.least), minutes(time.most)]).toEqual([true, 0, 400])
+    const store = { units: cold, limits: us, zone: 'UTC' }
+    expect(itemStanding(warm, store, at(210)).asks).toBe('chill again')
+    expect(itemStanding(warm, store, at(600)).asks).toBe('read it')
+    // A word ends no doubt; a probe does.
+    const told = itemOf({ readings: [...warm.readings, readOf(240, 3, null)] })
+    expect(exposed(told, cold).now).toBe(true)
+    const found = itemOf({ readings: [...warm.readings, readOf(240, 3)] })
+    const after = exposed(found, cold)
+    expect([after.now, minutes(after.time.least), minutes(after.time.most)]).toEqual([false, 0, 40])
+    expect(itemStanding(found, store, at(600)).asks).toBe('keep')
+  })
+
+  it('is hard in a freezer in half a day, and asked of no longer', () => {
+    const moves = [moved(0, 'move', 'fridge'), moved(60, 'freeze', 'freezer')]
+    const units = [...cold, unitOf([[0, -18]], { id: 'freezer', kind: 'freezer' })]
+    const warm = itemOf({ moves, readings: [readOf(50, 12)] })
+    expect(minutes(exposed(warm, units, 2000).time.most)).toBe(10 + 12 * 60)
+  })
+
+  it('asks the lead, not for one reading after the other, where a law allows one warm time and it had two', () => {
+    const england = limitsFrom('uk-2013')
+    const store = { units: cold, limits: england, zone: 'UTC' }
+    const readings = [readOf(100, 12), readOf(140, 3), readOf(300, 12), readOf(340, 3)]
+    expect(itemStanding(itemOf({ readings }), store, at(600))).toMatchObject({ asks: 'lead decides', why: 'exposure' })
+    expect(itemStanding(itemOf({ readings: readings.slice(0, 3) }), store, at(310)).asks).toBe('read it')
+  })
+})
+
 describe('what the lead let go on', () => {
   const warm = [
     unitOf([
@@ -208,7 +249,10 @@ describe('what the lead let go on', () => {
     const { time, answered } = exposed(itemOf({ holds: [letGo(300)] }), warm)
     expect([time.most, answered]).toEqual([0, 0])
     const read = { readings: [readOf(100, 8), readOf(160, 9)], holds: [letGo(300)] }
-    const proven = exposed(itemOf(read), warm)
+    // No decision makes it cold: what was read warm is in doubt again from there on, until a probe finds it cold.
+    const unread = exposed(itemOf(read), warm)
+    expect([unread.now, minutes(unread.time.least), minutes(unread.time.most)]).toEqual([true, 60, 60 + 300])
+    const proven = exposed(itemOf({ ...read, readings: [...read.readings, readOf(300, 4)] }), warm)
     expect(proven.time).toEqual({ least: 60 * 60_000, likely: 60 * 60_000, most: 60 * 60_000 })
     expect(minutes(proven.answered)).toBe(60)
     // What was warm before it was an item, too.

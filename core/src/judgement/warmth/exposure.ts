@@ -1,7 +1,8 @@
 import { HOUR, MINUTE, type Instant } from '../../ground/instant'
+import { FREEZES_WITHIN } from '../../state/item'
 import { SAME_DEGREE } from '../../ground/temperature'
 import type { Id } from '../../ledger/subject'
-import type { MoveHow } from '../../ledger/storeEntries'
+import type { Brought, MoveHow } from '../../ledger/storeEntries'
 import type { Bounded } from '../../physics/trace/reading'
 import { airSpans, isEverOutside, isQuiet, type StoreUnit } from './air'
 import { isCold, type Level } from '../../recipe/checks/unitKind'
@@ -10,6 +11,8 @@ import { isCold, type Level } from '../../recipe/checks/unitKind'
 export interface Journey {
   coldAt: Instant | null
   carried: Bounded
+  /** What was put on it brought its own time along. */
+  brought: readonly Brought[]
   /** A portion, or less than a kilogram: it follows what it stands in sooner. */
   small: boolean
   /** Where it went, oldest first. */
@@ -45,7 +48,7 @@ interface Stretch {
 /**
  * The bounded time above the cold limit, from when it was first cold. Out on the bench all of it counts: there nothing
  * keeps it cold. In a unit the air counts at most and likely, never at least: food warms later than air. Two readings
- * of its own above the limit prove the time between them; one at or under it, taken while the air was still warm, takes
+ * of its own above the limit prove the time between them; from one on it may be warm until a probe finds it cold; one at or under it, taken while the air was still warm, takes
  * the warm time before it back. A night between two good looks is normal. Where the lead let it go on, what was only
  * possible until then is answered; what was proven stays: no decision gives back time that a law counts.
  * @param level its own cold limit, whatever unit it is in
@@ -65,8 +68,13 @@ export function exposureOf(
   const read = last ? { at: last.at, celsius: last.celsius } : null
   const begins = Math.min(chilled ?? Infinity, cold?.at ?? Infinity)
   const carried = released === null ? journey.carried : provenOf(journey.carried)
-  const answeredFor = released === null ? 0 : carried.least
-  const brought = carried.most > 0 ? [{ from: moves[0]?.at ?? now, to: moves[0]?.at ?? now, time: carried }] : []
+  const brought = journey.brought
+    .filter(({ at }) => at <= now)
+    .map(({ at, time }) => ({ at, time: released !== null && at <= released ? provenOf(time) : time }))
+  const begun = moves[0]?.at ?? now
+  const earlier = [{ at: begun, time: carried }, ...brought]
+    .filter(({ time }) => time.most > 0)
+    .map(({ at, time }) => ({ from: at, to: at, time }))
   // Never read cold: from when it was put away it may have been warm all the time. That asks, and discards nothing.
   const unread = begins === Infinity
   let stretches = staysOf(moves, unread ? -Infinity : begins, now).flatMap((stay) =>
@@ -86,16 +94,24 @@ export function exposureOf(
   for (const [i, { at, celsius }] of reads.entries()) {
     const next = reads[i + 1]
     if (next && isWarm(celsius) && isWarm(next.celsius)) stretches = proven(stretches, at, next.at)
+    else if (isWarm(celsius)) {
+      // Read warm, it may have stayed so in the coldest unit, until a probe finds it cold.
+      const found = reads.slice(i + 1).find((each) => each.by === 'probe' || isWarm(each.celsius))
+      for (const stay of staysOf(moves, at, Math.min(now, found?.at ?? now)))
+        stretches = doubted(stretches, stay.from, stillWarm(stay, units))
+    }
   }
-  let answered = answeredFor
-  if (released !== null) {
-    stretches = cut(stretches, released).filter(({ to, least }) => to > released || least > 0)
-    for (const { from, to, least } of stretches) if (to <= released) answered += least * (to - from)
-  }
-  const own = periodsOf(stretches)
+  if (released !== null) stretches = cut(stretches, released).filter(({ to, least }) => to > released || least > 0)
   // What a part brought counts as a period of its own: a law that allows one warm period has had it.
-  const periods = [...brought, ...own]
-  const time = own.reduce((sum, period) => plus(sum, period.time), carried)
+  const periods = [...earlier, ...periodsOf(stretches)].sort((a, b) => a.from - b.from)
+  const shares = [{ at: -Infinity, time: carried }, ...brought]
+  const time = totalOf(shares, stretches)
+  const until = (end: Instant) =>
+    totalOf(
+      shares.filter(({ at }) => at <= end),
+      stretches.filter(({ to }) => to <= end),
+    )
+  const answered = released === null ? 0 : until(released).least
   const end = stretches.at(-1)
   return { time, periods, now: end !== undefined && end.to === now && end.most > 0, answered, read }
 }
@@ -191,6 +207,29 @@ function proven(stretches: readonly Stretch[], from: Instant, to: Instant): Stre
   return [...rest, { from, to, least: 1, likely: 1, most: 1 }].sort((a, b) => a.from - b.from)
 }
 
+/** Until when what was read warm may stay so where it is: hard food in a freezer is not, and in the hot well it should be. */
+function stillWarm({ from, to, unit: id, frozen }: Stay, units: readonly StoreUnit[]): Instant {
+  const kind = units.find((each) => each.id === id)?.kind
+  if (kind === 'hot well') return from
+  return frozen || kind === 'freezer' ? Math.min(to, from + FREEZES_WITHIN) : to
+}
+
+/** It may have been warm all of a time: at most all of it counts, at least what counted before. */
+function doubted(stretches: readonly Stretch[], from: Instant, to: Instant): Stretch[] {
+  const parts = cut(cut(stretches, from), to)
+  const inside = parts.filter((each) => each.from >= from && each.to <= to)
+  const ends = [from, ...inside.flatMap((each) => [each.from, each.to]), to]
+  const gaps = ends.flatMap((start, i): Stretch[] =>
+    i % 2 === 0 && ends[i + 1]! > start ? [{ from: start, to: ends[i + 1]!, least: 0, likely: HALF, most: 1 }] : [],
+  )
+  const raised = inside.map((each) => ({ ...each, likely: Math.max(each.likely, HALF), most: 1 }))
+  const rest = parts.filter((each) => !inside.includes(each))
+  return [...rest, ...raised, ...gaps].sort((a, b) => a.from - b.from)
+}
+
+/** Of a time that began warm and of whose end nothing is known, the likely share. */
+const HALF = 0.5
+
 function periodsOf(stretches: readonly Stretch[]): Exposure['periods'] {
   const periods: Exposure['periods'] = []
   for (const { from, to, least, likely, most } of stretches) {
@@ -207,6 +246,25 @@ function periodsOf(stretches: readonly Stretch[]): Exposure['periods'] {
 
 function provenOf({ least }: Bounded): Bounded {
   return { least, likely: least, most: least }
+}
+
+/** What is on it is as old as the older of the two: what either had been warm until then, and both together since. */
+function totalOf(shares: readonly Brought[], stretches: readonly Stretch[]): Bounded {
+  return shares
+    .map(({ at, time }) => plus(time, sumOf(cut(stretches, at).filter(({ from }) => from >= at))))
+    .reduce(worst)
+}
+
+function sumOf(stretches: readonly Stretch[]): Bounded {
+  return periodsOf(stretches).reduce((sum, { time }) => plus(sum, time), { least: 0, likely: 0, most: 0 })
+}
+
+function worst(a: Bounded, b: Bounded): Bounded {
+  return {
+    least: Math.max(a.least, b.least),
+    likely: Math.max(a.likely, b.likely),
+    most: Math.max(a.most, b.most),
+  }
 }
 
 function plus(a: Bounded, b: Bounded): Bounded {

@@ -1,0 +1,77 @@
+import { expect, test, type Page } from '@playwright/test'
+import { RunningKitchen, tap } from './kitchen'
+
+let kitchen: RunningKitchen
+test.beforeAll(async () => {
+  kitchen = await RunningKitchen.open()
+})
+test.afterAll(() => kitchen.close())
+
+const row = (page: Page, name: string | RegExp) => page.locator('.store-row').filter({ hasText: name })
+
+/** Types a number on the pad of that name, and takes it. */
+async function padded(page: Page, name: string | RegExp, value: string, take: string): Promise<void> {
+  const pad = page.getByRole('group', { name })
+  await pad.getByRole('textbox').fill(value)
+  await pad.getByRole('button', { name: take }).click()
+}
+
+async function open(page: Page, name: string): Promise<void> {
+  await page.goto(`${kitchen.url}/store`)
+  await row(page, name).first().getByRole('button', { name: /^More/ }).click()
+}
+
+test('some of it gets its jelly: an item of its own, dated by the older, with a label of its own; a warm one is asked about', async ({
+  browser,
+}) => {
+  const page = await kitchen.person(browser, 'Mina Osk')
+  await open(page, 'Orchard trifle')
+  await tap(page, 'Finish')
+  const sheet = page.getByRole('dialog')
+  // What may not go on is not in the way, and says why.
+  await sheet.getByText(/may not go on$/).click()
+  await expect(sheet).toContainText('Quince-skin curd')
+  await sheet.getByRole('button', { name: /^Rhubarb jelly layer/ }).click()
+  await padded(page, 'How cold it is', '22', 'That is it')
+  await expect(sheet.getByRole('alert')).toContainText('At 22.0° it is over 4°')
+  await tap(page, 'Read again')
+  await padded(page, 'How cold it is', '3.4', 'That is it')
+  await padded(page, /How much, of/, '120', 'Log it')
+  await expect(sheet.getByRole('heading', { name: /On how much of Orchard trifle/ })).toBeVisible()
+  await padded(page, /How much, of/, '4', 'Log it')
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Orchard trifle + Rhubarb jelly layer')
+  await expect(page.getByRole('region', { name: 'What can be done' })).toContainText('4 portions')
+  await expect(page.getByRole('region', { name: 'What rules the date' })).toContainText('Rhubarb jelly layer')
+  await expect(page.getByText('What the label says has changed: print it again.')).toBeVisible()
+  // A dry thing brings its allergens along; all of it keeps its code.
+  await tap(page, 'Finish')
+  await page.getByLabel(/^Or something dry/).fill('pistachio')
+  await sheet.getByRole('button', { name: 'Pistachios', exact: true }).click()
+  await expect(sheet).toContainText('It brings tree nuts along.')
+  await tap(page, 'Looks good')
+  await tap(page, 'It goes on')
+  await tap(page, /^All of it/)
+  await expect(page.getByRole('region', { name: 'What rules the date' })).toContainText('tree nuts')
+  // A mistake goes back whole.
+  await tap(page, 'Undo')
+  await expect(page.getByText('Taken back: it was made by a mistaken tap, and never was.')).toBeVisible()
+  await page.context().close()
+})
+
+test('what is warm goes on only if it is said, and the finished one is read until it is cold', async ({ browser }) => {
+  const page = await kitchen.person(browser, 'Mina Osk')
+  await open(page, 'Chicory pastry cream')
+  await tap(page, 'Finish')
+  const sheet = page.getByRole('dialog')
+  await sheet.getByRole('button', { name: /^Bay-leaf pouring custard/ }).click()
+  await padded(page, 'How cold it is', '31', 'That is it')
+  await tap(page, 'It goes on warm')
+  await expect(sheet.getByRole('status')).toContainText('read the finished item until a probe finds it cold')
+  await padded(page, /How much, of/, '200', 'Log it')
+  await tap(page, /^All of it/)
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('into the cold')
+  await tap(page, 'Read its core')
+  await padded(page, 'Core', '3.2', 'Log it')
+  await expect(page.getByRole('heading', { level: 1 })).not.toContainText('into the cold')
+  await page.context().close()
+})
