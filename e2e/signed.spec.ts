@@ -76,14 +76,14 @@ test('sold out of a hold: it is listed, what is made with it stands still, and t
 }) => {
   const page = await person(browser, 'Ilse Varrow')
   await page.goto(`${kitchen.url}/store`)
-  const row = (name: string) => page.locator('.store-row', { hasText: name })
+  const row = (name: string) => page.locator('.store-row', { hasText: name, hasNotText: '+' })
   await row('Rhubarb jelly').first().locator('a').click()
   await tap(page, 'Hold')
   await tap(page, 'Looks or smells wrong')
   await tap(page, 'Sold already')
   await tap(page, /^All of it/)
   await expect(page.getByRole('heading', { level: 1 })).toContainText(
-    'It went out against a hold or a limit: 700 g sold',
+    'It went out against a hold or a limit: 340 g sold',
   )
   await page.goto(`${kitchen.url}/store`)
   await expect(row('Orchard trifle').first()).toContainText('Do not use')
@@ -125,4 +125,41 @@ test('under a rule set with guidance the lead signs a line for one method; start
   await expect(page.getByRole('list', { name: 'Limits' })).toContainText(both)
   await expect(page.getByRole('list', { name: 'Limits' })).toContainText('in place of Industry and agency guidance')
   await page.context().close()
+})
+
+test('a document lets it keep by its pH: the lead signs it, and each batch waits for its own figure', async ({
+  browser,
+}) => {
+  const lead = await person(browser, 'Ilse Varrow')
+  await signedFor(lead, 'Bay-leaf pouring custard')
+  await expect(lead.getByText('“Keeps three weeks” on paper is no document.')).toBeVisible()
+  await tap(lead, 'Attach a document')
+  await expect(lead.getByText('A study of the house shortens its days.')).toBeVisible()
+  await tap(lead, 'A product assessment')
+  await expect(lead.getByText('Who issued it, and its number.')).toBeVisible()
+  await lead.getByLabel('Issued by').fill('Quay Row laboratory')
+  await lead.getByLabel('Its number').fill('QR-120')
+  await lead.getByLabel('pH at most').fill('4,2')
+  await lead.getByLabel('Days it keeps, day 1 = made').fill('12')
+  await lead.getByLabel(/^How it is measured/).fill('of the cooled custard, stirred')
+  await expectAccessible(lead)
+  await tap(lead, 'Sign it')
+  await signAs(lead, 'Ilse Varrow')
+  await expect(
+    lead.getByText(/A product assessment, Quay Row laboratory QR-120: pH at most 4.2, 12 days/),
+  ).toBeVisible()
+
+  const page = await person(browser, 'Noor Hallet')
+  await begin(page, 'Bay-leaf pouring custard')
+  await tap(page, 'More')
+  await page.getByRole('button', { name: /^pH/ }).click()
+  await expect(page.getByText('A document holds for this method.')).toBeVisible()
+  await page.getByLabel('pH of the product').fill('4.0')
+  await page.getByLabel('Meter in buffer 4.01').fill('4.02')
+  await page.getByLabel('Meter in buffer 7.00').fill('7.0')
+  await page.getByLabel('Which meter').fill('M1')
+  await tap(page, 'Log it')
+  await expect(page.getByText('every gate first, then its pH. Until then nothing changes.')).toBeVisible()
+  await page.context().close()
+  await lead.context().close()
 })

@@ -238,6 +238,19 @@ export function storeClaims(
     2,
   )
 
+  // The next posset keeps for what its assessment says, where its own pH is inside.
+  const assessed = methodOf('Elderflower posset')
+  const said = { by: 'assessment' as const, issuer: 'Quay Row laboratory', number: 'QR-118', least: null, most: 4.2 }
+  const document = {
+    version: assessed.version,
+    ...said,
+    how: 'of one set cup a batch, stirred, at 20°',
+    days: 6,
+    needsCold: true,
+    validUntil: addDays(dayOf(ago(now, 0), zone), 200),
+  }
+  made.push(claimOf('acidity-documented', assessed.id, ago(now, 2 * HOURS), lead, { document }))
+
   // Some of the posset has its jelly: the older of the two dates it.
   finish(posset, 3 * HOURS, 12, jelly, { value: 360, unit: 'g' }, 3.4)
 

@@ -117,6 +117,11 @@ export function shortDate(day: Day, { locale }: Reader): string {
   return onCalendar(day, locale, { day: 'numeric', month: 'short' })
 }
 
+/** '12 Oct 2027': a day that may be in another year. */
+export function fullDate(day: Day, { locale }: Reader): string {
+  return onCalendar(day, locale, { day: 'numeric', month: 'short', year: 'numeric' })
+}
+
 function onCalendar(day: Day, locale: Locale, shown: Intl.DateTimeFormatOptions): string {
   const asked = `${locale} ${Object.keys(shown).join()}`
   let format = formats.get(asked)

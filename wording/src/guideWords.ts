@@ -1,4 +1,7 @@
 import {
+  type AcidBy,
+  type AcidDocument,
+  type AcidKeeping,
   type AcidityResult,
   type CleaningWhy,
   type Cover,
@@ -14,7 +17,7 @@ import {
   type TemperVerdict,
   type WarmUp,
 } from '@logged-thermal/core'
-import { clock, degrees, limitDegreesOf, span, type Reader } from './figures'
+import { clock, degrees, fullDate, limitDegreesOf, span, type Reader } from './figures'
 import { stepName } from './methodWords'
 import { speaker, type Spoken } from './catalogue/say'
 import { guideMessages } from './catalogue/guide'
@@ -210,6 +213,39 @@ export function aciditySentence(result: AcidityResult, reader: Spoken): string {
         'no water activity': say(reader, 'byPhAloneNo'),
       }[result.because]
   }
+}
+
+/** What a document of pH does to a batch, or why it does nothing yet. */
+export function acidKeepingSentence(keeping: AcidKeeping, reader: Spoken): string {
+  if (keeping.holds) {
+    const { document, days: loosens, warm } = keeping
+    const { issuer, number, days } = document
+    return say(reader, 'acidHolds', { issuer, number, days, loosens, warm })
+  }
+  return {
+    'no document': say(reader, 'acidHoldsNoDocument'),
+    ended: say(reader, 'acidEnded'),
+    'not measured': say(reader, 'acidNotMeasured'),
+    'not finished': say(reader, 'acidNotFinished'),
+    'changed since': say(reader, 'acidChangedSince'),
+    'meter not checked': say(reader, 'acidMeterNotChecked'),
+    outside: say(reader, 'acidOutside'),
+    raw: say(reader, 'acidRaw'),
+  }[keeping.why]
+}
+
+/** A document of pH as the lead signs it: 'A product assessment, Hill laboratory 12: pH at most 4.2, 21 days, kept cold.' */
+export function acidWords(
+  { by, issuer, number, least, most, days, needsCold, validUntil }: AcidDocument,
+  reader: Reader,
+): string {
+  const range = least === null ? say(reader, 'acidAtMost', { most }) : say(reader, 'acidAtEdge', { least, most })
+  const day = fullDate(validUntil, reader)
+  return say(reader, 'acidWords', { by: acidByWord(by, reader), issuer, number, range, days, needsCold, day })
+}
+
+export function acidByWord(by: AcidBy, reader: Spoken): string {
+  return say(reader, `acidBy_${by}`)
 }
 
 export function serveBySentence(by: Instant, reader: Reader): string {

@@ -56,6 +56,7 @@ export { courseOf, type Course } from './keeping/course'
 export { fastBar, withLineage } from './lineage/lineageBars'
 export { leftOfLot, missedBy, parentsOfBatch, parentsOfItem, type Lineage, type LineageNode } from './lineage/lineage'
 export { asksMerged } from './lineage/merged'
+export { acidKeeping, type AcidKeeping } from './dates/acidKeeping'
 export { finishedOf, measureWith, type Put } from './lineage/finished'
 export { finishShut, isUntreated, keepsUnheld, toppingShut, toppingUnfit } from './lineage/topping'
 export {

@@ -39,8 +39,10 @@ export interface KitchenSetup {
   from?: { head: ChainHead; states: { type: SubjectType; id: Id; state: unknown }[] }
 }
 
-/** What became of a post. `provisional`: it looked at something that the snapshot does not hold. */
-/** `why`: the code of what stands behind a refusal, where something does. */
+/**
+ * What became of a post. `provisional`: it looked at something that the snapshot does not hold; `why`: the code of what
+ * stands behind a refusal, where something does.
+ */
 export type Posted =
   { ok: true; seq: number; provisional?: true } | { ok: false; code: string; field?: string; why?: string }
 

@@ -18,6 +18,14 @@ export {
 export { blocking, problemsOf, type Problem, type ProblemCode } from './checks/problems'
 export { expectedSteps, gatesAt, type ExpectedStep } from './checks/expected'
 export { FORMER_TERMS, termsOf, type AcidityTable, type Terms } from './checks/terms'
+export {
+  ACID_BY,
+  ACID_DOCUMENT_DAYS,
+  acidDocumentOn,
+  LONGEST_ACID_DAYS,
+  type AcidBy,
+  type AcidDocument,
+} from './checks/acidDocument'
 export { acidityResult, isChecked, METER_LINE, type AcidityMeasure, type AcidityResult } from './checks/acidity'
 export {
   coldLevel,

@@ -179,6 +179,20 @@ export const houseDeeds: Record<string, Act> = {
     }
     history.decide('bake-validated', custard.id, { limits: history.story.kitchen.limits, step: 'cook', bake })
   },
+  'sign a document of pH': (history, deed) => {
+    const validUntil = addDays(dayOf(at(history.now), 'UTC'), 30)
+    const by = deed.b < 0.5 ? ('authority' as const) : ('house' as const)
+    const said = {
+      issuer: 'Harbour county',
+      number: 'V-1',
+      least: null,
+      most: 4.2,
+      how: 'of the cooled product',
+      days: 21,
+    }
+    const document = { version: 1, by, ...said, needsCold: deed.a < 0.5, validUntil }
+    history.decide('acidity-documented', custard.id, { document })
+  },
   'another pot': (history, deed) => {
     if (history.pots.length > 3) return
     const { kitchen } = history.story

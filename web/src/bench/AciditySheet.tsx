@@ -1,7 +1,15 @@
 import { useState } from 'react'
-import { acidityResult, batchStanding, type AcidityMeasure, type BatchState, type Finding } from '@logged-thermal/core'
-import { aciditySentence, clock, type Reader, benchSheetsMessages } from '@logged-thermal/wording'
+import {
+  acidityResult,
+  acidKeeping,
+  batchStanding,
+  type AcidityMeasure,
+  type BatchState,
+  type Finding,
+} from '@logged-thermal/core'
+import { acidKeepingSentence, aciditySentence, clock, type Reader, benchSheetsMessages } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
+import { useNow } from '../app/now'
 import { Field } from '../kit/Field'
 import { Key } from '../kit/Key'
 import { Sheet } from '../kit/Sheet'
@@ -41,6 +49,7 @@ export function AciditySheet({ batch, findings, open, onClose, reader, mayWrite 
   const last = batch.facts['acidity-measured'].filter(({ void: gone }) => !gone).at(-1) ?? null
   const finished = batchStanding(findings) === 'proven'
   const { acidity } = batch.terms
+  const now = useNow()
   const field = (key: Field, name: string) => (
     <Field
       label={name}
@@ -76,6 +85,7 @@ export function AciditySheet({ batch, findings, open, onClose, reader, mayWrite 
           <p className="sentence">
             <strong>{aciditySentence(acidityResult(last?.value ?? null, acidity, finished), reader)}</strong>
           </p>
+          <p role="status">{acidKeepingSentence(acidKeeping(batch, reader.zone, now), reader)}</p>
           {last && (
             <p>
               {say('phWaterActivityWith', {

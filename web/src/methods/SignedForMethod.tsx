@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import {
+  acidDocumentOn,
   addDays,
   approvedOf,
   bakeOn,
@@ -14,6 +15,7 @@ import {
   type MethodState,
 } from '@logged-thermal/core'
 import {
+  acidWords,
   bakeShownWords,
   bakeWords,
   dayName,
@@ -27,6 +29,7 @@ import { PinPad } from '../kit/PinPad'
 import { useLeadSigns } from '../login/useLeadSigns'
 import { Key } from '../kit/Key'
 import { Sheet } from '../kit/Sheet'
+import { AcidForm } from './AcidForm'
 import { BakeForm } from './BakeForm'
 import { GuidanceForm } from './GuidanceForm'
 import { KeyRow } from '../kit/KeyRow'
@@ -36,7 +39,7 @@ import { speaks } from '../kit/language'
 const say = speaks(methodFormsMessages)
 
 /** One thing that waits for the lead's PIN. */
-type Waiting = ToSign<'guidance-replaced'> | ToSign<'bake-validated'>
+type Waiting = ToSign<'guidance-replaced'> | ToSign<'bake-validated'> | ToSign<'acidity-documented'>
 
 interface ToSign<K extends Kind> {
   kind: K
@@ -58,7 +61,7 @@ export function SignedForMethod({
   reader: Reader
   onClose: () => void
 }) {
-  const [open, setOpen] = useState<Check | 'bake' | null>(null)
+  const [open, setOpen] = useState<Check | 'bake' | 'acidity' | null>(null)
   const [waiting, setWaiting] = useState<Waiting | null>(null)
   const back = () => {
     setWaiting(null)
@@ -70,8 +73,11 @@ export function SignedForMethod({
     ({ limit }) => limit.force === 'guidance' && movable(limit.rule) !== null,
   )
   const bake = bakeOn(state.signed, method, day)
+  const acid = acidDocumentOn(state.signed, method, day)
   const crumb = families[method.family].crumb
   if (waiting?.kind === 'guidance-replaced')
+    return <SignIt {...waiting} method={method.id} onBack={() => setWaiting(null)} onSigned={back} />
+  if (waiting?.kind === 'acidity-documented')
     return <SignIt {...waiting} method={method.id} onBack={() => setWaiting(null)} onSigned={back} />
   if (waiting) return <SignIt {...waiting} method={method.id} onBack={() => setWaiting(null)} onSigned={back} />
   if (open === 'bake')
@@ -86,6 +92,22 @@ export function SignedForMethod({
             kind: 'bake-validated',
             body: { limits: limits.id, step, bake: said },
             says: say('signBakewords', { bakeWords: bakeWords({ step, ...said }, reader) }),
+          })
+        }
+      />
+    )
+  if (open === 'acidity')
+    return (
+      <AcidForm
+        method={method}
+        first={acid}
+        day={day}
+        onClose={() => setOpen(null)}
+        onDone={(document) =>
+          setWaiting({
+            kind: 'acidity-documented',
+            body: { document },
+            says: say('signAcidity', { acidWords: acidWords(document, reader) }),
           })
         }
       />
@@ -174,7 +196,30 @@ export function SignedForMethod({
             </KeyRow>
           </section>
         )}
-        {guidance.length === 0 && !crumb && <p>{say('nothingSignEveryLimit')}</p>}
+        {!method.raw && (
+          <section aria-label={say('theAcidity')}>
+            <h3 className="title">{say('theAcidity')}</h3>
+            <p>{acid ? <strong>{acidWords(acid, reader)}</strong> : say('noAcidDocument')}</p>
+            <KeyRow>
+              <Key onClick={() => setOpen('acidity')}>{acid ? say('signAnew') : say('attachDocument')}</Key>
+              {acid && (
+                <Key
+                  look="outlined"
+                  onClick={() =>
+                    setWaiting({
+                      kind: 'acidity-documented',
+                      body: { document: null },
+                      says: say('takeBackAcidity'),
+                    })
+                  }
+                >
+                  {say('takeBack2')}
+                </Key>
+              )}
+            </KeyRow>
+          </section>
+        )}
+        {guidance.length === 0 && !crumb && method.raw && <p>{say('nothingSignEveryLimit')}</p>}
         <p className="muted">{say('batchesHaveBegunKeep', { day: dayName(addDays(day, 90), reader) })}</p>
       </div>
     </Sheet>

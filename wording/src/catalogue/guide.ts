@@ -92,6 +92,25 @@ export const guideMessages = {
     'Only the finished, cooled product counts: every gate first. Until then it needs temperature control.',
   meterReadTwoBuffers: 'The meter has to read two buffers to within 0.1 pH. Until then it needs temperature control.',
   byPhAloneNo: 'By pH alone no row is met. Without water activity it needs temperature control.',
+  acidHoldsNoDocument: 'No document of its pH holds for this method: it is written down, and changes nothing.',
+  acidEnded: 'The document of its pH has ended: it is written down, and changes nothing.',
+  acidNotMeasured: 'A document holds for this method. Until its own pH is measured nothing changes.',
+  acidNotFinished:
+    'Only the finished, cooled product counts: every gate first, then its pH. Until then nothing changes.',
+  acidChangedSince: 'Something went in since its pH was measured. Measure it again; until then nothing changes.',
+  acidMeterNotChecked: 'The meter has to read two buffers to within 0.1 pH. Until then nothing changes.',
+  acidOutside:
+    'Its pH, with what the meter may be off by, is outside what the document says. Nothing changes: the ordinary days and the cold hold.',
+  acidRaw: 'It holds raw egg: no pH changes its hours.',
+  acidHolds:
+    'Its pH is inside {issuer} {number}. {loosens, select, true {It keeps} other {It keeps no longer than}} {days, plural, one {one day} other {{days} days}}{warm, select, true {, and needs no cold} other {, kept cold}}. Put it away after this.',
+  acidAtEdge: 'between {least} and {most}',
+  acidAtMost: 'at most {most}',
+  acidWords:
+    '{by}, {issuer} {number}: pH {range}, {days, plural, one {one day} other {{days} days}}, {needsCold, select, true {kept cold} other {no cold}}. To the end of {day}.',
+  acidBy_authority: 'A variance of the authority',
+  acidBy_assessment: 'A product assessment',
+  acidBy_house: 'A study of the house',
   serveByWhatLeft: 'Serve it by {time}. What is left then goes to discard; it is not cooled and kept.',
   permit_heatedEggs: 'Eggs heated here count as pasteurized',
   without_heatedEggs: 'None: only bought pasteurized egg is a pasteurized lot.',

@@ -32,7 +32,7 @@ declare module '../../ledger/entry' {
 /** A batch begins, and what it is held to is fixed. */
 export const batchStarted: KindOf<'batch-started'> = {
   kind: 'batch-started',
-  v: 6,
+  v: 7,
   about: 'batch',
   may: EVERYONE_WHO_COOKS,
   signed: false,
@@ -108,7 +108,7 @@ export function heldTo(
   signed: Signed = NOTHING_SIGNED,
 ) {
   const own = withSignedLines(limits, signed.lines, day)
-  const terms = termsOf(method, factor, own, forSusceptible, day)
+  const terms = termsOf(method, factor, own, forSusceptible, day, signed)
   const checks = checksFor(method, own, day, terms.eggs, bakeOn(signed, method, day))
   return { method: methodRef(method), checks, terms }
 }

@@ -7,6 +7,7 @@ import type { Method } from '../../recipe/method/method'
 import type { LimitSet } from '../../rules/limit'
 import type { BatchState } from '../../state/batch'
 import { judgeBatch } from '../batch/judgeBatch'
+import { acidKeeping, type AcidKeeping } from '../dates/acidKeeping'
 import { datingOfPortion } from '../dates/ofPortion'
 import { stepsLeft, waitOf } from '../timeline/stepLeft'
 import { carriedInto, firstCold } from '../warmth/ofBatch'
@@ -33,6 +34,10 @@ export function portionOf(
   const floors = floorsOf(batch, zone, at)
   const passedOn = passingOn(batch, limits.practice.partsPassOn === 'every part', floors)
   const level = coldLevel(limits, dayOf(at, zone))
+  const told = portionFacts(batch, method, passedOn, floors)
+  // Whatever a document says: raw it is of the raw class.
+  const acid: AcidKeeping = told.heat === 'raw' ? { holds: false, why: 'raw' } : acidKeeping(batch, zone, at)
+  const facts = acid.holds && acid.warm ? { ...told, needsCold: false } : told
   return {
     batch: batch.id,
     batchCode: batch.code,
@@ -41,8 +46,8 @@ export function portionOf(
     name: as === 'portion' ? method.name : `${method.name}, ${as}`,
     as,
     measure,
-    dating: datingOfPortion(batch, passedOn, floors === 'proven'),
-    facts: portionFacts(batch, method, passedOn, floors),
+    dating: datingOfPortion(batch, passedOn, floors === 'proven', acid),
+    facts,
     ready: readyAt(batch, frozen === true, at),
     coldAt: firstCold(batch, level, at),
     carried: carriedInto(batch, level, at),

@@ -2,14 +2,17 @@ import type { Day } from '../../ground/zone'
 import type { SignedLine } from '../../rules/signedLine'
 import type { Typed } from '../../ground/temperature'
 import type { Method } from '../method/method'
+import type { AcidDocument } from './acidDocument'
 
 /** What the lead signed for a method beside its versions; a batch is held to what is valid on the day it begins. */
 export interface Signed {
   lines: SignedLine[]
   bake: ValidatedBake | null
+  /** How long it keeps by its pH. */
+  acid: AcidDocument | null
 }
 
-export const NOTHING_SIGNED: Signed = { lines: [], bake: null }
+export const NOTHING_SIGNED: Signed = { lines: [], bake: null, acid: null }
 
 /**
  * A bake that was shown to heat the middle through: crumb and dry pieces close on oven, minutes and cue, and nobody puts

@@ -10,6 +10,8 @@ import { isWashed } from '../ingredient/produce'
 import { factsOf, ingredientOf, unboiledFruit, withOwn } from '../method/facts'
 import type { Degrees } from '../../ground/temperature'
 import type { Instruction, Method, StepKind } from '../method/method'
+import { acidDocumentOn, type AcidDocument } from './acidDocument'
+import { NOTHING_SIGNED, type Signed } from './signed'
 
 /** What of the house and of the order a batch is made under, beside its checks: fixed when it starts. */
 export interface Terms extends Foreseen {
@@ -27,6 +29,8 @@ export interface Terms extends Foreseen {
   rewarmings: number
   /** The table that says whether it needs temperature control; null where the rule set prints none. */
   acidity: AcidityTable | null
+  /** The document that says how long it keeps by its pH; null where none holds. */
+  acid: AcidDocument | null
   /** Minutes that a step waits, by its key: to set, to age, to harden. Less or more is told with a reason. */
   waits: Record<string, { least: number; most: number }>
   /** How cold a step cools it that the method goes on from, by its key: "to 25°, then fold". */
@@ -45,8 +49,16 @@ export interface AcidityTable {
  * The terms of a batch of this method.
  * @param factor how many times over it is made
  * @param forSusceptible the order is for highly susceptible people, whatever the kitchen serves else
+ * @param signed what the lead signed for this method
  */
-export function termsOf(method: Method, factor: number, limits: LimitSet, forSusceptible: boolean, day: Day): Terms {
+export function termsOf(
+  method: Method,
+  factor: number,
+  limits: LimitSet,
+  forSusceptible: boolean,
+  day: Day,
+  signed: Pick<Signed, 'acid'> = NOTHING_SIGNED,
+): Terms {
   const { practice } = limits
   const susceptible = practice.susceptible || forSusceptible
   return {
@@ -61,6 +73,7 @@ export function termsOf(method: Method, factor: number, limits: LimitSet, forSus
     warmMinutes: practice.warmMinutes,
     rewarmings: practice.rewarmings,
     acidity: acidityTable(limits, day),
+    acid: acidDocumentOn(signed, method, day),
     waits: toldAt(method, WAITS, 'passiveMinutes'),
     coolTo: toldAt(method, ['cool'], 'target'),
     product: productOf(method, factor),
@@ -79,6 +92,7 @@ export const FORMER_TERMS: Terms = {
   warmMinutes: 30,
   rewarmings: 0,
   acidity: null,
+  acid: null,
   waits: {},
   coolTo: {},
   product: null,
