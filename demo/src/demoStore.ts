@@ -264,6 +264,15 @@ export function storeClaims(
   enter('placed', trifle, 5 * HOURS - 22, { place: 'fan refrigerator', unit: unit('Walk-in 1'), air: null })
   read(trifle, 4 * HOURS, 3.7)
   const cups = putAway(trifle, 3.9 * HOURS, { value: 20, unit: 'portion' }, 'Walk-in 1', 1)
+  // Four of them went to a tea, cold as they left; nobody told yet how they arrived.
+  const tea = {
+    to: 'event' as const,
+    name: 'Tea at the Lantern rooms',
+    box: 'insulated box 2, ice packs',
+    vehicle: 'the van',
+  }
+  const cold = { typed: { value: 3.4, unit: 'C' as const }, instrument: starter.probe.id }
+  enter('item-dispatched', cups, 110, { measure: { value: 4, unit: 'portion' }, ...tea, ...cold }, mina)
   const out = split(cups, 100, 6)
   move(out, 99, 'serve', 'Display case')
   enter('item-used', out, 40, { measure: { value: 2, unit: 'portion' }, then: 'sold' }, mina)

@@ -135,6 +135,10 @@ export function itemDoneWords(
         return say(reader, 'opened')
       case 'item-split':
         return say(reader, 'split')
+      case 'item-dispatched':
+        return say(reader, 'sentOut', { name: body.name })
+      case 'item-arrived':
+        return say(reader, 'arrivedAt', { typed: body.typed.value, unit: body.typed.unit })
       case 'item-finished':
         return say(reader, 'finished')
       case 'item-read':

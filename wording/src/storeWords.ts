@@ -164,7 +164,14 @@ export function itemSentence(item: ItemState, standing: ItemStanding, reader: Re
 function wentOutSentence(item: ItemState, reader: Reader): string {
   const out = wentOutOf(item).map(({ at, value }) => {
     const { measure } = value
-    const where = 'part' in value ? say(reader, 'intoBatch') : 'then' in value ? String(value.then) : 'out'
+    const where =
+      'part' in value
+        ? say(reader, 'intoBatch')
+        : 'name' in value
+          ? say(reader, 'toName', { name: String(value.name) })
+          : 'then' in value
+            ? String(value.then)
+            : 'out'
     return say(reader, 'atAmountWhereTime', {
       amount: measureWords(measure, reader),
       where,

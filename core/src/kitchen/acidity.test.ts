@@ -1,6 +1,6 @@
 import type { AcidDocument } from '../recipe/checks/acidDocument'
 import type { AcidityMeasure } from '../recipe/checks/acidity'
-import { acidKeeping } from '../judgement/dates/acidKeeping'
+import { acidKeeping } from '../judgement/lineage/acidKeeping'
 import { itemWalls } from '../judgement/dates/walls'
 import { COOK, custard, KitchenStory, LEAD } from '../test/kitchenStory'
 import { item, lastDay } from '../test/pot'

@@ -151,6 +151,37 @@ export interface PutOn {
   happened?: true
 }
 
+/** To whom something leaves the kitchen: a care home, a hospital and a nursery are highly susceptible people. */
+export const DISPATCHED_TO = ['customer', 'event', 'care home'] as const
+export type DispatchedTo = (typeof DISPATCHED_TO)[number]
+
+/** Some of an item left the kitchen, and never comes back into it. */
+export interface Dispatched {
+  measure: Measure
+  then: 'dispatched'
+  to: DispatchedTo
+  /** Who gets it. */
+  name: string
+  /** How cold it left, by a probe; null: it needs no cold. */
+  typed: Typed | null
+  instrument: Id | null
+  /** What it travels in: "insulated box 2, ice packs". */
+  box: string
+  /** null: it is fetched. */
+  vehicle: string | null
+  happened?: true
+}
+
+/** How warm something was as it arrived. */
+export interface Arrived {
+  /** The entry by which it left. */
+  target: Id
+  typed: Typed
+  instrument: Id | null
+  /** Over its cold limit: as core finds it. */
+  warm: boolean
+}
+
 /** What something was made of. */
 export interface Ancestor extends Subject {
   code: string

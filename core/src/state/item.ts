@@ -3,7 +3,9 @@ import type { Id } from '../ledger/subject'
 import type { Kind } from '../ledger/entry'
 import type {
   Ancestor,
+  Arrived,
   Brought,
+  Dispatched,
   EggsOut,
   ItemDiscarded,
   ItemFacts,
@@ -62,7 +64,9 @@ export interface ItemFact {
   opened: Record<string, never>
   splits: { into: Id; code: string; measure: Measure }
   parts: PartUsed
-  uses: ItemUse | EggsOut | PutOn
+  uses: ItemUse | EggsOut | PutOn | Dispatched
+  /** Of what left the kitchen. */
+  arrivals: Arrived
   readings: { typed: Typed; instrument: Id | null; readBy?: ReadBy }
   /** Instruments that it was read with and that failed a check after. */
   fails: FailedProbe
@@ -81,6 +85,7 @@ export const NO_FACTS: ItemLists = {
   splits: [],
   parts: [],
   uses: [],
+  arrivals: [],
   readings: [],
   fails: [],
   holds: [],
@@ -115,10 +120,36 @@ export function isOfItsBatch({ what, ingredient }: Pick<ItemState, 'what' | 'ing
 }
 
 /** What went out of it, or into something, although something stood against that, and the lead has not answered for. */
-export function wentOutOf({ uses, parts, answers }: ItemState): Fact<{ measure: Measure; happened?: true }>[] {
+export function wentOutOf({
+  uses,
+  parts,
+  answers,
+  arrivals,
+}: ItemState): Fact<{ measure: Measure; happened?: true }>[] {
   const answered = Math.max(-Infinity, ...valid(answers).map(({ knownAt }) => knownAt))
   const out: Fact<{ measure: Measure; happened?: true }>[] = [...uses, ...parts]
-  return valid(out).filter(({ value, knownAt }) => value.happened && knownAt >= answered)
+  const warm = valid(arrivals).filter(({ value, knownAt }) => value.warm && knownAt >= answered)
+  return valid(out).filter(
+    ({ value, knownAt, entry }) =>
+      (value.happened && knownAt >= answered) || warm.some((arrival) => arrival.value.target === entry),
+  )
+}
+
+/** What of it left the kitchen, with how it arrived; null: nobody told yet. */
+export function dispatchesOf({
+  uses,
+  arrivals,
+}: Pick<ItemState, 'uses' | 'arrivals'>): { out: Fact<Dispatched>; arrived: Fact<Arrived> | null }[] {
+  return valid(uses).flatMap((use) =>
+    use.value.then === 'dispatched'
+      ? [
+          {
+            out: { ...use, value: use.value } as Fact<Dispatched>,
+            arrived: valid(arrivals).findLast(({ value }) => value.target === use.entry) ?? null,
+          },
+        ]
+      : [],
+  )
 }
 
 /** How much of it is left. */

@@ -1,11 +1,11 @@
 import type { Bodies } from '../ledger/entry'
 import type { MoveHow } from '../ledger/storeEntries'
 import { inheritedOf } from '../state/newItem'
-import { itemLeft, tapsOf } from '../state/item'
+import { dispatchesOf, itemLeft, tapsOf } from '../state/item'
 import type { History } from './history'
 import { leftOverOf } from '../judgement/eggs/eggLedger'
 import { nextSplitCode } from '../ground/itemCode'
-import { WHY, type Act } from './history'
+import { DOZENS, WHY, type Act } from './history'
 import { custard, FREEZER, FRIDGE, idOf, PROBE } from './kitchenStory'
 
 /** What becomes of what was put away. */
@@ -35,6 +35,19 @@ const part =
     if (!item) return
     const body = history.story.part(item.id, history.pots[1 - deed.pot]!, history.now, 'hold')
     history.post('part-used', item.id, deed, { ...body, ...more })
+    return 'betters nothing'
+  }
+
+const sentOut =
+  (more: Partial<Bodies['item-dispatched']> = {}): Act =>
+  (history, deed) => {
+    const item = history.item(deed)
+    if (!item) return
+    const typed = { value: Math.round(deed.b * 80) / 10, unit: 'C' as const }
+    const to = deed.b < 0.3 ? ('care home' as const) : ('customer' as const)
+    const box = { box: 'box 2', vehicle: null, name: 'The Lantern tearoom' }
+    const measure = { value: 50, unit: item.measure.unit }
+    history.post('item-dispatched', item.id, deed, { measure, to, typed, instrument: PROBE, ...box, ...more })
     return 'betters nothing'
   }
 
@@ -126,6 +139,16 @@ export const itemDeeds: Record<string, Act> = {
     const as = inheritedOf(item, measure.value / item.measure.value)
     const body = { into, code: nextSplitCode(item.code, taken), measure, as }
     if (history.post('item-split', item.id, deed, body)) history.items.push(into)
+  },
+  dispatch: sentOut(),
+  'sent out already': sentOut({ happened: true, to: 'care home' }),
+  arrive: (history, deed) => {
+    const item = history.item(deed)
+    const [sent] = item ? dispatchesOf(item).slice(-1) : []
+    const typed = { value: Math.round(deed.b * 150) / 10, unit: 'C' as const }
+    const body = { target: sent?.out.entry ?? DOZENS, typed, instrument: PROBE, warm: false }
+    if (item) history.post('item-arrived', item.id, deed, body)
+    return 'betters nothing'
   },
   finish: finished(),
   'finish warm': finished({ celsius: 40, warm: true }),

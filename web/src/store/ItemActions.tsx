@@ -18,6 +18,7 @@ import {
 import {
   clock,
   discardReasonWord,
+  dispatchMessages,
   finishMessages,
   itemSentence,
   moveShutSentence,
@@ -32,6 +33,7 @@ import { Key } from '../kit/Key'
 import { NumberPad } from '../kit/NumberPad'
 import { Sheet } from '../kit/Sheet'
 import { AmountOf } from './AmountOf'
+import { DispatchSheet } from './dispatch/DispatchSheet'
 import { FinishSheet } from './finish/FinishSheet'
 import { finishBarred } from './finish/finishing'
 import { LeadKey } from './LeadKey'
@@ -44,11 +46,24 @@ import { speaks } from '../kit/language'
 
 const say = speaks(itemMessages)
 const finishWords = speaks(finishMessages)
+const dispatchWords = speaks(dispatchMessages)
 
 type Asking =
-  'finish' | 'sold already' | 'move' | 'freeze' | 'thaw' | 'serve' | 'hot' | 'read' | 'sell' | 'split' | 'hold' | null
+  | 'finish'
+  | 'dispatch'
+  | 'sold already'
+  | 'move'
+  | 'freeze'
+  | 'thaw'
+  | 'serve'
+  | 'hot'
+  | 'read'
+  | 'sell'
+  | 'split'
+  | 'hold'
+  | null
 
-const TITLE: Record<Exclude<Asking, 'finish' | null>, string> = {
+const TITLE: Record<Exclude<Asking, 'finish' | 'dispatch' | null>, string> = {
   move: say('intoWhichUnit'),
   freeze: say('intoWhichFreezerIts'),
   thaw: say('whereDoesThawIts'),
@@ -128,6 +143,7 @@ export function ItemActions({
           () => setAsking('finish'),
           gone || !open || against?.code === 'is egg',
         )}
+        {key(dispatchWords(against ? 'sentAlready' : 'sendOut'), () => setAsking('dispatch'), gone || !open)}
         {key(say('split'), () => setAsking('split'), onlyDiscard)}
         {key(say('putOutForService2'), () => setAsking('serve'), onlyDiscard || shut !== null)}
         {key(say('freeze'), () => setAsking('freeze'), onlyDiscard || shut !== null || noFreezer !== null)}
@@ -181,7 +197,17 @@ export function ItemActions({
           onClose={() => setAsking(null)}
         />
       )}
-      {asking && asking !== 'finish' && (
+      {asking === 'dispatch' && (
+        <DispatchSheet
+          item={item}
+          line={line}
+          now={now}
+          reader={reader}
+          happened={against !== null}
+          onClose={() => setAsking(null)}
+        />
+      )}
+      {asking && asking !== 'finish' && asking !== 'dispatch' && (
         <Sheet open onClose={() => setAsking(null)} title={TITLE[asking]}>
           {(asking === 'move' ||
             asking === 'freeze' ||

@@ -35,6 +35,7 @@ import { sentenceOf, useItemQuery } from '../app/api'
 import { View } from '../app/View'
 import { useHand, useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
+import { SentOut } from './dispatch/SentOut'
 import { ItemActions } from './ItemActions'
 import { ItemRibbon } from './ItemRibbon'
 import { LabelPanel } from './LabelPanel'
@@ -91,7 +92,10 @@ export function ItemPage() {
                 <Lag item={one.item} units={line.units} limits={limits} now={now} reader={reader} />
               )}
             </section>
-            <LabelPanel item={one.item} />
+            <div>
+              <LabelPanel item={one.item} />
+              <SentOut item={one.item} reader={reader} />
+            </div>
           </div>
         </div>
       ) : (

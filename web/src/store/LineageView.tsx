@@ -268,9 +268,10 @@ function LineageTable({
 }) {
   const where = ({ card, running, type }: LineageNode) => {
     if (!card) return type === 'batch' ? (running ? say('onLine') : say('putAwayOrGone')) : ''
-    if (card.gone) return 'gone'
+    const sent = card.sentTo.length > 0 ? say('sentTo', { names: card.sentTo.join(', ') }) : ''
+    if (card.gone) return `gone${sent}`
     const unit = units.find(({ id }) => id === card.unit)?.name
-    return `${unit ? `${unit}${card.shelf ? ` ${card.shelf}` : ''}` : 'out'}${card.held ? say('doNotUse') : ''}`
+    return `${unit ? `${unit}${card.shelf ? ` ${card.shelf}` : ''}` : 'out'}${card.held ? say('doNotUse') : ''}${sent}`
   }
   const columns: Column<LineageNode>[] = [
     {

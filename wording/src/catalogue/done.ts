@@ -19,6 +19,8 @@ export const doneMessages = {
   opened: 'opened',
   split: 'split',
   finished: 'finished',
+  sentOut: 'sent out to {name}',
+  arrivedAt: 'arrived at {typed} °{unit}',
   loggedTypedUnit: '{typed} °{unit} logged',
   moved_move: 'moved',
   moved_freeze: 'put into the freezer',

@@ -57,6 +57,7 @@ export const holdingMessages = {
   itsDateClockStopped: 'Its date clock stopped. {days} left once it thaws.',
   itsDateComesFrom: 'Its date comes from: {setBy}.',
   intoBatch: 'into a batch',
+  toName: 'to {name}',
   atAmountWhereTime: '{amount} {where} at {time} {day}',
   wentOutAgainstHold: 'It went out against a hold or a limit: {out}. The lead answers for it.',
   readAtAtUnder: 'Read at {degrees} at {time}, under {line}.',

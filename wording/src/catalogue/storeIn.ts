@@ -118,6 +118,7 @@ export const storeInMessages = {
   onLine: 'on the Line',
   putAwayOrGone: 'put away or gone',
   doNotUse: ', do not use',
+  sentTo: ', sent to {names}',
   what: 'What',
   code: 'Code',
   since: 'Since',

@@ -1,9 +1,8 @@
 import { flag, id, nameOf, number, object, oneOf, typedTemperature, type Field } from '../../ground/field'
 import { MINUTE, type Instant } from '../../ground/instant'
-import { celsiusOf } from '../../ground/temperature'
 import { dayOf } from '../../ground/zone'
 import type { Subject } from '../../ledger/subject'
-import type { Inherited, ItemFinished, Part, Topping, ToppingItem } from '../../ledger/storeEntries'
+import type { Inherited, ItemFinished, Part, Topping } from '../../ledger/storeEntries'
 import { catalogue } from '../../recipe/ingredient/catalogue'
 import { parseIngredient } from '../../recipe/method/parseMethod'
 import { itemStanding } from '../../judgement/keeping/itemStanding'
@@ -12,7 +11,6 @@ import { finishedOf, measureWith } from '../../judgement/lineage/finished'
 import { ancestorsOfItem } from '../../judgement/lineage/lineageBars'
 import { partOf } from '../../judgement/lineage/part'
 import { finishShut, isUntreated, toppingShut } from '../../judgement/lineage/topping'
-import { canProve, readByOf } from '../../state/instrument'
 import { itemLeft, type ItemState } from '../../state/item'
 import { openedBy, withItemFact } from '../../state/itemChanges'
 import { mayGoIn } from '../../state/lot'
@@ -25,6 +23,7 @@ import { parseMeasure } from '../guard/parseStore'
 import type { Refusal } from '../guard/refusal'
 import { aroundItem, storeOf } from '../guard/storeOf'
 import { parseCondition } from '../making/partUsed'
+import { probeRefusal } from './itemDispatched'
 
 declare module '../../ledger/entry' {
   interface Bodies {
@@ -192,19 +191,6 @@ function toppingRefusal(
     at,
   )
   return why && shut(item ?? base, why)
-}
-
-/** It is read by a probe that can prove; what is on already is entered as it was. */
-function probeRefusal({ typed, instrument }: ToppingItem, read: Read, at: Instant, happened: boolean): Refusal | null {
-  if (typed === null || instrument === null)
-    return typed === null ? null : { code: 'not there', field: 'body.instrument', what: 'instrument' }
-  const known = read('instrument', instrument)
-  if (!known) return { code: 'not there', field: 'body.instrument', what: 'instrument' }
-  if (known.kind !== 'probe') return { code: 'cannot measure that', field: 'body.where', instrument: known.code }
-  const { backing } = readByOf(known, at, celsiusOf(typed))
-  return happened || canProve({ backing })
-    ? null
-    : { code: 'instrument in doubt', field: 'body.instrument', instrument: known.code }
 }
 
 function withPart(topping: Topping, read: Read, world: World, at: Instant): Topping {

@@ -1,7 +1,7 @@
 import type { Dating, Keep } from '../../ledger/dating'
 import type { Part } from '../../ledger/storeEntries'
 import type { BatchState } from '../../state/batch'
-import { acidKeeps, isReplaced, type AcidKeeping } from './acidKeeping'
+import { acidKeeps, isReplaced, type AcidKeeping } from './acidKeeps'
 import { holdsUntreatedFruit, isMoistened } from '../timeline/contents'
 import { timelineOf } from '../timeline/timeline'
 

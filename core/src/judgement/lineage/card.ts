@@ -4,7 +4,7 @@ import type { Id } from '../../ledger/subject'
 import type { HeatStatus } from '../../ledger/storeEntries'
 import type { Allergen } from '../../recipe/ingredient/ingredient'
 import type { DietClaim } from '../../recipe/method/facts'
-import { holdOf, isGone, itemLeft, placeOf, wentOutOf, type ItemState } from '../../state/item'
+import { dispatchesOf, holdOf, isGone, itemLeft, placeOf, wentOutOf, type ItemState } from '../../state/item'
 import type { DateWall } from '../dates/walls'
 import type { Measure } from '../../ground/measure'
 import type { HoldingKind } from '../../recipe/checks/unitKind'
@@ -30,6 +30,8 @@ export interface ItemCard {
   ruledBy: string
   ready: Instant | null
   held: boolean
+  /** Who got some of it outside the kitchen, in the order it left: a recall reaches them too. */
+  sentTo: string[]
   heat: HeatStatus
   advisory: boolean
   allergens: Allergen[]
@@ -59,6 +61,7 @@ export function itemCard(item: ItemState, walls: readonly DateWall[]): ItemCard 
     ruledBy: wall?.ruledBy ?? '',
     ready,
     held: holdOf(item) !== null,
+    sentTo: [...new Set(dispatchesOf(item).map(({ out }) => out.value.name))],
     heat: facts.heat,
     advisory: facts.advisory,
     allergens: facts.allergens,

@@ -19,7 +19,10 @@ export function finishShut(
   now: Instant,
 ): PartShut | null {
   if (eggOf(item) !== null) return { code: 'is egg' }
-  return servingShut(item, measure, ancestry, store, now)
+  // What stands out for the guests is not topped up.
+  const how = placeOf(item)?.value.how
+  const isOut = how === 'serve' || how === 'hot'
+  return servingShut(item, measure, ancestry, store, now) ?? (isOut ? { code: 'out for good' } : null)
 }
 
 /**

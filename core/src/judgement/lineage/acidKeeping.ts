@@ -1,36 +1,13 @@
 import type { Instant } from '../../ground/instant'
 import { dayOf } from '../../ground/zone'
-import type { Keep } from '../../ledger/dating'
 import { acidityResult, isChecked, type AcidityMeasure } from '../../recipe/checks/acidity'
 import type { AcidDocument } from '../../recipe/checks/acidDocument'
 import type { Check } from '../../recipe/checks/checksFor'
 import type { BatchState } from '../../state/batch'
-import { isWaiting, valid, type Fact } from '../../state/fact'
+import { inOrder, isWaiting, valid, type Fact } from '../../state/fact'
 import { batchStanding, isGate, judgeBatch } from '../batch/judgeBatch'
+import { isReplaced, type AcidKeeping } from '../dates/acidKeeps'
 import { timelineOf } from '../timeline/timeline'
-
-/** Whether the document for its method holds for a batch, by its own pH; and what it may loosen. */
-export type AcidKeeping =
-  | {
-      holds: false
-      why:
-        | 'no document'
-        | 'ended'
-        | 'not measured'
-        | 'not finished'
-        | 'changed since'
-        | 'meter not checked'
-        | 'outside'
-        | 'raw'
-    }
-  | {
-      holds: true
-      document: AcidDocument
-      /** Its days stand in the place of those of the rule set and the house; else they can only shorten. */
-      days: boolean
-      /** It needs no cold. */
-      warm: boolean
-    }
 
 /**
  * What a document of pH does to a batch at an instant. The figure is that of the finished, cooled product: every gate
@@ -46,7 +23,7 @@ export function acidKeeping(batch: BatchState, zone: string, at: Instant): AcidK
   if (dayOf(at, zone) > document.validUntil) return not('ended')
   if (batch.method.raw || timelineOf(batch).raw.some(({ onPurpose }) => onPurpose)) return not('raw')
   const changed = Math.max(-Infinity, ...changesOf(batch))
-  const all = valid(batch.facts['acidity-measured'])
+  const all = inOrder(batch.facts['acidity-measured'])
   const since = all.filter((measure) => measure.at >= changed)
   // Known too late it can deny, and proves nothing.
   const last = since.filter((measure) => !isWaiting(measure)).at(-1)
@@ -64,23 +41,6 @@ export function acidKeeping(batch: BatchState, zone: string, at: Instant): AcidK
     days: isTheirs || !batch.checks.some(setsDaysByLaw),
     warm: isTheirs && !document.needsCold,
   }
-}
-
-/** What keeps a batch once its document is looked at: in the place of days of rule set and house, or beside them. */
-export function acidKeeps({ document }: AcidKeeping & { holds: true }): Keep {
-  const { by, issuer, number, validUntil, days } = document
-  return {
-    what: 'days',
-    count: days,
-    from: null,
-    force: by === 'authority' ? 'law' : 'house',
-    source: { document: issuer, section: number, edition: validUntil, confidence: 'high' },
-  }
-}
-
-/** Whether a check is of the days that a document may stand in for: not those of untreated fruit. */
-export function isReplaced({ limit }: Check): boolean {
-  return limit.rule.kind === 'days' && limit.key !== 'fruit-days'
 }
 
 function setsDaysByLaw(check: Check): boolean {
