@@ -112,6 +112,13 @@ it('gets no day from a frost that was over before it was put on', () => {
   const { into, posted } = story.finish(base, on, days + 300)
   expect(posted.ok).toBe(true)
   expect([lastDay(story, into), lastDay(story, on)]).toEqual(['2027-03-13', '2027-03-13'])
+  // Told late, as if it had been put on before that frost.
+  const other = kitchen()
+  other.story.enter('item-moved', other.base, 270, { how: 'freeze', unit: FREEZER, shelf: 1 })
+  other.story.enter('item-moved', other.base, days + 280, { how: 'thaw', unit: FRIDGE, shelf: 1 })
+  const told = other.story.finish(other.base, other.on, 262, { after: days + 30, happened: true })
+  expect(told.posted.ok).toBe(true)
+  expect(lastDay(other.story, told.into)).toBe(lastDay(other.story, other.on))
   // A frost after it stops both.
   story.enter('item-moved', into, days + 310, { how: 'freeze', unit: FREEZER, shelf: 1 })
   story.enter('item-moved', into, days + 310 + 5 * 24 * 60, { how: 'thaw', unit: FRIDGE, shelf: 1 })

@@ -26,13 +26,13 @@ import {
   storeInMessages,
 } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
-import { useHand, useLine } from '../app/kitchen'
+import { useLine } from '../app/kitchen'
 import { useMethodOf } from '../app/instructions'
 import { ChoiceKeys } from '../kit/ChoiceKeys'
 import { Key } from '../kit/Key'
-import { NumberPad } from '../kit/NumberPad'
 import { Sheet } from '../kit/Sheet'
 import { AmountOf } from './AmountOf'
+import { ProbeRead, useProbe } from './ProbeRead'
 import { ancestryIn, storeOfLine, useStored, whereIs, type StoredItem } from './useStore'
 import putAwayStyles from './putAway.module.css'
 import { speaks } from '../kit/language'
@@ -155,14 +155,12 @@ function Use({
 }: { one: StoredItem; onDone: () => void } & Omit<Props, 'onClose'>) {
   const enter = useEnter()
   const line = useLine()
-  const { instrument, open } = useHand(line)
+  const probe = useProbe(line)
   const [typed, setTyped] = useState<Typed | null>(null)
   const [warm, setWarm] = useState(false)
   const [looks, setLooks] = useState<'good' | 'not good' | null>(null)
   const store = storeOfLine(line, now)
   if (!line || !store) return null
-  const probe =
-    instrument?.kind === 'probe' ? instrument : (line.instruments.find(({ kind }) => kind === 'probe') ?? null)
   const left = itemLeft(item)
   const against = partUnfit(item, null, batch, step, ancestryIn(line, item), store, now)
   // In already, whatever stands against it: it betters nothing, and the lead answers for it.
@@ -190,25 +188,7 @@ function Use({
             {say('ifAlreadySaySo', { named: named(item), partShutSentence: partShutSentence(against, reader) })}
           </p>
         )}
-        <p>{probe ? say('readBy', { code: probe.code }) : say('partReadByProbe')}</p>
-        {typed ? (
-          <p className={putAwayStyles.read}>
-            {degrees(celsiusOf(typed), reader, 'under')}{' '}
-            <Key look="outlined" onClick={() => setTyped(null)}>
-              {say('readAgain')}
-            </Key>
-          </p>
-        ) : (
-          <NumberPad
-            name={say('itsCore')}
-            unit={`°${reader.scale}`}
-            decimals={1}
-            signed
-            take={say('thatIsIt')}
-            disabled={!open || !probe}
-            onTake={(value) => setTyped({ value, unit: reader.scale })}
-          />
-        )}
+        <ProbeRead typed={typed} line={line} reader={reader} onTyped={setTyped} />
         {isLookedAt(item.ingredient) && (
           <ChoiceKeys
             name={say('howLooks')}

@@ -27,7 +27,7 @@ export const helpMessages = {
   bin: 'What has to go now stands on top; what ends tonight follows. Bin each, or all of one reason at once. A tub without a date is entered here and goes too.',
   receive:
     'What came in, from whom, how cold, with which date. Read the temperature before you sign. What is not in order is held apart, or sent back.',
-  item: 'One thing from the cold store: how cold it was, what sets its date, what was done with it. Do the next thing with the keys on the right. Its label is printed here.',
+  item: 'One thing from the cold store: how cold it was, what sets its date, what was done with it. Do the next thing with the keys on the right: Finish puts a topping on it, Send out says who gets it. Its label is printed here.',
   lineage:
     'What it was made of, and what became of it. From a lot a recall starts here. A drill does the same and holds nothing.',
   method:

@@ -50,7 +50,7 @@ export const storeInMessages = {
   itIsInAlready: 'It is in already',
   ifAlreadySaySo: '{named}: {partShutSentence} If it is in already, say so: the lead answers for it.',
   readBy: 'Read by {code}.',
-  partReadByProbe: 'A part is read by a probe, and none is registered.',
+  readByProbe: 'It is read by a probe, and none is registered.',
   readAgain: 'Read again',
   thatIsIt: 'That is it',
   goesCold: 'Goes in cold',

@@ -1,6 +1,7 @@
 import { flag, id, nameOf, number, object, oneOf, typedTemperature, type Field } from '../../ground/field'
 import { MINUTE, type Instant } from '../../ground/instant'
 import { dayOf } from '../../ground/zone'
+import { isEntryLate, knownAt } from '../../ledger/late'
 import type { Subject } from '../../ledger/subject'
 import type { Inherited, ItemFinished, Part, Topping } from '../../ledger/storeEntries'
 import { catalogue } from '../../recipe/ingredient/catalogue'
@@ -85,8 +86,9 @@ export const itemFinished: KindOf<'item-finished'> = {
   lateAfter: 30 * MINUTE,
   begins: {
     item: (entry) => {
-      const { body } = entry.claim
-      return splitOff(entry, { ...body, measure: measureWith(body.measure, body.topping) })
+      const { body, at } = entry.claim
+      const as = isEntryLate(entry, at) ? seenFrom(body.as, at, knownAt(entry)) : body.as
+      return splitOff(entry, { ...body, as, measure: measureWith(body.measure, body.topping) })
     },
   },
   folds: {
@@ -103,6 +105,12 @@ export const itemFinished: KindOf<'item-finished'> = {
       return openedBy(withItemFact(state, 'uses', entry, use), entry)
     },
   },
+}
+
+/** Told too late, no frost before the kitchen knew of it lengthens the dates of what was put on. */
+function seenFrom(as: Inherited, at: Instant, known: Instant): Inherited {
+  const parts = as.dating.parts.map((part) => (part.since === at ? { ...part, since: known } : part))
+  return { ...as, dating: { ...as.dating, parts } }
 }
 
 function parseTopping(field: Field): Topping {

@@ -1,7 +1,6 @@
 import Stack from '@mui/material/Stack'
 import { useState } from 'react'
 import {
-  celsiusOf,
   dayOf,
   dispatchShut,
   DISPATCHED_TO,
@@ -12,17 +11,16 @@ import {
   type Measure,
   type Typed,
 } from '@logged-thermal/core'
-import { degrees, dispatchMessages, partShutSentence, type Reader } from '@logged-thermal/wording'
+import { dispatchMessages, partShutSentence, type Reader } from '@logged-thermal/wording'
 import { useEnter } from '../../app/enter'
-import { useHand } from '../../app/kitchen'
 import type { LineData } from '../../app/lineData'
 import { ChoiceKeys } from '../../kit/ChoiceKeys'
 import { Field } from '../../kit/Field'
 import { Key } from '../../kit/Key'
-import { NumberPad } from '../../kit/NumberPad'
 import { Sheet } from '../../kit/Sheet'
 import { speaks } from '../../kit/language'
 import { AmountOf } from '../AmountOf'
+import { ProbeRead, useProbe } from '../ProbeRead'
 import putAwayStyles from '../putAway.module.css'
 import { ancestryIn, storeOfLine } from '../useStore'
 
@@ -97,12 +95,10 @@ function Whom({ told, onTold, onNext }: { told: Told; onTold: (told: Told) => vo
 
 function Load({ item, line, now, reader, happened, told, onClose }: Props & { told: Told }) {
   const enter = useEnter()
-  const { instrument, open } = useHand(line)
+  const probe = useProbe(line)
   const [typed, setTyped] = useState<Typed | null>(null)
   const store = storeOfLine(line, now)
   if (!store) return null
-  const probe =
-    instrument?.kind === 'probe' ? instrument : (line.instruments.find(({ kind }) => kind === 'probe') ?? null)
   const level = itemLevel(item, store.limits, dayOf(now, store.zone))
   const body = (measure: Measure): Bodies['item-dispatched'] => ({
     measure,
@@ -119,30 +115,7 @@ function Load({ item, line, now, reader, happened, told, onClose }: Props & { to
   const ready = (level === null || typed !== null || happened) && shut === null
   return (
     <div className={putAwayStyles.putAway}>
-      <section>
-        {level !== null &&
-          (typed ? (
-            <p className={putAwayStyles.read}>
-              {degrees(celsiusOf(typed), reader, 'under')}{' '}
-              <Key look="outlined" onClick={() => setTyped(null)}>
-                {say('readAgain')}
-              </Key>
-            </p>
-          ) : (
-            <>
-              <p>{probe ? say('readBy', { code: probe.code }) : say('noProbe')}</p>
-              <NumberPad
-                name={say('itsCore')}
-                unit={`°${reader.scale}`}
-                decimals={1}
-                signed
-                take={say('thatIsIt')}
-                disabled={!open || !probe}
-                onTake={(value) => setTyped({ value, unit: reader.scale })}
-              />
-            </>
-          ))}
-      </section>
+      <section>{level !== null && <ProbeRead typed={typed} line={line} reader={reader} onTyped={setTyped} />}</section>
       <section>
         {shut && <p role="alert">{partShutSentence(shut, reader)}</p>}
         {happened && <p role="status">{say('leadAnswersForIt')}</p>}

@@ -10,13 +10,12 @@ import {
   type Typed,
 } from '@logged-thermal/core'
 import { degrees, finishMessages, limitDegreesOf, partShutSentence, type Reader } from '@logged-thermal/wording'
-import { useHand } from '../../app/kitchen'
 import type { LineData } from '../../app/lineData'
 import { ChoiceKeys } from '../../kit/ChoiceKeys'
 import { Key } from '../../kit/Key'
-import { NumberPad } from '../../kit/NumberPad'
 import { speaks } from '../../kit/language'
 import { AmountOf } from '../AmountOf'
+import { ProbeRead, useProbe } from '../ProbeRead'
 import putAwayStyles from '../putAway.module.css'
 import { toppingOf, type Offer } from './finishing'
 
@@ -35,14 +34,12 @@ interface Props {
 
 /** Something of the store goes on: how cold it is, how it looks, how much of it. */
 export function HeldForm({ offer, line, store, now, reader, happened, onTold, onOther }: Props) {
-  const { instrument, open } = useHand(line)
   const [typed, setTyped] = useState<Typed | null>(null)
   const [warm, setWarm] = useState(false)
   const [asItIs, setAsItIs] = useState(false)
   const [looks, setLooks] = useState<'good' | 'not good' | null>(null)
   const { item } = offer.one
-  const probe =
-    instrument?.kind === 'probe' ? instrument : (line.instruments.find(({ kind }) => kind === 'probe') ?? null)
+  const probe = useProbe(line)
   const level = itemLevel(item, store.limits, dayOf(now, store.zone))
   const isWarm = typed !== null && level !== null && celsiusOf(typed) > level.celsius + SAME_DEGREE
   const looked = isLookedAt(item.ingredient)
@@ -57,28 +54,7 @@ export function HeldForm({ offer, line, store, now, reader, happened, onTold, on
             {partShutSentence(offer.shut, reader)} {say('leadAnswersForIt')}
           </p>
         )}
-        {level !== null &&
-          (typed ? (
-            <p className={putAwayStyles.read}>
-              {degrees(celsiusOf(typed), reader, 'under')}{' '}
-              <Key look="outlined" onClick={() => setTyped(null)}>
-                {say('readAgain')}
-              </Key>
-            </p>
-          ) : (
-            <>
-              <p>{probe ? say('readBy', { code: probe.code }) : say('noProbe')}</p>
-              <NumberPad
-                name={say('itsCore')}
-                unit={`°${reader.scale}`}
-                decimals={1}
-                signed
-                take={say('thatIsIt')}
-                disabled={!open || !probe}
-                onTake={(value) => setTyped({ value, unit: reader.scale })}
-              />
-            </>
-          ))}
+        {level !== null && <ProbeRead typed={typed} line={line} reader={reader} onTyped={setTyped} />}
         {looked && (
           <ChoiceKeys
             name={say('howItLooks')}
