@@ -131,7 +131,7 @@ test('a document lets it keep by its pH: the lead signs it, and each batch waits
   browser,
 }) => {
   const lead = await person(browser, 'Ilse Varrow')
-  await signedFor(lead, 'Bay-leaf pouring custard')
+  await signedFor(lead, 'Quince-skin curd')
   await expect(lead.getByText('“Keeps three weeks” on paper is no document.')).toBeVisible()
   await tap(lead, 'Attach a document')
   await expect(lead.getByText('A study of the house shortens its days.')).toBeVisible()
@@ -150,7 +150,7 @@ test('a document lets it keep by its pH: the lead signs it, and each batch waits
   ).toBeVisible()
 
   const page = await person(browser, 'Noor Hallet')
-  await begin(page, 'Bay-leaf pouring custard')
+  await begin(page, 'Quince-skin curd')
   await tap(page, 'More')
   await page.getByRole('button', { name: /^pH/ }).click()
   await expect(page.getByText('A document holds for this method.')).toBeVisible()
