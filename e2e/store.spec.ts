@@ -1,20 +1,12 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test } from '@playwright/test'
 import { RunningKitchen, signAs, tap, tapReading, typeDay } from './kitchen'
+import { padded, row } from './store'
 
 let kitchen: RunningKitchen
 test.beforeAll(async () => {
   kitchen = await RunningKitchen.open()
 })
 test.afterAll(() => kitchen.close())
-
-const row = (page: Page, name: string | RegExp) => page.locator('.store-row').filter({ hasText: name })
-
-/** Types a number on the pad of that name, and takes it. */
-async function padded(page: Page, name: string | RegExp, value: string, take: string): Promise<void> {
-  const pad = page.getByRole('group', { name })
-  await pad.getByRole('textbox').fill(value)
-  await pad.getByRole('button', { name: take }).click()
-}
 
 test('what is past its day goes with one tap, everywhere at once, and counts by its reason', async ({ browser }) => {
   const page = await kitchen.person(browser, 'Mina Osk')

@@ -85,6 +85,9 @@ it('is read as it arrives; too warm, what core finds counts and the lead answers
   expect(dispatchesOf(item(story, held))[0]!.arrived!.value).toMatchObject({ warm: false })
   const second = send(story, held, {}, 350).entry
   expect(arrives(11, second, 400)).toMatchObject({ ok: true })
+  // A colder word after it takes nothing back.
+  expect(arrives(3, second, 400.5)).toMatchObject({ ok: true })
+  expect(dispatchesOf(item(story, held))[1]!.arrived!.value).toMatchObject({ warm: true })
   expect(wentOutOf(item(story, held)).map((fact) => fact.entry)).toEqual([second])
   expect(story.kitchen.item(held, at(401)).asks).toBe('lead decides')
   const reason = 'the customer was told, and nothing was eaten of it'

@@ -81,6 +81,8 @@ it('keeps its code where all of it is finished, and goes back whole where that w
 it('is refused warm, unless it is said; then it is asked about until a probe finds it cold, its cooling untouched', () => {
   const { story, base, on } = kitchen()
   expect(whyNot(story.finish(base, on, 300, { celsius: 30 }))).toBe('too warm')
+  // Also what is on already says how cold it was: of nothing nobody would ask.
+  expect(whyNot(story.finish(base, on, 300, { celsius: null, happened: true }))).toBe('asks first')
   const { into } = story.finish(base, on, 300, { celsius: 30, warm: true })
   expect(story.kitchen.item(into, at(310)).asks).toBe('chill again')
   expect(item(story, into).coldAt).toBe(item(story, base).coldAt)

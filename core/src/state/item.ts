@@ -135,21 +135,17 @@ export function wentOutOf({
   )
 }
 
-/** What of it left the kitchen, with how it arrived; null: nobody told yet. */
+/** What of it left the kitchen, with how it arrived, a warm arrival before any other; null: nobody told yet. */
 export function dispatchesOf({
   uses,
   arrivals,
 }: Pick<ItemState, 'uses' | 'arrivals'>): { out: Fact<Dispatched>; arrived: Fact<Arrived> | null }[] {
-  return valid(uses).flatMap((use) =>
-    use.value.then === 'dispatched'
-      ? [
-          {
-            out: { ...use, value: use.value } as Fact<Dispatched>,
-            arrived: valid(arrivals).findLast(({ value }) => value.target === use.entry) ?? null,
-          },
-        ]
-      : [],
-  )
+  return valid(uses).flatMap(({ value, ...fact }) => {
+    if (value.then !== 'dispatched') return []
+    const told = valid(arrivals).filter((arrival) => arrival.value.target === fact.entry)
+    const arrived = told.find((arrival) => arrival.value.warm) ?? told.at(-1) ?? null
+    return [{ out: { ...fact, value, amends: [], waiting: [] }, arrived }]
+  })
 }
 
 /** How much of it is left. */

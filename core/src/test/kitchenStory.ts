@@ -58,7 +58,8 @@ interface How {
 }
 
 interface Finish extends How {
-  celsius?: number
+  /** null: nobody read it. */
+  celsius?: number | null
   grams?: number
   /** So much of it; all that is left. */
   on?: number
@@ -307,7 +308,7 @@ export class KitchenStory {
     of: Id | { ingredient: string; lot?: Id },
     minutes: number,
     measure: Measure,
-    celsius: number,
+    celsius: number | null,
     more: Finish,
   ): Put {
     if (typeof of !== 'string') {
@@ -324,7 +325,7 @@ export class KitchenStory {
     )!
     const part = partOf(item, itemStanding(item, store, at(minutes)).exposure.time, 'UTC', at(minutes))
     const { warm = false, asItIs = false, condition = null } = more
-    const typed = { value: celsius, unit: 'C' as const }
+    const typed = celsius === null ? null : { value: celsius, unit: 'C' as const }
     const topping = {
       of: 'item' as const,
       item: of,

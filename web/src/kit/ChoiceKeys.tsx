@@ -4,7 +4,8 @@ import styles from './choiceKeys.module.css'
 interface Props<T extends string> {
   name: string
   options: readonly T[]
-  chosen: T
+  /** null: nothing yet. */
+  chosen: T | null
   words: (option: T) => string
   onChoose: (option: T) => void
 }

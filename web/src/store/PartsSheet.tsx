@@ -32,6 +32,7 @@ import { ChoiceKeys } from '../kit/ChoiceKeys'
 import { Key } from '../kit/Key'
 import { Sheet } from '../kit/Sheet'
 import { AmountOf } from './AmountOf'
+import { LooksKeys, type Looks } from './LooksKeys'
 import { ProbeRead, useProbe } from './ProbeRead'
 import { ancestryIn, storeOfLine, useStored, whereIs, type StoredItem } from './useStore'
 import putAwayStyles from './putAway.module.css'
@@ -158,7 +159,7 @@ function Use({
   const probe = useProbe(line)
   const [typed, setTyped] = useState<Typed | null>(null)
   const [warm, setWarm] = useState(false)
-  const [looks, setLooks] = useState<'good' | 'not good' | null>(null)
+  const [looks, setLooks] = useState<Looks>(null)
   const store = storeOfLine(line, now)
   if (!line || !store) return null
   const left = itemLeft(item)
@@ -189,15 +190,7 @@ function Use({
           </p>
         )}
         <ProbeRead typed={typed} line={line} reader={reader} onTyped={setTyped} />
-        {isLookedAt(item.ingredient) && (
-          <ChoiceKeys
-            name={say('howLooks')}
-            options={['good', 'not good'] as const}
-            chosen={looks ?? ('' as 'good')}
-            words={(each) => (each === 'good' ? say('looksGood') : say('doesNotLookGood'))}
-            onChoose={setLooks}
-          />
-        )}
+        {isLookedAt(item.ingredient) && <LooksKeys looks={looks} onLooks={setLooks} />}
         <ChoiceKeys
           name={say('howGoes')}
           options={['cold', 'warm'] as const}

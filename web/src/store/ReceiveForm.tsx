@@ -24,6 +24,7 @@ import { useNow } from '../app/now'
 import { ChoiceKeys } from '../kit/ChoiceKeys'
 import { FormField, judgedBy, type Problems } from '../kit/FormField'
 import { Key } from '../kit/Key'
+import { LooksKeys, type Looks } from './LooksKeys'
 import { numberIn } from './numberIn'
 import { SelectField } from '../kit/SelectField'
 import { foodMeant, NOT_LISTED, WhichFood } from './WhichFood'
@@ -81,7 +82,7 @@ export function ReceiveForm({ only, onDone }: { only?: 'eggs'; onDone: (lot: str
   const [holds, setHolds] = useState('egg')
   const [tapped, setTapped] = useState<string | null>(null)
   const [size, setSize] = useState<EggSize>('US L')
-  const [looks, setLooks] = useState<'good' | 'not good' | null>(null)
+  const [looks, setLooks] = useState<Looks>(null)
   const [dateKind, setDateKind] = useState<NonNullable<LotReceived['dateKind']>>('use-by')
   const [unit, setUnit] = useState<string | null>(null)
   const { control, handleSubmit, setValue, watch } = useForm({
@@ -211,15 +212,7 @@ export function ReceiveForm({ only, onDone }: { only?: 'eggs'; onDone: (lot: str
         words={(each) => DATE_WORD[each]}
         onChoose={setDateKind}
       />
-      {looksAt && (
-        <ChoiceKeys
-          name={say('howLooks')}
-          options={['good', 'not good'] as const}
-          chosen={looks ?? ('' as 'good')}
-          words={(each) => (each === 'good' ? say('looksGood') : say('doesNotLookGood'))}
-          onChoose={setLooks}
-        />
-      )}
+      {looksAt && <LooksKeys looks={looks} onLooks={setLooks} />}
       <div className={clsx(styles.verdict, styles[verdict])} role="status">
         <strong>{VERDICT[verdict]}</strong>
         {reasons.map((reason) => (

@@ -103,7 +103,7 @@ export const guideMessages = {
     'Its pH, with what the meter may be off by, is outside what the document says. Nothing changes: the ordinary days and the cold hold.',
   acidRaw: 'It holds raw egg: no pH changes its hours.',
   acidHolds:
-    'Its pH is inside {issuer} {number}. {loosens, select, true {It keeps} other {It keeps no longer than}} {days, plural, one {one day} other {{days} days}}{warm, select, true {, and needs no cold} other {, kept cold}}. Put it away after this.',
+    'Its pH is inside {issuer} {number}. {loosens, select, true {It keeps} other {It keeps no longer than}} {days, plural, one {one day} other {{days} days}}{warm, select, true {, and needs no cold} other {, kept cold}}. What is put away from now on is dated so.',
   acidAtEdge: 'between {least} and {most}',
   acidAtMost: 'at most {most}',
   acidWords:

@@ -86,7 +86,7 @@ export const methodFormsMessages = {
   whoseDocument: 'Whose document it is',
   houseOnlyShortens:
     'A study of the house shortens its days. It lengthens them only where the code itself asks for no control by its figures, or leaves the days to the maker.',
-  loosensByThem: 'Its days stand in the place of those of the code, for a batch whose own pH is inside.',
+  loosensByThem: 'Its days replace those of the code, for each batch whose own pH is inside.',
   issuedBy: 'Issued by',
   itsNumber: 'Its number',
   phAtLeast: 'pH at least, if any',

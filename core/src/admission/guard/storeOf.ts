@@ -8,7 +8,7 @@ import type { Read } from '../../state/state'
 import type { Store } from '../../judgement/keeping/itemStanding'
 import { asOf } from '../../judgement/warmth/air'
 import { ancestorsOfItem } from '../../judgement/lineage/lineageBars'
-import { ancestorsOf, itemShut, servingShut, type Ancestry } from '../../judgement/lineage/part'
+import { ancestorsOf, itemShut, type Ancestry } from '../../judgement/lineage/part'
 import type { Measure } from '../../ground/measure'
 import type { World } from '../../judgement/world'
 
@@ -53,35 +53,17 @@ export function storeOf(
   }
 }
 
-/** Refused where an item may not be sold or served, frozen or not. */
-export function needsServable(
-  item: ItemState,
-  measure: Measure | null,
-  read: Read,
-  world: World,
-  at: Instant,
-): Refusal | null {
-  return refusedBy(servingShut, item, measure, read, world, at)
-}
-
-/** Refused where an item may not be used or moved. */
+/**
+ * Refused where an item may not be used or moved.
+ * @param shut `servingShut` where it is sold or served, frozen or not
+ */
 export function needsUsable(
   item: ItemState,
   measure: Measure | null,
   read: Read,
   world: World,
   at: Instant,
-): Refusal | null {
-  return refusedBy(itemShut, item, measure, read, world, at)
-}
-
-function refusedBy(
-  shut: typeof itemShut,
-  item: ItemState,
-  measure: Measure | null,
-  read: Read,
-  world: World,
-  at: Instant,
+  shut: typeof itemShut = itemShut,
 ): Refusal | null {
   const around = storeOf(item, read, world, at)
   if (!around) return { code: 'not there', field: 'kitchen', what: 'limits' }

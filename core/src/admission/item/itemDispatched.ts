@@ -1,17 +1,13 @@
 import { id, nameOf, object, oneOf, typedTemperature } from '../../ground/field'
-import { MINUTE, type Instant } from '../../ground/instant'
-import { celsiusOf, type Typed } from '../../ground/temperature'
-import type { Id } from '../../ledger/subject'
+import { MINUTE } from '../../ground/instant'
 import { DISPATCHED_TO, type Dispatched } from '../../ledger/storeEntries'
 import { dispatchShut } from '../../judgement/lineage/dispatch'
-import { canProve, readByOf } from '../../state/instrument'
 import { itemLeft } from '../../state/item'
 import { openedBy, withItemFact } from '../../state/itemChanges'
-import type { Read } from '../../state/state'
 import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { isRefusal, madeItem, openItem } from '../guard/openItem'
 import { parseMeasure } from '../guard/parseStore'
-import type { Refusal } from '../guard/refusal'
+import { probeRefusal } from '../guard/probeRefusal'
 import { aroundItem, storeOf } from '../guard/storeOf'
 
 declare module '../../ledger/entry' {
@@ -64,22 +60,4 @@ export const itemDispatched: KindOf<'item-dispatched'> = {
     item: (state, entry) =>
       openedBy(withItemFact(state, 'uses', entry, { ...entry.claim.body, then: 'dispatched' as const }), entry),
   },
-}
-
-/** It is read by a probe that can prove; what happened already is entered as it was. */
-export function probeRefusal(
-  { typed, instrument }: { typed: Typed | null; instrument: Id | null },
-  read: Read,
-  at: Instant,
-  happened: boolean,
-): Refusal | null {
-  if (typed === null) return null
-  if (instrument === null) return happened ? null : { code: 'not there', field: 'body.instrument', what: 'instrument' }
-  const known = read('instrument', instrument)
-  if (!known) return { code: 'not there', field: 'body.instrument', what: 'instrument' }
-  if (known.kind !== 'probe') return { code: 'cannot measure that', field: 'body.where', instrument: known.code }
-  const { backing } = readByOf(known, at, celsiusOf(typed))
-  return happened || canProve({ backing })
-    ? null
-    : { code: 'instrument in doubt', field: 'body.instrument', instrument: known.code }
 }

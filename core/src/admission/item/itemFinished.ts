@@ -6,7 +6,7 @@ import type { Subject } from '../../ledger/subject'
 import type { Inherited, ItemFinished, Part, Topping } from '../../ledger/storeEntries'
 import { catalogue } from '../../recipe/ingredient/catalogue'
 import { parseIngredient } from '../../recipe/method/parseMethod'
-import { itemStanding } from '../../judgement/keeping/itemStanding'
+import { itemLevel, itemStanding } from '../../judgement/keeping/itemStanding'
 import { isPastUseBy } from '../../judgement/dates/useBy'
 import { finishedOf, measureWith } from '../../judgement/lineage/finished'
 import { ancestorsOfItem } from '../../judgement/lineage/lineageBars'
@@ -21,10 +21,10 @@ import type { World } from '../../judgement/world'
 import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { isRefusal, madeItem, openItem } from '../guard/openItem'
 import { parseMeasure } from '../guard/parseStore'
+import { probeRefusal } from '../guard/probeRefusal'
 import type { Refusal } from '../guard/refusal'
 import { aroundItem, storeOf } from '../guard/storeOf'
 import { parseCondition } from '../making/partUsed'
-import { probeRefusal } from './itemDispatched'
 
 declare module '../../ledger/entry' {
   interface Bodies {
@@ -175,6 +175,9 @@ function toppingRefusal(
     if (item.id === base.id || isMadeOfIt) return shut(item, { code: 'made of it' })
     const probe = probeRefusal(topping, read, at, happened === true)
     if (probe) return probe
+    // Also what is on already is told with how cold it was: of nothing nobody would ask again.
+    if (topping.typed === null && itemLevel(item, around.store.limits, dayOf(at, world.zone)))
+      return shut(item, { code: 'asks first', asks: 'read it' })
     if (topping.measure.unit !== item.measure.unit)
       return shut(item, { code: 'more than is left', left: itemLeft(item) })
   }

@@ -1,10 +1,11 @@
 import type { ItemUse } from '../../ledger/storeEntries'
+import { servingShut } from '../../judgement/lineage/part'
 import { openedBy, withItemFact } from '../../state/itemChanges'
 import { object, oneOf } from '../../ground/field'
 import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { isRefusal, madeItem, openItem } from '../guard/openItem'
 import { parseMeasure } from '../guard/parseStore'
-import { aroundItem, needsServable } from '../guard/storeOf'
+import { aroundItem, needsUsable } from '../guard/storeOf'
 
 declare module '../../ledger/entry' {
   interface Bodies {
@@ -34,7 +35,7 @@ export const itemUsed: KindOf<'item-used'> = {
     // As a plan it is refused; what has happened can always be entered, and betters nothing.
     const item = claim.body.happened ? madeItem(claim, read) : openItem(claim, read)
     if (isRefusal(item)) return item
-    return claim.body.happened ? null : needsServable(item, claim.body.measure, read, world, claim.at)
+    return claim.body.happened ? null : needsUsable(item, claim.body.measure, read, world, claim.at, servingShut)
   },
   folds: {
     item: (state, entry) => openedBy(withItemFact(state, 'uses', entry, entry.claim.body), entry),

@@ -4,13 +4,12 @@ import { openedBy, withItemFact } from '../../state/itemChanges'
 import { asEntered, EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { MINUTE } from '../../ground/instant'
 import { flag, id, object, oneOf, text, typedTemperature, type Field } from '../../ground/field'
-import { celsiusOf } from '../../ground/temperature'
-import { canProve, readByOf } from '../../state/instrument'
 import { itemStanding } from '../../judgement/keeping/itemStanding'
 import { partOf, partShut } from '../../judgement/lineage/part'
 import { isRefusal, madeItem, openItem } from '../guard/openItem'
 import { atKnownStep } from '../guard/knownStep'
 import { parseMeasure } from '../guard/parseStore'
+import { probeRefusal } from '../guard/probeRefusal'
 import { aroundItem, storeOf } from '../guard/storeOf'
 
 const NO_TIME = { least: 0, likely: 0, most: 0 }
@@ -61,13 +60,8 @@ export const partUsed: KindOf<'part-used'> = {
     if (isRefusal(item)) return item
     const into = atKnownStep({ about: { type: 'batch', id: body.batch } }, body.step, read)
     if ('field' in into) return into
-    const known = read('instrument', body.instrument)
-    if (!known) return { code: 'not there', field: 'body.instrument', what: 'instrument' }
-    if (known.kind !== 'probe') return { code: 'cannot measure that', field: 'body.where', instrument: known.code }
-    // As a plan it needs a reading that can prove; what is in already is entered as it was.
-    const { backing } = readByOf(known, at, celsiusOf(body.typed))
-    if (!body.happened && !canProve({ backing }))
-      return { code: 'instrument in doubt', field: 'body.instrument', instrument: known.code }
+    const unread = probeRefusal(body, read, at, body.happened === true)
+    if (unread) return unread
     const around = storeOf(item, read, world, at)
     if (!around) return { code: 'not there', field: 'kitchen', what: 'limits' }
     const why = body.happened ? null : partShut(item, into, body, around.ancestry, around.store, at)

@@ -78,6 +78,7 @@ export function FinishSheet({ base, line, now, reader, happened, onClose }: Prop
     <Sheet open onClose={onClose} title={titleOf(chosen, named)}>
       {chosen?.of === 'item' && (
         <HeldForm
+          base={base}
           offer={chosen.offer}
           line={line}
           store={store}

@@ -4,10 +4,10 @@ import { dayOf, isLookedAt, lotShut, type Ingredient, type LotState, type Toppin
 import { finishMessages, lotWords, type Reader } from '@logged-thermal/wording'
 import { useNow } from '../../app/now'
 import type { LineData } from '../../app/lineData'
-import { ChoiceKeys } from '../../kit/ChoiceKeys'
 import { Key } from '../../kit/Key'
 import { SelectField } from '../../kit/SelectField'
 import { speaks } from '../../kit/language'
+import { LooksKeys, type Looks } from '../LooksKeys'
 
 const say = speaks(finishMessages)
 const NONE = 'none'
@@ -25,7 +25,7 @@ export function FoodForm({ food, line, reader, onTold, onOther }: Props) {
   const day = dayOf(useNow(), reader.zone)
   const lots = line.lots.filter((lot) => lot.ingredient === food.key && lotShut(lot, day) === null)
   const [picked, setPicked] = useState(lots.at(-1)?.id ?? NONE)
-  const [looks, setLooks] = useState<'good' | 'not good' | null>(null)
+  const [looks, setLooks] = useState<Looks>(null)
   const lot = lots.find(({ id }) => id === picked) ?? null
   const looked = isLookedAt(food.key)
   const why =
@@ -43,15 +43,7 @@ export function FoodForm({ food, line, reader, onTold, onOther }: Props) {
           onChoose={setPicked}
         />
       )}
-      {looked && (
-        <ChoiceKeys
-          name={say('howItLooks')}
-          options={['good', 'not good'] as const}
-          chosen={looks ?? ('' as 'good')}
-          words={(each) => (each === 'good' ? say('looksGood') : say('looksBad'))}
-          onChoose={setLooks}
-        />
-      )}
+      {looked && <LooksKeys looks={looks} onLooks={setLooks} />}
       {food.allergens.length > 0 && (
         <p role="status">{say('bringsAllergens', { allergens: food.allergens.join(', ') })}</p>
       )}

@@ -1,51 +1,63 @@
 import { useState } from 'react'
 import {
-  celsiusOf,
   dayOf,
   isLookedAt,
+  itemLeft,
   itemLevel,
-  SAME_DEGREE,
+  toppingShut,
+  type ItemState,
+  type Measure,
+  type PartShut,
   type Store,
   type ToppingItem,
   type Typed,
 } from '@logged-thermal/core'
 import { degrees, finishMessages, limitDegreesOf, partShutSentence, type Reader } from '@logged-thermal/wording'
 import type { LineData } from '../../app/lineData'
-import { ChoiceKeys } from '../../kit/ChoiceKeys'
 import { Key } from '../../kit/Key'
 import { speaks } from '../../kit/language'
 import { AmountOf } from '../AmountOf'
+import { LooksKeys, type Looks } from '../LooksKeys'
 import { ProbeRead, useProbe } from '../ProbeRead'
 import putAwayStyles from '../putAway.module.css'
+import { ancestryIn } from '../useStore'
 import { toppingOf, type Offer } from './finishing'
 
 const say = speaks(finishMessages)
 
 interface Props {
+  base: ItemState
   offer: Offer
   line: LineData
   store: Store
   now: number
   reader: Reader
+  /** It is on already, whatever stands against it. */
   happened: boolean
   onTold: (topping: ToppingItem) => void
   onOther: () => void
 }
 
-/** Something of the store goes on: how cold it is, how it looks, how much of it. */
-export function HeldForm({ offer, line, store, now, reader, happened, onTold, onOther }: Props) {
+/** Something of the store goes on: how cold it is, how it looks, how much of it. Core says what stands against it. */
+export function HeldForm({ base, offer, line, store, now, reader, happened, onTold, onOther }: Props) {
   const [typed, setTyped] = useState<Typed | null>(null)
   const [warm, setWarm] = useState(false)
   const [asItIs, setAsItIs] = useState(false)
-  const [looks, setLooks] = useState<'good' | 'not good' | null>(null)
+  const [looks, setLooks] = useState<Looks>(null)
   const { item } = offer.one
   const probe = useProbe(line)
-  const level = itemLevel(item, store.limits, dayOf(now, store.zone))
-  const isWarm = typed !== null && level !== null && celsiusOf(typed) > level.celsius + SAME_DEGREE
-  const looked = isLookedAt(item.ingredient)
-  const ready =
-    (level === null || typed !== null) &&
-    (happened || ((!isWarm || warm) && (!offer.untreated || asItIs) && (!looked || looks === 'good')))
+  const needsReading = itemLevel(item, store.limits, dayOf(now, store.zone)) !== null
+  const topping = (measure: Measure) => {
+    const condition = looks ? { good: looks === 'good', why: null } : null
+    const read = { typed, instrument: typed ? (probe?.id ?? null) : null, warm, asItIs, condition }
+    return toppingOf(item, measure, read, store, now)
+  }
+  const unread = needsReading && typed === null
+  const tried = topping({ ...item.measure, value: Math.min(itemLeft(item).value, 0.1) })
+  const shut =
+    happened || unread
+      ? null
+      : toppingShut(tried, item, ancestryIn(line, item), base, ancestryIn(line, base), store, now)
   return (
     <div className={putAwayStyles.putAway}>
       <section>
@@ -54,57 +66,26 @@ export function HeldForm({ offer, line, store, now, reader, happened, onTold, on
             {partShutSentence(offer.shut, reader)} {say('leadAnswersForIt')}
           </p>
         )}
-        {level !== null && <ProbeRead typed={typed} line={line} reader={reader} onTyped={setTyped} />}
-        {looked && (
-          <ChoiceKeys
-            name={say('howItLooks')}
-            options={['good', 'not good'] as const}
-            chosen={looks ?? ('' as 'good')}
-            words={(each) => (each === 'good' ? say('looksGood') : say('looksBad'))}
-            onChoose={setLooks}
-          />
-        )}
+        {needsReading && <ProbeRead typed={typed} line={line} reader={reader} onTyped={setTyped} />}
+        {isLookedAt(item.ingredient) && <LooksKeys looks={looks} onLooks={setLooks} />}
       </section>
       <section>
-        {isWarm && !happened && !warm && (
-          <>
-            <p role="alert">
-              {say('tooWarmToGoOn', {
-                degrees: degrees(celsiusOf(typed), reader, 'under'),
-                limit: limitDegreesOf(level.celsius, reader, 'under'),
-              })}
-            </p>
-            <Key look="outlined" onClick={() => setWarm(true)}>
-              {say('onWarmKnowingly')}
-            </Key>
-          </>
+        {shut && (
+          <Against
+            shut={shut}
+            store={store}
+            reader={reader}
+            onWarm={() => setWarm(true)}
+            onAsItIs={() => setAsItIs(true)}
+          />
         )}
         {warm && <p role="status">{say('readItAfterwards')}</p>}
-        {looks === 'not good' && <p role="alert">{say('doesNotGoOn')}</p>}
-        {offer.untreated && !asItIs && !happened && (
-          <>
-            <p role="alert">{say('untreatedFruit', { days: store.limits.practice.fruitDays })}</p>
-            <Key look="outlined" onClick={() => setAsItIs(true)}>
-              {say('asItIs')}
-            </Key>
-          </>
-        )}
-        {ready ? (
+        {unread && <p className="muted">{say('firstItsTemperature')}</p>}
+        {!unread && !shut && (
           <>
             <h3>{say('howMuchGoesOn')}</h3>
-            <AmountOf
-              item={item}
-              whole
-              seldomAll
-              onTake={(measure) => {
-                const condition = looks ? { good: looks === 'good', why: null } : null
-                const read = { typed, instrument: typed ? (probe?.id ?? null) : null, warm, asItIs, condition }
-                onTold(toppingOf(item, measure, read, store, now))
-              }}
-            />
+            <AmountOf item={item} whole seldomAll onTake={(measure) => onTold(topping(measure))} />
           </>
-        ) : (
-          level !== null && typed === null && <p className="muted">{say('firstItsTemperature')}</p>
         )}
         <Key look="outlined" onClick={onOther}>
           {say('anotherThing')}
@@ -112,4 +93,45 @@ export function HeldForm({ offer, line, store, now, reader, happened, onTold, on
       </section>
     </div>
   )
+}
+
+/** What stands against it, and the way on where it may go on knowingly. */
+function Against({
+  shut,
+  store,
+  reader,
+  onWarm,
+  onAsItIs,
+}: Pick<Props, 'store' | 'reader'> & { shut: PartShut; onWarm: () => void; onAsItIs: () => void }) {
+  switch (shut.code) {
+    case 'too warm':
+      return (
+        <>
+          <p role="alert">
+            {say('tooWarmToGoOn', {
+              degrees: degrees(shut.celsius, reader, 'under'),
+              limit: limitDegreesOf(shut.level, reader, 'under'),
+            })}
+          </p>
+          <Key look="outlined" onClick={onWarm}>
+            {say('onWarmKnowingly')}
+          </Key>
+        </>
+      )
+    case 'fruit not treated':
+      return (
+        <>
+          <p role="alert">{say('untreatedFruit', { days: store.limits.practice.fruitDays })}</p>
+          <Key look="outlined" onClick={onAsItIs}>
+            {say('asItIs')}
+          </Key>
+        </>
+      )
+    case 'looked bad':
+      return <p role="alert">{say('doesNotGoOn')}</p>
+    case 'not looked at':
+      return <p role="status">{say('lookAtItFirst')}</p>
+    default:
+      return <p role="alert">{partShutSentence(shut, reader)}</p>
+  }
 }
