@@ -15,6 +15,9 @@ declare module '@mui/material/Button' {
 
 const BROKEN = { background: 'none', boxShadow: 'none', border: '2px dashed var(--rim)', color: 'var(--ink2)' }
 
+const LIP = 'inset 0 -5px 0 var(--lip)'
+const RIM = 'inset 0 0 0 2px var(--rim)'
+
 /** Keys: at least 56 by 56, with a lip that goes when they are pressed. No ripples, no capitals, no shadows. */
 export const keys: Components = {
   MuiButtonBase: {
@@ -49,9 +52,11 @@ export const keys: Components = {
             props: { variant: 'plain' },
             style: {
               background: 'var(--pist)',
-              boxShadow: 'inset 0 -5px 0 var(--lip)',
+              boxShadow: LIP,
               paddingBottom: 13,
-              '&:hover': { background: 'var(--pist)' },
+              // A finger leaves the hover behind where it tapped: the key keeps its shape.
+              '&:hover': { background: 'var(--pist)', boxShadow: LIP },
+              '&:active': { boxShadow: 'none' },
               '&.Mui-disabled': { color: 'var(--ink2)', boxShadow: 'none' },
             },
           },
@@ -65,7 +70,10 @@ export const keys: Components = {
               "&.Mui-disabled[aria-pressed='true']": { color: 'var(--on-ink)' },
             },
           },
-          { props: { variant: 'outline' }, style: { boxShadow: 'inset 0 0 0 2px var(--rim)' } },
+          {
+            props: { variant: 'outline' },
+            style: { boxShadow: RIM, '&:hover, &:active': { boxShadow: RIM } },
+          },
           {
             props: { variant: 'quiet' },
             style: { background: 'var(--enamel)', '&:hover': { background: 'var(--enamel)' } },
