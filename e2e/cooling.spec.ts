@@ -131,7 +131,7 @@ test('vessels and units are registered with their measures, and what is none is 
 }) => {
   const page = await person(browser, 'Noor Hallet')
   await page.goto(`${kitchen.url}/cooldown`)
-  await tap(page, 'Vessels and units')
+  await tap(page, 'Vessels, units, tools')
   await page.getByLabel('New vessel').fill('Copper bowl')
   await page.getByLabel('Across, cm').fill('30')
   await tap(page, 'Register the vessel')

@@ -205,7 +205,7 @@ test('what is held hot is read by a probe, under the line it is the lead’s, an
 }) => {
   const page = await kitchen.person(browser, 'Noor Hallet')
   await page.goto(`${kitchen.url}/cooldown`)
-  await tap(page, 'Vessels and units')
+  await tap(page, 'Vessels, units, tools')
   await page.getByLabel('New unit').fill('Hot well 1')
   await tap(page, 'Hot well')
   await tap(page, 'Register the unit')

@@ -1,5 +1,6 @@
 import { v7 as uuid } from 'uuid'
 import {
+  toolUseOf,
   addDays,
   dayOf,
   MINUTE,
@@ -123,6 +124,14 @@ export function storeClaims(
       instrument,
     })
   /** Puts some of a batch away. Returns the item. */
+  const toolUse = (batch: Id, step: string, tool: Id, minutesAgo: number) =>
+    toolUseOf(
+      states.read('batch', batch)!,
+      { step, tool, washed: true },
+      states.read('kitchen', kitchenId)?.tools ?? [],
+      (id) => states.read('batch', id),
+      ago(now, minutesAgo),
+    )
   const putAway = (batch: Id, minutesAgo: number, measure: Measure, place: string, shelf: number, last = true): Id => {
     const state = states.read('batch', batch)!
     const at = ago(now, minutesAgo)
@@ -202,6 +211,14 @@ export function storeClaims(
   putAway(curd, 6 * DAYS - 4 * HOURS, { value: 6, unit: 'portion' }, 'Walk-in 1', 3)
   // Frozen before its days were used: the clock stopped.
   const churned = cooked('Burnt-honey churned base', 5 * DAYS, COOKED, p4)
+  // With praline in it, and through the churn that the plain one goes through next.
+  const churn = { tool: uuid(), name: 'Small churn', kind: 'churn' as const, gone: false }
+  enter('tool-registered', kitchenId, 30 * DAYS, churn, lead)
+  const praline = { ingredient: 'hazelnut-praline', grams: 400, state: 'as it is' as const, lot: null }
+  const step = methodOf('Burnt-honey churned base').steps.find(({ kind }) => kind === 'churn')!.key
+  const churnedAt = 5 * DAYS - 3.5 * HOURS
+  enter('added', churned, churnedAt, { step, ...praline })
+  enter('tool-used', churned, churnedAt - 1, toolUse(churned, step, churn.tool, churnedAt - 1))
   const base = putAway(churned, 5 * DAYS - 4 * HOURS, { value: 5000, unit: 'g' }, 'Walk-in 1', 2)
   move(base, 5 * DAYS - 8 * HOURS, 'freeze', 'Chest freezer')
   // Read with P4 too, and thrown away when that had failed: its row was a degree from missed.

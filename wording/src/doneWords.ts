@@ -2,6 +2,7 @@ import { foodIn, type AnyClaim, type BatchState, type Fact, type ItemState, type
 import { placedWords, planWords, pouredWords } from './coolingWords'
 import { beginWord, coverWord, markWord, partWord } from './guideWords'
 import { grams, stepName } from './methodWords'
+import { toolUsedWords } from './toolWords'
 import { speaker, type Spoken } from './catalogue/say'
 import { doneMessages } from './catalogue/done'
 
@@ -38,6 +39,8 @@ export function doneWords(
       return say(reader, 'handsClothToolsProbe')
     case 'washed':
       return say(reader, 'washedBeforeWent')
+    case 'tool-used':
+      return toolUsedWords(body, reader)
     case 'covered':
       return coverWord(body.cover, reader)
     case 'placed':
@@ -90,6 +93,7 @@ export function deedsOf(batch: BatchState, reader: Spoken): Deed[] {
     ...of('lots-used', batch.facts['lots-used']),
     ...of('cleaned', batch.facts.cleaned),
     ...of('washed', batch.facts.washed),
+    ...of('tool-used', batch.facts['tool-used']),
     ...of('covered', batch.facts.covered),
     ...of('placed', batch.facts.placed),
     ...of('stirred', batch.facts.stirred),

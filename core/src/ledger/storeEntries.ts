@@ -4,6 +4,7 @@ import type { Day } from '../ground/zone'
 import type { EggPart, EggSize } from '../recipe/ingredient/eggGrams'
 import type { LotForm } from '../recipe/egg/eggPlan'
 import type { Allergen, Ingredient } from '../recipe/ingredient/ingredient'
+import type { Named } from '../recipe/ingredient/named'
 import type { DietClaim } from '../recipe/method/facts'
 import type { Measure } from '../ground/measure'
 import type { HoldingKind } from '../recipe/checks/unitKind'
@@ -11,6 +12,7 @@ import type { Bounded } from '../physics/trace/reading'
 import type { Typed } from '../ground/temperature'
 import type { ReadBy } from './instrumentEntries'
 import type { Id, Subject } from './subject'
+import type { Traces } from './tool'
 
 /** A unit of the kitchen that things are held in. */
 export interface ColdUnit {
@@ -48,6 +50,10 @@ export interface ItemFacts {
   needsCold: boolean
   /** Parts of which nothing is known: nothing is claimed. */
   unknown: string[]
+  /** What a tool brought along from what went through it before, and is not in it. Left out: nothing. */
+  mayContain?: Traces
+  /** All that is in it, the most of it first. Left out: it was made before this was kept, or came ready. */
+  ingredients?: Named[]
 }
 
 /** What heat did to it: proven by a floor, pasteurized by its maker, raw, or nothing that asks for heat. */

@@ -1,5 +1,6 @@
 import type { Instant } from '../ground/instant'
 import type { Id } from '../ledger/subject'
+import type { ToolUsed } from '../ledger/tool'
 import type { Disposition, MethodRef, ReadingBody, Served } from '../ledger/entry'
 import type { Check } from '../recipe/checks/checksFor'
 import type { FilledVessel } from '../recipe/method/method'
@@ -78,7 +79,7 @@ export function wentOut({ disposition, served }: Pick<BatchState, 'disposition' 
  * What went in or out of it although something stood against that, or came to be known only after some of it was put away
  * without it, of which the lead has not decided since.
  */
-export function unanswered(batch: Pick<BatchState, 'disposition' | 'served' | 'facts'>): Fact<unknown>[] {
+export function unanswered(batch: Pick<BatchState, 'disposition' | 'served' | 'facts' | 'terms'>): Fact<unknown>[] {
   const { disposition, served, facts } = batch
   const went: Fact<{ happened?: true }>[] = [
     ...facts['eggs-taken'],
@@ -89,23 +90,27 @@ export function unanswered(batch: Pick<BatchState, 'disposition' | 'served' | 'f
   ]
   const decided = disposition && !disposition.void ? disposition.knownAt : -Infinity
   const against = went.filter(({ void: gone, value }) => !gone && value.happened)
-  return [...new Set([...against, ...missedByItems(facts)])].filter(({ knownAt: known }) => known >= decided)
+  return [...new Set([...against, ...missedByItems(batch)])].filter(({ knownAt: known }) => known >= decided)
 }
 
 /** An item holds the allergens that were known as it was put away: what is told of later and was in it by then is not among them. */
-function missedByItems({
-  added,
-  portioned,
-  'lots-used': lots,
-  'part-used': parts,
-}: BatchState['facts']): Fact<unknown>[] {
+function missedByItems({ facts, terms }: Pick<BatchState, 'facts' | 'terms'>): Fact<unknown>[] {
+  const { added, portioned, 'lots-used': lots, 'part-used': parts, 'tool-used': through } = facts
   const toldAfter = (fact: Fact<unknown>) => valid(portioned).filter((put) => fact.knownAt > put.knownAt)
   // Whatever its lot is, milk is milk: only another thing than the method names changes what an item holds.
   const others = valid(lots).filter(({ value }) => value.uses.some(({ instead, untreated }) => instead || untreated))
   return [
     ...[...valid(added), ...valid(parts)].filter((fact) => toldAfter(fact).some((put) => fact.at <= put.at)),
     ...others.filter((fact) => toldAfter(fact).length > 0),
+    ...valid(through).filter(
+      (fact) => isCarriedOver(fact.value, terms.holds) && toldAfter(fact).some((put) => fact.at <= put.at),
+    ),
   ]
+}
+
+/** A tool brought something along that the method does not name. */
+function isCarriedOver({ washed, left }: ToolUsed, holds: Terms['holds']): boolean {
+  return !washed && (left.unknown.length > 0 || left.allergens.some((each) => !holds?.allergens.includes(each)))
 }
 
 /** All of it is put away: it goes on as items, and no longer stands on the Line. */

@@ -2,6 +2,7 @@ import type { Instant } from '../ground/instant'
 import type { Bodies } from '../ledger/entry'
 import type { Deputy, Week } from '../ledger/week'
 import type { Member } from './members'
+import type { ToolState } from './tool'
 
 /** What belongs to the kitchen as a whole. */
 export interface KitchenState {
@@ -19,6 +20,8 @@ export interface KitchenState {
   restored: ({ at: Instant } & Bodies['restored']) | null
   /** As the lead named it last; null: as it was set up. */
   named: Bodies['kitchen-named'] | null
+  /** What its foods go through, one after the other. */
+  tools: ToolState[]
 }
 
 /** Codes are said aloud, so they are short and come round again; this many are kept apart. */
@@ -33,4 +36,5 @@ export const NEW_KITCHEN: KitchenState = {
   people: null,
   restored: null,
   named: null,
+  tools: [],
 }

@@ -1,6 +1,6 @@
 import { addDays, dayOf } from '../ground/zone'
 import { PRACTICE } from '../rules/practice'
-import { WHY, type Act } from './history'
+import { SIEVE, WHY, type Act } from './history'
 import { CHEF, COOK, custard, FRIDGE, idOf, LEAD, OTHER, PROBE } from './kitchenStory'
 import { at } from './traces'
 
@@ -61,6 +61,11 @@ export const houseDeeds: Record<string, Act> = {
   },
   'accept a lot': (history, deed) =>
     void history.decide('lot-decided', history.lots[deed.pot]!, { verdict: 'accept', reason: WHY, item: null }),
+  'register a sieve': (history, deed) => {
+    const sieve = { tool: SIEVE, name: 'Sieve', kind: 'sieve' as const, gone: deed.a < 0.2 }
+    history.post('tool-registered', history.story.kitchen.id, { ...deed, who: 'lead' }, sieve)
+    return 'betters nothing'
+  },
   delegate: (history, deed) => {
     const [from, until] = [history.now, history.now + 120].map((minutes) => Math.round(at(minutes))) as [number, number]
     const earlier = deed.a < 0.5 ? ('stays' as const) : ('ends' as const)

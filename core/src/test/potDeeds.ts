@@ -4,7 +4,8 @@ import { MINUTE } from '../ground/instant'
 import type { Ingredient } from '../recipe/ingredient/ingredient'
 import { ownIngredient } from '../recipe/ingredient/own'
 import { at } from './traces'
-import { DOZENS, MILK, CARTON, VESSEL, WHY, type Act, type Deed } from './history'
+import { NO_TRACES } from '../judgement/lineage/carryOver'
+import { DOZENS, MILK, CARTON, SIEVE, VESSEL, WHY, type Act, type Deed } from './history'
 import { PROBE } from './kitchenStory'
 
 /** What is done to a pot, and said of it. */
@@ -118,6 +119,7 @@ export const potDeeds: Record<string, Act> = {
   },
   void: undone('reading-taken'),
   'undo mark': undone('step-marked'),
+  'undo sieve': undone('tool-used'),
   'undo addition': undone('added'),
   'undo eggs': undone('eggs-taken'),
   'undo place': undone('placed'),
@@ -131,6 +133,13 @@ export const potDeeds: Record<string, Act> = {
   flowers: added('edible-flowers', 'as it is'),
   'own egg mix': added('own', 'as it is', null, ownIngredient('own', 'Farm mix', 'egg', [])),
   butter: (history, deed) => void added('butter', 'as it is')(history, deed),
+  sieve: (history, deed) => {
+    const said = { step: 'cook', tool: deed.a < 0.9 ? SIEVE : null, washed: deed.b < 0.5 }
+    // As a tablet that does not know: core finds what was in it.
+    const found = { name: '', called: '', after: null, left: NO_TRACES, holds: NO_TRACES }
+    history.post('tool-used', history.pot(deed), deed, { ...said, ...found })
+    return 'betters nothing'
+  },
   'shell eggs': eggs(DOZENS, 'shell'),
   'carton eggs': eggs(CARTON, 'pasteurized'),
   'eggs in already': eggs(DOZENS, 'shell', { happened: true }),

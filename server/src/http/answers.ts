@@ -119,6 +119,7 @@ export interface LineAnswer {
   /** Who may do what, as the logbook says; null: it does not say yet. */
   roles: KitchenState['people']
   restored: KitchenState['restored']
+  tools: KitchenState['tools']
   /** null: the kitchen has none yet. */
   limits: LimitsState | null
   methods: MethodState[]

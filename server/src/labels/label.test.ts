@@ -1,7 +1,7 @@
 import { ALLERGENS, type ItemState } from '@logged-thermal/core'
 import { openKitchen, type TestKitchen } from '../test/kitchen'
 import { storeOf } from '../test/storeKitchen'
-import { advisory, alcoholNote, fruitNote } from '@logged-thermal/wording'
+import { advisory, alcoholNote, fruitNote, mayContainNote } from '@logged-thermal/wording'
 import { labelArt, storageWords } from './labelArt'
 import { PAPERS } from './papers'
 
@@ -34,6 +34,8 @@ it('says whose it is: the kitchen’s name, and its address once the lead gave o
     storage: '',
     advisory: '',
     fruitNote: '',
+    mayContain: '',
+    ingredients: '',
     alcohol: '',
   }
   const reader = { scale: 'C' as const, zone: 'UTC', locale: 'en-GB' as const, hours: 24 as const, today: null }
@@ -61,6 +63,8 @@ describe('a label', () => {
       ...texts,
       advisory: advisory(reader),
       fruitNote: fruitNote(reader),
+      mayContain: '',
+      ingredients: '',
       alcohol: '',
       reader,
     }
@@ -83,13 +87,15 @@ describe('a label', () => {
         const unknown = allergens.length > 3 ? ['Moon dust of the house'] : []
         const full = { ...item, facts: { ...item.facts, allergens, unknown, ...more } }
         const alcohol = alcoholNote(full.facts.alcohol, reader)
-        const art = labelArt({ ...plain, item: full, alcohol }, size)
+        const mayContain = mayContainNote({ allergens: [...ALLERGENS], unknown: ['Moon sauce'] }, reader)
+        const art = labelArt({ ...plain, item: full, alcohol, mayContain }, size)
         const all = lines(art)
         const large = all.filter(({ points }) => points >= 8).map(({ text }) => text)
         const wanted = [
           allergens.length ? allergens.join(', ') : 'no named allergen',
           ...unknown,
           plain.storage,
+          mayContain,
           ...('advisory' in more ? [plain.advisory] : []),
           ...('untreatedFruit' in more ? [plain.fruitNote, 'Contains alcohol, about 4.2 % by volume.'] : []),
         ]

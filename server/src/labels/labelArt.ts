@@ -1,6 +1,14 @@
 import { create } from 'qrcode'
 import { dayOf, itemWalls, type ItemState, type Level } from '@logged-thermal/core'
-import { timeOfDay, dayName, heatStatusWord, levelDegrees, measureWords, type Reader } from '@logged-thermal/wording'
+import {
+  timeOfDay,
+  dayName,
+  daysWord,
+  heatStatusWord,
+  levelDegrees,
+  measureWords,
+  type Reader,
+} from '@logged-thermal/wording'
 
 /** What stands on a label beside the item itself. */
 export interface LabelFacts {
@@ -15,6 +23,10 @@ export interface LabelFacts {
   advisory: string
   /** Of frozen fruit that nobody treated. */
   fruitNote: string
+  /** What a tool may have brought along; empty where there is nothing of the kind. */
+  mayContain: string
+  /** For sale: every ingredient; empty where the allergens alone are said. */
+  ingredients: string
   /** Of alcohol in it; empty where there is none. */
   alcohol: string
   reader: Reader
@@ -46,7 +58,7 @@ interface Paragraph {
  * guest are whole on it, at 8 points or more; what one label has no room for stands on the next, which has the same date.
  */
 export function labelArt(facts: LabelFacts, size: Size): string[] {
-  const { item, reader, initials, kitchen, storage, advisory, fruitNote, alcohol } = facts
+  const { item, reader, initials, kitchen, storage, advisory, fruitNote, mayContain, ingredients, alcohol } = facts
   const made = `${item.code} · made ${dayName(dayOf(item.made, reader.zone), reader)} ${timeOfDay(item.made, reader)} · ${initials}`
   const ready =
     item.ready === null
@@ -54,14 +66,14 @@ export function labelArt(facts: LabelFacts, size: Size): string[] {
       : `ready ${dayName(dayOf(item.ready, reader.zone), reader)} ${timeOfDay(item.ready, reader)} · `
   const { allergens, unknown } = item.facts
   // Where somebody's allergens are not known, none is said to be missing.
-  const known = allergens.join(', ') || (unknown.length ? '' : 'no named allergen')
+  const known = ingredients ? '' : allergens.join(', ') || (unknown.length ? '' : 'no named allergen')
   const named = [known, unknown.length ? `allergens not known: ${unknown.join(', ')}` : ''].filter(Boolean).join(' · ')
   const notes = [item.facts.advisory ? advisory : '', item.facts.untreatedFruit ? fruitNote : '', alcohol].filter(
     Boolean,
   )
-  const whole = [named, storage, ...notes]
+  const whole = [ingredients, named, mayContain, storage, ...notes]
     .filter(Boolean)
-    .map((text): Paragraph => ({ text, size: WHOLE, bold: text === named }))
+    .map((text): Paragraph => ({ text, size: WHOLE, bold: text === named || text === mayContain }))
   const beside: Paragraph[] = [
     { text: made, size: 22, bold: false },
     {
@@ -205,7 +217,7 @@ function dateOf(item: ItemState, reader: Reader): { small: string; big: string }
   const { zone } = reader
   const [wall] = itemWalls(item, zone)
   if (!wall) return { small: 'no date:', big: 'DISCARD' }
-  if (wall.lastDay === null) return { small: 'frozen, once thawed', big: `${wall.daysLeft} days` }
+  if (wall.lastDay === null) return { small: 'frozen, once thawed', big: daysWord(wall.daysLeft ?? 0, reader) }
   return wall.keep?.what === 'hours' && wall.until !== null
     ? { small: 'bin at', big: `${timeOfDay(wall.until, reader)} ${dayName(dayOf(wall.until, zone), reader)}` }
     : { small: 'bin at the end of', big: `${dayName(wall.lastDay, reader)} ${wall.lastDay.slice(0, 4)}` }

@@ -1,10 +1,29 @@
 import { Controller, Get, Inject, Param, ParseUUIDPipe, Query, Res } from '@nestjs/common'
 import { ApiTags } from '@nestjs/swagger'
 import { Transform, Type } from 'class-transformer'
-import { ArrayMaxSize, ArrayMinSize, IsIn, IsInt, IsUUID, Max, Min } from 'class-validator'
+import { ArrayMaxSize, ArrayMinSize, IsIn, IsInt, IsOptional, IsUUID, Matches, Max, Min } from 'class-validator'
 import type { Response } from 'express'
-import { dayOf, itemLevel, type Id, type ItemState } from '@logged-thermal/core'
-import { advisory, alcoholNote, fruitNote } from '@logged-thermal/wording'
+import {
+  allergenNotice,
+  ALLERGENS,
+  type Instant,
+  type ItemCard,
+  type LimitSet,
+  dayOf,
+  itemLevel,
+  labellingOf,
+  type Id,
+  type ItemState,
+} from '@logged-thermal/core'
+import {
+  advisory,
+  alcoholNote,
+  fruitNote,
+  ingredientsNote,
+  mayContainNote,
+  noticeWords,
+  type Reader,
+} from '@logged-thermal/wording'
 import type { EntityManager } from '@mikro-orm/postgresql'
 import { KitchenScope } from '../database/kitchenScope'
 import { Problem } from '../http/problem'
@@ -16,6 +35,7 @@ import type { Shift } from '../people/shifts.service'
 import { StatesRepository } from '../ledger/states.repository'
 import { HeldStore } from '../store/heldStore'
 import { Workers, type Work } from '../workers/workers.service'
+import type { NoticeText } from './noticeSheet'
 import { storageWords, type LabelFacts } from './labelArt'
 import type * as LabelsWork from './labels.work'
 import { PAPERS, type Paper } from './papers'
@@ -24,7 +44,19 @@ import { AnswersFile } from '../http/answers.decorator'
 
 const WORK: Work<typeof LabelsWork> = { file: require.resolve('./labels.work') }
 
-class SheetQuery {
+class PictureQuery {
+  /** Sold packed: it says what the rule set asks of such a label. */
+  @IsOptional()
+  @IsIn(['sale'])
+  use?: 'sale'
+
+  /** As the tablet knows it: another picture has another address. */
+  @IsOptional()
+  @Matches(/^[\w-]{1,40}$/)
+  v?: string
+}
+
+class SheetQuery extends PictureQuery {
   @Transform(({ value }: { value: unknown }) => String(value).split(','))
   @IsUUID(undefined, { each: true })
   @ArrayMinSize(1)
@@ -63,14 +95,31 @@ export class LabelsController {
   @AnswersFile('application/pdf')
   async sheet(
     @OfShift() { kitchenId }: Shift,
-    @Query() { items, copies, paper }: SheetQuery,
+    @Query() { items, copies, paper, use }: SheetQuery,
     @Res() response: Response,
   ) {
     if (items.length * copies > MOST_LABELS)
       throw new Problem(400, 'bad field', `Print at most ${MOST_LABELS} labels at a time.`, 'copies')
-    const facts = await this.facts(kitchenId, items)
+    const facts = await this.facts(kitchenId, items, use === 'sale')
     const pdf = await this.workers.run(WORK, 'sheet', { facts, copies, paper })
     response.type('application/pdf').set('Content-Disposition', 'inline; filename="labels.pdf"').send(Buffer.from(pdf))
+  }
+
+  /** What every dish that is held has in it, to be hung up where it is sold or served unpacked. */
+  @Get('notice.pdf')
+  @AnswersFile('application/pdf')
+  async notice(@OfShift() { kitchenId }: Shift, @Res() response: Response) {
+    const text = await this.scope.asOfOneMoment(kitchenId, async (em) => {
+      const kitchen = await em.findOneOrFail(Kitchen, { id: kitchenId })
+      const { limits } = await this.held.judgedBy(em, kitchenId, clock.now())
+      const cards = (await this.held.items(em, kitchenId)).map(({ card }) => JSON.parse(card) as ItemCard)
+      return noticeText(cards, limits, kitchen.name, clock.now(), readerOf(kitchen, limits.practice.clock ?? 24))
+    })
+    const pdf = await this.workers.run(WORK, 'notice', text)
+    response
+      .type('application/pdf')
+      .set('Content-Disposition', 'inline; filename="allergens.pdf"')
+      .send(Buffer.from(pdf))
   }
 
   @Get(':id.png')
@@ -78,13 +127,14 @@ export class LabelsController {
   async picture(
     @OfShift() { kitchenId }: Shift,
     @Param('id', new ParseUUIDPipe()) id: string,
+    @Query() { use }: PictureQuery,
     @Res() response: Response,
   ) {
-    const [facts] = await this.facts(kitchenId, [id])
+    const [facts] = await this.facts(kitchenId, [id], use === 'sale')
     response.type('image/png').send(Buffer.from(await this.workers.run(WORK, 'picture', facts!)))
   }
 
-  private facts(kitchenId: Id, ids: readonly Id[]): Promise<LabelFacts[]> {
+  private facts(kitchenId: Id, ids: readonly Id[], forSale: boolean): Promise<LabelFacts[]> {
     return this.scope.asOfOneMoment(kitchenId, async (em) => {
       const found = await this.states.some(em, kitchenId, 'item', ids)
       const missing = ids.find((id) => !found.some((item) => item.id === id))
@@ -97,8 +147,26 @@ export class LabelsController {
         ids.map((id) => found.find((item) => item.id === id)!),
         this.address,
         own?.named?.address ?? null,
+        forSale,
       )
     })
+  }
+}
+
+/** The rule set's own list where it asks for one in writing, else every allergen. */
+function noticeText(
+  cards: readonly ItemCard[],
+  limits: LimitSet,
+  kitchen: string,
+  now: Instant,
+  reader: Reader,
+): NoticeText {
+  const { packed, unpacked } = labellingOf(limits.ruleSet.key)
+  const { document, section, edition } = (unpacked ?? packed).source
+  return {
+    ...noticeWords(`${document}, ${section}, ${edition}`, now, reader),
+    kitchen,
+    rows: allergenNotice(cards, unpacked?.allergens ?? ALLERGENS),
   }
 }
 
@@ -109,12 +177,14 @@ async function factsOf(
   items: readonly ItemState[],
   address: string,
   ofKitchen: string | null,
+  forSale: boolean,
 ): Promise<LabelFacts[]> {
   const kitchen = await em.findOneOrFail(Kitchen, { id: kitchenId })
   const people = await em.find(Person, { kitchenId })
   const now = clock.now()
   const { limits } = await held.judgedBy(em, kitchenId, now)
   const reader = readerOf(kitchen, limits.practice.clock ?? 24)
+  const every = forSale && labellingOf(limits.ruleSet.key).packed.says === 'every ingredient'
   return items.map((item) => ({
     item,
     address: `${address}/store/item/${item.id}`,
@@ -123,6 +193,8 @@ async function factsOf(
     storage: storageWords(itemLevel(item, limits, dayOf(now, kitchen.zone)), reader),
     advisory: advisory(reader),
     fruitNote: fruitNote(reader),
+    mayContain: mayContainNote(item.facts.mayContain, reader),
+    ingredients: every ? ingredientsNote(item.facts.ingredients, reader) : '',
     alcohol: alcoholNote(item.facts.alcohol, reader),
     reader,
   }))

@@ -1,5 +1,6 @@
 import { labelArt, type LabelFacts } from './labelArt'
 import { labelPicture, labelSheet } from './labelSheet'
+import { noticeSheet, type NoticeText } from './noticeSheet'
 import { PAPERS, type Paper } from './papers'
 
 /** Run beside the server's thread: a label takes tens of milliseconds to draw. */
@@ -14,4 +15,8 @@ export function sheet({ facts, copies, paper }: { facts: LabelFacts[]; copies: n
 export function picture(facts: LabelFacts): Uint8Array {
   const { label } = PAPERS.roll
   return labelPicture(labelArt(facts, label), label)
+}
+
+export function notice(text: NoticeText): Promise<Buffer> {
+  return noticeSheet(text)
 }

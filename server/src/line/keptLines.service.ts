@@ -91,6 +91,7 @@ export class KeptLines {
       week: state?.week ?? null,
       roles: state?.people ?? null,
       restored: state?.restored ?? null,
+      tools: state?.tools ?? [],
       limits: await this.states.one(em, kitchenId, 'limits', kitchen.limitsId),
     }
     const apart = (await this.states.openBatches(em, kitchenId)).map(takenApart)

@@ -111,7 +111,7 @@ read('get /api/instruments/{id}/look-back')
 read('get /api/cooling/learned', 'get /api/items/{id}', 'get /api/lineage/{type}/{id}', 'get /api/tablets')
 read('get /api/store', 'get /api/store/discards', 'get /api/store/barred', 'get /api/store/discarded')
 read('get /api/store/find', 'get /api/store/search', 'get /api/store/stock.csv')
-read('get /api/labels/sheet.pdf', 'get /api/labels/{id}.png')
+read('get /api/labels/notice.pdf', 'get /api/labels/sheet.pdf', 'get /api/labels/{id}.png')
 write('post /api/entries', 'post /api/people', 'post /api/people/pin', 'post /api/people/{id}/role')
 write('post /api/tablets', 'post /api/tablets/{id}/forget', 'get /api/store/feed', 'post /api/store/feed/renew')
 

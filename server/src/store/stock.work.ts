@@ -1,6 +1,6 @@
 import { stringify } from 'csv-stringify/sync'
 import { dayOf, type ItemCard, type UnitCard } from '@logged-thermal/core'
-import { clock, dayName, heatStatusWord, measureWords, type Reader } from '@logged-thermal/wording'
+import { clock, dayName, heatStatusWord, measureWords, tracesWords, type Reader } from '@logged-thermal/wording'
 
 export interface Stock {
   reader: Reader
@@ -27,6 +27,7 @@ export function stock({ reader, cards, units }: Stock): string {
       'set by': card.ruledBy,
       heat: heatStatusWord(card.heat, reader),
       allergens: card.allergens.join(' '),
+      'may contain': tracesWords(card.mayContain, reader),
       claims: card.claims.join('; '),
       advisory: card.advisory ? 'yes' : '',
       held: card.held ? 'yes' : '',

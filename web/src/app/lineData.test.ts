@@ -20,6 +20,7 @@ const line: LineData = {
   week: null,
   roles: null,
   restored: null,
+  tools: [],
   units: [],
 }
 const reading = (id: string): AnyClaim => ({

@@ -45,6 +45,7 @@ export interface LineData {
   week: KitchenState['week']
   roles: KitchenState['people']
   restored: KitchenState['restored']
+  tools: KitchenState['tools']
   limits: LimitsState | null
   methods: MethodState[]
   instruments: InstrumentState[]
@@ -99,9 +100,9 @@ export function foldLine(line: LineData, entry: Entry): LineData {
   return next
 }
 
-function kitchenOf({ codes, handover, deputies, week, roles, restored }: LineData): KitchenState {
+function kitchenOf({ codes, handover, deputies, week, roles, restored, tools }: LineData): KitchenState {
   // What it was named before needs no keeping: only the next name is looked at.
-  return { codes, handover, deputies, week, people: roles, restored, named: null }
+  return { codes, handover, deputies, week, people: roles, restored, tools, named: null }
 }
 
 /** Names are no facts of the logbook; who may do what is. */

@@ -31,10 +31,10 @@ export const outbox = createSlice({
       }
     },
     /** The line has every entry up to this number. */
-    caughtUp: (state, { payload: seq }: PayloadAction<number>) =>
+    caughtUp: (state, { payload: seq }: PayloadAction<number>): Waiting[] =>
       state.filter((waiting) => waiting.seq === null || waiting.seq > seq),
     /** Puts another claim in the place of a refused one; null throws it away. */
-    settled: (state, { payload: { id, claim } }: PayloadAction<{ id: Id; claim: AnyClaim | null }>) =>
+    settled: (state, { payload: { id, claim } }: PayloadAction<{ id: Id; claim: AnyClaim | null }>): Waiting[] =>
       state.flatMap((waiting) => {
         if (waiting.claim.id !== id) return [waiting]
         return claim ? [{ claim, seq: null, refusal: null }] : []

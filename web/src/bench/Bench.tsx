@@ -136,7 +136,7 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
   const window = useMemo(() => windowOf(batch, findings), [batch, findings])
   const centre = lastRead ? shownIn(celsiusOf(lastRead.value.typed), scale) : shownIn(window.floor ? 60 : 30, scale)
   const { cooking } = phase
-  const guide = guideOf(batch, now, useInstructions(batch))
+  const guide = guideOf(batch, now, useInstructions(batch), useLine()?.tools)
   const onHeat = cooking && phase.of === 'mixture'
   const flash = useHeatAlerts(onHeat ? heatSignal(window, now) : coolSignal(guide, one.forecast, now))
   const awake = useWakeLock(cooking)

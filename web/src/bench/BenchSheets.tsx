@@ -21,6 +21,7 @@ import { PourSheet } from './PourSheet'
 import { ReadingsSheet } from './ReadingsSheet'
 import { RewarmSheet } from './RewarmSheet'
 import { StepsSheet } from './StepsSheet'
+import { ToolSheet } from './ToolSheet'
 
 interface Props {
   batch: BatchState
@@ -93,6 +94,7 @@ export function BenchSheets(props: Props) {
       {sheet === 'temper' && <TemperSheet batch={batch} findings={findings} open onClose={close} reader={reader} />}
       {sheet === 'add' && <AddSheet batch={batch} step={addAt} open onClose={close} />}
       {sheet === 'lots' && <LotsSheet batch={batch} step={addAt} onClose={close} reader={reader} />}
+      {sheet === 'tool' && <ToolSheet batch={batch} step={addAt} onClose={close} />}
       {sheet === 'parts' && <PartsSheet batch={batch} step={addAt} now={now} onClose={close} reader={reader} />}
       {sheet === 'put away' && <PutAwaySheet batch={batch} now={now} onClose={close} />}
       {sheet === 'rewarm' && <RewarmSheet batch={batch} onClose={close} />}

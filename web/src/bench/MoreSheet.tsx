@@ -35,6 +35,7 @@ export function MoreSheet({ batch, open, onClose, onSheet, awake, mayWrite }: Pr
     { sheet: 'add', name: say('add'), why: say('butterSpiritZestPur'), writes: true },
     { sheet: 'cooling', name: say('cooling'), why: say('whereStandsCoverPans'), writes: true },
     { sheet: 'parts', name: say('parts'), why: say('itemsFromColdStore'), writes: true },
+    { sheet: 'tool', name: say('tools'), why: say('sieveChurnWhatWasIn'), writes: true },
     { sheet: 'put away', name: say('putAway'), why: say('portionsWithTheirDate'), writes: true },
     { sheet: 'rewarm', name: say('warmedAgain'), why: say('meltedMouldedBakedOnce'), writes: true },
     { sheet: 'acidity', name: 'pH', why: say('whetherNeedsTemperatureControl') },

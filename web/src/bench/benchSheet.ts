@@ -15,6 +15,7 @@ export type BenchSheet =
   | 'parts'
   /** From which lots what goes in at this step comes. */
   | 'lots'
+  | 'tool'
   /** Some of it is put away. */
   | 'put away'
   /** Into which vessel, and how many of them. */

@@ -238,6 +238,7 @@ function Cooldown({ line, source, sources, found, onSource }: Props) {
         <VesselsSheet
           vessels={line.vessels}
           units={line.units}
+          tools={line.tools}
           mayWrite={open && (person?.role === 'chef' || person?.role === 'lead')}
           onClose={() => setSheet(false)}
         />

@@ -7,6 +7,7 @@ import {
   type Inside,
   type RegisteredVessel,
   type HoldingKind,
+  type ToolState,
   type UnitState,
   type VesselState,
   type Wall,
@@ -20,6 +21,7 @@ import { KeyRow } from '../kit/KeyRow'
 import { Stepper } from '../kit/Stepper'
 import { Sheet } from '../kit/Sheet'
 import styles from './cooldown.module.css'
+import { ToolRegister } from './ToolRegister'
 import { useEnteredHere } from '../app/useEnteredHere'
 import { speaks, spoken } from '../kit/language'
 
@@ -28,12 +30,13 @@ const say = speaks(cooldownMessages)
 interface Props {
   vessels: readonly VesselState[]
   units: readonly UnitState[]
+  tools: readonly ToolState[]
   mayWrite: boolean
   onClose: () => void
 }
 
-/** The kitchen's vessels with their inside dimensions and ratings, and its cold units with their power. */
-export function VesselsSheet({ vessels, units, mayWrite, onClose }: Props) {
+/** The kitchen's vessels with their inside dimensions and ratings, its cold units with their power, and its tools. */
+export function VesselsSheet({ vessels, units, tools, mayWrite, onClose }: Props) {
   const entered = useEnteredHere()
   return (
     <Sheet saved={entered} open onClose={onClose} title={say('vesselsUnits')}>
@@ -67,6 +70,7 @@ export function VesselsSheet({ vessels, units, mayWrite, onClose }: Props) {
           </ul>
           {mayWrite && <UnitForm />}
         </section>
+        <ToolRegister tools={tools} mayWrite={mayWrite} />
       </div>
     </Sheet>
   )

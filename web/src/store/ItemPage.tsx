@@ -30,6 +30,8 @@ import {
   setBy,
   type Reader,
   itemMessages,
+  toolsMessages,
+  tracesWords,
 } from '@logged-thermal/wording'
 import { sentenceOf, useItemQuery } from '../app/api'
 import { View } from '../app/View'
@@ -46,6 +48,7 @@ import styles from './item.module.css'
 import { speaks, spoken } from '../kit/language'
 
 const say = speaks(itemMessages)
+const toolsSay = speaks(toolsMessages)
 
 /** One item: from the stove to the discard wall, what rules its date, what can be done with it, its label. */
 export function ItemPage() {
@@ -193,6 +196,11 @@ function Walls({
       {item.facts.advisory && <p className={styles.note}>{advisory(spoken)}</p>}
       {item.facts.alcohol && <p className={styles.note}>{alcoholNote(item.facts.alcohol, spoken)}</p>}
       {item.facts.untreatedFruit && <p className={styles.note}>{fruitNote(spoken)}</p>}
+      {item.facts.mayContain && (
+        <p className={styles.note}>
+          <strong>{toolsSay('mayContain', { traces: tracesWords(item.facts.mayContain, spoken) })}.</strong>
+        </p>
+      )}
       <p className={clsx('muted', styles.note)}>
         {item.facts.allergens.length ? say('holdsAllergens', { allergens: item.facts.allergens.join(', ') }) : ''}
         {item.facts.unknown.length ? say('notKnown', { unknown: item.facts.unknown.join(', ') }) : ''}

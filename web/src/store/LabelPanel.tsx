@@ -1,8 +1,11 @@
+import Stack from '@mui/material/Stack'
 import { finishMessages, itemMessages } from '@logged-thermal/wording'
 import { useState } from 'react'
-import type { ItemState } from '@logged-thermal/core'
+import { labellingOf, type ItemState } from '@logged-thermal/core'
 import { useEnter } from '../app/enter'
 import { useHand, useLine } from '../app/kitchen'
+import { useNow } from '../app/now'
+import { limitsOfLine } from './useStore'
 import { ChoiceKeys } from '../kit/ChoiceKeys'
 import { Key } from '../kit/Key'
 import { Stepper } from '../kit/Stepper'
@@ -20,9 +23,14 @@ const PAPER: Record<Paper, string> = { roll: say('roll'), a4: 'A4, 24', letter: 
 /** The label as it is printed, on which paper and how many; every printing is counted. */
 export function LabelPanel({ item }: { item: ItemState }) {
   const enter = useEnter()
-  const { open } = useHand(useLine())
+  const line = useLine()
+  const now = useNow(60_000)
+  const { open } = useHand(line)
   const [paper, setPaper] = useState<Paper>('roll')
   const [copies, setCopies] = useState(1)
+  const [use, setUse] = useState<'kitchen' | 'sale'>('kitchen')
+  const packed = line && labellingOf(limitsOfLine(line, now)?.ruleSet.key ?? '').packed
+  const lacks = packed?.says === 'every ingredient' && !item.facts.ingredients
   const version = `${item.moves.length}-${item.opened.length}-${item.labels}`
   // What was put on it since has changed its date, its allergens or its code.
   const isOutOfDate = item.labels === 0 && item.bornAs === 'item-finished'
@@ -39,16 +47,25 @@ export function LabelPanel({ item }: { item: ItemState }) {
       )}
       <img
         className={styles.labelPicture}
-        src={`/api/labels/${item.id}.png?v=${version}`}
+        src={`/api/labels/${item.id}.png?v=${version}${use === 'sale' ? '&use=sale' : ''}`}
         alt={say('labelOf', { item: item.name, code: item.code })}
       />
-      <ChoiceKeys
-        name={say('paper')}
-        options={['roll', 'a4', 'letter'] as const}
-        chosen={paper}
-        words={(each) => PAPER[each]}
-        onChoose={setPaper}
-      />
+      <Stack spacing={1} useFlexGap>
+        <ChoiceKeys
+          name={say('labelFor')}
+          options={['kitchen', 'sale'] as const}
+          chosen={use}
+          words={(each) => say(`labelFor_${each}`)}
+          onChoose={setUse}
+        />
+        <ChoiceKeys
+          name={say('paper')}
+          options={['roll', 'a4', 'letter'] as const}
+          chosen={paper}
+          words={(each) => PAPER[each]}
+          onChoose={setPaper}
+        />
+      </Stack>
       <div className={styles.labelPrint}>
         <Stepper
           name={say('copies')}
@@ -58,13 +75,27 @@ export function LabelPanel({ item }: { item: ItemState }) {
         <Key
           why={shutUnless(open)}
           onClick={() => {
-            window.open(`/api/labels/sheet.pdf?items=${item.id}&copies=${copies}&paper=${paper}`, '_blank', 'noopener')
+            window.open(
+              `/api/labels/sheet.pdf?items=${item.id}&copies=${copies}&paper=${paper}${use === 'sale' ? '&use=sale' : ''}`,
+              '_blank',
+              'noopener',
+            )
             enter('label-printed', item.id, { copies })
           }}
         >
           {item.labels === 0 ? say('printLabels') : say('printAgain')}
         </Key>
       </div>
+      {use === 'sale' && packed && (
+        <p role="status" className="muted">
+          {lacks
+            ? say('noIngredients')
+            : say('saleSays', {
+                says: packed.says === 'every ingredient' ? 'all' : 'allergens',
+                source: `${packed.source.document}, ${packed.source.section}, ${packed.source.edition}`,
+              })}
+        </p>
+      )}
     </section>
   )
 }

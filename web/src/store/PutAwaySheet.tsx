@@ -2,6 +2,7 @@ import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { v7 as uuid } from 'uuid'
 import {
+  carriedInto,
   isCleared,
   isCold,
   nextItemCode,
@@ -12,7 +13,15 @@ import {
   type Portioned,
   wallsOf,
 } from '@logged-thermal/core'
-import { dayName, daysWord, keepWords, stepName, storeInMessages } from '@logged-thermal/wording'
+import {
+  dayName,
+  daysWord,
+  keepWords,
+  stepName,
+  storeInMessages,
+  toolsMessages,
+  tracesWords,
+} from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { useHand, useLine } from '../app/kitchen'
 import { useMethodOf } from '../app/instructions'
@@ -27,6 +36,7 @@ import { speaks } from '../kit/language'
 import { shutUnless } from '../app/shut'
 
 const say = speaks(storeInMessages)
+const toolsSay = speaks(toolsMessages)
 
 const UNITS: MeasureUnit[] = ['portion', 'g', 'ml', 'piece']
 const UNIT_WORD: Record<MeasureUnit, string> = {
@@ -52,6 +62,7 @@ export function PutAwaySheet({ batch, now, onClose }: { batch: BatchState; now: 
   const [last, setLast] = useState(true)
   if (!line || !method || !limits) return null
   const cleared = isCleared(batch, reader.zone, now)
+  const carried = carriedInto(batch, line.tools, (id) => line.batches.find((each) => each.id === id) ?? null)
   const preview = portionOf(
     batch,
     method,
@@ -59,6 +70,7 @@ export function PutAwaySheet({ batch, now, onClose }: { batch: BatchState; now: 
     limits,
     reader.zone,
     now,
+    carried,
   )
   // Its date clock stops in the frost: only what is proven cold goes there.
   const mayFreeze = cleared && (preview.coldAt !== null || !preview.facts.needsCold)
@@ -84,7 +96,7 @@ export function PutAwaySheet({ batch, now, onClose }: { batch: BatchState; now: 
       ...(chosen?.kind === 'freezer' ? { frozen: true as const } : {}),
     }
     const id = uuid()
-    enter('portioned', id, portionOf(batch, method, said, limits, reader.zone, at), { at })
+    enter('portioned', id, portionOf(batch, method, said, limits, reader.zone, at, carried), { at })
     onClose()
     void navigate(`/store/item/${id}`)
   }
@@ -173,6 +185,11 @@ export function PutAwaySheet({ batch, now, onClose }: { batch: BatchState; now: 
               {preview.facts.allergens.length
                 ? say('holdsAllergens', { allergens: preview.facts.allergens.join(', ') })
                 : ''}
+            </p>
+          )}
+          {preview.facts.mayContain && (
+            <p role="status">
+              <strong>{toolsSay('mayContain', { traces: tracesWords(preview.facts.mayContain, reader) })}.</strong>
             </p>
           )}
         </section>

@@ -10,6 +10,7 @@ import {
   type Reader,
   storeMessages,
   claimWord,
+  mayContainNote,
 } from '@logged-thermal/wording'
 import { sentenceOf, useFeedQuery, useLazyFoundQuery, useRenewFeedMutation, useSearchQuery } from '../app/api'
 import { View } from '../app/View'
@@ -52,7 +53,9 @@ export function StockList() {
     if (first)
       return navigate(first.type === 'item' ? `/store/item/${first.id}` : `/store/lineage/${first.type}/${first.id}`)
   }
-  const all = [...new Set(stored.flatMap(({ item }) => item.facts.allergens))].sort()
+  const all = [
+    ...new Set(stored.flatMap(({ item: { facts } }) => [...facts.allergens, ...(facts.mayContain?.allergens ?? [])])),
+  ].sort()
   const units = line?.units ?? NO_UNITS
   const columns = useMemo(() => columnsOf(units, reader), [units, reader])
   const shown = stored
@@ -62,8 +65,8 @@ export function StockList() {
     // What is not known to be without it, is not shown as without it.
     .filter(
       ({ item: { facts } }) =>
-        without.every((each) => !facts.allergens.includes(each)) &&
-        (without.length === 0 || facts.unknown.length === 0),
+        without.every((each) => !facts.allergens.includes(each) && !facts.mayContain?.allergens.includes(each)) &&
+        (without.length === 0 || (facts.unknown.length === 0 && !facts.mayContain?.unknown.length)),
     )
     .filter(({ item }) => claim === null || item.facts.claims.includes(claim))
   return (
@@ -189,6 +192,7 @@ function factWords({ item: { facts } }: StoredItem): string {
       .join(', '),
     facts.allergens.join(', '),
     facts.unknown.length && say('notKnown', { unknown: facts.unknown.join(', ') }),
+    mayContainNote(facts.mayContain, spoken),
   ]
     .filter(Boolean)
     .join('; ')
@@ -219,7 +223,7 @@ function Gone({ text, held }: { text: string; held: ReadonlySet<string> }) {
   )
 }
 
-/** The list as a file, and the dates as a calendar at a secret address. */
+/** The notice to hang up, and the dates as a calendar at a secret address. */
 function Take() {
   const { open, person } = useHand(useLine())
   const { data } = useFeedQuery(undefined, { skip: !open })
@@ -227,6 +231,9 @@ function Take() {
   const isLead = person?.role === 'lead'
   return (
     <section className={listStyles.stockTake} aria-label={say('takeAlong')}>
+      <Key look="outlined" onClick={() => window.open('/api/labels/notice.pdf', '_blank', 'noopener')}>
+        {say('allergenNotice')}
+      </Key>
       {data && <Field label={say('calendarLastDaysReady')} value={`${window.location.origin}${data.path}`} />}
       {data && (
         <Key look={isLead ? 'outlined' : 'shut'} disabled={!isLead} onClick={() => void renew()}>

@@ -14,7 +14,7 @@ export const cooldownMessages = {
   simulating: 'Simulating',
   cancel: 'Cancel',
   overfull: 'overfull',
-  vesselsUnits: 'Vessels and units',
+  vesselsUnits: 'Vessels, units, tools',
   vessels: 'Vessels',
   notRatedForFood: 'Not rated for food. ',
   ratedForHotFood: 'Rated for hot food.',

@@ -81,6 +81,12 @@ export const itemMessages = {
   roll: 'Roll',
   letter10: 'Letter, 10',
   label: 'Label',
+  labelFor: 'Label for',
+  labelFor_kitchen: 'The kitchen',
+  labelFor_sale: 'Sale, packed',
+  saleSays:
+    '{says, select, all {For sale it names every ingredient, with the allergens in capitals} other {For sale it names the allergens}}: {source}. Check it where you are.',
+  noIngredients: 'What is in it was not kept: this label names the allergens alone. Write the ingredients beside it.',
   notPrintedYet: 'not printed yet',
   printedLabels: '{labels} printed',
   labelOf: 'Label of {item} {code}',
@@ -106,7 +112,7 @@ export const itemMessages = {
   core: 'Core',
   paper: 'Paper',
   copies: 'Copies',
-  daysOnceThawed: '{days} days once thawed',
+  daysOnceThawed: '{days, plural, one {one day} other {{days} days}} once thawed',
   itIsGone: 'It is gone: nothing more is done with it.',
   nowhereForIt: 'No unit in this kitchen can take it as it is now.',
 } as const

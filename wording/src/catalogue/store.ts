@@ -43,6 +43,7 @@ export const storeMessages = {
   lastDay: 'Last day',
   binNow2: 'bin it now',
   setBy: 'Set by',
+  allergenNotice: 'Allergen notice to hang up',
   heatAllergens: 'Heat, allergens',
   untreatedFrozenFruit: 'untreated frozen fruit',
   notKnown: 'not known: {unknown}',

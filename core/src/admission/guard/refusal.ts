@@ -43,8 +43,9 @@ export type Refusal =
         | 'unit'
         | 'kitchen'
         | 'person'
+        | 'tool'
     }
-  | { code: 'already there'; field: string; what: 'batch' | 'instrument' | 'lot' | 'item' | 'list of people' }
+  | { code: 'already there'; field: string; what: 'batch' | 'instrument' | 'lot' | 'item' | 'list of people' | 'tool' }
   | { code: 'code taken'; field: 'body.code'; taken: string }
   | { code: 'batch closed'; field: 'about.id'; batch: string }
   | { code: 'cannot measure that'; field: 'body.where'; instrument: string }

@@ -32,7 +32,7 @@ declare module '../../ledger/entry' {
 /** A batch begins, and what it is held to is fixed. */
 export const batchStarted: KindOf<'batch-started'> = {
   kind: 'batch-started',
-  v: 7,
+  v: 8,
   about: 'batch',
   may: EVERYONE_WHO_COOKS,
   signed: false,

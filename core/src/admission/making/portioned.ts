@@ -11,7 +11,10 @@ import { methodRef } from './batchStarted'
 import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { needsOpenBatch } from '../guard/openBatch'
 import { parseMeasure, parseSpot } from '../guard/parseStore'
+import { limitsIn } from '../guard/limitsIn'
 import { limitsNow } from '../guard/storeOf'
+import { throughTools } from '../guard/throughTools'
+import { carriedInto } from '../../judgement/lineage/carryOver'
 import { isCleared } from '../../judgement/lineage/cleared'
 import { portionOf } from '../../judgement/lineage/portion'
 
@@ -56,11 +59,12 @@ export const portioned: KindOf<'portioned'> = {
     }
   },
   writes: ({ about, body: { batch } }) => [about, { type: 'batch', id: batch }],
-  reads: ({ body: { method, unit } }) => [
+  reads: ({ kitchen, body: { method, unit } }) => [
+    { type: 'kitchen', id: kitchen },
     { type: 'method', id: method },
     ...(unit === null ? [] : [{ type: 'unit' as const, id: unit }]),
   ],
-  readsThen: (_claim, _read, { limits }) => (limits === undefined ? [] : [{ type: 'limits', id: limits }]),
+  readsThen: ({ kitchen }, read, world) => [...limitsIn(world), ...throughTools(kitchen, read)],
   refuse({ about, at, body }, read, world) {
     if (read('item', about.id)) return { code: 'already there', field: 'about.id', what: 'item' }
     const shut = needsOpenBatch({ about: { type: 'batch', id: body.batch } }, read)
@@ -80,9 +84,10 @@ export const portioned: KindOf<'portioned'> = {
       return { code: 'not proven to leave', field: 'body.frozen', batch: batch.code }
     return body.last && !cleared ? { code: 'not proven to leave', field: 'body.last', batch: batch.code } : null
   },
-  derive({ at, body }, read, world) {
+  derive({ at, kitchen, body }, read, world) {
     const batch = read('batch', body.batch)!
-    return portionOf(batch, madeBy(batch, body, read)!, body, limitsNow(world, read, at)!, world.zone, at)
+    const carried = carriedInto(batch, read('kitchen', kitchen)?.tools ?? [], (of) => read('batch', of))
+    return portionOf(batch, madeBy(batch, body, read)!, body, limitsNow(world, read, at)!, world.zone, at, carried)
   },
   lateAfter: 30 * MINUTE,
   fact: ({ about, body }) => ({ ...body, item: about.id }),

@@ -5,8 +5,10 @@ import { toSettle, unnamedUses, type PartLine } from '../../judgement/eggs/eggLe
 import type { Edge } from '../../rules/rule'
 import { heatPlan } from '../../recipe/method/heatPlan'
 import type { Instruction, Step, StepKind } from '../../recipe/method/method'
+import { TOOL_AT, type ToolKind } from '../../recipe/method/tool'
 import type { BatchState } from '../../state/batch'
 import { valid } from '../../state/fact'
+import type { ToolState } from '../../state/tool'
 import { asksMerged } from '../../judgement/lineage/merged'
 import { endsByReading, targetOf, type CoolTarget } from '../../judgement/timeline/coolEnds'
 import { timelineOf } from '../../judgement/timeline/timeline'
@@ -42,6 +44,8 @@ export type Todo =
   | { kind: 'settle'; lines: PartLine[] }
   /** From which lots what goes in at this step comes: keys of the method's amounts. */
   | { kind: 'lots'; step: string; amounts: string[] }
+  /** Through which tool of that kind it goes. */
+  | { kind: 'tool'; step: string; of: ToolKind }
   /** Built of items: none went in yet. */
   | { kind: 'parts' }
   /** A part was poured warm on cold ones: what are they together? */
@@ -62,8 +66,16 @@ export interface Guide {
 /** Steps whose own time begins with a tap: it boils, it rests, it goes into the freezer. */
 const BEGUN: readonly StepKind[] = ['infuse', 'boil out', 'bake', 'brown', 'set', 'freeze']
 
-/** Where a batch is in its method, and what it asks at this step. */
-export function guideOf(batch: BatchState, now: Instant, told: Readonly<Record<string, Instruction>> = {}): Guide {
+/**
+ * Where a batch is in its method, and what it asks at this step.
+ * @param tools the kitchen's
+ */
+export function guideOf(
+  batch: BatchState,
+  now: Instant,
+  told: Readonly<Record<string, Instruction>> = {},
+  tools: readonly ToolState[] = [],
+): Guide {
   const { steps } = batch.method
   const { ends, at } = stepsOf(batch)
   const guided = steps.map((step, i): GuideStep => {
@@ -83,7 +95,7 @@ export function guideOf(batch: BatchState, now: Instant, told: Readonly<Record<s
     }
   })
   const current = guided[at] ?? null
-  return { steps: guided, now: current, window: windowOf(batch, at), todos: todosOf(batch, current, now) }
+  return { steps: guided, now: current, window: windowOf(batch, at), todos: todosOf(batch, current, now, tools) }
 }
 
 function windowOf(batch: BatchState, at: number): CoolTarget | null {
@@ -104,7 +116,7 @@ function timerOf({ key, kind }: Step, batch: BatchState, began: Instant | null, 
   return minutes > 0 ? began + minutes * MINUTE : null
 }
 
-function todosOf(batch: BatchState, now: GuideStep | null, at: Instant): Todo[] {
+function todosOf(batch: BatchState, now: GuideStep | null, at: Instant, tools: readonly ToolState[]): Todo[] {
   const todos: Todo[] = []
   const why = cleaningDue(batch, at)
   if (why) todos.push({ kind: 'clean', why, waits: batch.terms.cleanFirst && why === 'raw to cooked' })
@@ -121,6 +133,8 @@ function todosOf(batch: BatchState, now: GuideStep | null, at: Instant): Todo[] 
   if (unwashed.length) todos.push({ kind: 'wash', step: now.key, ingredients: unwashed })
   const unnamed = lotsDue(batch, now.key)
   if (unnamed.length) todos.push({ kind: 'lots', step: now.key, amounts: unnamed })
+  const tool = toolDue(batch, now, tools)
+  if (tool) todos.push({ kind: 'tool', step: now.key, of: tool })
   if (asksMerged(batch)) todos.push({ kind: 'merged' })
   const timeline = timelineOf(batch)
   const heatGoesOn = nextHeat(batch.method, now.key)
@@ -137,6 +151,13 @@ function todosOf(batch: BatchState, now: GuideStep | null, at: Instant): Todo[] 
 function lotsDue({ terms, facts }: BatchState, step: string): string[] {
   const named = new Set(valid(facts['lots-used']).flatMap(({ value }) => value.uses.map(({ amount }) => amount)))
   return terms.lots.flatMap((asked) => (asked.step === step && !named.has(asked.amount) ? [asked.amount] : []))
+}
+
+/** The kind of tool that the step goes through, where the kitchen has one and nobody said which. */
+function toolDue({ facts }: BatchState, { key, kind }: GuideStep, tools: readonly ToolState[]): ToolKind | null {
+  const of = TOOL_AT[kind]
+  const isTold = valid(facts['tool-used']).some(({ value }) => value.step === key)
+  return of && !isTold && tools.some((tool) => tool.kind === of && !tool.gone) ? of : null
 }
 
 /** Once the eggs are in, what is left of them is kept or thrown away. */

@@ -8,6 +8,8 @@ import { dispatchesOf, holdOf, isGone, itemLeft, placeOf, wentOutOf, type ItemSt
 import type { DateWall } from '../dates/walls'
 import type { Measure } from '../../ground/measure'
 import type { HoldingKind } from '../../recipe/checks/unitKind'
+import type { Traces } from '../../ledger/tool'
+import { NO_TRACES } from './carryOver'
 import { lastAir, type AirReading, type UnitState } from '../../state/unit'
 
 /** An item in short, as lists show it: facts only, nothing that depends on the time. */
@@ -35,6 +37,10 @@ export interface ItemCard {
   heat: HeatStatus
   advisory: boolean
   allergens: Allergen[]
+  /** What in it nobody read the allergens of. */
+  unknown: string[]
+  /** What a tool may have brought along. */
+  mayContain: Traces
   claims: DietClaim[]
 }
 
@@ -65,6 +71,8 @@ export function itemCard(item: ItemState, walls: readonly DateWall[]): ItemCard 
     heat: facts.heat,
     advisory: facts.advisory,
     allergens: facts.allergens,
+    unknown: facts.unknown,
+    mayContain: facts.mayContain ?? NO_TRACES,
     claims: facts.claims,
   }
 }

@@ -6,6 +6,7 @@ import type { Dating, Keep, PassedDate } from '../../ledger/dating'
 import type { Ancestor, Inherited, ItemFacts, Part, Topping } from '../../ledger/storeEntries'
 import { limitsOf } from '../../recipe/checks/checksFor'
 import { fruitDaysOf, rawHoursOf } from '../../recipe/checks/methodLimits'
+import { named, unread, type Named } from '../../recipe/ingredient/named'
 import { foodIn } from '../../recipe/ingredient/own'
 import { claimsOf } from '../../recipe/method/facts'
 import type { Limit } from '../../rules/limit'
@@ -15,6 +16,8 @@ import { inheritedOf } from '../../state/newItem'
 import { datesOfPart } from '../dates/ofPortion'
 import { useByOf } from '../dates/useBy'
 import { itemLevel, type Store } from '../keeping/itemStanding'
+import { besides, claimsBeside, NO_TRACES, together } from './carryOver'
+import { namedPart, withTopping } from './ingredients'
 import { worstHeat } from './portionFacts'
 
 /** What goes on, with what the store knows of it. */
@@ -34,7 +37,7 @@ export interface Put {
 export function finishedOf(base: ItemState, measure: Measure, put: Put, store: Store, at: Instant): Inherited {
   const { topping } = put
   const as = inheritedOf(base, measure.value / base.measure.value)
-  const facts = factsWith(base.facts, put)
+  const facts = { ...factsWith(base.facts, put), ...listed(base, measure, topping) }
   const wasDry = !base.facts.needsCold && facts.needsCold
   const on = nameOf(topping)
   const name = `${base.name} + ${on}`
@@ -88,17 +91,45 @@ function factsWith(base: ItemFacts, { topping, untreated }: Put): ItemFacts {
   const on = topping.of === 'item' ? topping.part.facts : factsOfFood(topping)
   const isRawEgg = topping.of === 'item' && topping.part.egg !== null && on.heat === 'raw'
   const unknown = [...new Set([...base.unknown, ...on.unknown])]
+  const allergens = [...new Set([...base.allergens, ...on.allergens])].sort()
+  const mayContain = besides(together([base.mayContain ?? NO_TRACES, on.mayContain ?? NO_TRACES]), {
+    allergens,
+    unknown,
+  })
   const alcohol = base.alcohol || on.alcohol ? { byVolume: on.alcohol ? null : (base.alcohol?.byVolume ?? null) } : null
   return {
-    allergens: [...new Set([...base.allergens, ...on.allergens])].sort(),
-    claims: unknown.length > 0 ? [] : base.claims.filter((claim) => on.claims.includes(claim)),
+    allergens,
+    claims:
+      unknown.length > 0
+        ? []
+        : claimsBeside(
+            base.claims.filter((claim) => on.claims.includes(claim)),
+            mayContain,
+          ),
     advisory: base.advisory || on.advisory || isRawEgg,
     ...(base.untreatedFruit || on.untreatedFruit || untreated ? { untreatedFruit: true as const } : {}),
     heat: topping.of === 'food' ? base.heat : worstHeat([base.heat, on.heat]),
     ...(alcohol ? { alcohol } : {}),
     needsCold: base.needsCold || on.needsCold,
     unknown,
+    ...(mayContain ? { mayContain } : {}),
   }
+}
+
+/** Every ingredient, where those of what it goes onto are known. */
+function listed({ facts }: ItemState, measure: Measure, topping: Topping): Pick<ItemFacts, 'ingredients'> {
+  const { ingredients } = facts
+  if (!ingredients) return {}
+  const weights = ingredients.map(({ grams }) => grams)
+  const all = weights.reduce<number | null>((sum, each) => (sum === null || each === null ? null : sum + each), 0)
+  const share = measure.unit === 'g' && all ? measure.value / all : null
+  return { ingredients: withTopping(ingredients, share, namedTopping(topping)) }
+}
+
+function namedTopping(topping: Topping): Named {
+  if (topping.of === 'item') return namedPart(topping.part, topping.measure)
+  const food = foodIn(topping)
+  return food ? named(food, topping.grams) : unread(topping.ingredient, topping.grams)
 }
 
 function factsOfFood(

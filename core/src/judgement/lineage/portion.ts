@@ -2,6 +2,7 @@ import { MINUTE, type Instant } from '../../ground/instant'
 import type { Measure } from '../../ground/measure'
 import { dayOf } from '../../ground/zone'
 import type { Portioned, Spot } from '../../ledger/storeEntries'
+import type { Traces } from '../../ledger/tool'
 import { coldLevel } from '../../recipe/checks/unitKind'
 import type { Method } from '../../recipe/method/method'
 import type { LimitSet } from '../../rules/limit'
@@ -12,6 +13,7 @@ import { acidKeeping } from './acidKeeping'
 import { datingOfPortion } from '../dates/ofPortion'
 import { stepsLeft, waitOf } from '../timeline/stepLeft'
 import { carriedInto, firstCold } from '../warmth/ofBatch'
+import { NO_TRACES } from './carryOver'
 import { passingOn, portionFacts, type Floors } from './portionFacts'
 
 /** What the person says when some of a batch is put away; all else follows from the batch. */
@@ -23,7 +25,10 @@ export interface PutAway extends Spot {
   frozen?: true
 }
 
-/** An item of a batch: its dates from the checks the batch is held to, its allergens and heat from all that is in it. */
+/**
+ * An item of a batch: its dates from the checks the batch is held to, its allergens and heat from all that is in it.
+ * @param carried what tools brought into it; left out: nothing
+ */
 export function portionOf(
   batch: BatchState,
   method: Method,
@@ -31,11 +36,12 @@ export function portionOf(
   limits: LimitSet,
   zone: string,
   at: Instant,
+  carried: Traces = NO_TRACES,
 ): Portioned {
   const floors = floorsOf(batch, zone, at)
   const passedOn = passingOn(batch, limits.practice.partsPassOn === 'every part', floors)
   const level = coldLevel(limits, dayOf(at, zone))
-  const told = portionFacts(batch, method, passedOn, floors)
+  const told = portionFacts(batch, method, passedOn, floors, carried)
   // Whatever a document says: raw it is of the raw class.
   const acid: AcidKeeping = told.heat === 'raw' ? { holds: false, why: 'raw' } : acidKeeping(batch, zone, at)
   const facts = acid.holds && acid.warm ? { ...told, needsCold: false } : told

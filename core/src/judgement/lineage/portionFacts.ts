@@ -1,11 +1,14 @@
 import type { HeatStatus, ItemFacts, Part } from '../../ledger/storeEntries'
-import { foodIn } from '../../recipe/ingredient/own'
+import type { Traces } from '../../ledger/tool'
 import { claimsOf, factsOf, type DietClaim } from '../../recipe/method/facts'
 import { heatPlan } from '../../recipe/method/heatPlan'
 import type { Method } from '../../recipe/method/method'
 import type { BatchState } from '../../state/batch'
 import { valid } from '../../state/fact'
 import { alcoholOf } from './alcohol'
+import { besides, claimsBeside, together, traceOfParts } from './carryOver'
+import { contentsOf } from './contents'
+import { ingredientsOf } from './ingredients'
 import { holdsUntreatedFruit, isMoistened } from '../timeline/contents'
 import { timelineOf } from '../timeline/timeline'
 
@@ -31,22 +34,21 @@ export function passingOn(
     .map(({ value }) => value.part)
 }
 
-/** The allergens of all that is in an item of a batch, what may be claimed of it, and what heat did to it. */
-export function portionFacts(batch: BatchState, method: Method, passedOn: readonly Part[], floors: Floors): ItemFacts {
+/**
+ * The allergens of all that is in an item of a batch, what may be claimed of it, and what heat did to it.
+ * @param carried what tools brought into it
+ */
+export function portionFacts(
+  batch: BatchState,
+  method: Method,
+  passedOn: readonly Part[],
+  floors: Floors,
+  carried: Traces,
+): ItemFacts {
   const own = factsOf(method, () => null)
   const parts = valid(batch.facts['part-used']).map(({ value }) => value.part)
-  const instead = valid(batch.facts['lots-used']).flatMap(({ value }) => value.uses.filter((use) => use.instead))
-  const added = [
-    ...valid(batch.facts.added).flatMap(({ value }) => foodIn(value) ?? []),
-    ...instead.flatMap(({ ingredient }) => (ingredient === null ? [] : (foodIn({ ingredient }) ?? []))),
-  ]
-  const named = (name: string) => parts.some((part) => part.name === name)
-  // What nobody read stays unknown, also where a part that went in has the same name.
-  const missing = own.unknown.filter((name) => !named(name))
-  const unread = added.flatMap(({ unchecked, name }) => (unchecked ? [name] : []))
-  // Bought ready in the place of what the method names: nobody read here what is in it.
-  const bought = instead.flatMap(({ ingredient, name }) => (ingredient === null ? [name] : []))
-  const unknown = [...missing, ...bought, ...own.unchecked, ...unread, ...parts.flatMap(({ facts }) => facts.unknown)]
+  const { allergens, unknown, besides: added } = contentsOf(batch, own)
+  const mayContain = besides(together([carried, ...traceOfParts(batch)]), { allergens, unknown })
   // A component that went in is known by its item; one that did not leaves the claims open.
   const ofMethod = own.unknown.length ? factsOf({ ...method, components: [] }, () => null).claims : own.claims
   const claims = unknown.length
@@ -56,15 +58,12 @@ export function portionFacts(batch: BatchState, method: Method, passedOn: readon
   const alcohol = alcoholOf(batch, method)
   const egg = timelineOf(batch).raw.some(({ what }) => what === 'egg') || batch.terms.eggs.uses.length > 0
   return {
-    allergens: [
-      ...new Set([
-        ...own.allergens,
-        ...added.flatMap(({ allergens }) => allergens),
-        ...parts.flatMap(({ facts }) => facts.allergens),
-      ]),
-    ].sort(),
+    allergens,
     // What went in besides takes back what it is not: honey, gelatine and spirit have no allergen.
-    claims: claims.filter((claim) => claimsOf(added).includes(claim)),
+    claims: claimsBeside(
+      claims.filter((claim) => claimsOf(added).includes(claim)),
+      mayContain,
+    ),
     // The word to the guest is for raw or undercooked egg, never for fruit.
     advisory: (heat === 'raw' && egg) || passedOn.some(({ facts }) => facts.advisory),
     ...(alcohol ? { alcohol } : {}),
@@ -72,6 +71,8 @@ export function portionFacts(batch: BatchState, method: Method, passedOn: readon
     heat,
     needsCold: batch.method.cooling !== 'dry' || isMoistened(batch) || heat === 'raw',
     unknown,
+    ...(mayContain ? { mayContain } : {}),
+    ingredients: ingredientsOf(batch, method),
   }
 }
 

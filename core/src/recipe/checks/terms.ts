@@ -7,7 +7,7 @@ import type { Force, LimitSet } from '../../rules/limit'
 import { permitted, type LotsAsked } from '../../rules/practice'
 import type { Composition } from '../../physics/material/properties'
 import { isWashed } from '../ingredient/produce'
-import { factsOf, ingredientOf, unboiledFruit, withOwn } from '../method/facts'
+import { factsOf, ingredientOf, unboiledFruit, withOwn, type MethodFacts } from '../method/facts'
 import type { Degrees } from '../../ground/temperature'
 import type { Instruction, Method, StepKind } from '../method/method'
 import { acidDocumentOn, type AcidDocument } from './acidDocument'
@@ -35,6 +35,8 @@ export interface Terms extends Foreseen {
   waits: Record<string, { least: number; most: number }>
   /** How cold a step cools it that the method goes on from, by its key: "to 25°, then fold". */
   coolTo: Record<string, { from: Degrees; to: Degrees }>
+  /** What the method says is in it; null for a batch of before this was kept. */
+  holds: Pick<MethodFacts, 'allergens' | 'unchecked' | 'unknown'> | null
   /** What is to be cooled: all that goes in; null where the amounts do not say. */
   product: { kilograms: number; composition: Composition } | null
 }
@@ -76,6 +78,7 @@ export function termsOf(
     acid: acidDocumentOn(signed, method, day),
     waits: toldAt(method, WAITS, 'passiveMinutes'),
     coolTo: toldAt(method, ['cool'], 'target'),
+    holds: holdsOf(method),
     product: productOf(method, factor),
     ...foreseenChecks(method, limits, day),
   }
@@ -95,6 +98,7 @@ export const FORMER_TERMS: Terms = {
   acid: null,
   waits: {},
   coolTo: {},
+  holds: null,
   product: null,
   ...NOTHING_FORESEEN,
 }
@@ -123,6 +127,11 @@ function lotsAsked(method: Method, asked: LotsAsked | undefined): Terms['lots'] 
     const isAsked = food?.egg == null && (asked === 'everything' || food?.needsCold !== false)
     return isAsked ? [{ step: amount.step, amount: amount.key }] : []
   })
+}
+
+function holdsOf(method: Method): Terms['holds'] {
+  const { allergens, unchecked, unknown } = factsOf(method, () => null)
+  return { allergens, unchecked, unknown }
 }
 
 /** Components count by their grams, as if they were like the rest. */

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react'
 import { WARM_UP_CUE, type Todo } from '@logged-thermal/core'
-import { beginWord, markWord, warmUpReasons, slabMessages } from '@logged-thermal/wording'
+import { beginWord, markWord, warmUpReasons, slabMessages, toolsMessages } from '@logged-thermal/wording'
 import { useEnter } from '../../app/enter'
 import { Key } from '../../kit/Key'
 import type { SlabProps } from './slabProps'
@@ -9,6 +9,7 @@ import { speaks, spoken } from '../../kit/language'
 import { shutUnless } from '../../app/shut'
 
 const say = speaks(slabMessages)
+const toolsSay = speaks(toolsMessages)
 
 /** What else is open, small, each still one tap away. */
 export function Also({
@@ -47,6 +48,8 @@ export function Also({
         return [{ name: say('leftOverKeepOr'), tap: () => onSheet('eggs') }]
       case 'place':
         return [{ name: say('whereCools'), tap: () => onSheet('cooling') }]
+      case 'tool':
+        return [{ name: toolsSay('throughWhich', { kind: todo.of }), tap: () => onSheet('tool') }]
       case 'parts':
         return [{ name: say('parts'), tap: () => onSheet('parts') }]
       case 'merged':

@@ -19,12 +19,14 @@ import {
   warmUpReasons,
   warmUpSentence,
   slabMessages,
+  toolsMessages,
 } from '@logged-thermal/wording'
 import { useEnter } from '../../app/enter'
 import { useInstructions, useMethodOf } from '../../app/instructions'
 import { Key } from '../../kit/Key'
 import { bakedWords, stepWords, type Told } from './stepWords'
 import { Also } from './Also'
+import { ToolKeys } from '../ToolKeys'
 import type { SlabProps } from './slabProps'
 import { clsx } from 'clsx'
 import styles from '../../board/slab.module.css'
@@ -32,6 +34,7 @@ import { speaks, spoken } from '../../kit/language'
 import { shutUnless } from '../../app/shut'
 
 const say = speaks(slabMessages)
+const toolsSay = speaks(toolsMessages)
 
 const COVERS: Cover[] = ['open', 'film on the surface', 'lid']
 
@@ -126,6 +129,12 @@ function todoWords(
             {say('whichLots')}
           </Key>
         ),
+      }
+    case 'tool':
+      return {
+        title: toolsSay('throughWhich', { kind: todo.of }),
+        why: toolsSay('soNextKnows'),
+        keys: <ToolKeys batch={batch} step={todo.step} of={todo.of} open={open} />,
       }
     case 'parts':
       return {

@@ -1,0 +1,40 @@
+import type { Traces } from '../../ledger/tool'
+import type { Allergen, Ingredient } from '../../recipe/ingredient/ingredient'
+import { foodIn } from '../../recipe/ingredient/own'
+import type { MethodFacts } from '../../recipe/method/facts'
+import type { BatchState } from '../../state/batch'
+import { valid } from '../../state/fact'
+
+/** What the method itself says of what is in it. */
+export type Declared = Pick<MethodFacts, 'allergens' | 'unchecked' | 'unknown'>
+
+/** The allergens of all that is in a batch: of its method, of its parts, and of what went in besides or instead. */
+export function contentsOf(
+  { facts }: Pick<BatchState, 'facts'>,
+  declared: Declared,
+): Traces & { besides: Ingredient[] } {
+  const parts = valid(facts['part-used']).map(({ value }) => value.part)
+  const instead = valid(facts['lots-used']).flatMap(({ value }) => value.uses.filter((use) => use.instead))
+  const besides = [
+    ...valid(facts.added).flatMap(({ value }) => foodIn(value) ?? []),
+    ...instead.flatMap(({ ingredient }) => (ingredient === null ? [] : (foodIn({ ingredient }) ?? []))),
+  ]
+  // What nobody read stays unknown, also where a part that went in has the same name.
+  const missing = declared.unknown.filter((name) => !parts.some((part) => part.name === name))
+  const unread = besides.flatMap(({ unchecked, name }) => (unchecked ? [name] : []))
+  // Bought ready in the place of what the method names: nobody read here what is in it.
+  const bought = instead.flatMap(({ ingredient, name }) => (ingredient === null ? [name] : []))
+  return {
+    allergens: sorted([
+      ...declared.allergens,
+      ...besides.flatMap(({ allergens }) => allergens),
+      ...parts.flatMap((part) => part.facts.allergens),
+    ]),
+    unknown: [...missing, ...bought, ...declared.unchecked, ...unread, ...parts.flatMap((part) => part.facts.unknown)],
+    besides,
+  }
+}
+
+export function sorted(allergens: readonly Allergen[]): Allergen[] {
+  return [...new Set(allergens)].sort()
+}

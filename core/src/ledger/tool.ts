@@ -1,0 +1,37 @@
+import type { Allergen } from '../recipe/ingredient/ingredient'
+import type { ToolKind } from '../recipe/method/tool'
+import type { Id } from './subject'
+
+/** A tool of the kitchen, by the name that stands on it. */
+export interface Tool {
+  tool: Id
+  name: string
+  kind: ToolKind
+  /** The kitchen works with it no longer: it is asked about no more. */
+  gone: boolean
+}
+
+/** What is left behind of a food: its allergens, and what nobody has read the allergens of. */
+export interface Traces {
+  allergens: Allergen[]
+  unknown: string[]
+}
+
+/** A batch went through a tool. */
+export interface ToolUsed {
+  step: string
+  /** null: through none of the kitchen's. */
+  tool: Id | null
+  /** Washed since what was in it before. */
+  washed: boolean
+  /** What was in it before; of what went through since it was washed. */
+  left: Traces
+  /** The tool's name; empty for none. */
+  name: string
+  /** This batch, as people call it: name and code. */
+  called: string
+  /** Whose that was, the last one, by name and code; null: nothing went through it, as far as the logbook knows. */
+  after: string | null
+  /** What is in it now: all that this batch holds, and what it took over. */
+  holds: Traces
+}
