@@ -1,5 +1,5 @@
 import { v7 as uuid } from 'uuid'
-import type { ItemCard, ToolUsed } from '@logged-thermal/core'
+import type { ItemCard } from '@logged-thermal/core'
 import { openKitchen, type TestKitchen } from '../test/kitchen'
 import { storeOf } from '../test/storeKitchen'
 

@@ -1,7 +1,8 @@
-import { isUnitKind, PLACES, timelineOf, type BatchState, type Cover, type Place } from '@logged-thermal/core'
-import { coverWord, placeWord, pouredWords, benchSheetsMessages } from '@logged-thermal/wording'
+import { isUnitKind, MINUTE, PLACES, timelineOf, type BatchState, type Cover, type Place } from '@logged-thermal/core'
+import { coverWord, placeWord, pouredWords, benchSheetsMessages, span, waysMessages } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { useLine } from '../app/kitchen'
+import { useNow } from '../app/now'
 import { Key } from '../kit/Key'
 import { Sheet } from '../kit/Sheet'
 import type { BenchSheet } from './benchSheet'
@@ -11,6 +12,7 @@ import { useEnteredHere } from '../app/useEnteredHere'
 import { speaks, spoken } from '../kit/language'
 
 const say = speaks(benchSheetsMessages)
+const waysSay = speaks(waysMessages)
 
 const COVERS: [Cover, string][] = [
   ['open', say('coolsFastestSkinForms')],
@@ -30,6 +32,7 @@ export function CoolingSheet({ batch, onClose, onSheet }: Props) {
   const entered = useEnteredHere()
   const line = useLine()
   const now = timelineOf(batch).setting
+  const counter = timelineOf(batch).onCounter(useNow(60_000))
   const covered = batch.facts.covered.some(({ void: gone }) => !gone)
   const poured = batch.facts.poured.findLast(({ void: gone }) => !gone)?.value
   const kinds = new Set(line?.units.map(({ kind }) => kind))
@@ -46,6 +49,7 @@ export function CoolingSheet({ batch, onClose, onSheet }: Props) {
       <div className={styles.coolingSheet}>
         <section>
           <h3>{say('whereStands')}</h3>
+          {counter >= MINUTE && <p>{waysSay('onCounter', { span: span(counter, spoken) })}</p>}
           <NameKeys>
             {places.map((place) => (
               <Key key={place} look={place === now.place ? 'primary' : 'plain'} onClick={() => goTo(place)}>

@@ -33,6 +33,7 @@ import { edited, type Edit } from './editing'
 import { MethodLabel } from './MethodLabel'
 import { MethodRibbon } from './MethodRibbon'
 import { MethodSettings } from './MethodSettings'
+import { MethodWays } from './MethodWays'
 import { ProblemNote } from './ProblemNote'
 import { SignedForMethod } from './SignedForMethod'
 import { StepForm } from './StepForm'
@@ -184,6 +185,7 @@ function Editor({ state, line, limits, day }: { state: MethodState; line: LineDa
                     onEdit={onEdit}
                   />
                   <MethodLabel method={method} facts={factsOf(method, find)} checks={checks} />
+                  <MethodWays method={method} />
                 </>
               )}
             </div>

@@ -18,6 +18,7 @@ import { SelectField } from '../kit/SelectField'
 import { TemperatureField } from '../kit/TemperatureField'
 import { FieldRow } from '../kit/FieldRow'
 import { KeyRow } from '../kit/KeyRow'
+import { saidOf, WayFields, type Ways } from './WayFields'
 import styles from './methods.module.css'
 import { speaks, spoken } from '../kit/language'
 
@@ -45,6 +46,7 @@ export function StepForm({
   const [from, setFrom] = useState(shownTarget(was.target?.from))
   const [to, setTo] = useState(shownTarget(was.target?.to))
   const [oven, setOven] = useState(was.oven ? `${was.oven.value} °${was.oven.unit}` : '')
+  const [ways, setWays] = useState<Ways>({ over: was.over, first: was.first, cover: was.cover })
   const temperatures = [from, to, oven].map((each) => (each.trim() === '' ? null : parseTemperature(each)))
   const minutes = [active, least, most].map((each) => (each.trim() === '' ? 0 : Number(each.replace(',', '.'))))
   const [activeMinutes, leastMinutes, mostMinutes] = minutes as [number, number, number]
@@ -61,6 +63,7 @@ export function StepForm({
         least === '' && most === '' ? null : { least: leastMinutes, most: most === '' ? leastMinutes : mostMinutes },
       target: low && high ? { from: degreesTyped(low, []), to: degreesTyped(high, []) } : null,
       oven: heat ?? null,
+      ...saidOf(ways, kind),
     }
     onEdit({
       kind: 'change step',
@@ -92,6 +95,7 @@ export function StepForm({
         <TemperatureOf name={say('aimTo')} value={to} onValue={setTo} />
         {(kind === 'bake' || oven !== '') && <TemperatureOf name={say('ovenAt')} value={oven} onValue={setOven} />}
       </FieldRow>
+      <WayFields kind={kind} ways={ways} onWays={setWays} />
       {wrong && <p role="alert">{say('temperatureNeedsItsUnit')}</p>}
       <KeyRow>
         <Key look="primary" why={wrong && say('temperatureNeedsItsUnit')} onClick={done}>

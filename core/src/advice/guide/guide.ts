@@ -125,6 +125,7 @@ function todosOf(batch: BatchState, now: GuideStep | null, at: Instant, tools: r
   if (!now) return [...todos, ...settle(batch)]
   // Its clock runs: what cools it comes before what is only written down.
   todos.push(...coolsHow(batch, now))
+  if (coverDue(batch, now)) todos.push({ kind: 'cover' })
   const here = batch.method.steps.findIndex(({ key }) => key === now.key)
   const due = unnamedUses(batch).filter(({ step }) => batch.method.steps.findIndex(({ key }) => key === step) <= here)
   if (due.length) todos.push({ kind: 'eggs', uses: due })
@@ -160,6 +161,14 @@ function toolDue({ facts }: BatchState, { key, kind }: GuideStep, tools: readonl
   return of && !isTold && tools.some((tool) => tool.kind === of && !tool.gone) ? of : null
 }
 
+/** Covered once it has set: asked where it stays, or as soon as it sets. */
+function coverDue({ facts, terms, method }: BatchState, { key, kind }: GuideStep): boolean {
+  if (!terms.coverWhenSet || valid(facts.covered).length > 0) return false
+  const cooled = method.steps.findIndex((step) => step.kind === 'cool')
+  const isAfter = method.steps.findIndex((step) => step.key === key) > cooled
+  return isAfter && (kind === 'set' || STAYS.includes(kind))
+}
+
 /** Once the eggs are in, what is left of them is kept or thrown away. */
 function settle(batch: BatchState): Todo[] {
   const { combined } = heatPlan(batch.method)
@@ -175,6 +184,8 @@ function coolsHow(
   if (kind !== 'cool') return []
   const said = (facts: readonly { void: boolean; at: Instant }[]) =>
     facts.some(({ void: gone, at }) => !gone && (began === null || at >= began))
-  const asks: Todo[] = terms.coolTo[key] ? [{ kind: 'place' }] : [{ kind: 'place' }, { kind: 'cover' }]
+  // It goes on warm, or is covered only once it has set.
+  const asks: Todo[] =
+    terms.coolTo[key] || terms.coverWhenSet ? [{ kind: 'place' }] : [{ kind: 'place' }, { kind: 'cover' }]
   return asks.filter(({ kind: asked }) => !said(asked === 'place' ? placements : covers))
 }

@@ -137,6 +137,15 @@ export class Timeline {
     return settingsOf(this.batch, cooledAt)
   }
 
+  /** How long it stood on the counter since it cools, ms; those minutes count in its clocks like all others. */
+  onCounter(now: Instant): number {
+    const settings = this.settings(0)
+    return settings.reduce((sum, { place, from }, i) => {
+      const until = Math.min(settings[i + 1]?.from ?? now, now)
+      return place === 'counter' ? sum + Math.max(0, until - from) : sum
+    }, 0)
+  }
+
   /** How it stands now. */
   get setting(): Setting {
     return this.settings(0).at(-1)!

@@ -35,6 +35,10 @@ export interface Terms extends Foreseen {
   waits: Record<string, { least: number; most: number }>
   /** How cold a step cools it that the method goes on from, by its key: "to 25°, then fold". */
   coolTo: Record<string, { from: Degrees; to: Degrees }>
+  /** It is covered only once it has set. */
+  coverWhenSet: boolean
+  /** It stands on the counter first, within its clock. */
+  counterFirst: boolean
   /** What the method says is in it; null for a batch of before this was kept. */
   holds: Pick<MethodFacts, 'allergens' | 'unchecked' | 'unknown'> | null
   /** What is to be cooled: all that goes in; null where the amounts do not say. */
@@ -78,6 +82,8 @@ export function termsOf(
     acid: acidDocumentOn(signed, method, day),
     waits: toldAt(method, WAITS, 'passiveMinutes'),
     coolTo: toldAt(method, ['cool'], 'target'),
+    coverWhenSet: coolsBy(method, ({ cover }) => cover === 'when set'),
+    counterFirst: coolsBy(method, ({ first }) => first === 'counter'),
     holds: holdsOf(method),
     product: productOf(method, factor),
     ...foreseenChecks(method, limits, day),
@@ -98,6 +104,8 @@ export const FORMER_TERMS: Terms = {
   acid: null,
   waits: {},
   coolTo: {},
+  coverWhenSet: false,
+  counterFirst: false,
   holds: null,
   product: null,
   ...NOTHING_FORESEEN,
@@ -127,6 +135,10 @@ function lotsAsked(method: Method, asked: LotsAsked | undefined): Terms['lots'] 
     const isAsked = food?.egg == null && (asked === 'everything' || food?.needsCold !== false)
     return isAsked ? [{ step: amount.step, amount: amount.key }] : []
   })
+}
+
+function coolsBy({ steps, instructions }: Method, says: (told: Instruction) => boolean): boolean {
+  return steps.some(({ key, kind }) => kind === 'cool' && instructions[key] !== undefined && says(instructions[key]))
 }
 
 function holdsOf(method: Method): Terms['holds'] {

@@ -50,7 +50,17 @@ export interface Instruction {
   target: { from: Degrees; to: Degrees } | null
   /** As it stands on the oven, with its unit. */
   oven: Typed | null
+  /** What the pot stands over. Left out: not said. */
+  over?: (typeof OVER)[number]
+  /** Off the heat: on the counter first, or into the cold at once. Left out: not said. */
+  first?: (typeof COOLS_FIRST)[number]
+  /** When it is covered as it cools. Left out: asked when it begins to. */
+  cover?: (typeof COVERED)[number]
 }
+
+export const OVER = ['water', 'flame'] as const
+export const COOLS_FIRST = ['counter', 'cold'] as const
+export const COVERED = ['at once', 'when set'] as const
 
 /** A vessel of the batch; depth in metres. */
 export interface FilledVessel {

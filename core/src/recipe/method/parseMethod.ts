@@ -21,6 +21,9 @@ import { families } from './families'
 import { schedules } from '../../rules/sets/schedules'
 import {
   COOLINGS,
+  COOLS_FIRST,
+  COVERED,
+  OVER,
   STEP_KINDS,
   type Amount,
   type Component,
@@ -109,6 +112,8 @@ function parseStep(field: Field): Step {
   return { key: text(key, 40), kind: oneOf<StepKind>(kind, STEP_KINDS), measures: parseOf(measures) }
 }
 
+const WAYS = ['over', 'first', 'cover'] as const
+
 function parseInstructions(field: Field, steps: readonly string[]): Record<string, Instruction> {
   const { value, path } = field
   if (typeof value !== 'object' || value === null || Array.isArray(value))
@@ -117,13 +122,16 @@ function parseInstructions(field: Field, steps: readonly string[]): Record<strin
   for (const [key, each] of Object.entries(value)) {
     oneOf({ path: `${path}.${key}`, value: key }, steps)
     const at = { path: `${path}.${key}`, value: each as unknown }
-    const fields = object(at, ['text', 'activeMinutes', 'passiveMinutes', 'target', 'oven'])
+    const fields = object(at, ['text', 'activeMinutes', 'passiveMinutes', 'target', 'oven', ...WAYS])
     found[key] = {
       text: typeof fields.text.value === 'string' && fields.text.value === '' ? '' : text(fields.text, 300),
       activeMinutes: number(fields.activeMinutes, 0, 1440),
       passiveMinutes: fields.passiveMinutes.value === null ? null : parseSpan(fields.passiveMinutes),
       target: fields.target.value === null ? null : parseTarget(fields.target),
       oven: fields.oven.value === null ? null : typedTemperature(fields.oven),
+      ...(fields.over.value === undefined ? {} : { over: oneOf(fields.over, OVER) }),
+      ...(fields.first.value === undefined ? {} : { first: oneOf(fields.first, COOLS_FIRST) }),
+      ...(fields.cover.value === undefined ? {} : { cover: oneOf(fields.cover, COVERED) }),
     }
   }
   return found

@@ -1,7 +1,7 @@
 import { METHOD_FILE } from './methodFile'
 import { MARKS } from './parseMethod'
 import { schedules } from '../../rules/sets/schedules'
-import { COOLINGS, FAMILY_KEYS, STEP_KINDS } from './method'
+import { COOLINGS, COOLS_FIRST, COVERED, FAMILY_KEYS, OVER, STEP_KINDS } from './method'
 
 const text = (maxLength: number) => ({ type: 'string', minLength: 1, maxLength })
 const number = (minimum: number, maximum: number) => ({ type: 'number', minimum, maximum })
@@ -45,13 +45,19 @@ export const methodSchema = {
         vessel: record({ id, name: text(80), fillDepth: number(0.005, 2) }),
         instructions: {
           type: 'object',
-          additionalProperties: record({
-            text: { type: 'string', maxLength: 300 },
-            activeMinutes: number(0, 1440),
-            passiveMinutes: orNull(record({ least: number(0, 100_000), most: number(0, 100_000) })),
-            target: orNull(record({ from: degrees, to: degrees })),
-            oven: orNull(typed),
-          }),
+          additionalProperties: record(
+            {
+              text: { type: 'string', maxLength: 300 },
+              activeMinutes: number(0, 1440),
+              passiveMinutes: orNull(record({ least: number(0, 100_000), most: number(0, 100_000) })),
+              target: orNull(record({ from: degrees, to: degrees })),
+              oven: orNull(typed),
+              over: { enum: [...OVER] },
+              first: { enum: [...COOLS_FIRST] },
+              cover: { enum: [...COVERED] },
+            },
+            ['over', 'first', 'cover'],
+          ),
         },
         amounts: list(
           record(

@@ -13,7 +13,14 @@ import {
   type Outcome,
   type Place,
 } from '@logged-thermal/core'
-import { centimetres, placeWord, plannedInShort, pouredWords, slabMessages } from '@logged-thermal/wording'
+import {
+  centimetres,
+  placeWord,
+  plannedInShort,
+  pouredWords,
+  slabMessages,
+  waysMessages,
+} from '@logged-thermal/wording'
 import { useEnter } from '../../app/enter'
 import { useLine, useMeans } from '../../app/kitchen'
 import { Key } from '../../kit/Key'
@@ -28,6 +35,7 @@ import { speaks, spoken } from '../../kit/language'
 import { shutUnless } from '../../app/shut'
 
 const say = speaks(slabMessages)
+const waysSay = speaks(waysMessages)
 
 /** Off the heat: where does it cool? Each place with what comes of it as it stands, and the nearest way where that misses. */
 export function BeginCooling(props: SlabProps) {
@@ -55,6 +63,7 @@ export function BeginCooling(props: SlabProps) {
   return (
     <section className={clsx(slabStyles.slab, coolingSheetStyles.beginCooling)} aria-label={say('doNow')}>
       <p className={slabStyles.do}>{say('whereDoesCool')}</p>
+      {batch.terms.counterFirst && <p className={slabStyles.why}>{waysSay('counterFirst')}</p>}
       {plan && (
         <div className={slabStyles.keys}>
           <Key
@@ -129,7 +138,7 @@ function Nearest({
   )
 }
 
-/** Nobody cools hot food there by choice; it is said under Cooling. */
+/** Nobody cools hot food there by choice; it is said under Cooling. The counter is asked where the method has it first. */
 const NOT_ASKED: Place[] = ['counter', 'freezer']
 
 function begun(batch: BatchState, means: Means, vessels: Parameters<typeof nearestThatMakes>[3], at: number) {
@@ -138,7 +147,7 @@ function begun(batch: BatchState, means: Means, vessels: Parameters<typeof neare
   const stages = stagesOf(batch.checks)
   const offered = PLACES.filter(
     (place) =>
-      !NOT_ASKED.includes(place) &&
+      (!NOT_ASKED.includes(place) || (place === 'counter' && batch.terms.counterFirst)) &&
       (place !== 'stirred ice bath' || mayBeStirred(batch.method.family)) &&
       (!isUnitKind(place) || means.places.includes(place)),
   )

@@ -36,7 +36,7 @@ export function CoolToSlab(props: SlabProps & { target: CoolTarget }) {
           one.asks.at <= now - 60_000 &&
           say('itWasDue', { time: clock(one.asks.at, reader) })}
       </p>
-      <AsItGoes forecast={forecast} now={now} reader={reader} />
+      <AsItGoes batch={one.batch} forecast={forecast} now={now} reader={reader} />
       <Also {...props} todos={guide.todos} />
     </section>
   )

@@ -11,7 +11,7 @@ const say = speaks(slabMessages)
 /** A reading of a pot off the heat is due, now or at a time. */
 export function ReadSlab(props: SlabProps & { markKey: ReactNode }) {
   const { now, reader, markKey } = props
-  const { asks, forecast } = props.one
+  const { asks, batch, forecast } = props.one
   const { todos } = props.guide
   if (asks.kind !== 'read') return null
   const words = asksWords(asks, now, reader)!
@@ -30,7 +30,7 @@ export function ReadSlab(props: SlabProps & { markKey: ReactNode }) {
         </p>
       )}
       <p className={styles.why}>{findingSentence(asks.finding, reader)}</p>
-      <AsItGoes forecast={forecast} now={now} reader={reader} />
+      <AsItGoes batch={batch} forecast={forecast} now={now} reader={reader} />
       {markKey && <div className={styles.keys}>{markKey}</div>}
       <Also {...props} todos={todos} />
     </section>

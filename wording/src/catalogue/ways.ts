@@ -1,0 +1,45 @@
+/** Where kitchens differ in how they make a thing, and what each way changes: a limit, a forecast, or nothing. */
+export const waysMessages = {
+  ways: 'How it is made here, and what that changes',
+  about_heat: 'Heat',
+  heat_water:
+    'Over water. Slower, and further from the ceiling. No limit changes; when it is there is told from what is read.',
+  heat_flame: 'On the flame. Faster, and hotter at the bottom: stir, and read the middle. No limit changes.',
+  'heat_not said': 'Over water or on the flame: not said. It changes no limit.',
+  about_boil: 'Starch',
+  boil_boiled: 'Boiled out. The boil is a check of its own, beside that of the egg.',
+  'boil_never boiled':
+    'Never boiled, with a reason in writing. Nothing proves the starch; the check of the egg stays as it is.',
+  about_butter: 'Butter',
+  'butter_before the proof': 'Before the last reading: it is read with all the rest. It changes nothing.',
+  'butter_after the proof':
+    'After the proof. It reopens no check; its lot and its allergens go with the batch, and it cools it a little.',
+  about_strain: 'Strained',
+  'strain_before the heat': 'Before the heat. It changes nothing: what goes through the sieve is heated after.',
+  'strain_after the heat': 'After the heat: the sieve has to be clean, and what it held before is asked.',
+  strain_never: 'Never. It changes nothing.',
+  about_cooling: 'Off the heat',
+  cooling_counter:
+    'On the counter first. Those minutes count in its first clock and are shown; the forecast falls more slowly.',
+  cooling_cold: 'Into the cold at once. It changes no limit; the forecast falls faster.',
+  'cooling_not said': 'On the counter first or cold at once: asked each time. The clock of the law runs either way.',
+  about_cover: 'Covered',
+  'cover_at once': 'At once. No skin, no drips; the forecast falls more slowly.',
+  'cover_when set': 'When it has set: asked for then. Open, it falls faster; it changes no limit.',
+  'cover_not said': 'Asked as it begins to cool. Every cover slows the forecast; it changes no limit.',
+  over: 'Over',
+  sayOver_unsaid: 'Not said',
+  sayOver_water: 'Water',
+  sayOver_flame: 'The flame',
+  first: 'Off the heat',
+  sayFirst_unsaid: 'Asked each time',
+  sayFirst_counter: 'On the counter first',
+  sayFirst_cold: 'Cold at once',
+  cover: 'Covered',
+  sayCover_unsaid: 'Asked each time',
+  'sayCover_at once': 'At once',
+  'sayCover_when set': 'When set',
+  onCounter: '{span} on the counter so far: they count in its first clock.',
+  counterFirst:
+    'On the counter first, as the method says. When it has to go on into the cold is told as soon as it was read.',
+} as const
