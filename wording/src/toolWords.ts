@@ -3,7 +3,7 @@ import {
   dayOf,
   type Allergen,
   type Instant,
-  type Named,
+  type ListedIngredient,
   type ToolKind,
   type ToolUsed,
   type Traces,
@@ -27,7 +27,7 @@ export function tracesWords(
 }
 
 /** 'whole milk (MILK), custard [egg yolk (EGG), sugar]': every ingredient, its allergens in capitals. */
-export function ingredientsWords(list: readonly Named[], reader: Spoken): string {
+export function ingredientsWords(list: readonly ListedIngredient[], reader: Spoken): string {
   return list
     .map(({ name, allergens, of, unread }) => {
       const holds = allergens.length > 0 ? ` (${allergens.join(', ').toUpperCase()})` : ''
@@ -38,7 +38,7 @@ export function ingredientsWords(list: readonly Named[], reader: Spoken): string
 }
 
 /** As it stands on a label for sale; empty where nobody kept what is in it. */
-export function ingredientsNote(list: readonly Named[] | undefined, reader: Spoken): string {
+export function ingredientsNote(list: readonly ListedIngredient[] | undefined, reader: Spoken): string {
   return list ? say(reader, 'ingredients', { list: ingredientsWords(list, reader) }) : ''
 }
 

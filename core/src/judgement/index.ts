@@ -55,7 +55,7 @@ export { isAllowed, receivingOf, type Receiving, type ReceivingReason } from './
 export { courseOf, type Course } from './keeping/course'
 export { fastBar, withLineage } from './lineage/lineageBars'
 export { leftOfLot, missedBy, parentsOfBatch, parentsOfItem, type Lineage, type LineageNode } from './lineage/lineage'
-export { besides, carriedInto, leftIn, toolUseOf } from './lineage/carryOver'
+export { tracesBeside, carriedInto, leftIn, toolUseOf } from './lineage/carryOver'
 export { contentsOf } from './lineage/contents'
 export { allergenNotice, type NoticeRow } from './lineage/notice'
 export { asksMerged } from './lineage/merged'

@@ -90,6 +90,8 @@ function checkItem({ story: { kitchen }, now }: History, id: Id): void {
   for (const { type, id: of } of item.from) {
     const parent = type === 'item' ? kitchen.read('item', of) : null
     for (const allergen of parent?.facts.allergens ?? []) expect(item.facts.allergens).toContain(allergen)
+    for (const trace of parent?.facts.mayContain?.allergens ?? [])
+      expect([...item.facts.allergens, ...(item.facts.mayContain?.allergens ?? [])]).toContain(trace)
     if (parent?.facts.advisory) expect(item.facts.advisory).toBe(true)
   }
   // No later than any part that is not proven through.

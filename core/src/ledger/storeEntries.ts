@@ -4,7 +4,7 @@ import type { Day } from '../ground/zone'
 import type { EggPart, EggSize } from '../recipe/ingredient/eggGrams'
 import type { LotForm } from '../recipe/egg/eggPlan'
 import type { Allergen, Ingredient } from '../recipe/ingredient/ingredient'
-import type { Named } from '../recipe/ingredient/named'
+import type { ListedIngredient } from '../recipe/ingredient/listed'
 import type { DietClaim } from '../recipe/method/facts'
 import type { Measure } from '../ground/measure'
 import type { HoldingKind } from '../recipe/checks/unitKind'
@@ -53,7 +53,7 @@ export interface ItemFacts {
   /** What a tool brought along from what went through it before, and is not in it. Left out: nothing. */
   mayContain?: Traces
   /** All that is in it, the most of it first. Left out: it was made before this was kept, or came ready. */
-  ingredients?: Named[]
+  ingredients?: ListedIngredient[]
 }
 
 /** What heat did to it: proven by a floor, pasteurized by its maker, raw, or nothing that asks for heat. */

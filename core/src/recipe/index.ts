@@ -67,7 +67,7 @@ export { isFrozenFruit, isLookedAt, isUntreatedFruit, isWashed } from './ingredi
 export { BY_PRODUCT_DAYS } from './ingredient/byProduct'
 export { families, type Family } from './method/families'
 export * from './method/method'
-export type { Named, Single } from './ingredient/named'
+export type { ListedIngredient, PlainIngredient } from './ingredient/listed'
 export { labellingOf, type Labelling } from './ingredient/labelling'
 export { TOOL_AT, TOOL_KINDS, type ToolKind } from './method/tool'
 export { waysOf, type Way } from './method/ways'

@@ -1,6 +1,6 @@
 import Stack from '@mui/material/Stack'
 import {
-  besides,
+  tracesBeside,
   contentsOf,
   leftIn,
   toolUseOf,
@@ -75,7 +75,7 @@ export function ToolKeys({ batch, step, of, open, onTold }: Props) {
 function lastIn(tool: ToolState, batch: BatchState, line: LineData): { after: string; traces: string } | null {
   const { left, after } = leftIn(tool, batch.id, Infinity, finding(line))
   const declared = batch.terms.holds
-  const traces = besides(left, declared ? contentsOf(batch, declared) : { allergens: [], unknown: [] })
+  const traces = tracesBeside(left, declared ? contentsOf(batch, declared) : { allergens: [], unknown: [] })
   return traces && after !== null ? { after, traces: tracesWords(traces, spoken) } : null
 }
 

@@ -6,7 +6,7 @@ import { limitsOf } from '../../recipe/checks/checksFor'
 import type { LimitSet } from '../../rules/limit'
 import { practiceSource } from '../../rules/practice'
 import { claimsOf } from '../../recipe/method/facts'
-import { named } from '../../recipe/ingredient/named'
+import { listed } from '../../recipe/ingredient/listed'
 import type { Keep } from '../../ledger/dating'
 import { useByOf } from './useBy'
 
@@ -46,7 +46,7 @@ function packageFacts({ ingredient, form, name }: Parameters<typeof packageOf>[0
     return { allergens: [], claims: [], advisory: false, heat: 'no heat asked', needsCold: true, unknown: [name] }
   const { allergens, needsCold, egg } = food
   const heat = egg === null ? 'no heat asked' : form === 'pasteurized' ? 'pasteurized' : 'raw'
-  const ingredients = [named(food, null)]
+  const ingredients = [listed(food, null)]
   return {
     allergens: [...allergens].sort(),
     claims: claimsOf([food]),

@@ -104,7 +104,7 @@ export function carriedInto(batch: BatchState, tools: readonly ToolState[], find
 }
 
 /** What of the traces is not in it anyway; undefined where nothing is left of them. */
-export function besides(traces: Traces, own: Traces): Traces | undefined {
+export function tracesBeside(traces: Traces, own: Traces): Traces | undefined {
   const allergens = traces.allergens.filter((each) => !own.allergens.includes(each))
   const unknown = traces.unknown.filter((each) => !own.unknown.includes(each))
   return allergens.length > 0 || unknown.length > 0 ? { allergens, unknown } : undefined

@@ -6,7 +6,7 @@ import type { Dating, Keep, PassedDate } from '../../ledger/dating'
 import type { Ancestor, Inherited, ItemFacts, Part, Topping } from '../../ledger/storeEntries'
 import { limitsOf } from '../../recipe/checks/checksFor'
 import { fruitDaysOf, rawHoursOf } from '../../recipe/checks/methodLimits'
-import { named, unread, type Named } from '../../recipe/ingredient/named'
+import { listed, unread, type ListedIngredient } from '../../recipe/ingredient/listed'
 import { foodIn } from '../../recipe/ingredient/own'
 import { claimsOf } from '../../recipe/method/facts'
 import type { Limit } from '../../rules/limit'
@@ -16,8 +16,8 @@ import { inheritedOf } from '../../state/newItem'
 import { datesOfPart } from '../dates/ofPortion'
 import { useByOf } from '../dates/useBy'
 import { itemLevel, type Store } from '../keeping/itemStanding'
-import { besides, claimsBeside, NO_TRACES, together } from './carryOver'
-import { namedPart, withTopping } from './ingredients'
+import { claimsBeside, tracesBeside, NO_TRACES, together } from './carryOver'
+import { listedPart, withTopping } from './ingredients'
 import { worstHeat } from './portionFacts'
 
 /** What goes on, with what the store knows of it. */
@@ -37,7 +37,7 @@ export interface Put {
 export function finishedOf(base: ItemState, measure: Measure, put: Put, store: Store, at: Instant): Inherited {
   const { topping } = put
   const as = inheritedOf(base, measure.value / base.measure.value)
-  const facts = { ...factsWith(base.facts, put), ...listed(base, measure, topping) }
+  const facts = { ...factsWith(base.facts, put), ...ingredientsWith(base, measure, topping) }
   const wasDry = !base.facts.needsCold && facts.needsCold
   const on = nameOf(topping)
   const name = `${base.name} + ${on}`
@@ -92,7 +92,7 @@ function factsWith(base: ItemFacts, { topping, untreated }: Put): ItemFacts {
   const isRawEgg = topping.of === 'item' && topping.part.egg !== null && on.heat === 'raw'
   const unknown = [...new Set([...base.unknown, ...on.unknown])]
   const allergens = [...new Set([...base.allergens, ...on.allergens])].sort()
-  const mayContain = besides(together([base.mayContain ?? NO_TRACES, on.mayContain ?? NO_TRACES]), {
+  const mayContain = tracesBeside(together([base.mayContain ?? NO_TRACES, on.mayContain ?? NO_TRACES]), {
     allergens,
     unknown,
   })
@@ -117,19 +117,19 @@ function factsWith(base: ItemFacts, { topping, untreated }: Put): ItemFacts {
 }
 
 /** Every ingredient, where those of what it goes onto are known. */
-function listed({ facts }: ItemState, measure: Measure, topping: Topping): Pick<ItemFacts, 'ingredients'> {
+function ingredientsWith({ facts }: ItemState, measure: Measure, topping: Topping): Pick<ItemFacts, 'ingredients'> {
   const { ingredients } = facts
   if (!ingredients) return {}
   const weights = ingredients.map(({ grams }) => grams)
   const all = weights.reduce<number | null>((sum, each) => (sum === null || each === null ? null : sum + each), 0)
   const share = measure.unit === 'g' && all ? measure.value / all : null
-  return { ingredients: withTopping(ingredients, share, namedTopping(topping)) }
+  return { ingredients: withTopping(ingredients, share, listedTopping(topping)) }
 }
 
-function namedTopping(topping: Topping): Named {
-  if (topping.of === 'item') return namedPart(topping.part, topping.measure)
+function listedTopping(topping: Topping): ListedIngredient {
+  if (topping.of === 'item') return listedPart(topping.part, topping.measure)
   const food = foodIn(topping)
-  return food ? named(food, topping.grams) : unread(topping.ingredient, topping.grams)
+  return food ? listed(food, topping.grams) : unread(topping.ingredient, topping.grams)
 }
 
 function factsOfFood(

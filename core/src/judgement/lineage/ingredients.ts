@@ -1,6 +1,6 @@
 import type { Measure } from '../../ground/measure'
 import type { Part } from '../../ledger/storeEntries'
-import { named, unread, type Named, type Single } from '../../recipe/ingredient/named'
+import { listed, unread, type ListedIngredient, type PlainIngredient } from '../../recipe/ingredient/listed'
 import { foodIn } from '../../recipe/ingredient/own'
 import { ingredientOf } from '../../recipe/method/facts'
 import type { Method } from '../../recipe/method/method'
@@ -8,22 +8,25 @@ import type { BatchState } from '../../state/batch'
 import { valid } from '../../state/fact'
 
 /** All that is in a batch by name, the most of it first; what nobody weighed comes last. What a part is made of stands in it. */
-export function ingredientsOf({ facts, factor }: Pick<BatchState, 'facts' | 'factor'>, method: Method): Named[] {
+export function ingredientsOf(
+  { facts, factor }: Pick<BatchState, 'facts' | 'factor'>,
+  method: Method,
+): ListedIngredient[] {
   const uses = valid(facts['lots-used']).flatMap(({ value }) => value.uses)
   const added = valid(facts.added).map(({ value }) => value)
   const parts = valid(facts['part-used']).map(({ value }) => value)
   const planned = method.amounts
     // What the method takes at that step and the cook told of is one thing, not two.
     .filter(({ step, ingredient }) => !added.some((each) => each.step === step && each.ingredient === ingredient))
-    .map((amount): Named => {
+    .map((amount): ListedIngredient => {
       const grams = amount.grams === null ? null : amount.grams * factor
       const instead = uses.find((use) => use.amount === amount.key && use.instead)
       if (instead) {
         const food = instead.ingredient === null ? null : foodIn({ ingredient: instead.ingredient })
-        return food ? named(food, grams) : unread(instead.name, grams)
+        return food ? listed(food, grams) : unread(instead.name, grams)
       }
       const food = ingredientOf(amount, method)
-      return food ? named(food, grams) : unread(amount.ingredient, grams)
+      return food ? listed(food, grams) : unread(amount.ingredient, grams)
     })
   const missing = method.components
     .filter(({ name }) => !parts.some(({ part }) => part.name === name))
@@ -33,14 +36,18 @@ export function ingredientsOf({ facts, factor }: Pick<BatchState, 'facts' | 'fac
     ...missing,
     ...added.map((each) => {
       const food = foodIn(each)
-      return food ? named(food, each.grams) : unread(each.ingredient, each.grams)
+      return food ? listed(food, each.grams) : unread(each.ingredient, each.grams)
     }),
-    ...parts.map(({ part, measure }) => namedPart(part, measure)),
+    ...parts.map(({ part, measure }) => listedPart(part, measure)),
   ])
 }
 
 /** A list with something put on it afterwards. `share`: how much of what the list is of it is on. */
-export function withTopping(list: readonly Named[], share: number | null, topping: Named): Named[] {
+export function withTopping(
+  list: readonly ListedIngredient[],
+  share: number | null,
+  topping: ListedIngredient,
+): ListedIngredient[] {
   const scaled = list.map((each) => ({
     ...each,
     grams: share === null || each.grams === null ? null : each.grams * share,
@@ -50,7 +57,7 @@ export function withTopping(list: readonly Named[], share: number | null, toppin
 }
 
 /** Something made or held here, with what it is made of itself. */
-export function namedPart({ name, facts }: Part, { unit, value }: Measure): Named {
+export function listedPart({ name, facts }: Part, { unit, value }: Measure): ListedIngredient {
   const grams = unit === 'g' ? value : null
   const { ingredients, allergens } = facts
   // Bought as one thing it is that thing.
@@ -59,13 +66,13 @@ export function namedPart({ name, facts }: Part, { unit, value }: Measure): Name
 }
 
 /** What is made of parts of parts is told in one row. */
-function flat(list: readonly Named[]): Single[] {
+function flat(list: readonly ListedIngredient[]): PlainIngredient[] {
   return list.flatMap(({ of, ...one }) => of ?? [one])
 }
 
 /** Of one name once, the most first. */
-function weighed(all: readonly Named[]): Named[] {
-  const once = new Map<string, Named>()
+function weighed(all: readonly ListedIngredient[]): ListedIngredient[] {
+  const once = new Map<string, ListedIngredient>()
   for (const each of all) {
     const there = once.get(each.name)
     const grams = there ? sum(there.grams, each.grams) : each.grams

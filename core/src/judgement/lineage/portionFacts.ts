@@ -6,7 +6,7 @@ import type { Method } from '../../recipe/method/method'
 import type { BatchState } from '../../state/batch'
 import { valid } from '../../state/fact'
 import { alcoholOf } from './alcohol'
-import { besides, claimsBeside, together, traceOfParts } from './carryOver'
+import { claimsBeside, tracesBeside, together, traceOfParts } from './carryOver'
 import { contentsOf } from './contents'
 import { ingredientsOf } from './ingredients'
 import { holdsUntreatedFruit, isMoistened } from '../timeline/contents'
@@ -48,7 +48,7 @@ export function portionFacts(
   const own = factsOf(method, () => null)
   const parts = valid(batch.facts['part-used']).map(({ value }) => value.part)
   const { allergens, unknown, besides: added } = contentsOf(batch, own)
-  const mayContain = besides(together([carried, ...traceOfParts(batch)]), { allergens, unknown })
+  const mayContain = tracesBeside(together([carried, ...traceOfParts(batch)]), { allergens, unknown })
   // A component that went in is known by its item; one that did not leaves the claims open.
   const ofMethod = own.unknown.length ? factsOf({ ...method, components: [] }, () => null).claims : own.claims
   const claims = unknown.length

@@ -1,7 +1,7 @@
 import type { Allergen, Ingredient } from './ingredient'
 
 /** One of the ingredients of something, as a label for sale names it. */
-export interface Single {
+export interface PlainIngredient {
   name: string
   allergens: Allergen[]
   /** null: nobody weighed it. */
@@ -11,14 +11,14 @@ export interface Single {
 }
 
 /** The same, with what it is made of where it was made here. */
-export interface Named extends Single {
-  of?: Single[]
+export interface ListedIngredient extends PlainIngredient {
+  of?: PlainIngredient[]
 }
 
-export function named({ name, allergens, unchecked }: Ingredient, grams: number | null): Single {
+export function listed({ name, allergens, unchecked }: Ingredient, grams: number | null): PlainIngredient {
   return { name, allergens, grams, ...(unchecked ? { unread: true as const } : {}) }
 }
 
-export function unread(name: string, grams: number | null): Single {
+export function unread(name: string, grams: number | null): PlainIngredient {
   return { name, allergens: [], grams, unread: true }
 }
