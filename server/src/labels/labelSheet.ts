@@ -1,15 +1,12 @@
-import { createRequire } from 'node:module'
 import { Resvg } from '@resvg/resvg-js'
 import { PDFDocument as Assembled } from 'pdf-lib'
 import PDFDocument from 'pdfkit'
+import { BOLD, finished, REGULAR } from './pdfPaper'
 import svgToPdf from 'svg-to-pdfkit'
 import { FONT, type Size } from './labelArt'
 import { PAPERS, type Paper } from './papers'
 
 const POINTS = 72 / 25.4
-const files = createRequire(__filename)
-const REGULAR = files.resolve('dejavu-fonts-ttf/ttf/DejaVuSans.ttf')
-const BOLD = files.resolve('dejavu-fonts-ttf/ttf/DejaVuSans-Bold.ttf')
 
 /**
  * Labels on paper, in the order given, as PDF; each is drawn once, however many copies there are of it.
@@ -59,13 +56,7 @@ function drawing(art: readonly string[], { width, height }: Size): Promise<Buffe
       fontCallback: (_family, bold) => (bold ? 'bold' : 'regular'),
     })
   }
-  return new Promise((done, failed) => {
-    const pieces: Buffer[] = []
-    document.on('data', (piece: Buffer) => pieces.push(piece))
-    document.on('end', () => done(Buffer.concat(pieces)))
-    document.on('error', failed)
-    document.end()
-  })
+  return finished(document)
 }
 
 /** The labels of one item as a picture, under each other, at 12 dots a millimetre. */

@@ -1,8 +1,7 @@
-import { createRequire } from 'node:module'
 import PDFDocument from 'pdfkit'
 import type { NoticeRow } from '@logged-thermal/core'
+import { BOLD, finished, REGULAR } from './pdfPaper'
 
-const files = createRequire(__filename)
 const MARGIN = 48
 
 /** What stands on the notice beside its rows. */
@@ -25,8 +24,8 @@ export function noticeSheet(text: NoticeText): Promise<Buffer> {
     margin: MARGIN,
     info: { Title: text.title, Producer: 'Logged Thermal' },
   })
-  document.registerFont('regular', files.resolve('dejavu-fonts-ttf/ttf/DejaVuSans.ttf'))
-  document.registerFont('bold', files.resolve('dejavu-fonts-ttf/ttf/DejaVuSans-Bold.ttf'))
+  document.registerFont('regular', REGULAR)
+  document.registerFont('bold', BOLD)
   const width = document.page.width - 2 * MARGIN
   document.font('bold').fontSize(24).text(text.title)
   document.font('regular').fontSize(11).text(`${text.kitchen} · ${text.printed}`)
@@ -44,11 +43,5 @@ export function noticeSheet(text: NoticeText): Promise<Buffer> {
     for (const line of lines) document.text(line.trim(), { width })
   }
   document.moveDown(1.2).fontSize(9).text(text.source, { width })
-  return new Promise((done, failed) => {
-    const pieces: Buffer[] = []
-    document.on('data', (piece: Buffer) => pieces.push(piece))
-    document.on('end', () => done(Buffer.concat(pieces)))
-    document.on('error', failed)
-    document.end()
-  })
+  return finished(document)
 }
