@@ -36,6 +36,34 @@ const standing = (more: Partial<ItemStanding> = {}): ItemStanding => ({
 })
 const item = { holds: [], ready: null, ingredient: 'white' } as unknown as ItemState
 
+describe('what is told only after it was put away', () => {
+  const lacks = (contains: string[], mayContain: string[], claims: string[]) => ({
+    value: {
+      contains: { allergens: contains, unknown: [] },
+      mayContain: { allergens: mayContain, unknown: [] },
+      claims,
+    },
+    knownAt: 1,
+  })
+  const told = (...reached: unknown[]) =>
+    itemSentence(
+      { holds: [], reached } as unknown as ItemState,
+      standing({ asks: 'lead decides', why: 'label lacks' }),
+      reader,
+    ).replace(/ Print the labels again.*/, '')
+
+  it('is named once, whatever of it is lacking', () => {
+    const begins = 'Told only after some of it was put away: '
+    expect(told(lacks([], ['tree nuts'], ['without nuts']))).toBe(
+      `${begins}it may contain tree nuts, and it is not without nuts.`,
+    )
+    expect(told(lacks(['sesame'], [], []), lacks(['sesame'], ['milk'], []))).toBe(
+      `${begins}it contains sesame and it may contain milk.`,
+    )
+    expect(told(lacks([], [], ['vegan']))).toBe(`${begins}it is not vegan.`)
+  })
+})
+
 describe('the words of the cold store', () => {
   it('say amounts as people do, and parts of the egg in eggs', () => {
     expect([

@@ -1,4 +1,5 @@
 import {
+  lackedOf,
   wentOutOf,
   dayOf,
   eggGrams,
@@ -33,6 +34,7 @@ import {
 } from './figures'
 import { speaker, type Spoken } from './catalogue/say'
 import { holdingMessages } from './catalogue/holding'
+import { toldAfterWords } from './toolWords'
 
 const say = speaker(holdingMessages)
 
@@ -149,6 +151,11 @@ export function itemSentence(item: ItemState, standing: ItemStanding, reader: Re
       return say(reader, 'nobodyReadColdYet')
     case 'thawing':
       return say(reader, 'itsFreezerTooWarm', { degrees: degrees(0, reader).replace('.0', '') })
+    case 'label lacks':
+      return toldAfterWords(
+        lackedOf(item).map(({ value }) => value),
+        reader,
+      )
     case 'went out':
       return wentOutSentence(item, reader)
     case 'setting':

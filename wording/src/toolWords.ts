@@ -3,6 +3,7 @@ import {
   dayOf,
   type Allergen,
   type Instant,
+  type Lacking,
   type ListedIngredient,
   type ToolKind,
   type ToolUsed,
@@ -40,6 +41,18 @@ export function ingredientsWords(list: readonly ListedIngredient[], reader: Spok
 /** As it stands on a label for sale; empty where nobody kept what is in it. */
 export function ingredientsNote(list: readonly ListedIngredient[] | undefined, reader: Spoken): string {
   return list ? say(reader, 'ingredients', { list: ingredientsWords(list, reader) }) : ''
+}
+
+/** What came to be known of it only after some was put away, of all tellings. */
+export function toldAfterWords(all: readonly Lacking[], reader: Spoken): string {
+  const traces = (of: (lacks: Lacking) => Traces) => {
+    const words = all.flatMap((lacks) => tracesWords(of(lacks), reader) || [])
+    return [...new Set(words)].join(', ') || 'none'
+  }
+  const claims = [...new Set(all.flatMap((lacks) => lacks.claims))].join(', ') || 'none'
+  const [contains, mayContain] = [traces((lacks) => lacks.contains), traces((lacks) => lacks.mayContain)]
+  const only = contains === 'none' && mayContain === 'none' ? 'yes' : 'no'
+  return `${say(reader, 'toldAfter', { contains, mayContain, claims, only })} ${say(reader, 'thenLabelsAgain')}`
 }
 
 /** What stands on the label; empty where nothing may be in it besides. */

@@ -7,6 +7,8 @@ import type { ItemState } from '../state/item'
 import { NEW_KITCHEN } from '../state/kitchen'
 import type { NewItem } from '../state/newItem'
 import type { States } from '../state/state'
+import { factsWithLacking } from '../judgement/lineage/lacking'
+import type { Lacking } from '../ledger/tool'
 import type { Begun, KindOf } from './guard/kindOf'
 import { kindOf, kinds } from './kinds'
 
@@ -34,8 +36,33 @@ function foldOne<T extends SubjectType>(type: T, id: Id, state: States[T] | null
     const begun = kind.begins?.[type]?.(known, id) ?? null
     return begun && complete(type, id, begun, entry.claim)
   }
+  const isOwn = kind.writes(entry.claim).some((own) => own.type === type && own.id === id)
+  const changed = isOwn ? withOwn(type, id, state, kind, known) : state
+  const reached = entry.seal?.resolved?.reached?.find((each) => each.type === type && each.id === id)
+  return reached ? withLacking(type, changed, reached.lacks, known) : changed
+}
+
+function withOwn<T extends SubjectType>(
+  type: T,
+  id: Id,
+  state: States[T],
+  kind: KindOf<Kind>,
+  known: Known,
+): States[T] {
   const changed = kind.folds?.[type]?.(state, known, id) ?? state
   return type === 'batch' && kind.fact ? (withOwnFact(changed as BatchState, kind, known) as States[T]) : changed
+}
+
+/** What was put away before an entry was told of: a batch asks the lead, an item says it from now on. */
+function withLacking<T extends SubjectType>(type: T, state: States[T], lacks: Lacking, known: Known): States[T]
+function withLacking(type: SubjectType, state: States[SubjectType], lacks: Lacking, known: Known): States[SubjectType] {
+  if (type === 'batch') {
+    const batch = state as BatchState
+    return { ...batch, reached: [...batch.reached, factOf(known, known.claim.at, lacks)] }
+  }
+  const item = state as ItemState
+  const fact = factOf(known, known.claim.at, { ...lacks, labels: item.labels })
+  return { ...item, facts: factsWithLacking(item.facts, lacks), reached: [...item.reached, fact] }
 }
 
 /** What the fold adds to a subject that has just begun: no facts yet; by which entry it came to be. */
@@ -67,6 +94,7 @@ export const NOTHING_YET = {
   facts: noFacts(),
   recalls: [],
   failedProbes: [],
+  reached: [],
   served: null,
   disposition: null,
   reworks: [],

@@ -6,7 +6,8 @@
  *
  * Imports: ground to advice.
  */
-export { follows, kinds, needs, asFolded, upcast, touches } from './kinds'
+export { follows } from './reached'
+export { kinds, needs, asFolded, upcast, touches } from './kinds'
 export { admit, AHEAD_ALLOWED, parseClaim, type Author } from './admission'
 export { REWARMED_HOW } from './cooling/rewarmed'
 export { backed } from './reading/readingTaken'

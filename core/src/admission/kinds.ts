@@ -46,14 +46,11 @@ export function differencesOf(claim: AnyClaim, read: Read, world: World): Record
   return others.length > 0 ? Object.fromEntries(others) : null
 }
 
-/** The subjects whose state a claim changes. */
-export function touches(claim: AnyClaim): Subject[] {
-  return kindOf<Kind>(claim).writes(claim)
-}
-
-/** What else has to be read to admit a claim, once what it names is. */
-export function follows(claim: AnyClaim, read: Read, world: World): Subject[] {
-  return kindOf<Kind>(claim).readsThen?.(claim, read, world) ?? []
+/** The subjects whose state a claim changes; once it is sealed, those too that the server found it reaches. */
+export function touches(claim: AnyClaim, seal: Entry['seal'] = null): Subject[] {
+  const own = kindOf<Kind>(claim).writes(claim)
+  const reached = seal?.resolved?.reached ?? []
+  return [...own, ...reached.flatMap(({ type, id }) => (own.some((each) => each.id === id) ? [] : [{ type, id }]))]
 }
 
 /** Every subject that a claim itself names as needed to admit it. */

@@ -4,6 +4,7 @@ import { canonical } from '../ground/canonical'
 import { admit, parseClaim } from '../admission/admission'
 import { asFolded, differencesOf, kindOf, touches, upcast } from '../admission/kinds'
 import type { KindOf } from '../admission/guard/kindOf'
+import { reachedBy } from '../admission/reached'
 import { seal, type ChainHead, type Sha256 } from '../ledger/chain'
 import type { Actor, Id, Role, Subject } from '../ledger/subject'
 import type { AnyClaim, Kind, Resolved, Seal, SealedEntry } from '../ledger/entry'
@@ -103,9 +104,13 @@ export function append(claim: AnyClaim, poster: Poster, book: Book, sha256: Sha2
     ...(secondedBy === null ? {} : { secondedBy }),
     ...(resolved ? { resolved } : {}),
   }
-  const { entry, canon } = seal(claim, book.head, stamp, sha256)
+  // Reached are labels by what is in the logbook, and not by the place in it.
+  const unsealed = asFolded({ claim, seal: { ...stamp, seq: book.head.seq + 1, prev: book.head.hash, hash: '' } })
+  const reached = reachedBy(unsealed, read)
+  const found = reached.length > 0 ? { ...stamp, resolved: { ...resolved, reached } } : stamp
+  const { entry, canon } = seal(claim, book.head, found, sha256)
   const folded = asFolded(entry)
-  book.keep(folded, canon, touches(folded.claim))
+  book.keep(folded, canon, touches(folded.claim, folded.seal))
   return { id, outcome: 'accepted', seal: entry.seal }
 }
 

@@ -9,6 +9,8 @@ import { ancestorsOfItem } from '../judgement/lineage/lineageBars'
 import { acts, deeds } from '../test/deeds'
 import { History } from '../test/history'
 import { at } from '../test/traces'
+import { NO_TRACES } from '../judgement/lineage/carryOver'
+import { lackingOf } from '../judgement/lineage/lacking'
 import { judgeBatch } from '../judgement/batch/judgeBatch'
 import { isWorse, type Standing } from '../ledger/standing'
 
@@ -61,7 +63,10 @@ describe('whatever is entered', () => {
           if (!TAKES_WARM_BACK.includes(deed.kind) && deed.who !== 'lead')
             for (const [item, least] of warmBefore)
               expect(kitchen.item(item, at(history.now)).exposure.least).toBeGreaterThanOrEqual(least - 1)
-          for (const id of history.items) checkItem(history, id)
+          for (const id of history.items) {
+            checkItem(history, id)
+            checkLabel(history, id)
+          }
           for (const batch of history.pots) checkRaw(history, batch)
         }
         for (const batch of history.pots) checkOrder(history, batch)
@@ -104,6 +109,20 @@ function checkItem({ story: { kitchen }, now }: History, id: Id): void {
   const before = own.facts['part-used'].filter((part) => !part.void && part.at < born)
   for (const { value } of before)
     expect(item.dating.parts.some(({ name }) => name.endsWith(value.part.code))).toBe(true)
+}
+
+/** Whatever is told of only after it was put away: what was in it by then, or came through a tool, is on its label. */
+function checkLabel({ story: { kitchen } }: History, id: Id): void {
+  const { facts } = kitchen.read('item', id)!
+  const { tools } = kitchen.read('kitchen', kitchen.id)!
+  for (const { type, id: of } of kitchen.read('item', id)!.from) {
+    const batch = type === 'batch' ? kitchen.read('batch', of) : null
+    const put = batch?.facts.portioned.find(({ value }) => value.item === id)
+    if (!batch || !put) continue
+    const now = { ...put, value: { ...put.value, facts } }
+    const { contains, mayContain } = lackingOf(batch, now, tools, (other) => kitchen.read('batch', other))
+    expect([contains, mayContain]).toEqual([NO_TRACES, NO_TRACES])
+  }
 }
 
 /** Raw that went in and was not heated after is called raw in what is put away then. */

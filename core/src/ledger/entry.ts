@@ -12,6 +12,7 @@ import type { Vessel as PouredInto } from '../physics/cooling/vessel'
 import type { Typed } from '../ground/temperature'
 import type { Where } from '../physics/trace/reading'
 import type { Standing } from './standing'
+import type { Reached } from './tool'
 import type { Spot } from './storeEntries'
 import type { ReadBy } from './instrumentEntries'
 
@@ -198,6 +199,8 @@ export interface Resolved {
   treated?: boolean
   /** What stood in the lineage of an item as the lead released it: what that release answers for. */
   answers?: string[]
+  /** What was put away before this was told, and lacks on its label what this brings. */
+  reached?: Reached[]
 }
 
 /** seal null: still on the tablet, not yet recorded. */

@@ -1,4 +1,5 @@
 import type { Allergen } from '../recipe/ingredient/ingredient'
+import type { DietClaim } from '../recipe/method/facts'
 import type { ToolKind } from '../recipe/method/tool'
 import type { Id } from './subject'
 
@@ -34,4 +35,21 @@ export interface ToolUsed {
   after: string | null
   /** What is in it now: all that this batch holds, and what it took over. */
   holds: Traces
+}
+
+/** What the label of something that was put away lacks, found as something was told only after. */
+export interface Lacking {
+  /** In it, and not on its label. */
+  contains: Traces
+  /** What tools brought along, and its label does not say. */
+  mayContain: Traces
+  /** No longer true of it. */
+  claims: DietClaim[]
+}
+
+/** Something that was put away, and what its label lacks; of a batch: what one of its items' lacks. */
+export interface Reached {
+  type: 'batch' | 'item'
+  id: Id
+  lacks: Lacking
 }

@@ -1,6 +1,6 @@
 import type { Instant } from '../ground/instant'
 import type { Id } from '../ledger/subject'
-import type { ToolUsed } from '../ledger/tool'
+import type { Lacking } from '../ledger/tool'
 import type { Disposition, MethodRef, ReadingBody, Served } from '../ledger/entry'
 import type { Check } from '../recipe/checks/checksFor'
 import type { FilledVessel } from '../recipe/method/method'
@@ -27,6 +27,8 @@ export interface BatchState {
   recalls: Fact<{ reason: string; lot: Id }>[]
   /** Instruments that it was read with and that failed a check after. */
   failedProbes: Fact<FailedProbe>[]
+  /** Told only after some of it was put away: what the labels of that lack. */
+  reached: Fact<Lacking>[]
   /** Set once what is served at once was served. */
   served: Fact<Served> | null
   /** What the lead decided last. */
@@ -79,8 +81,8 @@ export function wentOut({ disposition, served }: Pick<BatchState, 'disposition' 
  * What went in or out of it although something stood against that, or came to be known only after some of it was put away
  * without it, of which the lead has not decided since.
  */
-export function unanswered(batch: Pick<BatchState, 'disposition' | 'served' | 'facts' | 'terms'>): Fact<unknown>[] {
-  const { disposition, served, facts } = batch
+export function unanswered(batch: Pick<BatchState, 'disposition' | 'served' | 'facts' | 'reached'>): Fact<unknown>[] {
+  const { disposition, served, facts, reached } = batch
   const went: Fact<{ happened?: true }>[] = [
     ...facts['eggs-taken'],
     ...facts.added,
@@ -90,27 +92,21 @@ export function unanswered(batch: Pick<BatchState, 'disposition' | 'served' | 'f
   ]
   const decided = disposition && !disposition.void ? disposition.knownAt : -Infinity
   const against = went.filter(({ void: gone, value }) => !gone && value.happened)
-  return [...new Set([...against, ...missedByItems(batch)])].filter(({ knownAt: known }) => known >= decided)
+  return [...new Set([...against, ...missedByItems(batch), ...reached])].filter(
+    ({ knownAt: known }) => known >= decided,
+  )
 }
 
 /** An item holds the allergens that were known as it was put away: what is told of later and was in it by then is not among them. */
-function missedByItems({ facts, terms }: Pick<BatchState, 'facts' | 'terms'>): Fact<unknown>[] {
-  const { added, portioned, 'lots-used': lots, 'part-used': parts, 'tool-used': through } = facts
+function missedByItems({ facts }: Pick<BatchState, 'facts'>): Fact<unknown>[] {
+  const { added, portioned, 'lots-used': lots, 'part-used': parts } = facts
   const toldAfter = (fact: Fact<unknown>) => valid(portioned).filter((put) => fact.knownAt > put.knownAt)
   // Whatever its lot is, milk is milk: only another thing than the method names changes what an item holds.
   const others = valid(lots).filter(({ value }) => value.uses.some(({ instead, untreated }) => instead || untreated))
   return [
     ...[...valid(added), ...valid(parts)].filter((fact) => toldAfter(fact).some((put) => fact.at <= put.at)),
     ...others.filter((fact) => toldAfter(fact).length > 0),
-    ...valid(through).filter(
-      (fact) => isCarriedOver(fact.value, terms.holds) && toldAfter(fact).some((put) => fact.at <= put.at),
-    ),
   ]
-}
-
-/** A tool brought something along that the method does not name. */
-function isCarriedOver({ washed, left }: ToolUsed, holds: Terms['holds']): boolean {
-  return !washed && (left.unknown.length > 0 || left.allergens.some((each) => !holds?.allergens.includes(each)))
 }
 
 /** All of it is put away: it goes on as items, and no longer stands on the Line. */

@@ -9,7 +9,7 @@
  */
 export { gramsTaken } from './gramsTaken'
 export { unanswered } from './batch'
-export { dispatchesOf, wentOutOf } from './item'
+export { dispatchesOf, isLabelOutdated, lackedOf, wentOutOf } from './item'
 export { lastAir, type AirReading, type Look, type UnitState } from './unit'
 export type { VesselState } from './vessel'
 export { isWaiting, type Acceptance, type Amendment, type Fact } from './fact'

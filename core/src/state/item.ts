@@ -15,6 +15,7 @@ import type {
   PutOn,
 } from '../ledger/storeEntries'
 import { catalogue } from '../recipe/ingredient/catalogue'
+import type { Lacking } from '../ledger/tool'
 import type { EggPart } from '../recipe/ingredient/eggGrams'
 import { type Typed } from '../ground/temperature'
 import type { Dating } from '../ledger/dating'
@@ -56,6 +57,8 @@ export interface ItemState extends ItemLists {
   discarded: Fact<ItemDiscarded> | null
   /** Labels printed, of all printings. */
   labels: number
+  /** Told only after it was put away: what its labels of before lack, and how many of those there are. */
+  reached: Fact<Lacking & { labels: number }>[]
 }
 
 /** What was entered about an item, in lists by what it is; several kinds of entry may add to one list. */
@@ -231,6 +234,18 @@ export function isRecalledBy({ holds }: Pick<ItemState, 'holds'>, lot: Id): bool
 /** When the lead last looked at it and let it go on, whatever was the matter; null: never. The end of a recall is none. */
 export function releasedAt({ holds }: Pick<ItemState, 'holds'>): Instant | null {
   return valid(holds).findLast(({ value }) => !value.held && value.recall === null)?.at ?? null
+}
+
+/** What its label lacked by all that came to be known, and the lead has not answered for since. */
+export function lackedOf({ reached, holds }: Pick<ItemState, 'reached' | 'holds'>): ItemState['reached'] {
+  const release = valid(holds).findLast(({ value }) => !value.held && value.recall === null)
+  return reached.filter(({ knownAt }) => !release || knownAt >= release.knownAt)
+}
+
+/** Its labels were printed before something came to be known that belongs on them. */
+export function isLabelOutdated({ reached, labels }: Pick<ItemState, 'reached' | 'labels'>): boolean {
+  const last = reached.at(-1)
+  return last !== undefined && labels > 0 && last.value.labels === labels
 }
 
 /** Eggs in their shells: they have a cold of their own, and nothing is opened by taking some. */

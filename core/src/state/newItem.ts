@@ -21,6 +21,7 @@ export const NO_ITEM = {
   ...NO_FACTS,
   discarded: null,
   labels: 0,
+  reached: [],
 } satisfies Partial<ItemState>
 
 /** Where an item stands from the first; nothing where nobody said. */

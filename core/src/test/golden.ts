@@ -94,7 +94,7 @@ function opened(entries: readonly SealedEntry[]): Map<string, unknown> {
   const states = new Map<string, unknown>()
   for (const sealed of entries) {
     const entry = asFolded(sealed)
-    for (const { type, id } of touches(entry.claim)) {
+    for (const { type, id } of touches(entry.claim, entry.seal)) {
       const fold = apply[type] as (id: Id, state: unknown, entry: SealedEntry) => unknown
       states.set(`${type} ${id}`, fold(id, states.get(`${type} ${id}`) ?? null, entry))
     }

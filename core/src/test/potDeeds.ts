@@ -132,6 +132,11 @@ export const potDeeds: Record<string, Act> = {
   'frozen berries': added('berry-puree', 'frozen'),
   flowers: added('edible-flowers', 'as it is'),
   'own egg mix': added('own', 'as it is', null, ownIngredient('own', 'Farm mix', 'egg', [])),
+  'nuts told late': (history, deed) => {
+    const body = { step: 'cook', ingredient: 'hazelnut', grams: 20, state: 'as it is' as const, lot: null }
+    history.postLate('added', history.pot(deed), deed, body, Math.round(deed.b * 90))
+    return 'betters nothing'
+  },
   butter: (history, deed) => void added('butter', 'as it is')(history, deed),
   sieve: (history, deed) => {
     const said = { step: 'cook', tool: deed.a < 0.9 ? SIEVE : null, washed: deed.b < 0.5 }

@@ -53,6 +53,7 @@ export function itemOf(more: Partial<ItemState> = {}): ItemState {
     moves: [moved(0, 'move', 'fridge')],
     discarded: null,
     labels: 0,
+    reached: [],
     ...more,
   }
 }

@@ -29,7 +29,7 @@ export async function foldSubjects(
   })
   for (const sealed of rows.map(entryOf)) {
     const entry = asFolded(sealed)
-    const changed = touches(entry.claim).filter((subject) => wanted.has(keyOf(subject)))
+    const changed = touches(entry.claim, entry.seal).filter((subject) => wanted.has(keyOf(subject)))
     own.fold(changed, entry)
     for (const subject of changed) last.set(keyOf(subject), entry.seal.seq)
   }
@@ -67,7 +67,9 @@ export async function renewRows(scope: KitchenScope, kitchenId: Id, subjects: re
 
 /** What some entries change, each subject once. */
 export function subjectsOf(entries: readonly SealedEntry[]): Map<string, Subject> {
-  return new Map(entries.flatMap(({ claim }) => touches(claim).map((subject) => [keyOf(subject), subject] as const)))
+  return new Map(
+    entries.flatMap(({ claim, seal }) => touches(claim, seal).map((subject) => [keyOf(subject), subject] as const)),
+  )
 }
 
 export function keyOf({ type, id }: Subject): string {

@@ -161,14 +161,11 @@ export function saveStates(kitchenId: Id, changed: readonly Changed[], core: num
 }
 
 /** What each entry changes beside what it is about, so that all entries of a subject are found. */
-export function saveSubjects(
-  kitchenId: Id,
-  sealed: readonly { claim: AnyClaim; seal: { seq: number } }[],
-): Statement[] {
-  const rows = sealed.flatMap(({ claim, seal: { seq } }) =>
-    touches(claim)
+export function saveSubjects(kitchenId: Id, sealed: readonly { claim: AnyClaim; seal: Seal }[]): Statement[] {
+  const rows = sealed.flatMap(({ claim, seal }) =>
+    touches(claim, seal)
       .filter(({ id }) => id !== claim.about.id)
-      .map(({ id }) => [id, seq]),
+      .map(({ id }) => [id, seal.seq]),
   )
   if (rows.length === 0) return []
   const sql = `insert into entry_subject (kitchen_id, subject_id, seq)

@@ -1,7 +1,8 @@
 import { v7 as uuid } from 'uuid'
-import type { ItemCard } from '@logged-thermal/core'
+import { inheritedOf, nextSplitCode, type ItemCard, type ItemStanding } from '@logged-thermal/core'
 import { openKitchen, type TestKitchen } from '../test/kitchen'
-import { storeOf } from '../test/storeKitchen'
+import { ago, storeOf } from '../test/storeKitchen'
+import { verify } from '../verify/verify'
 
 let kitchen: TestKitchen
 let store: ReturnType<typeof storeOf>
@@ -55,4 +56,39 @@ it('finds what was in a tool whatever the tablet says, writes it on the item, an
   expect(csv.split('\n')[0]).toContain('may contain')
   const notice = (await kitchen.get('/api/labels/notice.pdf').expect(200)).body as Buffer
   expect(notice.subarray(0, 5).toString()).toBe('%PDF-')
+})
+
+it('told only after it was put away, it is on the item and on what was split off it, found by its entry and refolded', async () => {
+  const bag = uuid()
+  await store.signed(
+    kitchen.claim('tool-registered', kitchen.kitchenId, { tool: bag, name: 'Bag 4', kind: 'bag', gone: false }),
+  )
+  const [nutty, plain] = [await store.jelly(1), await store.jelly(1)]
+  const through = { step: 'cook', tool: bag, washed: false, ...claimed }
+  await store.taken(
+    kitchen.claim('tool-used', nutty, through, ago(20 * 60_000)),
+    kitchen.claim('tool-used', plain, through, ago(15 * 60_000)),
+  )
+  const [item] = await store.putAway(plain, 900)
+  const into = uuid()
+  const parent = await store.item(item)
+  const measure = { value: 300, unit: 'g' as const }
+  const as = inheritedOf(parent, 1 / 3)
+  await store.taken(kitchen.claim('item-split', item, { into, code: nextSplitCode(parent.code, []), measure, as }))
+  const nuts = { step: 'cook', ingredient: 'hazelnuts', grams: 80, state: 'as it is' as const, lot: null }
+  await store.taken(kitchen.claim('added', nutty, nuts, ago(25 * 60_000)))
+  for (const each of [item, into]) {
+    const { facts, reached } = await store.item(each)
+    expect(facts.mayContain).toEqual({ allergens: ['tree nuts'], unknown: [] })
+    expect(reached).toHaveLength(1)
+  }
+  const { standing } = (await kitchen.get(`/api/items/${item}`).expect(200)).body as { standing: ItemStanding }
+  expect(standing).toMatchObject({ asks: 'lead decides', why: 'label lacks' })
+  expect(await store.one(kitchen.claim('item-used', item, { measure, then: 'sold' }))).toMatchObject({
+    outcome: 'refused',
+  })
+  const witnesses = { seals: null, role: 'lt_app' }
+  const { faults } = await verify(kitchen.scope, kitchen.kitchenId, witnesses)
+  // This kitchen's story is told in the past, so that times go back in it; the rest holds.
+  expect(faults.filter(({ code }) => code !== 'unguarded' && code !== 'recorded earlier')).toEqual([])
 })

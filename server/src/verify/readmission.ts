@@ -40,7 +40,7 @@ export class Readmission {
       if (isOfToday(entry)) this.admit(entry, before)
       else this.older++
       const folded = asFolded(entry)
-      this.projections.fold(touches(folded.claim), folded)
+      this.projections.fold(touches(folded.claim, folded.seal), folded)
       for (const { id, role } of rolesIn(folded.claim)) this.given.set(id, (this.given.get(id) ?? new Set()).add(role))
     } catch {
       this.faults.push({ code: 'not admitted', seq: entry.seal.seq, why: 'this program cannot read it.' })

@@ -53,7 +53,7 @@ export function verify(scope: KitchenScope, kitchenId: Id, { seals, role }: Witn
         signed.pass(Number(row.seq), row.hash)
         if (!entry) continue
         again.next(entry, before)
-        const others = touches(entry.claim).filter(({ id }) => id !== entry.claim.about.id)
+        const others = touches(entry.claim, entry.seal).filter(({ id }) => id !== entry.claim.about.id)
         if (others.some(({ id }) => !subjects.has(`${id} ${row.seq}`)))
           unfound.push({ code: 'not found by subject', seq: Number(row.seq) })
       }

@@ -66,7 +66,7 @@ export function foldLine(line: LineData, entry: Entry): LineData {
   if (entry.seal && seq <= line.seq) return line
   let next: LineData = { ...line, seq }
   const today = asFolded(entry)
-  for (const { type, id } of touches(today.claim)) {
+  for (const { type, id } of touches(today.claim, today.seal)) {
     switch (type) {
       case 'batch':
         next = { ...next, batches: put(next.batches, id, (state) => apply.batch(id, state, today)) }

@@ -2,7 +2,7 @@ import Stack from '@mui/material/Stack'
 import {
   tracesBeside,
   contentsOf,
-  leftIn,
+  toolTrail,
   toolUseOf,
   type BatchState,
   type ToolKind,
@@ -73,7 +73,7 @@ export function ToolKeys({ batch, step, of, open, onTold }: Props) {
 
 /** What was in it last that this batch does not hold anyway; null where there is nothing of the kind. */
 function lastIn(tool: ToolState, batch: BatchState, line: LineData): { after: string; traces: string } | null {
-  const { left, after } = leftIn(tool, batch.id, Infinity, finding(line))
+  const { left, after } = toolTrail(line.tools, finding(line)).leftFor(tool.tool, batch.id)
   const declared = batch.terms.holds
   const traces = tracesBeside(left, declared ? contentsOf(batch, declared) : { allergens: [], unknown: [] })
   return traces && after !== null ? { after, traces: tracesWords(traces, spoken) } : null

@@ -4,6 +4,7 @@ import {
   decisionShut,
   standingsOf,
   toAssess,
+  unanswered,
   type BatchState,
   type Decision,
   type Finding,
@@ -16,6 +17,7 @@ import {
   shutSentence,
   sourceOf,
   standingWord,
+  toldAfterWords,
   decideMessages,
 } from '@logged-thermal/wording'
 import { useHand, useLine } from '../app/kitchen'
@@ -28,7 +30,7 @@ import { Silhouette } from './Silhouette'
 import { Field } from '../kit/Field'
 import { RowKey } from '../kit/RowKey'
 import styles from './decide.module.css'
-import { speaks } from '../kit/language'
+import { speaks, spoken } from '../kit/language'
 
 const say = speaks(decideMessages)
 
@@ -69,6 +71,8 @@ export function DecideSheet({
     void sign(pin, batch.id, body)
   }
   const notProven = toAssess(findings)
+  const open = unanswered(batch)
+  const told = batch.reached.flatMap((fact) => (open.includes(fact) ? [fact.value] : []))
   const shown = findings.filter(
     ({ standing, check }) => standing === 'missed' || notProven.some(({ check: { key } }) => key === check.key),
   )
@@ -76,7 +80,10 @@ export function DecideSheet({
     <Sheet open onClose={onClose} title={say('decideMethodCode', { method: batch.method.name, code: batch.code })}>
       <div className={styles.decide}>
         <section aria-label={say('whatStands')}>
-          <h3 className="title">{shown.length ? say('needsDecision') : say('nothingMissedOrUnproven')}</h3>
+          <h3 className="title">
+            {shown.length || told.length ? say('needsDecision') : say('nothingMissedOrUnproven')}
+          </h3>
+          {told.length > 0 && <p>{toldAfterWords(told, spoken)}</p>}
           <ul>
             {(shown.length ? shown : findings).map((finding) => (
               <li key={finding.check.key}>

@@ -1,7 +1,7 @@
 import Stack from '@mui/material/Stack'
 import { finishMessages, itemMessages } from '@logged-thermal/wording'
 import { useState } from 'react'
-import { labellingOf, type ItemState } from '@logged-thermal/core'
+import { isLabelOutdated, labellingOf, type ItemState } from '@logged-thermal/core'
 import { useEnter } from '../app/enter'
 import { useHand, useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
@@ -31,9 +31,9 @@ export function LabelPanel({ item }: { item: ItemState }) {
   const [use, setUse] = useState<'kitchen' | 'sale'>('kitchen')
   const packed = line && labellingOf(limitsOfLine(line, now)?.ruleSet.key ?? '').packed
   const lacks = packed?.says === 'every ingredient' && !item.facts.ingredients
-  const version = `${item.moves.length}-${item.opened.length}-${item.labels}`
-  // What was put on it since has changed its date, its allergens or its code.
-  const isOutOfDate = item.labels === 0 && item.bornAs === 'item-finished'
+  const version = `${item.moves.length}-${item.opened.length}-${item.labels}-${item.reached.length}`
+  // What was put on it since, or told only after, has changed its date, its allergens or its code.
+  const isOutOfDate = isLabelOutdated(item) || (item.labels === 0 && item.bornAs === 'item-finished')
   return (
     <section aria-label={say('label')}>
       <h2 className={clsx('title', styles.head)}>

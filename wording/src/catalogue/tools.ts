@@ -11,6 +11,10 @@ export const toolsMessages = {
   notWashed: '{tool}, not washed',
   noneOfThese: 'None of these',
   mayContain: 'May contain {traces}',
+  toldAfter:
+    'Told only after some of it was put away: {contains, select, none {} other {it contains {contains}{mayContain, select, none {} other { and }}}}{mayContain, select, none {} other {it may contain {mayContain}}}{claims, select, none {.} other {{only, select, yes {it is not } other {, and it is not }}{claims}.}}',
+  thenLabelsAgain:
+    'Print the labels again: those of before do not say it. What has gone out already, the lead decides.',
   mayContainOnLabel: 'may contain: {traces}',
   notKnownIn: 'what is in {names}',
   ingredients: 'Ingredients: {list}',

@@ -85,6 +85,7 @@ export const batchStarted: KindOf<'batch-started'> = {
       ...body,
       recalls: [],
       failedProbes: [],
+      reached: [],
       served: null,
       disposition: null,
       reworks: [],

@@ -1,6 +1,6 @@
 import type { Instant } from '../../ground/instant'
 import type { MoveHow } from '../../ledger/storeEntries'
-import { eggOf, holdOf, isGone, releasedAt, wentOutOf, type ItemState } from '../../state/item'
+import { eggOf, holdOf, isGone, lackedOf, releasedAt, wentOutOf, type ItemState } from '../../state/item'
 import { backingDoubt } from '../../state/backing'
 import { inOrder, isWaiting } from '../../state/fact'
 import { celsiusRead } from '../../state/reading'
@@ -24,6 +24,8 @@ export interface Course extends Journey {
   /** Only noted that it is best before a day: nothing else dates it. */
   noted: boolean
   hold: 'held' | 'recalled' | null
+  /** Something is in it, or may be, that its label of before lacks; the lead has not answered for that. */
+  lacks: boolean
 }
 
 export type Kept = 'cold' | 'shell eggs' | null
@@ -51,6 +53,7 @@ export function courseOf(item: ItemState, walls: readonly DateWall[]): Course {
       celsius: celsiusRead(read.value),
       by: isWord(read, item.fails) ? 'word' : 'probe',
     })),
+    lacks: lackedOf(item).length > 0,
     hold: hold ? (hold.value.recall ? 'recalled' : 'held') : null,
     released: releasedAt(item),
   }

@@ -58,6 +58,7 @@ export interface CourseStanding {
     | 'setting'
     | 'thawing'
     | 'went out'
+    | 'label lacks'
     | null
   /** Usable before this instant: its date, or the end of its time without cold; null: nothing dates it, or it is frozen. */
   until: Instant | null
@@ -130,7 +131,7 @@ export function itemUrgency({ asks, until, advice, hot }: CourseStanding): [rank
 }
 
 function asksOf(
-  { gone, wentOut, wall, hold, coldAt, ready, reads, noted }: Course,
+  { gone, wentOut, lacks, wall, hold, coldAt, ready, reads, noted }: Course,
   {
     exposure,
     advice,
@@ -155,6 +156,7 @@ function asksOf(
   if (wentOut) return { asks: 'lead decides', why: 'went out' }
   // A hold hides nothing that hands must do: what is warm goes into the cold also while it is held.
   if (hold && advice.kind !== 'chill again') return { asks: 'held', why: hold }
+  if (lacks && advice.kind !== 'chill again') return { asks: 'lead decides', why: 'label lacks' }
   if (hot && hot.asks !== 'nothing') return { asks: hot.asks === 'reheat' ? 'read it' : hot.asks, why: 'hot holding' }
   if (timeUp) return { asks: 'use now', why: 'its own clock' }
   if (advice.kind !== 'nothing') return { asks: advice.kind, why: 'exposure' }

@@ -1,22 +1,28 @@
+import type { Instant } from '../../ground/instant'
 import type { Traces } from '../../ledger/tool'
 import type { Allergen, Ingredient } from '../../recipe/ingredient/ingredient'
 import { foodIn } from '../../recipe/ingredient/own'
 import type { MethodFacts } from '../../recipe/method/facts'
 import type { BatchState } from '../../state/batch'
-import { valid } from '../../state/fact'
+import { valid, type Fact } from '../../state/fact'
 
 /** What the method itself says of what is in it. */
 export type Declared = Pick<MethodFacts, 'allergens' | 'unchecked' | 'unknown'>
 
-/** The allergens of all that is in a batch: of its method, of its parts, and of what went in besides or instead. */
+/**
+ * The allergens of all that is in a batch: of its method, of its parts, and of what went in besides or instead.
+ * @param until what was in it by then; which lots the method's own amounts are of is told at any time
+ */
 export function contentsOf(
   { facts }: Pick<BatchState, 'facts'>,
   declared: Declared,
+  until: Instant = Infinity,
 ): Traces & { besides: Ingredient[] } {
-  const parts = valid(facts['part-used']).map(({ value }) => value.part)
+  const inByThen = <T>(all: readonly Fact<T>[]) => valid(all).filter(({ at }) => at <= until)
+  const parts = inByThen(facts['part-used']).map(({ value }) => value.part)
   const instead = valid(facts['lots-used']).flatMap(({ value }) => value.uses.filter((use) => use.instead))
   const besides = [
-    ...valid(facts.added).flatMap(({ value }) => foodIn(value) ?? []),
+    ...inByThen(facts.added).flatMap(({ value }) => foodIn(value) ?? []),
     ...instead.flatMap(({ ingredient }) => (ingredient === null ? [] : (foodIn({ ingredient }) ?? []))),
   ]
   // What nobody read stays unknown, also where a part that went in has the same name.
