@@ -3,9 +3,6 @@ import {
   toolUseOf,
   addDays,
   dayOf,
-  MINUTE,
-  minutesOf,
-  startOfDay,
   dayOfYear,
   finishedOf,
   heatPlan,
@@ -38,6 +35,8 @@ import {
 import { Projections, claimMaker, type Seeded } from '@logged-thermal/server'
 import { ago } from './demoBatches'
 import { checkInIce, demoInstruments } from './demoInstruments'
+import { BOILED, COOKED, SIMMERED } from './demoTraces'
+import { unitLooks } from './demoLooks'
 import { receivedLot } from '@logged-thermal/repertoire'
 
 /** How the demo has its instruments checked. */
@@ -204,7 +203,10 @@ export function storeClaims(
   const { p4 } = demoInstruments(instruments, starter.probe.id, starter.infrared.id)
 
   lotsIn(4 * DAYS)
-  airs()
+  for (const { unit: name, minutesAgo, celsius } of unitLooks(limitsThen(now).practice.rounds, zone, now)) {
+    const typed = { value: celsius, unit: 'C' as const }
+    enter('unit-read', unit(name), minutesAgo, { typed, instrument: null, noted: null }, mina)
+  }
 
   // Past its day: nobody threw it away.
   const curd = cooked('Quince-skin curd', 6 * DAYS, COOKED, p4)
@@ -330,88 +332,9 @@ export function storeClaims(
     const cream = lot('CR-311', 'cream-36', 8, { useInDays: 9, cost: 4160 })
     enter('item-opened', cream, 20 * HOURS, {})
     lot('MK-087', 'milk', 10, { useInDays: 7, cost: 1150 })
+    // What no list has: a cook named it, and nobody has read its package yet.
+    const crumble = { key: uuid({ msecs: at }), name: 'Mill crumble', like: 'plain-biscuit', allergens: null }
+    enter('ingredient-named', kitchenId, minutesAgo, crumble, mina)
     lot('BP-522', 'berry-puree', 4, { useInDays: 200, cost: 3900 })
   }
-
-  /** Looks at every round of the last days; the reach-in's door did not close this afternoon. */
-  function airs(): void {
-    const looks: [name: string, usual: number][] = [
-      ['Walk-in 1', 3.1],
-      ['Reach-in 2', 3.6],
-      ['Blast drawer', 1.2],
-      ['Egg fridge', 5.4],
-      ['Display case', 3.8],
-      ['Chest freezer', -19.4],
-    ]
-    const today = dayOf(now, zone)
-    const rounds = Array.from({ length: 10 }, (_, i) => addDays(today, i - 9)).flatMap((day) =>
-      limitsThen(now).practice.rounds.map((time) => (now - startOfDay(day, zone)) / MINUTE - minutesOf(time)),
-    )
-    looks.forEach(([name, usual], u) =>
-      rounds.forEach((minutesAgo, i) => {
-        // Nobody came by the blast drawer once, and the last hours are told apart.
-        if (minutesAgo < 70 || minutesAgo > 9 * DAYS - 10 || (name === 'Blast drawer' && i === rounds.length - 5))
-          return
-        const value = Math.round((usual + Math.sin(i * 2.3 + u) * 0.4) * 10) / 10
-        look(name, minutesAgo - u, value)
-      }),
-    )
-    for (const [minutesAgo, value] of [
-      [55, 6.3],
-      [24, 7.4],
-      [6, 7.9],
-    ] as const)
-      look('Reach-in 2', minutesAgo, value)
-    for (const [name, value] of [
-      ['Walk-in 1', 3.2],
-      ['Display case', 4.0],
-      ['Chest freezer', -19.1],
-    ] as const)
-      look(name, 58, value)
-  }
-
-  function look(name: string, minutesAgo: number, celsius: number): void {
-    enter(
-      'unit-read',
-      unit(name),
-      minutesAgo,
-      { typed: { value: celsius, unit: 'C' }, instrument: null, noted: null },
-      mina,
-    )
-  }
 }
-
-/** Over every floor, off the heat, through every gate: minutes after the start, °C. */
-const COOKED: [number, number][] = [
-  [4, 61.2],
-  [7, 73.4],
-  [9, 80.6],
-  [9.4, 81],
-  [9.8, 81.1],
-  [13, 57],
-  [20, 38.2],
-  [31, 19.8],
-  [75, 8.2],
-  [140, 3.7],
-]
-/** Starch is boiled out. */
-const BOILED: [number, number][] = [
-  ...COOKED.slice(0, 3),
-  [11, 95.6],
-  [12.5, 96.1],
-  [16, 57],
-  [36, 36],
-  [60, 19.6],
-  [110, 8.2],
-  [190, 3.6],
-]
-/** No egg: simmered. */
-const SIMMERED: [number, number][] = [
-  [6, 71],
-  [9, 93],
-  [14, 57],
-  [24, 38],
-  [36, 19.4],
-  [90, 8],
-  [160, 3.5],
-]

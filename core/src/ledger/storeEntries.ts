@@ -305,6 +305,8 @@ export interface LotReceived {
   code: string
   /** Key of the catalogue; null for a bought component. */
   ingredient: string | null
+  /** One of the kitchen's own: `ingredient` is what it is most like, and its allergens are its own. */
+  own?: Ingredient
   /** What it is called: the ingredient's name, or the bought component's. */
   name: string
   form: LotForm | null

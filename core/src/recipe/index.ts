@@ -42,6 +42,7 @@ export { LADLE_STEP, largestLadle, onsetOf, temper, temperVerdict, type Pour, ty
 export { catalogue } from './ingredient/catalogue'
 export { findIngredients, isNamed } from './ingredient/find'
 export { ALLERGENS, foodIn, ownIngredient } from './ingredient/own'
+export { asKnown, ourFood, oursOf, withOurs, type OwnKept } from './ingredient/ours'
 export { namesOf } from './ingredient/names'
 export * from './ingredient/ingredient'
 export { mixed } from './ingredient/mixed'

@@ -92,9 +92,9 @@ export function unanswered(batch: Pick<BatchState, 'disposition' | 'served' | 'f
   ]
   const decided = disposition && !disposition.void ? disposition.knownAt : -Infinity
   const against = went.filter(({ void: gone, value }) => !gone && value.happened)
-  return [...new Set([...against, ...missedByItems(batch), ...reached])].filter(
-    ({ knownAt: known }) => known >= decided,
-  )
+  const all = [...against, ...missedByItems(batch), ...reached]
+  // One entry is asked about once, whatever it did.
+  return [...new Map(all.map((fact) => [fact.entry, fact])).values()].filter(({ knownAt: known }) => known >= decided)
 }
 
 /** An item holds the allergens that were known as it was put away: what is told of later and was in it by then is not among them. */

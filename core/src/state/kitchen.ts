@@ -1,6 +1,7 @@
 import type { Instant } from '../ground/instant'
 import type { Bodies } from '../ledger/entry'
 import type { Deputy, Week } from '../ledger/week'
+import type { OwnKept } from '../recipe/ingredient/ours'
 import type { Member } from './members'
 import type { ToolState } from './tool'
 
@@ -22,6 +23,8 @@ export interface KitchenState {
   named: Bodies['kitchen-named'] | null
   /** What its foods go through, one after the other. */
   tools: ToolState[]
+  /** Ingredients of its own, in the order they were named. */
+  ingredients: OwnKept[]
 }
 
 /** Codes are said aloud, so they are short and come round again; this many are kept apart. */
@@ -37,4 +40,5 @@ export const NEW_KITCHEN: KitchenState = {
   restored: null,
   named: null,
   tools: [],
+  ingredients: [],
 }

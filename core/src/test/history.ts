@@ -33,6 +33,7 @@ export const VESSEL = idOf('tub of the histories')
 export const DOZENS = idOf('shell eggs of the histories')
 export const CARTON = idOf('carton of the histories')
 export const SIEVE = idOf('sieve of the histories')
+export const OWN = idOf('own ingredient of the histories')
 export const MILK = idOf('milk of the histories')
 
 /** A kitchen's day made by chance: two pots, what is made of them, a lot of eggs and a carton. Minutes are after ten. */

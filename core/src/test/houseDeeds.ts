@@ -1,6 +1,7 @@
 import { addDays, dayOf } from '../ground/zone'
 import { PRACTICE } from '../rules/practice'
-import { SIEVE, WHY, type Act } from './history'
+import { NO_TRACES } from '../judgement/lineage/carryOver'
+import { OWN, SIEVE, WHY, type Act } from './history'
 import { CHEF, COOK, custard, FRIDGE, idOf, LEAD, OTHER, PROBE } from './kitchenStory'
 import { at } from './traces'
 
@@ -64,6 +65,19 @@ export const houseDeeds: Record<string, Act> = {
   'register a sieve': (history, deed) => {
     const sieve = { tool: SIEVE, name: 'Sieve', kind: 'sieve' as const, gone: deed.a < 0.2 }
     history.post('tool-registered', history.story.kitchen.id, { ...deed, who: 'lead' }, sieve)
+    return 'betters nothing'
+  },
+  'name an ingredient': (history, deed) => {
+    const own = { key: OWN, name: 'Farm crunch', like: 'butter', allergens: deed.a < 0.5 ? null : [] }
+    history.post('ingredient-named', history.story.kitchen.id, deed, own)
+    return 'betters nothing'
+  },
+  'change an ingredient': (history, deed) => {
+    const allergens = deed.a < 0.5 ? (['tree nuts'] as const) : []
+    const own = { key: OWN, name: 'Farm crunch', like: 'butter', allergens: [...allergens] }
+    const lacks = { contains: NO_TRACES, mayContain: NO_TRACES, claims: [] }
+    const body = { ...own, gone: false, into: deed.b < 0.2 ? 'milk' : null, items: history.items, lacks }
+    history.post('ingredient-changed', history.story.kitchen.id, { ...deed, who: 'lead' }, body)
     return 'betters nothing'
   },
   delegate: (history, deed) => {

@@ -5,7 +5,7 @@ import type { Ingredient } from '../recipe/ingredient/ingredient'
 import { ownIngredient } from '../recipe/ingredient/own'
 import { at } from './traces'
 import { NO_TRACES } from '../judgement/lineage/carryOver'
-import { DOZENS, MILK, CARTON, SIEVE, VESSEL, WHY, type Act, type Deed } from './history'
+import { DOZENS, MILK, OWN, CARTON, SIEVE, VESSEL, WHY, type Act, type Deed } from './history'
 import { PROBE } from './kitchenStory'
 
 /** What is done to a pot, and said of it. */
@@ -131,6 +131,8 @@ export const potDeeds: Record<string, Act> = {
   'carton yolk': added('yolk', 'pasteurized lot', CARTON),
   'frozen berries': added('berry-puree', 'frozen'),
   flowers: added('edible-flowers', 'as it is'),
+  'farm crunch': (history, deed) =>
+    void added(OWN, 'as it is', null, ownIngredient(OWN, 'Farm crunch', 'butter', []))(history, deed),
   'own egg mix': added('own', 'as it is', null, ownIngredient('own', 'Farm mix', 'egg', [])),
   'nuts told late': (history, deed) => {
     const body = { step: 'cook', ingredient: 'hazelnut', grams: 20, state: 'as it is' as const, lot: null }

@@ -120,6 +120,7 @@ export interface LineAnswer {
   roles: KitchenState['people']
   restored: KitchenState['restored']
   tools: KitchenState['tools']
+  ingredients: KitchenState['ingredients']
   /** null: the kitchen has none yet. */
   limits: LimitsState | null
   methods: MethodState[]

@@ -92,6 +92,7 @@ export class KeptLines {
       roles: state?.people ?? null,
       restored: state?.restored ?? null,
       tools: state?.tools ?? [],
+      ingredients: state?.ingredients ?? [],
       limits: await this.states.one(em, kitchenId, 'limits', kitchen.limitsId),
     }
     const apart = (await this.states.openBatches(em, kitchenId)).map(takenApart)

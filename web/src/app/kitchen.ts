@@ -26,6 +26,7 @@ import {
 import type { Reader } from '@logged-thermal/wording'
 import { language } from '../kit/language'
 import { useLearnedQuery, useShiftQuery } from './api'
+import { withKnownMethods } from './knownMethods'
 import { foldLine, type LineData, type PersonOnList } from './lineData'
 import { useAsOf } from './now'
 import { useAppSelector, type RootState } from './store'
@@ -51,7 +52,7 @@ const selectLine = createSelector(
   (line, outbox) => {
     if (!line) return null
     const unsent = outbox.filter(({ refusal, seq }) => refusal === null && (seq === null || seq > line.seq))
-    return unsent.reduce((folded, { claim }) => foldLine(folded, { claim, seal: null }), line)
+    return withKnownMethods(unsent.reduce((folded, { claim }) => foldLine(folded, { claim, seal: null }), line))
   },
 )
 

@@ -21,6 +21,7 @@ const line: LineData = {
   roles: null,
   restored: null,
   tools: [],
+  ingredients: [],
   units: [],
 }
 const reading = (id: string): AnyClaim => ({

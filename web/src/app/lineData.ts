@@ -46,6 +46,7 @@ export interface LineData {
   roles: KitchenState['people']
   restored: KitchenState['restored']
   tools: KitchenState['tools']
+  ingredients: KitchenState['ingredients']
   limits: LimitsState | null
   methods: MethodState[]
   instruments: InstrumentState[]
@@ -100,9 +101,9 @@ export function foldLine(line: LineData, entry: Entry): LineData {
   return next
 }
 
-function kitchenOf({ codes, handover, deputies, week, roles, restored, tools }: LineData): KitchenState {
+function kitchenOf({ codes, handover, deputies, week, roles, restored, tools, ingredients }: LineData): KitchenState {
   // What it was named before needs no keeping: only the next name is looked at.
-  return { codes, handover, deputies, week, people: roles, restored, tools, named: null }
+  return { codes, handover, deputies, week, people: roles, restored, tools, ingredients, named: null }
 }
 
 /** Names are no facts of the logbook; who may do what is. */

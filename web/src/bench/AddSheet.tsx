@@ -19,8 +19,9 @@ import { Field } from '../kit/Field'
 import { Key } from '../kit/Key'
 import { NumberPad } from '../kit/NumberPad'
 import { Sheet } from '../kit/Sheet'
+import { useOurs } from '../ours/useOurs'
 import { useMethodOf } from '../app/instructions'
-import { OwnIngredient } from '../parts/OwnIngredient'
+import { OwnIngredient } from '../ours/OwnIngredient'
 import styles from './addSheet.module.css'
 import { speaks } from '../kit/language'
 
@@ -45,6 +46,7 @@ export function AddSheet({ batch, step, open, onClose }: Props) {
   const enter = useEnter()
   const line = useLine()
   const method = useMethodOf(batch)
+  const ours = useOurs()
   const [wanted, setWanted] = useState('')
   const [picked, setPicked] = useState<Ingredient | null>(null)
   const [making, setMaking] = useState(false)
@@ -53,10 +55,10 @@ export function AddSheet({ batch, step, open, onClose }: Props) {
   const [lot, setLot] = useState('')
   const here = method?.amounts.filter((amount) => amount.step === step) ?? []
   const foods = wanted
-    ? [
-        ...(method?.own ?? []).filter(({ name }) => name.toLowerCase().includes(wanted.trim().toLowerCase())),
-        ...findIngredients(wanted),
-      ]
+    ? findIngredients(wanted, [
+        ...(method?.own ?? []).filter(({ key }) => !ours.some((each) => each.key === key)),
+        ...ours,
+      ])
     : [
         ...here.flatMap((amount) => (method && ingredientOf(amount, method)) ?? []),
         ...OFTEN.flatMap((ingredient) => foodIn({ ingredient }) ?? []),

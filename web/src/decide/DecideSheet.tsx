@@ -72,7 +72,7 @@ export function DecideSheet({
   }
   const notProven = toAssess(findings)
   const open = unanswered(batch)
-  const told = batch.reached.flatMap((fact) => (open.includes(fact) ? [fact.value] : []))
+  const told = batch.reached.flatMap((fact) => (open.some(({ entry }) => entry === fact.entry) ? [fact.value] : []))
   const shown = findings.filter(
     ({ standing, check }) => standing === 'missed' || notProven.some(({ check: { key } }) => key === check.key),
   )

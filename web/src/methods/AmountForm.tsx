@@ -17,13 +17,14 @@ import {
 import { stepName, methodFormsMessages, type Reader } from '@logged-thermal/wording'
 import { Key } from '../kit/Key'
 import type { Edit } from './editing'
-import { OwnIngredient } from '../parts/OwnIngredient'
+import { OwnIngredient } from '../ours/OwnIngredient'
 import { SelectField } from '../kit/SelectField'
 import { SearchField } from '../kit/SearchField'
 import { FieldRow } from '../kit/FieldRow'
 import { KeyRow } from '../kit/KeyRow'
 import styles from './methods.module.css'
 import { OFFERED } from '../parts/IngredientField'
+import { useOurs } from '../ours/useOurs'
 import { HowMuch, takenFrom, type TypedAmount } from '../parts/HowMuch'
 import { speaks, spoken } from '../kit/language'
 
@@ -67,6 +68,7 @@ export function AmountForm({
   const [typed, setTyped] = useState<TypedAmount>(() => ({ text: asWritten(known ?? part), which: null }))
   const [picked, setPicked] = useState(known?.step ?? part?.step ?? null)
   const [making, setMaking] = useState(false)
+  const ours = useOurs()
   const [wanted, setWanted] = useState('')
   const [state, setState] = useState<Amount['state']>(known?.state ?? 'as it is')
   const ingredient = choice?.kind === 'ingredient' ? choice.ingredient : null
@@ -78,9 +80,10 @@ export function AmountForm({
   const taken = kept ? known : takenFrom(typed, of, measures)
   const grams = taken?.grams ?? null
   const open = typed.text.trim() !== '' && taken === null
+  // What this method has of its own, and what the kitchen has.
+  const own = [...method.own.filter(({ key }) => !ours.some((each) => each.key === key)), ...ours]
   const choices: Choice[] = [
-    ...method.own.map((each): Choice => ({ kind: 'ingredient', ingredient: each })),
-    ...findIngredients('').map((each): Choice => ({ kind: 'ingredient', ingredient: each })),
+    ...findIngredients('', own).map((each): Choice => ({ kind: 'ingredient', ingredient: each })),
     ...others.map(({ id, name }): Choice => ({ kind: 'method', id, name })),
   ]
   const done = () => {
@@ -129,11 +132,9 @@ export function AmountForm({
         filterOptions={(options, { inputValue }) => {
           // The nearest name first; a method of the house before what it is called like.
           const wanted = inputValue.trim().toLowerCase()
-          const found = new Map(findIngredients(inputValue).map(({ key }, i) => [key, i + 1]))
+          const found = new Map(findIngredients(inputValue, own).map(({ key }, i) => [key, i + 1]))
           const rank = (option: Choice) => {
             if (option.kind === 'method') return option.name.toLowerCase().includes(wanted) ? 1.5 : undefined
-            const own = !(option.ingredient.key in catalogue)
-            if (own) return option.ingredient.name.toLowerCase().includes(wanted) ? 0.5 : undefined
             return found.get(option.ingredient.key)
           }
           return options

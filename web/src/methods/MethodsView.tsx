@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { Suspense, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import {
   approvedOf,
@@ -14,7 +14,7 @@ import {
   readMethodFile,
   type Method,
 } from '@logged-thermal/core'
-import { claimWord, fieldSentence, methodsMessages, span } from '@logged-thermal/wording'
+import { claimWord, fieldSentence, methodsMessages, oursMessages, span } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { View } from '../app/View'
 import { useHand, useLine } from '../app/kitchen'
@@ -24,6 +24,7 @@ import { Field } from '../kit/Field'
 import { Key } from '../kit/Key'
 import { download } from './download'
 import { methodMatches } from '../app/methodMatches'
+import { later } from '../kit/later'
 import { FileKey } from '../kit/FileKey'
 import type { Column } from '../kit/table/column'
 import { DataTable } from '../kit/table/DataTable'
@@ -32,6 +33,9 @@ import { speaks, spoken } from '../kit/language'
 import { shutUnless } from '../app/shut'
 
 const say = speaks(methodsMessages)
+const oursSay = speaks(oursMessages)
+
+const OwnList = later(() => import('../ours/OwnList'), 'OwnList')
 
 /** Every method, found by name, family, ingredient, component or allergen. */
 export function MethodsView() {
@@ -42,6 +46,7 @@ export function MethodsView() {
   const { person, open } = useHand(line)
   const [wanted, setWanted] = useState('')
   const [wrong, setWrong] = useState<string | null>(null)
+  const [own, setOwn] = useState(false)
   const drafts = useAppSelector((state) => state.drafts)
   if (!line) return null
   const mayWrite = open && (person?.role === 'chef' || person?.role === 'lead')
@@ -107,6 +112,9 @@ export function MethodsView() {
           <Key onClick={() => download('methods.json', methodFile(rows.map(({ method }) => method)))}>
             {say('exportRows', { rows: rows.length })}
           </Key>
+          <Key look="outlined" onClick={() => setOwn(true)}>
+            {oursSay('ownIngredientsCount', { count: line.ingredients.length })}
+          </Key>
           <FileKey
             label={say('methodFile')}
             accept="application/json,.json"
@@ -117,6 +125,9 @@ export function MethodsView() {
           </FileKey>
         </div>
         {wrong && <p role="alert">{wrong}</p>}
+        <Suspense>
+          {own && <OwnList line={line} mayChange={open && person?.role === 'lead'} onClose={() => setOwn(false)} />}
+        </Suspense>
         <DataTable
           caption={say('methods')}
           file="methods.csv"

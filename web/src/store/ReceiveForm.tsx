@@ -21,6 +21,7 @@ import { receivingSentence, storeInMessages } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { useHand, useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
+import { useOurs } from '../ours/useOurs'
 import { ChoiceKeys } from '../kit/ChoiceKeys'
 import { FormField, judgedBy, type Problems } from '../kit/FormField'
 import { Key } from '../kit/Key'
@@ -85,15 +86,19 @@ export function ReceiveForm({ only, onDone }: { only?: 'eggs'; onDone: (lot: str
   const [looks, setLooks] = useState<Looks>(null)
   const [dateKind, setDateKind] = useState<NonNullable<LotReceived['dateKind']>>('use-by')
   const [unit, setUnit] = useState<string | null>(null)
+  const ours = useOurs()
   const { control, handleSubmit, setValue, watch } = useForm({
     defaultValues: NOTHING,
-    resolver: judgedBy<Written>((asWritten) => problemsOf(asWritten, how, foodMeant(asWritten.name, tapped))),
+    resolver: judgedBy<Written>((asWritten) => problemsOf(asWritten, how, foodMeant(asWritten.name, tapped, ours))),
   })
   const written = watch()
   const limits = limitsAt(line?.limits?.versions ?? [], now)
   if (!line || !limits) return null
-  const meant = how === 'other' ? foodMeant(written.name, tapped) : how === 'shell' ? 'egg' : holds
-  const ingredient = meant === NOT_LISTED ? null : meant
+  const meant = how === 'other' ? foodMeant(written.name, tapped, ours) : how === 'shell' ? 'egg' : holds
+  // One of our own comes in as what it is most like.
+  const own = ours.find(({ key }) => key === meant)
+  const like = own && line.ingredients.find(({ key }) => key === own.key)?.like
+  const ingredient = meant === NOT_LISTED ? null : (like ?? meant)
   const food = ingredient === null ? null : catalogue[ingredient]!
   const degrees = numberIn(written.degrees)
   const typed: Typed | null = degrees === null ? null : { value: degrees, unit: reader.scale }
@@ -101,6 +106,7 @@ export function ReceiveForm({ only, onDone }: { only?: 'eggs'; onDone: (lot: str
   const lot = {
     code: written.code.trim(),
     ingredient,
+    ...(own ? { own } : {}),
     name: how === 'other' ? written.name.trim() : food!.name,
     form: how === 'other' ? null : how === 'shell' ? ('shell' as const) : ('pasteurized' as const),
     size: how === 'shell' ? size : null,
@@ -204,7 +210,7 @@ export function ReceiveForm({ only, onDone }: { only?: 'eggs'; onDone: (lot: str
           onChoose={setUnit}
         />
       </div>
-      {how === 'other' && <WhichFood name={written.name} chosen={meant} onChoose={setTapped} />}
+      {how === 'other' && <WhichFood name={written.name} ours={ours} chosen={meant} onChoose={setTapped} />}
       <ChoiceKeys
         name={say('whichDateStandsOn')}
         options={['use-by', 'best-before'] as const}

@@ -34,6 +34,8 @@ export function lineOf({ kitchen }: KitchenStory): LineData {
     week: null,
     roles: null,
     restored: null,
+    tools: [],
+    ingredients: [],
     limits: null,
     methods: [],
     instruments: [],

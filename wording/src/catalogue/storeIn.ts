@@ -15,6 +15,7 @@ export const storeInMessages = {
   whatItIs: 'What it is',
   whichOfThese: 'Which of these it is',
   noneOfThese: 'None of these',
+  makeOurOwn: 'Make it an ingredient of our own',
   notOnList: 'Not on the list: its allergens are not known, so no diet claim is made for anything it goes into.',
   tapWhich: 'Tap which of these it is, or “None of these”.',
   lotAsWrittenOn: 'Lot, as written on it',

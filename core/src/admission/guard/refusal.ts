@@ -44,8 +44,13 @@ export type Refusal =
         | 'kitchen'
         | 'person'
         | 'tool'
+        | 'ingredient'
     }
-  | { code: 'already there'; field: string; what: 'batch' | 'instrument' | 'lot' | 'item' | 'list of people' | 'tool' }
+  | {
+      code: 'already there'
+      field: string
+      what: 'batch' | 'instrument' | 'lot' | 'item' | 'list of people' | 'tool' | 'ingredient'
+    }
   | { code: 'code taken'; field: 'body.code'; taken: string }
   | { code: 'batch closed'; field: 'about.id'; batch: string }
   | { code: 'cannot measure that'; field: 'body.where'; instrument: string }

@@ -25,6 +25,7 @@ import { probeRefusal } from '../guard/probeRefusal'
 import type { Refusal } from '../guard/refusal'
 import { aroundItem, storeOf } from '../guard/storeOf'
 import { parseCondition } from '../making/partUsed'
+import { asKnown, type OwnKept } from '../../recipe/ingredient/ours'
 
 declare module '../../ledger/entry' {
   interface Bodies {
@@ -60,8 +61,12 @@ export const itemFinished: KindOf<'item-finished'> = {
     { type: 'item', id: into },
     ...(topping.of === 'item' ? [{ type: 'item' as const, id: topping.item }] : []),
   ],
-  reads: ({ body: { topping } }): Subject[] => {
-    if (topping.of === 'food') return topping.lot === null ? [] : [{ type: 'lot', id: topping.lot }]
+  reads: ({ kitchen, body: { topping } }): Subject[] => {
+    if (topping.of === 'food')
+      return [
+        { type: 'kitchen', id: kitchen },
+        ...(topping.lot === null ? [] : [{ type: 'lot' as const, id: topping.lot }]),
+      ]
     return topping.instrument === null ? [] : [{ type: 'instrument', id: topping.instrument }]
   },
   readsThen: ({ about, body: { topping } }, read, world) => [
@@ -74,9 +79,10 @@ export const itemFinished: KindOf<'item-finished'> = {
     const base = body.happened ? madeItem(claim, read) : openItem(claim, read)
     return isRefusal(base) ? base : (codeRefusal(base, body, read) ?? toppingRefusal(base, body, read, world, at))
   },
-  derive({ about, at, body }, read, world) {
+  derive({ about, at, kitchen, body }, read, world) {
     const base = read('item', about.id)!
-    const topping = withPart(body.topping, read, world, at)
+    const ours = read('kitchen', kitchen)?.ingredients ?? []
+    const topping = withPart(body.topping, ours, read, world, at)
     const item = topping.of === 'item' ? read('item', topping.item) : null
     const around = storeOf(base, read, world, at)!
     const untreated = item !== null && isUntreated(item, storeOf(item, read, world, at)!.ancestry)
@@ -184,7 +190,8 @@ function toppingRefusal(
   if (topping.of === 'food' && topping.lot !== null) {
     const lot = read('lot', topping.lot)
     if (!lot) return { code: 'not there', field: 'body.topping', what: 'lot' }
-    if (lot.ingredient !== topping.ingredient) return { code: 'other lot', field: 'body.topping', lot: lot.code }
+    if ((lot.own?.key ?? lot.ingredient) !== topping.ingredient)
+      return { code: 'other lot', field: 'body.topping', lot: lot.code }
     if (!happened && (!mayGoIn(lot) || isPastUseBy(lot, dayOf(at, world.zone))))
       return { code: 'lot not accepted', field: 'body.lot', lot: lot.code }
   }
@@ -204,8 +211,8 @@ function toppingRefusal(
   return why && shut(item ?? base, why)
 }
 
-function withPart(topping: Topping, read: Read, world: World, at: Instant): Topping {
-  if (topping.of === 'food') return topping
+function withPart(topping: Topping, ours: readonly OwnKept[], read: Read, world: World, at: Instant): Topping {
+  if (topping.of === 'food') return topping.own ? { ...topping, own: asKnown(topping.own, ours) } : topping
   const item = read('item', topping.item)!
   const { exposure } = itemStanding(item, storeOf(item, read, world, at)!.store, at)
   return { ...topping, part: partOf(item, exposure.time, world.zone, at) }

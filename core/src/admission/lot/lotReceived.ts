@@ -8,6 +8,9 @@ import { backed, instrumentOf, parseReadBy } from '../reading/readingTaken'
 import { dayOf } from '../../ground/zone'
 import { EGG_SIZES, type EggSize } from '../../recipe/ingredient/eggGrams'
 import { catalogue } from '../../recipe/ingredient/catalogue'
+import { ourFood } from '../../recipe/ingredient/ours'
+import { parseIngredient } from '../../recipe/method/parseMethod'
+import type { Id } from '../../ledger/subject'
 import { FieldError, id, object, oneOf, text, typedTemperature, whole, type Field, nameOf } from '../../ground/field'
 import { limitsAt } from '../../rules/limitSet'
 import { limitsIn } from '../guard/limitsIn'
@@ -49,7 +52,7 @@ export const lotReceived: KindOf<'lot-received'> = {
     held: null,
   }),
   parse(body) {
-    const said = ['code', 'ingredient', 'name', 'form', 'size', 'supplier', 'useBy', 'pasteurized'] as const
+    const said = ['code', 'ingredient', 'own', 'name', 'form', 'size', 'supplier', 'useBy', 'pasteurized'] as const
     const seen = ['scheme', 'treatment', 'received', 'condition', 'verdict', 'why', 'held', 'dateKind'] as const
     const fields = object(body, [...said, ...seen])
     const orNull = <T>(field: Field, parse: (field: Field) => T): T | null =>
@@ -57,6 +60,7 @@ export const lotReceived: KindOf<'lot-received'> = {
     const lot: LotReceived = {
       code: nameOf(fields.code, 40),
       ingredient: orNull(fields.ingredient, (field) => oneOf(field, Object.keys(catalogue))),
+      ...(fields.own.value === undefined ? {} : { own: parseIngredient(fields.own) }),
       name: nameOf(fields.name, 80),
       form: orNull(fields.form, (field) => oneOf(field, ['shell', 'pasteurized'] as const)),
       size: orNull(fields.size, (field) => oneOf(field, Object.keys(EGG_SIZES) as EggSize[])),
@@ -85,16 +89,20 @@ export const lotReceived: KindOf<'lot-received'> = {
     ...(held ? [{ type: 'item' as const, id: held.item }] : []),
     ...(received ? instrumentOf(received) : []),
   ],
-  reads: ({ body: { pasteurized, held } }) => [
+  reads: ({ kitchen, body: { own, pasteurized, held } }) => [
+    ...(own ? [{ type: 'kitchen' as const, id: kitchen }] : []),
     ...(pasteurized?.by === 'this kitchen' ? [{ type: 'limits' as const, id: pasteurized.limits }] : []),
     ...(held?.unit ? [{ type: 'unit' as const, id: held.unit }] : []),
   ],
   readsThen: (_claim, _read, world) => limitsIn(world),
-  refuse({ about, at, body }, read, world) {
-    const { pasteurized, held, verdict } = body
+  refuse({ about, at, kitchen, body }, read, world) {
+    const { own, pasteurized, held, verdict } = body
     if (read('lot', about.id)) return { code: 'already there', field: 'about.id', what: 'lot' }
     if (held && read('item', held.item)) return { code: 'already there', field: 'body.held', what: 'item' }
     if (held?.unit && !read('unit', held.unit)) return { code: 'not there', field: 'body.held', what: 'unit' }
+    // One of the kitchen's own comes as what it is most like: egg as egg, frozen fruit as frozen fruit.
+    const like = own && keptOf(own.key, kitchen, read)?.like
+    if (own && (!like || like !== body.ingredient)) return { code: 'not there', field: 'body.own', what: 'ingredient' }
     const day = dayOf(at, world.zone)
     if (pasteurized?.by === 'this kitchen') {
       const own = limitsAt(read('limits', pasteurized.limits)?.versions ?? [], at)
@@ -109,11 +117,15 @@ export const lotReceived: KindOf<'lot-received'> = {
     if (why && !isAllowed(verdict, found)) return { code: 'received otherwise', field: 'body.verdict', why }
     return null
   },
-  derive({ at, body }, read, world) {
+  derive({ at, kitchen, body }, read, world) {
     const limits = limitsNow(world, read, at)
+    const own = body.own && { own: ourFood(body.own.key, read('kitchen', kitchen)?.ingredients ?? [])! }
     return {
+      ...own,
       ...backedIn(body, at, read),
-      ...(limits && body.held ? { held: { ...body.held, ...packageOf(body, limits, dayOf(at, world.zone), at) } } : {}),
+      ...(limits && body.held
+        ? { held: { ...body.held, ...packageOf({ ...body, ...own }, limits, dayOf(at, world.zone), at) } }
+        : {}),
     }
   },
   lateAfter: 30 * MINUTE,
@@ -153,6 +165,10 @@ export const lotReceived: KindOf<'lot-received'> = {
       }
     },
   },
+}
+
+function keptOf(key: Id, kitchen: Id, read: Read) {
+  return read('kitchen', kitchen)?.ingredients.find((each) => each.key === key && !each.gone && each.into === null)
 }
 
 /** How cold it came in, with what stood behind that. */

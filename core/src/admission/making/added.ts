@@ -1,5 +1,6 @@
 import type { Bodies, Addition, Claim, Seal } from '../../ledger/entry'
 import { foodIn } from '../../recipe/ingredient/own'
+import { asKnown } from '../../recipe/ingredient/ours'
 import { isFrozenFruit } from '../../recipe/ingredient/produce'
 import { parseIngredient } from '../../recipe/method/parseMethod'
 import { MINUTE } from '../../ground/instant'
@@ -47,27 +48,39 @@ export const added: KindOf<'added'> = {
     }
   },
   writes: ({ about }) => [about],
-  reads: ({ body: { lot } }) => (lot !== null && isId(lot) ? [{ type: 'lot', id: lot }] : []),
-  resolve({ at, body }, read, { zone }) {
+  reads: ({ kitchen, body: { lot, own } }) => [
+    ...(lot !== null && isId(lot) ? [{ type: 'lot' as const, id: lot }] : []),
+    ...(own ? [{ type: 'kitchen' as const, id: kitchen }] : []),
+  ],
+  resolve(claim, read, { zone }) {
+    const { at } = claim
+    const body = asOurs(claim, read)
     if (foodIn(body)?.egg != null) return { egg: isPasteurized(body, read, dayOf(at, zone)) ? 'pasteurized' : 'shell' }
     return body.state === 'treated' && isFrozenFruit(body.ingredient) ? { treated: isTreated(body, read) } : null
   },
   refuse(claim, read, { zone }) {
-    const { step, state, lot } = claim.body
+    const body = asOurs(claim, read)
+    const { step, state, lot } = body
     const batch = atKnownStep(claim, step, read)
     if (isRefusal(batch)) return batch
-    const food = foodIn(claim.body)
+    const food = foodIn(body)
     const isEgg = food?.egg != null
     // As a plan it is refused; what is in already can always be entered, and betters nothing.
     if (!isEgg || claim.body.happened) return null
     if (state === 'pasteurized lot' && lot === null) return { code: 'lot needed', field: 'body.lot' }
     // A word typed in a box is no lot: such an egg is raw.
-    if (isPasteurized(claim.body, read, dayOf(claim.at, zone))) return null
+    if (isPasteurized(body, read, dayOf(claim.at, zone))) return null
     const why = wrongEgg(batch, eggRuleOfAddition(batch), 'shell')
     return why && { code: 'wrong egg', field: 'body.state', lot: lot ?? food.name, why }
   },
+  derive: (claim, read) => (claim.body.own ? { own: asOurs(claim, read).own! } : {}),
   lateAfter: 15 * MINUTE,
   fact: asResolved,
+}
+
+/** The kitchen's own is what the kitchen says that it is, whatever a tablet sends along: egg stays egg. */
+function asOurs({ kitchen, body }: Claim<'added'>, read: Read): Addition {
+  return body.own ? { ...body, own: asKnown(body.own, read('kitchen', kitchen)?.ingredients ?? []) } : body
 }
 
 /** Frozen fruit is treated where its received lot says by what. */

@@ -13,6 +13,7 @@ import { withSignedLines } from '../../rules/signedLine'
 import { approvedOf } from '../../state/method'
 import { parseProcedure, parseVessel, PROCEDURE } from '../../recipe/method/parseMethod'
 import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
+import { withOurs } from '../../recipe/ingredient/ours'
 
 declare module '../../ledger/entry' {
   interface Bodies {
@@ -71,11 +72,13 @@ export const batchStarted: KindOf<'batch-started'> = {
     }
     return null
   },
-  derive({ at, body }, read, { zone }) {
+  derive({ at, body, kitchen }, read, { zone }) {
     const state = read('method', body.method.id)
+    // Its own ingredients by what is known of them now, and not as the method was saved.
+    const method = withOurs(approvedOf(state)!, read('kitchen', kitchen)?.ingredients ?? [])
     const limits = limitsAt(read('limits', body.limits.id)!.versions, at)!
     const signed = state?.signed ?? NOTHING_SIGNED
-    return heldTo(approvedOf(state)!, body.factor, limits, isForSusceptible(body.terms), dayOf(at, zone), signed)
+    return heldTo(method, body.factor, limits, isForSusceptible(body.terms), dayOf(at, zone), signed)
   },
   begins: {
     batch: ({ claim: { about, at, by, body } }) => ({

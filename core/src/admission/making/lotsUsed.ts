@@ -4,6 +4,7 @@ import { id, list, object, oneOf, text } from '../../ground/field'
 import { dayOf } from '../../ground/zone'
 import { ingredientOf } from '../../recipe/method/facts'
 import { isUntreatedFruit } from '../../recipe/ingredient/produce'
+import type { Ingredient } from '../../recipe/ingredient/ingredient'
 import type { Amount, Method } from '../../recipe/method/method'
 import type { BatchState } from '../../state/batch'
 import { isEggLot, type LotState } from '../../state/lot'
@@ -22,6 +23,8 @@ export interface LotUse {
   name: string
   /** Key of the catalogue, of the lot; null for what was bought ready. */
   ingredient: string | null
+  /** One of the kitchen's own: its allergens are its own. */
+  own?: Ingredient
   /** It is another thing than the method names: its allergens come along. */
   instead?: true
   /** Frozen fruit that the method takes treated, and of which nobody said how. */
@@ -54,7 +57,7 @@ export const lotsUsed: KindOf<'lots-used'> = {
       uses: list(
         uses,
         (field) => {
-          const names = ['amount', 'lot', 'code', 'name', 'ingredient', 'instead', 'untreated'] as const
+          const names = ['amount', 'lot', 'code', 'name', 'ingredient', 'own', 'instead', 'untreated'] as const
           const { amount, lot, ...found } = object(field, names)
           // What core finds of the lot needs no parsing: it is taken from there.
           const { code, name, ingredient } = found
@@ -64,6 +67,7 @@ export const lotsUsed: KindOf<'lots-used'> = {
             code: code.value as string,
             name: name.value as string,
             ingredient: ingredient.value as string | null,
+            ...(found.own.value === undefined ? {} : { own: found.own.value as Ingredient }),
             ...(found.instead.value === undefined ? {} : { instead: true as const }),
             ...(found.untreated.value === undefined ? {} : { untreated: true as const }),
           }
@@ -105,11 +109,11 @@ export const lotsUsed: KindOf<'lots-used'> = {
 
 /** What core finds of lots that are named for a step of a batch. */
 export function lotUseOf(
-  lot: Pick<LotState, 'id' | 'code' | 'name' | 'ingredient'>,
+  lot: Pick<LotState, 'id' | 'code' | 'name' | 'ingredient' | 'own'>,
   amount: Amount,
   isTreated: boolean,
 ): LotUse {
-  const { id: of, code, name, ingredient } = lot
+  const { id: of, code, name, ingredient, own } = lot
   const put = {
     ingredient: ingredient ?? amount.ingredient,
     state: isTreated ? ('treated' as const) : amount.state === 'treated' ? ('frozen' as const) : amount.state,
@@ -120,7 +124,8 @@ export function lotUseOf(
     code,
     name,
     ingredient,
-    ...(ingredient === amount.ingredient ? {} : { instead: true as const }),
+    ...(own ? { own } : {}),
+    ...((own?.key ?? ingredient) === amount.ingredient ? {} : { instead: true as const }),
     // What the method says of it already is counted there.
     ...(isUntreatedFruit(put) && !isUntreatedFruit(amount) ? { untreated: true as const } : {}),
   }

@@ -16,6 +16,9 @@ import { limitsNow } from '../guard/storeOf'
 import { throughTools } from '../guard/throughTools'
 import { carriedInto } from '../../judgement/lineage/carryOver'
 import { isCleared } from '../../judgement/lineage/cleared'
+import { NEW_KITCHEN } from '../../state/kitchen'
+import { withOurs } from '../../recipe/ingredient/ours'
+import { withKnown } from '../../judgement/lineage/contents'
 import { portionOf } from '../../judgement/lineage/portion'
 
 declare module '../../ledger/entry' {
@@ -85,9 +88,11 @@ export const portioned: KindOf<'portioned'> = {
     return body.last && !cleared ? { code: 'not proven to leave', field: 'body.last', batch: batch.code } : null
   },
   derive({ at, kitchen, body }, read, world) {
-    const batch = read('batch', body.batch)!
-    const carried = carriedInto(batch, read('kitchen', kitchen)?.tools ?? [], (of) => read('batch', of))
-    return portionOf(batch, madeBy(batch, body, read)!, body, limitsNow(world, read, at)!, world.zone, at, carried)
+    const { tools, ingredients } = read('kitchen', kitchen) ?? NEW_KITCHEN
+    const batch = withKnown(read('batch', body.batch)!, ingredients)
+    const carried = carriedInto(batch, tools, (of) => read('batch', of))
+    const method = withOurs(madeBy(batch, body, read)!, ingredients)
+    return portionOf(batch, method, body, limitsNow(world, read, at)!, world.zone, at, carried)
   },
   lateAfter: 30 * MINUTE,
   fact: ({ about, body }) => ({ ...body, item: about.id }),

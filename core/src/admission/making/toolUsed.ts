@@ -1,6 +1,8 @@
 import { flag, id, object, text } from '../../ground/field'
 import { MINUTE } from '../../ground/instant'
 import type { ToolUsed, Traces } from '../../ledger/tool'
+import { NEW_KITCHEN } from '../../state/kitchen'
+import { withKnown } from '../../judgement/lineage/contents'
 import { toolUseOf } from '../../judgement/lineage/carryOver'
 import { usedBy } from '../../state/tool'
 import { isEntryLate } from '../../ledger/late'
@@ -55,9 +57,10 @@ export const toolUsed: KindOf<'tool-used'> = {
     return known ? null : { code: 'not there', field: 'body.tool', what: 'tool' }
   },
   derive({ about, at, kitchen, body }, read, { now = at }) {
-    const tools = read('kitchen', kitchen)?.tools ?? []
+    const { tools, ingredients } = read('kitchen', kitchen) ?? NEW_KITCHEN
     const known = now - at > LATE_AFTER ? now : null
-    return toolUseOf(read('batch', about.id)!, body, tools, (of) => read('batch', of), at, known)
+    const batch = withKnown(read('batch', about.id)!, ingredients)
+    return toolUseOf(batch, body, tools, (of) => read('batch', of), at, known)
   },
   lateAfter: LATE_AFTER,
   fact: asEntered,

@@ -12,7 +12,7 @@ import { useByOf } from './useBy'
 
 /** What a package is held by: its maker's use-by, and the opened days once it is opened. */
 export function packageOf(
-  lot: Pick<LotReceived, 'ingredient' | 'form' | 'name' | 'useBy' | 'treatment' | 'dateKind'>,
+  lot: Pick<LotReceived, 'ingredient' | 'form' | 'name' | 'useBy' | 'treatment' | 'dateKind' | 'own'>,
   limits: LimitSet,
   day: Day,
   at: Instant,
@@ -39,12 +39,12 @@ export function packageOf(
 /** Food is frozen before its use-by only where the house keeps its freezers at this or under, °C. */
 const HARD_FROZEN = -18
 
-function packageFacts({ ingredient, form, name }: Parameters<typeof packageOf>[0]): ItemFacts {
-  const food = ingredient === null ? null : catalogue[ingredient]
+function packageFacts({ ingredient, own, form, name }: Parameters<typeof packageOf>[0]): ItemFacts {
+  const food = own ?? (ingredient === null ? null : catalogue[ingredient])
   // Of a bought component nothing is known but its name: nothing is claimed.
   if (!food)
     return { allergens: [], claims: [], advisory: false, heat: 'no heat asked', needsCold: true, unknown: [name] }
-  const { allergens, needsCold, egg } = food
+  const { allergens, needsCold, egg, unchecked } = food
   const heat = egg === null ? 'no heat asked' : form === 'pasteurized' ? 'pasteurized' : 'raw'
   const ingredients = [listed(food, null)]
   return {
@@ -53,7 +53,7 @@ function packageFacts({ ingredient, form, name }: Parameters<typeof packageOf>[0
     advisory: false,
     heat,
     needsCold,
-    unknown: [],
+    unknown: unchecked ? [food.name] : [],
     ingredients,
   }
 }

@@ -1,6 +1,7 @@
 import type { Instant } from '../../ground/instant'
 import type { Traces } from '../../ledger/tool'
 import type { Allergen, Ingredient } from '../../recipe/ingredient/ingredient'
+import { asKnown, type OwnKept } from '../../recipe/ingredient/ours'
 import { foodIn } from '../../recipe/ingredient/own'
 import type { MethodFacts } from '../../recipe/method/facts'
 import type { BatchState } from '../../state/batch'
@@ -23,7 +24,9 @@ export function contentsOf(
   const instead = valid(facts['lots-used']).flatMap(({ value }) => value.uses.filter((use) => use.instead))
   const besides = [
     ...inByThen(facts.added).flatMap(({ value }) => foodIn(value) ?? []),
-    ...instead.flatMap(({ ingredient }) => (ingredient === null ? [] : (foodIn({ ingredient }) ?? []))),
+    ...instead.flatMap(
+      (use) => use.own ?? (use.ingredient === null ? [] : (foodIn({ ingredient: use.ingredient }) ?? [])),
+    ),
   ]
   // What nobody read stays unknown, also where a part that went in has the same name.
   const missing = declared.unknown.filter((name) => !parts.some((part) => part.name === name))
@@ -38,6 +41,21 @@ export function contentsOf(
     ]),
     unknown: [...missing, ...bought, ...declared.unchecked, ...unread, ...parts.flatMap((part) => part.facts.unknown)],
     besides,
+  }
+}
+
+/** A batch with what went in of the kitchen's own as that is known now. */
+export function withKnown(batch: BatchState, kept: readonly OwnKept[]): BatchState {
+  const { added, 'lots-used': lots } = batch.facts
+  const known = <T extends { own?: Ingredient }>(told: T): T =>
+    told.own ? { ...told, own: asKnown(told.own, kept) } : told
+  return {
+    ...batch,
+    facts: {
+      ...batch.facts,
+      added: added.map((fact) => ({ ...fact, value: known(fact.value) })),
+      'lots-used': lots.map((fact) => ({ ...fact, value: { ...fact.value, uses: fact.value.uses.map(known) } })),
+    },
   }
 }
 

@@ -22,7 +22,7 @@ export function ingredientsOf(
       const grams = amount.grams === null ? null : amount.grams * factor
       const instead = uses.find((use) => use.amount === amount.key && use.instead)
       if (instead) {
-        const food = instead.ingredient === null ? null : foodIn({ ingredient: instead.ingredient })
+        const food = instead.own ?? (instead.ingredient === null ? null : foodIn({ ingredient: instead.ingredient }))
         return food ? listed(food, grams) : unread(instead.name, grams)
       }
       const food = ingredientOf(amount, method)

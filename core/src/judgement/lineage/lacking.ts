@@ -30,7 +30,12 @@ export function lackingSince(now: Lacking, before: Lacking): Lacking | null {
   const contains = tracesBeside(now.contains, before.contains) ?? NO_TRACES
   const mayContain = tracesBeside(now.mayContain, before.mayContain) ?? NO_TRACES
   const claims = now.claims.filter((claim) => !before.claims.includes(claim))
-  return isNothing(contains) && isNothing(mayContain) && claims.length === 0 ? null : { contains, mayContain, claims }
+  const lacks = { contains, mayContain, claims }
+  return isLacking(lacks) ? lacks : null
+}
+
+export function isLacking({ contains, mayContain, claims }: Lacking): boolean {
+  return !isNothing(contains) || !isNothing(mayContain) || claims.length > 0
 }
 
 export function bothLacking(a: Lacking, b: Lacking): Lacking {

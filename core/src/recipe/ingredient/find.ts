@@ -7,10 +7,12 @@ const FOODS = Object.values(catalogue)
 /**
  * Ingredients that a text may mean, the nearest first: one of its names is the text, begins with it, has a word that does,
  * or has all its words in any order. Among equals the own name goes before another one, the shorter before the longer.
+ * @param ours the kitchen's own beside the catalogue
  */
-export function findIngredients(text: string): Ingredient[] {
+
+export function findIngredients(text: string, ours: readonly Ingredient[] = []): Ingredient[] {
   const wanted = folded(text)
-  if (wanted === '') return [...FOODS]
+  if (wanted === '') return [...ours, ...FOODS]
   const words = wanted.split(' ')
   const nearness = (name: string): number => {
     if (name === wanted) return 0
@@ -18,11 +20,13 @@ export function findIngredients(text: string): Ingredient[] {
     if (name.includes(` ${wanted}`)) return 2
     return words.every((word) => ` ${name}`.includes(` ${word}`)) ? 3 : Infinity
   }
-  const found = FOODS.map((food) => {
-    const names = namesOf(food).map(folded)
-    const rank = Math.min(...names.map((name, i) => nearness(name) * 2 + (i === 0 ? 0 : 1)))
-    return { food, rank }
-  }).filter(({ rank }) => rank < Infinity)
+  const found = [...ours, ...FOODS]
+    .map((food) => {
+      const names = namesOf(food).map(folded)
+      const rank = Math.min(...names.map((name, i) => nearness(name) * 2 + (i === 0 ? 0 : 1)))
+      return { food, rank }
+    })
+    .filter(({ rank }) => rank < Infinity)
   found.sort((a, b) => a.rank - b.rank || a.food.name.length - b.food.name.length)
   return found.map(({ food }) => food)
 }

@@ -27,7 +27,7 @@ export type DietClaim = 'vegetarian' | 'vegan' | 'without gluten' | 'without nut
 export type FindMethod = (id: string) => Method | null
 
 const ETHANOL_DENSITY = 0.789
-const CLAIMS: DietClaim[] = ['vegetarian', 'vegan', 'without gluten', 'without nuts', 'without alcohol']
+export const CLAIMS: readonly DietClaim[] = ['vegetarian', 'vegan', 'without gluten', 'without nuts', 'without alcohol']
 
 /** Everything is computed anew from the parts: a swap withdraws a claim by itself. */
 export function factsOf(method: Method, find: FindMethod): MethodFacts {

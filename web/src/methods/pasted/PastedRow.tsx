@@ -7,9 +7,10 @@ import { KeyRow } from '../../kit/KeyRow'
 import { RowKey } from '../../kit/RowKey'
 import { speaks } from '../../kit/language'
 import type { Settled } from '../../app/begun'
+import { useOurs } from '../../ours/useOurs'
 import { HowMuch, takenFrom, type TypedAmount } from '../../parts/HowMuch'
 import { IngredientField } from '../../parts/IngredientField'
-import { OwnIngredient } from '../../parts/OwnIngredient'
+import { OwnIngredient } from '../../ours/OwnIngredient'
 import styles from './pasted.module.css'
 
 const say = speaks(pastedMessages)
@@ -64,6 +65,7 @@ function Settling({
   const [chosen, setChosen] = useState(food)
   const [typed, setTyped] = useState<TypedAmount>(() => ({ text: writtenOf(material, food, measures), which: null }))
   const [making, setMaking] = useState(false)
+  const ours = useOurs()
   const taken = takenFrom(typed, chosen, measures)
   const open = typed.text.trim() !== '' && taken === null
   const settle = (as: Ingredient) =>
@@ -90,7 +92,7 @@ function Settling({
     )
   return (
     <div className={styles.settling}>
-      <IngredientField label={say('whichIngredient')} chosen={chosen} onChoose={setChosen} />
+      <IngredientField label={say('whichIngredient')} beside={ours} chosen={chosen} onChoose={setChosen} />
       <HowMuch typed={typed} of={chosen} system={measures} reader={reader} onType={setTyped} />
       <KeyRow>
         <Key look="primary" why={(!chosen || open) && say('whichAndHowMuch')} onClick={() => chosen && settle(chosen)}>

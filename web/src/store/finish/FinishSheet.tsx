@@ -14,6 +14,7 @@ import { speaks } from '../../kit/language'
 import { AmountOf } from '../AmountOf'
 import putAwayStyles from '../putAway.module.css'
 import { storeOfLine, useStored, whereIs } from '../useStore'
+import { useOurs } from '../../ours/useOurs'
 import { dryFoods, finishedBody, toppingOffers, type Offer } from './finishing'
 import { FoodForm } from './FoodForm'
 import { HeldForm } from './HeldForm'
@@ -128,7 +129,7 @@ function What({
   onChoose,
 }: Pick<Props, 'base' | 'line' | 'reader'> & { offers: readonly Offer[]; onChoose: (chosen: Chosen) => void }) {
   const [text, setText] = useState('')
-  const foods = dryFoods(text, base)
+  const foods = dryFoods(text, base, useOurs())
   const shut = offers.filter((offer) => offer.shut !== null)
   return (
     <Stack spacing={2} useFlexGap>

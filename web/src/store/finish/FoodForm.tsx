@@ -1,6 +1,14 @@
 import Stack from '@mui/material/Stack'
 import { useState } from 'react'
-import { dayOf, isLookedAt, lotShut, type Ingredient, type LotState, type ToppingFood } from '@logged-thermal/core'
+import {
+  catalogue,
+  dayOf,
+  isLookedAt,
+  lotShut,
+  type Ingredient,
+  type LotState,
+  type ToppingFood,
+} from '@logged-thermal/core'
 import { finishMessages, lotWords, type Reader } from '@logged-thermal/wording'
 import { useNow } from '../../app/now'
 import type { LineData } from '../../app/lineData'
@@ -23,7 +31,7 @@ interface Props {
 /** A dry thing goes on: from which lot, and how it looks. */
 export function FoodForm({ food, line, reader, onTold, onOther }: Props) {
   const day = dayOf(useNow(), reader.zone)
-  const lots = line.lots.filter((lot) => lot.ingredient === food.key && lotShut(lot, day) === null)
+  const lots = line.lots.filter((lot) => (lot.own?.key ?? lot.ingredient) === food.key && lotShut(lot, day) === null)
   const [picked, setPicked] = useState(lots.at(-1)?.id ?? NONE)
   const [looks, setLooks] = useState<Looks>(null)
   const lot = lots.find(({ id }) => id === picked) ?? null
@@ -55,6 +63,7 @@ export function FoodForm({ food, line, reader, onTold, onOther }: Props) {
             {
               of: 'food',
               ingredient: food.key,
+              ...(food.key in catalogue ? {} : { own: food }),
               lot: lot?.id ?? null,
               grams: null,
               condition: looks ? { good: looks === 'good', why: null } : null,

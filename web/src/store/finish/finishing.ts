@@ -67,10 +67,10 @@ export function finishBarred(base: ItemState, line: LineData, store: Store, now:
 const OFFERED = 6
 
 /** Dry things, and fresh fruit and herbs, that a name may mean. */
-export function dryFoods(text: string, base: ItemState): Ingredient[] {
+export function dryFoods(text: string, base: ItemState, ours: readonly Ingredient[]): Ingredient[] {
   return text.trim() === ''
     ? []
-    : findIngredients(text)
+    : findIngredients(text, ours)
         .filter((food) => keepsUnheld(food, base.facts))
         .slice(0, OFFERED)
 }

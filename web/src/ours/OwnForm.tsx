@@ -1,6 +1,5 @@
-import { useState } from 'react'
-import { v7 as uuid } from 'uuid'
-import { ALLERGENS, ownIngredient, type Allergen, type Ingredient } from '@logged-thermal/core'
+import { useState, type ReactNode } from 'react'
+import { ALLERGENS, type Allergen, type Ingredient, type OwnIngredient } from '@logged-thermal/core'
 import { amountMessages } from '@logged-thermal/wording'
 import { CheckField } from '../kit/CheckField'
 import { ChoiceKeys } from '../kit/ChoiceKeys'
@@ -8,25 +7,30 @@ import { Field } from '../kit/Field'
 import { Key } from '../kit/Key'
 import { KeyRow } from '../kit/KeyRow'
 import { speaks } from '../kit/language'
-import { IngredientField } from './IngredientField'
-import styles from './ownIngredient.module.css'
+import { IngredientField } from '../parts/IngredientField'
+import styles from './ours.module.css'
 
 const say = speaks(amountMessages)
 
-/** Something that no list has: its name, what it is most like, and its allergens, or that nobody has read them. */
-export function OwnIngredient({
-  called,
+/** What an ingredient of the kitchen's own is: its name, what it is most like, its allergens, or that nobody read them. */
+export function OwnForm({
+  first,
+  done,
+  children,
   onDone,
   onClose,
 }: {
-  called: string
-  onDone: (ingredient: Ingredient) => void
+  first: { name: string; like: Ingredient | null; allergens: OwnIngredient['allergens'] }
+  /** What is written on the key that takes it. */
+  done: string
+  children?: ReactNode
+  onDone: (own: Omit<OwnIngredient, 'key'>) => void
   onClose: () => void
 }) {
-  const [name, setName] = useState(called)
-  const [like, setLike] = useState<Ingredient | null>(null)
-  const [read, setRead] = useState<'not known' | 'read'>('not known')
-  const [allergens, setAllergens] = useState<readonly Allergen[]>([])
+  const [name, setName] = useState(first.name)
+  const [like, setLike] = useState(first.like)
+  const [read, setRead] = useState<'not known' | 'read'>(first.allergens ? 'read' : 'not known')
+  const [allergens, setAllergens] = useState<readonly Allergen[]>(first.allergens ?? [])
   const ready = name.trim() !== '' && like !== null
   return (
     <section className={styles.own} aria-label={say('ownIngredient')}>
@@ -56,15 +60,16 @@ export function OwnIngredient({
       ) : (
         <p className="muted">{say('notKnownMeans')}</p>
       )}
+      {children}
       <KeyRow>
         <Key
           look="primary"
           why={!ready && say('nameAndLike')}
           onClick={() =>
-            like && onDone(ownIngredient(uuid(), name.trim(), like.key, read === 'read' ? allergens : null))
+            like && onDone({ name: name.trim(), like: like.key, allergens: read === 'read' ? [...allergens] : null })
           }
         >
-          {say('makeIngredient')}
+          {done}
         </Key>
         <Key look="outlined" onClick={onClose}>
           {say('notNow')}

@@ -1,0 +1,98 @@
+import { flag, id, list, object, text } from '../../ground/field'
+import type { OwnChanged } from '../../ledger/ownIngredient'
+import type { Lacking, Traces } from '../../ledger/tool'
+import { claimsBeside, NO_TRACES, tracesBeside } from '../../judgement/lineage/carryOver'
+import { factsWithLacking, isLacking } from '../../judgement/lineage/lacking'
+import { factOf } from '../../state/fact'
+import { catalogue } from '../../recipe/ingredient/catalogue'
+import type { Ingredient } from '../../recipe/ingredient/ingredient'
+import { ourFood } from '../../recipe/ingredient/ours'
+import { CLAIMS, claimsOf } from '../../recipe/method/facts'
+import type { KitchenState } from '../../state/kitchen'
+import type { KindOf } from '../guard/kindOf'
+import { OWN, parseOwn } from './ingredientNamed'
+
+declare module '../../ledger/entry' {
+  interface Bodies {
+    'ingredient-changed': OwnChanged
+  }
+}
+
+/** As many held items as one change reaches at once. */
+const MOST = 5000
+
+/**
+ * The lead says otherwise of one of the kitchen's own: its name, what it is like, its allergens; that it is another one by
+ * another name, or is taken no longer. Held items that it is named with and that it makes more of ask the lead.
+ */
+export const ingredientChanged: KindOf<'ingredient-changed'> = {
+  kind: 'ingredient-changed',
+  v: 1,
+  about: 'kitchen',
+  may: ['lead'],
+  signed: false,
+  parse(body) {
+    const { gone, into, items, lacks, ...own } = object(body, [...OWN, 'gone', 'into', 'items', 'lacks'])
+    return {
+      ...parseOwn(own),
+      gone: flag(gone),
+      into: into.value === null ? null : text(into, 40),
+      items: list(items, id, MOST),
+      // What they lack needs no parsing: what core finds is taken and not this.
+      lacks: lacks.value as Lacking,
+    }
+  },
+  writes: ({ about, body: { items } }) => [about, ...items.map((item) => ({ type: 'item' as const, id: item }))],
+  reads: () => [],
+  refuse({ about, kitchen, body }, read) {
+    if (about.id !== kitchen) return { code: 'not there', field: 'about.id', what: 'kitchen' }
+    const { ingredients } = read('kitchen', kitchen) ?? { ingredients: [] }
+    if (!ingredients.some(({ key }) => key === body.key))
+      return { code: 'not there', field: 'body.key', what: 'ingredient' }
+    if (body.items.some((item) => !read('item', item))) return { code: 'not there', field: 'body.items', what: 'item' }
+    const other = body.into === null ? null : ingredients.find(({ key }) => key === body.into)
+    // The same as one that is itself called otherwise: that would go round in a circle.
+    const stands =
+      body.into === null || body.into in catalogue || (other && other.into === null && other.key !== body.key)
+    const others = ingredients.some(({ into }) => into === body.key)
+    return stands && !(body.into !== null && others)
+      ? null
+      : { code: 'not there', field: 'body.into', what: 'ingredient' }
+  },
+  derive({ kitchen, body }, read) {
+    const { ingredients } = read('kitchen', kitchen)!
+    const now = ourFood(body.key, changed({ ingredients }, body).ingredients)!
+    return { lacks: lackingBetween(ourFood(body.key, ingredients)!, now) }
+  },
+  folds: {
+    kitchen: (state, { claim: { body } }) => changed(state, body),
+    item(state, entry) {
+      const { at, body } = entry.claim
+      if (!isLacking(body.lacks)) return state
+      const fact = factOf(entry, at, { ...body.lacks, labels: state.labels })
+      return { ...state, facts: factsWithLacking(state.facts, body.lacks), reached: [...state.reached, fact] }
+    },
+  },
+}
+
+function changed<K extends Pick<KitchenState, 'ingredients'>>(state: K, body: OwnChanged): K {
+  const { key, name, like, allergens, gone, into } = body
+  const next = { key, name, like, allergens, gone, into }
+  return { ...state, ingredients: state.ingredients.map((own) => (own.key === key ? next : own)) }
+}
+
+/** What labels of before lack of a food that is known otherwise now. */
+function lackingBetween(before: Ingredient, now: Ingredient): Lacking {
+  const traces = ({ allergens, unchecked, name }: Ingredient): Traces => ({
+    allergens,
+    unknown: unchecked ? [name] : [],
+  })
+  const kept = claimsBeside(claimsOf([now]), traces(now))
+  return {
+    contains: tracesBeside(traces(now), traces(before)) ?? NO_TRACES,
+    mayContain: NO_TRACES,
+    claims: before.unchecked
+      ? []
+      : CLAIMS.filter((claim) => claimsOf([before]).includes(claim) && !kept.includes(claim)),
+  }
+}

@@ -1,0 +1,180 @@
+import { NO_TRACES } from '../judgement/lineage/carryOver'
+import type { Id } from '../ledger/subject'
+import type { OwnChanged, OwnIngredient } from '../ledger/ownIngredient'
+import { findIngredients } from '../recipe/ingredient/find'
+import { oursOf, ourFood } from '../recipe/ingredient/ours'
+import { ownIngredient } from '../recipe/ingredient/own'
+import type { Allergen } from '../recipe/ingredient/ingredient'
+import type { Method } from '../recipe/method/method'
+import { isLabelOutdated } from '../state/item'
+import { CHEF, COOK, custard, FRIDGE, idOf, KitchenStory, LEAD } from '../test/kitchenStory'
+import { item } from '../test/pot'
+import { at } from '../test/traces'
+
+/** What no list has is the kitchen's own: named once, found everywhere, put right by the lead. Minutes are after ten. */
+
+const CRUNCH = idOf('crunch')
+const crunch: OwnIngredient = { key: CRUNCH, name: 'Farm crunch', like: 'butter', allergens: null }
+const saved = (allergens: Allergen[] | null) => ownIngredient(CRUNCH, 'Farm crunch', 'butter', allergens)
+
+/** The custard with it in, as the chef saved it. */
+const withCrunch = (allergens: Allergen[] | null): Method => {
+  const [milk] = custard.amounts.filter(({ ingredient }) => ingredient === 'milk')
+  return {
+    ...custard,
+    own: [saved(allergens)],
+    amounts: [...custard.amounts, { ...milk!, key: 'c', ingredient: CRUNCH }],
+  }
+}
+
+function kitchen(method: Method = withCrunch(null)) {
+  const story = new KitchenStory({}, [method])
+  story.air(0, 3)
+  story.enter('ingredient-named', story.kitchen.id, -20, crunch, { by: COOK })
+  return story
+}
+
+const change = (story: KitchenStory, minutes: number, more: Partial<OwnChanged>, by = LEAD) => {
+  const body = {
+    ...crunch,
+    gone: false,
+    into: null,
+    items: [] as Id[],
+    lacks: { contains: NO_TRACES, mayContain: NO_TRACES, claims: [] },
+  }
+  return story.post('ingredient-changed', story.kitchen.id, minutes, { ...body, ...more }, { by }).posted
+}
+
+const kept = (story: KitchenStory) => story.kitchen.read('kitchen', story.kitchen.id)!.ingredients
+
+function made(story: KitchenStory, of: Method, start = 0): Id {
+  const batch = story.begin(`pot ${start}`, start, of)
+  story.mark(batch, start + 5, 'temper', 'combined')
+  story.read(batch, start + 10, 80)
+  story.mark(batch, start + 12, 'cook', 'done')
+  return batch
+}
+
+it('is found by its name beside the catalogue, by what it is most like, its allergens not known', () => {
+  const [own] = findIngredients('crunch', oursOf(kept(kitchen())))
+  expect(own).toMatchObject({ key: CRUNCH, needsCold: true, unchecked: true, allergens: [] })
+  const story = kitchen()
+  expect(story.post('ingredient-named', story.kitchen.id, 1, crunch, { by: COOK }).posted).toMatchObject({
+    code: 'already there',
+  })
+})
+
+it('is changed by the lead alone, and the same as another is no circle', () => {
+  const story = kitchen()
+  expect(change(story, 1, { allergens: [] }, CHEF)).toMatchObject({ code: 'may not' })
+  const other = { ...crunch, key: idOf('other'), name: 'Other crunch' }
+  expect(change(story, 1, { ...other })).toMatchObject({ code: 'not there' })
+  story.enter('ingredient-named', story.kitchen.id, 2, other, { by: COOK })
+  for (const into of [CRUNCH, idOf('nowhere')]) expect(change(story, 3, { into })).toMatchObject({ code: 'not there' })
+  expect(change(story, 4, { into: other.key }).ok).toBe(true)
+  expect(change(story, 5, { ...other, into: CRUNCH })).toMatchObject({ code: 'not there' })
+  expect(change(story, 6, { ...other, into: 'butter' })).toMatchObject({ code: 'not there' })
+})
+
+it('the same as another it has the allergens of both; taken no longer it is not offered, and stays what it is', () => {
+  const story = kitchen()
+  change(story, 1, { allergens: ['sesame'], into: 'butter' })
+  expect(oursOf(kept(story))).toEqual([])
+  expect(ourFood(CRUNCH, kept(story))!.allergens.sort()).toEqual(['milk', 'sesame'])
+  change(story, 2, { allergens: null, into: 'butter' })
+  expect(ourFood(CRUNCH, kept(story))).toMatchObject({ allergens: ['milk'], name: 'Butter' })
+  change(story, 3, { gone: true })
+  expect([oursOf(kept(story)), ourFood(CRUNCH, kept(story))!.name]).toEqual([[], 'Farm crunch'])
+})
+
+describe('what the lead reads on its package', () => {
+  it('counts in every batch from then on, whatever its method was saved with, and in what is running', () => {
+    const of = withCrunch([])
+    const story = kitchen(of)
+    change(story, 1, { allergens: [] })
+    const running = made(story, of, 2)
+    const add = { step: 'cook', ingredient: CRUNCH, own: saved([]), grams: 50, state: 'as it is' as const, lot: null }
+    const besides = made(story, custard, 3)
+    story.enter('added', besides, 20, add)
+    change(story, 30, { allergens: ['tree nuts'] })
+    const after = made(story, of, 40)
+    for (const [batch, method] of [
+      [running, of],
+      [besides, custard],
+      [after, of],
+    ] as const) {
+      const { facts } = item(story, story.putAway(batch, 60, {}, method))
+      expect(facts.allergens).toEqual(['egg', 'milk', 'tree nuts'])
+      expect(facts.claims).not.toContain('without nuts')
+    }
+  })
+
+  it('is on what is held with it in, and asks the lead about that; what it only betters asks nobody', () => {
+    const of = withCrunch([])
+    const story = kitchen(of)
+    change(story, 1, { allergens: [] })
+    const batch = made(story, of, 2)
+    story.read(batch, 20, 57)
+    story.read(batch, 100, 20)
+    story.read(batch, 240, 4.5)
+    const put = story.putAway(batch, 245, {}, of)
+    story.enter('label-printed', put, 246, { copies: 2 })
+    expect(change(story, 250, { allergens: ['tree nuts'], items: [put] }).ok).toBe(true)
+    expect(item(story, put).facts).toMatchObject({ allergens: ['egg', 'milk', 'tree nuts'] })
+    expect(item(story, put).facts.claims).not.toContain('without nuts')
+    expect(isLabelOutdated(item(story, put))).toBe(true)
+    expect(story.kitchen.item(put, at(251))).toMatchObject({ asks: 'lead decides', usable: false })
+    const { length } = item(story, put).reached
+    change(story, 260, { allergens: [], items: [put] })
+    expect(item(story, put).reached).toHaveLength(length)
+    expect(item(story, put).facts.allergens).toContain('tree nuts')
+    expect(change(story, 261, { allergens: [], items: [idOf('no item')] })).toMatchObject({ field: 'body.items' })
+  })
+})
+
+it('is egg where the kitchen says so, whatever a tablet sends along', () => {
+  const story = kitchen()
+  change(story, 1, { like: 'yolk', allergens: null })
+  const batch = made(story, custard)
+  const own = saved([])
+  const body = { step: 'cook', ingredient: CRUNCH, own, grams: 50, state: 'as it is' as const, lot: null }
+  const before = story.standing(batch, 'egg', 14)
+  story.enter('added', batch, 15, body)
+  expect([before, story.standing(batch, 'egg', 16)]).toEqual(['proven', 'open'])
+})
+
+describe('received', () => {
+  const held = {
+    item: idOf('carton'),
+    code: 'C1',
+    measure: { value: 500, unit: 'g' as const },
+    cost: null,
+    unit: FRIDGE,
+    shelf: 1,
+  }
+  const derived = { dating: null as never, facts: null as never }
+  const receive = (story: KitchenStory, ingredient: string) =>
+    story.receive(idOf('lot'), 1, ingredient, null, {
+      own: saved([]),
+      name: 'Farm crunch',
+      held: { ...held, ...derived },
+    })
+
+  it('it is judged as what it is most like, and has its own allergens, as the kitchen knows them', () => {
+    const story = kitchen()
+    receive(story, 'butter')
+    expect(item(story, held.item).facts).toMatchObject({ needsCold: true, unknown: ['Farm crunch'], claims: [] })
+    expect(() => receive(kitchen(), 'sugar')).toThrow(/body.own/)
+  })
+
+  it('in the place of what the method names, it brings its allergens along', () => {
+    const story = new KitchenStory({}, [custard])
+    story.enter('ingredient-named', story.kitchen.id, -20, { ...crunch, allergens: ['tree nuts'] }, { by: COOK })
+    receive(story, 'butter')
+    const batch = made(story, custard)
+    const uses = [{ amount: 'milk', lot: idOf('lot'), code: '', name: '', ingredient: null }]
+    story.enter('lots-used', batch, 8, { step: 'warm', uses })
+    const { facts } = item(story, story.putAway(batch, 20))
+    expect(facts.allergens).toEqual(['egg', 'milk', 'tree nuts'])
+  })
+})
