@@ -1,7 +1,7 @@
 /** Ingredients of the kitchen's own, as the lead puts them right. */
 export const oursMessages = {
   ownIngredients: 'Ingredients of our own',
-  ownIngredientsCount: 'Our own ({count})',
+  ownIngredientsCount: 'Own ingredients ({count})',
   whatTheyAre:
     'What no list has, as somebody named it. What you change counts from now on, in every method that has it.',
   noneYet: 'None yet. Where something goes in, tap “Not on the list”.',
