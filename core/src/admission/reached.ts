@@ -2,6 +2,7 @@ import type { Instant } from '../ground/instant'
 import type { AnyClaim, Entry } from '../ledger/entry'
 import type { Id, Subject } from '../ledger/subject'
 import type { Lacking, Reached } from '../ledger/tool'
+import { untoldOf } from '../judgement/lineage/carryOver'
 import { bothLacking, lackingOf, lackingSince } from '../judgement/lineage/lacking'
 import type { World } from '../judgement/world'
 import type { BatchState } from '../state/batch'
@@ -61,6 +62,7 @@ function aroundLabels(claim: AnyClaim, read: Read): Subject[] {
  */
 function isToldAfter(claim: AnyClaim, read: Read): boolean {
   const batches = told(claim, read)
+  const tools = toolsOf(claim.kitchen, read)
   const puts = (of: BatchState) => valid(of.facts.portioned).map(({ at }) => at)
   const uses = (of: BatchState) => valid(of.facts['tool-used']).map(({ at }) => at)
   const isAfter = (times: readonly Instant[]) => times.some((time) => time >= claim.at)
@@ -72,8 +74,14 @@ function isToldAfter(claim: AnyClaim, read: Read): boolean {
       return batches.some((of) => puts(of).length + uses(of).length > 0)
     case 'step-marked':
       return batches.some((of) => isAfter(puts(of)))
+    case 'portioned': {
+      // Where nobody told which tool it went through, it counts as each of the kind.
+      const untold = untoldOf(batches[0]!, tools, (id) => read('batch', id), claim.at)
+      const since = Math.min(...untold.map(({ at }) => at))
+      return untold.length > 0 && tools.some(({ uses }) => uses.some(({ at }) => at >= since))
+    }
     case 'tool-used': {
-      const tool = toolsOf(claim.kitchen, read).find((each) => each.tool === claim.body.tool)
+      const tool = tools.find((each) => each.tool === claim.body.tool)
       return batches.some((of) => isAfter([...puts(of), ...(tool?.uses.map(({ at }) => at) ?? [])]))
     }
     case 'corrected':

@@ -1,5 +1,6 @@
 import type { Id } from '../ledger/subject'
 import { NO_TRACES } from '../judgement/lineage/carryOver'
+import { portionOf } from '../judgement/lineage/portion'
 import type { Method } from '../recipe/method/method'
 import { guideOf } from '../advice/guide/guide'
 import { CHEF, COOK, custard, idOf, KitchenStory, LEAD } from '../test/kitchenStory'
@@ -231,6 +232,71 @@ describe('what is told only after the next batch was put away reaches its labels
     const put = story.putAway(second, 40, {}, plain)
     story.correct(second, 142, wash)
     expect(item(story, put).facts.mayContain?.allergens).toEqual(['tree nuts'])
+  })
+})
+
+describe('a step whose tool nobody told, once its batch was put away', () => {
+  const untold = (story: KitchenStory, start: number) => {
+    const batch = made(story, nut, 'nutty', start)
+    story.mark(batch, start + 15, 'strain', 'done')
+    return batch
+  }
+
+  it('leaves what was in it in every tool of the kind', () => {
+    const story = kitchen([SIEVE, 'sieve', 'Fine sieve'], [idOf('other'), 'sieve', 'Coarse'], [CHURN, 'churn', 'Churn'])
+    story.putAway(untold(story, 0), 20, {}, nut)
+    for (const [i, tool] of [SIEVE, idOf('other')].entries()) {
+      const next = made(story, plain, `next ${i}`, 30 + i)
+      strain(story, next, 45 + i, tool)
+      expect(held(story, next, 50 + i, plain).mayContain?.allergens).toEqual(['tree nuts'])
+    }
+    const churned = made(story, plain, 'churned', 60)
+    strain(story, churned, 75, CHURN)
+    expect(held(story, churned, 80, plain).mayContain).toBeUndefined()
+  })
+
+  it('also for what went through since and was put away before', () => {
+    const story = withSieve()
+    const batch = untold(story, 0)
+    const next = made(story, plain, 'next', 20)
+    strain(story, next, 35)
+    const put = story.putAway(next, 40, {}, plain)
+    expect(item(story, put).facts.mayContain).toBeUndefined()
+    story.putAway(batch, 50, {}, nut)
+    expect(item(story, put).facts.mayContain?.allergens).toEqual(['tree nuts'])
+    expect(unanswered(story.kitchen.read('batch', next)!)).toHaveLength(1)
+  })
+
+  it('until somebody tells which one it was, or none of them', () => {
+    const story = withSieve()
+    const batch = untold(story, 0)
+    story.putAway(batch, 20, {}, nut)
+    strain(story, batch, 21, null)
+    const next = made(story, plain, 'next', 30)
+    strain(story, next, 45)
+    expect(held(story, next, 50, plain).mayContain).toBeUndefined()
+  })
+
+  it('and whatever its tablet says of that', () => {
+    const story = withSieve()
+    const batch = made(story, plain, 'plain', 0)
+    strain(story, batch, 15)
+    const state = story.kitchen.read('batch', batch)!
+    const said = {
+      code: 'X-1',
+      as: 'portion',
+      measure: { value: 1, unit: 'portion' },
+      last: false,
+      unit: null,
+      shelf: null,
+    } as const
+    const body = portionOf(state, plain, said, story.kitchen.limitsAt(at(20)), 'UTC', at(20))
+    const holds = { allergens: ['sesame' as const], unknown: [] }
+    const forged = [{ step: 'strain', kind: 'sieve' as const, at: at(1), called: 'X', holds }]
+    story.enter('portioned', idOf('forged'), 20, { ...body, untold: forged })
+    const next = made(story, plain, 'next', 30)
+    strain(story, next, 45)
+    expect(held(story, next, 50, plain).mayContain).toBeUndefined()
   })
 })
 

@@ -12,7 +12,7 @@ import type { Bounded } from '../physics/trace/reading'
 import type { Typed } from '../ground/temperature'
 import type { ReadBy } from './instrumentEntries'
 import type { Id, Subject } from './subject'
-import type { Traces } from './tool'
+import type { ToolUntold, Traces } from './tool'
 
 /** A unit of the kitchen that things are held in. */
 export interface ColdUnit {
@@ -67,6 +67,8 @@ export interface Spot {
 
 /** Some of a batch put away as an item of its own. */
 export interface Portioned extends Spot {
+  /** Steps that went through a tool and nobody told which; left out: none. */
+  untold?: ToolUntold[]
   batch: Id
   batchCode: string
   method: Id

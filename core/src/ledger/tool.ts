@@ -1,4 +1,5 @@
 import type { Allergen } from '../recipe/ingredient/ingredient'
+import type { Instant } from '../ground/instant'
 import type { DietClaim } from '../recipe/method/facts'
 import type { ToolKind } from '../recipe/method/tool'
 import type { Id } from './subject'
@@ -34,6 +35,16 @@ export interface ToolUsed {
   /** Whose that was, the last one, by name and code; null: nothing went through it, as far as the logbook knows. */
   after: string | null
   /** What is in it now: all that this batch holds, and what it took over. */
+  holds: Traces
+}
+
+/** A batch was put away, and nobody told which tool it went through at a step: it may have been any of the kind. */
+export interface ToolUntold {
+  step: string
+  kind: ToolKind
+  /** When the step was over. */
+  at: Instant
+  called: string
   holds: Traces
 }
 

@@ -1,6 +1,6 @@
 import type { Instant } from '../ground/instant'
 import type { Id } from '../ledger/subject'
-import type { Tool, ToolUsed } from '../ledger/tool'
+import type { Tool, ToolUntold, ToolUsed } from '../ledger/tool'
 
 /** A tool with what last went through it, in the order it was told. */
 export interface ToolState extends Tool {
@@ -13,6 +13,30 @@ export interface ToolUse extends Pick<ToolUsed, 'washed' | 'holds'> {
   /** The batch, as people call it. */
   called: string
   at: Instant
+  /** Nobody told which tool of the kind it went through at this step: it counts as all of them, until that is told. */
+  untold?: string
+}
+
+/** The tools once a batch was put away with steps whose tool nobody told; each of those counts once. */
+export function untoldBy(
+  tools: readonly ToolState[],
+  entry: Id,
+  batch: Id,
+  untold: readonly ToolUntold[],
+): ToolState[] {
+  return tools.map((tool) =>
+    untold
+      .filter(({ kind, step }) => kind === tool.kind && !tool.gone && !isCounted(tool, batch, step))
+      .reduce(
+        (used, { step, at, called, holds }) =>
+          usedBy(used, { entry, batch, called, at, washed: false, holds, untold: step }),
+        tool,
+      ),
+  )
+}
+
+function isCounted({ uses }: ToolState, batch: Id, step: string): boolean {
+  return uses.some((use) => use.batch === batch && use.untold === step)
 }
 
 /** So many uses are kept: what is older was passed on by those, or washed away. */

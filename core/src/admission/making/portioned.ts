@@ -14,7 +14,8 @@ import { parseMeasure, parseSpot } from '../guard/parseStore'
 import { limitsIn } from '../guard/limitsIn'
 import { limitsNow } from '../guard/storeOf'
 import { throughTools } from '../guard/throughTools'
-import { carriedInto } from '../../judgement/lineage/carryOver'
+import { untoldBy } from '../../state/tool'
+import { carriedInto, untoldOf } from '../../judgement/lineage/carryOver'
 import { isCleared } from '../../judgement/lineage/cleared'
 import { NEW_KITCHEN } from '../../state/kitchen'
 import { withOurs } from '../../recipe/ingredient/ours'
@@ -41,14 +42,13 @@ export const portioned: KindOf<'portioned'> = {
   signed: false,
   parse(body) {
     const said = ['batch', 'method', 'code', 'as', 'measure', 'unit', 'shelf', 'last', 'frozen'] as const
-    const found = ['batchCode', 'name', 'dating', 'facts', 'ready', 'coldAt', 'carried'] as const
+    const found = ['untold', 'batchCode', 'name', 'dating', 'facts', 'ready', 'coldAt', 'carried'] as const
     const fields = object(body, [...said, ...found])
     const { batch, method, code, as, measure, unit, shelf, last, frozen } = fields
     // What follows from the batch needs no parsing: admit takes only the very one that core finds.
-    const follows = Object.fromEntries(found.map((name) => [name, fields[name].value])) as Pick<
-      Portioned,
-      (typeof found)[number]
-    >
+    const follows = Object.fromEntries(
+      found.flatMap((name) => (fields[name].value === undefined ? [] : [[name, fields[name].value]])),
+    ) as Pick<Portioned, (typeof found)[number]>
     return {
       batch: id(batch),
       method: id(method),
@@ -61,7 +61,11 @@ export const portioned: KindOf<'portioned'> = {
       ...follows,
     }
   },
-  writes: ({ about, body: { batch } }) => [about, { type: 'batch', id: batch }],
+  writes: ({ about, kitchen, body: { batch, untold } }) => [
+    about,
+    { type: 'batch', id: batch },
+    ...(untold?.length ? [{ type: 'kitchen' as const, id: kitchen }] : []),
+  ],
   reads: ({ kitchen, body: { method, unit } }) => [
     { type: 'kitchen', id: kitchen },
     { type: 'method', id: method },
@@ -92,10 +96,19 @@ export const portioned: KindOf<'portioned'> = {
     const batch = withKnown(read('batch', body.batch)!, ingredients)
     const carried = carriedInto(batch, tools, (of) => read('batch', of))
     const method = withOurs(madeBy(batch, body, read)!, ingredients)
-    return portionOf(batch, method, body, limitsNow(world, read, at)!, world.zone, at, carried)
+    const untold = untoldOf(batch, tools, (of) => read('batch', of), at)
+    const put = portionOf(batch, method, body, limitsNow(world, read, at)!, world.zone, at, carried)
+    // What a tablet says of it is not taken, also where there is nothing to say.
+    return tools.length > 0 || body.untold ? { ...put, untold } : put
   },
   lateAfter: 30 * MINUTE,
   fact: ({ about, body }) => ({ ...body, item: about.id }),
+  folds: {
+    kitchen: (state, { claim: { id: entry, body } }) => ({
+      ...state,
+      tools: untoldBy(state.tools, entry, body.batch, body.untold ?? []),
+    }),
+  },
   begins: {
     item: (entry) => {
       const { by, body } = entry.claim

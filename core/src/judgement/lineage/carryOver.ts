@@ -1,5 +1,5 @@
 import type { Instant } from '../../ground/instant'
-import type { ToolUsed, Traces } from '../../ledger/tool'
+import type { ToolUntold, ToolUsed, Traces } from '../../ledger/tool'
 import type { Allergen } from '../../recipe/ingredient/ingredient'
 import type { DietClaim } from '../../recipe/method/facts'
 import { TOOL_AT } from '../../recipe/method/tool'
@@ -26,16 +26,11 @@ export function toolUseOf(
   knownAt: Instant | null = null,
 ): ToolUsed {
   const tool = tools.find((each) => each.tool === id)
-  const called = `${batch.method.name} ${batch.code}`
+  const called = calledOf(batch)
   const said = { step, tool: id, washed, name: tool?.name ?? '', called }
   if (!tool) return { ...said, left: NO_TRACES, after: null, holds: NO_TRACES }
   const { left, after } = toolTrail(tools, find, knownAt ?? at).leftFor(tool.tool, batch.id)
-  // Of a batch of before this was kept nobody can say what its method held.
-  const { allergens, unknown } = contentsOf(
-    batch,
-    batch.terms.holds ?? { allergens: [], unknown: [called], unchecked: [] },
-    at,
-  )
+  const { allergens, unknown } = contentsOf(batch, batch.terms.holds ?? notKnown(called), at)
   const holds = together([
     { allergens, unknown },
     ...traceOfParts(batch),
@@ -62,19 +57,47 @@ export function carriedInto(
   // What was sealed with a use stays, also once the tool remembers that use no longer.
   const told = used.flatMap((fact) => (isWashedIn(fact) || fact.at > until ? [] : [fact.value.left]))
   const untold = untoldSteps(batch, until)
-    .filter(({ key }) => key !== telling && !used.some((fact) => fact.value.step === key && !isWaiting(fact)))
+    .filter(({ key }) => key !== telling)
     .flatMap(({ kind }) => tools.filter((tool) => tool.kind === TOOL_AT[kind] && !tool.gone))
     .map(({ tool }) => trail.leftFor(tool, batch.id).left)
   return together([...told, trail.into(batch.id, until), ...untold])
 }
 
-/** Steps that go through a tool, and that it has gone through or is at. */
+/** What a batch leaves behind where nobody told in which tool, as it is put away: in each of the kind that the kitchen has. */
+export function untoldOf(batch: BatchState, tools: readonly ToolState[], find: FindBatch, now: Instant): ToolUntold[] {
+  const called = calledOf(batch)
+  const { ends } = stepsOf(batch)
+  const has = (kind: ToolUntold['kind'] | undefined): kind is ToolUntold['kind'] =>
+    tools.some((tool) => tool.kind === kind && !tool.gone)
+  return untoldSteps(batch, now).flatMap(({ key, kind: step }): ToolUntold[] => {
+    const kind = TOOL_AT[step]
+    if (!has(kind)) return []
+    const at = Math.min(now, ends[batch.method.steps.findIndex((each) => each.key === key)] ?? now)
+    const { allergens, unknown } = contentsOf(batch, batch.terms.holds ?? notKnown(called), at)
+    const carried = carriedInto(batch, tools, find, { until: at })
+    return [{ step: key, kind, at, called, holds: together([{ allergens, unknown }, ...traceOfParts(batch), carried]) }]
+  })
+}
+
+/** A batch as people call it. */
+function calledOf({ method, code }: BatchState): string {
+  return `${method.name} ${code}`
+}
+
+/** Of a batch of before this was kept nobody can say what its method held. */
+function notKnown(called: string): NonNullable<BatchState['terms']['holds']> {
+  return { allergens: [], unknown: [called], unchecked: [] }
+}
+
+/** Steps that go through a tool which nobody told, and that it has gone through or is at. */
 function untoldSteps(batch: BatchState, until: Instant): BatchState['method']['steps'] {
+  const used = valid(batch.facts['tool-used'])
   const { at, ends } = stepsOf(batch)
   const { marks } = timelineOf(batch)
   return batch.method.steps.filter(({ key, kind }, i) => {
     const isAhead = (at >= 0 && i > at) || (ends[i] ?? -Infinity) > until
-    return TOOL_AT[kind] !== undefined && !isAhead && marks.last({ step: key, edge: 'skipped' }) === null
+    const isTold = used.some((fact) => fact.value.step === key && !isWaiting(fact))
+    return TOOL_AT[kind] !== undefined && !isAhead && !isTold && marks.last({ step: key, edge: 'skipped' }) === null
   })
 }
 

@@ -82,7 +82,7 @@ function actsOf(tools: readonly ToolState[], find: FindBatch): ToolAct[] {
       uses.flatMap((use): ToolAct[] => {
         const batch = find(use.batch)
         const fact = batch?.facts['tool-used'].find(({ entry }) => entry === use.entry)
-        if (fact?.void) return []
+        if (fact?.void || isToldSince(use, batch)) return []
         const isWashed = fact ? isWashedIn(fact) : use.washed
         const act = { tool, use, batch, isWashed }
         const leaves: ToolAct = { ...act, act: 'leaves', at: use.at }
@@ -91,6 +91,16 @@ function actsOf(tools: readonly ToolState[], find: FindBatch): ToolAct[] {
       }),
     )
     .sort((a, b) => a.at - b.at)
+}
+
+/** It counted as any tool of its kind until somebody told which one it was; a putting away that was taken back told nothing. */
+function isToldSince({ untold, entry }: ToolUse, batch: BatchState | null): boolean {
+  if (untold === undefined || !batch) return false
+  const { 'tool-used': used, portioned } = batch.facts
+  return (
+    used.some((fact) => fact.value.step === untold && !fact.void && !isWaiting(fact)) ||
+    portioned.some((put) => put.entry === entry && put.void)
+  )
 }
 
 /** Told too late, or taken back too late, washing counts for nothing before the lead accepts it. */
