@@ -71,6 +71,7 @@ const refusals: { [C in Refusal['code']]: [Extract<Refusal, { code: C }>, ...nam
   'not proven to rewarm': [{ code: 'not proven to rewarm', field: 'about.id' }],
   'lot needed': [{ code: 'lot needed', field: 'body.lot' }],
   'package needed': [{ code: 'package needed', field: 'body.item', lot: 'SHELL-12' }, 'SHELL-12', 'carton'],
+  'time to serve is up': [{ code: 'time to serve is up', field: 'about.id', batch: 'B-7' }, 'B-7', 'bin'],
   'not proven to serve': [{ code: 'not proven to serve', field: 'about.id', batch: 'B-7' }, 'B-7', 'not proven'],
   'heated here': [{ code: 'heated here', field: 'body.pasteurized' }, 'variance'],
   'other lineage': [{ code: 'other lineage', field: 'body' }],

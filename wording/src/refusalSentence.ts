@@ -110,6 +110,8 @@ export function refusalSentence(refusal: Refusal, reader: Reader): string {
       return say(reader, 'lotLiesColdStore', { lot: refusal.lot })
     case 'not proven to serve':
       return say(reader, 'whatNeedsNotProven', { batch: refusal.batch })
+    case 'time to serve is up':
+      return say(reader, 'timeToServeIsUp', { batch: refusal.batch })
     case 'heated here':
       return say(reader, 'eggsHeatedKitchenCount')
     case 'other lineage':

@@ -142,6 +142,7 @@ const STATUS: Record<Refusal['code'], number> = {
   'lot needed': 422,
   'package needed': 422,
   'not proven to serve': 409,
+  'time to serve is up': 409,
   'rewarmed enough': 422,
   'not proven to rewarm': 409,
   'other unit': 422,

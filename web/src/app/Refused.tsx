@@ -21,6 +21,7 @@ const STOOD_AGAINST: readonly string[] = [
   'lot past its day',
   'package needed',
   'not proven to serve',
+  'time to serve is up',
 ]
 const HAPPENS: readonly Kind[] = ['added', 'item-used', 'part-used', 'eggs-taken', 'served']
 

@@ -48,6 +48,7 @@ export const refusalsMessages = {
     'Only what is proven is warmed again. What is not is for the food-safety lead to rework or discard.',
   pasteurizedLotNamedBy: 'A pasteurized lot is named by what stands on it.',
   lotLiesColdStore: 'Lot {lot} lies in the cold store. Say which carton it comes out of.',
+  timeToServeIsUp: 'The time to serve {batch} is up: what is left goes to the bin.',
   whatNeedsNotProven:
     'What {batch} needs is not proven, so it is not to be served. If it went out already, enter that it did.',
   eggsHeatedKitchenCount:

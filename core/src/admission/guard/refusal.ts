@@ -77,6 +77,7 @@ export type Refusal =
   | { code: 'lot needed'; field: 'body.lot' }
   | { code: 'package needed'; field: 'body.item'; lot: string }
   | { code: 'not proven to serve'; field: 'about.id'; batch: string }
+  | { code: 'time to serve is up'; field: 'about.id'; batch: string }
   | { code: 'heated here'; field: 'body.pasteurized' }
   | { code: 'other lineage'; field: 'body' | 'body.item' }
   | { code: 'more than is left'; field: 'body.grams'; left: number }

@@ -1,5 +1,6 @@
 import { factOf } from '../../state/fact'
 import { object, oneOf, whole } from '../../ground/field'
+import { judgeBatch, rulingDate } from '../../judgement/batch/judgeBatch'
 import { isCleared } from '../../judgement/lineage/cleared'
 import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { needsOpenBatch } from '../guard/openBatch'
@@ -33,8 +34,12 @@ export const served: KindOf<'served'> = {
     const batch = read('batch', claim.about.id)!
     if (batch.method.cooling !== 'none') return { code: 'kept, not served', field: 'about.id' }
     // As a plan it is refused; what has happened can always be entered, and betters nothing.
-    if (claim.body.happened || isCleared(batch, zone, claim.at)) return null
-    return { code: 'not proven to serve', field: 'about.id', batch: batch.code }
+    if (claim.body.happened) return null
+    if (rulingDate(judgeBatch(batch, { zone }, claim.at))?.standing === 'missed')
+      return { code: 'time to serve is up', field: 'about.id', batch: batch.code }
+    return isCleared(batch, zone, claim.at)
+      ? null
+      : { code: 'not proven to serve', field: 'about.id', batch: batch.code }
   },
   folds: { batch: (state, entry) => ({ ...state, served: factOf(entry, entry.claim.at, entry.claim.body) }) },
 }

@@ -58,7 +58,7 @@ export function checksFor(
 ): Check[] {
   const { combined, killed, lastHeat, assembled } = heatPlan(method)
   const { checks, lines, stepOf, cool, hold, settles, floorStep, heat, afterHeat } = resolving(method, limits, day)
-  const serve = stepOf('serve at once') ?? lastHeat?.step ?? null
+  const serve = stepOf('serve at once') ?? lastHeat?.step ?? method.steps.at(-1)?.key ?? null
   const reheat = stepOf('reheat')
   const reheated: Mark = { step: reheat ?? '', edge: 'started' }
   const unheated = eggs?.unheated === 'pasteurized' ? eggs.uses.find(({ heated }) => !heated) : undefined
@@ -74,7 +74,10 @@ export function checksFor(
     ...(heat ? checks(stepOf('boil out'), [boilOutOf()], combined, heat) : []),
     ...(heat ? checks(heat.step, ceilingOf(method), combined, heat) : []),
     ...(reheat ? checks(reheat, lines('reheat', 'reheat-time'), reheated, { step: reheat, edge: 'done' }) : []),
-    ...(method.cooling === 'none' && lastHeat ? checks(serve, [serveByOf(limits)], lastHeat, null) : []),
+    // What nothing heats is served in the same time, from when it is put together.
+    ...(method.cooling === 'none'
+      ? checks(serve, [serveByOf(limits, lastHeat !== null)], lastHeat ?? assembled, null)
+      : []),
     ...(!cooled ? [] : checks(cool, afterHeat ? coolingLimits(limits, day) : lines('cool-ambient'), settles, null)),
     ...(afterHeat && limits.practice.cookChill ? checks(cool, lines('chill-total'), settles, null) : []),
     ...(!cooled

@@ -120,14 +120,21 @@ export function rewarmedOf(ambient: Limit[], cold: Limit[]): Limit[] {
 
 const REWARMED_MINUTES = 120
 
-/** What is served at once goes to the guest within minutes of the heat; what is left then is thrown away. */
-export function serveByOf({ practice, version }: LimitSet): Limit {
+/** Nothing heats it: from when it is put together to the guest, hours. A house rule, stricter than any printed time without cold. */
+const UNHEATED_HOURS = 2
+
+/**
+ * What is served at once goes to the guest within minutes of the heat; what nothing heats, within two hours of being put
+ * together. What is left then is thrown away.
+ */
+export function serveByOf({ practice, version }: LimitSet, heated: boolean): Limit {
+  const told = heated ? 'minutes from the heat to the guest' : 'hours from putting it together to the guest'
   return {
     key: 'serve-by',
     origin: 'method',
-    rule: { kind: 'hours', hours: practice.serveMinutes / 60, under: null },
+    rule: { kind: 'hours', hours: heated ? practice.serveMinutes / 60 : UNHEATED_HOURS, under: null },
     force: 'house',
-    source: { ...houseDefault('minutes from the heat to the guest'), edition: `version ${version}` },
+    source: { ...houseDefault(told), edition: `version ${version}` },
   }
 }
 
