@@ -1,8 +1,8 @@
-import type { CoolSignal, HeatSignal } from '@logged-thermal/core'
+import type { CallSound, CoolSignal, HeatSignal } from '@logged-thermal/core'
 import type { Loudness } from './tablet'
 
-/** What a tablet sounds: on the heat, as a walk falls due, as a batch can still be saved. */
-export type Signal = HeatSignal | CoolSignal | 'round' | 'rescue'
+/** What a tablet sounds: on the heat, as a walk falls due, as a batch can still be saved, as what waited is ready. */
+export type Signal = HeatSignal | CoolSignal | CallSound
 
 /** Tones of our own: hertz, seconds from the start, seconds long. Each signal is told by its shape, not by its pitch alone. */
 const TONES: Record<Signal, [hertz: number, from: number, long: number][]> = {
@@ -27,6 +27,10 @@ const TONES: Record<Signal, [hertz: number, from: number, long: number][]> = {
   round: [
     [494, 0, 0.3],
     [494, 0.42, 0.3],
+  ],
+  ready: [
+    [659, 0, 0.2],
+    [784, 0.22, 0.5],
   ],
   rescue: [
     [740, 0, 0.16],

@@ -46,6 +46,19 @@ describe('what rings', () => {
     expect(alarms([{ id: 'a', asks: rescue(30) }], last.rung, at(29)).sounds).toEqual([])
   })
 
+  it('is one sound for what waited and is ready, step by step, and none for what hands do at once', () => {
+    const waits = (step: string, minutes: number | null) => [
+      { id: 'a', asks: { kind: 'step' as const, step, of: 'set' as const, at: minutes === null ? null : at(minutes) } },
+    ]
+    const first = alarms(waits('set', 30), NOTHING_SOUNDED, at(29))
+    expect(first.sounds).toEqual([])
+    const ready = alarms(waits('set', 30), first.rung, at(30))
+    expect(ready.sounds).toEqual(['ready'])
+    expect(alarms(waits('set', 30), ready.rung, at(31)).sounds).toEqual([])
+    expect(alarms(waits('turn out', null), ready.rung, at(32)).sounds).toEqual([])
+    expect(alarms(waits('harden', 40), ready.rung, at(40)).sounds).toEqual(['ready'])
+  })
+
   it('is nothing for what stands already as a tablet is opened', () => {
     const opened = alarms([...pans, { id: 'c', asks: rescue(30) }], null, at(6))
     expect(opened.sounds).toEqual([])

@@ -62,9 +62,10 @@ function isWork(line: string): boolean {
   )
 }
 
-/** The first sentence of the first line; what follows it in brackets or behind a full stop is a note. */
+/** The first sentence of the first line; what follows it in brackets, behind a full stop, or as how much it makes, is a note. */
 function titleOf(line: string): string {
-  return /^[^.(]*/.exec(line)![0].trim().replace(/,.*$/, '')
+  const [sentence] = /^[^.(]*/.exec(line)!
+  return sentence.trim().replace(/,\s*(?:\d|(?:serves|makes|yields?|enough|for|about)\b).*$/i, '')
 }
 
 /** Without the marks of a list, a heading or a table; a table's cells with a space between. */

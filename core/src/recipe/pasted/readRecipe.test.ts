@@ -177,3 +177,12 @@ describe('a draft from a pasted recipe', () => {
     })
   })
 })
+
+it.each([
+  ['Quince curd, the slow way', 'Quince curd, the slow way'],
+  ['Quince curd, serves 8', 'Quince curd'],
+  ['Quince curd, 12 glasses', 'Quince curd'],
+  ['Quince curd (from the old book). Makes two jars', 'Quince curd'],
+])('calls "%s" by its name alone', (first, name) => {
+  expect(readRecipe(`${first}\n\n400 g sugar\n4 eggs\n\n1. Cook to 80 °C.`, 'metric').title).toBe(name)
+})
