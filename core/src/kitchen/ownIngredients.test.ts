@@ -41,6 +41,7 @@ const change = (story: KitchenStory, minutes: number, more: Partial<OwnChanged>,
     into: null,
     items: [] as Id[],
     lacks: { contains: NO_TRACES, mayContain: NO_TRACES, claims: [] },
+    read: null,
   }
   return story.post('ingredient-changed', story.kitchen.id, minutes, { ...body, ...more }, { by }).posted
 }
@@ -130,6 +131,20 @@ describe('what the lead reads on its package', () => {
     expect(item(story, put).facts.allergens).toContain('tree nuts')
     expect(change(story, 261, { allergens: [], items: [idOf('no item')] })).toMatchObject({ field: 'body.items' })
   })
+})
+
+it('once it was read, it is known on what is held too, but for another of the same name', () => {
+  const of = withCrunch(null)
+  const unknown = (other: boolean) => {
+    const story = kitchen(of)
+    if (other) story.enter('ingredient-named', story.kitchen.id, -19, { ...crunch, key: idOf('other') }, { by: COOK })
+    const put = story.putAway(made(story, of, 2), 60, {}, of)
+    expect(item(story, put).facts.unknown).toEqual(['Farm crunch'])
+    change(story, 70, { allergens: ['sesame'], items: [put] })
+    expect(item(story, put).facts.allergens).toContain('sesame')
+    return item(story, put).facts.unknown
+  }
+  expect([unknown(false), unknown(true)]).toEqual([[], ['Farm crunch']])
 })
 
 it('is egg where the kitchen says so, whatever a tablet sends along', () => {

@@ -22,4 +22,6 @@ export interface OwnChanged extends OwnIngredient {
   items: Id[]
   /** What those lack. */
   lacks: Lacking
+  /** Its name, where nobody had read its allergens before, and now they are: not known no longer. null: nothing was read. */
+  read: string | null
 }

@@ -76,7 +76,7 @@ export const houseDeeds: Record<string, Act> = {
     const allergens = deed.a < 0.5 ? (['tree nuts'] as const) : []
     const own = { key: OWN, name: 'Farm crunch', like: 'butter', allergens: [...allergens] }
     const lacks = { contains: NO_TRACES, mayContain: NO_TRACES, claims: [] }
-    const body = { ...own, gone: false, into: deed.b < 0.2 ? 'milk' : null, items: history.items, lacks }
+    const body = { ...own, gone: false, into: deed.b < 0.2 ? 'milk' : null, items: history.items, lacks, read: null }
     history.post('ingredient-changed', history.story.kitchen.id, { ...deed, who: 'lead' }, body)
     return 'betters nothing'
   },

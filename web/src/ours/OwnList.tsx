@@ -109,7 +109,7 @@ function useChange(line: LineData) {
     const allergens = next.allergens ? [...next.allergens] : null
     const items = heldWith(own, line).map(({ id }) => id)
     const lacks = { contains: nothing, mayContain: nothing, claims: [] }
-    enter('ingredient-changed', line.kitchen.id, { ...next, allergens, items, lacks })
+    enter('ingredient-changed', line.kitchen.id, { ...next, allergens, items, lacks, read: null })
   }
 }
 

@@ -32,14 +32,15 @@ export const ingredientChanged: KindOf<'ingredient-changed'> = {
   may: ['lead'],
   signed: false,
   parse(body) {
-    const { gone, into, items, lacks, ...own } = object(body, [...OWN, 'gone', 'into', 'items', 'lacks'])
+    const { gone, into, items, lacks, read, ...own } = object(body, [...OWN, 'gone', 'into', 'items', 'lacks', 'read'])
     return {
       ...parseOwn(own),
       gone: flag(gone),
       into: into.value === null ? null : text(into, 40),
       items: list(items, id, MOST),
-      // What they lack needs no parsing: what core finds is taken and not this.
+      // What they lack, and what was read, needs no parsing: what core finds is taken and not this.
       lacks: lacks.value as Lacking,
+      read: read.value as string | null,
     }
   },
   writes: ({ about, body: { items } }) => [about, ...items.map((item) => ({ type: 'item' as const, id: item }))],
@@ -61,16 +62,27 @@ export const ingredientChanged: KindOf<'ingredient-changed'> = {
   },
   derive({ kitchen, body }, read) {
     const { ingredients } = read('kitchen', kitchen)!
-    const now = ourFood(body.key, changed({ ingredients }, body).ingredients)!
-    return { lacks: lackingBetween(ourFood(body.key, ingredients)!, now) }
+    const next = changed({ ingredients }, body).ingredients
+    const [before, now] = [ourFood(body.key, ingredients)!, ourFood(body.key, next)!]
+    // Of two of one name the other may still be unread.
+    const unread = next.some(({ key }) => {
+      const food = ourFood(key, next)
+      return food?.unchecked && food.name === before.name
+    })
+    return {
+      lacks: lackingBetween(before, now),
+      read: before.unchecked && !now.unchecked && !unread ? before.name : null,
+    }
   },
   folds: {
     kitchen: (state, { claim: { body } }) => changed(state, body),
     item(state, entry) {
       const { at, body } = entry.claim
-      if (!isLacking(body.lacks)) return state
+      const unknown = state.facts.unknown.filter((name) => name !== body.read)
+      const known = { ...state, facts: { ...state.facts, unknown } }
+      if (!isLacking(body.lacks)) return known
       const fact = factOf(entry, at, { ...body.lacks, labels: state.labels })
-      return { ...state, facts: factsWithLacking(state.facts, body.lacks), reached: [...state.reached, fact] }
+      return { ...known, facts: factsWithLacking(known.facts, body.lacks), reached: [...state.reached, fact] }
     },
   },
 }
