@@ -36,10 +36,11 @@ function foldOne<T extends SubjectType>(type: T, id: Id, state: States[T] | null
     const begun = kind.begins?.[type]?.(known, id) ?? null
     return begun && complete(type, id, begun, entry.claim)
   }
-  const isOwn = kind.writes(entry.claim).some((own) => own.type === type && own.id === id)
-  const changed = isOwn ? withOwn(type, id, state, kind, known) : state
   const reached = entry.seal?.resolved?.reached?.find((each) => each.type === type && each.id === id)
-  return reached ? withLacking(type, changed, reached.lacks, known) : changed
+  if (!reached) return withOwn(type, id, state, kind, known)
+  // It may be told of this very one, and reach it too.
+  const isOwn = kind.writes(entry.claim).some((own) => own.type === type && own.id === id)
+  return withLacking(type, isOwn ? withOwn(type, id, state, kind, known) : state, reached.lacks, known)
 }
 
 function withOwn<T extends SubjectType>(

@@ -1,5 +1,5 @@
 import { itemWalls } from '../judgement/dates/walls'
-import { custard, KitchenStory } from '../test/kitchenStory'
+import { custard, idOf, KitchenStory } from '../test/kitchenStory'
 import { COOLED, eggs, item, lastDay, Pot, waits, written } from '../test/pot'
 import { at } from '../test/traces'
 
@@ -102,7 +102,8 @@ it('raw on purpose: hours from combining to the minute, in everything that is ma
     ],
     [['cream-36', 500, 'build']],
   )
-  const story = new KitchenStory({}, [custard, mousse, cups])
+  const rawCups = { ...cups, id: idOf('raw cups'), name: 'Raw cups', raw: true }
+  const story = new KitchenStory({}, [custard, mousse, cups, rawCups])
   const pot = new Pot(story, mousse)
   pot.ends(5, 'melt')
   pot.cracks(8, eggs(story), 6)
@@ -120,6 +121,28 @@ it('raw on purpose: hours from combining to the minute, in everything that is ma
   const cup = item(story, story.putAway(built.id, 160, {}, cups))
   expect(cup.facts).toMatchObject({ heat: 'raw', advisory: true })
   expect(itemWalls(cup, 'UTC')[0]).toMatchObject({ until })
+  // Not approved as raw itself, it asks for the lead; approved, it is what it was meant to be.
+  expect(built.asks(161).kind).toBe('decide')
+  const meant = new Pot(story, rawCups, 165)
+  story.enter('part-used', raw, 166, story.part(raw, meant.id, 166, 'build'))
+  meant.ends(170, 'build')
+  meant.reads([175, 4.8])
+  expect(meant.asks(176).kind).toBe('keep')
+  const meantCup = item(story, story.putAway(meant.id, 180, { last: true }, rawCups))
+  expect(meantCup.facts).toMatchObject({ heat: 'raw', advisory: true, meantRaw: true })
+  expect(itemWalls(meantCup, 'UTC')[0]).toMatchObject({ until })
+  // Raw because nobody proved its heat, it is never meant, whatever it goes into.
+  const late = new Pot(story, custard, 185, 'undercooked')
+  late.mark(190, 'temper', 'combined')
+  late.reads([195, 60])
+  late.mark(197, 'cook', 'done')
+  const under = story.putAway(late.id, 200, {}, custard)
+  expect(item(story, under).facts).toMatchObject({ heat: 'raw' })
+  expect(item(story, under).facts.meantRaw).toBeUndefined()
+  const wrong = new Pot(story, rawCups, 205, 'wrong part')
+  const part = { ...story.part(under, wrong.id, 206, 'build'), happened: true as const, warm: true }
+  story.enter('part-used', under, 206, part)
+  expect(wrong.stands('pasteurized-egg', 207)).toBe('missed')
 })
 
 it('melted again as often as the house allows: a clock of its own, its date stays', () => {

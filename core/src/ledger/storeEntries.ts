@@ -44,6 +44,8 @@ export interface ItemFacts {
   /** Holds frozen fruit that nobody treated and nothing boiled: a note of its own, never the word for egg. */
   untreatedFruit?: true
   heat: HeatStatus
+  /** Raw because its method and the rule set allow it so, and nothing else in it is raw. Left out: it is not, or nobody can say. */
+  meantRaw?: true
   /** What went in has alcohol: its share of the volume, null where that is not known. Left out: none. */
   alcohol?: { byVolume: number | null }
   /** Spoils without temperature control. */

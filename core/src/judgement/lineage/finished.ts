@@ -91,6 +91,8 @@ function isWarm(
 function factsWith(base: ItemFacts, { topping, untreated }: Put): ItemFacts {
   const on = topping.of === 'item' ? topping.part.facts : factsOfFood(topping)
   const isRawEgg = topping.of === 'item' && topping.part.egg !== null && on.heat === 'raw'
+  const raw = [base, ...(topping.of === 'item' ? [on] : [])].filter(({ heat }) => heat === 'raw')
+  const isMeantRaw = raw.length > 0 && raw.every(({ meantRaw }) => meantRaw === true)
   const unknown = [...new Set([...base.unknown, ...on.unknown])]
   const allergens = [...new Set([...base.allergens, ...on.allergens])].sort()
   const mayContain = tracesBeside(together([base.mayContain ?? NO_TRACES, on.mayContain ?? NO_TRACES]), {
@@ -110,6 +112,7 @@ function factsWith(base: ItemFacts, { topping, untreated }: Put): ItemFacts {
     advisory: base.advisory || on.advisory || isRawEgg,
     ...(base.untreatedFruit || on.untreatedFruit || untreated ? { untreatedFruit: true as const } : {}),
     heat: topping.of === 'food' ? base.heat : worstHeat([base.heat, on.heat]),
+    ...(isMeantRaw && !isRawEgg ? { meantRaw: true as const } : {}),
     ...(alcohol ? { alcohol } : {}),
     needsCold: base.needsCold || on.needsCold,
     unknown,

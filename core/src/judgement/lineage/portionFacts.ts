@@ -70,11 +70,23 @@ export function portionFacts(
     ...(alcohol ? { alcohol } : {}),
     ...(holdsUntreatedFruit(batch) ? { untreatedFruit: true as const } : {}),
     heat,
+    ...(isMeantRaw(batch, passedOn, floors) ? { meantRaw: true as const } : {}),
     needsCold: batch.method.cooling !== 'dry' || isMoistened(batch) || heat === 'raw',
     unknown,
     ...(mayContain ? { mayContain } : {}),
     ingredients: ingredientsOf(batch, method),
   }
+}
+
+/** Nothing in it is raw but what is meant to be, and every floor that it is held to is proven: a miss is never meant. */
+function isMeantRaw(batch: BatchState, passedOn: readonly Part[], floors: Floors): boolean {
+  const raw = timelineOf(batch).raw.filter(({ what }) => what !== 'fruit')
+  return (
+    floors !== 'not proven' &&
+    raw.length > 0 &&
+    raw.every(({ onPurpose }) => onPurpose) &&
+    passedOn.every(({ facts }) => facts.heat !== 'raw' || facts.meantRaw === true)
+  )
 }
 
 function isReady({ ready, facts }: Part): boolean {

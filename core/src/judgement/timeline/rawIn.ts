@@ -2,6 +2,7 @@ import type { Instant } from '../../ground/instant'
 import { foodIn } from '../../recipe/ingredient/own'
 import { isUntreatedFruit } from '../../recipe/ingredient/produce'
 import type { Id } from '../../ledger/subject'
+import type { PartUsed } from '../../ledger/storeEntries'
 import type { Addition } from '../../ledger/entry'
 import type { BatchState } from '../../state/batch'
 import { valid, type Fact } from '../../state/fact'
@@ -30,8 +31,12 @@ export function rawInsOf({
   facts: { 'eggs-taken': eggs, added: additions, 'lots-used': lots, 'part-used': parts, 'already-in': alreadyIn },
 }: Pick<BatchState, 'startedAt' | 'terms' | 'facts'>): RawIn[] {
   const fromTheFirst = new Set(valid(alreadyIn).map(({ value }) => value.target))
-  const rawIn = ({ entry, at, knownAt }: Fact<unknown>, step: string, what: RawIn['what']): RawIn => {
-    const onPurpose = what !== 'fruit' && isMeantRaw(terms, step)
+  const rawIn = (
+    { entry, at, knownAt }: Fact<unknown>,
+    step: string,
+    what: RawIn['what'],
+    onPurpose = what !== 'fruit' && isMeantRaw(terms, step),
+  ): RawIn => {
     return fromTheFirst.has(entry)
       ? { entry, step, at: startedAt, knownAt: startedAt, what, onPurpose }
       : { entry, step, at, knownAt, what, onPurpose }
@@ -50,7 +55,7 @@ export function rawInsOf({
       .map((fact) => rawIn(fact, fact.value.step, 'fruit')),
     ...valid(parts)
       .filter(({ value }) => value.part.facts.heat === 'raw')
-      .map((fact) => rawIn(fact, fact.value.step, 'part')),
+      .map((fact) => rawIn(fact, fact.value.step, 'part', isMeantAsPart(terms, fact.value))),
   ]
 }
 
@@ -73,6 +78,15 @@ export function rawAfterReading(raw: readonly RawIn[], core: readonly CoreReadin
 
 function isMeantRaw({ eggs }: BatchState['terms'], step: string): boolean {
   return eggs.unheated === 'shell with advisory' && eggs.uses.some((use) => use.step === step && !use.heated)
+}
+
+/**
+ * Raw egg that was kept goes in as egg does. Anything else is meant raw where that is what it was made as, in what was
+ * approved as raw itself; what is raw because its heat is not proven never is.
+ */
+function isMeantAsPart(terms: BatchState['terms'], { step, part }: PartUsed): boolean {
+  if (part.egg !== null) return isMeantRaw(terms, step)
+  return terms.eggs.unheated === 'shell with advisory' && part.facts.meantRaw === true
 }
 
 function rawAs(addition: Pick<Addition, 'ingredient' | 'own' | 'state'>): 'egg' | 'fruit' | null {
