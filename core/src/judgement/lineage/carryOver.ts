@@ -8,7 +8,7 @@ import { isWaiting, valid } from '../../state/fact'
 import type { ToolState } from '../../state/tool'
 import { stepsOf } from '../timeline/stepLeft'
 import { timelineOf } from '../timeline/timeline'
-import { contentsOf } from './contents'
+import { contentsOf, traceOfParts } from './contents'
 import { isWashedIn, together, toolTrail, type FindBatch } from './toolTrail'
 
 export const NO_TRACES: Traces = { allergens: [], unknown: [] }
@@ -106,11 +106,6 @@ export function tracesBeside(traces: Traces, own: Traces): Traces | undefined {
   const allergens = traces.allergens.filter((each) => !own.allergens.includes(each))
   const unknown = traces.unknown.filter((each) => !own.unknown.includes(each))
   return allergens.length > 0 || unknown.length > 0 ? { allergens, unknown } : undefined
-}
-
-/** What its parts had taken over. */
-export function traceOfParts({ facts }: Pick<BatchState, 'facts'>): Traces[] {
-  return valid(facts['part-used']).flatMap(({ value }) => value.part.facts.mayContain ?? [])
 }
 
 /** What is still claimed where that much may be in it. */

@@ -59,6 +59,13 @@ export function withKnown(batch: BatchState, kept: readonly OwnKept[]): BatchSta
   }
 }
 
+/** What its parts had taken over from tools. */
+export function traceOfParts({ facts }: Pick<BatchState, 'facts'>, until: Instant = Infinity): Traces[] {
+  return valid(facts['part-used']).flatMap(({ at, value }) =>
+    at <= until && value.part.facts.mayContain ? [value.part.facts.mayContain] : [],
+  )
+}
+
 export function sorted(allergens: readonly Allergen[]): Allergen[] {
   return [...new Set(allergens)].sort()
 }

@@ -6,7 +6,7 @@ import type { Fact } from '../../state/fact'
 import type { ToolState } from '../../state/tool'
 import type { Portioned } from '../../ledger/storeEntries'
 import { carriedInto, claimsBeside, NO_TRACES, tracesBeside } from './carryOver'
-import { contentsOf } from './contents'
+import { contentsOf, traceOfParts } from './contents'
 import { together, type FindBatch } from './toolTrail'
 
 /** What the label of some of a batch lacks by all that is known now of what was in it as it was put away. */
@@ -20,7 +20,8 @@ export function lackingOf(
   const { besides, ...inIt } = contentsOf(batch, declared, at)
   const contains = tracesBeside(inIt, facts) ?? NO_TRACES
   const told = together([facts, facts.mayContain ?? NO_TRACES, contains])
-  const mayContain = tracesBeside(carriedInto(batch, tools, find, { until: at }), told) ?? NO_TRACES
+  const carried = together([carriedInto(batch, tools, find, { until: at }), ...traceOfParts(batch, at)])
+  const mayContain = tracesBeside(carried, told) ?? NO_TRACES
   const left = claimsBeside(claimsOf(besides), together([contains, mayContain]))
   return { contains, mayContain, claims: facts.claims.filter((claim) => !left.includes(claim)) }
 }

@@ -4,9 +4,9 @@ import type { ToolUsed, Traces } from '../../ledger/tool'
 import type { BatchState } from '../../state/batch'
 import { isWaiting, type Fact } from '../../state/fact'
 import type { ToolState, ToolUse } from '../../state/tool'
-import { contentsOf, sorted } from './contents'
+import { contentsOf, sorted, traceOfParts } from './contents'
 
-/** A batch by its id, as far as anybody here knows it. */
+/** Finds a batch by its id; null where it was not read. */
 export type FindBatch = (id: Id) => BatchState | null
 
 /** Something that went through a tool and was not washed out since. */
@@ -46,7 +46,8 @@ export function toolTrail(tools: readonly ToolState[], find: FindBatch, until: I
     }
     // Of a batch that is not read here, what was sealed with the use is all there is.
     const own = batch?.terms.holds ? [contentsOf(batch, batch.terms.holds, use.at)] : []
-    const traces = together([use.holds, ...own, into(use.batch, use.at)])
+    const parts = batch ? traceOfParts(batch, use.at) : []
+    const traces = together([use.holds, ...own, ...parts, into(use.batch, use.at)])
     const residue = { batch: use.batch, called: use.called, traces }
     inTool.set(tool, [...(isWashed ? [] : (inTool.get(tool) ?? [])), residue])
   }
@@ -82,7 +83,7 @@ function actsOf(tools: readonly ToolState[], find: FindBatch): ToolAct[] {
       uses.flatMap((use): ToolAct[] => {
         const batch = find(use.batch)
         const fact = batch?.facts['tool-used'].find(({ entry }) => entry === use.entry)
-        if (fact?.void || isToldSince(use, batch)) return []
+        if (isNone(use, fact, batch)) return []
         const isWashed = fact ? isWashedIn(fact) : use.washed
         const act = { tool, use, batch, isWashed }
         const leaves: ToolAct = { ...act, act: 'leaves', at: use.at }
@@ -93,19 +94,21 @@ function actsOf(tools: readonly ToolState[], find: FindBatch): ToolAct[] {
     .sort((a, b) => a.at - b.at)
 }
 
-/** It counted as any tool of its kind until somebody told which one it was; a putting away that was taken back told nothing. */
-function isToldSince({ untold, entry }: ToolUse, batch: BatchState | null): boolean {
-  if (untold === undefined || !batch) return false
+/**
+ * A use that was taken back, or that only stood for a tool nobody had named, was none: while its batch is not put away, or
+ * once its step was told of in time. Otherwise the batch went through something, and this is all that is known of it.
+ */
+function isNone({ untold }: ToolUse, fact: Fact<ToolUsed> | undefined, batch: BatchState | null): boolean {
+  const step = untold ?? (fact?.void ? fact.value.step : undefined)
+  if (step === undefined || !batch) return false
   const { 'tool-used': used, portioned } = batch.facts
-  return (
-    used.some((fact) => fact.value.step === untold && !fact.void && !isWaiting(fact)) ||
-    portioned.some((put) => put.entry === entry && put.void)
-  )
+  const isTold = used.some((other) => other.value.step === step && !other.void && !isWaiting(other))
+  return isTold || portioned.every((put) => put.void)
 }
 
 /** Told too late, or taken back too late, washing counts for nothing before the lead accepts it. */
-export function isWashedIn(fact: Fact<Pick<ToolUsed, 'washed'>>): boolean {
-  return fact.value.washed && !isWaiting(fact) && fact.waiting.length === 0
+export function isWashedIn(fact: Fact<ToolUsed>): boolean {
+  return fact.value.washed && !fact.void && !isWaiting(fact) && fact.waiting.length === 0
 }
 
 function takenOverAt(fact: Fact<unknown>): Instant {
