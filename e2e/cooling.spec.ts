@@ -30,7 +30,7 @@ test('a batch that will miss says what saves it and until when; done, it is quie
   const others = page.getByRole('group', { name: 'Other ways' })
   await expect(others.getByRole('button', { name: /^Ice bath/ })).toContainText(/too late since \d\d:\d\d/)
   // On any other view it stays in the header, one tap from its Bench.
-  await page.getByRole('link', { name: 'Methods' }).click()
+  await goTo(page, 'Methods')
   await page.locator('.header-rescue').click()
   await tap(page, 'Ice bath is on')
   await expect(slab(page)).toContainText('On course to reach 21° about')

@@ -12,6 +12,7 @@ export const PATHS = [
   '/store/round',
   '/store/bin',
   '/store/receive',
+  '/log',
   '/methods',
   '/methods/new',
   '/limits',
@@ -81,6 +82,7 @@ export async function oneOfEach(page: Page, url: string): Promise<string[]> {
     ['/store/list', 'a[href^="/store/item/"]'],
     ['/methods', 'a[href^="/methods/"]'],
     ['/store/receive', 'a[href^="/store/lineage/"]'],
+    ['/log', 'a[href^="/log/batch/"]'],
     // The most urgent of the demo's: it failed, and is looked back on.
     ['/instruments', 'main a[href^="/instruments/"]'],
   ] as const) {

@@ -10,6 +10,7 @@ import { AccessModule } from './access/access.module'
 import { GroupModule } from './group/group.module'
 import { InstrumentsModule } from './instruments/instruments.module'
 import { LineModule } from './line/line.module'
+import { LogModule } from './log/log.module'
 import { SealingModule } from './sealing/sealing.module'
 import { WorkersModule } from './workers/workers.module'
 import { LabelsModule } from './labels/labels.module'
@@ -41,6 +42,7 @@ export class AppModule {
         MetricsModule.for(metricsToken),
         AccessModule,
         LineModule,
+        LogModule,
         GroupModule,
         BatchesModule,
         MethodsModule,

@@ -1,6 +1,7 @@
 import { at } from '../test/traces'
 import { Story } from '../test/story'
-import { isHeld, isPressing, urgency, type Attention } from './attention'
+import { isPressing, urgency, type Attention } from './attention'
+import { isHeld } from '../state/batch'
 
 const onTheHeat = (): Story => {
   const story = new Story()

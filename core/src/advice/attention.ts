@@ -9,7 +9,7 @@ import {
   type GateForecast,
   type Rescue,
 } from './cooling/forecast'
-import { isClosed, isPutAway, unanswered, wentOut, type BatchState } from '../state/batch'
+import { isClosed, isHeld, isPutAway, unanswered, wentOut, type BatchState } from '../state/batch'
 import { mixtureTrace } from '../judgement/evidence/evidence'
 import type { Finding } from '../judgement/finding'
 import { batchStanding, isBinding, isGate, rulingDate } from '../judgement/batch/judgeBatch'
@@ -110,11 +110,6 @@ export function isPressing(asks: Attention, now: Instant): boolean {
 function toAnswerFor(findings: readonly Finding[]): Finding | null {
   const binding = findings.filter(isBinding)
   return binding.find((finding) => isGate(finding) && finding.standing !== 'proven') ?? binding[0] ?? null
-}
-
-/** Kept apart: by the lead, or by the recall of a lot that is in it. */
-export function isHeld({ disposition, recalls }: Pick<BatchState, 'disposition' | 'recalls'>): boolean {
-  return disposition?.value.decision === 'hold' || recalls.length > 0
 }
 
 function asked(

@@ -6,7 +6,7 @@
  *
  * Imports: ground to judgement.
  */
-export { attention, floorOf, isHeld, isPressing, urgency, type Attention } from './attention'
+export { attention, floorOf, isPressing, urgency, type Attention } from './attention'
 export { mayBeStirred, type Action } from './cooling/action'
 export {
   afterwards,

@@ -4,7 +4,7 @@
  * `timeline` what happened to a batch in order, as one value · `evidence` which readings count, for and against · `watch` follows
  * one check through the readings · `find` turns a watch into a finding · `dates` when something ends · `warmth` time above the
  * cold limit, and what the air of a unit says of it · `eggs` which egg may go in, and what of it is left · `batch` the judge of a
- * batch and what a decision may be · `keeping` the standing of what is held · `lineage` what went into what, and what bars it.
+ * batch and what a decision may be · `keeping` the standing of what is held · `lineage` what went into what, and what bars it · `log` a batch as the Log shows it, and how it stands from when on.
  *
  * Imports: ground to state.
  */
@@ -29,6 +29,10 @@ export {
   type Witness,
 } from './evidence/evidence'
 export { waitingIn, type WaitingEntry } from './evidence/waiting'
+export { asCooked, type CookedStep } from './log/asCooked'
+export { gateAt, type Gate } from './log/gate'
+export { loggedBatch, wordsIn, type LoggedBatch, type LoggedStand } from './log/loggedBatch'
+export { standAt, standsFrom, type Stand } from './log/standsFrom'
 export { readingsOf } from './find/floor'
 export { ADVICES, type Advice, type AdviceKind } from './keeping/advice'
 export { asOf, airSpans, excursionsOf, isOutside, LOOKS_APART, type AirSpan, type Excursion } from './warmth/air'

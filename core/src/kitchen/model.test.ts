@@ -11,7 +11,8 @@ import { History } from '../test/history'
 import { at } from '../test/traces'
 import { NO_TRACES } from '../judgement/lineage/carryOver'
 import { lackingOf } from '../judgement/lineage/lacking'
-import { judgeBatch } from '../judgement/batch/judgeBatch'
+import { batchStanding, judgeBatch } from '../judgement/batch/judgeBatch'
+import { standAt, standsFrom } from '../judgement/log/standsFrom'
 import { isWorse, type Standing } from '../ledger/standing'
 
 /** Histories by chance, by all roles, with late, doubtful, voided, corrected, moved and repeated entries. */
@@ -69,7 +70,10 @@ describe('whatever is entered', () => {
           }
           for (const batch of history.pots) checkRaw(history, batch)
         }
-        for (const batch of history.pots) checkOrder(history, batch)
+        for (const batch of history.pots) {
+          checkOrder(history, batch)
+          checkStands(history, batch)
+        }
       }),
       { ...SEED, numRuns: HISTORIES, endOnFailure: false },
     )
@@ -148,4 +152,15 @@ function checkOrder({ story: { kitchen }, now }: History, batch: Id): void {
     return judgeBatch(state, { zone: 'UTC' }, at(now)).map(({ check, standing }) => [check.key, standing])
   }
   expect(fold(plain.toReversed())).toEqual(fold(plain))
+}
+
+/** What the Log keeps of how it stands, and from when on, is what judging it finds then. */
+function checkStands({ story: { kitchen }, now }: History, batch: Id): void {
+  const state = kitchen.read('batch', batch)!
+  const world = { zone: 'UTC' }
+  const stands = standsFrom(state, world)
+  for (const later of [0, 7, 90, 400, 3_000]) {
+    const then = Math.max(stands[0]!.from, at(now + later))
+    expect(standAt(stands, then).standing).toBe(batchStanding(judgeBatch(state, world, then)))
+  }
 }

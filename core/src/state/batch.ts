@@ -65,6 +65,11 @@ export function withFact<K extends BatchFact>(state: BatchState, kind: K, fact: 
   return { ...state, facts: { ...state.facts, [kind]: [...state.facts[kind], fact] } }
 }
 
+/** Kept apart: by the lead, or by the recall of a lot that is in it. */
+export function isHeld({ disposition, recalls }: Pick<BatchState, 'disposition' | 'recalls'>): boolean {
+  return disposition?.value.decision === 'hold' || recalls.length > 0
+}
+
 /** Thrown away, or served at once: nothing more is entered about it. */
 export function isClosed({ disposition, served }: Pick<BatchState, 'disposition' | 'served'>): boolean {
   if (disposition?.value.decision === 'discard' && !disposition.void) return true

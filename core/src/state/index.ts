@@ -13,7 +13,7 @@ export { dispatchesOf, isLabelOutdated, lackedOf, wentOutOf } from './item'
 export { lastAir, type AirReading, type Look, type UnitState } from './unit'
 export type { VesselState } from './vessel'
 export { isWaiting, type Acceptance, type Amendment, type Fact } from './fact'
-export { allFacts, eachKind, isClosed, isPutAway, type BatchFacts, type BatchState } from './batch'
+export { allFacts, eachKind, isClosed, isHeld, isPutAway, type BatchFacts, type BatchState } from './batch'
 export { batchFacts } from './batchChanges'
 export {
   canProve,

@@ -13,6 +13,7 @@ const FOLDED = [
   'unit',
   'edge',
   'feed',
+  'log_row',
 ]
 
 /** What the serving role may do with each table; what is not named it may not. `columns`: it may change these alone. */

@@ -14,6 +14,7 @@ import type {
   KitchenState,
   Learned,
   LimitsState,
+  LoggedBatch,
   Lineage,
   LineageBar,
   LookedBack,
@@ -54,6 +55,8 @@ export interface Answers {
   TracePiece: BatchState['facts']['reading-taken']
   Batch: { now: Instant; batch: BatchState; standing: Standing; findings: Finding[] }
   BatchEntries: { entries: SealedEntry[] }
+  Log: LogAnswer
+  LogEvents: { entries: SealedEntry[]; names: Record<Id, string>; more: boolean }
   LookBack: LookBackAnswer
   Bakes: { bakes: ShownBake[] }
   Learned: { learned: Record<string, Learned> }
@@ -70,6 +73,17 @@ export interface Answers {
   Live: { live: true }
   Ready: Readiness
   Problem: ProblemDetails
+}
+
+/** Batches of a period that fit what is asked for, the latest first. */
+export interface LogAnswer {
+  now: Instant
+  seq: number
+  /** Of all that fit, how many stand how now. */
+  counts: Record<Standing, number>
+  batches: LoggedBatch[]
+  /** There are more, which began before the last of these. */
+  more: boolean
 }
 
 /** Who signed in with a password, and where they work. */

@@ -103,6 +103,9 @@ read(
 read(
   'get /api/batches/{id}',
   'get /api/batches/{id}/entries',
+  'get /api/log',
+  'get /api/log/events',
+  'get /api/log/batches.csv',
   'get /api/entries/{seq}/hash',
   'get /api/methods/{id}/bakes',
 )

@@ -1,6 +1,7 @@
 import { stringify } from 'csv-stringify/sync'
 import { dayOf, type ItemCard, type UnitCard } from '@logged-thermal/core'
 import { clock, dayName, heatStatusWord, measureWords, tracesWords, type Reader } from '@logged-thermal/wording'
+import { plainCells } from './plainCells'
 
 export interface Stock {
   reader: Reader
@@ -34,11 +35,4 @@ export function stock({ reader, cards, units }: Stock): string {
     }
   })
   return stringify(lines.map(plainCells), { header: true, bom: true })
-}
-
-/** A cell that a spreadsheet would run as a formula is text there too, also where it only comes to that after blanks. */
-export function plainCells(line: Record<string, string>): Record<string, string> {
-  return Object.fromEntries(
-    Object.entries(line).map(([name, value]) => [name, /^\s*[=+\-@]|^[\t\r\n]/.test(value) ? `'${value}` : value]),
-  )
 }

@@ -6,6 +6,7 @@ import { RowKey } from '../kit/RowKey'
 import { Sheet } from '../kit/Sheet'
 import { useLazyFoundQuery, useSearchQuery } from './api'
 import { useLine } from './kitchen'
+import { pageOf } from './pageOf'
 import { foundIn, type Found } from './searching'
 import styles from './search.module.css'
 import { speaks } from '../kit/language'
@@ -46,7 +47,7 @@ function Finding({ onClose }: { onClose: () => void }) {
     const exact = here.find(({ says }) => says.toLowerCase().split(' ')[0] === code)
     if (exact) return go(exact.path)
     const [first] = (await byCode(wanted)).data?.found ?? []
-    if (first) return go(first.type === 'item' ? `/store/item/${first.id}` : `/store/lineage/${first.type}/${first.id}`)
+    if (first) return go(pageOf(first))
     if (found[0]) go(found[0].path)
   }
   return (

@@ -22,6 +22,7 @@ import type {
   Learned,
   Lineage,
   LineageBar,
+  LoggedBatch,
   LookedBack,
   Role,
   SealedEntry,
@@ -125,6 +126,14 @@ export interface LookedBackBatch extends LookedBack {
   vessel: string
   /** What was put away of it, also what is gone. */
   items: ItemCard[]
+}
+
+/** Batches that fit what the Log was asked for, the latest first. */
+export interface LogAnswer {
+  now: number
+  counts: Record<Standing, number>
+  batches: LoggedBatch[]
+  more: boolean
 }
 
 export interface DiscardTotal {
@@ -277,6 +286,15 @@ export const api = createApi({
     batch: build.query<{ batch: BatchState; findings: Finding[] }, { id: Id; seq: number }>({
       query: ({ id }) => `batches/${id}`,
     }),
+    batchEntries: build.query<{ entries: SealedEntry[] }, { id: Id; seq: number }>({
+      query: ({ id }) => `batches/${id}/entries`,
+    }),
+    // `seq`, in these too: the Log goes on.
+    log: build.query<LogAnswer, { query: string; seq: number }>({ query: ({ query }) => `log?${query}` }),
+    logEvents: build.query<
+      { entries: SealedEntry[]; names: Record<Id, string>; more: boolean },
+      { from: number; to: number; seq: number }
+    >({ query: ({ from, to }) => `log/events?from=${from}&to=${to}` }),
     lookBack: build.query<LookBackAnswer, { id: Id; seq: number }>({
       query: ({ id }) => `instruments/${id}/look-back`,
     }),
@@ -290,7 +308,10 @@ export const api = createApi({
     search: build.query<{ items: ItemCard[] }, { text: string; seq: number }>({
       query: ({ text }) => `store/search?text=${encodeURIComponent(text)}`,
     }),
-    found: build.query<{ found: { type: string; id: Id; code: string; name: string; live: boolean }[] }, string>({
+    found: build.query<
+      { found: { type: 'item' | 'batch' | 'lot'; id: Id; code: string; name: string; live: boolean }[] },
+      string
+    >({
       query: (code) => `store/find?code=${encodeURIComponent(code)}`,
     }),
     feed: build.query<{ path: string }, void>({ query: () => 'store/feed', providesTags: ['feed'] }),
@@ -321,6 +342,9 @@ export const {
   useTabletsQuery,
   useBarredQuery,
   useBatchQuery,
+  useBatchEntriesQuery,
+  useLogQuery,
+  useLogEventsQuery,
   useLookBackQuery,
   useLoginQuery,
   useShiftQuery,

@@ -14,12 +14,14 @@ export interface Place {
 
 export type PlaceKey = keyof typeof PLACES
 
-/** Every view of the program. The bar shows the first four; More shows all that need no name of a thing in their address. */
+/** Every view of the program. The bar shows five; More shows all that need no name of a thing in their address. */
 const PLACES = {
   line: { path: '/', name: say('line'), says: say('everyBatchRunsMost') },
   bench: { path: '/bench', name: say('bench'), says: say('oneBatchItsReadings') },
   store: { path: '/store', name: say('coldStore'), says: say('whatHeldByDoor') },
-  methods: { path: '/methods', name: say('found_method'), says: say('howEachDessertMade') },
+  log: { path: '/log', name: say('log'), says: say('whatHappenedWhen') },
+  batch: { path: '/log/batch', name: say('batchPage'), says: say('oneBatchForEver'), under: 'log' },
+  methods: { path: '/methods', name: say('found_method'), says: say('howEachDessertMade'), under: 'more' },
   more: { path: '/more', name: say('more'), says: say('everyOtherPlaceSearch') },
   start: { path: '/start', name: say('startBatch'), says: say('chooseMethodAmount'), under: 'line' },
   round: {
@@ -119,7 +121,7 @@ const PLACES = {
 export const places: Record<PlaceKey, Place & { under?: PlaceKey }> = PLACES
 
 /** What the bar at the edge of the screen shows. */
-export const IN_BAR: readonly PlaceKey[] = ['line', 'bench', 'store', 'methods', 'more']
+export const IN_BAR: readonly PlaceKey[] = ['line', 'bench', 'store', 'log', 'more']
 
 /** What the page of all places shows beside the bar, by where the hands are. */
 export const IN_MORE: readonly { name: string; of: readonly PlaceKey[] }[] = [

@@ -73,7 +73,7 @@ export function Bench() {
   const one = id ? judged.find(({ batch }) => batch.id === id) : judged[0]
   const isQuick = useAsOf((at) => one !== undefined && countsSeconds(one, at))
   const now = useNow(isQuick ? 1000 : SLOW)
-  if (!one) return <NoBatch known={id !== undefined} />
+  if (!one) return <NoBatch id={id ?? null} />
   return <BenchOf key={one.batch.id} one={one} others={judged.filter((other) => other !== one)} now={now} />
 }
 
@@ -88,19 +88,25 @@ function countsSeconds({ batch, asks }: JudgedBatch, now: Instant): boolean {
   return timelineOf(batch).phase.cooking || (due !== null && Math.abs(due - now) < NEAR)
 }
 
-function NoBatch({ known }: { known: boolean }) {
+/** What is no longer on the Line has its page in the Log. */
+function NoBatch({ id }: { id: Id | null }) {
   const navigate = useNavigate()
   return (
     <View
       place="bench"
       sentence={
         <>
-          <strong>{known ? say('batchNotOnLine') : say('nothingOnBenchYet')}</strong>
+          <strong>{id !== null ? say('batchNotOnLine') : say('nothingOnBenchYet')}</strong>
         </>
       }
     >
       <Whole>
-        <Key look="primary" onClick={() => void navigate('/start')}>
+        {id !== null && (
+          <Key look="primary" onClick={() => void navigate(`/log/batch/${id}`)}>
+            {say('itsPage')}
+          </Key>
+        )}
+        <Key look={id === null ? 'primary' : 'outlined'} onClick={() => void navigate('/start')}>
           {say('startBatch')}
         </Key>
       </Whole>

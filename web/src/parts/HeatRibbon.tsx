@@ -17,6 +17,7 @@ import {
   standingWord,
 } from '@logged-thermal/wording'
 import { GateWedges, type GateSize } from './GateWedges'
+import { bandPath, HeatGradient } from './heatBand'
 import { GlyphShape } from './Glyph'
 import type { Lens } from './lens'
 import { ribbonTrace, type Bend, type RibbonGate } from './ribbonTrace'
@@ -149,56 +150,6 @@ export function HeatRibbon(props: Props) {
       )}
     </svg>
   )
-}
-
-function HeatGradient({ id, bends, lens }: { id: string; bends: Bend[]; lens: Lens }) {
-  const first = bends[0]
-  const last = bends.at(-1)
-  if (!first || !last) return null
-  const [from, to] = [lens.x(first.at), Math.max(lens.x(first.at) + 1, lens.x(last.at))]
-  const count = Math.max(2, Math.ceil((to - from) / 7))
-  const stops = sampled(bends, lens, from, to, count)
-  return (
-    <linearGradient id={id} gradientUnits="userSpaceOnUse" x1={from} x2={to} y1="0" y2="0">
-      {stops.map(({ x, celsius }, i) => (
-        <stop key={i} offset={(x - from) / (to - from)} stopColor={colourOf(celsius)} />
-      ))}
-    </linearGradient>
-  )
-}
-
-/** Temperatures along the band, evenly spaced in pixels, linear in time between bends. */
-function sampled(bends: Bend[], lens: Lens, from: number, to: number, count: number): { x: number; celsius: number }[] {
-  const points = bends.map(({ at, celsius }) => ({ x: lens.x(at), celsius }))
-  return Array.from({ length: count + 1 }, (_, i) => {
-    const x = from + ((to - from) * i) / count
-    const next = points.findIndex((point) => point.x >= x)
-    const right = next < 0 ? points.at(-1)! : points[next]!
-    const left = points[Math.max(0, next < 0 ? points.length - 1 : next - 1)]!
-    const share = right.x > left.x ? Math.max(0, Math.min(1, (x - left.x) / (right.x - left.x))) : 1
-    return { x, celsius: left.celsius + share * (right.celsius - left.celsius) }
-  })
-}
-
-function bandPath(
-  bends: Bend[],
-  lens: Lens,
-  fromAt: number,
-  toAt: number,
-  middle: number,
-  full: number,
-): { area: string; edges: string } {
-  const last = bends.at(-1)!
-  const from = lens.x(fromAt)
-  const to = Math.max(from + 2, lens.x(Math.min(toAt, last.at)))
-  const points = sampled(bends, lens, from, to, Math.max(2, Math.ceil((to - from) / 2)))
-  const edge = (side: 1 | -1) =>
-    points.map(({ x, celsius }) => `${x.toFixed(1)} ${(middle + (side * thicknessOf(celsius) * full) / 2).toFixed(1)}`)
-  const [top, bottom] = [edge(-1), edge(1)]
-  return {
-    area: `M${top.join('L')}L${[...bottom].reverse().join('L')}Z`,
-    edges: `M${top.join('L')}M${bottom.join('L')}`,
-  }
 }
 
 /** Between the widest and the narrowest that the band may be. */

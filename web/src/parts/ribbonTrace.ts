@@ -1,13 +1,13 @@
 import {
-  aimOf,
   fanOf,
+  gateAt,
   mixtureTrace,
   rulingDate,
-  stageOf,
   type BatchState,
   type FanPoint,
   type Finding,
   type Forecast,
+  type Gate,
   type Posterior,
   type Standing,
 } from '@logged-thermal/core'
@@ -19,11 +19,8 @@ export interface Bend {
 }
 
 /** A gate on the ribbon. */
-export interface RibbonGate {
+export interface RibbonGate extends Gate {
   key: string
-  kind: 'reach' | 'be under'
-  at: number
-  celsius: number
   standing: Standing
   finding: Finding
   /** What it would be at the gate as it goes, when that is likely over the limit. */
@@ -40,8 +37,6 @@ export interface RibbonTrace {
   gates: RibbonGate[]
   wall: number | null
 }
-
-const TEN_MINUTES = 600_000
 
 export function ribbonTrace(
   batch: BatchState,
@@ -82,20 +77,10 @@ function gatesAhead(gates: readonly RibbonGate[], after: number): Bend[] {
 }
 
 function gateOf(finding: Finding, read: readonly Bend[], forecast: Forecast | null, now: number): RibbonGate[] {
-  const { check, standing, because } = finding
-  const { rule } = check.limit
-  if (rule.kind === 'hold' || rule.kind === 'equivalent') {
-    const row = 'row' in because ? because.row.celsius : (aimOf(rule, check) ?? 70)
-    const first = read.find(({ celsius }) => celsius >= row)
-    const hottest = read.reduce<Bend | null>((a, b) => (a && a.celsius >= b.celsius ? a : b), null)
-    const at = first?.at ?? (standing === 'open' ? now + TEN_MINUTES / 5 : (hottest?.at ?? now))
-    return [{ key: check.key, kind: 'reach', at, celsius: row, standing, finding, clash: null }]
-  }
-  if (rule.kind !== 'reach') return []
-  const { to } = stageOf(check.key, rule, check)
-  const passed = standing === 'proven' ? finding.end?.latest : null
-  const at = passed ?? finding.deadline ?? now + rule.withinMinutes * 60_000
+  const place = gateAt(finding, read, now)
+  if (!place) return []
+  const { check, standing } = finding
   const gate = forecast?.gates.find((each) => each.finding.check.key === check.key)
   const clash = gate?.misses && gate.deadline > now ? gate.atDeadline : null
-  return [{ key: check.key, kind: 'be under', at, celsius: to, standing, finding, clash }]
+  return [{ ...place, key: check.key, standing, finding, clash }]
 }

@@ -43,6 +43,8 @@ const BinRound = later(() => import('../store/BinRound'), 'BinRound')
 const ReceiveView = later(() => import('../store/ReceiveView'), 'ReceiveView')
 const ItemPage = later(() => import('../store/ItemPage'), 'ItemPage')
 const LineageView = later(() => import('../store/LineageView'), 'LineageView')
+const LogView = later(() => import('../log/LogView'), 'LogView')
+const BatchPage = later(() => import('../log/BatchPage'), 'BatchPage')
 const SignInView = later(() => import('../account/SignInView'), 'SignInView')
 const GroupView = later(() => import('../group/GroupView'), 'GroupView')
 const SetUp = later(() => import('../setup/SetUp'), 'SetUp')
@@ -120,6 +122,8 @@ function Kitchen() {
           <Route path="/store/receive" element={<ReceiveView />} />
           <Route path="/store/item/:id" element={<ItemPage />} />
           <Route path="/store/lineage/:type/:id" element={<LineageView />} />
+          <Route path="/log" element={<LogView />} />
+          <Route path="/log/batch/:id" element={<BatchPage />} />
           <Route path="/round" element={<RoundView />} />
           <Route path="/handover" element={<HandoverView />} />
           <Route path="/instruments" element={<InstrumentsView />} />

@@ -76,7 +76,7 @@ describe('the frame', () => {
       within(bar)
         .getAllByRole('link')
         .map(({ textContent }) => textContent),
-    ).toEqual(['Line', 'Bench', 'Cold store', 'Methods', 'More'])
+    ).toEqual(['Line', 'Bench', 'Cold store', 'Log', 'More'])
     expect(within(bar).queryAllByRole('button')).toEqual([])
     expect(screen.getByRole('link', { name: 'Go to the content' })).toHaveAttribute('href', '#main')
   })

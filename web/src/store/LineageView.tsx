@@ -4,6 +4,7 @@ import { dayOf, leftOfLot, missedBy, type Lineage, type LineageNode } from '@log
 import { timeOfDay, dayName, measureWords, type Reader, storeInMessages } from '@logged-thermal/wording'
 import { sentenceOf, useLineageQuery } from '../app/api'
 import { useEnter } from '../app/enter'
+import { pageOf } from '../app/pageOf'
 import { View } from '../app/View'
 import { useHand, useLine } from '../app/kitchen'
 import { Key } from '../kit/Key'
@@ -235,7 +236,7 @@ function GraphPane({ data, reader }: { data: Lineage; reader: Reader }) {
                 only!.card?.gone && lineageStyles.gone,
               )}
               style={style}
-              to={only!.type === 'item' ? `/store/item/${only!.id}` : `/store/lineage/${only!.type}/${only!.id}`}
+              to={pageOf(only!)}
             >
               <strong>{name}</strong>
               <small>
@@ -279,9 +280,7 @@ function LineageTable({
       title: say('what'),
       names: true,
       value: ({ name }) => name,
-      cell: ({ type, id, name }) => (
-        <Link to={type === 'item' ? `/store/item/${id}` : `/store/lineage/${type}/${id}`}>{name}</Link>
-      ),
+      cell: ({ type, id, name }) => <Link to={pageOf({ type, id })}>{name}</Link>,
     },
     {
       key: 'code',

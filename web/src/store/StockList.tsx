@@ -13,6 +13,7 @@ import {
   mayContainNote,
 } from '@logged-thermal/wording'
 import { sentenceOf, useFeedQuery, useLazyFoundQuery, useRenewFeedMutation, useSearchQuery } from '../app/api'
+import { pageOf } from '../app/pageOf'
 import { View } from '../app/View'
 import { useHand, useLine } from '../app/kitchen'
 import { Field } from '../kit/Field'
@@ -50,8 +51,7 @@ export function StockList() {
     const held = stored.find(({ item }) => item.code.toLowerCase() === code.toLowerCase())
     if (held) return navigate(`/store/item/${held.item.id}`)
     const [first] = (await find(code)).data?.found ?? []
-    if (first)
-      return navigate(first.type === 'item' ? `/store/item/${first.id}` : `/store/lineage/${first.type}/${first.id}`)
+    if (first) return navigate(pageOf(first))
   }
   const all = [
     ...new Set(stored.flatMap(({ item: { facts } }) => [...facts.allergens, ...(facts.mayContain?.allergens ?? [])])),

@@ -70,6 +70,7 @@ export const benchMessages = {
   gotThere: 'It got there',
   decidedByWhatRead: 'Decided by what was read at {deciding}: ringed on the trace.',
   batchNotOnLine: 'This batch is not on the line.',
+  itsPage: 'Its page in the Log',
   nothingOnBenchYet: 'Nothing on the bench yet.',
   startBatch: 'Start a batch',
   notLogged: 'Not logged.',

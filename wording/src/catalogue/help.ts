@@ -10,6 +10,9 @@ export const helpMessages = {
     'One batch, and all that was read of it. Tap the degree, then the tenth: it is logged. The block on the right says what to do next and by when; “Why” says what is proven and what is missing.',
   store:
     'What is held, door by door, what has to go first on top. The key beside each thing does what comes next; the three dots show everything else. Read a door by tapping it.',
+  log: 'What was made on a day, on one clock, how each stands, and what happened between. Go to another day with the arrows; look for a dish, a lot or a name. Tap a batch to open its page; CSV is what you see, as a file.',
+  batch:
+    'One batch, for ever. Readings that prove a limit are ringed; tap a limit to ring only its own. What was corrected shows its old value. Below: who read it, how it was cooked, what it was made of and what became of it.',
   methods:
     'How each dessert is made, and which limits it is held to. Open one to read or change it. A change counts once the lead has approved it.',
   newMethod:

@@ -16,6 +16,7 @@ import { Migration0015NameKitchen } from './Migration0015NameKitchen'
 import { Migration0016Idle } from './Migration0016Idle'
 import { Migration0017Accounts } from './Migration0017Accounts'
 import { Migration0018NextKitchen } from './Migration0018NextKitchen'
+import { Migration0019Log } from './Migration0019Log'
 
 /** In order; a released one never changes. */
 export const migrations = [
@@ -37,4 +38,5 @@ export const migrations = [
   { name: 'Migration0016Idle', class: Migration0016Idle },
   { name: 'Migration0017Accounts', class: Migration0017Accounts },
   { name: 'Migration0018NextKitchen', class: Migration0018NextKitchen },
+  { name: 'Migration0019Log', class: Migration0019Log },
 ]

@@ -1,4 +1,4 @@
-import { plainCells } from './stock.work'
+import { plainCells } from './plainCells'
 
 it.each(['=1+1', '+1', '-1', '@x', '\t=1', '\r=1', '\n=1', ' =1', ' \u00a0=cmd'])(
   'keeps %j from being run as a formula',

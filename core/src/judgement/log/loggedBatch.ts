@@ -1,0 +1,131 @@
+import type { Instant } from '../../ground/instant'
+import type { Decision } from '../../ledger/entry'
+import type { Standing } from '../../ledger/standing'
+import type { Id } from '../../ledger/subject'
+import { allFacts, isHeld, type BatchState } from '../../state/batch'
+import { valid } from '../../state/fact'
+import { isBinding, isGate } from '../batch/judgeBatch'
+import { mixtureTrace } from '../evidence/evidence'
+import { waitingIn } from '../evidence/waiting'
+import type { Finding } from '../finding'
+import type { World } from '../world'
+import { gateAt, type Gate } from './gate'
+import { standsFrom } from './standsFrom'
+import { thinned } from './thinned'
+
+/** A batch as the Log shows it in a row: facts, and how it stands from when on. */
+export interface LoggedBatch {
+  id: Id
+  code: string
+  name: string
+  method: Id
+  startedAt: Instant
+  startedBy: Id
+  /** The last thing that happened to it, as far as is known. */
+  until: Instant
+  vessel: string
+  /** Whoever entered something about it. */
+  people: Id[]
+  instruments: Id[]
+  lots: Id[]
+  /** Where it stood to cool. */
+  units: Id[]
+  /** Its readings in short, °C, in order of time. */
+  trace: [at: Instant, celsius: number][]
+  /** Read with an instrument that failed a check after: these prove nothing. */
+  doubted: Instant[]
+  decision: Decision | null
+  held: boolean
+  /** Entries that came too late and wait for the lead; entries that stand corrected. */
+  waiting: number
+  corrected: number
+  stands: LoggedStand[]
+}
+
+/** How it stands from an instant on: the check that says it, and where its gates are. */
+export interface LoggedStand {
+  from: Instant
+  standing: Standing
+  /** The worst; of what is proven, the one with the least to spare. null: it has no gate. */
+  says: Finding | null
+  gates: (Gate & { key: string; standing: Standing })[]
+}
+
+/** Readings that a row draws at most. */
+const DRAWN = 80
+
+export function loggedBatch(batch: BatchState, world: World): LoggedBatch {
+  const { id, code, method, startedAt, startedBy, vessel, facts, disposition, served } = batch
+  const trace = mixtureTrace(batch)
+  const decided = disposition && !disposition.void ? disposition : null
+  const happened = [
+    ...allFacts(batch).filter((fact) => !fact.void),
+    ...[decided, served].filter((fact) => fact !== null),
+  ]
+  const readings = valid(facts['reading-taken'])
+  return {
+    id,
+    code,
+    name: method.name,
+    method: method.id,
+    startedAt,
+    startedBy,
+    until: happened.reduce((last, { at }) => Math.max(last, at), startedAt),
+    vessel: vessel.name,
+    people: distinct([startedBy, ...happened.map(({ by }) => by)]),
+    instruments: distinct(readings.map(({ value }) => value.instrument)),
+    lots: distinct([
+      ...valid(facts['lots-used']).flatMap(({ value }) => value.uses.map(({ lot }) => lot)),
+      ...valid(facts['eggs-taken']).map(({ value }) => value.lot),
+    ]),
+    units: distinct([
+      ...valid(facts.placed).map(({ value }) => value.unit),
+      ...valid(facts.portioned).map(({ value }) => value.unit),
+    ]),
+    trace: thinned(trace, DRAWN).map(({ at, celsius }) => [at, celsius]),
+    doubted: trace.flatMap(({ at, doubts }) => (doubts.includes('failed') ? [at] : [])),
+    decision: decided?.value.decision ?? null,
+    held: isHeld(batch),
+    waiting: waitingIn(batch).length,
+    corrected: allFacts(batch).filter(({ amends }) => amends.length > 0).length,
+    stands: standsFrom(batch, world).map(({ from, standing, findings }) => ({
+      from,
+      standing,
+      says: saying(standing, findings),
+      gates: findings.flatMap((finding) => {
+        const gate = gateAt(finding, trace, from)
+        return gate ? [{ ...gate, key: finding.check.key, standing: finding.standing }] : []
+      }),
+    })),
+  }
+}
+
+/** What somebody may look for in a batch: its name and code, vessel, lots, what went in, notes. */
+export function wordsIn({ code, method, vessel, facts }: BatchState): string {
+  const words = [
+    method.name,
+    code,
+    vessel.name,
+    ...valid(facts['lots-used']).flatMap(({ value }) => value.uses.flatMap(({ name, code: lot }) => [name, lot])),
+    ...valid(facts.added).flatMap(({ value }) => [value.own?.name ?? value.ingredient, value.lot]),
+    ...valid(facts.noted).map(({ value }) => value.text),
+  ]
+  return words.filter((word) => word !== null).join('\n')
+}
+
+function saying(standing: Standing, findings: readonly Finding[]): Finding | null {
+  const own = findings.filter((finding) => isBinding(finding) && finding.standing === standing)
+  const gates = own.filter(isGate)
+  const first = (gates.length ? gates : own).sort((a, b) => spare(a) - spare(b))[0]
+  return first ?? null
+}
+
+/** What was passed with the least to spare comes first; what is open, with the nearest deadline. */
+function spare({ because, deadline, standing }: Finding): number {
+  if (because.code === 'in time') return because.spareMs
+  return standing === 'open' ? (deadline ?? Infinity) : Infinity
+}
+
+function distinct(ids: readonly (Id | null)[]): Id[] {
+  return [...new Set(ids)].filter((id) => id !== null)
+}

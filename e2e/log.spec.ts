@@ -1,0 +1,113 @@
+import { expect, test } from '@playwright/test'
+import { expectAccessible } from './accessible'
+import { choose, goTo, RunningKitchen, tap, tapReading } from './kitchen'
+
+let kitchen: RunningKitchen
+test.beforeAll(async () => {
+  kitchen = await RunningKitchen.open()
+})
+test.afterAll(() => kitchen.close())
+
+test('a day is looked through by words, and a batch is opened for ever: what proves it is ringed, what was put right stands struck', async ({
+  browser,
+}) => {
+  const page = await kitchen.person(browser, 'Mina Osk')
+  // A slip of the finger is put right on the Bench.
+  await page.locator('[data-batch="333-4"] a').first().click()
+  await tapReading(page, 36.4)
+  await tap(page, 'More')
+  await tap(page, /Readings/)
+  const sheet = page.getByRole('dialog')
+  await sheet.getByRole('button', { name: 'Correct' }).first().click()
+  await sheet.getByRole('button', { name: 'Mistyped' }).click()
+  await tapReading(page, 35.9)
+  await sheet.getByRole('button', { name: 'Not now' }).click()
+
+  await page.getByRole('link', { name: 'Log', exact: true }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('still run')
+  const row = (code: string) => page.locator(`[data-batch="${code}"]`)
+  await expect(row('333-4')).toBeVisible()
+  const all = await page.locator('[data-batch]').count()
+  expect(all).toBeGreaterThan(5)
+  await page.getByLabel('Dish, lot, name, word').fill('bay-leaf')
+  await expect(page.locator('[data-batch]')).toHaveCount(1)
+  expect(page.url()).toContain('words=bay-leaf')
+  // What is looked for goes with the address.
+  await page.reload()
+  await expect(page.locator('[data-batch]')).toHaveCount(1)
+  await tap(page, 'More to go by')
+  await choose(page, 'By', 'Noor Hallet')
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('No batch fits that.')
+  await tap(page, 'Show all')
+  await expect(page.locator('[data-batch]')).toHaveCount(all)
+
+  await row('333-4').getByRole('link').first().click()
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('333-4')
+  const read = page.getByRole('region', { name: 'Who read, with what', exact: true })
+  const mine = read.getByRole('row').filter({ hasText: '35.9' })
+  await expect(mine).toContainText('36.4')
+  await expect(mine).toContainText('Mina Osk')
+  await expect(mine).toContainText('mistyped')
+  await expect(read.getByRole('img', { name: 'proves a limit' }).first()).toBeVisible()
+  // One limit alone: only what it rests on is ringed.
+  const rings = await read.getByRole('img', { name: 'proves a limit' }).count()
+  const floor = page.getByRole('region', { name: 'What it rests on' }).getByRole('button').first()
+  await floor.click()
+  await expect(floor).toHaveAttribute('aria-pressed', 'true')
+  expect(await read.getByRole('img', { name: 'proves a limit' }).count()).toBeLessThanOrEqual(rings)
+  await tap(page, 'Open on the Bench')
+  await expect(page).toHaveURL(/\/bench\//)
+  await page.context().close()
+})
+
+test('what has left the Line is reached by its code, by the day before and from what was made of it', async ({
+  browser,
+}) => {
+  const page = await kitchen.person(browser, 'Ilse Varrow')
+  await page.getByRole('link', { name: 'Log', exact: true }).click()
+  await tap(page, 'The day before')
+  await expect(page.locator('[data-batch="332-2"]')).toBeVisible()
+  await page.keyboard.press('/')
+  await page.getByLabel('A dish, a code, a lot, a name').fill('332-2')
+  await expect(page.getByRole('dialog').getByRole('status')).toContainText('found')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Chicory pastry cream')
+  await expect(page).toHaveURL(/\/log\/batch\//)
+  const fate = page.getByRole('region', { name: 'From, to' })
+  await fate
+    .getByRole('link', { name: /^Chicory pastry cream/ })
+    .first()
+    .click()
+  await expect(page).toHaveURL(/\/store\/item\//)
+  await goTo(page, 'Methods')
+  await expect(page.getByRole('heading', { level: 1 })).not.toHaveText('')
+  await page.context().close()
+})
+
+test('the rows that are shown are had as a file', async ({ browser }) => {
+  const page = await kitchen.person(browser, 'Ilse Varrow')
+  await page.goto(`${kitchen.url}/log?words=eggnog`)
+  await expect(page.locator('[data-batch="333-3"]')).toBeVisible()
+  const downloading = page.waitForEvent('download')
+  await page.getByRole('link', { name: 'CSV' }).click()
+  const file = await downloading
+  const text = await (
+    await file.createReadStream()
+  )
+    .toArray()
+    .then((parts) => Buffer.concat(parts as Buffer[]).toString())
+  expect(text).toContain('333-3,Smoked-honey eggnog')
+  expect(text).not.toContain('333-4')
+  await page.context().close()
+})
+
+test('nothing that an accessibility check finds on the page of a batch that waits for the lead', async ({
+  browser,
+}) => {
+  const page = await kitchen.person(browser, 'Ilse Varrow')
+  await page.goto(`${kitchen.url}/log?standing=unproven`)
+  await page.locator('[data-batch] a').first().click()
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('not proven')
+  await expectAccessible(page)
+  await page.context().close()
+})

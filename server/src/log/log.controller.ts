@@ -1,0 +1,100 @@
+import { Controller, Get, Header, Query, Res } from '@nestjs/common'
+import { ApiTags } from '@nestjs/swagger'
+import type { EntityManager } from '@mikro-orm/postgresql'
+import type { Response } from 'express'
+import { DAY, limitsAt, type Id, type Instant } from '@logged-thermal/core'
+import { clock } from '../clock/clock'
+import { KitchenScope } from '../database/kitchenScope'
+import { Answers, AnswersFile } from '../http/answers.decorator'
+import type { Answers as Answer } from '../http/answers'
+import { Problem } from '../http/problem'
+import { StatesRepository } from '../ledger/states.repository'
+import { Kitchen } from '../people/kitchen.entity'
+import { Person } from '../people/person.entity'
+import { readerOf } from '../people/reader'
+import { Needs, OfShift } from '../people/shift.guard'
+import type { Shift } from '../people/shifts.service'
+import { Workers } from '../workers/workers.service'
+import { LogPeriod, LogQuery } from './log.dto'
+import { LogRepository } from './log.repository'
+import { LogRows, WORK } from './logRows.service'
+
+/** Batches in one answer; the next ask goes on from there. */
+const PAGE = 200
+/** Lines of a file at most: more is asked for in shorter periods. */
+const MOST_LINES = 20_000
+/** Nothing is kept longer, and a slip of the finger asks for a century. */
+const LONGEST_YEARS = 10
+const LONGEST = LONGEST_YEARS * 366 * DAY
+
+/** What happened in the kitchen in a period: its batches as they stand, and what happened between. */
+@ApiTags('log')
+@Controller('log')
+@Needs('read')
+export class LogController {
+  constructor(
+    private readonly scope: KitchenScope,
+    private readonly states: StatesRepository,
+    private readonly rows: LogRows,
+    private readonly repository: LogRepository,
+    private readonly workers: Workers,
+  ) {}
+
+  /** Batches that something happened to in a period, the latest first, 200 at a time. */
+  @Get()
+  @Answers('Log')
+  async log(@OfShift() { kitchenId }: Shift, @Query() asked: LogQuery, @Res() response: Response): Promise<void> {
+    requirePeriod(asked)
+    await this.rows.current(kitchenId)
+    const now = clock.now()
+    const text = await this.scope.asOfOneMoment(kitchenId, async (em) => {
+      const seq = await this.states.lastSeq(em, kitchenId)
+      const counts = await this.repository.counts(em, kitchenId, asked, now)
+      const found = await this.repository.batches(em, kitchenId, asked, now, PAGE + 1)
+      const more = found.length > PAGE
+      const head = JSON.stringify({ now, seq, counts, more }).slice(0, -1)
+      return `${head},"batches":[${found.slice(0, PAGE).join()}]}`
+    })
+    response.type('json').send(text)
+  }
+
+  /** The same as a file for a spreadsheet. */
+  @Get('batches.csv')
+  @AnswersFile('text/csv')
+  @Header('Content-Type', 'text/csv; charset=utf-8')
+  @Header('Content-Disposition', 'attachment; filename="batches.csv"')
+  async csv(@OfShift() { kitchenId }: Shift, @Query() asked: LogQuery): Promise<string> {
+    requirePeriod(asked)
+    await this.rows.current(kitchenId)
+    const now = clock.now()
+    const listed = await this.scope.asOfOneMoment(kitchenId, async (em) => ({
+      now,
+      reader: await this.reader(em, kitchenId, now),
+      people: Object.fromEntries((await em.find(Person, { kitchenId })).map(({ id, name }) => [id, name])),
+      batches: await this.repository.batches(em, kitchenId, asked, now, MOST_LINES + 1),
+    }))
+    if (listed.batches.length > MOST_LINES)
+      throw new Problem(422, 'too many', `These are more than ${MOST_LINES} batches. Ask for a shorter period.`, 'from')
+    return this.workers.run(WORK, 'csvOf', listed)
+  }
+
+  /** What happened between the batches, in order. */
+  @Get('events')
+  @Answers('LogEvents')
+  events(@OfShift() { kitchenId }: Shift, @Query() asked: LogPeriod): Promise<Answer['LogEvents']> {
+    requirePeriod(asked)
+    return this.scope.asOfOneMoment(kitchenId, (em) => this.repository.events(em, kitchenId, asked.from, asked.to))
+  }
+
+  private async reader(em: EntityManager, kitchenId: Id, now: Instant) {
+    const kitchen = await em.findOneOrFail(Kitchen, { id: kitchenId })
+    const limits = await this.states.one(em, kitchenId, 'limits', kitchen.limitsId)
+    return readerOf(kitchen, limitsAt(limits?.versions ?? [], now)?.practice.clock ?? 24)
+  }
+}
+
+function requirePeriod({ from, to }: LogPeriod): void {
+  if (to < from) throw new Problem(422, 'bad period', 'The period ends before it begins.', 'to')
+  if (to - from > LONGEST)
+    throw new Problem(422, 'bad period', `That is more than ${LONGEST_YEARS} years. Ask for a shorter period.`, 'to')
+}

@@ -1,0 +1,65 @@
+import { Type } from 'class-transformer'
+import { IsIn, IsInt, IsOptional, IsString, IsUUID, Length, Max, Min } from 'class-validator'
+import type { Id, Instant, Standing } from '@logged-thermal/core'
+
+/** The last instant that a date can be. */
+const END_OF_TIME = 8.64e15
+
+/** From when until when, ms. */
+export class LogPeriod {
+  @Type(() => Number)
+  @IsInt()
+  @Min(0)
+  @Max(END_OF_TIME)
+  from: Instant
+
+  @Type(() => Number)
+  @IsInt()
+  @Min(0)
+  @Max(END_OF_TIME)
+  to: Instant
+}
+
+/** Which batches of a period: all that is given has to fit. */
+export class LogQuery extends LogPeriod {
+  /** Words that are in its name, its code, its lots, its notes, or the name of who logged it; each of them has to be. */
+  @IsOptional()
+  @IsString()
+  @Length(0, 80)
+  words?: string
+
+  @IsOptional()
+  @IsUUID()
+  person?: Id
+
+  @IsOptional()
+  @IsUUID()
+  method?: Id
+
+  @IsOptional()
+  @IsUUID()
+  instrument?: Id
+
+  @IsOptional()
+  @IsUUID()
+  unit?: Id
+
+  @IsOptional()
+  @IsUUID()
+  lot?: Id
+
+  @IsOptional()
+  @IsIn(['open', 'proven', 'unproven', 'missed'])
+  standing?: Standing
+
+  /** Only what began before this batch of the answer before: its beginning and its id. */
+  @IsOptional()
+  @Type(() => Number)
+  @IsInt()
+  @Min(0)
+  before?: Instant
+
+  @IsOptional()
+  @IsUUID()
+  beforeId?: Id
+}

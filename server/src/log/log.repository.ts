@@ -1,0 +1,122 @@
+import { Injectable } from '@nestjs/common'
+import type { EntityManager } from '@mikro-orm/postgresql'
+import { asFolded, type Id, type Instant, type SealedEntry, type Standing } from '@logged-thermal/core'
+import { query, type Statement } from '../database/query'
+import type { Answers } from '../http/answers'
+import { entryOf, type EntryRow } from '../ledger/entries.service'
+import type { LogQuery } from './log.dto'
+
+/** Kinds that a day shows between its batches; as the index `entry_day` has them. */
+const EVENTS = [
+  'lot-received',
+  'lot-decided',
+  'recalled',
+  'recall-ended',
+  'instrument-checked',
+  'handed-over',
+  'item-discarded',
+  'disposed',
+  'served',
+  'item-dispatched',
+  'unit-skipped',
+  'reading-accepted',
+  'entries-accepted',
+  'limits-set',
+  'method-approved',
+  'delegated',
+  'restored',
+]
+
+/** Entries of a period that are shown at most. */
+const MOST_EVENTS = 500
+
+/** How a row stands at an instant: its last standing that has begun by then, the first before it. */
+const STANDING = `(select s ->> 'standing' from jsonb_array_elements(stands) with ordinality as each (s, n)
+  where n = 1 or (s ->> 'from')::bigint <= ? order by n desc limit 1)`
+
+/** Reads the rows of the Log. Every method runs in the transaction of its `em`. */
+@Injectable()
+export class LogRepository {
+  /** Of all rows that fit, how many stand how. */
+  async counts(em: EntityManager, kitchenId: Id, asked: LogQuery, now: Instant): Promise<Record<Standing, number>> {
+    const { sql, params } = fitting(kitchenId, asked)
+    const rows = await query<{ standing: Standing; count: string }>(em, {
+      sql: `select ${STANDING} as standing, count(*) from log_row where ${sql} group by 1`,
+      params: [now, ...params],
+    })
+    const none = { open: 0, proven: 0, unproven: 0, missed: 0 }
+    return { ...none, ...Object.fromEntries(rows.map(({ standing, count }) => [standing, Number(count)])) }
+  }
+
+  /** Those that fit, the latest first: each a LoggedBatch as JSON. */
+  async batches(em: EntityManager, kitchenId: Id, asked: LogQuery, now: Instant, most: number): Promise<string[]> {
+    const { sql, params } = fitting(kitchenId, asked)
+    const standing = asked.standing === undefined ? [] : [now, asked.standing]
+    const before = asked.before === undefined || asked.beforeId === undefined ? [] : [asked.before, asked.beforeId]
+    const rows = await query<{ line: string }>(em, {
+      sql: `select line::text as line from log_row where ${sql}
+        ${standing.length ? `and ${STANDING} = ?` : ''} ${before.length ? 'and (started_at, id) < (?::bigint, ?::uuid)' : ''}
+        order by started_at desc, id desc limit ?`,
+      params: [...params, ...standing, ...before, most],
+    })
+    return rows.map(({ line }) => line)
+  }
+
+  /** What else happened: deliveries, checks, decisions, what was thrown away or left, in order of its time. */
+  async events(em: EntityManager, kitchenId: Id, from: Instant, to: Instant): Promise<Answers['LogEvents']> {
+    const at = `((canon::jsonb) #>> '{claim,at}')::bigint`
+    const rows = await query<EntryRow>(em, {
+      sql: `select hash, canon from entry where kitchen_id = ? and ${at} between ? and ?
+        and kind in (${EVENTS.map((kind) => `'${kind}'`).join(', ')}) order by ${at}, seq limit ?`,
+      params: [kitchenId, from, to, MOST_EVENTS + 1],
+    })
+    const entries = rows.slice(0, MOST_EVENTS).map((row) => asFolded(entryOf(row)))
+    return { entries, names: await this.names(em, kitchenId, entries), more: rows.length > MOST_EVENTS }
+  }
+
+  /** What the things are called that entries are about: 'Lemon custard 330-1'. */
+  private async names(em: EntityManager, kitchenId: Id, entries: readonly SealedEntry[]): Promise<Record<Id, string>> {
+    const ids = entries.flatMap(({ claim }) => [
+      claim.about.id,
+      ...(claim.kind === 'entries-accepted' ? claim.body.entries.map(({ id }) => id) : []),
+    ])
+    const rows = await query<{ id: Id; name: string }>(em, {
+      sql: `select id, concat(state #>> '{method,name}', ' ', code) as name from batch where kitchen_id = ? and id = any(?::uuid[])
+        union all select id, concat(card ->> 'name', ' ', card ->> 'code') from item where kitchen_id = ? and id = any(?::uuid[])
+        union all select id, concat(state ->> 'name', ' ', code) from lot where kitchen_id = ? and id = any(?::uuid[])
+        union all select id, card ->> 'name' from unit where kitchen_id = ? and id = any(?::uuid[])
+        union all select id, state #>> '{versions,-1,name}' from method where kitchen_id = ? and id = any(?::uuid[])`,
+      params: Array.from({ length: 5 }, () => [kitchenId, `{${[...new Set(ids)].join(',')}}`]).flat(),
+    })
+    return Object.fromEntries(rows.map(({ id, name }) => [id, name]))
+  }
+}
+
+/** The condition of a row that fits all that is asked but its standing. */
+function fitting(kitchenId: Id, { from, to, words, person, method, instrument, unit, lot }: LogQuery): Statement {
+  const parts: Statement[] = [
+    { sql: 'kitchen_id = ? and started_at <= ? and until >= ?', params: [kitchenId, to, from] },
+  ]
+  const has = (column: string, id: Id | undefined) => {
+    if (id !== undefined) parts.push({ sql: `${column} @> array[?::uuid]`, params: [id] })
+  }
+  has('people', person)
+  has('instruments', instrument)
+  has('lots', lot)
+  if (method !== undefined) parts.push({ sql: 'method = ?::uuid', params: [method] })
+  if (unit !== undefined)
+    parts.push({
+      // Also where some of it is held there now.
+      sql: `(units @> array[?::uuid] or exists (select from edge e join item i on i.kitchen_id = e.kitchen_id and i.id = e.child_id
+        where e.kitchen_id = log_row.kitchen_id and e.parent_id = log_row.id and i.card ->> 'unit' = ?))`,
+      params: [unit, unit],
+    })
+  for (const word of (words ?? '').split(/\s+/).filter((each) => each !== '')) {
+    const like = `%${word.replace(/[\\%_]/g, (sign) => `\\${sign}`)}%`
+    parts.push({
+      sql: `(words ilike ? or people && array(select id from person where kitchen_id = ? and name ilike ?))`,
+      params: [like, kitchenId, like],
+    })
+  }
+  return { sql: parts.map(({ sql }) => sql).join(' and '), params: parts.flatMap(({ params }) => params) }
+}

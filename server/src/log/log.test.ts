@@ -1,0 +1,166 @@
+import { v7 as uuid } from 'uuid'
+import { batchStanding, DAY, HOUR, judgeBatch, MINUTE, standAt, type Id } from '@logged-thermal/core'
+import { clock } from '../clock/clock'
+import type { Answers } from '../http/answers'
+import { openKitchen, type TestKitchen } from '../test/kitchen'
+
+let kitchen: TestKitchen
+beforeAll(async () => {
+  kitchen = await openKitchen()
+})
+afterAll(() => kitchen.app.close())
+
+/** A time around now, with whatever else is asked. */
+const period = (more: Record<string, string> = {}) =>
+  new URLSearchParams({ from: String(clock.now() - DAY), to: String(clock.now() + DAY), ...more }).toString()
+const log = async (more: Record<string, string> = {}) =>
+  (await kitchen.get(`/api/log?${period(more)}`)).body as Answers['Log']
+const codes = async (more: Record<string, string>) => (await log(more)).batches.map(({ code }) => code)
+
+/** A batch that was combined, cooked and taken off the heat half an hour ago, and read once on its way down. */
+async function cooked(code: string, id: Id = uuid()): Promise<Id> {
+  const at = (ago: number) => ({ at: clock.now() - ago * MINUTE, madeAt: clock.now() - ago * MINUTE })
+  const step = (of: string, edge: 'combined' | 'done', ago: number) =>
+    kitchen.claim('step-marked', id, { step: of, edge, reason: null }, at(ago))
+  const posted = await kitchen.post([
+    { ...kitchen.start(code, id), ...at(50) },
+    step('temper', 'combined', 45),
+    kitchen.reading(id, 83, at(40)),
+    step('cook', 'done', 30),
+    kitchen.reading(id, 64, at(20)),
+  ])
+  expect((posted.body as { results: { outcome: string }[] }).results.map(({ outcome }) => outcome)).toEqual(
+    Array(5).fill('accepted'),
+  )
+  return id
+}
+
+describe('the Log', () => {
+  it('shows the batches of a time, each as judging it finds it, whatever was entered since it was asked last', async () => {
+    const id = await cooked('l-1')
+    const before = (await log()).batches.find((batch) => batch.id === id)!
+    expect(before.trace.map(([, celsius]) => celsius)).toEqual([83, 64])
+    await kitchen.post([kitchen.reading(id, 55)])
+    const { batches, counts, now } = await log()
+    const after = batches.find((batch) => batch.id === id)!
+    expect(after.trace).toHaveLength(3)
+    const { batch } = (await kitchen.get(`/api/batches/${id}`)).body as Answers['Batch']
+    for (const then of [now, now + 3 * HOUR, now + 9 * HOUR])
+      expect(standAt(after.stands, then).standing).toBe(batchStanding(judgeBatch(batch, { zone: 'UTC' }, then)))
+    expect(Object.values(counts).reduce((a, b) => a + b)).toBe(batches.length)
+  })
+
+  it('finds by words in the dish, the code, a note and the name of who logged it, all of them at once', async () => {
+    const id = await cooked('l-3')
+    await kitchen.post([kitchen.claim('noted', id, { text: 'the quince was 100% ripe', cue: null })])
+    expect(await codes({ words: 'quince' })).toEqual(['l-3'])
+    expect(await codes({ words: 'L-3 mina' })).toEqual(['l-3'])
+    expect(await codes({ words: '100% ripe' })).toEqual(['l-3'])
+    // A sign of the database's is only a sign here.
+    expect(await codes({ words: 'l_3' })).toEqual([])
+    expect(await codes({ words: 'quince aubergine' })).toEqual([])
+  })
+
+  it('filters by person, method and instrument', async () => {
+    await cooked('l-4')
+    const { starter } = kitchen
+    expect(await codes({ person: kitchen.person('mina').id })).toContain('l-4')
+    expect(await codes({ person: kitchen.person('teo').id })).toEqual([])
+    expect(await codes({ method: starter.methods[0]!.id })).toContain('l-4')
+    expect(await codes({ method: starter.methods[1]!.id })).toEqual([])
+    expect(await codes({ instrument: starter.probe.id })).toContain('l-4')
+    expect(await codes({ instrument: uuid() })).toEqual([])
+    expect(await codes({ unit: uuid() })).toEqual([])
+    expect(await codes({ lot: uuid() })).toEqual([])
+  })
+
+  it('shows what touches the time, not only what began in it', async () => {
+    await cooked('l-5')
+    const of = async (from: number, to: number) => {
+      const answer = await kitchen.get(`/api/log?from=${from}&to=${to}`)
+      return (answer.body as Answers['Log']).batches.map(({ code }) => code)
+    }
+    const now = clock.now()
+    expect(await of(now - 45 * MINUTE, now - 44 * MINUTE)).toContain('l-5')
+    expect(await of(now + HOUR, now + 2 * HOUR)).toEqual([])
+    expect(await of(now - 30 * DAY, now - DAY)).toEqual([])
+  })
+
+  it('goes on where the answer before ended', async () => {
+    const all = await log()
+    expect(all.more).toBe(false)
+    const first = all.batches[0]!
+    const rest = await log({ before: String(first.startedAt), beforeId: first.id })
+    expect(rest.batches.map(({ id }) => id)).toEqual(all.batches.slice(1).map(({ id }) => id))
+  })
+
+  it('says what happened between, named', async () => {
+    const lot = uuid()
+    const batch = await cooked('l-6')
+    await kitchen.post([
+      kitchen.claim('handed-over', kitchen.kitchenId, { asked: null, from: clock.now(), until: clock.now() + HOUR }),
+    ])
+    const { entries, names, more } = (await kitchen.get(`/api/log/events?${period()}`)).body as Answers['LogEvents']
+    expect(entries.map(({ claim }) => claim.kind)).toContain('handed-over')
+    expect(entries.map(({ claim }) => claim.kind)).not.toContain('reading-taken')
+    expect(entries.map(({ claim }) => claim.at)).toEqual(entries.map(({ claim }) => claim.at).sort((a, b) => a - b))
+    expect([names[lot], names[batch], more]).toEqual([undefined, undefined, false])
+  })
+
+  it('comes as a file for a spreadsheet, in which nothing is run', async () => {
+    const id = await cooked('=l-7')
+    const { text, headers } = await kitchen.get(`/api/log/batches.csv?${period({ words: '=l-7' })}`)
+    expect(headers['content-type']).toContain('text/csv')
+    const [head, line, ...none] = text.trim().split('\n')
+    expect(head).toContain('code,name,begun')
+    expect(line).toContain("'=l-7,")
+    expect(line).toContain('Mina Osk')
+    expect(none).toEqual([])
+    expect(id).toBeTruthy()
+  })
+
+  it.each([
+    ['a hundred years', `from=0&to=${100 * 366 * DAY}`, 'That is more than 10 years. Ask for a shorter period.'],
+    ['an end before its beginning', 'from=2000&to=1000', 'The period ends before it begins.'],
+  ])('refuses %s with a sentence', async (_, query, sentence) => {
+    for (const path of ['log', 'log/events', 'log/batches.csv']) {
+      const answer = await kitchen.get(`/api/${path}?${query}`)
+      expect([answer.status, (answer.body as { detail: string }).detail]).toEqual([422, sentence])
+    }
+  })
+
+  it('refuses what is no id, no time and too many words', async () => {
+    for (const query of [
+      period({ person: 'mina' }),
+      period({ words: 'x'.repeat(81) }),
+      'from=soon&to=later',
+      period({ standing: 'safe' }),
+    ])
+      expect((await kitchen.get(`/api/log?${query}`)).status).toBe(400)
+  })
+
+  it('shows nothing of another kitchen', async () => {
+    const other = await openKitchen()
+    try {
+      await cooked('l-8')
+      const answer = await other.get(`/api/log?${period()}`)
+      expect((answer.body as Answers['Log']).batches).toEqual([])
+      const unknown = await other.get(`/api/log?${period({ method: kitchen.starter.methods[0]!.id })}`)
+      expect((unknown.body as Answers['Log']).batches).toEqual([])
+    } finally {
+      await other.app.close()
+    }
+  })
+
+  // The last: a tablet that nobody touches for hours locks.
+  it('counts and filters by how it stands now, which time alone changes', async () => {
+    const id = await cooked('l-2')
+    expect(await codes({ standing: 'open' })).toContain('l-2')
+    const { missed, unproven } = (await log()).counts
+    const now = clock.now()
+    clock.set(now + 8 * HOUR)
+    const later = await log()
+    expect(later.counts.missed + later.counts.unproven).toBeGreaterThan(missed + unproven)
+    expect(later.batches.map((batch) => batch.id)).toContain(id)
+  })
+})

@@ -1,0 +1,57 @@
+import { stringify } from 'csv-stringify/sync'
+import {
+  loggedBatch,
+  standAt,
+  wordsIn,
+  type BatchState,
+  type Id,
+  type Instant,
+  type LoggedBatch,
+} from '@logged-thermal/core'
+import { clock, findingInShort, standingWord, type Reader } from '@logged-thermal/wording'
+import { plainCells } from '../store/plainCells'
+
+/** A row of the Log as it is kept. */
+export interface LogRow {
+  logged: LoggedBatch
+  words: string
+}
+
+/** @param batches each a BatchState as JSON: the thread that serves need not read it */
+export function rowsOf({ batches, zone }: { batches: readonly string[]; zone: string }): LogRow[] {
+  return batches.map((json) => {
+    const batch = JSON.parse(json) as BatchState
+    return { logged: loggedBatch(batch, { zone }), words: wordsIn(batch) }
+  })
+}
+
+interface Listed {
+  reader: Reader
+  now: Instant
+  people: Record<Id, string>
+  /** Each a LoggedBatch as JSON. */
+  batches: readonly string[]
+}
+
+/** The same as lines of a spreadsheet. */
+export function csvOf({ reader, now, people, batches }: Listed): string {
+  const lines = batches.map((json) => {
+    const batch = JSON.parse(json) as LoggedBatch
+    const { standing, says } = standAt(batch.stands, now)
+    return {
+      code: batch.code,
+      name: batch.name,
+      begun: clock(batch.startedAt, reader),
+      'last entry': clock(batch.until, reader),
+      vessel: batch.vessel,
+      'logged by': batch.people.map((id) => people[id] ?? '').join('; '),
+      standing: standingWord(standing, reader),
+      because: says ? findingInShort(says, reader) : '',
+      decision: batch.decision ?? '',
+      held: batch.held ? 'yes' : '',
+      waiting: String(batch.waiting),
+      corrected: String(batch.corrected),
+    }
+  })
+  return stringify(lines.map(plainCells), { header: true, bom: true })
+}
