@@ -13,6 +13,7 @@ export const PATHS = [
   '/store/bin',
   '/store/receive',
   '/log',
+  '/review',
   '/methods',
   '/methods/new',
   '/limits',

@@ -15,6 +15,7 @@ import { SealingModule } from './sealing/sealing.module'
 import { WorkersModule } from './workers/workers.module'
 import { LabelsModule } from './labels/labels.module'
 import { LiveModule } from './live/live.module'
+import { MattersModule } from './matters/matters.module'
 import { MetricsModule } from './metrics/metrics.module'
 import { MethodsModule } from './methods/methods.module'
 import { PeopleModule } from './people/people.module'
@@ -43,6 +44,7 @@ export class AppModule {
         AccessModule,
         LineModule,
         LogModule,
+        MattersModule,
         GroupModule,
         BatchesModule,
         MethodsModule,

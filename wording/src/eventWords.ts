@@ -1,7 +1,7 @@
 import type { Id, InstrumentKind, SealedEntry } from '@logged-thermal/core'
 import { speaker } from './catalogue/say'
 import { eventsMessages } from './catalogue/events'
-import type { Reader } from './figures'
+import { dayName, type Reader } from './figures'
 import { errorWords } from './instrumentWords'
 
 const say = speaker(eventsMessages)
@@ -56,6 +56,12 @@ export function eventWords({ claim }: Pick<SealedEntry, 'claim'>, names: Names, 
       return say(reader, 'methodInForce', { what, version: body.version })
     case 'delegated':
       return body.to === null ? say(reader, 'standInEnds') : say(reader, 'standsIn', { name: names.person(body.to) })
+    case 'incident-told':
+      return say(reader, `incident_${body.what}`, { note: body.note })
+    case 'matter-closed':
+      return say(reader, 'matterClosed', { action: body.action })
+    case 'day-signed':
+      return say(reader, 'daySigned', { day: dayName(body.day, reader), name: names.person(by) })
     case 'restored':
       return say(reader, 'restored')
     default:

@@ -111,6 +111,8 @@ const refusals: { [C in Refusal['code']]: [Extract<Refusal, { code: C }>, ...nam
   ],
   'kept, not served': [{ code: 'kept, not served', field: 'about.id' }],
   backdated: [{ code: 'backdated', field: 'body.set.from' }],
+  'matter open': [{ code: 'matter open', field: 'body.action' }, 'waits for the lead'],
+  'day not over': [{ code: 'day not over', field: 'body.day', day: '2027-03-04' }, '4 Mar'],
   'changed since': [{ code: 'changed since', field: 'body.findings' }],
   'decision shut': [
     {

@@ -171,6 +171,10 @@ export function refusalSentence(refusal: Refusal, reader: Reader): string {
       return say(reader, 'methodCooledKeptLead')
     case 'backdated':
       return say(reader, 'limitsForceFromNow')
+    case 'matter open':
+      return say(reader, 'matterOpen')
+    case 'day not over':
+      return say(reader, 'dayNotOver', { day: dayName(refusal.day, reader) })
     case 'changed since':
       return say(reader, 'somethingEnteredSinceYou')
     case 'decision shut':

@@ -27,6 +27,7 @@ export const apply: { [T in SubjectType]: (id: Id, state: States[T] | null, entr
   item: (id, state, entry) => foldOne('item', id, state, entry),
   vessel: (id, state, entry) => foldOne('vessel', id, state, entry),
   unit: (id, state, entry) => foldOne('unit', id, state, entry),
+  matter: (id, state, entry) => foldOne('matter', id, state, entry),
 }
 
 function foldOne<T extends SubjectType>(type: T, id: Id, state: States[T] | null, entry: Entry): States[T] | null {

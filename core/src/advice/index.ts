@@ -2,11 +2,14 @@
  * Advice: what hands should do next, and what can still be saved.
  *
  * `attention` the one thing a batch asks for · `guide` where it is in its method · `heating` when to call · `cooling` forecast and
- * rescue · `round` alarms, rounds and handing over. Advice proves nothing and betters nothing.
+ * rescue · `round` alarms, rounds and handing over ·
+ * `matters` what is unresolved. Advice proves nothing and betters nothing.
  *
  * Imports: ground to judgement.
  */
 export { attention, floorOf, isPressing, urgency, type Attention } from './attention'
+export type { AskingItem, Cause, Matter } from './matters/matter'
+export { mattersOf, type Unresolved } from './matters/mattersOf'
 export { mayBeStirred, type Action } from './cooling/action'
 export {
   afterwards,

@@ -11,7 +11,8 @@ import { History } from '../test/history'
 import { at } from '../test/traces'
 import { NO_TRACES } from '../judgement/lineage/carryOver'
 import { lackingOf } from '../judgement/lineage/lacking'
-import { batchStanding, judgeBatch } from '../judgement/batch/judgeBatch'
+import { judgeBatch } from '../judgement/batch/judgeBatch'
+import { standingForGood } from '../judgement/log/standing'
 import { standAt, standsFrom } from '../judgement/log/standsFrom'
 import { isWorse, type Standing } from '../ledger/standing'
 
@@ -161,6 +162,6 @@ function checkStands({ story: { kitchen }, now }: History, batch: Id): void {
   const stands = standsFrom(state, world)
   for (const later of [0, 7, 90, 400, 3_000]) {
     const then = Math.max(stands[0]!.from, at(now + later))
-    expect(standAt(stands, then).standing).toBe(batchStanding(judgeBatch(state, world, then)))
+    expect(standAt(stands, then).standing).toBe(standingForGood(state, judgeBatch(state, world, then)))
   }
 }

@@ -4,7 +4,8 @@ export type Id = string
 /** SHA-256, lower-case hexadecimal. */
 export type Hash = string
 
-export type SubjectType = 'kitchen' | 'limits' | 'method' | 'batch' | 'instrument' | 'lot' | 'item' | 'vessel' | 'unit'
+export type SubjectType =
+  'kitchen' | 'limits' | 'method' | 'batch' | 'instrument' | 'lot' | 'item' | 'vessel' | 'unit' | 'matter'
 
 export interface Subject {
   type: SubjectType

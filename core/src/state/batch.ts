@@ -87,7 +87,7 @@ export function wentOut({ disposition, served }: Pick<BatchState, 'disposition' 
  * without it, of which the lead has not decided since.
  */
 export function unanswered(batch: Pick<BatchState, 'disposition' | 'served' | 'facts' | 'reached'>): Fact<unknown>[] {
-  const { disposition, served, facts, reached } = batch
+  const { served, facts, reached } = batch
   const went: Fact<{ happened?: true }>[] = [
     ...facts['eggs-taken'],
     ...facts.added,
@@ -95,11 +95,19 @@ export function unanswered(batch: Pick<BatchState, 'disposition' | 'served' | 'f
     ...facts['part-used'],
     ...(served ? [served] : []),
   ]
-  const decided = disposition && !disposition.void ? disposition.knownAt : -Infinity
   const against = went.filter(({ void: gone, value }) => !gone && value.happened)
-  const all = [...against, ...missedByItems(batch), ...reached]
+  const all = [...against, ...missedByItems(batch), ...reached, ...incidentsOf(batch)]
   // One entry is asked about once, whatever it did.
-  return [...new Map(all.map((fact) => [fact.entry, fact])).values()].filter(({ knownAt: known }) => known >= decided)
+  return [...new Map(all.map((fact) => [fact.entry, fact])).values()].filter((fact) => !isDecidedSince(batch, fact))
+}
+
+/** What happened to it that no reading tells, and the lead has not decided since. */
+export function incidentsOf(batch: Pick<BatchState, 'disposition' | 'facts'>): Fact<BatchFacts['incident-told']>[] {
+  return valid(batch.facts['incident-told']).filter((fact) => !isDecidedSince(batch, fact))
+}
+
+function isDecidedSince({ disposition }: Pick<BatchState, 'disposition'>, { knownAt }: Fact<unknown>): boolean {
+  return disposition !== null && !disposition.void && knownAt < disposition.knownAt
 }
 
 /** An item holds the allergens that were known as it was put away: what is told of later and was in it by then is not among them. */

@@ -1,5 +1,7 @@
 import type { Instant } from '../ground/instant'
+import type { Day } from '../ground/zone'
 import type { Bodies } from '../ledger/entry'
+import type { Id } from '../ledger/subject'
 import type { Deputy, Week } from '../ledger/week'
 import type { OwnKept } from '../recipe/ingredient/ours'
 import type { Member } from './members'
@@ -23,6 +25,8 @@ export interface KitchenState {
   named: Bodies['kitchen-named'] | null
   /** What its foods go through, one after the other. */
   tools: ToolState[]
+  /** Days that the lead signed, each with its entry, the last signed last. */
+  signedDays: { day: Day; at: Instant; by: Id; seq: number | null }[]
   /** Ingredients of its own, in the order they were named. */
   ingredients: OwnKept[]
 }
@@ -40,5 +44,6 @@ export const NEW_KITCHEN: KitchenState = {
   restored: null,
   named: null,
   tools: [],
+  signedDays: [],
   ingredients: [],
 }

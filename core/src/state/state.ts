@@ -9,6 +9,7 @@ import type { InstrumentState } from './instrument'
 import type { UnitState } from './unit'
 import type { VesselState } from './vessel'
 import type { KitchenState } from './kitchen'
+import type { MatterState } from './matter'
 
 /** Every version of a kitchen's limits, oldest first: a batch keeps the one it was judged under. */
 export interface LimitsState {
@@ -29,6 +30,7 @@ export interface States {
   item: ItemState
   vessel: VesselState
   unit: UnitState
+  matter: MatterState
 }
 
 /** The state of a subject, null where nothing was entered about it. */

@@ -1,11 +1,12 @@
 import fc from 'fast-check'
 import { houseDeeds } from './houseDeeds'
 import { itemDeeds } from './itemDeeds'
+import { matterDeeds } from './matterDeeds'
 import { potDeeds } from './potDeeds'
 import type { Act, Deed } from './history'
 
 /** Every deed there is; together they make every kind of entry. */
-export const acts: Readonly<Record<string, Act>> = { ...potDeeds, ...itemDeeds, ...houseDeeds }
+export const acts: Readonly<Record<string, Act>> = { ...potDeeds, ...itemDeeds, ...houseDeeds, ...matterDeeds }
 
 /** Readings, the heat and what is put away make histories that go somewhere. */
 const OFTEN = ['read', 'read', 'read', 'read', 'off', 'combined', 'put away', 'put away', 'part', 'air']

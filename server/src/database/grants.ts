@@ -11,6 +11,7 @@ const FOLDED = [
   'item',
   'vessel',
   'unit',
+  'matter',
   'edge',
   'feed',
   'log_row',

@@ -19,6 +19,7 @@ import type {
   LineageBar,
   LookedBack,
   LotState,
+  Matter,
   MethodState,
   Member,
   Role,
@@ -56,6 +57,7 @@ export interface Answers {
   Batch: { now: Instant; batch: BatchState; standing: Standing; findings: Finding[] }
   BatchEntries: { entries: SealedEntry[] }
   Log: LogAnswer
+  Matters: MattersAnswer
   LogEvents: { entries: SealedEntry[]; names: Record<Id, string>; more: boolean }
   LookBack: LookBackAnswer
   Bakes: { bakes: ShownBake[] }
@@ -83,6 +85,15 @@ export interface LogAnswer {
   counts: Record<Standing, number>
   batches: LoggedBatch[]
   /** There are more, which began before the last of these. */
+  more: boolean
+}
+
+/** Everything that is unresolved, the most urgent first. */
+export interface MattersAnswer {
+  now: Instant
+  seq: number
+  matters: Matter[]
+  /** There are more batches than are looked at. */
   more: boolean
 }
 
@@ -135,6 +146,7 @@ export interface LineAnswer {
   restored: KitchenState['restored']
   tools: KitchenState['tools']
   ingredients: KitchenState['ingredients']
+  signedDays: KitchenState['signedDays']
   /** null: the kitchen has none yet. */
   limits: LimitsState | null
   methods: MethodState[]

@@ -132,6 +132,8 @@ const STATUS: Record<Refusal['code'], number> = {
   looser: 422,
   'method blocked': 422,
   backdated: 422,
+  'matter open': 409,
+  'day not over': 422,
   'changed since': 409,
   'decision shut': 422,
   'out of order': 422,

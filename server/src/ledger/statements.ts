@@ -21,6 +21,7 @@ export const TABLES: Record<SubjectType, string> = {
   item: 'item',
   vessel: 'vessel',
   unit: 'unit',
+  matter: 'matter',
 }
 
 export const TYPES = Object.keys(TABLES) as SubjectType[]

@@ -93,6 +93,7 @@ export class KeptLines {
       restored: state?.restored ?? null,
       tools: state?.tools ?? [],
       ingredients: state?.ingredients ?? [],
+      signedDays: state?.signedDays ?? [],
       limits: await this.states.one(em, kitchenId, 'limits', kitchen.limitsId),
     }
     const apart = (await this.states.openBatches(em, kitchenId)).map(takenApart)

@@ -3,5 +3,5 @@ import { LogController } from './log.controller'
 import { LogRepository } from './log.repository'
 import { LogRows } from './logRows.service'
 
-@Module({ controllers: [LogController], providers: [LogRepository, LogRows] })
+@Module({ controllers: [LogController], providers: [LogRepository, LogRows], exports: [LogRepository, LogRows] })
 export class LogModule {}

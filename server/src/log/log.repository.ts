@@ -25,14 +25,19 @@ const EVENTS = [
   'method-approved',
   'delegated',
   'restored',
+  'incident-told',
+  'matter-closed',
+  'day-signed',
 ]
 
 /** Entries of a period that are shown at most. */
 const MOST_EVENTS = 500
 
-/** How a row stands at an instant: its last standing that has begun by then, the first before it. */
-const STANDING = `(select s ->> 'standing' from jsonb_array_elements(stands) with ordinality as each (s, n)
-  where n = 1 or (s ->> 'from')::bigint <= ? order by n desc limit 1)`
+/** What a row says of how it stands at an instant: as of its last standing that has begun by then, the first before it. */
+const stood = (what: 'standing' | 'settled') => `(select s ->> '${what}' from jsonb_array_elements(stands)
+  with ordinality as each (s, n) where n = 1 or (s ->> 'from')::bigint <= ? order by n desc limit 1)`
+const STANDING = stood('standing')
+const SETTLED = `${stood('settled')}::boolean`
 
 /** Reads the rows of the Log. Every method runs in the transaction of its `em`. */
 @Injectable()
@@ -58,6 +63,16 @@ export class LogRepository {
         ${standing.length ? `and ${STANDING} = ?` : ''} ${before.length ? 'and (started_at, id) < (?::bigint, ?::uuid)' : ''}
         order by started_at desc, id desc limit ?`,
       params: [...params, ...standing, ...before, most],
+    })
+    return rows.map(({ line }) => line)
+  }
+
+  /** Batches of which something waits for the lead, or eggs are left: each a LoggedBatch as JSON, the latest first. */
+  async unresolved(em: EntityManager, kitchenId: Id, now: Instant, most: number): Promise<string[]> {
+    const rows = await query<{ line: string }>(em, {
+      sql: `select line::text as line from log_row where kitchen_id = ? and (eggs_left or not ${SETTLED})
+        order by started_at desc limit ?`,
+      params: [kitchenId, now, most],
     })
     return rows.map(({ line }) => line)
   }

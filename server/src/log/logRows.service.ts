@@ -66,23 +66,23 @@ function rowsBehind(kitchenId: Id): Statement {
 function saved(kitchenId: Id, rows: readonly (LogWork.LogRow & { of: string; core: number })[]): Statement {
   const written = rows.map(({ logged, words, of, core }) => {
     const { id, startedAt, until, method, people, instruments, lots, units, stands } = logged
-    const standing = stands.map(({ from, standing: is }) => ({ from, standing: is }))
+    const standing = stands.map(({ from, standing: is, settled }) => ({ from, standing: is, settled }))
     return { id, of, core, startedAt, until, method, people, instruments, lots, units, words, standing, logged }
   })
   const ids = (name: string) => `array(select jsonb_array_elements_text(row -> '${name}'))::uuid[]`
   return {
     // Of two that make the same row at once, the later state stays.
     sql: `insert into log_row (kitchen_id, id, seq, core, made_by, started_at, until, method, people, instruments, lots, units,
-        words, stands, line)
+        words, stands, eggs_left, line)
       select ?::uuid, (row ->> 'id')::uuid, (row ->> 'of')::bigint, (row ->> 'core')::integer, ?,
         (row ->> 'startedAt')::bigint, (row ->> 'until')::bigint, (row ->> 'method')::uuid,
-        ${ids('people')}, ${ids('instruments')}, ${ids('lots')}, ${ids('units')}, row ->> 'words', row -> 'standing',
+        ${ids('people')}, ${ids('instruments')}, ${ids('lots')}, ${ids('units')}, row ->> 'words', row -> 'standing', (row #>> '{logged,eggsLeft}')::boolean,
         (row -> 'logged')::json
       from jsonb_array_elements(?::jsonb) row
       on conflict (kitchen_id, id) do update set seq = excluded.seq, core = excluded.core, made_by = excluded.made_by,
         started_at = excluded.started_at, until = excluded.until, method = excluded.method, people = excluded.people,
         instruments = excluded.instruments, lots = excluded.lots, units = excluded.units, words = excluded.words,
-        stands = excluded.stands, line = excluded.line
+        stands = excluded.stands, eggs_left = excluded.eggs_left, line = excluded.line
       where log_row.seq <= excluded.seq`,
     params: [kitchenId, madeBy(), JSON.stringify(written)],
   }

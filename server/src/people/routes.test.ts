@@ -104,6 +104,7 @@ read(
   'get /api/batches/{id}',
   'get /api/batches/{id}/entries',
   'get /api/log',
+  'get /api/matters',
   'get /api/log/events',
   'get /api/log/batches.csv',
   'get /api/entries/{seq}/hash',

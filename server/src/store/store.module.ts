@@ -11,6 +11,6 @@ import { CalendarRepository } from './calendar.repository'
 @Module({
   controllers: [StoreController, ItemsController, CalendarController],
   providers: [HeldStore, StoreRepository, BarredRepository, LineageRepository, CalendarRepository],
-  exports: [HeldStore],
+  exports: [BarredRepository, HeldStore],
 })
 export class StoreModule {}

@@ -8,11 +8,13 @@ import { isTyping } from './typing'
 const SearchSheet = later(() => import('./SearchSheet'), 'SearchSheet')
 const HelpSheet = later(() => import('./HelpSheet'), 'HelpSheet')
 
+const IncidentSheet = later(() => import('./IncidentSheet'), 'IncidentSheet')
+
 const NEXT = [SearchSheet, HelpSheet]
 
 const KEYS: Record<string, Overlay> = { '/': 'search', '?': 'help' }
 
-/** Search and help over a view, by their keys or by the keyboard. */
+/** Search and help over a view, by their keys or by the keyboard; and what is told of an incident. */
 export function Overlays({ place }: { place: PlaceKey }) {
   const open = useAppSelector((state) => state.overlay)
   const dispatch = useAppDispatch()
@@ -31,6 +33,7 @@ export function Overlays({ place }: { place: PlaceKey }) {
   return (
     <Suspense>
       {open === 'search' && <SearchSheet onClose={close} />}
+      {open === 'incident' && <IncidentSheet onClose={close} />}
       {open === 'help' && <HelpSheet place={place} onClose={close} />}
     </Suspense>
   )

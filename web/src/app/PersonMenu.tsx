@@ -7,6 +7,7 @@ import { Sheet } from '../kit/Sheet'
 import { useLockShiftMutation } from './api'
 import { useHand, useLine } from './kitchen'
 import { logsHere } from './lineData'
+import { overlay } from './overlay'
 import { useAppDispatch } from './store'
 import { tablet } from './tablet'
 import { TabletKeys } from './TabletKeys'
@@ -38,6 +39,17 @@ export function PersonMenu({ onClose }: { onClose: () => void }) {
           </Key>
         ))}
       </NameKeys>
+      <KeyRow>
+        <Key
+          look="primary"
+          onClick={() => {
+            dispatch(overlay.actions.opened('incident'))
+            onClose()
+          }}
+        >
+          {say('somethingHappened')}
+        </Key>
+      </KeyRow>
       <KeyRow label={say('thisTablet')}>
         <TabletKeys />
         <Key

@@ -24,6 +24,7 @@ import type {
   LineageBar,
   LoggedBatch,
   LookedBack,
+  Matter,
   Role,
   SealedEntry,
   ShownBake,
@@ -291,6 +292,7 @@ export const api = createApi({
     }),
     // `seq`, in these too: the Log goes on.
     log: build.query<LogAnswer, { query: string; seq: number }>({ query: ({ query }) => `log?${query}` }),
+    matters: build.query<{ matters: Matter[]; more: boolean }, { seq: number }>({ query: () => 'matters' }),
     logEvents: build.query<
       { entries: SealedEntry[]; names: Record<Id, string>; more: boolean },
       { from: number; to: number; seq: number }
@@ -344,6 +346,7 @@ export const {
   useBatchQuery,
   useBatchEntriesQuery,
   useLogQuery,
+  useMattersQuery,
   useLogEventsQuery,
   useLookBackQuery,
   useLoginQuery,

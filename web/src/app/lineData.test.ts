@@ -22,6 +22,7 @@ const line: LineData = {
   restored: null,
   tools: [],
   ingredients: [],
+  signedDays: [],
   units: [],
 }
 const reading = (id: string): AnyClaim => ({

@@ -47,6 +47,7 @@ export interface LineData {
   restored: KitchenState['restored']
   tools: KitchenState['tools']
   ingredients: KitchenState['ingredients']
+  signedDays: KitchenState['signedDays']
   limits: LimitsState | null
   methods: MethodState[]
   instruments: InstrumentState[]
@@ -90,6 +91,9 @@ export function foldLine(line: LineData, entry: Entry): LineData {
       case 'unit':
         next = { ...next, units: put(next.units, id, (state) => apply.unit(id, state, today)) }
         break
+      // Matters are asked for when somebody looks at them.
+      case 'matter':
+        break
       case 'limits':
         next = { ...next, limits: apply.limits(id, next.limits, today) }
         break
@@ -101,9 +105,19 @@ export function foldLine(line: LineData, entry: Entry): LineData {
   return next
 }
 
-function kitchenOf({ codes, handover, deputies, week, roles, restored, tools, ingredients }: LineData): KitchenState {
+function kitchenOf({
+  codes,
+  handover,
+  deputies,
+  week,
+  roles,
+  restored,
+  tools,
+  ingredients,
+  signedDays,
+}: LineData): KitchenState {
   // What it was named before needs no keeping: only the next name is looked at.
-  return { codes, handover, deputies, week, people: roles, restored, tools, ingredients, named: null }
+  return { codes, handover, deputies, week, people: roles, restored, tools, ingredients, signedDays, named: null }
 }
 
 /** Names are no facts of the logbook; who may do what is. */

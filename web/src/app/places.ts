@@ -20,6 +20,7 @@ const PLACES = {
   bench: { path: '/bench', name: say('bench'), says: say('oneBatchItsReadings') },
   store: { path: '/store', name: say('coldStore'), says: say('whatHeldByDoor') },
   log: { path: '/log', name: say('log'), says: say('whatHappenedWhen') },
+  review: { path: '/review', name: say('review'), says: say('whatIsOpenAndSigned'), under: 'log' },
   batch: { path: '/log/batch', name: say('batchPage'), says: say('oneBatchForEver'), under: 'log' },
   methods: { path: '/methods', name: say('found_method'), says: say('howEachDessertMade'), under: 'more' },
   more: { path: '/more', name: say('more'), says: say('everyOtherPlaceSearch') },
@@ -127,5 +128,5 @@ export const IN_BAR: readonly PlaceKey[] = ['line', 'bench', 'store', 'log', 'mo
 export const IN_MORE: readonly { name: string; of: readonly PlaceKey[] }[] = [
   { name: say('onStove'), of: ['start', 'round', 'cooldown', 'temper', 'handover'] },
   { name: say('coldStore'), of: ['list', 'unitRound', 'bin', 'receive'] },
-  { name: say('rulesPeople'), of: ['methods', 'limits', 'instruments', 'people', 'settings'] },
+  { name: say('rulesPeople'), of: ['review', 'methods', 'limits', 'instruments', 'people', 'settings'] },
 ]

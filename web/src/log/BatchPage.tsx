@@ -1,7 +1,6 @@
 import { useMemo, useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
 import {
-  batchStanding,
   dayOf,
   gateAt,
   isHeld,
@@ -9,6 +8,7 @@ import {
   isClosed,
   judgeBatch,
   mixtureTrace,
+  standingForGood,
   timelineOf,
   type BatchState,
   type Finding,
@@ -49,7 +49,7 @@ export function BatchPage() {
   const batch = data?.batch
   if (!batch) return <View place="batch" busy={!error} sentence={error ? sentenceOf(error) : say('lookingUp')} />
   const findings = judgeBatch(batch, { zone: reader.zone }, now)
-  const standing = batchStanding(findings)
+  const standing = standingForGood(batch, findings)
   const begun = say('begunBy', {
     time: `${dayName(dayOf(batch.startedAt, reader.zone), reader)} ${clock(batch.startedAt, { ...reader, today: null })}`,
     name: line.people.find((person) => person.id === batch.startedBy)?.name ?? '',

@@ -57,7 +57,7 @@ export const LogRow = memo(function LogRow({ batch, thread, large, lens, now, li
       </Link>
       <div className={styles.standing}>
         <Badge standing={stand.standing} />
-        <span>
+        <span className={styles.says}>
           {saysInShort(stand, reader)}
           {waiting > 0 && <b> {say('waits', { count: waiting })}</b>}
         </span>

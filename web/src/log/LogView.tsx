@@ -1,10 +1,12 @@
 import { useMemo } from 'react'
+import { useNavigate } from 'react-router'
 import { dayOf, HOUR, standAt, type LoggedBatch } from '@logged-thermal/core'
 import { countWord, logMessages, type Reader } from '@logged-thermal/wording'
 import { sentenceOf, useLogQuery, type LogAnswer } from '../app/api'
 import { useHand, useLine } from '../app/kitchen'
 import { useAsOf, useNow } from '../app/now'
 import { View } from '../app/View'
+import { Key } from '../kit/Key'
 import { speaks } from '../kit/language'
 import { NowFlag } from '../parts/NowFlag'
 import { clockLens, type Lens } from '../parts/lens'
@@ -23,6 +25,7 @@ const HALF_MINUTE = 30_000
 /** A time as the kitchen lived it: its batches on one clock, what happened between, the air of the units. */
 export function LogView() {
   const now = useNow(HALF_MINUTE)
+  const navigate = useNavigate()
   const line = useLine()
   const { reader } = useHand(line)
   const today = useAsOf((at) => dayOf(at, reader.zone))
@@ -52,6 +55,14 @@ export function LogView() {
     <View
       place="log"
       busy={!data}
+      keys={
+        <Key
+          look="outlined"
+          onClick={() => void navigate(asked.day === today ? '/review' : `/review?day=${asked.day}`)}
+        >
+          {say('reviewDay')}
+        </Key>
+      }
       sentence={
         data ? <LogSentence data={data} filtered={isFiltered(asked)} /> : error ? sentenceOf(error) : say('lookingUp')
       }

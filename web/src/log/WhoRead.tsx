@@ -1,6 +1,7 @@
 import {
   backingDoubt,
   celsiusRead,
+  dayOf,
   isWaiting,
   type BatchState,
   type Fact,
@@ -26,7 +27,8 @@ interface Props {
 type Read = Fact<ReadingBody>
 
 /** Every reading with its author and instrument; what was corrected or taken back shows its old value in its place. */
-export function WhoRead({ batch, ringed, line, reader }: Props) {
+export function WhoRead(props: Props) {
+  const { batch, ringed, line, reader } = props
   const readings = [...batch.facts['reading-taken']].sort((a, b) => a.at - b.at)
   const name = (id: Id) => line.people.find((person) => person.id === id)?.name ?? ''
   const probe = (id: Id | null) =>
@@ -64,7 +66,7 @@ export function WhoRead({ batch, ringed, line, reader }: Props) {
       cell: ({ value }) => probe(value.instrument),
     },
     { key: 'by', title: say('person'), value: ({ by }) => name(by), cell: ({ by }) => name(by) },
-    { key: 'told', title: say('told'), cell: (fact) => toldOf(fact, batch, name, reader).join(' · ') },
+    { key: 'told', title: say('told'), cell: (fact) => toldOf(fact, props, name).join(' · ') },
   ]
   return (
     <section className={styles.who} aria-label={say('whoRead')}>
@@ -112,7 +114,7 @@ function typedWords({ typed }: ReadingBody): string {
 }
 
 /** What else there is to say of a reading, each shortly. */
-function toldOf(fact: Read, batch: BatchState, name: (id: Id) => string, reader: Reader): string[] {
+function toldOf(fact: Read, { batch, line, reader }: Props, name: (id: Id) => string): string[] {
   const { value, at, recordedAt, accepted, amends, waiting, void: gone } = fact
   const behind = backingDoubt(fact, batch.failedProbes)
   const said: string[] = []
@@ -123,6 +125,7 @@ function toldOf(fact: Read, batch: BatchState, name: (id: Id) => string, reader:
   const doubt = behind && backingWords(behind, spoken)
   if (doubt) said.push(doubt)
   if (recordedAt !== null && recordedAt - at > 60_000) said.push(say('recorded', { time: clock(recordedAt, reader) }))
+  if (isAfterSigning(line, at, recordedAt, reader)) said.push(say('afterSigning'))
   if (isWaiting(fact) || waiting.length > 0) said.push(say('waitsForLead'))
   if (accepted) said.push(say('lateAccepted', { name: name(accepted.by), reason: accepted.reason }))
   for (const { was, reason, by, now } of amends)
@@ -132,4 +135,10 @@ function toldOf(fact: Read, batch: BatchState, name: (id: Id) => string, reader:
         : say('putRight', { was: typedWords(was), reason, name: name(by) }),
     )
   return said
+}
+
+/** Entered about a day that the lead had signed by then. */
+function isAfterSigning(line: LineData, at: number, recordedAt: number | null, { zone }: Reader): boolean {
+  const signed = line.signedDays.find(({ day }) => day === dayOf(at, zone))
+  return signed !== undefined && recordedAt !== null && recordedAt > signed.at
 }

@@ -44,6 +44,7 @@ const ReceiveView = later(() => import('../store/ReceiveView'), 'ReceiveView')
 const ItemPage = later(() => import('../store/ItemPage'), 'ItemPage')
 const LineageView = later(() => import('../store/LineageView'), 'LineageView')
 const LogView = later(() => import('../log/LogView'), 'LogView')
+const ReviewView = later(() => import('../review/ReviewView'), 'ReviewView')
 const BatchPage = later(() => import('../log/BatchPage'), 'BatchPage')
 const SignInView = later(() => import('../account/SignInView'), 'SignInView')
 const GroupView = later(() => import('../group/GroupView'), 'GroupView')
@@ -123,6 +124,7 @@ function Kitchen() {
           <Route path="/store/item/:id" element={<ItemPage />} />
           <Route path="/store/lineage/:type/:id" element={<LineageView />} />
           <Route path="/log" element={<LogView />} />
+          <Route path="/review" element={<ReviewView />} />
           <Route path="/log/batch/:id" element={<BatchPage />} />
           <Route path="/round" element={<RoundView />} />
           <Route path="/handover" element={<HandoverView />} />

@@ -36,6 +36,7 @@ export function lineOf({ kitchen }: KitchenStory): LineData {
     restored: null,
     tools: [],
     ingredients: [],
+    signedDays: [],
     limits: null,
     methods: [],
     instruments: [],

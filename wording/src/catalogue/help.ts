@@ -11,6 +11,8 @@ export const helpMessages = {
   store:
     'What is held, door by door, what has to go first on top. The key beside each thing does what comes next; the three dots show everything else. Read a door by tapping it.',
   log: 'What was made on a day, on one clock, how each stands, and what happened between. Go to another day with the arrows; look for a dish, a lot or a name. Tap a batch to open its page; CSV is what you see, as a file.',
+  review:
+    'Everything that is open stands here, the most urgent on top, and what only follows from it below it. Settle each with its key; close it with what was done, why, and what stops it next time. With nothing of the day open, sign the day.',
   batch:
     'One batch, for ever. Readings that prove a limit are ringed; tap a limit to ring only its own. What was corrected shows its old value. Below: who read it, how it was cooked, what it was made of and what became of it.',
   methods:

@@ -31,6 +31,8 @@ export const logMessages = {
   moreFilters: 'More to go by',
   clearFilters: 'Show all',
   csv: 'CSV',
+  reviewDay: 'Review the day',
+  afterSigning: 'after signing',
   now: 'now',
   leastToSpare: 'Standing, least to spare',
   between: 'Between',

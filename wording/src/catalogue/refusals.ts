@@ -53,6 +53,8 @@ export const refusalsMessages = {
     'What {batch} needs is not proven, so it is not to be served. If it went out already, enter that it did.',
   eggsHeatedKitchenCount:
     'Eggs heated in this kitchen count as pasteurized only under a written variance, and none is in force. Bought pasteurized egg is the simpler way.',
+  matterOpen: 'Something of it still waits for the lead. Settle that first.',
+  dayNotOver: '{day} has not begun yet: it cannot be signed.',
   changedSinceYouLooked: 'It has changed since you looked, or is another. Look again.',
   onlyAboutGLeft: 'Only about {left} g are left over. Weigh it again.',
   binAlready: 'It is in the bin already.',

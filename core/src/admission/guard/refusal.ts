@@ -45,11 +45,12 @@ export type Refusal =
         | 'person'
         | 'tool'
         | 'ingredient'
+        | 'matter'
     }
   | {
       code: 'already there'
       field: string
-      what: 'batch' | 'instrument' | 'lot' | 'item' | 'list of people' | 'tool' | 'ingredient'
+      what: 'batch' | 'instrument' | 'lot' | 'item' | 'list of people' | 'tool' | 'ingredient' | 'matter'
     }
   | { code: 'code taken'; field: 'body.code'; taken: string }
   | { code: 'batch closed'; field: 'about.id'; batch: string }
@@ -105,6 +106,9 @@ export type Refusal =
   | { code: 'bake not shown'; field: 'body.bake.shownBy'; batch: string; why: BakeNotShown }
   | { code: 'kept, not served'; field: 'about.id' }
   | { code: 'backdated'; field: 'body.set.from' }
+  /** What it is about waits for the lead still. */
+  | { code: 'matter open'; field: 'body.action' | 'body.batches' }
+  | { code: 'day not over'; field: 'body.day'; day: Day }
   | { code: 'changed since'; field: 'body.findings' }
   | { code: 'decision shut'; field: 'body.decision'; decision: Decision; why: Shut }
 

@@ -1,16 +1,17 @@
-import type { BatchState } from '../../state/batch'
+import { incidentsOf, type BatchState } from '../../state/batch'
 import { holdOf, type ItemState } from '../../state/item'
 import type { LotState } from '../../state/lot'
 
 /** Why something stops all that was made of it, by what was entered about it alone. */
 export type OwnBar = 'held' | 'discarded' | 'recalled'
 
-/** A batch on hold, thrown away or called back. */
-export function ownBarOfBatch({ recalls, disposition }: Pick<BatchState, 'recalls' | 'disposition'>): OwnBar | null {
+/** A batch on hold, thrown away or called back, or to which something happened that the lead has not decided about. */
+export function ownBarOfBatch(batch: Pick<BatchState, 'recalls' | 'disposition' | 'facts'>): OwnBar | null {
+  const { recalls, disposition } = batch
   if (recalls.length > 0) return 'recalled'
   const decision = disposition?.void ? undefined : disposition?.value.decision
-  if (decision === 'hold') return 'held'
-  return decision === 'discard' ? 'discarded' : null
+  if (decision === 'discard') return 'discarded'
+  return decision === 'hold' || incidentsOf(batch).length > 0 ? 'held' : null
 }
 
 /** An item that is held or called back, or was thrown away for what it was. */

@@ -2,14 +2,17 @@ import type { Instant } from '../../ground/instant'
 import type { Decision } from '../../ledger/entry'
 import type { Standing } from '../../ledger/standing'
 import type { Id } from '../../ledger/subject'
-import { allFacts, isHeld, type BatchState } from '../../state/batch'
+import { allFacts, isClosed, isHeld, isPutAway, type BatchState } from '../../state/batch'
 import { valid } from '../../state/fact'
 import { isBinding, isGate } from '../batch/judgeBatch'
+import { toSettle } from '../eggs/eggLedger'
 import { mixtureTrace } from '../evidence/evidence'
 import { waitingIn } from '../evidence/waiting'
 import type { Finding } from '../finding'
 import type { World } from '../world'
 import { gateAt, type Gate } from './gate'
+import { isSettled } from './settled'
+import { countingFor } from './standing'
 import { standsFrom } from './standsFrom'
 import { thinned } from './thinned'
 
@@ -38,6 +41,10 @@ export interface LoggedBatch {
   held: boolean
   /** Entries that came too late and wait for the lead; entries that stand corrected. */
   waiting: number
+  /** Egg that was cracked for it and went nowhere, and nothing more is made of it. */
+  eggsLeft: boolean
+  /** What the lead let count that they had entered themselves. */
+  ownAccepted: { by: Id; at: Instant }[]
   corrected: number
   stands: LoggedStand[]
 }
@@ -46,6 +53,8 @@ export interface LoggedBatch {
 export interface LoggedStand {
   from: Instant
   standing: Standing
+  /** Nothing of it waits for the lead. */
+  settled: boolean
   /** The worst; of what is proven, the one with the least to spare. null: it has no gate. */
   says: Finding | null
   gates: (Gate & { key: string; standing: Standing })[]
@@ -87,17 +96,29 @@ export function loggedBatch(batch: BatchState, world: World): LoggedBatch {
     decision: decided?.value.decision ?? null,
     held: isHeld(batch),
     waiting: waitingIn(batch).length,
+    eggsLeft: (isClosed(batch) || isPutAway(batch)) && toSettle(batch).length > 0,
+    ownAccepted: allFacts(batch).flatMap(({ by, accepted }) => (accepted?.by === by ? [{ by, at: accepted.at }] : [])),
     corrected: allFacts(batch).filter(({ amends }) => amends.length > 0).length,
-    stands: standsFrom(batch, world).map(({ from, standing, findings }) => ({
-      from,
-      standing,
-      says: saying(standing, findings),
-      gates: findings.flatMap((finding) => {
-        const gate = gateAt(finding, trace, from)
-        return gate ? [{ ...gate, key: finding.check.key, standing: finding.standing }] : []
-      }),
-    })),
+    stands: changesOf(
+      standsFrom(batch, world).map(({ from, standing, findings }) => ({
+        from,
+        standing,
+        settled: isSettled(batch, findings),
+        says: saying(standing, countingFor(batch, findings)),
+        gates: findings.flatMap((finding) => {
+          const gate = gateAt(finding, trace, from)
+          return gate ? [{ ...gate, key: finding.check.key, standing: finding.standing }] : []
+        }),
+      })),
+    ),
   }
+}
+
+/** Only those that a row shows otherwise than the one before. */
+function changesOf(stands: readonly LoggedStand[]): LoggedStand[] {
+  const shown = ({ standing, settled, says, gates }: LoggedStand) =>
+    [standing, settled, says?.check.key, says?.because.code, ...gates.map((gate) => gate.standing)].join()
+  return stands.filter((stand, i) => i === 0 || shown(stand) !== shown(stands[i - 1]!))
 }
 
 /** What somebody may look for in a batch: its name and code, vessel, lots, what went in, notes. */

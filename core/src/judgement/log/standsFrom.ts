@@ -2,9 +2,9 @@ import type { Instant } from '../../ground/instant'
 import type { Standing } from '../../ledger/standing'
 import { allFacts, type BatchState } from '../../state/batch'
 import { judgeOf } from '../batch/judge'
-import { batchStanding } from '../batch/judgeBatch'
 import type { Finding } from '../finding'
 import type { World } from '../world'
+import { standingForGood } from './standing'
 
 /** How a batch stands from an instant on, until the next, while nothing more is entered about it. */
 export interface Stand {
@@ -13,8 +13,8 @@ export interface Stand {
   findings: Finding[]
 }
 
-/** Time alone changes a batch a few times: its gates, its dates. More than this is never needed. */
-const MOST = 24
+/** Each check may change at an instant of its own, in each view that doubts leave open. A check that changed for ever would end here. */
+const MOST = 1000
 
 /**
  * How a batch stands from the last entry about it on, in order: time alone changes it from one to the next. All of it is
@@ -25,7 +25,7 @@ export function standsFrom(batch: BatchState, world: World): Stand[] {
   const stands: Stand[] = []
   for (let from: Instant | null = knownUntil(batch); from !== null && stands.length < MOST;) {
     const findings = judge.findings(from)
-    stands.push({ from, standing: batchStanding(findings), findings })
+    stands.push({ from, standing: standingForGood(batch, findings), findings })
     const next = judge.nextAt()
     from = next === null ? null : Math.max(next, from + 1)
   }

@@ -1,7 +1,7 @@
 import { Migration } from '@mikro-orm/migrations'
-import { perKitchen } from './projection'
+import { perKitchen, projection } from './projection'
 
-/** A row of the Log a batch, made of its state when the Log is asked for; and the entries of a day. */
+/** A row of the Log a batch, made of its state when the Log is asked for; the entries of a day; matters. */
 export class Migration0019Log extends Migration {
   override up(): void {
     for (const statement of statements) this.addSql(statement)
@@ -25,13 +25,19 @@ const statements = [
      units uuid[] not null,
      words text not null,
      stands jsonb not null,
+     eggs_left boolean not null,
      line json not null,
      primary key (kitchen_id, id)
    )`,
   ...perKitchen('log_row'),
+
+  ...projection('matter'),
+  `alter table matter add column core integer not null default 0`,
+  `create index matter_core on matter (kitchen_id, core)`,
+
   `create index log_row_started on log_row (kitchen_id, started_at)`,
   `create index entry_day on entry (kitchen_id, (((canon::jsonb) #>> '{claim,at}')::bigint))
      where kind in ('lot-received', 'lot-decided', 'recalled', 'recall-ended', 'instrument-checked', 'handed-over',
        'item-discarded', 'disposed', 'served', 'item-dispatched', 'unit-skipped', 'reading-accepted', 'entries-accepted',
-       'limits-set', 'method-approved', 'delegated', 'restored')`,
+       'limits-set', 'method-approved', 'delegated', 'restored', 'incident-told', 'matter-closed', 'day-signed')`,
 ]

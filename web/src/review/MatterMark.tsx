@@ -1,0 +1,21 @@
+import type { Cause } from '@logged-thermal/core'
+import { Glyph } from '../parts/Glyph'
+
+/** What a matter is of, as a shape: how a batch stands, a bulge of air, two posts, a ring of doubt. */
+export function MatterMark({ cause }: { cause: Cause }) {
+  if (cause.of === 'batch') return <Glyph standing={cause.stand.standing} size={36} />
+  return (
+    <svg width="36" height="36" viewBox="0 0 36 36" aria-hidden="true" style={{ flex: 'none' }}>
+      <path d={SHAPES[cause.of]} fill="var(--ink)" fillRule="evenodd" />
+    </svg>
+  )
+}
+
+const SHAPES: Record<Exclude<Cause['of'], 'batch'>, string> = {
+  item: 'M9 5h6v26h-6ZM21 5h6v26h-6Z',
+  unit: 'M0 13C8 13 10 5 18 5S28 13 36 13V23C28 23 26 31 18 31S8 23 0 23Z',
+  instrument: 'M18 2L34 18L18 34L2 18ZM18 8L8 18L18 28L28 18Z',
+  round: 'M18 3A15 15 0 1 1 17.900 3ZM18 8A10 10 0 1 0 18.100 8Z',
+  eggs: 'M18 3C26 3 31 14 31 21A13 13 0 0 1 5 21C5 14 10 3 18 3Z',
+  incident: 'M18 2L35 33H1ZM16 13h4v11h-4ZM16 26h4v4h-4Z',
+}
