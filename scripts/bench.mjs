@@ -20,15 +20,22 @@ async function bench() {
   const idleAlone = process.argv.includes('idle')
   // `npm run bench -- load` measures the server under fifty tablets: a minute.
   const loadAlone = process.argv.includes('load')
+  // `npm run bench -- log` measures the Log over 20,000 batches: two minutes.
+  const logAlone = process.argv.includes('log')
   // `npm run bench -- web` measures what a cook waits for, in a browser: five minutes.
   const webAlone = process.argv.includes('web')
   if (webAlone) {
     process.exitCode = Math.max(await overDatabase(benchWeb), await overDatabase(benchFullLine))
     return
   }
-  if (!storeAlone && !idleAlone && !loadAlone) benchCore()
+  if (!storeAlone && !idleAlone && !loadAlone && !logAlone) benchCore()
   if (loadAlone)
     process.exitCode = await overDatabase((env) => run(process.execPath, ['benchmarks/dist/load.js'], { env }))
+  else if (logAlone)
+    process.exitCode = await overDatabase(
+      (env) => run(process.execPath, ['benchmarks/dist/log.js'], { env }),
+      ['--empty'],
+    )
   else if (idleAlone) process.exitCode = await overDatabase(benchIdle)
   else process.exitCode = await overDatabase((env) => benchServer(env, storeAlone), ['--empty'])
 }
