@@ -1,3 +1,4 @@
+import { clsx } from 'clsx'
 import { startTransition, useState } from 'react'
 import { addDays, type Day, type Standing } from '@logged-thermal/core'
 import { dayName, logMessages, standingWord, type Reader } from '@logged-thermal/wording'
@@ -33,7 +34,7 @@ export function Filters({ asked, ask, line, reader, today }: Props) {
     ...list.map(({ id, words }) => ({ value: id, words })),
   ]
   return (
-    <div className={styles.filters} role="search" aria-label={say('howLong')}>
+    <div className={clsx(styles.filters, wider && styles.opened)} role="search" aria-label={say('howLong')}>
       <div className={styles.days}>
         <Key aria-label={say('dayBefore')} onClick={() => step(-1)}>
           ‹
@@ -53,12 +54,14 @@ export function Filters({ asked, ask, line, reader, today }: Props) {
       </div>
       <Words key={cleared} value={asked.words} onValue={(words) => ask({ words })} />
       <SelectField
+        className={styles.often}
         label={say('howLong')}
         options={LENGTHS.map((value) => ({ value, words: say(`days_${value}`) }))}
         chosen={days}
         onChoose={(value) => ask({ days: value })}
       />
       <SelectField
+        className={styles.often}
         label={say('standing')}
         options={[
           { value: '', words: say('anyStanding') },

@@ -12,6 +12,8 @@ import styles from './batch.module.css'
 
 const say = speaks(logMessages)
 const FOOT = 28
+/** The words beside a stretch that nobody read are about so wide, px. */
+const WORDS = 240
 
 export interface StoodGate extends Gate {
   key: string
@@ -238,7 +240,12 @@ function Blind({
   return (
     <g>
       <rect x={from} y="0" width={Math.max(2, to - from)} height={floor} fill={fill} opacity="0.75" />
-      <text x={to + 8} y="52" className={styles.quiet}>
+      <text
+        x={to + WORDS > lens.width ? from - 8 : to + 8}
+        y="52"
+        textAnchor={to + WORDS > lens.width ? 'end' : 'start'}
+        className={styles.quiet}
+      >
         {say('nobodyReadBetween', { from: timeOfDay(because.from, reader), to: timeOfDay(because.to, reader) })}
       </text>
     </g>

@@ -89,6 +89,9 @@ describe('the trace of a batch', () => {
     const batch = { facts: { 'reading-taken': [] } } as unknown as BatchState
     const values = traceValues(batch, laid, [at(30)], [450], 900, reader)
     expect(values[0]).toMatchObject({ entry: '30', strong: true })
+    // At the end of the pane it stands before its gate.
+    const last = [{ witness: trace[3]!, x: 890, y: 200 }]
+    expect(traceValues(batch, last, [], [890], 900, reader)[0]!.x).toBeLessThan(870)
     // A gate comes down where it was read: the value stands beside it.
     expect(values[0]!.x).toBeGreaterThan(455)
     for (const [i, a] of values.entries())

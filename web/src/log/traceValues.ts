@@ -21,6 +21,8 @@ interface Laid {
 const STRONG = 11
 const PLAIN = 9
 const LINE = 24
+/** From a gate to the value beside it. */
+const BESIDE = 22
 /** The names of the levels stand at the left. */
 const LEFT = 44
 
@@ -48,7 +50,9 @@ export function traceValues(
     const text = degrees(celsius, reader).slice(0, -1)
     const half = ([...was, text].join(' ').length * (strong ? STRONG : PLAIN)) / 2
     const gated = gates.some((gate) => Math.abs(gate - at) < half + 6)
-    const x = Math.min(width - half - 4, Math.max(half + LEFT, gated ? at + half + 22 : at))
+    // On the other side of the gate where the pane ends.
+    const beside = at + half + BESIDE + half + 4 > width ? at - half - BESIDE : at + half + BESIDE
+    const x = Math.min(width - half - 4, Math.max(half + LEFT, gated ? beside : at))
     const y = Math.max(20, gated ? level + 2 : level - (strong ? 18 : 12))
     const clear = taken.every((other) => x + half < other.from || x - half > other.to || Math.abs(other.y - y) > LINE)
     if (!clear) return []
