@@ -2,13 +2,19 @@ import { id, instant, object, oneOf, text } from '../../ground/field'
 import { MATTERS, type MatterClosed } from '../../ledger/matter'
 import type { Claim } from '../../ledger/entry'
 import type { Subject, SubjectType } from '../../ledger/subject'
+import { isOutside } from '../../judgement/warmth/air'
 import { isSettled } from '../../judgement/log/settled'
 import { judgeBatch } from '../../judgement/batch/judgeBatch'
 import type { World } from '../../judgement/world'
+import { levelOf } from '../../recipe/checks/unitKind'
+import { dayOf } from '../../ground/zone'
 import { holdOf, isGone } from '../../state/item'
+import { lastAir } from '../../state/unit'
 import { factOf } from '../../state/fact'
 import type { Read } from '../../state/state'
 import { BY_THE_LEAD, type KindOf } from '../guard/kindOf'
+import { limitsIn } from '../guard/limitsIn'
+import { limitsNow } from '../guard/storeOf'
 import { heldBy } from '../lot/recalled'
 
 declare module '../../ledger/entry' {
@@ -46,9 +52,9 @@ export const matterClosed: KindOf<'matter-closed'> = {
   },
   writes: ({ about }) => [about],
   reads: ({ body: { subject } }) => [subject],
-  readsThen: ({ about }, read) => {
+  readsThen: ({ about }, read, world) => {
     const incident = read('matter', about.id)?.incident
-    return incident ? heldBy(incident.value) : []
+    return [...limitsIn(world), ...(incident ? heldBy(incident.value) : [])]
   },
   refuse(claim, read, world) {
     const { about, body } = claim
@@ -69,17 +75,35 @@ export const matterClosed: KindOf<'matter-closed'> = {
 }
 
 /** What a matter is about that nobody has settled yet. */
-function stillOpen({ about, at, body }: Claim<'matter-closed'>, read: Read, world: World): Subject[] {
+function stillOpen(claim: Claim<'matter-closed'>, read: Read, world: World): Subject[] {
+  const { about, body } = claim
   const incident = read('matter', about.id)?.incident ?? null
   const things = body.of === 'incident' && incident ? heldBy(incident.value) : [body.subject]
-  return things.filter(({ type, id: of }) => {
-    if (type === 'item') {
+  return things.filter((thing) => isOpen(thing, claim, read, world))
+}
+
+function isOpen({ type, id: of }: Subject, { at, body }: Claim<'matter-closed'>, read: Read, world: World): boolean {
+  switch (type) {
+    case 'item': {
       const item = read('item', of)
       return item !== null && !isGone(item) && (body.of === 'item' || holdOf(item) !== null)
     }
-    // Where eggs went, nobody can weigh any more: it is said in writing.
-    if (type !== 'batch' || body.of === 'eggs') return false
-    const batch = read('batch', of)
-    return batch !== null && !isSettled(batch, judgeBatch(batch, world, at))
-  })
+    case 'batch': {
+      const batch = read('batch', of)
+      // Where eggs went, nobody can weigh any more: it is said in writing.
+      return batch !== null && body.of !== 'eggs' && !isSettled(batch, judgeBatch(batch, world, at))
+    }
+    case 'unit': {
+      const unit = read('unit', of)
+      const limits = limitsNow(world, read, at)
+      const [level, last] = [unit && limits && levelOf(unit.kind, limits, dayOf(at, world.zone)), unit && lastAir(unit)]
+      return level !== null && last !== null && isOutside(last.celsius, level)
+    }
+    case 'instrument': {
+      const instrument = read('instrument', of)
+      return instrument?.gone === null && instrument.history.at(-1)?.passed === false
+    }
+    default:
+      return false
+  }
 }
