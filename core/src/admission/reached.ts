@@ -1,3 +1,4 @@
+import { canonical } from '../ground/canonical'
 import type { Instant } from '../ground/instant'
 import type { AnyClaim, Entry } from '../ledger/entry'
 import type { Id, Subject } from '../ledger/subject'
@@ -6,7 +7,7 @@ import { untoldOf } from '../judgement/lineage/carryOver'
 import { bothLacking, lackingOf, lackingSince } from '../judgement/lineage/lacking'
 import type { World } from '../judgement/world'
 import type { BatchState } from '../state/batch'
-import { valid } from '../state/fact'
+import { factOf, valid } from '../state/fact'
 import type { Read, States } from '../state/state'
 import type { ToolState } from '../state/tool'
 import { apply } from './fold'
@@ -25,12 +26,23 @@ export function follows(claim: AnyClaim, read: Read, world: World): Subject[] {
  */
 export function reachedBy(entry: Entry, read: Read): Reached[] {
   if (!isToldAfter(entry.claim, read)) return []
-  const { kitchen } = entry.claim
-  const readThen = folded(entry, read)
+  const afterEntry = folded(entry, read)
+  let found = reachedIn(entry.claim, read, afterEntry)
+  // What reaches a batch goes on with it: through its tools into batches that followed, and so on.
+  for (let last = ''; canonical(found) !== last;) {
+    last = canonical(found)
+    found = reachedIn(entry.claim, read, withReached(afterEntry, entry, found))
+  }
+  return found
+}
+
+/** What is put away and lacks something by what is known then, and did not by what was known before. */
+function reachedIn(claim: AnyClaim, read: Read, readThen: Read): Reached[] {
+  const { kitchen } = claim
   const found = new Map<Id, Reached>()
   const add = (type: Reached['type'], id: Id, lacks: Lacking) =>
     found.set(id, { type, id, lacks: bothLacking(found.get(id)?.lacks ?? lacks, lacks) })
-  for (const batch of labelled(entry.claim, read)) {
+  for (const batch of labelled(claim, read)) {
     for (const put of valid(batch.facts.portioned)) {
       const lacking = (by: Read) =>
         lackingOf(by('batch', batch.id)!, put, toolsOf(kitchen, by), (id) => by('batch', id))
@@ -42,6 +54,19 @@ export function reachedBy(entry: Entry, read: Read): Reached[] {
     }
   }
   return [...found.values()].filter(({ type, id }) => read(type, id) !== null)
+}
+
+/** The states with what reaches them by an entry. */
+function withReached(read: Read, entry: Entry, found: readonly Reached[]): Read {
+  const lacks = new Map(found.flatMap((each) => (each.type === 'batch' ? [[each.id, each.lacks]] : [])))
+  return <T extends keyof States>(type: T, id: Id) => {
+    const state = read(type, id)
+    const lacking = type === 'batch' ? lacks.get(id) : undefined
+    if (!state || !lacking) return state
+    const batch = state as BatchState
+    const fact = factOf({ ...entry, lateAfter: Infinity }, entry.claim.at, lacking)
+    return { ...batch, reached: [...batch.reached, fact] } as States[T]
+  }
 }
 
 /** All that has to be read to find those. */

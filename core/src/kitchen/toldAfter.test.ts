@@ -119,6 +119,60 @@ describe('what is told only after the next batch was put away reaches its labels
     expect(held(story, fourth, 80, plain).mayContain?.allergens).toEqual(['tree nuts'])
   })
 
+  it('also through a part, and the tool that the batch with the part in it went through', () => {
+    const story = kitchen([SIEVE, 'sieve', 'Fine sieve'], [CHURN, 'churn', 'Churn'])
+    const first = made(story, plain, 'first', 0)
+    strain(story, first, 15)
+    const second = made(story, plain, 'second', 16)
+    strain(story, second, 30)
+    for (const [minutes, celsius] of [
+      [40, 57],
+      [100, 20],
+      [200, 4.5],
+    ] as const)
+      story.read(second, minutes, celsius)
+    const part = story.putAway(second, 201, {}, plain)
+    const into = story.begin('into', 205, plain)
+    story.enter('part-used', part, 206, story.part(part, into, 206, 'cook'))
+    story.mark(into, 210, 'temper', 'combined')
+    strain(story, into, 212, CHURN)
+    const put = story.putAway(into, 214, {}, plain)
+    const next = made(story, plain, 'next', 216)
+    strain(story, next, 230, CHURN)
+    const after = story.putAway(next, 231, {}, plain)
+    for (const label of [put, after]) expect(item(story, label).facts.mayContain?.allergens ?? []).toEqual([])
+    story.enter('added', first, 14, nuts, { after: 225 })
+    const labels = [part, put, after].map((label) => item(story, label).facts.mayContain?.allergens)
+    expect(labels).toEqual([['tree nuts'], ['tree nuts'], ['tree nuts']])
+  })
+
+  it('also on what is put away of such a batch after, and on what follows it through a tool then', () => {
+    const story = kitchen([SIEVE, 'sieve', 'Fine sieve'], [CHURN, 'churn', 'Churn'])
+    const first = made(story, plain, 'first', 0)
+    strain(story, first, 15)
+    const second = made(story, plain, 'second', 16)
+    strain(story, second, 30)
+    for (const [minutes, celsius] of [
+      [40, 57],
+      [100, 20],
+      [200, 4.5],
+    ] as const)
+      story.read(second, minutes, celsius)
+    const part = story.putAway(second, 201, {}, plain)
+    const into = story.begin('into', 205, plain)
+    story.enter('part-used', part, 206, story.part(part, into, 206, 'cook'))
+    story.mark(into, 210, 'temper', 'combined')
+    story.putAway(into, 211, {}, plain)
+    story.enter('added', first, 14, nuts, { after: 200 })
+    const later = story.putAway(into, 216, {}, plain)
+    expect(item(story, later).facts.mayContain?.allergens).toEqual(['tree nuts'])
+    expect(item(story, later).facts.claims).not.toContain('without nuts')
+    strain(story, into, 218, CHURN)
+    const next = made(story, plain, 'next', 220)
+    strain(story, next, 235, CHURN)
+    expect(held(story, next, 240, plain).mayContain?.allergens).toEqual(['tree nuts'])
+  })
+
   it('that it was washed, taken back', () => {
     const story = withSieve()
     strain(story, made(story, nut, 'nutty', 0), 15)
@@ -180,6 +234,18 @@ describe('a step whose tool nobody told, once its batch was put away', () => {
     const use = strain(story, batch, 15)
     story.putAway(batch, 20, {}, nut)
     story.correct(batch, 21, use)
+    const next = made(story, plain, 'next', 30)
+    strain(story, next, 45)
+    expect(held(story, next, 50, plain).mayContain?.allergens).toEqual(['tree nuts'])
+  })
+
+  it('while one of its portions stays, also where another is taken back', () => {
+    const story = withSieve()
+    const batch = untold(story, 0)
+    const mistaken = story.putAway(batch, 20, {}, nut)
+    story.putAway(batch, 21, {}, nut)
+    const { born } = item(story, mistaken)
+    story.enter('taken-back', mistaken, 22, { target: born, also: [{ type: 'batch', id: batch }] })
     const next = made(story, plain, 'next', 30)
     strain(story, next, 45)
     expect(held(story, next, 50, plain).mayContain?.allergens).toEqual(['tree nuts'])

@@ -1,5 +1,5 @@
 import type { Instant } from '../../ground/instant'
-import type { Traces } from '../../ledger/tool'
+import type { Lacking, Traces } from '../../ledger/tool'
 import type { Allergen, Ingredient } from '../../recipe/ingredient/ingredient'
 import { asKnown, type OwnKept } from '../../recipe/ingredient/ours'
 import { foodIn } from '../../recipe/ingredient/own'
@@ -15,10 +15,11 @@ export type Declared = Pick<MethodFacts, 'allergens' | 'unchecked' | 'unknown'>
  * @param until what was in it by then; which lots the method's own amounts are of is told at any time
  */
 export function contentsOf(
-  { facts }: Pick<BatchState, 'facts'>,
+  batch: Pick<BatchState, 'facts' | 'reached'>,
   declared: Declared,
   until: Instant = Infinity,
 ): Traces & { besides: Ingredient[] } {
+  const { facts } = batch
   const inByThen = <T>(all: readonly Fact<T>[]) => valid(all).filter(({ at }) => at <= until)
   const parts = inByThen(facts['part-used']).map(({ value }) => value.part)
   const instead = valid(facts['lots-used']).flatMap(({ value }) => value.uses.filter((use) => use.instead))
@@ -33,13 +34,23 @@ export function contentsOf(
   const unread = besides.flatMap(({ unchecked, name }) => (unchecked ? [name] : []))
   // Bought ready in the place of what the method names: nobody read here what is in it.
   const bought = instead.flatMap(({ ingredient, name }) => (ingredient === null ? [name] : []))
+  // A part, or the batch itself, of which more was told after it went in and on.
+  const after = toldAfterOf(batch, until).map(({ contains }) => contains)
   return {
     allergens: sorted([
       ...declared.allergens,
+      ...after.flatMap(({ allergens }) => allergens),
       ...besides.flatMap(({ allergens }) => allergens),
       ...parts.flatMap((part) => part.facts.allergens),
     ]),
-    unknown: [...missing, ...bought, ...declared.unchecked, ...unread, ...parts.flatMap((part) => part.facts.unknown)],
+    unknown: [
+      ...missing,
+      ...bought,
+      ...declared.unchecked,
+      ...unread,
+      ...parts.flatMap((part) => part.facts.unknown),
+      ...after.flatMap(({ unknown }) => unknown),
+    ],
     besides,
   }
 }
@@ -59,11 +70,17 @@ export function withKnown(batch: BatchState, kept: readonly OwnKept[]): BatchSta
   }
 }
 
-/** What its parts had taken over from tools. */
-export function traceOfParts({ facts }: Pick<BatchState, 'facts'>, until: Instant = Infinity): Traces[] {
-  return valid(facts['part-used']).flatMap(({ at, value }) =>
+/** What its parts had taken over from tools, and what was told of that after they went in. */
+export function traceOfParts(batch: Pick<BatchState, 'facts' | 'reached'>, until: Instant = Infinity): Traces[] {
+  const parts = valid(batch.facts['part-used']).flatMap(({ at, value }) =>
     at <= until && value.part.facts.mayContain ? [value.part.facts.mayContain] : [],
   )
+  return [...parts, ...toldAfterOf(batch, until).map(({ mayContain }) => mayContain)]
+}
+
+/** What came to be known of it only after some of it was put away: it is in all that is made of it from then on. */
+export function toldAfterOf({ reached }: Pick<BatchState, 'reached'>, until: Instant = Infinity): Lacking[] {
+  return valid(reached).flatMap(({ at, value }) => (at <= until ? [value] : []))
 }
 
 export function sorted(allergens: readonly Allergen[]): Allergen[] {

@@ -8,7 +8,7 @@ import { valid } from '../../state/fact'
 import { alcoholOf } from './alcohol'
 import { claimsBeside, tracesBeside } from './carryOver'
 import { together } from './toolTrail'
-import { contentsOf, traceOfParts } from './contents'
+import { contentsOf, toldAfterOf, traceOfParts } from './contents'
 import { ingredientsOf } from './ingredients'
 import { holdsUntreatedFruit, isMoistened } from '../timeline/contents'
 import { timelineOf } from '../timeline/timeline'
@@ -55,6 +55,7 @@ export function portionFacts(
   const claims = unknown.length
     ? []
     : parts.reduce<DietClaim[]>((left, { facts }) => left.filter((claim) => facts.claims.includes(claim)), ofMethod)
+  const takenBack = toldAfterOf(batch).flatMap((lacking) => lacking.claims)
   const heat = worstHeat([ownHeat(batch, floors), ...passedOn.map(({ facts }) => facts.heat)])
   const alcohol = alcoholOf(batch, method)
   const egg = timelineOf(batch).raw.some(({ what }) => what === 'egg') || batch.terms.eggs.uses.length > 0
@@ -62,7 +63,7 @@ export function portionFacts(
     allergens,
     // What went in besides takes back what it is not: honey, gelatine and spirit have no allergen.
     claims: claimsBeside(
-      claims.filter((claim) => claimsOf(added).includes(claim)),
+      claims.filter((claim) => claimsOf(added).includes(claim) && !takenBack.includes(claim)),
       mayContain,
     ),
     // The word to the guest is for raw or undercooked egg, never for fruit.
