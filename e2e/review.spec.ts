@@ -52,7 +52,7 @@ test('what is past its day goes with one tap; a day with something open is shut,
   browser,
 }) => {
   const page = await kitchen.person(browser, 'Ilse Varrow')
-  await page.goto(`${kitchen.url}/review`)
+  await page.goto(`${kitchen.url}/log/review`)
   const old = page.locator('[data-matter="item"]').filter({ hasText: 'bin it now' })
   await expect(old.first()).toBeVisible()
   const count = await old.count()

@@ -13,7 +13,7 @@ export const PATHS = [
   '/store/bin',
   '/store/receive',
   '/log',
-  '/review',
+  '/log/review',
   '/methods',
   '/methods/new',
   '/limits',

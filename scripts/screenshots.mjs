@@ -99,7 +99,7 @@ async function screenshots() {
   await page.locator('[data-batch="333-1"] a').first().click()
   await page.getByRole('region', { name: 'Decisions' }).or(page.getByText('Nobody had to decide.')).waitFor()
   await shoot('batch')
-  await page.goto(`${ADDRESS}/review`)
+  await page.goto(`${ADDRESS}/log/review`)
   await page.locator('[data-matter]').first().waitFor()
   await shoot('review')
   await page.goto(`${ADDRESS}/limits`)

@@ -20,7 +20,7 @@ const PLACES = {
   bench: { path: '/bench', name: say('bench'), says: say('oneBatchItsReadings') },
   store: { path: '/store', name: say('coldStore'), says: say('whatHeldByDoor') },
   log: { path: '/log', name: say('log'), says: say('whatHappenedWhen') },
-  review: { path: '/review', name: say('review'), says: say('whatIsOpenAndSigned'), under: 'log' },
+  review: { path: '/log/review', name: say('review'), says: say('whatIsOpenAndSigned'), under: 'log' },
   batch: { path: '/log/batch', name: say('batchPage'), says: say('oneBatchForEver'), under: 'log' },
   methods: { path: '/methods', name: say('found_method'), says: say('howEachDessertMade'), under: 'more' },
   more: { path: '/more', name: say('more'), says: say('everyOtherPlaceSearch') },

@@ -58,7 +58,7 @@ export function LogView() {
       keys={
         <Key
           look="outlined"
-          onClick={() => void navigate(asked.day === today ? '/review' : `/review?day=${asked.day}`)}
+          onClick={() => void navigate(asked.day === today ? '/log/review' : `/log/review?day=${asked.day}`)}
         >
           {say('reviewDay')}
         </Key>

@@ -94,11 +94,11 @@ export function ReviewView() {
         </ul>
         <aside className={styles.slab}>
           <div className={styles.days}>
-            <Key aria-label={say('dayBefore')} onClick={() => go(addDays(day, -1))}>
+            <Key look="outlined" aria-label={say('dayBefore')} onClick={() => go(addDays(day, -1))}>
               ‹
             </Key>
             <b>{dayName(day, reader)}</b>
-            <Key aria-label={say('dayAfter')} disabled={day >= today} onClick={() => go(addDays(day, 1))}>
+            <Key look="outlined" aria-label={say('dayAfter')} disabled={day >= today} onClick={() => go(addDays(day, 1))}>
               ›
             </Key>
           </div>

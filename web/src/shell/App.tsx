@@ -124,7 +124,7 @@ function Kitchen() {
           <Route path="/store/item/:id" element={<ItemPage />} />
           <Route path="/store/lineage/:type/:id" element={<LineageView />} />
           <Route path="/log" element={<LogView />} />
-          <Route path="/review" element={<ReviewView />} />
+          <Route path="/log/review" element={<ReviewView />} />
           <Route path="/log/batch/:id" element={<BatchPage />} />
           <Route path="/round" element={<RoundView />} />
           <Route path="/handover" element={<HandoverView />} />
