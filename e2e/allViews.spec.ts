@@ -45,7 +45,7 @@ if (isFull)
   })
 
 test('in a language 40 % longer nothing is left in English, and nothing is cut or covered', async ({ browser }) => {
-  test.setTimeout(180_000)
+  test.setTimeout(300_000)
   const page = await kitchen.person(browser, 'Ilse Varrow')
   await page.evaluate(() => localStorage.setItem('lt.language', 'en-XA'))
   const { texts, words } = await given(page)
@@ -68,7 +68,7 @@ test('in a language 40 % longer nothing is left in English, and nothing is cut o
 })
 
 test('nothing that an accessibility check finds on any view, by day and by night', async ({ browser }) => {
-  test.setTimeout(300_000)
+  test.setTimeout(480_000)
   const page = await kitchen.person(browser, 'Ilse Varrow')
   for (const path of [...PATHS, ...(await oneOfEach(page, kitchen.url))]) {
     await openView(page, kitchen.url + path)
