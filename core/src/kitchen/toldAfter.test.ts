@@ -119,7 +119,8 @@ describe('what is told only after the next batch was put away reaches its labels
     expect(held(story, fourth, 80, plain).mayContain?.allergens).toEqual(['tree nuts'])
   })
 
-  it('also through a part, and the tool that the batch with the part in it went through', () => {
+  /** Some of a second batch through the sieve is put away, and goes into a third. */
+  const withAPart = () => {
     const story = kitchen([SIEVE, 'sieve', 'Fine sieve'], [CHURN, 'churn', 'Churn'])
     const first = made(story, plain, 'first', 0)
     strain(story, first, 15)
@@ -135,6 +136,11 @@ describe('what is told only after the next batch was put away reaches its labels
     const into = story.begin('into', 205, plain)
     story.enter('part-used', part, 206, story.part(part, into, 206, 'cook'))
     story.mark(into, 210, 'temper', 'combined')
+    return { story, first, part, into }
+  }
+
+  it('also through a part, and the tool that the batch with the part in it went through', () => {
+    const { story, first, part, into } = withAPart()
     strain(story, into, 212, CHURN)
     const put = story.putAway(into, 214, {}, plain)
     const next = made(story, plain, 'next', 216)
@@ -147,21 +153,7 @@ describe('what is told only after the next batch was put away reaches its labels
   })
 
   it('also on what is put away of such a batch after, and on what follows it through a tool then', () => {
-    const story = kitchen([SIEVE, 'sieve', 'Fine sieve'], [CHURN, 'churn', 'Churn'])
-    const first = made(story, plain, 'first', 0)
-    strain(story, first, 15)
-    const second = made(story, plain, 'second', 16)
-    strain(story, second, 30)
-    for (const [minutes, celsius] of [
-      [40, 57],
-      [100, 20],
-      [200, 4.5],
-    ] as const)
-      story.read(second, minutes, celsius)
-    const part = story.putAway(second, 201, {}, plain)
-    const into = story.begin('into', 205, plain)
-    story.enter('part-used', part, 206, story.part(part, into, 206, 'cook'))
-    story.mark(into, 210, 'temper', 'combined')
+    const { story, first, into } = withAPart()
     story.putAway(into, 211, {}, plain)
     story.enter('added', first, 14, nuts, { after: 200 })
     const later = story.putAway(into, 216, {}, plain)
