@@ -21,9 +21,25 @@ test.beforeAll(async () => {
 })
 test.afterAll(() => kitchen.close())
 
-test('on every view and size nothing is off the side, covered, or too small to tap', async ({ browser }) => {
+test('on every view nothing is off the side, covered or too small to tap, and an accessibility check finds nothing by day or night', async ({
+  browser,
+}) => {
+  test.setTimeout(600_000)
   const page = await kitchen.person(browser, 'Ilse Varrow')
-  expect(await faultsOnEverySize(page)).toEqual([])
+  const found: string[] = []
+  for (const path of await everyView(page)) {
+    found.push(...(await faultsOnEverySize(page, path)))
+    await page.setViewportSize({ width: SIZES[0][0], height: SIZES[0][1] })
+    const papers: string[] = []
+    for (const scheme of ['light', 'dark']) {
+      await page.evaluate((chosen) => document.documentElement.setAttribute('data-theme', chosen), scheme)
+      papers.push(await page.evaluate(() => getComputedStyle(document.body).backgroundColor))
+      await expectAccessible(page, { colours: scheme === 'dark' })
+    }
+    // It was night indeed.
+    expect(papers[0]).not.toBe(papers[1])
+  }
+  expect(found).toEqual([])
   await page.context().close()
 })
 
@@ -40,7 +56,9 @@ if (isFull)
         body: text.replaceAll(' custard"', ' custard with a name that goes on and on"'),
       })
     })
-    expect(await faultsOnEverySize(page)).toEqual([])
+    const found: string[] = []
+    for (const path of await everyView(page)) found.push(...(await faultsOnEverySize(page, path)))
+    expect(found).toEqual([])
     await page.context().close()
   })
 
@@ -50,7 +68,7 @@ test('in a language 40 % longer nothing is left in English, and nothing is cut o
   await page.evaluate(() => localStorage.setItem('lt.language', 'en-XA'))
   const { texts, words } = await given(page)
   const found: string[] = []
-  for (const path of [...PATHS, ...(await oneOfEach(page, kitchen.url))]) {
+  for (const path of await everyView(page)) {
     await openView(page, `${kitchen.url}${path}`)
     for (const text of await textsOf(page)) {
       if (texts.has(text)) continue
@@ -67,34 +85,18 @@ test('in a language 40 % longer nothing is left in English, and nothing is cut o
   await page.context().close()
 })
 
-test('nothing that an accessibility check finds on any view, by day and by night', async ({ browser }) => {
-  test.setTimeout(480_000)
-  const page = await kitchen.person(browser, 'Ilse Varrow')
-  for (const path of [...PATHS, ...(await oneOfEach(page, kitchen.url))]) {
-    await openView(page, kitchen.url + path)
-    const papers: string[] = []
-    for (const scheme of ['light', 'dark']) {
-      await page.evaluate((chosen) => document.documentElement.setAttribute('data-theme', chosen), scheme)
-      papers.push(await page.evaluate(() => getComputedStyle(document.body).backgroundColor))
-      await expectAccessible(page, { colours: scheme === 'dark' })
-    }
-    // It was night indeed.
-    expect(papers[0]).not.toBe(papers[1])
-  }
-  await page.context().close()
-})
+async function everyView(page: Page): Promise<string[]> {
+  return [...PATHS, ...(await oneOfEach(page, kitchen.url))]
+}
 
-async function faultsOnEverySize(page: Page): Promise<string[]> {
+/** Opens a view by its address and looks at it in every size. */
+async function faultsOnEverySize(page: Page, path: string): Promise<string[]> {
+  await openView(page, `${kitchen.url}${path}`)
   const found: string[] = []
-  const opened = await oneOfEach(page, kitchen.url)
-  const narrowest = Math.min(...SIZES.map(([width]) => width))
   for (const [width, height] of SIZES) {
     await page.setViewportSize({ width, height })
-    // What is opened from a list, where it is tightest.
-    for (const path of width === narrowest ? [...PATHS, ...opened] : PATHS) {
-      await openView(page, `${kitchen.url}${path}`)
-      for (const fault of await faults(page)) found.push(`${width}x${height} ${path}: ${fault}`)
-    }
+    await page.waitForTimeout(200)
+    for (const fault of await faults(page)) found.push(`${width}x${height} ${path}: ${fault}`)
   }
   return found
 }

@@ -3,7 +3,7 @@ import { goTo, RunningKitchen, tap, tapReading } from './kitchen'
 
 let kitchen: RunningKitchen
 test.beforeAll(async () => {
-  kitchen = await RunningKitchen.open(undefined, ['--empty'])
+  kitchen = await RunningKitchen.open(['--empty'])
 })
 test.afterAll(() => kitchen.close())
 

@@ -4,6 +4,7 @@ import { createServer, type AddressInfo } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { expect, type Browser, type Locator, type Page } from '@playwright/test'
+import { copyFilled } from './filledKitchen'
 
 export const PINS = { 'Mina Osk': '1182', 'Teo Brandt': '3394', 'Ilse Varrow': '407153', 'Noor Hallet': '6025' }
 
@@ -19,13 +20,11 @@ export class RunningKitchen {
     readonly printed: string,
   ) {}
 
-  /**
-   * @param at when its day of work is: in the afternoon of today, unless a story needs another time
-   * @param options of npm start, as ['--empty']
-   */
-  static async open(at: number = thisAfternoon(), options: string[] = []): Promise<RunningKitchen> {
+  /** A demo kitchen in the afternoon of today. @param options of npm start, as ['--empty'] */
+  static async open(options: string[] = []): Promise<RunningKitchen> {
     const folder = mkdtempSync(join(tmpdir(), 'lt-e2e-'))
     const port = await freePort()
+    const at = (options.includes('--empty') ? null : copyFilled(folder)) ?? thisAfternoon()
     const aheadMs = at - Date.now()
     writeFileSync(join(folder, CLOCK), String(aheadMs))
     const { child, printed } = await start(folder, port, options)

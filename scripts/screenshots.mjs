@@ -1,6 +1,7 @@
 // npm run screenshots: pictures of the main views from the demo data, into docs/screenshots.
 import { mkdirSync } from 'node:fs'
 import { join } from 'node:path'
+import { CHROMIUM, ensureChromium } from './chromium.mjs'
 import { ROOT, tell } from './run.mjs'
 
 const ADDRESS = process.env.LT_URL ?? 'http://127.0.0.1:4310'
@@ -25,7 +26,8 @@ Method
 async function screenshots() {
   const { chromium } = await import('@playwright/test')
   mkdirSync(OUT, { recursive: true })
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium' })
+  await ensureChromium()
+  const browser = await chromium.launch({ executablePath: CHROMIUM })
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
   page.on('console', (message) => message.type() === 'error' && console.log('console:', message.text()))
   page.on('pageerror', (error) => console.log('page error:', error.message))

@@ -1,6 +1,7 @@
 // A tablet for the benches: a server over a busy kitchen, and Chromium with an open shift on it.
 import { spawn } from 'node:child_process'
 import { join } from 'node:path'
+import { CHROMIUM, ensureChromium } from './chromium.mjs'
 import { ROOT, run, Told } from './run.mjs'
 
 const PORT = 4390
@@ -27,7 +28,8 @@ export async function withTablet(env, copies, use) {
   })
   await new Promise((ready) => server.once('message', ready))
   const { chromium } = await import('@playwright/test')
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium' })
+  await ensureChromium()
+  const browser = await chromium.launch({ executablePath: CHROMIUM })
   try {
     const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
     const page = await context.newPage()

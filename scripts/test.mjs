@@ -7,7 +7,7 @@ import { join } from 'node:path'
 import { parseArgs } from 'node:util'
 import { aheadOf } from './at.mjs'
 import { ensureBuilt, ensureInstalled, LIBRARIES } from './install.mjs'
-import { installPackage } from './debian.mjs'
+import { ensureChromium } from './chromium.mjs'
 import { ROOT, run, tell } from './run.mjs'
 
 const PARTS = [...LIBRARIES, 'web'].map((part) => `${part}/src`)
@@ -25,9 +25,12 @@ async function test(names) {
     total.failed += part.failed
     times.push(`${name} ${Math.round((Date.now() - began) / 1000)} s`)
   }
-  if (names.includes('lint')) await add('types and lint', lint)
   const units = JEST.filter((name) => names.includes(name))
-  if (units.length) await add('jest', () => jest(units))
+  // Side by side: lint works on one thing at a time, and would leave every other CPU idle.
+  await Promise.all([
+    ...(names.includes('lint') ? [add('types and lint', lint)] : []),
+    ...(units.length ? [add('jest', () => jest(units))] : []),
+  ])
   if (names.includes('e2e')) await add('in the browser', e2e)
   console.log(times.join(', '))
   console.log(`${total.passed} passed, ${total.failed} failed`)
@@ -83,7 +86,7 @@ async function jest(projects) {
 }
 
 async function e2e() {
-  if (!existsSync('/usr/bin/chromium')) await installPackage('chromium', 'Chromium, for the tests in a browser')
+  await ensureChromium()
   await ensureBuilt()
   return counted(
     'playwright.json',

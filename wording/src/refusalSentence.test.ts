@@ -113,6 +113,7 @@ const refusals: { [C in Refusal['code']]: [Extract<Refusal, { code: C }>, ...nam
   backdated: [{ code: 'backdated', field: 'body.set.from' }],
   'matter open': [{ code: 'matter open', field: 'body.action' }, 'waits for the lead'],
   'day not over': [{ code: 'day not over', field: 'body.day', day: '2027-03-04' }, '4 Mar'],
+  'day long over': [{ code: 'day long over', field: 'body.day', day: '2027-03-04', days: 31 }, 'more than 31 days ago'],
   'changed since': [{ code: 'changed since', field: 'body.findings' }],
   'decision shut': [
     {

@@ -175,6 +175,8 @@ export function refusalSentence(refusal: Refusal, reader: Reader): string {
       return say(reader, 'matterOpen')
     case 'day not over':
       return say(reader, 'dayNotOver', { day: dayName(refusal.day, reader) })
+    case 'day long over':
+      return say(reader, 'dayLongOver', { day: dayName(refusal.day, reader), days: refusal.days })
     case 'changed since':
       return say(reader, 'somethingEnteredSinceYou')
     case 'decision shut':

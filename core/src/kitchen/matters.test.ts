@@ -95,6 +95,21 @@ describe('a signature over a day', () => {
     expect(kitchen.read('kitchen', kitchen.id)!.signedDays).toMatchObject([{ day: '2027-03-03', by: LEAD }])
     story.enter('incident-told', idOf('glass'), 310, { ...GLASS, items: [], batches: [pot] })
     expect(sign(320, [{ id: pot, standing: 'proven' }])).toMatchObject({ ok: false, code: 'matter open' })
+    // Nor by leaving out what waits.
+    expect(sign(330, [])).toMatchObject({ ok: false, code: 'matter open' })
+  })
+
+  it('is of every batch that began on it, shown or not, and given within a month', () => {
+    const story = new KitchenStory()
+    const pot = story.made('pot')
+    const day = '2027-03-03'
+    const sign = (minutes: number) =>
+      story.post('day-signed', story.kitchen.id, minutes, { day, batches: [], core: 'x' }, { by: LEAD }).posted
+    expect(sign(60 * 24 * 33)).toMatchObject({ ok: false, code: 'day long over' })
+    expect(sign(300)).toMatchObject({ ok: true })
+    const { claim, seal } = story.kitchen.entries().findLast(({ claim: { kind } }) => kind === 'day-signed')!
+    expect(claim.body).toMatchObject({ batches: [] })
+    expect(seal?.resolved).toMatchObject({ body: { batches: [{ id: pot, standing: 'proven' }] } })
   })
 })
 

@@ -1,4 +1,4 @@
-import type { Instant } from '../ground/instant'
+import { DAY, type Instant } from '../ground/instant'
 import type { Day } from '../ground/zone'
 import type { Standing } from './standing'
 import type { Id, Subject } from './subject'
@@ -52,3 +52,6 @@ export interface DaySigned {
 
 /** At most so many batches are signed with a day. */
 export const SIGNED_AT_ONCE = 500
+
+/** A day is signed within so long of its end, ms: later nobody knows it well enough, and who looks at it signs nothing. */
+export const SIGNED_WITHIN = 31 * DAY

@@ -25,6 +25,8 @@ export interface KitchenState {
   named: Bodies['kitchen-named'] | null
   /** What its foods go through, one after the other. */
   tools: ToolState[]
+  /** Its batches of the last while, in the order they were entered: what a day has to be signed with. */
+  begun: { id: Id; at: Instant }[]
   /** Days that the lead signed, each with its entry, the last signed last. */
   signedDays: { day: Day; at: Instant; by: Id; seq: number | null }[]
   /** Ingredients of its own, in the order they were named. */
@@ -44,6 +46,7 @@ export const NEW_KITCHEN: KitchenState = {
   restored: null,
   named: null,
   tools: [],
+  begun: [],
   signedDays: [],
   ingredients: [],
 }

@@ -61,10 +61,11 @@ export const matterDeeds: Record<string, Act> = {
   },
   'sign the day': (history) => {
     const { kitchen } = history.story
-    const batches = history.pots.map((id) => ({ id, standing: 'proven' as const }))
     const day = dayOf(at(history.now), 'UTC')
-    if (history.decide('day-signed', kitchen.id, { day, batches, core: '0' })) {
-      mustStand(history, history.pots, 'signed')
+    // A tablet that shows none of them.
+    if (history.decide('day-signed', kitchen.id, { day, batches: [], core: '0' })) {
+      const begun = history.pots.filter((id) => dayOf(kitchen.read('batch', id)!.startedAt, 'UTC') === day)
+      mustStand(history, begun, 'signed')
       if (kitchen.read('kitchen', kitchen.id)!.signedDays.at(-1)!.day !== day) throw new Error('the day is not kept')
     }
     return 'betters nothing'

@@ -134,6 +134,7 @@ const STATUS: Record<Refusal['code'], number> = {
   backdated: 422,
   'matter open': 409,
   'day not over': 422,
+  'day long over': 422,
   'changed since': 409,
   'decision shut': 422,
   'out of order': 422,

@@ -116,8 +116,20 @@ function kitchenOf({
   ingredients,
   signedDays,
 }: LineData): KitchenState {
-  // What it was named before needs no keeping: only the next name is looked at.
-  return { codes, handover, deputies, week, people: roles, restored, tools, ingredients, signedDays, named: null }
+  // What it was named before needs no keeping, nor what began on which day: only the server answers for a whole day.
+  return {
+    codes,
+    handover,
+    deputies,
+    week,
+    people: roles,
+    restored,
+    tools,
+    ingredients,
+    signedDays,
+    begun: [],
+    named: null,
+  }
 }
 
 /** Names are no facts of the logbook; who may do what is. */

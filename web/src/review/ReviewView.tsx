@@ -98,7 +98,12 @@ export function ReviewView() {
               ‹
             </Key>
             <b>{dayName(day, reader)}</b>
-            <Key look="outlined" aria-label={say('dayAfter')} disabled={day >= today} onClick={() => go(addDays(day, 1))}>
+            <Key
+              look="outlined"
+              aria-label={say('dayAfter')}
+              disabled={day >= today}
+              onClick={() => go(addDays(day, 1))}
+            >
               ›
             </Key>
           </div>

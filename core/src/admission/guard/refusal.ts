@@ -109,6 +109,7 @@ export type Refusal =
   /** What it is about waits for the lead still. */
   | { code: 'matter open'; field: 'body.action' | 'body.batches' }
   | { code: 'day not over'; field: 'body.day'; day: Day }
+  | { code: 'day long over'; field: 'body.day'; day: Day; days: number }
   | { code: 'changed since'; field: 'body.findings' }
   | { code: 'decision shut'; field: 'body.decision'; decision: Decision; why: Shut }
 

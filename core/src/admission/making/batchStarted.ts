@@ -3,7 +3,9 @@ import type { FilledVessel, Method } from '../../recipe/method/method'
 import { type Check, checksFor } from '../../recipe/checks/checksFor'
 import { type Terms, FORMER_TERMS, termsOf } from '../../recipe/checks/terms'
 import type { Id } from '../../ledger/subject'
-import { KEPT_APART } from '../../state/kitchen'
+import { KEPT_APART, type KitchenState } from '../../state/kitchen'
+import { SIGNED_WITHIN } from '../../ledger/matter'
+import { DAY } from '../../ground/instant'
 import { dayOf, type Day } from '../../ground/zone'
 import { id, list, number, object, whole, nameOf } from '../../ground/field'
 import type { LimitSet } from '../../rules/limit'
@@ -95,7 +97,11 @@ export const batchStarted: KindOf<'batch-started'> = {
     }),
   },
   folds: {
-    kitchen: (state, { claim: { body } }) => ({ ...state, codes: [...state.codes, body.code].slice(-KEPT_APART) }),
+    kitchen: (state, { claim: { about, at, body } }) => ({
+      ...state,
+      codes: [...state.codes, body.code].slice(-KEPT_APART),
+      begun: withBegun(state.begun, { id: about.id, at }),
+    }),
   },
 }
 
@@ -115,6 +121,13 @@ export function heldTo(
   const terms = termsOf(method, factor, own, forSusceptible, day, signed)
   const checks = checksFor(method, own, day, terms.eggs, bakeOn(signed, method, day))
   return { method: methodRef(method), checks, terms }
+}
+
+/** Those of days that may still be signed, by the latest of them. */
+function withBegun(begun: KitchenState['begun'], batch: KitchenState['begun'][number]): KitchenState['begun'] {
+  const all = [...begun, batch]
+  const latest = Math.max(...all.map(({ at }) => at))
+  return all.filter(({ at }) => latest - at < SIGNED_WITHIN + 2 * DAY)
 }
 
 /** Terms as sent may be anything; whether the order is for susceptible people is the one thing that is theirs to say. */

@@ -1,8 +1,10 @@
 import { defineConfig } from '@playwright/test'
+import { CHROMIUM } from './scripts/chromium.mjs'
 
 /** Debian's Chromium against the real server and database; each spec starts a kitchen of its own. */
 export default defineConfig({
   testDir: 'e2e',
+  globalSetup: './e2e/filledKitchen.ts',
   workers: 2,
   // Stories take seconds; the room is for a machine that is busy with something else.
   timeout: 240_000,
@@ -11,14 +13,17 @@ export default defineConfig({
   use: {
     actionTimeout: 20_000,
     viewport: { width: 1280, height: 800 },
+    // A tap waits for what moves to stand still: that moves is seen by eye, not by these.
+    contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {
-      executablePath: '/usr/bin/chromium',
+      executablePath: CHROMIUM,
       args: [
         '--disable-background-networking',
         '--disable-component-update',
         '--disable-sync',
         '--no-first-run',
         '--disable-quic',
+        '--disable-gpu',
       ],
     },
   },
