@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test'
 import { expectAccessible } from './accessible'
-import { choose, goTo, RunningKitchen, tap, tapReading } from './kitchen'
+import { choose, goTo, RunningKitchen, signAs, tap, tapReading } from './kitchen'
 
 let kitchen: RunningKitchen
 test.beforeAll(async () => {
@@ -15,9 +15,9 @@ test('a day is looked through by words, and a batch is opened for ever: what pro
   // A slip of the finger is put right on the Bench.
   await page.locator('[data-batch="333-4"] a').first().click()
   await tapReading(page, 36.4)
-  await tap(page, 'More')
-  await tap(page, /Readings/)
-  const sheet = page.getByRole('dialog')
+  await expect(page.getByText('36.4°C logged')).toBeVisible()
+  await page.getByRole('button', { name: 'Readings' }).click()
+  const sheet = page.getByRole('dialog', { name: /Readings of|wrong/ })
   await sheet.getByRole('button', { name: 'Correct' }).first().click()
   await sheet.getByRole('button', { name: 'Mistyped' }).click()
   await tapReading(page, 35.9)
@@ -81,6 +81,36 @@ test('what has left the Line is reached by its code, by the day before and from 
   await expect(page).toHaveURL(/\/store\/item\//)
   await goTo(page, 'Methods')
   await expect(page.getByRole('heading', { level: 1 })).not.toHaveText('')
+  await page.context().close()
+})
+
+test('what came late waits in one list with what was put right; the lead refuses it with a reason, and it waits no more', async ({
+  browser,
+}) => {
+  const cook = await kitchen.person(browser, 'Mina Osk')
+  await cook.locator('[data-batch="333-2"] a').first().click()
+  const when = cook.getByRole('button', { name: /taken now|min ago/ })
+  while (!(await when.innerText()).includes('45 min')) await when.click()
+  await tapReading(cook, 41)
+  await expect(cook.getByText('Entered late: it proves nothing until the lead')).toBeVisible()
+  await cook.context().close()
+
+  const page = await kitchen.person(browser, 'Ilse Varrow')
+  await page.getByRole('link', { name: 'Log', exact: true }).click()
+  await page.getByRole('link', { name: 'Late, put right' }).click()
+  const row = page.getByRole('row').filter({ hasText: '41.0°' })
+  await expect(row).toContainText('came late')
+  await expect(row).toContainText('Mina Osk')
+  await row.getByRole('button', { name: 'Decide' }).click()
+  const sheet = page.getByRole('dialog', { name: /does it count/ })
+  await sheet.getByRole('button', { name: 'Do not let it count' }).click()
+  await expect(sheet).toContainText('it betters nothing')
+  await sheet.getByRole('button', { name: 'Nobody else saw it' }).click()
+  await signAs(page, 'Ilse Varrow')
+  await expect(sheet).toBeHidden()
+  await expect(row).toContainText('no, refused')
+  await expect(row).toContainText('Ilse Varrow: Nobody else saw it')
+  await expectAccessible(page)
   await page.context().close()
 })
 

@@ -25,7 +25,7 @@ test('a cook tells of glass in two taps; it is held with what it happened to, de
 
   const lead = await kitchen.person(browser, 'Ilse Varrow')
   await lead.getByRole('link', { name: 'Log', exact: true }).click()
-  await tap(lead, 'Review the day')
+  await lead.getByRole('link', { name: 'Day review' }).click()
   const matter = lead.locator('[data-matter="incident"]')
   await expect(matter).toContainText('Glass: A jar broke beside the pot')
   await expect(matter.getByRole('button', { name: /^Close it/ })).toHaveCount(0)

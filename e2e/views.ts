@@ -14,6 +14,8 @@ export const PATHS = [
   '/store/receive',
   '/log',
   '/log/review',
+  '/log/changes',
+  '/log/trends',
   '/methods',
   '/methods/new',
   '/limits',

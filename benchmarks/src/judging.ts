@@ -57,6 +57,7 @@ export function batchOfTen(): BatchState {
     late: false,
     void: false,
     accepted: null,
+    refused: null,
   })
   return {
     id: 'batch',

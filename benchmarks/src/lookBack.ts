@@ -33,5 +33,5 @@ function readBy(instrument: string, i: number): BatchState {
 
 function fact<T>(entry: string, at: number, value: T): Fact<T> {
   const told = { entry, at, madeAt: at, recordedAt: null, knownAt: at, by: 'x', postedBy: null }
-  return { ...told, value, amends: [], waiting: [], late: false, void: false, accepted: null }
+  return { ...told, value, amends: [], waiting: [], late: false, void: false, accepted: null, refused: null }
 }

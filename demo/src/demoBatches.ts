@@ -15,6 +15,10 @@ export interface DemoBatch {
   places: [minutesAgo: number, place: Place][]
   /** Into which vessel, how deep, m, as it came off the heat. */
   poured?: [vessel: string, depth: number]
+  /** What was typed first of a reading that stands in `mixture`, and put right a minute later. */
+  mistyped?: [minutesAgo: number, celsius: number]
+  /** A reading that was entered so many minutes after it was taken. */
+  late?: [minutesAgo: number, celsius: number, after: number]
 }
 
 const HOURS = 60
@@ -141,6 +145,7 @@ export function demoBatches(): DemoBatch[] {
         [262, 18.8],
         [151, 3.7],
       ],
+      mistyped: [296, 32.1],
       offHeatAgo: 342,
       cover: 'film on the surface',
       places: [[341, 'stirred ice bath']],
@@ -183,6 +188,7 @@ export function demoBatches(): DemoBatch[] {
         [120, 9.6],
         [25, 4.7],
       ],
+      late: [231, 20.9, 95],
       offHeatAgo: 364,
       cover: 'open',
       places: [[362, 'stirred ice bath']],

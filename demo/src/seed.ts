@@ -165,7 +165,19 @@ function batchClaims(
     ...(combined === 'batch started'
       ? []
       : [claim('step-marked', id, when(batch.combinedAgo), by, { ...combined, reason: null })]),
-    ...batch.mixture.map((each) => reading(each, 'mixture')),
+    ...batch.mixture.flatMap((each) => {
+      const stands = reading(each, 'mixture')
+      if (batch.mistyped?.[0] !== each[0]) return [stands]
+      const first = reading(batch.mistyped, 'mixture')
+      const now = { at: first.at, reading: stands.body as Bodies['reading-taken'], batch: null }
+      return [
+        first,
+        claim('corrected', id, when(each[0] - 1), by, { target: first.id, reason: 'mistyped', now, item: null }),
+      ]
+    }),
+    ...(batch.late
+      ? [{ ...reading([batch.late[0], batch.late[1]], 'mixture'), madeAt: when(batch.late[0] - batch.late[2]) }]
+      : []),
     ...(off === null || !killed ? [] : [claim('step-marked', id, when(off), by, { ...killed, reason: null })]),
     ...(off === null
       ? []
@@ -249,7 +261,7 @@ function factOfClaim(claim: AnyClaim): Fact<EggsTaken> {
   const { id: entry, at, madeAt, by } = claim
   const value = claim.body as EggsTaken
   const told = { entry, at, madeAt, recordedAt: null, knownAt: madeAt, by, postedBy: null }
-  return { ...told, value, amends: [], waiting: [], void: false, late: false, accepted: null }
+  return { ...told, value, amends: [], waiting: [], void: false, late: false, accepted: null, refused: null }
 }
 
 // A batch of an earlier day began on that day, also when the demo starts just after midnight: "last day today" stays true.

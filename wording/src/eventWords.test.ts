@@ -24,6 +24,7 @@ it.each([
   ['handed-over', { asked: 'b' }, 'Person a hands over to Person b'],
   ['disposed', { decision: 'hold' }, 'Quince curd 330-1 put on hold'],
   ['item-dispatched', { name: 'the Lantern rooms' }, 'Quince curd 330-1 out to the Lantern rooms'],
+  ['entries-refused', { entries: [{ id: '330-2' }] }, 'Late entries not let count, Quince curd 330-2'],
   ['entries-accepted', { entries: [{ id: 'gone' }, { id: '330-2' }] }, 'Late entries let count, Quince curd 330-2'],
   ['delegated', { to: null }, 'Nobody stands in for the lead'],
 ])('says of %s what happened', (kind, body, said) => {

@@ -50,6 +50,8 @@ export function eventWords({ claim }: Pick<SealedEntry, 'claim'>, names: Names, 
       return say(reader, 'letCount', { what })
     case 'entries-accepted':
       return say(reader, 'letCount', { what: body.entries.flatMap(({ id }) => names.of(id) ?? [])[0] ?? what })
+    case 'entries-refused':
+      return say(reader, 'notLetCount', { what: body.entries.flatMap(({ id }) => names.of(id) ?? [])[0] ?? what })
     case 'limits-set':
       return say(reader, 'limitsChanged')
     case 'method-approved':

@@ -60,3 +60,18 @@ export { alarms, NOTHING_SOUNDED, type CallSound, type Sounded } from './round/a
 export { unattendedGates, type Unattended } from './round/handover'
 export { dueRound, nextRound, ROUND_WITHIN } from './round/dueRound'
 export { isClosing, nextRoundAt, roundsOf, type Round } from './round/rounds'
+export { ENOUGH_ALIKE, type Alike } from './trends/alike'
+export { controlChart, type ChartPoint, type ControlChart, type Unusual } from './trends/controlChart'
+export {
+  GROUPED_BY,
+  sameMeasure,
+  trendOf,
+  type Counts,
+  type Group,
+  type GroupedBy,
+  type TrendMeasure,
+  type Settled,
+  type Trend,
+  type TrendPoint,
+} from './trends/trend'
+export { wilson } from './trends/wilson'

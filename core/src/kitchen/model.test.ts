@@ -12,6 +12,8 @@ import { at } from '../test/traces'
 import { NO_TRACES } from '../judgement/lineage/carryOver'
 import { lackingOf } from '../judgement/lineage/lacking'
 import { judgeBatch } from '../judgement/batch/judgeBatch'
+import { waitingIn } from '../judgement/evidence/waiting'
+import { changesIn } from '../judgement/log/changes'
 import { standingForGood } from '../judgement/log/standing'
 import { standAt, standsFrom } from '../judgement/log/standsFrom'
 import { isWorse, type Standing } from '../ledger/standing'
@@ -74,6 +76,7 @@ describe('whatever is entered', () => {
         for (const batch of history.pots) {
           checkOrder(history, batch)
           checkStands(history, batch)
+          checkChanges(history, batch)
         }
       }),
       { ...SEED, numRuns: HISTORIES, endOnFailure: false },
@@ -153,6 +156,13 @@ function checkOrder({ story: { kitchen }, now }: History, batch: Id): void {
     return judgeBatch(state, { zone: 'UTC' }, at(now)).map(({ check, standing }) => [check.key, standing])
   }
   expect(fold(plain.toReversed())).toEqual(fold(plain))
+}
+
+/** What waits for the lead stands among what was not entered at once, and nothing else there waits. */
+function checkChanges({ story: { kitchen } }: History, batch: Id): void {
+  const state = kitchen.read('batch', batch)!
+  const waits = new Set(changesIn(state).flatMap(({ entry, stands }) => (stands === 'waits' ? [entry] : [])))
+  for (const { entry } of waitingIn(state)) expect(waits).toContain(entry)
 }
 
 /** What the Log keeps of how it stands, and from when on, is what judging it finds then. */

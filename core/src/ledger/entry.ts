@@ -123,6 +123,7 @@ export interface Bodies {
   corrected: { target: Id; reason: CorrectionReason; now: Correction; item: Id | null }
   'reading-accepted': { target: Id; reason: string }
   'entries-accepted': { entries: Accepted[]; reason: string }
+  'entries-refused': { entries: Accepted[]; reason: string }
 }
 
 /** An entry that was known too late, and of what it tells: a correction by its own id. */

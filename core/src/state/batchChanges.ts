@@ -2,7 +2,7 @@ import type { Claim, Entry } from '../ledger/entry'
 import { CORRECTED_WITHIN, knownAt, MARK_UNDONE_WITHIN, SAME_TIME, type Known } from '../ledger/late'
 import type { Id } from '../ledger/subject'
 import { eachKind, withFact, type BatchFact, type BatchState } from './batch'
-import { acceptanceOf, acceptedIn, amended, factOf, type Accepting, type Amended, type Fact } from './fact'
+import { acceptanceOf, acceptedIn, amended, factOf, refusedIn, type Accepting, type Amended, type Fact } from './fact'
 
 /**
  * What a correction may do to the facts of a kind: put other values in their place, take them back, or nothing; and until
@@ -40,6 +40,15 @@ export function acceptedInBatch(state: BatchState, targets: readonly Id[], entry
   const acceptance = acceptanceOf(entry)
   const facts = eachKind(state, (list) =>
     list.map((fact) => targets.reduce((one, target) => acceptedIn(one, target, acceptance), fact)),
+  )
+  return { ...state, facts }
+}
+
+/** The lead did not let these count. */
+export function refusedInBatch(state: BatchState, targets: readonly Id[], entry: Accepting): BatchState {
+  const refusal = acceptanceOf(entry)
+  const facts = eachKind(state, (list) =>
+    list.map((fact) => targets.reduce((one, target) => refusedIn(one, target, refusal), fact)),
   )
   return { ...state, facts }
 }

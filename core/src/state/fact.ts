@@ -26,8 +26,11 @@ export interface Fact<T> {
   late: boolean
   /** The lead let it count although it was entered late, or stood in doubt. */
   accepted: Acceptance | null
+  /** The lead looked at it as it waited and did not let it count: it stays as late as it is, and asks nobody. */
+  refused: Acceptance | null
 }
 
+/** What the lead decided about an entry that waits. */
 export interface Acceptance {
   entry: Id
   by: Id
@@ -37,8 +40,8 @@ export interface Acceptance {
   second?: Id
 }
 
-/** An entry by which the lead lets others count. */
-export type Accepting = Known & { claim: Claim<'reading-accepted' | 'entries-accepted'> }
+/** An entry by which the lead lets others count, or does not. */
+export type Accepting = Known & { claim: Claim<'reading-accepted' | 'entries-accepted' | 'entries-refused'> }
 
 export function acceptanceOf({ claim: { id, by, at, body }, seal }: Accepting): Acceptance {
   return { entry: id, by, at, reason: body.reason, ...(seal?.secondedBy ? { second: seal.secondedBy } : {}) }
@@ -55,6 +58,8 @@ export interface Amendment<T> {
   now: Amended<T>
   /** The lead let it count although it came late. */
   accepted: Acceptance | null
+  /** The lead did not: it goes on denying, and asks nobody. */
+  refused: Acceptance | null
 }
 
 export type Amended<T> = { at: Instant; value: T } | 'void'
@@ -76,6 +81,7 @@ export function factOf<T>(entry: Known, at: Instant, value: T, late = isEntryLat
     void: false,
     late,
     accepted: null,
+    refused: null,
   }
 }
 
@@ -89,7 +95,7 @@ export function inOrder<T extends { void: boolean; at: Instant }>(facts: readonl
   return valid(facts).sort((a, b) => a.at - b.at)
 }
 
-/** Whether it waits for the lead: known too late and not accepted. */
+/** Whether it betters nothing: known too late and not accepted. Until the lead has looked at it, it waits for them. */
 export function isWaiting({ late, accepted }: Pick<Fact<unknown>, 'late' | 'accepted'>): boolean {
   return late && accepted === null
 }
@@ -100,18 +106,35 @@ export function isWaiting({ late, accepted }: Pick<Fact<unknown>, 'late' | 'acce
  */
 export function amended<T>(fact: Fact<T>, { claim }: Entry, reason: string, now: Amended<T>, counts: boolean): Fact<T> {
   const { id: entry, by, madeAt } = claim
-  const amendment: Amendment<T> = { entry, by, madeAt, reason, wasAt: fact.at, was: fact.value, now, accepted: null }
+  const amendment: Amendment<T> = {
+    entry,
+    by,
+    madeAt,
+    reason,
+    wasAt: fact.at,
+    was: fact.value,
+    now,
+    accepted: null,
+    refused: null,
+  }
   if (!counts) return { ...fact, waiting: ordered([...fact.waiting, amendment]) }
   return replayed(fact, [...fact.amends, amendment], null)
 }
 
 /** The fact once the lead has accepted it, or a correction of it that waits; the very same where neither is meant. */
 export function acceptedIn<T>(fact: Fact<T>, target: Id, accepted: Acceptance): Fact<T> {
-  if (fact.entry === target) return { ...fact, accepted }
+  if (fact.entry === target) return { ...fact, accepted, refused: null }
   const amendment = fact.waiting.find(({ entry }) => entry === target)
   if (!amendment) return fact
   const waiting = fact.waiting.filter((each) => each !== amendment)
-  return replayed({ ...fact, waiting }, [...fact.amends, { ...amendment, accepted }], accepted)
+  return replayed({ ...fact, waiting }, [...fact.amends, { ...amendment, accepted, refused: null }], accepted)
+}
+
+/** The fact once the lead has not let it count, or a correction of it that waits; the very same where neither waits. */
+export function refusedIn<T>(fact: Fact<T>, target: Id, refused: Acceptance): Fact<T> {
+  if (fact.entry === target) return isWaiting(fact) ? { ...fact, refused } : fact
+  if (!fact.waiting.some(({ entry }) => entry === target)) return fact
+  return { ...fact, waiting: fact.waiting.map((each) => (each.entry === target ? { ...each, refused } : each)) }
 }
 
 /** The fact as it stood before any correction that only the lead's acceptance lets count. */

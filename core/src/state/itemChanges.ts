@@ -1,6 +1,6 @@
 import type { Id } from '../ledger/subject'
 import type { Known } from '../ledger/late'
-import { acceptanceOf, acceptedIn, factOf, type Accepting } from './fact'
+import { acceptanceOf, acceptedIn, factOf, refusedIn, type Accepting } from './fact'
 import { eachFact, isInShell, openedAt, type ItemFact, type ItemState } from './item'
 
 /** Taken from while it was closed, a package is opened by that; eggs in their shells are not. */
@@ -23,6 +23,12 @@ export function withItemFact<L extends keyof ItemFact>(
 export function acceptedInItem(state: ItemState, targets: readonly Id[], entry: Accepting): ItemState {
   const acceptance = acceptanceOf(entry)
   return eachFact(state, (fact) => targets.reduce((one, target) => acceptedIn(one, target, acceptance), fact))
+}
+
+/** The lead did not let these count. */
+export function refusedInItem(state: ItemState, targets: readonly Id[], entry: Accepting): ItemState {
+  const refusal = acceptanceOf(entry)
+  return eachFact(state, (fact) => targets.reduce((one, target) => refusedIn(one, target, refusal), fact))
 }
 
 /** A mistaken tap, or eggs that go back into their package. */

@@ -1,6 +1,7 @@
 import type { BatchFacts } from '../state/batch'
 import type { Bodies } from '../ledger/entry'
 import { MINUTE } from '../ground/instant'
+import { waitingIn } from '../judgement/evidence/waiting'
 import type { Ingredient } from '../recipe/ingredient/ingredient'
 import { ownIngredient } from '../recipe/ingredient/own'
 import { at } from './traces'
@@ -233,6 +234,14 @@ export const potDeeds: Record<string, Act> = {
     if (!late) return
     const entries = [{ type: 'batch' as const, id: history.pot(deed), entry: late.entry }]
     history.decide('entries-accepted', history.story.kitchen.id, { entries, reason: 'on paper' })
+  },
+  refuse: (history, deed) => {
+    const late = history.batch(deed).facts['reading-taken'].find((each) => each.late && !each.accepted)
+    if (!late) return 'betters nothing'
+    const entries = [{ type: 'batch' as const, id: history.pot(deed), entry: late.entry }]
+    if (history.decide('entries-refused', history.story.kitchen.id, { entries, reason: 'nobody saw it' }))
+      if (waitingIn(history.batch(deed)).some(({ entry }) => entry === late.entry)) throw new Error('it still waits')
+    return 'betters nothing'
   },
   'accept one': (history, deed) => {
     const late = history.batch(deed).facts['reading-taken'].find((each) => each.late && !each.accepted)

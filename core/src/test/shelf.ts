@@ -11,7 +11,7 @@ import { at } from './traces'
 
 function fact<T>(when: Instant, value: T, entry = `${when}`): Fact<T> {
   const told = { entry, at: when, madeAt: when, recordedAt: null, knownAt: when, by: 'mina', postedBy: null }
-  return { ...told, value, amends: [], waiting: [], void: false, late: false, accepted: null }
+  return { ...told, value, amends: [], waiting: [], void: false, late: false, accepted: null, refused: null }
 }
 
 /** An item put into the refrigerator at ten, cold; minutes are after ten. */

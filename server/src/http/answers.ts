@@ -30,7 +30,14 @@ import type {
   UnitCard,
   UnitState,
   VesselState,
+  Change,
+  Trend,
 } from '@logged-thermal/core'
+
+/** A change of a batch, with which batch it is of. */
+export type Changed = Change & {
+  batch: { id: Id; code: string; name: string; steps: BatchState['method']['steps'] }
+}
 
 /**
  * What every route that answers JSON answers, by its name. `npm run openapi` makes the schemas of the OpenAPI document of
@@ -58,6 +65,13 @@ export interface Answers {
   BatchEntries: { entries: SealedEntry[] }
   Log: LogAnswer
   Matters: MattersAnswer
+  Trends: { now: Instant; trend: Trend; more: boolean }
+  Changes: {
+    changes: Changed[]
+    takenBack: { entry: SealedEntry; target: SealedEntry }[]
+    names: Record<Id, string>
+    more: boolean
+  }
   LogEvents: { entries: SealedEntry[]; names: Record<Id, string>; more: boolean }
   LookBack: LookBackAnswer
   Bakes: { bakes: ShownBake[] }

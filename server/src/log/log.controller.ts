@@ -15,7 +15,7 @@ import { readerOf } from '../people/reader'
 import { Needs, OfShift } from '../people/shift.guard'
 import type { Shift } from '../people/shifts.service'
 import { Workers } from '../workers/workers.service'
-import { LogPeriod, LogQuery } from './log.dto'
+import { LogPeriod, LogQuery, TrendQuery } from './log.dto'
 import { LogRepository } from './log.repository'
 import { LogRows, WORK } from './logRows.service'
 
@@ -23,6 +23,10 @@ import { LogRows, WORK } from './logRows.service'
 const PAGE = 200
 /** Lines of a file at most: more is asked for in shorter periods. */
 const MOST_LINES = 20_000
+/** Batches that a trend is made of at most: the latest. */
+const MOST_TRENDED = 5000
+/** Batches of which changes are told at once. */
+const MOST_CHANGED = 500
 /** Nothing is kept longer, and a slip of the finger asks for a century. */
 const LONGEST_YEARS = 10
 const LONGEST = LONGEST_YEARS * 366 * DAY
@@ -76,6 +80,47 @@ export class LogController {
     if (listed.batches.length > MOST_LINES)
       throw new Problem(422, 'too many', `These are more than ${MOST_LINES} batches. Ask for a shorter period.`, 'from')
     return this.workers.run(WORK, 'csvOf', listed)
+  }
+
+  /** What was late, put right or taken back in a period, what stood before, and what the lead decided of it. */
+  @Get('changes')
+  @Answers('Changes')
+  async changes(@OfShift() { kitchenId }: Shift, @Query() asked: LogPeriod): Promise<Answer['Changes']> {
+    requirePeriod(asked)
+    await this.rows.current(kitchenId)
+    const { from, to } = asked
+    const { batches, takenBack, names } = await this.scope.asOfOneMoment(kitchenId, async (em) => {
+      const struck = await this.repository.takenBack(em, kitchenId, from, to)
+      return {
+        batches: await this.repository.changed(em, kitchenId, from, to, MOST_CHANGED + 1),
+        takenBack: struck,
+        names: await this.repository.names(
+          em,
+          kitchenId,
+          struck.map(({ entry }) => entry),
+        ),
+      }
+    })
+    const more = batches.length > MOST_CHANGED
+    const changes = await this.workers.run(WORK, 'changesOf', { batches: batches.slice(0, MOST_CHANGED), from, to })
+    return { changes, takenBack, names, more }
+  }
+
+  /** How the batches of a period went that are settled by now: what they had to spare, and how many of each kind are proven. */
+  @Get('trends')
+  @Answers('Trends')
+  async trends(@OfShift() { kitchenId }: Shift, @Query() asked: TrendQuery): Promise<Answer['Trends']> {
+    requirePeriod(asked)
+    await this.rows.current(kitchenId)
+    const now = clock.now()
+    const batches = await this.scope.asOfOneMoment(kitchenId, (em) =>
+      this.repository.trended(em, kitchenId, asked, MOST_TRENDED + 1),
+    )
+    const { pace, gate } = asked
+    const measure = pace ? { of: pace } : gate ? { of: 'gate' as const, key: gate } : null
+    const more = batches.length > MOST_TRENDED
+    const trend = await this.workers.run(WORK, 'trendIn', { batches: batches.slice(0, MOST_TRENDED), measure, now })
+    return { now, trend, more }
   }
 
   /** What happened between the batches, in order. */

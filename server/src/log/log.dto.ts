@@ -63,3 +63,17 @@ export class LogQuery extends LogPeriod {
   @IsUUID()
   beforeId?: Id
 }
+
+/** Which batches, and what of them is looked at. */
+export class TrendQuery extends LogQuery {
+  /** How they were read while they cooled; left out: what was to spare at a gate. */
+  @IsOptional()
+  @IsIn(['first reading', 'longest unread'])
+  pace?: 'first reading' | 'longest unread'
+
+  /** The check whose gate is looked at; left out, or unknown: the one that most of them have. */
+  @IsOptional()
+  @IsString()
+  @Length(1, 80)
+  gate?: string
+}

@@ -21,6 +21,7 @@ const EVENTS = [
   'unit-skipped',
   'reading-accepted',
   'entries-accepted',
+  'entries-refused',
   'limits-set',
   'method-approved',
   'delegated',
@@ -67,6 +68,17 @@ export class LogRepository {
     return rows.map(({ line }) => line)
   }
 
+  /** Those that fit, the latest first: each a LoggedBatch as JSON, without what is only drawn of one. */
+  async trended(em: EntityManager, kitchenId: Id, asked: LogQuery, most: number): Promise<string[]> {
+    const { sql, params } = fitting(kitchenId, asked)
+    const rows = await query<{ line: string }>(em, {
+      sql: `select (line::jsonb - '{trace,doubted,ownAccepted}'::text[])::text as line from log_row where ${sql}
+        order by started_at desc, id desc limit ?`,
+      params: [...params, most],
+    })
+    return rows.map(({ line }) => line)
+  }
+
   /** Batches of which something waits for the lead, or eggs are left: each a LoggedBatch as JSON, the latest first. */
   async unresolved(em: EntityManager, kitchenId: Id, now: Instant, most: number): Promise<string[]> {
     const rows = await query<{ line: string }>(em, {
@@ -89,11 +101,45 @@ export class LogRepository {
     return { entries, names: await this.names(em, kitchenId, entries), more: rows.length > MOST_EVENTS }
   }
 
+  /** Batches of a period of which something was late, put right or taken back: each a BatchState as JSON. */
+  async changed(em: EntityManager, kitchenId: Id, from: Instant, to: Instant, most: number): Promise<string[]> {
+    const rows = await query<{ state: string }>(em, {
+      sql: `select b.state::text as state from log_row r join batch b on b.kitchen_id = r.kitchen_id and b.id = r.id
+        where r.kitchen_id = ? and r.started_at <= ? and r.until >= ? and (r.line ->> 'changed')::int > 0
+        order by r.started_at desc, r.id desc limit ?`,
+      params: [kitchenId, to, from, most],
+    })
+    return rows.map(({ state }) => state)
+  }
+
+  /** Taps on items and looks at units that were taken back in a period, each with what it took back. */
+  async takenBack(
+    em: EntityManager,
+    kitchenId: Id,
+    from: Instant,
+    to: Instant,
+  ): Promise<Answers['Changes']['takenBack']> {
+    const at = `((t.canon::jsonb) #>> '{claim,at}')::bigint`
+    const rows = await query<EntryRow & { of_hash: string; of_canon: string }>(em, {
+      sql: `select t.hash, t.canon, o.hash as of_hash, o.canon as of_canon from entry t
+        join entry o on o.kitchen_id = t.kitchen_id and o.id = ((t.canon::jsonb) #>> '{claim,body,target}')::uuid
+        where t.kitchen_id = ? and ${at} between ? and ? and t.kind in ('taken-back', 'air-taken-back')
+        order by ${at} desc limit ?`,
+      params: [kitchenId, from, to, MOST_EVENTS],
+    })
+    return rows.map(({ hash, canon, of_hash, of_canon }) => ({
+      entry: asFolded(entryOf({ hash, canon })),
+      target: asFolded(entryOf({ hash: of_hash, canon: of_canon })),
+    }))
+  }
+
   /** What the things are called that entries are about: 'Lemon custard 330-1'. */
-  private async names(em: EntityManager, kitchenId: Id, entries: readonly SealedEntry[]): Promise<Record<Id, string>> {
+  async names(em: EntityManager, kitchenId: Id, entries: readonly SealedEntry[]): Promise<Record<Id, string>> {
     const ids = entries.flatMap(({ claim }) => [
       claim.about.id,
-      ...(claim.kind === 'entries-accepted' ? claim.body.entries.map(({ id }) => id) : []),
+      ...(claim.kind === 'entries-accepted' || claim.kind === 'entries-refused'
+        ? claim.body.entries.map(({ id }) => id)
+        : []),
     ])
     const rows = await query<{ id: Id; name: string }>(em, {
       sql: `select id, concat(state #>> '{method,name}', ' ', code) as name from batch where kitchen_id = ? and id = any(?::uuid[])

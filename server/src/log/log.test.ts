@@ -1,5 +1,5 @@
 import { v7 as uuid } from 'uuid'
-import { batchStanding, DAY, HOUR, judgeBatch, MINUTE, standAt, type Id } from '@logged-thermal/core'
+import { batchStanding, DAY, HOUR, judgeBatch, MINUTE, standAt, type Id, type ReadingBody } from '@logged-thermal/core'
 import { clock } from '../clock/clock'
 import type { Answers } from '../http/answers'
 import { openKitchen, type TestKitchen } from '../test/kitchen'
@@ -48,6 +48,43 @@ describe('the Log', () => {
     for (const then of [now, now + 3 * HOUR, now + 9 * HOUR])
       expect(standAt(after.stands, then).standing).toBe(batchStanding(judgeBatch(batch, { zone: 'UTC' }, then)))
     expect(Object.values(counts).reduce((a, b) => a + b)).toBe(batches.length)
+  })
+
+  it('tells what came late, was put right or taken back, with what stood before and what the lead decided', async () => {
+    const id = await cooked('l-c')
+    const late = kitchen.reading(id, 40, { at: clock.now() - 25 * MINUTE })
+    const slip = kitchen.reading(id, 50)
+    await kitchen.post([late, slip])
+    const now = { ...(slip.body as ReadingBody), typed: { value: 52, unit: 'C' as const } }
+    await kitchen.post([
+      kitchen.claim('corrected', id, {
+        target: slip.id,
+        reason: 'mistyped',
+        now: { at: slip.at, reading: now, batch: null },
+        item: null,
+      }),
+    ])
+    const told = async () =>
+      ((await kitchen.get(`/api/log/changes?${period()}`)).body as Answers['Changes']).changes.filter(
+        ({ batch }) => batch.id === id,
+      )
+    const ofLate = async () => (await told()).find(({ entry }) => entry === late.id)
+    expect(await ofLate()).toMatchObject({ was: null, stands: 'waits' })
+    const was = { value: { typed: { value: 50 } } }
+    expect((await told()).find(({ reason }) => reason === 'mistyped')).toMatchObject({
+      was,
+      now: { value: { typed: { value: 52 } } },
+      stands: 'counts',
+    })
+    const lead = kitchen.person('ilse')
+    const entries = [{ type: 'batch' as const, id, entry: late.id }]
+    const body = { entries, reason: 'not on paper' }
+    const refusal = kitchen.claim('entries-refused', kitchen.kitchenId, body, { by: lead.id })
+    await kitchen.post([refusal], { signer: lead.id, pin: lead.pin })
+    expect(await ofLate()).toMatchObject({ stands: 'refused', decided: { by: lead.id, reason: 'not on paper' } })
+    // Of another time it tells nothing but what waits.
+    const before = await kitchen.get('/api/log/changes?from=0&to=1')
+    expect((before.body as Answers['Changes']).changes.filter(({ stands }) => stands !== 'waits')).toEqual([])
   })
 
   it('finds by words in the dish, the code, a note and the name of who logged it, all of them at once', async () => {
@@ -123,7 +160,7 @@ describe('the Log', () => {
     ['a hundred years', `from=0&to=${100 * 366 * DAY}`, 'That is more than 10 years. Ask for a shorter period.'],
     ['an end before its beginning', 'from=2000&to=1000', 'The period ends before it begins.'],
   ])('refuses %s with a sentence', async (_, query, sentence) => {
-    for (const path of ['log', 'log/events', 'log/batches.csv']) {
+    for (const path of ['log', 'log/events', 'log/batches.csv', 'log/changes', 'log/trends']) {
       const answer = await kitchen.get(`/api/${path}?${query}`)
       expect([answer.status, (answer.body as { detail: string }).detail]).toEqual([422, sentence])
     }
@@ -147,12 +184,16 @@ describe('the Log', () => {
       expect((answer.body as Answers['Log']).batches).toEqual([])
       const unknown = await other.get(`/api/log?${period({ method: kitchen.starter.methods[0]!.id })}`)
       expect((unknown.body as Answers['Log']).batches).toEqual([])
+      const changes = await other.get(`/api/log/changes?${period()}`)
+      expect((changes.body as Answers['Changes']).changes).toEqual([])
+      const trends = await other.get(`/api/log/trends?${period()}`)
+      expect((trends.body as Answers['Trends']).trend.measures).toEqual([])
     } finally {
       await other.app.close()
     }
   })
 
-  // The last: a tablet that nobody touches for hours locks.
+  // The last two: a tablet that nobody touches for hours locks.
   it('counts and filters by how it stands now, which time alone changes', async () => {
     const id = await cooked('l-2')
     expect(await codes({ standing: 'open' })).toContain('l-2')
@@ -162,5 +203,21 @@ describe('the Log', () => {
     const later = await log()
     expect(later.counts.missed + later.counts.unproven).toBeGreaterThan(missed + unproven)
     expect(later.batches.map((batch) => batch.id)).toContain(id)
+  })
+
+  it('tells how many of a time are proven, by whom, in what and with what, and what is looked at of each', async () => {
+    const trends = async (more: Record<string, string> = {}) =>
+      ((await kitchen.get(`/api/log/trends?${period(more)}`)).body as Answers['Trends']).trend
+    const { counts, measures, groups, points } = await trends({ gate: 'cool-first' })
+    const all = Object.values(counts).reduce((a, b) => a + b)
+    expect(all).toBeGreaterThan(0)
+    expect(measures.map(({ measure }) => measure.of)).toContain('gate')
+    expect(groups.person.map(({ key }) => key)).toContain(kitchen.person('mina').id)
+    expect(points.find(({ code }) => code === 'l-3')).toMatchObject({ standing: 'unproven', drawn: null })
+    const paced = await trends({ pace: 'first reading', words: 'l-3' })
+    expect(paced.points.map(({ drawn }) => drawn)).toEqual([10])
+    const none = await kitchen.get(`/api/log/trends?${period({ pace: 'the moon' })}`)
+    expect(none.status).toBe(400)
+    expect((await trends({ words: 'no such dish' })).points).toEqual([])
   })
 })

@@ -1,14 +1,19 @@
 import { stringify } from 'csv-stringify/sync'
 import {
+  changesIn,
   loggedBatch,
   standAt,
+  trendOf,
   wordsIn,
   type BatchState,
   type Id,
   type Instant,
   type LoggedBatch,
+  type Trend,
+  type TrendMeasure,
 } from '@logged-thermal/core'
 import { clock, findingInShort, standingWord, type Reader } from '@logged-thermal/wording'
+import type { Changed } from '../http/answers'
 import { plainCells } from '../store/plainCells'
 
 /** A row of the Log as it is kept. */
@@ -23,6 +28,44 @@ export function rowsOf({ batches, zone }: { batches: readonly string[]; zone: st
     const batch = JSON.parse(json) as BatchState
     return { logged: loggedBatch(batch, { zone }), words: wordsIn(batch) }
   })
+}
+
+/**
+ * What of these batches was made in a period otherwise than at once and for good, or decided in it; what waits, always.
+ * @param batches each a BatchState as JSON
+ */
+export function changesOf({
+  batches,
+  from,
+  to,
+}: {
+  batches: readonly string[]
+  from: Instant
+  to: Instant
+}): Changed[] {
+  const within = (at: Instant | undefined) => at !== undefined && at >= from && at <= to
+  return batches.flatMap((json) => {
+    const batch = JSON.parse(json) as BatchState
+    const { id, code, method } = batch
+    return changesIn(batch)
+      .filter(({ madeAt, decided, stands }) => stands === 'waits' || within(madeAt) || within(decided?.at))
+      .map((change) => ({ ...change, batch: { id, code, name: method.name, steps: method.steps } }))
+  })
+}
+
+/** @param batches each a LoggedBatch as JSON, without what is only drawn */
+export function trendIn({ batches, measure, now }: TrendAsked): Trend {
+  return trendOf(
+    batches.map((json) => JSON.parse(json) as LoggedBatch),
+    measure,
+    now,
+  )
+}
+
+interface TrendAsked {
+  batches: readonly string[]
+  measure: TrendMeasure | null
+  now: Instant
 }
 
 interface Listed {

@@ -11,6 +11,8 @@ import {
 import type {
   AnyClaim,
   BatchState,
+  Change,
+  Trend,
   DiscardReason,
   Finding,
   Hash,
@@ -134,6 +136,20 @@ export interface LogAnswer {
   now: number
   counts: Record<Standing, number>
   batches: LoggedBatch[]
+  more: boolean
+}
+
+/** A change of a batch, with which batch it is of. */
+export type Changed = Change & {
+  batch: { id: Id; code: string; name: string; steps: BatchState['method']['steps'] }
+}
+
+/** What was late, put right or taken back in a period. */
+export interface ChangesAnswer {
+  changes: Changed[]
+  /** Taps on items and looks at units, each with what it took back. */
+  takenBack: { entry: SealedEntry; target: SealedEntry }[]
+  names: Record<Id, string>
   more: boolean
 }
 
@@ -297,6 +313,12 @@ export const api = createApi({
       { entries: SealedEntry[]; names: Record<Id, string>; more: boolean },
       { from: number; to: number; seq: number }
     >({ query: ({ from, to }) => `log/events?from=${from}&to=${to}` }),
+    trends: build.query<{ now: number; trend: Trend; more: boolean }, { query: string; seq: number }>({
+      query: ({ query }) => `log/trends?${query}`,
+    }),
+    changes: build.query<ChangesAnswer, { from: number; to: number; seq: number }>({
+      query: ({ from, to }) => `log/changes?from=${from}&to=${to}`,
+    }),
     lookBack: build.query<LookBackAnswer, { id: Id; seq: number }>({
       query: ({ id }) => `instruments/${id}/look-back`,
     }),
@@ -348,6 +370,8 @@ export const {
   useLogQuery,
   useMattersQuery,
   useLogEventsQuery,
+  useChangesQuery,
+  useTrendsQuery,
   useLookBackQuery,
   useLoginQuery,
   useShiftQuery,

@@ -21,6 +21,8 @@ const PLACES = {
   store: { path: '/store', name: say('coldStore'), says: say('whatHeldByDoor') },
   log: { path: '/log', name: say('log'), says: say('whatHappenedWhen') },
   review: { path: '/log/review', name: say('review'), says: say('whatIsOpenAndSigned'), under: 'log' },
+  trends: { path: '/log/trends', name: say('trends'), says: say('howBatchesWent'), under: 'log' },
+  changes: { path: '/log/changes', name: say('changes'), says: say('whatCameLate'), under: 'log' },
   batch: { path: '/log/batch', name: say('batchPage'), says: say('oneBatchForEver'), under: 'log' },
   methods: { path: '/methods', name: say('found_method'), says: say('howEachDessertMade'), under: 'more' },
   more: { path: '/more', name: say('more'), says: say('everyOtherPlaceSearch') },
@@ -128,5 +130,8 @@ export const IN_BAR: readonly PlaceKey[] = ['line', 'bench', 'store', 'log', 'mo
 export const IN_MORE: readonly { name: string; of: readonly PlaceKey[] }[] = [
   { name: say('onStove'), of: ['start', 'round', 'cooldown', 'temper', 'handover'] },
   { name: say('coldStore'), of: ['list', 'unitRound', 'bin', 'receive'] },
-  { name: say('rulesPeople'), of: ['review', 'methods', 'limits', 'instruments', 'people', 'settings'] },
+  {
+    name: say('rulesPeople'),
+    of: ['review', 'changes', 'trends', 'methods', 'limits', 'instruments', 'people', 'settings'],
+  },
 ]

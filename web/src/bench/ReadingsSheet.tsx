@@ -8,7 +8,14 @@ import {
   type Id,
   type ReadingBody,
 } from '@logged-thermal/core'
-import { backingWords, clockWithSeconds, degrees, type Reader, benchSheetsMessages } from '@logged-thermal/wording'
+import {
+  backingWords,
+  clockWithSeconds,
+  correctionReason,
+  degrees,
+  type Reader,
+  benchSheetsMessages,
+} from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { useLine } from '../app/kitchen'
 import { Key } from '../kit/Key'
@@ -164,7 +171,8 @@ function Row({
         {fact.accepted && say('letCountBy', { name: name(fact.accepted.by), reason: fact.accepted.reason })}
         {fact.accepted?.by === fact.by && say('bySamePerson')}
         {fact.accepted?.second !== undefined && say('besideThem', { name: name(fact.accepted.second) })}
-        {amends.map(({ reason, by }) => ` · ${reason}, ${name(by)}`)}
+        {fact.refused && say('notLetCountBy', { name: name(fact.refused.by), reason: fact.refused.reason })}
+        {amends.map(({ reason, by }) => ` · ${correctionReason(reason, spoken)}, ${name(by)}`)}
       </span>
       {onCorrect && (
         <Key look="outlined" onClick={onCorrect}>

@@ -2,16 +2,12 @@ import { useState } from 'react'
 import { waitingIn, type BatchState, type WaitingEntry } from '@logged-thermal/core'
 import { clock, span, waitingWords, type Reader, decideMessages } from '@logged-thermal/wording'
 import { useHand, useLine } from '../app/kitchen'
-import { AcceptPin } from '../login/AcceptPin'
+import { JudgeLate } from './JudgeLate'
 import { Key } from '../kit/Key'
-import { Sheet } from '../kit/Sheet'
 import decideStyles from './decide.module.css'
-import { KeyRow } from '../kit/KeyRow'
 import { speaks } from '../kit/language'
 
 const say = speaks(decideMessages)
-
-const REASONS = [say('seenOnPaperSheet'), say('tabletAway'), say('iThere')]
 
 /**
  * What was known too late about a batch: it can deny, and betters nothing before the lead lets it count, with a reason;
@@ -21,7 +17,6 @@ export function LateEntries({ batch }: { batch: BatchState }) {
   const line = useLine()
   const { reader } = useHand(line)
   const [open, setOpen] = useState(false)
-  const [reason, setReason] = useState<string | null>(null)
   const waiting = waitingIn(batch)
   if (waiting.length === 0 || !line) return null
 
@@ -37,20 +32,7 @@ export function LateEntries({ batch }: { batch: BatchState }) {
       <Key look="outlined" onClick={() => setOpen(true)}>
         {waiting.length === 1 ? say('letCount') : say('letThemCount')}
       </Key>
-      <Sheet open={open} onClose={() => setOpen(false)} title={title}>
-        <KeyRow>
-          {REASONS.map((each) => (
-            <Key key={each} look={each === reason ? 'primary' : 'plain'} onClick={() => setReason(each)}>
-              {each}
-            </Key>
-          ))}
-        </KeyRow>
-        {reason ? (
-          <AcceptPin body={{ entries, reason }} onAccepted={() => setOpen(false)} />
-        ) : (
-          <p className="sentence">{say('tapReasonThenLead')}</p>
-        )}
-      </Sheet>
+      {open && <JudgeLate title={title} entries={entries} onClose={() => setOpen(false)} />}
     </div>
   )
 }

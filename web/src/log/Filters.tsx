@@ -1,14 +1,14 @@
 import { clsx } from 'clsx'
 import { startTransition, useState } from 'react'
-import { addDays, type Day, type Standing } from '@logged-thermal/core'
-import { dayName, logMessages, standingWord, type Reader } from '@logged-thermal/wording'
+import type { Day, Standing } from '@logged-thermal/core'
+import { logMessages, standingWord, type Reader } from '@logged-thermal/wording'
 import type { LineData } from '../app/lineData'
-import { DateField } from '../kit/DateField'
 import { Field } from '../kit/Field'
 import { Key } from '../kit/Key'
 import { SelectField } from '../kit/SelectField'
 import { speaks } from '../kit/language'
-import { IDS, isFiltered, LENGTHS, queryOf, type Asked } from './asked'
+import { IDS, isFiltered, queryOf, type Asked } from './asked'
+import { DayStep, HowLong } from './Period'
 import styles from './log.module.css'
 
 const say = speaks(logMessages)
@@ -24,42 +24,19 @@ interface Props {
 
 /** Which time, and which of its batches: all of it stands in the address too. */
 export function Filters({ asked, ask, line, reader, today }: Props) {
-  const { day, days, standing } = asked
+  const { standing } = asked
   // What is cleared is written anew.
   const [cleared, setCleared] = useState(0)
   const [wider, setWider] = useState(IDS.some((name) => asked[name] !== ''))
-  const step = (by: number) => ask({ day: addDays(day, by * Number(days)) })
   const of = (list: readonly { id: string; words: string }[], any: string) => [
     { value: '', words: any },
     ...list.map(({ id, words }) => ({ value: id, words })),
   ]
   return (
     <div className={clsx(styles.filters, wider && styles.opened)} role="search" aria-label={say('howLong')}>
-      <div className={styles.days}>
-        <Key aria-label={say('dayBefore')} onClick={() => step(-1)}>
-          ‹
-        </Key>
-        <div className={styles.day}>
-          <DateField
-            label={say('pickDay')}
-            value={day}
-            most={today}
-            onValue={(value) => value && ask({ day: value })}
-          />
-          <small>{dayName(day, reader)}</small>
-        </div>
-        <Key aria-label={say('dayAfter')} disabled={day >= today} onClick={() => step(1)}>
-          ›
-        </Key>
-      </div>
+      <DayStep asked={asked} ask={ask} today={today} reader={reader} />
       <Words key={cleared} value={asked.words} onValue={(words) => ask({ words })} />
-      <SelectField
-        className={styles.often}
-        label={say('howLong')}
-        options={LENGTHS.map((value) => ({ value, words: say(`days_${value}`) }))}
-        chosen={days}
-        onChoose={(value) => ask({ days: value })}
-      />
+      <HowLong className={styles.often} asked={asked} ask={ask} />
       <SelectField
         className={styles.often}
         label={say('standing')}

@@ -1,12 +1,10 @@
 import { useMemo } from 'react'
-import { useNavigate } from 'react-router'
 import { dayOf, HOUR, standAt, type LoggedBatch } from '@logged-thermal/core'
 import { countWord, logMessages, type Reader } from '@logged-thermal/wording'
 import { sentenceOf, useLogQuery, type LogAnswer } from '../app/api'
 import { useHand, useLine } from '../app/kitchen'
 import { useAsOf, useNow } from '../app/now'
 import { View } from '../app/View'
-import { Key } from '../kit/Key'
 import { speaks } from '../kit/language'
 import { NowFlag } from '../parts/NowFlag'
 import { clockLens, type Lens } from '../parts/lens'
@@ -16,6 +14,7 @@ import { isFiltered, periodOf, queryOf, useAsked } from './asked'
 import { Between } from './Between'
 import { clockMarks } from './clockMarks'
 import { Filters } from './Filters'
+import { LogNav } from './LogNav'
 import { LogRow } from './LogRow'
 import styles from './log.module.css'
 
@@ -25,7 +24,6 @@ const HALF_MINUTE = 30_000
 /** A time as the kitchen lived it: its batches on one clock, what happened between, the air of the units. */
 export function LogView() {
   const now = useNow(HALF_MINUTE)
-  const navigate = useNavigate()
   const line = useLine()
   const { reader } = useHand(line)
   const today = useAsOf((at) => dayOf(at, reader.zone))
@@ -55,19 +53,12 @@ export function LogView() {
     <View
       place="log"
       busy={!data}
-      keys={
-        <Key
-          look="outlined"
-          onClick={() => void navigate(asked.day === today ? '/log/review' : `/log/review?day=${asked.day}`)}
-        >
-          {say('reviewDay')}
-        </Key>
-      }
       sentence={
         data ? <LogSentence data={data} filtered={isFiltered(asked)} /> : error ? sentenceOf(error) : say('lookingUp')
       }
     >
       <div className={styles.log}>
+        <LogNav />
         <Filters asked={asked} ask={ask} line={line} reader={reader} today={today} />
         <div className={styles.pane}>
           <div className={styles.axis} aria-hidden="true">

@@ -8,7 +8,15 @@ import {
   type Id,
   type ReadingBody,
 } from '@logged-thermal/core'
-import { backingWords, clock, clockWithSeconds, degrees, logMessages, type Reader } from '@logged-thermal/wording'
+import {
+  backingWords,
+  clock,
+  clockWithSeconds,
+  correctionReason,
+  degrees,
+  logMessages,
+  type Reader,
+} from '@logged-thermal/wording'
 import type { LineData } from '../app/lineData'
 import { DataTable } from '../kit/table/DataTable'
 import type { Column } from '../kit/table/column'
@@ -126,13 +134,15 @@ function toldOf(fact: Read, { batch, line, reader }: Props, name: (id: Id) => st
   if (doubt) said.push(doubt)
   if (recordedAt !== null && recordedAt - at > 60_000) said.push(say('recorded', { time: clock(recordedAt, reader) }))
   if (isAfterSigning(line, at, recordedAt, reader)) said.push(say('afterSigning'))
-  if (isWaiting(fact) || waiting.length > 0) said.push(say('waitsForLead'))
+  const { refused } = fact
+  if ((isWaiting(fact) && !refused) || waiting.some((each) => !each.refused)) said.push(say('waitsForLead'))
+  if (refused) said.push(say('lateRefused', { name: name(refused.by), reason: refused.reason }))
   if (accepted) said.push(say('lateAccepted', { name: name(accepted.by), reason: accepted.reason }))
   for (const { was, reason, by, now } of amends)
     said.push(
       now === 'void' || gone
-        ? say('takenBack', { reason })
-        : say('putRight', { was: typedWords(was), reason, name: name(by) }),
+        ? say('takenBack', { reason: correctionReason(reason, spoken) })
+        : say('putRight', { was: typedWords(was), reason: correctionReason(reason, spoken), name: name(by) }),
     )
   return said
 }

@@ -12,15 +12,19 @@ import { useLeadSigns } from './useLeadSigns'
 const say = speaks(decideMessages)
 
 interface Props {
-  /** What is let count, and why. */
+  kind?: 'entries-accepted' | 'entries-refused'
+  /** Which entries, and why. */
   body: Bodies['entries-accepted']
   onAccepted: () => void
 }
 
-/** The lead's PIN for entries that are let count; where they are their own and the house asks, somebody else's beside it. */
-export function AcceptPin({ body, onAccepted }: Props) {
+/**
+ * The lead's PIN for entries that are let count, or are not; where what is let count is their own and the house asks,
+ * somebody else's beside it.
+ */
+export function AcceptPin({ kind = 'entries-accepted', body, onAccepted }: Props) {
   const line = useLine()
-  const { lead, sign, busy, refusal, code } = useLeadSigns('entries-accepted', onAccepted)
+  const { lead, sign, busy, refusal, code } = useLeadSigns(kind, onAccepted)
   const [pin, setPin] = useState<string | null>(null)
   const [second, setSecond] = useState<PersonOnList | null>(null)
   if (!line || !lead) return null

@@ -10,6 +10,7 @@ import { View } from '../app/View'
 import { Key } from '../kit/Key'
 import { speaks } from '../kit/language'
 import { discardOf, storeOfLine } from '../store/useStore'
+import { LogNav } from '../log/LogNav'
 import { CloseMatter } from './CloseMatter'
 import { DecideBatch } from './DecideBatch'
 import { MatterRow } from './MatterRow'
@@ -77,21 +78,24 @@ export function ReviewView() {
       }
     >
       <div className={styles.review}>
-        <ul className={styles.matters} aria-label={say('openMatters', { count, word: countWord(count, reader) })}>
-          {matters.map((matter) => (
-            <MatterRow
-              key={`${matter.of} ${matter.id} ${matter.since}`}
-              matter={matter}
-              words={matterWords(matter, names, now, reader)}
-              open={open}
-              onBin={binOf(matter)}
-              onOpen={(path) => void navigate(path)}
-              onDecide={(batch) => setDoing({ batch, how: 'decide' })}
-              onClose={() => setDoing({ matter, how: 'close' })}
-            />
-          ))}
-          {data?.more && <li className="muted">{say('moreBatches')}</li>}
-        </ul>
+        <div className={styles.open}>
+          <LogNav />
+          <ul className={styles.matters} aria-label={say('openMatters', { count, word: countWord(count, reader) })}>
+            {matters.map((matter) => (
+              <MatterRow
+                key={`${matter.of} ${matter.id} ${matter.since}`}
+                matter={matter}
+                words={matterWords(matter, names, now, reader)}
+                open={open}
+                onBin={binOf(matter)}
+                onOpen={(path) => void navigate(path)}
+                onDecide={(batch) => setDoing({ batch, how: 'decide' })}
+                onClose={() => setDoing({ matter, how: 'close' })}
+              />
+            ))}
+            {data?.more && <li className="muted">{say('moreBatches')}</li>}
+          </ul>
+        </div>
         <aside className={styles.slab}>
           <div className={styles.days}>
             <Key look="outlined" aria-label={say('dayBefore')} onClick={() => go(addDays(day, -1))}>

@@ -44,6 +44,8 @@ const ReceiveView = later(() => import('../store/ReceiveView'), 'ReceiveView')
 const ItemPage = later(() => import('../store/ItemPage'), 'ItemPage')
 const LineageView = later(() => import('../store/LineageView'), 'LineageView')
 const LogView = later(() => import('../log/LogView'), 'LogView')
+const TrendsView = later(() => import('../trends/TrendsView'), 'TrendsView')
+const ChangesView = later(() => import('../log/ChangesView'), 'ChangesView')
 const ReviewView = later(() => import('../review/ReviewView'), 'ReviewView')
 const BatchPage = later(() => import('../log/BatchPage'), 'BatchPage')
 const SignInView = later(() => import('../account/SignInView'), 'SignInView')
@@ -124,6 +126,8 @@ function Kitchen() {
           <Route path="/store/item/:id" element={<ItemPage />} />
           <Route path="/store/lineage/:type/:id" element={<LineageView />} />
           <Route path="/log" element={<LogView />} />
+          <Route path="/log/trends" element={<TrendsView />} />
+          <Route path="/log/changes" element={<ChangesView />} />
           <Route path="/log/review" element={<ReviewView />} />
           <Route path="/log/batch/:id" element={<BatchPage />} />
           <Route path="/round" element={<RoundView />} />

@@ -1,21 +1,8 @@
-import Table from '@mui/material/Table'
-import TableBody from '@mui/material/TableBody'
-import TableCell from '@mui/material/TableCell'
-import TableHead from '@mui/material/TableHead'
-import TableRow from '@mui/material/TableRow'
 import { useState } from 'react'
 import { useForm } from 'react-hook-form'
 import { v7 as uuid } from 'uuid'
 import { dayOf, isClosing, itemLeft, startOfDay } from '@logged-thermal/core'
-import {
-  asksWord,
-  clock,
-  discardReasonWord,
-  itemSentence,
-  measureWords,
-  type Reader,
-  storeRoundMessages,
-} from '@logged-thermal/wording'
+import { asksWord, clock, itemSentence, measureWords, type Reader, storeRoundMessages } from '@logged-thermal/wording'
 import { useDiscardedQuery } from '../app/api'
 import { useEnter } from '../app/enter'
 import { View } from '../app/View'
@@ -24,6 +11,7 @@ import { useNow } from '../app/now'
 import { FormField, judgedBy } from '../kit/FormField'
 import { Key } from '../kit/Key'
 import { Sheet } from '../kit/Sheet'
+import { DiscardTable } from './DiscardTable'
 import { numberIn } from './numberIn'
 import { StoreNav } from './StoreNav'
 import { discardOf, limitsOfLine, useStored, whereIs, type StoredItem } from './useStore'
@@ -159,42 +147,12 @@ function Totals({ now, reader, seq }: { now: number; reader: Reader; seq: number
   const from = startOfDay(dayOf(now, reader.zone), reader.zone)
   const { data } = useDiscardedQuery({ from, to: from + 26 * 3_600_000, seq })
   const totals = data?.totals ?? []
-  const grams = totals.reduce((sum, total) => sum + total.grams, 0)
   return (
     <section aria-label={say('thrownAwayToday')}>
       <h2 className={clsx('title', itemStyles.head)}>
         {say('thrownAwayToday')} <small>{say('toTime', { time: clock(now, reader) })}</small>
       </h2>
-      <Table className={binStyles.totals}>
-        <TableHead>
-          <TableRow>
-            <TableCell scope="col">{say('why')}</TableCell>
-            <TableCell scope="col">{say('things')}</TableCell>
-            <TableCell scope="col">{say('weight')}</TableCell>
-            <TableCell scope="col">{say('cost')}</TableCell>
-          </TableRow>
-        </TableHead>
-        <TableBody>
-          {totals.map((total) => (
-            <TableRow key={total.reason}>
-              <TableCell component="th" scope="row">
-                {discardReasonWord(total.reason, reader)}
-              </TableCell>
-              <TableCell>{total.items}</TableCell>
-              <TableCell>{total.grams > 0 ? measureWords({ value: total.grams, unit: 'g' }, reader) : '–'}</TableCell>
-              <TableCell>{total.cost > 0 ? (total.cost / 100).toFixed(2) : '–'}</TableCell>
-            </TableRow>
-          ))}
-          <TableRow>
-            <TableCell component="th" scope="row">
-              {say('all')}
-            </TableCell>
-            <TableCell>{totals.reduce((sum, { items }) => sum + items, 0)}</TableCell>
-            <TableCell>{grams > 0 ? measureWords({ value: grams, unit: 'g' }, reader) : '–'}</TableCell>
-            <TableCell>{(totals.reduce((sum, { cost }) => sum + cost, 0) / 100).toFixed(2)}</TableCell>
-          </TableRow>
-        </TableBody>
-      </Table>
+      <DiscardTable totals={totals} reader={reader} />
       <p className="muted">{say('weightCostAsFar')}</p>
     </section>
   )

@@ -1,7 +1,6 @@
 import { storeMessages } from '@logged-thermal/wording'
-import { NavLink } from 'react-router'
-import styles from './store.module.css'
 import { speaks } from '../kit/language'
+import { PlaceNav } from '../parts/PlaceNav'
 
 const say = speaks(storeMessages)
 
@@ -15,13 +14,5 @@ const PLACES: [to: string, name: string][] = [
 
 /** The ways to look at the cold store. */
 export function StoreNav() {
-  return (
-    <nav className={styles.nav} aria-label={say('coldStore')}>
-      {PLACES.map(([to, name]) => (
-        <NavLink key={to} to={to} end>
-          {name}
-        </NavLink>
-      ))}
-    </nav>
-  )
+  return <PlaceNav name={say('coldStore')} places={PLACES} />
 }

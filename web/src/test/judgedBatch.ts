@@ -31,7 +31,7 @@ export const reader = { scale: 'C' as const, zone: 'UTC', locale: 'en-GB' as con
 /** A custard under the US Food Code, read so many minutes after ten; judged at `now`, minutes too. */
 export function judged(readings: [minutes: number, celsius: number][], now: number, cooked = true) {
   const told = { madeAt: 0, recordedAt: null, knownAt: at(0), by: 'x', postedBy: null }
-  const fact = { ...told, amends: [], waiting: [], void: false, late: false, accepted: null }
+  const fact = { ...told, amends: [], waiting: [], void: false, late: false, accepted: null, refused: null }
   const marks = [
     { ...fact, entry: 'm1', at: at(0), value: { step: 'temper', edge: 'combined' as const, reason: null } },
     ...(cooked

@@ -126,6 +126,7 @@ export const benchSheetsMessages = {
   enteredLate: ' · entered late',
   enteredByFor: ' · entered by {name} for {name2}',
   correctionWaitsForLead: ' · a correction waits for the lead',
+  notLetCountBy: ' · not let count by {name}: {reason}',
   letCountBy: ' · let count by {name}: {reason}',
   bySamePerson: ' · accepted by the same person',
   besideThem: ', {name} beside them',

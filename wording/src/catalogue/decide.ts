@@ -35,8 +35,6 @@ export const decideMessages = {
     'You entered this, or it was entered in your shift. This house asks for somebody else’s PIN beside yours.',
   whoIsSecond: 'Who signs beside you',
   letThemCount: 'Let them count',
-  tapReasonThenLead:
-    'Tap the reason; then the lead signs. What was missed without it is at most not proven with it, and the record goes on saying that it was entered late.',
   enteredAfterUntilLead:
     '{waitingWords} of {time} was entered {late} after: until the lead lets it count it betters nothing.',
   decideMatters: 'Decide {matters}',

@@ -19,6 +19,7 @@ export const eventsMessages = {
   sentOut: '{what} out to {name}',
   notRead: '{what} not read: {reason}',
   letCount: 'Late entries let count, {what}',
+  notLetCount: 'Late entries not let count, {what}',
   limitsChanged: 'The limits change',
   methodInForce: '{what}, version {version} in force',
   standsIn: '{name} stands in for the lead',

@@ -13,6 +13,10 @@ export const helpMessages = {
   log: 'What was made on a day, on one clock, how each stands, and what happened between. Go to another day with the arrows; look for a dish, a lot or a name. Tap a batch to open its page; CSV is what you see, as a file.',
   review:
     'Everything that is open stands here, the most urgent on top, and what only follows from it below it. Settle each with its key; close it with what was done, why, and what stops it next time. With nothing of the day open, sign the day.',
+  trends:
+    'How the batches of a time went. The chart has what was to spare at one gate, batch by batch: a disc is proven, a square missed, a hatch is where it may lie when it is not proven. What is out of the usual says so. Tap a point to open its batch; the table has the same numbers.',
+  changes:
+    'Everything that was not entered at once and for good: what came late, what was corrected, what was taken back, with what stood before and who did it. What waits stands on top: it betters nothing until the lead lets it count, and what the lead refuses stays as late as it is.',
   batch:
     'One batch, for ever. Readings that prove a limit are ringed; tap a limit to ring only its own. What was corrected shows its old value. Below: who read it, how it was cooked, what it was made of and what became of it.',
   methods:

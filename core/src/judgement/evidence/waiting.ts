@@ -4,7 +4,7 @@ import type { Typed } from '../../ground/temperature'
 import type { BatchState } from '../../state/batch'
 import { isWaiting, valid, type Fact } from '../../state/fact'
 
-/** An entry about a batch that was known too late, and waits for the lead. */
+/** An entry about a batch that was known too late, and that the lead has not looked at. */
 export interface WaitingEntry {
   entry: Id
   what: 'reading' | 'mark' | 'addition' | 'eggs' | 'place' | 'correction' | 'taken back' | 'other'
@@ -46,16 +46,20 @@ function of<T>(
   typedOf: (fact: { value: T }) => Typed | null = () => null,
 ): WaitingEntry[] {
   return valid(facts).flatMap((fact): WaitingEntry[] => [
-    ...(isWaiting(fact) ? [{ entry: fact.entry, what, typed: typedOf(fact), at: fact.at, knownAt: fact.knownAt }] : []),
-    ...fact.waiting.map(({ entry, now, madeAt }): WaitingEntry => {
-      const told = now === 'void' ? null : now
-      return {
-        entry,
-        what: told ? 'correction' : 'taken back',
-        typed: typedOf(told ?? fact),
-        at: told?.at ?? fact.at,
-        knownAt: madeAt,
-      }
-    }),
+    ...(isWaiting(fact) && !fact.refused
+      ? [{ entry: fact.entry, what, typed: typedOf(fact), at: fact.at, knownAt: fact.knownAt }]
+      : []),
+    ...fact.waiting
+      .filter(({ refused }) => !refused)
+      .map(({ entry, now, madeAt }): WaitingEntry => {
+        const told = now === 'void' ? null : now
+        return {
+          entry,
+          what: told ? 'correction' : 'taken back',
+          typed: typedOf(told ?? fact),
+          at: told?.at ?? fact.at,
+          knownAt: madeAt,
+        }
+      }),
   ])
 }

@@ -10,8 +10,11 @@ import { mixtureTrace } from '../evidence/evidence'
 import { waitingIn } from '../evidence/waiting'
 import type { Finding } from '../finding'
 import type { World } from '../world'
+import { changesIn } from './changes'
 import { gateAt, type Gate } from './gate'
+import { paceOf, type Pace } from './pace'
 import { isSettled } from './settled'
+import { spareOf, type Spare } from './spare'
 import { countingFor } from './standing'
 import { standsFrom } from './standsFrom'
 import { thinned } from './thinned'
@@ -46,6 +49,10 @@ export interface LoggedBatch {
   /** What the lead let count that they had entered themselves. */
   ownAccepted: { by: Id; at: Instant }[]
   corrected: number
+  /** How soon and how often it was read while it cooled. */
+  pace: Pace
+  /** Entries that came late, were put right or taken back. */
+  changed: number
   stands: LoggedStand[]
 }
 
@@ -57,7 +64,13 @@ export interface LoggedStand {
   settled: boolean
   /** The worst; of what is proven, the one with the least to spare. null: it has no gate. */
   says: Finding | null
-  gates: (Gate & { key: string; standing: Standing })[]
+  gates: (Gate & {
+    key: string
+    standing: Standing
+    spare: Spare | null
+    /** When the readings that decide it were taken. */
+    deciding: Instant[]
+  })[]
 }
 
 /** Readings that a row draws at most. */
@@ -98,6 +111,8 @@ export function loggedBatch(batch: BatchState, world: World): LoggedBatch {
     waiting: waitingIn(batch).length,
     eggsLeft: (isClosed(batch) || isPutAway(batch)) && toSettle(batch).length > 0,
     ownAccepted: allFacts(batch).flatMap(({ by, accepted }) => (accepted?.by === by ? [{ by, at: accepted.at }] : [])),
+    pace: paceOf(batch),
+    changed: changesIn(batch).length,
     corrected: allFacts(batch).filter(({ amends }) => amends.length > 0).length,
     stands: changesOf(
       standsFrom(batch, world).map(({ from, standing, findings }) => ({
@@ -106,8 +121,9 @@ export function loggedBatch(batch: BatchState, world: World): LoggedBatch {
         settled: isSettled(batch, findings),
         says: saying(standing, countingFor(batch, findings)),
         gates: findings.flatMap((finding) => {
+          const { check, standing: is, deciding } = finding
           const gate = gateAt(finding, trace, from)
-          return gate ? [{ ...gate, key: finding.check.key, standing: finding.standing }] : []
+          return gate ? [{ ...gate, key: check.key, standing: is, spare: spareOf(finding), deciding }] : []
         }),
       })),
     ),

@@ -31,14 +31,19 @@ export const surfaces: Components = {
         textAlign: 'left',
         verticalAlign: 'top',
       },
-      head: { color: 'var(--ink2)', font: '600 16px/1.2 var(--text)', background: 'var(--enamel)' },
+      head: {
+        verticalAlign: 'middle',
+        color: 'var(--ink2)',
+        font: '600 16px/1.2 var(--text)',
+        background: 'var(--enamel)',
+      },
       stickyHeader: { background: 'var(--enamel)' },
     },
   },
   MuiTableRow: {
     styleOverrides: {
       root: {
-        '&.Mui-selected, &.Mui-selected:hover': { background: 'var(--milk)', boxShadow: 'inset 4px 0 0 var(--ink)' },
+        '&.Mui-selected, &.Mui-selected:hover': { background: 'var(--milk)', boxShadow: '-6px 0 0 var(--ink)' },
       },
     },
   },

@@ -1,0 +1,165 @@
+import fc from 'fast-check'
+import { loggedBatch, type LoggedBatch } from '../../judgement/log/loggedBatch'
+import { Story, wellMade, world } from '../../test/story'
+import { at } from '../../test/traces'
+import { alikeIn, atLeast } from './alike'
+import { controlChart } from './controlChart'
+import { trendOf } from './trend'
+import { wilson } from './wilson'
+
+describe('the range of a share', () => {
+  it('is as published: 8 of 10 lies between 0.490 and 0.943', () => {
+    const { low, high } = wilson(8, 10)
+    expect(low).toBeCloseTo(0.4902, 4)
+    expect(high).toBeCloseTo(0.9433, 4)
+  })
+
+  it('holds the share, stays within 0 and 1, is narrower of more, and of none is everything', () => {
+    const counts = fc
+      .integer({ min: 1, max: 400 })
+      .chain((all) => fc.tuple(fc.integer({ min: 0, max: all }), fc.constant(all)))
+    fc.assert(
+      fc.property(counts, ([of, all]) => {
+        const { low, high } = wilson(of, all)
+        expect(low).toBeLessThanOrEqual(of / all)
+        expect(high).toBeGreaterThanOrEqual(of / all)
+        expect([low >= 0, high <= 1]).toEqual([true, true])
+        const more = wilson(of * 4, all * 4)
+        expect(more.high - more.low).toBeLessThan(high - low)
+      }),
+    )
+    expect(wilson(0, 0)).toEqual({ low: 0, high: 1 })
+    expect(() => wilson(3, 2)).toThrow(RangeError)
+  })
+})
+
+describe('a control chart', () => {
+  it('finds the limits of the moving range: the flow rates of the NIST handbook, 6.3.2.2', () => {
+    const flow = [49.6, 47.6, 49.9, 51.3, 47.8, 51.2, 52.6, 52.4, 53.6, 52.1]
+    const { usual, points } = controlChart(flow)
+    expect(usual!.middle).toBeCloseTo(50.81, 2)
+    // Mean moving range 1.8778.
+    expect(usual!.most).toBeCloseTo(55.8041, 2)
+    expect(usual!.least).toBeCloseTo(45.8159, 2)
+    expect(points.some(({ unusual }) => unusual.some(({ rule }) => rule === 'one beyond'))).toBe(false)
+  })
+
+  it('names each rule on the point that completes it, and on no other', () => {
+    const steady = [10, 11, 10, 9, 10, 11, 10, 9, 10, 11, 10, 9, 10, 11, 10, 9, 10, 11, 10, 9]
+    const after = (...more: number[]) => controlChart([...steady, ...more]).points.slice(steady.length)
+    const rules = (...more: number[]) => after(...more).map(({ unusual }) => unusual.map(({ rule }) => rule))
+    // One standard deviation is 0.887 here.
+    expect(rules(13)).toEqual([['one beyond']])
+    expect(rules(12.1, 12.1)).toEqual([[], ['two of three']])
+    expect(rules(8.9, 8.9, 8.9, 8.9).at(-1)).toEqual(['four of five'])
+    // The last of the steady ones was under the middle too.
+    expect(rules(...Array<number>(7).fill(9.8)).map((each) => each.length)).toEqual([0, 0, 0, 0, 0, 0, 1])
+    expect(after(7)[0]!.unusual).toEqual([{ rule: 'one beyond', side: 'below' }])
+  })
+
+  it('says nothing is unusual of fewer than eight, or of what never varies', () => {
+    fc.assert(
+      fc.property(fc.array(fc.double({ min: -1e6, max: 1e6, noNaN: true }), { maxLength: 7 }), (few) => {
+        const { usual, points } = controlChart(few)
+        expect(usual).toBeNull()
+        expect(points.every(({ unusual }) => unusual.length === 0)).toBe(true)
+      }),
+    )
+    expect(controlChart(Array<number>(30).fill(4)).points.flatMap(({ unusual }) => unusual)).toEqual([])
+  })
+})
+
+describe('what coolings alike say of the next', () => {
+  it('is bounded as published: of 20 that all passed at least 0.861 pass, of 29 of 30 at least 0.851', () => {
+    expect(atLeast(20, 20)).toBeCloseTo(0.8609, 4)
+    expect(atLeast(29, 30)).toBeCloseTo(0.8514, 4)
+    expect(atLeast(0, 20)).toBe(0)
+  })
+
+  it('is never more than what passed, and grows with it', () => {
+    const counts = fc.integer({ min: 1, max: 200 }).chain((all) => fc.tuple(fc.nat({ max: all - 1 }), fc.constant(all)))
+    fc.assert(
+      fc.property(counts, ([passed, all]) => {
+        expect(atLeast(passed, all)).toBeLessThanOrEqual(passed / all)
+        expect(atLeast(passed + 1, all)).toBeGreaterThan(atLeast(passed, all))
+      }),
+    )
+  })
+})
+
+describe('a trend', () => {
+  const cooled = (name: string, secondAt: number, celsius: number): LoggedBatch => {
+    const story = new Story()
+    story.combined(0)
+    story.read(5, 83)
+    story.offHeat(6)
+    story.read(16, 62)
+    story.read(18, 56)
+    story.read(secondAt, celsius)
+    return { ...loggedBatch(story.batch, world), id: name, code: name, startedAt: at(Number(name)) }
+  }
+  // The clock starts between 16 and 18 minutes: 21° is due between 136 and 138.
+  const proven = cooled('1', 96, 20)
+  const missed = cooled('2', 200, 30)
+  const unproven = cooled('3', 200, 20)
+  const now = at(5000)
+  const of = (batches: LoggedBatch[]) => trendOf(batches, { of: 'gate', key: 'cool-first' }, now)
+
+  it('draws what is proven as at least so much, what is missed as at most so much, and never what is not proven', () => {
+    const { points } = of([unproven, missed, proven])
+    expect(points.map(({ code, standing }) => [code, standing])).toEqual([
+      ['1', 'proven'],
+      ['2', 'missed'],
+      ['3', 'unproven'],
+    ])
+    const [first, second, third] = points
+    expect(first!.drawn).toBeGreaterThan(0)
+    expect(first!.drawn).toBe(first!.spare.least)
+    expect(second!.drawn).toBeLessThan(0)
+    expect(third!.drawn).toBeNull()
+    expect(of([unproven, missed, proven]).chart.points).toHaveLength(2)
+  })
+
+  it('counts before it rates, in every group, and leaves out what still runs', () => {
+    const { counts, groups } = of([proven, missed, unproven])
+    expect(counts.proven + counts.unproven + counts.missed).toBe(3)
+    for (const all of Object.values(groups))
+      for (const { proven: of3, unproven: not, missed: no, range } of all) {
+        expect(of3 + not + no).toBeLessThanOrEqual(3)
+        expect(range.low).toBeLessThanOrEqual(range.high)
+      }
+    expect(groups.method).toHaveLength(1)
+    const story = new Story()
+    story.combined(0)
+    story.read(5, 83)
+    const running = loggedBatch(story.batch, world)
+    expect(trendOf([running], null, at(6))).toMatchObject({ counts: { proven: 0 }, points: [], measure: null })
+  })
+
+  it('counts coolings alike since the last miss, those not proven among them, and says nothing of fewer than twenty', () => {
+    const many = (all: LoggedBatch[]) => all.map((batch, i) => ({ ...batch, id: `${i}`, startedAt: at(i) }))
+    const of20 = Array<LoggedBatch>(20).fill(loggedBatch(wellMade().batch, world))
+    expect(alikeIn(many(of20), now)).toMatchObject([{ coolings: 20, proven: 20, read: 3, passes: atLeast(20, 20) }])
+    expect(alikeIn(many([missed, ...of20.slice(1)]), now)).toMatchObject([{ coolings: 19, passes: null }])
+    expect(alikeIn(many([...of20, missed]), now)).toMatchObject([{ coolings: 0, proven: 0, read: null }])
+    const [doubtful] = alikeIn(many([missed, ...of20, unproven]), now)
+    expect(doubtful).toMatchObject({ coolings: 21, proven: 20, passes: atLeast(20, 21) })
+    // What decided it is never more than what was read, with what was read hot before.
+    expect(doubtful!.decided).toBeLessThanOrEqual(doubtful!.read! + 1)
+  })
+
+  it('measures how soon after the heat it was read, and how long nobody did', () => {
+    const { measures } = of([proven])
+    expect(measures.map(({ measure }) => measure.of)).toEqual(expect.arrayContaining(['gate', 'first reading']))
+    const soon = trendOf([proven], { of: 'first reading' }, now).points[0]!
+    expect(soon.drawn).toBe(10)
+    expect(trendOf([proven], { of: 'longest unread' }, now).points[0]!.drawn).toBe(78)
+  })
+
+  it('of a well made one says what was to spare at its floor in degrees', () => {
+    const story = wellMade()
+    const { points } = trendOf([loggedBatch(story.batch, world)], { of: 'gate', key: 'egg' }, now)
+    expect(points[0]).toMatchObject({ standing: 'proven', spare: { unit: '°C' } })
+    expect(points[0]!.drawn).toBeGreaterThanOrEqual(0)
+  })
+})

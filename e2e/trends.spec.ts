@@ -1,0 +1,40 @@
+import { expect, test } from '@playwright/test'
+import { expectAccessible } from './accessible'
+import { choose, RunningKitchen, tap } from './kitchen'
+
+let kitchen: RunningKitchen
+test.beforeAll(async () => {
+  kitchen = await RunningKitchen.open()
+})
+test.afterAll(() => kitchen.close())
+
+test('how batches went: counted first, drawn in ink, the same as a table, each point the way to its batch', async ({
+  browser,
+}) => {
+  const page = await kitchen.person(browser, 'Noor Hallet')
+  await page.getByRole('link', { name: 'Log', exact: true }).click()
+  await page.getByRole('link', { name: 'Trends', exact: true }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(/\d+ of \d+ proven/)
+  const shares = page.getByRole('region', { name: 'Proven, counts first' })
+  await expect(shares.getByRole('listitem').first()).toContainText(/\d+ of \d+/)
+  await choose(shares, 'Put together by', 'person')
+  await expect(shares).toContainText('Mina Osk')
+  await choose(page, 'Looked at', 'minutes to the first reading off the heat')
+  expect(page.url()).toContain('look=first')
+  await expect(
+    page.getByRole('img', { name: /minutes to the first reading off the heat, batch by batch/ }),
+  ).toBeVisible()
+  await expectAccessible(page)
+  await tap(page, 'As a table')
+  const rows = page.getByRole('table', { name: /first reading/ }).getByRole('row')
+  await expect(rows.nth(2)).toBeVisible()
+  const all = await rows.count()
+  expect(all).toBeGreaterThan(2)
+  // By one person they are fewer, or as many; of a dish only its own.
+  await choose(page, 'Method', 'Bay-leaf pouring custard')
+  await expect(rows.nth(1)).toContainText('Bay-leaf pouring custard')
+  expect(await rows.count()).toBeLessThan(all)
+  await rows.nth(1).getByRole('link').click()
+  await expect(page).toHaveURL(/\/log\/batch\//)
+  await page.context().close()
+})
