@@ -61,7 +61,7 @@ test('what is past its day goes with one tap; a day with something open is shut,
     .getByRole('button', { name: /^Binned/ })
     .click()
   await expect(old).toHaveCount(count - 1)
-  const slab = page.getByRole('region', { name: /^Your signature over/ })
+  const slab = page.getByRole('region', { name: /^The lead’s signature over/ })
   await expect(slab).toContainText('of this day are still open')
   const sign = slab.getByRole('button', { name: 'Sign the day' })
   await expect(sign).toHaveAttribute('aria-disabled', 'true')

@@ -21,8 +21,7 @@ async function dev() {
     ...process.env,
     ...(cluster ? { DATABASE_URL: cluster.appUrl, DATABASE_OWNER_URL: cluster.ownerUrl } : {}),
   }
-  const prepare = (file) => run(process.execPath, [file], { env })
-  if ((await prepare('server/dist/commands/prepare.js')) !== 0 || (await prepare('demo/dist/fill.js')) !== 0)
+  if ((await run(process.execPath, ['demo/dist/fill.js'], { env })) !== 0)
     throw new Told('The database could not be prepared.')
 
   const children = [

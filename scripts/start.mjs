@@ -52,9 +52,8 @@ async function prepare(env, { empty, reset }, database) {
     // What was signed of a kitchen that is gone vouches for nothing.
     rmSync(join(env.LT_DATA_FOLDER, 'signed-heads.json'), { force: true })
   }
-  const prepared = await command('server/dist/commands/prepare.js', ...(empty ? ['--empty'] : []))
-  const filled = prepared || empty ? 0 : await command('demo/dist/fill.js')
-  if (prepared !== 0 || filled !== 0) throw new Told('The database could not be prepared: see above.')
+  const prepared = await (empty ? command('server/dist/commands/prepare.js', '--empty') : command('demo/dist/fill.js'))
+  if (prepared !== 0) throw new Told('The database could not be prepared: see above.')
 }
 
 function serve(env, { tls, port }, database, addresses) {

@@ -70,6 +70,15 @@ async function logBenchmarks(): Promise<void> {
   }
   row('a key typed into the search of the Log, p95, ms', p95(ofKeys))
   row('a filter of the Log, p95, ms', p95(ofFilters))
+  // Asked for once, and not while somebody types: told beside one key, not held to its time.
+  const month = `from=${now - 31 * 86_400_000}&to=${now}`
+  const key = await timed(`/api/log?${month}&words=j`)
+  for (const [name, path] of [
+    ['trends of a month', `/api/log/trends?${month}`],
+    ['trends of the latest 5,000', `/api/log/trends?${period}`],
+    ['what was late or put right in a month', `/api/log/changes?${month}`],
+  ] as const)
+    console.log(`${name.padEnd(52)} ${((await timed(path)) / key).toFixed(1).padStart(9)} times one key of that month`)
   void close()
   await owner.close()
   await app.close()

@@ -1,13 +1,11 @@
 import 'reflect-metadata'
-import { MikroORM } from '@mikro-orm/postgresql'
-import { clock, clockFrom, configFrom, Kitchen, ormConfig } from '@logged-thermal/server'
+import { clock, Kitchen, prepare } from '@logged-thermal/server'
 import { DEMO_ACCOUNT, seedSecondKitchen } from './secondKitchen'
 import { DEMO_KITCHEN, DEMO_PEOPLE, seedDemo } from './seed'
 
-/** Fills an empty database with the demo, and says who is there. A database with a kitchen of its own stays as it is. */
+/** Prepares a database, fills an empty one with the demo, and says who is there. One with a kitchen of its own stays as it is. */
 async function fill(): Promise<void> {
-  clockFrom(process.env)
-  const orm = await MikroORM.init(ormConfig(configFrom(process.env).ownerUrl))
+  const orm = await prepare(process.env, { empty: false })
   try {
     const zone = process.env.LT_ZONE ?? Intl.DateTimeFormat().resolvedOptions().timeZone
     const known = await orm.em.fork().find(Kitchen, {})

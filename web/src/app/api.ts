@@ -313,7 +313,7 @@ export const api = createApi({
       { entries: SealedEntry[]; names: Record<Id, string>; more: boolean },
       { from: number; to: number; seq: number }
     >({ query: ({ from, to }) => `log/events?from=${from}&to=${to}` }),
-    trends: build.query<{ now: number; trend: Trend; more: boolean }, { query: string; seq: number }>({
+    trends: build.query<{ now: number; trend: Trend; more: boolean }, { query: string }>({
       query: ({ query }) => `log/trends?${query}`,
     }),
     changes: build.query<ChangesAnswer, { from: number; to: number; seq: number }>({

@@ -40,7 +40,8 @@ export function TrendsView() {
   const look = params.get('look') ?? ''
   const seq = line?.seq ?? 0
   const query = `${queryOf(asked, reader.zone)}${measureQuery(look)}`
-  const { data, error } = useTrendsQuery({ query, seq }, { skip: line === null })
+  // As it was when it was opened: a month's way does not turn with one more reading.
+  const { data, error } = useTrendsQuery({ query }, { skip: line === null, refetchOnMountOrArgChange: true })
   const { data: waste } = useDiscardedQuery({ ...periodOf(asked, reader.zone), seq }, { skip: line === null })
   const [chosen, setChosen] = useState<string | null>(null)
   const asTable = params.get('as') === 'table'

@@ -47,6 +47,9 @@ export function paintSpare(chart: Chart, { trend, chosen, words, ink, paper }: P
   ctx.fillStyle = ink
   ctx.fill(new Path2D(`M${left - 22} ${at(0) - 12}L${left} ${at(0)}L${left - 22} ${at(0) + 12}Z`))
   text('0', left - 30, at(0) + 6, 'right', 700)
+  const isClear = !usual || Math.abs(at(usual.least) - at(0)) > 44
+  if (trend.measure?.of === 'gate' && isClear)
+    text(say(trend.points[0]?.spare.unit === '°C' ? 'tooCold' : 'tooLate'), right, at(0) + 18, 'right')
   joined(ctx, trend, across, at, ink)
   trend.points.forEach((point, i) =>
     mark(ctx, point, across(i), at, { ink, paper, top, bottom, isChosen: point.id === chosen }),

@@ -39,7 +39,7 @@ export const mattersMessages = {
   why_failing: 'The unit or instrument fails',
   why_rushed: 'Too much at once',
   why_other: 'Nobody was asked to',
-  signatureOver: 'Your signature over {day}',
+  signatureOver: 'The lead’s signature over {day}',
   proven: 'Proven',
   unproven: 'Not proven',
   missed: 'Missed',
