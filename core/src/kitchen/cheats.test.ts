@@ -1,6 +1,4 @@
 import { KitchenStory, CHEF, COOK, custard, idOf, LEAD, OTHER, PROBE } from '../test/kitchenStory'
-import { changesIn } from '../judgement/log/changes'
-import { waitingIn } from '../judgement/evidence/waiting'
 import { at } from '../test/traces'
 
 /** Ordinary taps that would turn a missed batch into a proven one: none of them does. Minutes are after ten. */
@@ -235,31 +233,6 @@ describe('when it was known', () => {
       standing: 'unproven',
       because: { code: 'missed before it was accepted' },
     })
-  })
-
-  it('goes on denying once the lead has refused it, waits no more, and may be let count later', () => {
-    const story = new KitchenStory()
-    const batch = story.cooked()
-    const early = story.read(batch, 60, 30)
-    const late = story.read(batch, 70, 65, { after: 60 })
-    const denial = story.correct(batch, 132, early)
-    const before = story.standing(batch, 'cool-first', 200)
-    const entries = [late, denial].map((entry) => ({ type: 'batch' as const, id: batch, entry }))
-    const decide = (kind: 'entries-refused' | 'entries-accepted', minutes: number, by = LEAD) =>
-      story.post(kind, story.kitchen.id, minutes, { entries, reason: 'nobody saw it' }, { by }).posted
-    const { kitchen } = story
-    const changes = () => changesIn(kitchen.read('batch', batch)!).map(({ stands }) => stands)
-    expect(waitingIn(kitchen.read('batch', batch)!)).toHaveLength(2)
-    expect(changes()).toEqual(['waits', 'waits'])
-    expect(decide('entries-refused', 200, COOK)).toMatchObject({ ok: false, code: 'may not' })
-    expect(decide('entries-refused', 201)).toMatchObject({ ok: true })
-    expect(waitingIn(kitchen.read('batch', batch)!)).toEqual([])
-    expect(changes()).toEqual(['refused', 'refused'])
-    expect(story.standing(batch, 'cool-first', 202)).toBe(before)
-    // What no longer waits is not refused again.
-    expect(decide('entries-refused', 203)).toMatchObject({ ok: false, code: 'not there' })
-    expect(decide('entries-accepted', 204)).toMatchObject({ ok: true })
-    expect(changes()).toEqual(['accepted', 'accepted'])
   })
 
   it('lets an author undo a slip of the finger within ten minutes, and a mark within two', () => {

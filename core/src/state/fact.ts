@@ -153,8 +153,8 @@ function replayed<T>(fact: Fact<T>, amends: readonly Amendment<T>[], accepted: A
     else stood = each.now
     return amendment
   })
-  // Accepted was the value that stood then.
-  return { ...fact, ...stood, amends: told, void: gone, accepted }
+  // Accepted, or refused, was the value that stood then.
+  return { ...fact, ...stood, amends: told, void: gone, accepted, refused: null }
 }
 
 function ordered<T>(amends: readonly Amendment<T>[]): Amendment<T>[] {

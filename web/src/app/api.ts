@@ -11,8 +11,6 @@ import {
 import type {
   AnyClaim,
   BatchState,
-  Change,
-  Trend,
   DiscardReason,
   Finding,
   Hash,
@@ -24,7 +22,6 @@ import type {
   Learned,
   Lineage,
   LineageBar,
-  LoggedBatch,
   LookedBack,
   Matter,
   Role,
@@ -35,6 +32,7 @@ import type {
   MeasureSystem,
   TemperatureScale,
 } from '@logged-thermal/core'
+import type { ChangesAnswer, LogAnswer, TrendsAnswer } from './logAnswers'
 import { isOfOtherBuild, otherBuildServed } from './build'
 import { clockTold, type ClockTold } from './clock'
 import type { LineData } from './lineData'
@@ -129,28 +127,6 @@ export interface LookedBackBatch extends LookedBack {
   vessel: string
   /** What was put away of it, also what is gone. */
   items: ItemCard[]
-}
-
-/** Batches that fit what the Log was asked for, the latest first. */
-export interface LogAnswer {
-  now: number
-  counts: Record<Standing, number>
-  batches: LoggedBatch[]
-  more: boolean
-}
-
-/** A change of a batch, with which batch it is of. */
-export type Changed = Change & {
-  batch: { id: Id; code: string; name: string; steps: BatchState['method']['steps'] }
-}
-
-/** What was late, put right or taken back in a period. */
-export interface ChangesAnswer {
-  changes: Changed[]
-  /** Taps on items and looks at units, each with what it took back. */
-  takenBack: { entry: SealedEntry; target: SealedEntry }[]
-  names: Record<Id, string>
-  more: boolean
 }
 
 export interface DiscardTotal {
@@ -313,7 +289,7 @@ export const api = createApi({
       { entries: SealedEntry[]; names: Record<Id, string>; more: boolean },
       { from: number; to: number; seq: number }
     >({ query: ({ from, to }) => `log/events?from=${from}&to=${to}` }),
-    trends: build.query<{ now: number; trend: Trend; more: boolean }, { query: string }>({
+    trends: build.query<TrendsAnswer, { query: string }>({
       query: ({ query }) => `log/trends?${query}`,
     }),
     changes: build.query<ChangesAnswer, { from: number; to: number; seq: number }>({

@@ -10,7 +10,8 @@ import {
   type Names,
   type Reader,
 } from '@logged-thermal/wording'
-import { sentenceOf, useChangesQuery, type Changed } from '../app/api'
+import { sentenceOf, useChangesQuery } from '../app/api'
+import type { Changed } from '../app/logAnswers'
 import { useHand, useLine } from '../app/kitchen'
 import { useAsOf } from '../app/now'
 import { pageOf } from '../app/pageOf'

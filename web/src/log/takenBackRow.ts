@@ -1,6 +1,6 @@
 import { celsiusOf, type Acceptance, type Change, type Id, type SealedEntry } from '@logged-thermal/core'
 import { changesMessages, clock, degrees, eventWords, type Names, type Reader } from '@logged-thermal/wording'
-import type { Changed } from '../app/api'
+import type { Changed } from '../app/logAnswers'
 import { pageOf } from '../app/pageOf'
 import { speaks } from '../kit/language'
 
