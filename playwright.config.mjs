@@ -8,10 +8,10 @@ export default defineConfig({
   workers: 2,
   // Stories take seconds; the room is for a machine that is busy with something else.
   timeout: 240_000,
-  expect: { timeout: 15_000 },
+  expect: { timeout: 30_000 },
   reporter: [['list'], ['json']],
   use: {
-    actionTimeout: 20_000,
+    actionTimeout: 30_000,
     viewport: { width: 1280, height: 800 },
     // A tap waits for what moves to stand still: that moves is seen by eye, not by these.
     contextOptions: { reducedMotion: 'reduce' },
