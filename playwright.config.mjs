@@ -1,3 +1,4 @@
+import { availableParallelism } from 'node:os'
 import { defineConfig } from '@playwright/test'
 import { CHROMIUM } from './scripts/chromium.mjs'
 
@@ -5,7 +6,8 @@ import { CHROMIUM } from './scripts/chromium.mjs'
 export default defineConfig({
   testDir: 'e2e',
   globalSetup: './e2e/filledKitchen.ts',
-  workers: 2,
+  // A story waits as long as it works: with one each, a third of every CPU would be idle.
+  workers: availableParallelism() + 1,
   // Stories take seconds; the room is for a machine that is busy with something else.
   timeout: 240_000,
   expect: { timeout: 30_000 },

@@ -176,9 +176,17 @@ export async function typeDay(page: Page, label: string, day: string): Promise<v
 }
 
 /** Types a time of day on a 24 h clock: '23:05'. */
-export async function typeTime(page: Page, label: string, time: string): Promise<void> {
-  await page.getByRole('group', { name: label }).getByRole('spinbutton', { name: 'Hours' }).click()
-  await page.keyboard.type(time.replace(':', ''))
+export async function typeTime(within: Page | Locator, label: string, time: string): Promise<void> {
+  const group = within.getByRole('group', { name: label, exact: true })
+  const hours = group.getByRole('spinbutton', { name: 'Hours' })
+  const page = 'page' in within ? within.page() : within
+  // On a busy machine the field may not have the keys yet when they come.
+  await expect(async () => {
+    await hours.click()
+    await page.keyboard.type(time.replace(':', ''))
+    await expect(hours).toHaveText(time.slice(0, 2), { timeout: 1000 })
+    await expect(group.getByRole('spinbutton', { name: 'Minutes' })).toHaveText(time.slice(3), { timeout: 1000 })
+  }).toPass()
 }
 
 /** Taps the first key of a name: exactly it, or as a pattern says. */

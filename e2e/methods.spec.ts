@@ -342,6 +342,45 @@ test('what a cook did otherwise stays with the batch; churning is recorded, hard
   await page.context().close()
 })
 
+test('the written plan of a method is out of date once its limits changed; the lead signs what is in force, a cook reads it', async ({
+  browser,
+}) => {
+  const lead = await person(browser, 'Ilse Varrow')
+  await lead.goto(`${kitchen.url}/methods`)
+  const row = (page: Page) => page.getByRole('row', { name: /^Walnut crumb sheet/ })
+  await row(lead).getByRole('link', { name: 'out of date' }).click()
+  const sheet = lead.getByRole('article', { name: 'Written plan of Walnut crumb sheet' })
+  await expect(sheet).toContainText('signed for method version 1, limits version 1')
+  await expect(sheet.getByRole('row', { name: /3 Bake.*68° for 17 s.*3-401\.11.*Bake on/ })).toBeVisible()
+  await expect(sheet).toContainText('Step 1, Whip: Step 3 heats all of it afterwards.')
+  await expectAccessible(lead)
+  await lead.getByRole('button', { name: 'Sign it anew' }).click()
+  await lead.getByLabel('Your note').fill('Only in the thin sheet')
+  await signAs(lead, 'Ilse Varrow')
+  await expect(sheet).toContainText('Written plan, version 2')
+  await expect(sheet).toContainText('Only in the thin sheet')
+  await expect(sheet.getByText('Out of date', { exact: true })).toHaveCount(0)
+  await expect(lead.getByRole('button', { name: 'Sign it anew' })).toHaveCount(0)
+  const saved = lead.waitForEvent('download')
+  await lead.getByRole('button', { name: 'As a file' }).click()
+  const file = JSON.parse(readFileSync(await (await saved).path(), 'utf8')) as { plans: object[] }
+  expect(file.plans).toMatchObject([{ signed: { version: 2, by: 'Ilse Varrow', outOfDate: false } }])
+  await lead.context().close()
+
+  const cook = await person(browser, 'Teo Brandt')
+  await cook.goto(`${kitchen.url}/methods`)
+  await row(cook).getByRole('link', { name: 'signed' }).click()
+  await expect(cook.getByRole('article')).toContainText('Ilse Varrow, food-safety lead')
+  await cook.goBack()
+  await cook
+    .getByRole('row', { name: /^Elderflower posset/ })
+    .getByRole('link', { name: 'not signed' })
+    .click()
+  await expect(cook.getByText('Nobody has signed it yet.')).toBeVisible()
+  await expect(cook.getByRole('button', { name: 'Sign this plan' })).toHaveCount(0)
+  await cook.context().close()
+})
+
 test('nothing that an accessibility check finds in methods, by day and by night', async ({ browser }) => {
   const page = await person(browser, 'Noor Hallet')
   for (const [width, theme] of [

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { RunningKitchen, signAs, tap } from './kitchen'
+import { RunningKitchen, signAs, tap, typeTime } from './kitchen'
 
 let kitchen: RunningKitchen
 test.beforeAll(async () => {
@@ -15,13 +15,7 @@ test('the lead sets the week, names a deputy for hours in which nobody can sign,
   // Open day and night, and nobody named: nobody can sign now, whatever the time is as this runs.
   await tap(lead, /^Change Mon/)
   const sheet = lead.getByRole('dialog')
-  for (const name of ['Opens', 'Closes']) {
-    await sheet
-      .getByRole('spinbutton', { name: 'Hours' })
-      .nth(name === 'Opens' ? 0 : 1)
-      .click()
-    await lead.keyboard.type('0000')
-  }
+  for (const name of ['Opens', 'Closes']) await typeTime(sheet, name, '00:00')
   for (const name of ['Ilse Varrow', 'Noor Hallet']) await sheet.getByRole('button', { name: `Remove ${name}` }).click()
   await tap(lead, 'The same every day')
   await expect(lead.getByRole('heading', { level: 1 })).toHaveText(

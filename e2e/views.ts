@@ -94,5 +94,5 @@ export async function oneOfEach(page: Page, url: string): Promise<string[]> {
     paths.push((await page.locator(link).first().getAttribute('href'))!)
   }
   const failed = paths.at(-1)!
-  return [...paths, `${paths[2]!}/card`, `${failed}/check`, `${failed}/look-back`]
+  return [...paths, `${paths[2]!}/card`, `${paths[2]!}/plan`, `${failed}/check`, `${failed}/look-back`]
 }

@@ -82,7 +82,10 @@ export function ruleWords(rule: Rule, unit: CodeUnit, reader: Reader): string {
 }
 
 /** The same for a check. */
-export function limitTitle({ limit: { key, rule, inPlaceOf }, unit, bake }: Check, reader: Reader): string {
+export function limitTitle(
+  { limit: { key, rule, inPlaceOf }, unit, bake }: { limit: Limit; unit: CodeUnit; bake?: ValidatedBake },
+  reader: Reader,
+): string {
   // A line signed in place of guidance is never shown without it.
   if (inPlaceOf)
     return say(reader, 'inPlaceOf', {
@@ -132,7 +135,7 @@ export function lineName(key: Line['key'], reader: Spoken): string {
 }
 
 /** Where the limit is from: 'FDA Food Code 2022, 3-401.11(A)(2) · law'. */
-export function sourceLine({ limit }: Pick<Check, 'limit'>, reader: Spoken): string {
+export function sourceLine({ limit }: { limit: Limit }, reader: Spoken): string {
   const own = `${sourceOf(limit)} · ${forceWord(limit.force, reader)}`
   const { inPlaceOf } = limit
   return inPlaceOf

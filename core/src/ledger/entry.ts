@@ -5,7 +5,7 @@ import type { Day } from '../ground/zone'
 import type { EggPart, EggSize } from '../recipe/ingredient/eggGrams'
 import type { LotForm } from '../recipe/egg/eggPlan'
 import type { Ingredient } from '../recipe/ingredient/ingredient'
-import type { Amount, Of, Procedure } from '../recipe/method/method'
+import type { Amount, Of } from '../recipe/method/method'
 import type { Place } from '../physics/cooling/place'
 import type { Force } from '../rules/limit'
 import type { Vessel as PouredInto } from '../physics/cooling/vessel'
@@ -94,11 +94,6 @@ export interface Pouring {
 export interface CoolingPlan extends Pouring {
   place: Place
   cover: Cover
-}
-
-/** A method as a batch keeps it: the version it was made by. */
-export interface MethodRef extends Procedure {
-  id: Id
 }
 
 export interface ReadingBody {

@@ -2,7 +2,8 @@
  * Recipe: ingredients, methods, and what a method will be held to before anything is made.
  *
  * `ingredient` the catalogue · `amount` what somebody wrote, in grams · `pasted` a recipe as text, read · `method` steps and amounts, heat plan, scaling, problems of a file · `egg` which egg may go in and
- * how it is tempered · `checks` the limits that a method carries, the terms of a batch, and the problems that block it.
+ * how it is tempered · `checks` the limits that a method carries, the terms of a batch, and the problems that block it ·
+ * `plan` the written plan: hazards, and what controls them.
  *
  * Imports: ground, physics, rules.
  */
@@ -15,6 +16,7 @@ export {
   type Signed,
   type ValidatedBake,
 } from './checks/signed'
+export { heldTo } from './checks/heldTo'
 export { blocking, problemsOf, type Problem, type ProblemCode } from './checks/problems'
 export { expectedSteps, gatesAt, type ExpectedStep } from './checks/expected'
 export { FORMER_TERMS, termsOf, type AcidityTable, type Terms } from './checks/terms'
@@ -77,7 +79,19 @@ export { newMethod, NO_INSTRUCTION } from './method/newMethod'
 export { heatPlan, type HeatPlan } from './method/heatPlan'
 export { factsOf, ingredientOf, rawEggs, type DietClaim, type FindMethod, type MethodFacts } from './method/facts'
 export { methodSchema } from './method/schema'
+export { methodRef, type MethodRef } from './method/methodRef'
 export { METHOD_FILE, methodFile, readMethodFile } from './method/methodFile'
 export { eggsIn, factorOf, scaled, type Target } from './method/scaling'
 export { differences, type Difference } from './method/difference'
 export { parseMethod } from './method/parseMethod'
+export { planBasis, type PlanBasis } from './plan/planBasis'
+export { PLAN_FILE, planFile, planSchema, type PlanSignature } from './plan/planFile'
+export {
+  writtenPlan,
+  type LeftOut,
+  type PlanProduct,
+  type PlanRow,
+  type PlanStep,
+  type WrittenPlan,
+} from './plan/writtenPlan'
+export { HAZARDS, WATCHED, type Hazard, type Missed, type Watched } from './plan/control'

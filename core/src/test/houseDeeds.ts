@@ -1,4 +1,8 @@
+import { canonical } from '../ground/canonical'
 import { addDays, dayOf } from '../ground/zone'
+import { writtenPlan } from '../recipe/plan/writtenPlan'
+import { limitsAt } from '../rules/limitSet'
+import { approvedOf } from '../state/method'
 import { PRACTICE } from '../rules/practice'
 import { NO_TRACES } from '../judgement/lineage/carryOver'
 import { OWN, SIEVE, WHY, type Act } from './history'
@@ -184,6 +188,19 @@ export const houseDeeds: Record<string, Act> = {
     const validUntil = addDays(dayOf(at(history.now), 'UTC'), 30)
     const line = { most: 100, reason: WHY, validUntil }
     history.decide('guidance-replaced', custard.id, { limits: history.story.kitchen.limits, limit: 'cool-total', line })
+  },
+  'sign the plan': (history, deed) => {
+    const { kitchen } = history.story
+    const state = kitchen.read('method', custard.id)!
+    const limits = limitsAt(kitchen.read('limits', kitchen.limits)!.versions, at(history.now))!
+    const now = writtenPlan(approvedOf(state)!, limits, state.signed, dayOf(at(history.now), 'UTC'), () => null).basis
+    // As often as not what was signed before: from then on the kitchen may have changed.
+    const basis = (deed.a < 0.5 && state.plan?.basis) || now
+    const version = (state.plan?.version ?? 0) + 1
+    const body = { version, limits: kitchen.limits, parts: [], basis, note: '' }
+    if (history.decide('plan-signed', custard.id, body) && canonical(basis) !== canonical(now))
+      throw new Error('a plan is signed that is not in force')
+    return 'betters nothing'
   },
   'sign a bake': (history) => {
     const validUntil = addDays(dayOf(at(history.now), 'UTC'), 30)

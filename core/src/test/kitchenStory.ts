@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto'
 import { dayOf } from '../ground/zone'
-import { heldTo } from '../admission/making/batchStarted'
+import { heldTo } from '../recipe/checks/heldTo'
 import { kinds } from '../admission/kinds'
 import { openKitchen, type KitchenSetup, type MemoryKitchen, type Posted } from '../kitchen/memoryKitchen'
 import type { Id } from '../ledger/subject'

@@ -1,5 +1,5 @@
 import { dayOf } from '../ground/zone'
-import { heldTo } from '../admission/making/batchStarted'
+import { heldTo } from '../recipe/checks/heldTo'
 import type { AnyClaim, Bodies, Decision, Entry, Kind } from '../ledger/entry'
 import type { LimitSet } from '../rules/limit'
 import { limitSetOf } from '../rules/limitSet'

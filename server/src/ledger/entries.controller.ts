@@ -129,6 +129,7 @@ const STATUS: Record<Refusal['code'], number> = {
   'not steady': 422,
   'not a reading': 422,
   'older version': 409,
+  'plan changed': 409,
   looser: 422,
   'method blocked': 422,
   backdated: 422,

@@ -16,7 +16,7 @@ import {
   type MethodState,
   type StepKind,
 } from '@logged-thermal/core'
-import { stepName, methodsMessages } from '@logged-thermal/wording'
+import { planMessages, stepName, methodsMessages } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { View } from '../app/View'
 import { useHand, useLine } from '../app/kitchen'
@@ -45,6 +45,7 @@ import styles from './methods.module.css'
 import { speaks } from '../kit/language'
 
 const say = speaks(methodsMessages)
+const planSay = speaks(planMessages)
 
 /** One method: how it should go as a ribbon, its steps with what is wrong beside each, and what goes in. */
 export function MethodEditor() {
@@ -120,6 +121,11 @@ function Editor({ state, line, limits, day }: { state: MethodState; line: LineDa
           <Key look="outlined" onClick={() => void navigate(`/methods/${state.id}/card`)}>
             {say('card')}
           </Key>
+          {approved && (
+            <Key look="outlined" onClick={() => void navigate(`/methods/${state.id}/plan`)}>
+              {planSay('openPlan')}
+            </Key>
+          )}
         </>
       }
     >

@@ -2,6 +2,7 @@ import { expectedSteps, gatesAt, type Check, type Method, type Problem } from '@
 import { gateName, held, stepName, type Reader, methodsMessages } from '@logged-thermal/wording'
 import { useId } from 'react'
 import { useWidth } from '../parts/useWidth'
+import { eased } from './eased'
 import { colourOf, thicknessOf } from '../parts/temperatureScale'
 import styles from './methods.module.css'
 import { speaks } from '../kit/language'
@@ -35,7 +36,7 @@ export function MethodRibbon({
   const x = (share: number) => inset + share * (width - inset - 84)
   const bends = [{ at: 0, celsius: START }, ...steps.map(({ to, celsius }) => ({ at: to, celsius }))]
   const edge = (side: 1 | -1) =>
-    curve(bends).map(
+    eased(bends).map(
       ({ at, celsius }) => `${x(at).toFixed(1)} ${(MIDDLE + (side * thicknessOf(celsius) * FULL) / 2).toFixed(1)}`,
     )
   const days = Math.min(...checks.flatMap(({ limit: { rule } }) => (rule.kind === 'days' ? [rule.days] : [])), Infinity)
@@ -52,7 +53,7 @@ export function MethodRibbon({
       >
         <defs>
           <linearGradient id={id} gradientUnits="userSpaceOnUse" x1={x(0)} x2={x(1)} y1="0" y2="0">
-            {curve(bends).map(({ at, celsius }, i) => (
+            {eased(bends).map(({ at, celsius }, i) => (
               <stop key={i} offset={at} stopColor={colourOf(celsius)} />
             ))}
           </linearGradient>
@@ -134,17 +135,4 @@ function Gate({ check, x, reader }: { check: Check; x: number; reader: Reader })
       </text>
     </g>
   )
-}
-
-/** Through the bends without a kink: each step eases into its end. */
-function curve(bends: { at: number; celsius: number }[]): { at: number; celsius: number }[] {
-  return bends.flatMap((to, i) => {
-    const from = bends[i - 1]
-    if (!from) return [to]
-    return Array.from({ length: 12 }, (_, k) => {
-      const share = (k + 1) / 12
-      const eased = share * share * (3 - 2 * share)
-      return { at: from.at + (to.at - from.at) * share, celsius: from.celsius + (to.celsius - from.celsius) * eased }
-    })
-  })
 }

@@ -14,7 +14,7 @@ import {
   readMethodFile,
   type Method,
 } from '@logged-thermal/core'
-import { claimWord, fieldSentence, methodsMessages, oursMessages, span } from '@logged-thermal/wording'
+import { claimWord, fieldSentence, methodsMessages, oursMessages, planMessages, span } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { View } from '../app/View'
 import { useHand, useLine } from '../app/kitchen'
@@ -23,6 +23,7 @@ import { useAppSelector } from '../app/store'
 import { Field } from '../kit/Field'
 import { Key } from '../kit/Key'
 import { download } from './download'
+import { planOfMethod, type PlanStanding } from './plan/planOfMethod'
 import { methodMatches } from '../app/methodMatches'
 import { later } from '../kit/later'
 import { FileKey } from '../kit/FileKey'
@@ -34,6 +35,7 @@ import { shutUnless } from '../app/shut'
 
 const say = speaks(methodsMessages)
 const oursSay = speaks(oursMessages)
+const planSay = speaks(planMessages)
 
 const OwnList = later(() => import('../ours/OwnList'), 'OwnList')
 
@@ -57,7 +59,9 @@ export function MethodsView() {
     .map((state) => {
       const method = latestOf(state)
       const faults = limits ? blocking(problemsOf(method, limits, day, find), method).length : 0
-      return { state, method, facts: factsOf(method, find), faults, inForce: approvedOf(state)?.version ?? null }
+      const plan: Row['plan'] = limits ? (planOfMethod(state, line.methods, limits, day)?.standing ?? 'none') : 'none'
+      const inForce = approvedOf(state)?.version ?? null
+      return { state, method, facts: factsOf(method, find), faults, inForce, plan }
     })
     .filter(({ method, facts }) => methodMatches(method, wanted, facts))
     .sort(
@@ -146,6 +150,7 @@ interface Row {
   facts: ReturnType<typeof factsOf>
   faults: number
   inForce: number | null
+  plan: PlanStanding | 'none'
 }
 
 function columnsOf(drafts: Readonly<Record<string, unknown>>): Column<Row>[] {
@@ -183,6 +188,13 @@ function columnsOf(drafts: Readonly<Record<string, unknown>>): Column<Row>[] {
           {faults > 0 && <b> {say('toMend', { faults })}</b>}
         </>
       ),
+    },
+    {
+      key: 'plan',
+      title: planSay('plan'),
+      value: ({ plan }) => planSay(`plan_${plan}`),
+      cell: ({ method, plan }) =>
+        plan === 'none' ? null : <Link to={`/methods/${method.id}/plan`}>{planSay(`plan_${plan}`)}</Link>,
     },
   ]
 }

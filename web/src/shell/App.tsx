@@ -55,6 +55,7 @@ const More = later(() => import('./More'), 'More')
 const MethodsView = later(() => import('../methods/MethodsView'), 'MethodsView')
 const NewMethodView = later(() => import('../methods/NewMethodView'), 'NewMethodView')
 const MethodEditor = later(() => import('../methods/MethodEditor'), 'MethodEditor')
+const PlanView = later(() => import('../methods/plan/PlanView'), 'PlanView')
 const MethodCard = later(() => import('../methods/MethodCard'), 'MethodCard')
 
 /** Where a tap on the Line may lead. */
@@ -146,6 +147,7 @@ function Kitchen() {
           <Route path="/methods/new" element={<NewMethodView />} />
           <Route path="/methods/:id" element={<MethodEditor />} />
           <Route path="/methods/:id/card" element={<MethodCard />} />
+          <Route path="/methods/:id/plan" element={<PlanView />} />
           <Route path="/login" element={<Login />} />
           <Route path="/more" element={<More />} />
           <Route path="*" element={<NotFound />} />

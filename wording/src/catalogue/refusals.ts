@@ -55,6 +55,7 @@ export const refusalsMessages = {
     'Eggs heated in this kitchen count as pasteurized only under a written variance, and none is in force. Bought pasteurized egg is the simpler way.',
   matterOpen: 'Something of it still waits for the lead. Settle that first.',
   dayNotOver: '{day} has not begun yet: it cannot be signed.',
+  planChanged: 'What this plan is made from has changed since it was shown. Read it again, then sign it.',
   dayLongOver: '{day} was over more than {days} days ago: a day is signed while somebody still knows it.',
   changedSinceYouLooked: 'It has changed since you looked, or is another. Look again.',
   onlyAboutGLeft: 'Only about {left} g are left over. Weigh it again.',

@@ -98,6 +98,8 @@ export type Refusal =
   | { code: 'lot not accepted'; field: 'body.lot'; lot: string }
   | { code: 'received otherwise'; field: 'body.verdict'; why: ReceivingReason }
   | { code: 'keeps too long'; field: 'body.version'; days: number; limit: Limit<DaysRule> }
+  /** What a written plan is made from is not what the lead saw. */
+  | { code: 'plan changed'; field: 'body.basis' }
   | { code: 'not guidance'; field: 'body.limit' }
   /** A line or a bake is signed until then at the latest. */
   | { code: 'signed too long'; field: string; last: Day }

@@ -29,7 +29,8 @@ export const methodSaved: KindOf<'method-saved'> = {
     return method.version === current + 1 ? null : { code: 'older version', field: 'body', current }
   },
   begins: {
-    method: (entry, id) => versionSaved({ id, versions: [], saved: [], approved: [], signed: NOTHING_SIGNED }, entry),
+    method: (entry, id) =>
+      versionSaved({ id, versions: [], saved: [], approved: [], signed: NOTHING_SIGNED, plan: null }, entry),
   },
   folds: { method: versionSaved },
 }

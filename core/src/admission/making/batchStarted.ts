@@ -1,17 +1,16 @@
-import type { MethodRef } from '../../ledger/entry'
-import type { FilledVessel, Method } from '../../recipe/method/method'
-import { type Check, checksFor } from '../../recipe/checks/checksFor'
-import { type Terms, FORMER_TERMS, termsOf } from '../../recipe/checks/terms'
+import type { MethodRef } from '../../recipe/method/methodRef'
+import type { FilledVessel } from '../../recipe/method/method'
+import type { Check } from '../../recipe/checks/checksFor'
+import { heldTo } from '../../recipe/checks/heldTo'
+import { type Terms, FORMER_TERMS } from '../../recipe/checks/terms'
 import type { Id } from '../../ledger/subject'
 import { KEPT_APART, type KitchenState } from '../../state/kitchen'
 import { SIGNED_WITHIN } from '../../ledger/matter'
 import { DAY } from '../../ground/instant'
-import { dayOf, type Day } from '../../ground/zone'
+import { dayOf } from '../../ground/zone'
 import { id, list, number, object, whole, nameOf } from '../../ground/field'
-import type { LimitSet } from '../../rules/limit'
 import { limitsAt } from '../../rules/limitSet'
-import { bakeOn, NOTHING_SIGNED, type Signed } from '../../recipe/checks/signed'
-import { withSignedLines } from '../../rules/signedLine'
+import { NOTHING_SIGNED } from '../../recipe/checks/signed'
 import { approvedOf } from '../../state/method'
 import { parseProcedure, parseVessel, PROCEDURE } from '../../recipe/method/parseMethod'
 import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
@@ -105,24 +104,6 @@ export const batchStarted: KindOf<'batch-started'> = {
   },
 }
 
-/**
- * All that a batch of a method is held to under the limits of a day.
- * @param signed what the lead signed for this method: lines in place of guidance, a bake that closes its floor
- */
-export function heldTo(
-  method: Method,
-  factor: number,
-  limits: LimitSet,
-  forSusceptible: boolean,
-  day: Day,
-  signed: Signed = NOTHING_SIGNED,
-) {
-  const own = withSignedLines(limits, signed.lines, day)
-  const terms = termsOf(method, factor, own, forSusceptible, day, signed)
-  const checks = checksFor(method, own, day, terms.eggs, bakeOn(signed, method, day))
-  return { method: methodRef(method), checks, terms }
-}
-
 /** Those of days that may still be signed, by the latest of them. */
 function withBegun(begun: KitchenState['begun'], batch: KitchenState['begun'][number]): KitchenState['begun'] {
   const all = [...begun, batch]
@@ -133,10 +114,4 @@ function withBegun(begun: KitchenState['begun'], batch: KitchenState['begun'][nu
 /** Terms as sent may be anything; whether the order is for susceptible people is the one thing that is theirs to say. */
 function isForSusceptible(terms: unknown): boolean {
   return typeof terms === 'object' && terms !== null && 'susceptible' in terms && terms.susceptible === true
-}
-
-/** A method as a batch keeps it. */
-export function methodRef(method: Method): MethodRef {
-  const { version, name, family, steps, schedule, cooling, ceiling, raw, untreatedFruit, houseDays } = method
-  return { id: method.id, version, name, family, steps, schedule, cooling, ceiling, raw, untreatedFruit, houseDays }
 }

@@ -14,7 +14,7 @@ import {
   type VisibilityState,
 } from '@tanstack/react-table'
 import { useVirtualizer } from '@tanstack/react-virtual'
-import { useMemo, useRef, useState } from 'react'
+import { useMemo, useRef, useState, type MouseEvent } from 'react'
 import { clsx } from 'clsx'
 import { HIDDEN } from '../hidden'
 import styles from './dataTable.module.css'
@@ -36,6 +36,9 @@ interface Props<Row> {
   isChosen?: (row: Row) => boolean
   className?: string
 }
+
+/** A link or key in a row does what it says, and nothing beside it. */
+const leadsNowhere = (target: EventTarget | null) => !(target instanceof Element && target.closest('a, button'))
 
 /** With more rows than these only those near the screen are drawn. */
 const MANY = 60
@@ -135,7 +138,7 @@ export function DataTable<Row>(props: Props<Row>) {
                 data-index={row.index}
                 ref={drawn ? virtual.measureElement : undefined}
                 selected={isChosen?.(row.original) ?? false}
-                onClick={onOpen && (() => onOpen(row.original))}
+                onClick={onOpen && ((event: MouseEvent) => leadsNowhere(event.target) && onOpen(row.original))}
               >
                 {row.getVisibleCells().map((cell) => {
                   const named = byKey.get(cell.column.id)!.names
