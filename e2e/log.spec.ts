@@ -41,6 +41,20 @@ test('a day is looked through by words, and a batch is opened for ever: what pro
   await tap(page, 'Show all')
   await expect(page.locator('[data-batch]')).toHaveCount(all)
 
+  // A kitchen that makes more than are shown at once: as if so few were.
+  const few = (address: string) => /\/api\/log\?(?!.*most=)/.test(address)
+  await page.route(
+    (address) => few(address.href),
+    (route) => route.continue({ url: `${route.request().url()}&most=3` }),
+  )
+  await page.reload()
+  await expect(page.locator('[data-batch]')).toHaveCount(3)
+  await expect(page.getByText(`The latest 3 of ${all}.`)).toBeVisible()
+  await tap(page, 'Show earlier ones')
+  await expect(page.locator('[data-batch]')).toHaveCount(all)
+  await expect(page.getByRole('button', { name: 'Show earlier ones' })).toHaveCount(0)
+  await page.unrouteAll()
+
   await row('333-4').getByRole('link').first().click()
   await expect(page.getByRole('heading', { level: 1 })).toContainText('333-4')
   const read = page.getByRole('region', { name: 'Who read, with what', exact: true })

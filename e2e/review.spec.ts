@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test'
 import { expectAccessible } from './accessible'
-import { PINS, RunningKitchen, signAs, tap } from './kitchen'
+import { goTo, PINS, RunningKitchen, signAs, tap, typeTime } from './kitchen'
 
 let kitchen: RunningKitchen
 test.beforeAll(async () => {
@@ -67,8 +67,8 @@ test('what is past its day goes with one tap; a day with something open is shut,
   await expect(sign).toHaveAttribute('aria-disabled', 'true')
   // The day before is over: what is open of it is closed in writing.
   await tap(page, 'The day before')
-  await expect(slab).toContainText('2 things of this day are still open')
-  for (const open of ['round', 'eggs']) {
+  await expect(slab).toContainText('3 things of this day are still open')
+  for (const open of ['round', 'eggs', 'fault']) {
     const matter = page.locator(`[data-matter="${open}"]`).last()
     await matter.getByRole('button', { name: /^Close it/ }).click()
     const close = page.getByRole('dialog', { name: /^Close:/ })
@@ -89,4 +89,51 @@ test('what is past its day goes with one tap; a day with something open is shut,
   await expect(slab.getByRole('button', { name: 'Sign it again, as it stands now' })).toBeVisible()
   await expectAccessible(page)
   await page.context().close()
+})
+
+test('a list is gone through with one tap, or with what is not right, which the lead closes; the lead asks for other lists', async ({
+  browser,
+}) => {
+  const cook = await kitchen.person(browser, 'Mina Osk')
+  await goTo(cook, 'Daily lists')
+  await expect(cook.getByRole('region', { name: 'Opening' })).toContainText(/done.*Done \d\d:\d\d by/)
+  const closing = cook.getByRole('region', { name: 'Closing' })
+  await closing.getByRole('button', { name: /^Not right: No trace of pests/ }).click()
+  await expect(closing.getByRole('button', { name: 'Done, one is not right' })).toHaveAttribute('aria-disabled', 'true')
+  await closing.getByLabel('What is wrong').fill('Droppings by the flour')
+  await closing.getByRole('button', { name: 'Done, one is not right' }).click()
+  await expect(closing).toContainText('by Mina Osk: one fault')
+  await expect(cook.getByRole('heading', { level: 1 })).toHaveText('Every list of today is done.')
+  await expect(cook.getByRole('button', { name: 'Change the lists' })).toHaveCount(0)
+
+  const lead = await kitchen.person(browser, 'Ilse Varrow')
+  await lead.goto(`${kitchen.url}/log/review`)
+  const matter = lead.locator('[data-matter="fault"]').filter({ hasText: 'Closing: Droppings by the flour' })
+  await matter.getByRole('button', { name: /^Close it/ }).click()
+  const close = lead.getByRole('dialog', { name: /^Close:/ })
+  await close.getByLabel('What was done').fill('The flour was thrown away, the trapper called')
+  await close.getByRole('button', { name: 'Nobody was asked to' }).click()
+  await close.getByLabel('What stops it next time').fill('Flour in closed bins')
+  await signAs(lead, 'Ilse Varrow')
+  await expect(matter).toHaveCount(0)
+
+  await goTo(lead, 'Daily lists')
+  await tap(lead, 'Change the lists')
+  const sheet = lead.getByRole('dialog', { name: 'Lists of the house' })
+  await sheet.getByRole('group', { name: 'Begin with' }).getByRole('button', { name: 'Weekly' }).click()
+  const weekly = sheet.getByRole('group', { name: 'List 3' })
+  for (const day of ['Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun']) await weekly.getByRole('button', { name: day }).click()
+  await typeTime(weekly, 'Done by', '23:00')
+  await weekly.getByLabel('Name').fill('')
+  await expect(sheet.getByRole('alert')).toHaveText('Give each list a name.')
+  await weekly.getByLabel('Name').fill('Each night')
+  await expectAccessible(lead)
+  await sheet.getByRole('button', { name: 'Sign them' }).click()
+  await signAs(lead, 'Ilse Varrow')
+  await expect(sheet).toBeHidden()
+  await expect(cook.getByRole('region', { name: 'Each night' })).toContainText('Glass, blades and lamps whole, counted')
+  await cook.getByRole('region', { name: 'Each night' }).getByRole('button', { name: 'All of it is right' }).click()
+  await expect(cook.getByRole('region', { name: 'Each night' })).toContainText('by Mina Osk')
+  await lead.context().close()
+  await cook.context().close()
 })

@@ -6,6 +6,7 @@ export const PATHS = [
   '/start',
   '/bench',
   '/round',
+  '/lists',
   '/handover',
   '/store',
   '/store/list',

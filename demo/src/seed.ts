@@ -32,6 +32,7 @@ import {
 } from '@logged-thermal/core'
 import { ago, demoBatches, type DemoBatch } from './demoBatches'
 import { demoLimits } from './demoLimits'
+import { listClaims } from './demoLists'
 import { planClaims } from './demoPlans'
 import { DEMO_CHECKS, storeClaims } from './demoStore'
 import type { Starter } from '@logged-thermal/repertoire'
@@ -90,7 +91,8 @@ export function demoClaims(
   const beside = { person: noor, role: 'chef', administers: true } as const
   const looksAfter = claim('role-given', seeded.kitchenId, now - STOCKED, lead, beside)
   const plans = planClaims(seeded, [seeded.starter.limits, limits], zone)
-  return [hours, looksAfter, second, ...lots, ...plans, ...made, ...held].sort((a, b) => a.madeAt - b.madeAt)
+  const lists = listClaims(seeded, now - STOCKED, now, zone)
+  return [hours, looksAfter, second, ...lots, ...plans, ...lists, ...made, ...held].sort((a, b) => a.madeAt - b.madeAt)
 }
 
 /** What was entered about a few of the demo's batches, in a kitchen that is there to be seen beside the first. */

@@ -44,6 +44,19 @@ it.each([
   ],
   [{ of: 'instrument', instrument: { id: 'p', code: 'P4' }, check: { error: 1 } }, 'P4 failed its check: +1.8°.'],
   [{ of: 'round', left: ['a'] }, 'The round of 09:00 was missed. One unit was not read.'],
+  [{ of: 'list', names: ['Opening', 'Weekly'] }, 'Not gone through by 09:00: Opening, Weekly.'],
+  [
+    {
+      of: 'fault',
+      list: 'Closing',
+      faults: [
+        { text: 'Traps', note: 'a mouse' },
+        { text: 'Seals', note: 'torn' },
+      ],
+      by: 'x',
+    },
+    'Closing: a mouse and one more. Traps: a mouse. Seals: torn. Found 09:00',
+  ],
   [
     { of: 'incident', incident: { what: 'water in the food', note: 'a crack' } },
     'Bath water or ice in the food: a crack. Told 09:00.',

@@ -80,6 +80,25 @@ function causeWords(
         title: say(reader, 'round', { time: clock(since, reader) }),
         says: [say(reader, 'roundSays', { count: cause.left.length })],
       }
+    case 'list':
+      return {
+        title: say(reader, 'listMissed', { names: cause.names.join(', '), time: clock(since, reader) }),
+        says: [],
+      }
+    case 'fault': {
+      const [first, ...more] = cause.faults
+      const note = first?.note ?? ''
+      return {
+        title: say(reader, 'fault', {
+          list: cause.list,
+          what: more.length ? say(reader, 'faultMore', { note, count: more.length }) : note,
+        }),
+        says: [
+          ...cause.faults.map(({ text, note: of }) => say(reader, 'faultOf', { text, note: of })),
+          say(reader, 'faultBy', { time: clock(since, reader), name: names.person(cause.by) }),
+        ],
+      }
+    }
     case 'incident':
       return {
         title: `${incidentWord(cause.incident.what, reader)}: ${cause.incident.note}`,

@@ -21,7 +21,7 @@ import { isWorse, type Standing } from '../ledger/standing'
 /** Histories by chance, by all roles, with late, doubtful, voided, corrected, moved and repeated entries. */
 
 const ASKED = process.env.LT_FUZZ_HISTORIES
-const HISTORIES = Number(ASKED ?? 300)
+const HISTORIES = Number(ASKED ?? 160)
 /** The same histories each time in `npm test`; `npm run fuzz` looks for new ones. */
 const SEED = ASKED === undefined ? { seed: 20270303 } : {}
 

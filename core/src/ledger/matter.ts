@@ -28,7 +28,7 @@ export interface Incident {
 }
 
 /** What a matter is about: a batch that does not stand, a unit that was warm, and so on. */
-export const MATTERS = ['batch', 'eggs', 'item', 'unit', 'instrument', 'round', 'incident'] as const
+export const MATTERS = ['batch', 'eggs', 'item', 'unit', 'instrument', 'round', 'list', 'fault', 'incident'] as const
 export type MatterOf = (typeof MATTERS)[number]
 
 /** A matter is closed: what was done, why it came about, and what stops it next time. */

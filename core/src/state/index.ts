@@ -47,6 +47,7 @@ export {
 export { inheritedOf } from './newItem'
 export { isMoreThanLeft, packagesOf } from './eggPackage'
 export { isEggLot, mayGoIn, type LotState } from './lot'
+export { askedOn, type DoneList, type ListVersion } from './dailyLists'
 export type { KitchenState } from './kitchen'
 export type { ToolState, ToolUse } from './tool'
 export { decidesForLead, DEPUTIES, isInside, openingsOf, whoSigns, type Signing, type Turns } from './signing'

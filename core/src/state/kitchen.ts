@@ -4,6 +4,7 @@ import type { Bodies } from '../ledger/entry'
 import type { Id } from '../ledger/subject'
 import type { Deputy, Week } from '../ledger/week'
 import type { OwnKept } from '../recipe/ingredient/ours'
+import type { DoneList, ListVersion } from './dailyLists'
 import type { Member } from './members'
 import type { ToolState } from './tool'
 
@@ -29,6 +30,10 @@ export interface KitchenState {
   begun: { id: Id; at: Instant }[]
   /** Days that the lead signed, each with its entry, the last signed last. */
   signedDays: { day: Day; at: Instant; by: Id; seq: number | null }[]
+  /** Lists that the house goes through, as they were asked for over time. */
+  lists: ListVersion[]
+  /** When they were gone through, lately. */
+  listsDone: DoneList[]
   /** Ingredients of its own, in the order they were named. */
   ingredients: OwnKept[]
 }
@@ -48,5 +53,7 @@ export const NEW_KITCHEN: KitchenState = {
   tools: [],
   begun: [],
   signedDays: [],
+  lists: [],
+  listsDone: [],
   ingredients: [],
 }

@@ -5,7 +5,9 @@ import { limitsAt } from '../rules/limitSet'
 import { approvedOf } from '../state/method'
 import { PRACTICE } from '../rules/practice'
 import { NO_TRACES } from '../judgement/lineage/carryOver'
-import { OWN, SIEVE, WHY, type Act } from './history'
+import { NEW_KITCHEN } from '../state/kitchen'
+import { listsOfDays } from '../advice/round/dailyLists'
+import { OWN, SIEVE, WHY, type Act, type History } from './history'
 import { CHEF, COOK, custard, FRIDGE, idOf, LEAD, OTHER, PROBE } from './kitchenStory'
 import { at } from './traces'
 
@@ -16,6 +18,18 @@ const look = (a: number) => ({
   instrument: null,
   noted: null,
 })
+
+/** A list that was missed stays missed, whatever is told or asked for afterwards. */
+function keepsMissed({ story, now }: History, act: () => void): void {
+  const missed = () =>
+    listsOfDays(story.kitchen.read('kitchen', story.kitchen.id) ?? NEW_KITCHEN, 7, 'UTC', at(now))
+      .filter(({ state }) => state === 'missed')
+      .map(({ day, list }) => `${day} ${list.key}`)
+  const before = missed()
+  act()
+  const lost = before.find((each) => !missed().includes(each))
+  if (lost) throw new Error(`${lost} was missed, and is no more`)
+}
 
 /** As a tablet that does not know: core finds it. */
 const NOT_FOUND = { reference: 0, error: 0, passed: true, since: null, doubted: [] }
@@ -95,6 +109,25 @@ export const houseDeeds: Record<string, Act> = {
     const signs = deed.a < 0.5 ? [] : [{ person: OTHER, from: '10:00', until: '18:00' }]
     const day = { opens: '06:00', closes: '22:00', signs }
     history.decide('week-set', history.story.kitchen.id, { week: [day, day, day, day, day, null, null] })
+    return 'betters nothing'
+  },
+  'set the lists': (history, deed) => {
+    const lines = [{ key: 'basin', text: 'Hand basin: soap' }]
+    const by = deed.a < 0.5 ? '11:00' : '13:00'
+    const list = { key: 'opening', name: 'Opening', days: [0, 1, 2, 3, 4, 5, 6], by, lines }
+    keepsMissed(history, () => {
+      history.decide('lists-set', history.story.kitchen.id, { lists: deed.b < 0.2 ? [] : [list] })
+    })
+    return 'betters nothing'
+  },
+  'go through a list': (history, deed) => {
+    const { id } = history.story.kitchen
+    const faults = deed.a < 0.3 ? [{ line: 'basin', note: 'no soap' }] : []
+    const body = { list: 'opening', day: dayOf(at(history.now), 'UTC'), faults }
+    keepsMissed(history, () => {
+      if (deed.b < 0.5) history.post('list-done', id, deed, body)
+      else history.postLate('list-done', id, deed, body, 200)
+    })
     return 'betters nothing'
   },
   'hand over': (history, deed) => {

@@ -161,6 +161,8 @@ export interface LineAnswer {
   tools: KitchenState['tools']
   ingredients: KitchenState['ingredients']
   signedDays: KitchenState['signedDays']
+  lists: KitchenState['lists']
+  listsDone: KitchenState['listsDone']
   /** null: the kitchen has none yet. */
   limits: LimitsState | null
   methods: MethodState[]

@@ -94,6 +94,8 @@ export class KeptLines {
       tools: state?.tools ?? [],
       ingredients: state?.ingredients ?? [],
       signedDays: state?.signedDays ?? [],
+      lists: state?.lists ?? [],
+      listsDone: state?.listsDone ?? [],
       limits: await this.states.one(em, kitchenId, 'limits', kitchen.limitsId),
     }
     const apart = (await this.states.openBatches(em, kitchenId)).map(takenApart)

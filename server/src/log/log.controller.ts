@@ -44,7 +44,7 @@ export class LogController {
     private readonly workers: Workers,
   ) {}
 
-  /** Batches that something happened to in a period, the latest first, 200 at a time. */
+  /** Batches that something happened to in a period, the latest first, 200 at a time or as many as are asked for. */
   @Get()
   @Answers('Log')
   async log(@OfShift() { kitchenId }: Shift, @Query() asked: LogQuery, @Res() response: Response): Promise<void> {
@@ -54,10 +54,11 @@ export class LogController {
     const text = await this.scope.asOfOneMoment(kitchenId, async (em) => {
       const seq = await this.states.lastSeq(em, kitchenId)
       const counts = await this.repository.counts(em, kitchenId, asked, now)
-      const found = await this.repository.batches(em, kitchenId, asked, now, PAGE + 1)
-      const more = found.length > PAGE
+      const most = asked.most ?? PAGE
+      const found = await this.repository.batches(em, kitchenId, asked, now, most + 1)
+      const more = found.length > most
       const head = JSON.stringify({ now, seq, counts, more }).slice(0, -1)
-      return `${head},"batches":[${found.slice(0, PAGE).join()}]}`
+      return `${head},"batches":[${found.slice(0, most).join()}]}`
     })
     response.type('json').send(text)
   }

@@ -62,6 +62,14 @@ export class LogQuery extends LogPeriod {
   @IsOptional()
   @IsUUID()
   beforeId?: Id
+
+  /** So many at most; 200 without it. */
+  @IsOptional()
+  @Type(() => Number)
+  @IsInt()
+  @Min(1)
+  @Max(1000)
+  most?: number
 }
 
 /** Which batches, and what of them is looked at. */

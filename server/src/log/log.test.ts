@@ -129,6 +129,9 @@ describe('the Log', () => {
     const first = all.batches[0]!
     const rest = await log({ before: String(first.startedAt), beforeId: first.id })
     expect(rest.batches.map(({ id }) => id)).toEqual(all.batches.slice(1).map(({ id }) => id))
+    const two = await log({ most: '2' })
+    expect(two.batches.map(({ id }) => id)).toEqual(all.batches.slice(0, 2).map(({ id }) => id))
+    expect(two).toMatchObject({ more: true, counts: all.counts })
   })
 
   it('says what happened between, named', async () => {

@@ -53,6 +53,7 @@ export class MattersController {
     const now = clock.now()
     return this.scope.asOfOneMoment(kitchenId, async (em) => {
       const store = await this.held.judgedBy(em, kitchenId, now)
+      const [kitchen] = await this.states.all(em, kitchenId, 'kitchen')
       const sets = await this.states.all(em, kitchenId, 'limits')
       const batches = await this.log.unresolved(em, kitchenId, now, MOST + 1)
       const matters = mattersOf(
@@ -64,6 +65,7 @@ export class MattersController {
           units: await this.states.all(em, kitchenId, 'unit'),
           instruments: await this.states.all(em, kitchenId, 'instrument'),
           matters: await this.states.all(em, kitchenId, 'matter'),
+          lists: kitchen ?? { lists: [], listsDone: [] },
           limits: store.limits,
           zone: store.zone,
         },

@@ -23,6 +23,8 @@ const line: LineData = {
   tools: [],
   ingredients: [],
   signedDays: [],
+  lists: [],
+  listsDone: [],
   units: [],
 }
 const reading = (id: string): AnyClaim => ({

@@ -48,6 +48,8 @@ export interface LineData {
   tools: KitchenState['tools']
   ingredients: KitchenState['ingredients']
   signedDays: KitchenState['signedDays']
+  lists: KitchenState['lists']
+  listsDone: KitchenState['listsDone']
   limits: LimitsState | null
   methods: MethodState[]
   instruments: InstrumentState[]
@@ -115,6 +117,8 @@ function kitchenOf({
   tools,
   ingredients,
   signedDays,
+  lists,
+  listsDone,
 }: LineData): KitchenState {
   // What it was named before needs no keeping, nor what began on which day: only the server answers for a whole day.
   return {
@@ -127,6 +131,8 @@ function kitchenOf({
     tools,
     ingredients,
     signedDays,
+    lists,
+    listsDone,
     begun: [],
     named: null,
   }

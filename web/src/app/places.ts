@@ -39,6 +39,7 @@ const PLACES = {
     says: say('whoAskedNextWhich'),
     under: 'line',
   },
+  lists: { path: '/lists', name: say('dailyLists'), says: say('whatIsLookedAt'), under: 'line' },
   list: {
     path: '/store/list',
     name: say('stockList'),
@@ -128,7 +129,7 @@ export const IN_BAR: readonly PlaceKey[] = ['line', 'bench', 'store', 'log', 'mo
 
 /** What the page of all places shows beside the bar, by where the hands are. */
 export const IN_MORE: readonly { name: string; of: readonly PlaceKey[] }[] = [
-  { name: say('onStove'), of: ['start', 'round', 'cooldown', 'temper', 'handover'] },
+  { name: say('onStove'), of: ['start', 'round', 'cooldown', 'temper', 'lists', 'handover'] },
   { name: say('coldStore'), of: ['list', 'unitRound', 'bin', 'receive'] },
   {
     name: say('rulesPeople'),

@@ -17,6 +17,7 @@ import { useWidth } from '../parts/useWidth'
 import { Refused } from '../app/Refused'
 import { Matters } from '../decide/Matters'
 import { stopsDue } from '../round/walk'
+import { DueLists } from './DueLists'
 import { FailedInstruments } from './FailedInstruments'
 import { HandedOver } from './HandedOver'
 import { NobodySigns } from './NobodySigns'
@@ -89,6 +90,7 @@ export function LineView() {
           ))}
           {line && <FailedInstruments line={line} reader={reader} />}
           {line && <NobodySigns line={line} judged={judged} now={now} reader={reader} />}
+          {line && <DueLists line={line} now={now} reader={reader} />}
           {line && <HandedOver line={line} now={now} reader={reader} open={open} running={judged.length > 0} />}
           <Suspense>{line && <KeptAside line={line} open={open} />}</Suspense>
           {judged.length === 0 && <p className={styles.empty}>{say('startBatchAppearsHere')}</p>}

@@ -1,4 +1,4 @@
-import { useMemo } from 'react'
+import { useMemo, useState } from 'react'
 import { dayOf, HOUR, standAt, type LoggedBatch } from '@logged-thermal/core'
 import { countWord, logMessages, type Reader } from '@logged-thermal/wording'
 import { sentenceOf, useLogQuery } from '../app/api'
@@ -6,12 +6,13 @@ import type { LogAnswer } from '../app/logAnswers'
 import { useHand, useLine } from '../app/kitchen'
 import { useAsOf, useNow } from '../app/now'
 import { View } from '../app/View'
+import { Key } from '../kit/Key'
 import { speaks } from '../kit/language'
 import { NowFlag } from '../parts/NowFlag'
 import { clockLens, type Lens } from '../parts/lens'
 import { useWidth } from '../parts/useWidth'
 import { AirLanes } from './AirLanes'
-import { isFiltered, periodOf, queryOf, useAsked } from './asked'
+import { isFiltered, periodOf, queryOf, SHOWN, useAsked } from './asked'
 import { Between } from './Between'
 import { clockMarks } from './clockMarks'
 import { Filters } from './Filters'
@@ -31,7 +32,12 @@ export function LogView() {
   const [asked, ask] = useAsked(today)
   const { from, to } = periodOf(asked, reader.zone)
   const seq = line?.seq ?? 0
-  const { data, error } = useLogQuery({ query: queryOf(asked, reader.zone), seq }, { skip: line === null })
+  const question = queryOf(asked, reader.zone)
+  // Asked for something else, it begins with the first again.
+  const [{ of, most }, setMost] = useState<{ of: string; most: number }>({ of: question, most: SHOWN.first })
+  const shown = of === question ? most : SHOWN.first
+  const query = queryOf(asked, reader.zone, true, shown)
+  const { data, error } = useLogQuery({ query, seq }, { skip: line === null })
   // A day keeps its shape under a filter: what does not fit shrinks to a thread in its place.
   const shrinks = asked.days === '1' && isFiltered(asked)
   const { data: whole } = useLogQuery(
@@ -69,6 +75,13 @@ export function LogView() {
             </div>
             <span>{say('leastToSpare')}</span>
           </div>
+          {data?.more && (
+            <Earlier
+              shown={data.batches.length}
+              all={Object.values(data.counts).reduce((a, b) => a + b)}
+              onShow={() => setMost({ of: question, most: shown + SHOWN.first })}
+            />
+          )}
           {rows.map((batch) => (
             <LogRow
               key={batch.id}
@@ -84,11 +97,6 @@ export function LogView() {
           {data && rows.length === 0 && (
             <p className={styles.empty}>{say(isFiltered(asked) ? 'nothingFits' : 'nothingLogged')}</p>
           )}
-          {data?.more && (
-            <p className={styles.empty}>
-              {say('firstOfMany', { shown: rows.length, all: Object.values(data.counts).reduce((a, b) => a + b) })}
-            </p>
-          )}
           <Between from={from} to={to} seq={seq} lens={lens} line={line} reader={dayReader} />
           {oneDay && (
             <AirLanes units={line.units} line={line} from={from} to={to} lens={lens} now={now} reader={dayReader} />
@@ -96,6 +104,22 @@ export function LogView() {
         </div>
       </div>
     </View>
+  )
+}
+
+/** Over the first of those shown: there are earlier ones. */
+function Earlier({ shown, all, onShow }: { shown: number; all: number; onShow: () => void }) {
+  return (
+    <div className={styles.earlier}>
+      <span>
+        {say('latestOfAll', { shown, all })} {shown >= SHOWN.most && say('askForLess')}
+      </span>
+      {shown < SHOWN.most && (
+        <Key look="outlined" onClick={onShow}>
+          {say('showEarlier')}
+        </Key>
+      )}
+    </div>
   )
 }
 

@@ -66,9 +66,17 @@ export function periodOf({ day, days }: Pick<Asked, 'day' | 'days'>, zone: strin
   return { from: startOfDay(addDays(day, 1 - Number(days)), zone), to: startOfDay(addDays(day, 1), zone) - 1 }
 }
 
-/** As the server is asked. @param filtered false: everything of that time */
-export function queryOf(asked: Asked, zone: string, filtered = true): string {
+/** So many batches are shown at first, so many more with each tap, and so many at once at most. */
+export const SHOWN = { first: 200, most: 1000 } as const
+
+/**
+ * As the server is asked.
+ * @param filtered false: everything of that time
+ * @param most so many batches, the latest
+ */
+export function queryOf(asked: Asked, zone: string, filtered = true, most: number = SHOWN.first): string {
   const { from, to } = periodOf(asked, zone)
   const own = filtered ? WHAT.flatMap((name) => (asked[name] === '' ? [] : [[name, asked[name]]])) : []
-  return new URLSearchParams([['from', String(from)], ['to', String(to)], ...own]).toString()
+  const many = most === SHOWN.first ? [] : [['most', String(most)]]
+  return new URLSearchParams([['from', String(from)], ['to', String(to)], ...own, ...many]).toString()
 }

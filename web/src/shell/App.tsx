@@ -55,6 +55,7 @@ const More = later(() => import('./More'), 'More')
 const MethodsView = later(() => import('../methods/MethodsView'), 'MethodsView')
 const NewMethodView = later(() => import('../methods/NewMethodView'), 'NewMethodView')
 const MethodEditor = later(() => import('../methods/MethodEditor'), 'MethodEditor')
+const ListsView = later(() => import('../lists/ListsView'), 'ListsView')
 const PlanView = later(() => import('../methods/plan/PlanView'), 'PlanView')
 const MethodCard = later(() => import('../methods/MethodCard'), 'MethodCard')
 
@@ -132,6 +133,7 @@ function Kitchen() {
           <Route path="/log/review" element={<ReviewView />} />
           <Route path="/log/batch/:id" element={<BatchPage />} />
           <Route path="/round" element={<RoundView />} />
+          <Route path="/lists" element={<ListsView />} />
           <Route path="/handover" element={<HandoverView />} />
           <Route path="/instruments" element={<InstrumentsView />} />
           <Route path="/instruments/:id" element={<InstrumentPage />} />

@@ -37,6 +37,8 @@ export function lineOf({ kitchen }: KitchenStory): LineData {
     tools: [],
     ingredients: [],
     signedDays: [],
+    lists: [],
+    listsDone: [],
     limits: null,
     methods: [],
     instruments: [],

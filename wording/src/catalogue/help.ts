@@ -30,6 +30,8 @@ export const helpMessages = {
     'Every pan that is due is read here, one after the other. Put the probe into the pan that is named, tap what it shows. The round goes on by itself.',
   handover:
     'Who is asked from now on, and what runs on. Gates that fall while nobody is here are listed: do now what they ask for. Hand over when all is said.',
+  lists:
+    'What is looked at each day or week. One tap where all of it is right; tap what is not, and say why: that becomes a matter for the lead. What nobody goes through in time is missed, and stays missed.',
   list: 'Everything that is held, as a table. Filter by allergen or diet; sort by any column. What is not known to be without an allergen is never shown as without it.',
   unitRound:
     'Read every refrigerator and freezer. Tap the number its display shows. When one is out of limits, read one thing inside as well.',

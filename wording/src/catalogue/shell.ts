@@ -78,6 +78,8 @@ export const shellMessages = {
   chooseMethodAmount: 'Choose a method and an amount.',
   readRound: 'Read round',
   readEveryPanDue: 'Read every pan that is due, one after the other.',
+  dailyLists: 'Daily lists',
+  whatIsLookedAt: 'Opening, closing, weekly: what no thermometer shows.',
   handover: 'Handover',
   whoAskedNextWhich: 'Who is asked next, and which gates fall when nobody is here.',
   stockList: 'Stock list',

@@ -46,6 +46,7 @@ export type Refusal =
         | 'tool'
         | 'ingredient'
         | 'matter'
+        | 'list'
     }
   | {
       code: 'already there'

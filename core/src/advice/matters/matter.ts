@@ -23,6 +23,8 @@ export type Cause =
   | { of: 'unit'; unit: { id: Id; name: string }; excursion: Excursion }
   | { of: 'instrument'; instrument: { id: Id; code: string }; check: InstrumentCheck }
   | { of: 'round'; left: Id[] }
+  | { of: 'list'; names: string[] }
+  | { of: 'fault'; list: string; faults: { text: string; note: string }[]; by: Id }
   | { of: 'incident'; incident: Incident }
 
 /** Something that is unresolved, with all that follows from it: one cause is one matter. */

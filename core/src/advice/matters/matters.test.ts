@@ -17,6 +17,7 @@ const kitchen: Unresolved = {
   units: [],
   instruments: [],
   matters: [],
+  lists: { lists: [], listsDone: [] },
   zone: 'UTC',
   limits: { ...limitsFrom('us-food-code-2022'), practice: { ...limitsFrom('us-food-code-2022').practice, rounds: [] } },
 }

@@ -6,11 +6,13 @@ import type { LimitSet } from '../../rules/limit'
 import type { Fact } from '../../state/fact'
 import type { InstrumentState } from '../../state/instrument'
 import type { MatterState } from '../../state/matter'
+import type { KitchenState } from '../../state/kitchen'
 import type { UnitState } from '../../state/unit'
 import { standAt } from '../../judgement/log/standsFrom'
 import type { LoggedBatch } from '../../judgement/log/loggedBatch'
 import { ITEM_ASKS } from '../../judgement/keeping/itemStanding'
 import { excursionsOf } from '../../judgement/warmth/air'
+import { listsOfDays, type ListOfDay } from '../round/dailyLists'
 import { roundsOf } from '../round/rounds'
 import type { MatterClosed, MatterOf } from '../../ledger/matter'
 import type { AskingItem, Matter } from './matter'
@@ -28,6 +30,8 @@ export interface Unresolved {
   instruments: readonly InstrumentState[]
   /** What was told and closed so far. */
   matters: readonly MatterState[]
+  /** What the house goes through each day, and went through. */
+  lists: Pick<KitchenState, 'lists' | 'listsDone'>
   limits: LimitSet
   zone: string
 }
@@ -36,6 +40,8 @@ export interface Unresolved {
 const RAISED = 31 * DAY
 /** The same within so long is told as a repeat, ms. */
 const REPEATS = 31 * DAY
+/** A list that was missed more days ago than these is no longer raised. */
+const LIST_RAISED = 7
 
 /**
  * Everything that is unresolved, the most urgent first. One cause is one matter: what only follows from another stands in
@@ -52,7 +58,7 @@ export function mattersOf(asked: Unresolved, now: Instant): Matter[] {
     .filter(({ of, id }) => of === 'eggs' || !taken.has(id))
   for (const { items } of batches) for (const { card } of items) taken.add(card.id)
   const items = asked.items.filter(({ card }) => !taken.has(card.id)).map((item) => ofItem(item, asked, now))
-  const all = [...found, ...batches, ...items, ...rounds(asked, now)]
+  const all = [...found, ...batches, ...items, ...faults(asked, now), ...missedLists(asked, now), ...rounds(asked, now)]
   return all.sort((a, b) => urgency(a) - urgency(b) || a.since - b.since)
 }
 
@@ -70,8 +76,12 @@ function urgency({ cause, settled }: Matter): number {
       return { missed: 10, unproven: 12, open: 14, proven: 16 }[cause.stand.standing]
     case 'instrument':
       return 18
+    case 'fault':
+      return 22
     case 'eggs':
       return 30
+    case 'list':
+      return 38
     case 'round':
       return 40
   }
@@ -235,6 +245,46 @@ function rounds({ kitchen, begun, units: all, limits, zone, matters }: Unresolve
         },
       ]
     })
+}
+
+/** What somebody found wrong as they went through a list: one matter each time. */
+function faults({ kitchen, lists, matters }: Unresolved, now: Instant): Matter[] {
+  return lists.listsDone
+    .filter(({ at, faults: found }) => found.length > 0 && now - at < RAISED)
+    .filter(({ entry }) => closingsOf(matters, 'fault', entry).length === 0)
+    .map(({ entry, name, at, by, faults: found }) => ({
+      id: entry,
+      of: 'fault',
+      subject: { type: 'kitchen', id: kitchen },
+      since: at,
+      cause: { of: 'fault', list: name, faults: found, by },
+      batches: [],
+      items: [],
+      settled: true,
+      before: [],
+    }))
+}
+
+/** Lists that nobody went through in time: those of one time are one matter. */
+function missedLists({ kitchen, lists, zone, matters }: Unresolved, now: Instant): Matter[] {
+  const missed = new Map<Instant, ListOfDay[]>()
+  for (const each of listsOfDays(lists, LIST_RAISED, zone, now))
+    if (each.state === 'missed') missed.set(each.due, [...(missed.get(each.due) ?? []), each])
+  const closings = closingsOf(matters, 'list', kitchen)
+  return [...missed]
+    .filter(([due]) => !closings.some(({ value }) => value.since === due))
+    .map(([due, all]) => ({
+      id: kitchen,
+      of: 'list',
+      subject: { type: 'kitchen', id: kitchen },
+      since: due,
+      cause: { of: 'list', names: all.map(({ list }) => list.name) },
+      batches: [],
+      items: [],
+      // It was not gone through then, and never will be.
+      settled: true,
+      before: repeats(matters, 'list', kitchen, now),
+    }))
 }
 
 function standing(batch: LoggedBatch, now: Instant) {
