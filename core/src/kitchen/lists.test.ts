@@ -24,7 +24,10 @@ const OPENING: DailyList = {
 
 class Lists extends KitchenStory {
   set(minutes: number, ...lists: DailyList[]) {
-    return this.post('lists-set', this.kitchen.id, minutes, { lists }, { by: LEAD }).posted
+    return this.setLate(minutes, 0, lists)
+  }
+  setLate(minutes: number, after: number, lists: DailyList[]) {
+    return this.post('lists-set', this.kitchen.id, minutes, { lists }, { by: LEAD, after }).posted
   }
   done(minutes: number, faults: { line: string; note: string }[] = [], how = {}, day = DAY) {
     return this.post('list-done', this.kitchen.id, minutes, { list: 'opening', day, faults }, how).posted
@@ -79,7 +82,15 @@ describe('a list of the house', () => {
     expect(story.state(420)).toEqual(['missed', 'due'])
     story.set(430)
     expect(story.state(440)).toEqual(['missed'])
+
     expect(story.matters(440)).toEqual([{ of: 'list', names: ['Opening'] }])
+  })
+
+  it('stays missed when it is taken away as if that had been before it was due', () => {
+    const story = opened()
+    expect(story.state(250)).toEqual(['missed'])
+    expect(story.setLate(60, 200, [])).toMatchObject({ ok: true })
+    expect(story.state(270)).toEqual(['missed'])
   })
 
   it('is gone through on its own day, as it is asked for, and set by the lead alone', () => {
@@ -114,6 +125,14 @@ describe('a list of the house', () => {
     const { entry } = story.kitchen.read('kitchen', story.kitchen.id)!.listsDone[0]!
     const closing = { at: at(50), value: { of: 'fault', subject: {} } } as unknown as Fact<MatterClosed>
     expect(story.matters(60, [closing], entry)).toEqual([])
+  })
+
+  it('raises what is said to have been found weeks ago', () => {
+    const story = opened()
+    const weeks = 35 * MINUTES
+    const told = story.done(20, [{ line: 'traps', note: 'a mouse' }], { after: weeks })
+    expect(told).toMatchObject({ ok: true })
+    expect(story.matters(weeks + 30).map(({ of }) => of)).toContain('fault')
   })
 
   it('of which two are missed at one time are one matter', () => {

@@ -54,7 +54,7 @@ export const listDone: KindOf<'list-done'> = {
       const faults = body.faults.map(({ line, note }) => ({ text: textOf(line), note }))
       const known = Math.max(at, knownAt(entry))
       const done = { entry: id, list: body.list, name: list?.name ?? body.list, day: body.day, faults, at, by, known }
-      return { ...state, listsDone: [...state.listsDone.filter((each) => at - each.at < KEPT), done] }
+      return { ...state, listsDone: [...state.listsDone.filter((each) => known - each.known < KEPT), done] }
     },
   },
 }

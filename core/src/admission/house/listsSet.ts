@@ -3,6 +3,7 @@ import { DAY } from '../../ground/instant'
 import { FieldError, list, nameOf, object, text, whole, type Field } from '../../ground/field'
 import { timeOfDayIn } from '../../ground/timeOfDay'
 import { MOST_LINES, MOST_LISTS, type DailyList } from '../../ledger/dailyList'
+import { knownAt } from '../../ledger/late'
 import type { KindOf } from '../guard/kindOf'
 
 declare module '../../ledger/entry' {
@@ -27,7 +28,10 @@ export const listsSet: KindOf<'lists-set'> = {
   refuse: ({ about, kitchen }) =>
     about.id === kitchen ? null : { code: 'not there', field: 'about.id', what: 'kitchen' },
   folds: {
-    kitchen(state, { claim: { at, body } }) {
+    kitchen(state, entry) {
+      const { body } = entry.claim
+      // From when the kitchen knows of it: dated back it would take away what was missed since.
+      const at = Math.max(entry.claim.at, knownAt(entry))
       const goesOn = (one: DailyList) =>
         state.lists.some(({ list: there, until }) => until === null && canonical(there) === canonical(one))
       const ended = state.lists.map((version) => {

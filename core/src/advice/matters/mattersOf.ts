@@ -249,20 +249,23 @@ function rounds({ kitchen, begun, units: all, limits, zone, matters }: Unresolve
 
 /** What somebody found wrong as they went through a list: one matter each time. */
 function faults({ kitchen, lists, matters }: Unresolved, now: Instant): Matter[] {
-  return lists.listsDone
-    .filter(({ at, faults: found }) => found.length > 0 && now - at < RAISED)
-    .filter(({ entry }) => closingsOf(matters, 'fault', entry).length === 0)
-    .map(({ entry, name, at, by, faults: found }) => ({
-      id: entry,
-      of: 'fault',
-      subject: { type: 'kitchen', id: kitchen },
-      since: at,
-      cause: { of: 'fault', list: name, faults: found, by },
-      batches: [],
-      items: [],
-      settled: true,
-      before: [],
-    }))
+  return (
+    lists.listsDone
+      // By when it was known: what somebody says they found long ago is raised like any other.
+      .filter(({ known, faults: found }) => found.length > 0 && now - known < RAISED)
+      .filter(({ entry }) => closingsOf(matters, 'fault', entry).length === 0)
+      .map(({ entry, name, at, by, faults: found }) => ({
+        id: entry,
+        of: 'fault',
+        subject: { type: 'kitchen', id: kitchen },
+        since: at,
+        cause: { of: 'fault', list: name, faults: found, by },
+        batches: [],
+        items: [],
+        settled: true,
+        before: [],
+      }))
+  )
 }
 
 /** Lists that nobody went through in time: those of one time are one matter. */
