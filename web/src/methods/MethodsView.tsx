@@ -1,4 +1,4 @@
-import { Suspense, useState } from 'react'
+import { Suspense, useMemo, useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import {
   approvedOf,
@@ -12,7 +12,9 @@ import {
   methodFile,
   problemsOf,
   readMethodFile,
+  type LimitSet,
   type Method,
+  type MethodState,
 } from '@logged-thermal/core'
 import { claimWord, fieldSentence, methodsMessages, oursMessages, planMessages, span } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
@@ -50,19 +52,18 @@ export function MethodsView() {
   const [wrong, setWrong] = useState<string | null>(null)
   const [own, setOwn] = useState(false)
   const drafts = useAppSelector((state) => state.drafts)
+  const methods = line?.methods
+  const limits = limitsAt(line?.limits?.versions ?? [], now)
+  const day = dayOf(now, line?.kitchen.zone ?? 'UTC')
+  // Not with each letter that is typed: every method is judged for its problems and its plan.
+  const known = useMemo(
+    () => (methods ?? []).map((state) => rowOf(state, methods ?? [], limits, day)),
+    [methods, limits, day],
+  )
   if (!line) return null
   const mayWrite = open && (person?.role === 'chef' || person?.role === 'lead')
-  const find = (id: string): Method | null => line.methods.find((state) => state.id === id)?.versions.at(-1) ?? null
-  const limits = limitsAt(line.limits?.versions ?? [], now)
-  const day = dayOf(now, line.kitchen.zone)
-  const rows = line.methods
-    .map((state) => {
-      const method = latestOf(state)
-      const faults = limits ? blocking(problemsOf(method, limits, day, find), method).length : 0
-      const plan: Row['plan'] = limits ? (planOfMethod(state, line.methods, limits, day)?.standing ?? 'none') : 'none'
-      const inForce = approvedOf(state)?.version ?? null
-      return { state, method, facts: factsOf(method, find), faults, inForce, plan }
-    })
+  const find = (id: string) => line.methods.find((state) => state.id === id)?.versions.at(-1) ?? null
+  const rows = known
     .filter(({ method, facts }) => methodMatches(method, wanted, facts))
     .sort(
       (a, b) =>
@@ -146,11 +147,25 @@ export function MethodsView() {
 }
 
 interface Row {
+  state: MethodState
   method: Method
   facts: ReturnType<typeof factsOf>
   faults: number
   inForce: number | null
   plan: PlanStanding | 'none'
+}
+
+function rowOf(state: MethodState, methods: readonly MethodState[], limits: LimitSet | null, day: string): Row {
+  const find = (id: string) => methods.find((each) => each.id === id)?.versions.at(-1) ?? null
+  const method = latestOf(state)
+  return {
+    state,
+    method,
+    facts: factsOf(method, find),
+    faults: limits ? blocking(problemsOf(method, limits, day, find), method).length : 0,
+    inForce: approvedOf(state)?.version ?? null,
+    plan: limits ? (planOfMethod(state, methods, limits, day)?.standing ?? 'none') : 'none',
+  }
 }
 
 function columnsOf(drafts: Readonly<Record<string, unknown>>): Column<Row>[] {
