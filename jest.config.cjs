@@ -44,7 +44,7 @@ const project = (name, more = {}) => ({
 
 module.exports = {
   // Tests take milliseconds to some seconds; the room is for a machine that is busy with something else.
-  testTimeout: 60_000,
+  testTimeout: 180_000,
   // Jest's own choice leaves one CPU idle, on two that is half of them; more than four would crowd the database.
   maxWorkers: Math.min(4, availableParallelism()),
   projects: [

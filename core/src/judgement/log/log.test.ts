@@ -61,6 +61,18 @@ describe('how a batch stands from when on', () => {
   })
 })
 
+it('goes from running to not proven by the time in the band alone, from the very reading that found it warm', () => {
+  const story = new Story(limitsFrom('anz-3-2-2', 'C'))
+  story.read(0, 60)
+  story.read(1, 0)
+  story.read(2, 60.1)
+  story.read(361, 60.1)
+  const stands = standsFrom(story.batch, world)
+  const exposure = (minutes: number) =>
+    standAt(stands, at(minutes)).findings.find(({ check }) => check.limit.key === 'exposure')?.standing
+  expect([exposure(361), exposure(599), exposure(600)]).toEqual(['open', 'open', 'unproven'])
+})
+
 describe('a batch as the Log shows it', () => {
   it('names who and what had to do with it, and says what it passed with the least to spare', () => {
     const logged = loggedBatch(wellMade().batch, world)

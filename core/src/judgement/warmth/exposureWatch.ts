@@ -11,6 +11,8 @@ export interface Exposed {
   time: Bounded
   /** Of the most, since it was last read in the band; 0 where it was read cold. */
   sinceMs: number
+  /** It adds up from now on: also at the very instant of the reading that found it warm. */
+  goesOn: boolean
   last: { at: Instant; celsius: number } | null
 }
 
@@ -69,7 +71,8 @@ export class ExposureWatch extends Follower {
   exposed(now: Instant): Exposed {
     const { counted, sum, lastAt, last } = this
     const read = lastAt === -Infinity ? null : { at: lastAt, celsius: last }
-    const sinceMs = counted && read && last > this.low + SAME_DEGREE ? Math.max(0, now - lastAt) : 0
-    return { counted, time: { ...sum, most: sum.most + sinceMs }, sinceMs, last: read }
+    const goesOn = counted && read !== null && last > this.low + SAME_DEGREE
+    const sinceMs = goesOn ? Math.max(0, now - lastAt) : 0
+    return { counted, time: { ...sum, most: sum.most + sinceMs }, sinceMs, goesOn, last: read }
   }
 }

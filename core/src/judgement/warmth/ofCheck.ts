@@ -16,7 +16,7 @@ export function watchExposure(check: Check, rule: ExposureRule, span: Span): Che
   return {
     take: (trace, from, to) => watch.take(trace, from, to),
     find(now): Finding {
-      const { counted, time, sinceMs, last } = watch.exposed(now)
+      const { counted, time, sinceMs, goesOn, last } = watch.exposed(now)
       const standing: Standing =
         time.least >= discard * MINUTE ? 'missed' : time.most >= discard * MINUTE ? 'unproven' : 'open'
       const reached = rule.bands.filter(({ fromMinutes }) => time.least >= fromMinutes * MINUTE).at(-1)
@@ -28,7 +28,7 @@ export function watchExposure(check: Check, rule: ExposureRule, span: Span): Che
           : { code: 'not there to stay' },
         need: { code: 'under now', celsius: low },
         deciding: last ? [last.at] : [],
-        nextAt: standing === 'open' && sinceMs > 0 ? now + (discard * MINUTE - time.most) : null,
+        nextAt: standing === 'open' && goesOn ? now + (discard * MINUTE - time.most) : null,
       })
     },
   }
