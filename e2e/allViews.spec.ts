@@ -63,7 +63,7 @@ if (isFull)
   })
 
 test('in a language 40 % longer nothing is left in English, and nothing is cut or covered', async ({ browser }) => {
-  test.setTimeout(300_000)
+  test.setTimeout(600_000)
   const page = await kitchen.person(browser, 'Ilse Varrow')
   await page.evaluate(() => localStorage.setItem('lt.language', 'en-XA'))
   const { texts, words } = await given(page)

@@ -4,7 +4,6 @@ import { choose, goTo, RunningKitchen, signAs, tap, tapReading, type PINS, typeT
 
 let kitchen: RunningKitchen
 test.beforeAll(async () => {
-  test.setTimeout(120_000)
   kitchen = await RunningKitchen.open()
 })
 test.afterAll(() => kitchen.close())

@@ -12,7 +12,6 @@ interface Line {
 let kitchen: RunningKitchen
 test.describe.configure({ mode: 'serial' })
 test.beforeEach(async () => {
-  test.setTimeout(120_000)
   kitchen = await RunningKitchen.open()
 })
 test.afterEach(() => kitchen.close())

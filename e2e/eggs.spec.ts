@@ -4,7 +4,6 @@ import { begin, check, proven, slab, type } from './guidedBench'
 
 let kitchen: RunningKitchen
 test.beforeAll(async () => {
-  test.setTimeout(120_000)
   kitchen = await RunningKitchen.open()
 })
 test.afterAll(() => kitchen.close())

@@ -5,7 +5,6 @@ import { choose, goTo, inMenu, PINS, RunningKitchen, tapReading } from './kitche
 let kitchen: RunningKitchen
 test.describe.configure({ mode: 'serial' })
 test.beforeAll(async () => {
-  test.setTimeout(120_000)
   kitchen = await RunningKitchen.open()
 })
 test.afterAll(() => kitchen.close())

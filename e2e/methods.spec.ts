@@ -8,7 +8,6 @@ import { choose, inMenu, RunningKitchen, signAs, tapReading, type PINS } from '.
 let kitchen: RunningKitchen
 test.describe.configure({ mode: 'serial' })
 test.beforeAll(async () => {
-  test.setTimeout(120_000)
   kitchen = await RunningKitchen.open()
 })
 test.afterAll(() => kitchen.close())

@@ -5,7 +5,6 @@ import { goTo, RunningKitchen, signAs, tap, tapReading, type PINS } from './kitc
 let kitchen: RunningKitchen
 test.describe.configure({ mode: 'serial' })
 test.beforeAll(async () => {
-  test.setTimeout(120_000)
   kitchen = await RunningKitchen.open()
 })
 test.afterAll(() => kitchen.close())
@@ -27,7 +26,6 @@ const signedFor = async (page: Page, method: string) => {
 test('three bakes read in the middle validate it; then oven, minutes and look close it, and no probe', async ({
   browser,
 }) => {
-  test.setTimeout(180_000)
   const page = await person(browser, 'Noor Hallet')
   const bake = async (core: number | null) => {
     await begin(page, 'Walnut crumb sheet')

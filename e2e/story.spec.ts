@@ -4,7 +4,6 @@ import { inMenu, PINS, RunningKitchen, tapReading } from './kitchen'
 let kitchen: RunningKitchen
 test.describe.configure({ mode: 'serial' })
 test.beforeAll(async () => {
-  test.setTimeout(120_000)
   kitchen = await RunningKitchen.open()
 })
 test.afterAll(() => kitchen.close())
@@ -53,7 +52,6 @@ test('the second tablet paints every entry as it is made', async ({ browser }) =
 test('a batch from the stove to its discard date, seen from a second tablet, and again after a restart', async ({
   browser,
 }) => {
-  test.setTimeout(180_000)
   const cook = await person(browser, 'Mina Osk')
   const other = await person(browser, 'Teo Brandt')
 

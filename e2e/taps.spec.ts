@@ -161,13 +161,11 @@ const stories: { name: string; most: number; made: (page: Page) => Promise<void>
 for (const some of [stories.slice(0, 2), stories.slice(2, 4), stories.slice(4, 5), stories.slice(5)])
   test.describe(some.map(({ name }) => name).join(', '), () => {
     test.beforeAll(async () => {
-      test.setTimeout(120_000)
       kitchen = await RunningKitchen.open()
     })
     test.afterAll(() => kitchen.close())
     for (const { name, most, made } of some)
       test(`${name}, from its start to its label, in at most ${most} taps`, async ({ browser }) => {
-        test.setTimeout(120_000)
         const page = await kitchen.person(browser, 'Mina Osk')
         const taps = await counted(page)
         await made(page)
