@@ -350,7 +350,7 @@ test('the written plan of a method is out of date once its limits changed; the l
   await row(lead).getByRole('link', { name: 'out of date' }).click()
   const sheet = lead.getByRole('article', { name: 'Written plan of Walnut crumb sheet' })
   await expect(sheet).toContainText('signed for method version 1, limits version 1')
-  await expect(sheet.getByRole('row', { name: /3 Bake.*68° for 17 s.*3-401\.11.*Bake on/ })).toBeVisible()
+  await expect(sheet.getByRole('row', { name: /3 Bake.*68° for 17 s.*3-401\.11.*Bake longer/ })).toBeVisible()
   await expect(sheet).toContainText('Step 1, Whip: Step 3 heats all of it afterwards.')
   await expectAccessible(lead)
   await lead.getByRole('button', { name: 'Sign it anew' }).click()

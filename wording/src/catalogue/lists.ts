@@ -44,7 +44,7 @@ export const listsMessages = {
   starter_closing: 'Closing',
   starter_weekly: 'Weekly',
   starterLines_opening:
-    'Refrigerators and freezers read\nProbe in ice water: right within its tolerance\nHand basins: warm water, soap, towels\nSanitizer: the strip matches its label\nNobody at work is ill or has an open wound',
+    'Refrigerators and freezers read\nProbe in ice water: right within its tolerance\nHand basins: warm water, soap, towels\nSanitizer: the strip matches its label',
   starterLines_closing:
     'What ends today is binned\nChurn stripped, cleaned, drying in pieces\nDishwasher: drained, its filter clean\nSurfaces and cloths clean, sanitizer emptied\nFloor and drains clean, bins out\nNo trace of pests',
   starterLines_weekly:

@@ -1,3 +1,4 @@
+import { orNull, record } from '../../ground/jsonSchema'
 import { METHOD_FILE } from './methodFile'
 import { MARKS } from './parseMethod'
 import { schedules } from '../../rules/sets/schedules'
@@ -5,14 +6,7 @@ import { COOLINGS, COOLS_FIRST, COVERED, FAMILY_KEYS, OVER, STEP_KINDS } from '.
 
 const text = (maxLength: number) => ({ type: 'string', minLength: 1, maxLength })
 const number = (minimum: number, maximum: number) => ({ type: 'number', minimum, maximum })
-const orNull = (schema: object) => ({ anyOf: [schema, { type: 'null' }] })
 const list = (items: object) => ({ type: 'array', items, maxItems: 200 })
-const record = (properties: Record<string, object>, optional: string[] = []) => ({
-  type: 'object',
-  properties,
-  required: Object.keys(properties).filter((name) => !optional.includes(name)),
-  additionalProperties: false,
-})
 const id = { type: 'string', pattern: '^[0-9a-f]{8}-[0-9a-f]{4}-[1-9a-f][0-9a-f]{3}-[0-9a-f]{4}-[0-9a-f]{12}$' }
 const degrees = record({ c: number(-90, 400), f: number(-130, 752) })
 const typed = record({ value: { type: 'number' }, unit: { enum: ['C', 'F'] } })

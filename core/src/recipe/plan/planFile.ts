@@ -1,3 +1,4 @@
+import { orNull, record } from '../../ground/jsonSchema'
 import { ALLERGENS } from '../ingredient/own'
 import { COOLINGS, FAMILY_KEYS, STEP_KINDS } from '../method/method'
 import { HAZARDS, WATCHED } from './control'
@@ -29,14 +30,7 @@ export function planFile(
 
 const text = (maxLength: number) => ({ type: 'string', maxLength })
 const whole = { type: 'integer', minimum: 1 }
-const orNull = (schema: object) => ({ anyOf: [schema, { type: 'null' }] })
 const list = (items: object) => ({ type: 'array', items })
-const record = (properties: Record<string, object>, optional: string[] = []) => ({
-  type: 'object',
-  properties,
-  required: Object.keys(properties).filter((name) => !optional.includes(name)),
-  additionalProperties: false,
-})
 /** Of which only the kind is the same for all. */
 const open = (...required: string[]) => ({ type: 'object', required })
 const source = record({
