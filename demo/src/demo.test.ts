@@ -51,7 +51,7 @@ describe('the demo', () => {
       fc.property(minutes, zones, (minute, zone) => {
         expect(shownAt(Date.UTC(2026, 0, 1) + minute * 60_000, zone)).toEqual(SHOWN)
       }),
-      { numRuns: 60 * Number(process.env.LT_TIMES ?? 1) },
+      { numRuns: 40 * Number(process.env.LT_TIMES ?? 1) },
     )
   })
 

@@ -16,7 +16,7 @@ import { openKitchen, type TestKitchen } from '../test/kitchen'
 import { storeOf } from '../test/storeKitchen'
 import { TABLES } from './statements'
 
-const CLAIMS = 350
+const CLAIMS = 250
 const sha256 = (text: string) => createHash('sha256').update(text).digest('hex')
 /** From 0 to 1, the same in every run. */
 const chance = (of: string) => parseInt(sha256(of).slice(0, 8), 16) / 2 ** 32
