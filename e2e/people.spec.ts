@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { PINS, RunningKitchen, signAs, tap } from './kitchen'
+import { choose, goTo, PINS, RunningKitchen, signAs, tap, typeTime } from './kitchen'
 
 let kitchen: RunningKitchen
 test.beforeAll(async () => {
@@ -123,4 +123,37 @@ test('somebody new is added at the tablet, logs at once, and is gone from every 
   await expect(lead.getByRole('button', { name: 'PIN of Ana Lind' })).toHaveCount(0)
   await expect(own.getByText('Who opens the shift?')).toBeVisible()
   await expect(own.getByRole('button', { name: 'Ana Lind' })).toHaveCount(0)
+})
+
+test('who is not fit to work is between them and the lead, and what they had in hand is listed', async ({
+  browser,
+}) => {
+  const cook = await kitchen.person(browser, 'Mina Osk')
+  await goTo(cook, 'Fit to work')
+  await expect(cook.getByText('For the food-safety lead alone.')).toBeVisible()
+  await expect(cook.getByRole('region', { name: 'PIN' })).toHaveCount(0)
+
+  const lead = await kitchen.person(browser, 'Ilse Varrow')
+  await goTo(lead, 'Fit to work')
+  await signAs(lead, 'Ilse Varrow')
+  await tap(lead, 'Somebody is not fit')
+  const sheet = lead.getByRole('dialog')
+  await choose(sheet, 'Who', 'Mina Osk')
+  await sheet.getByRole('checkbox', { name: 'Vomiting' }).check()
+  await typeTime(sheet, 'Time', '07:30')
+  await signAs(lead, 'Ilse Varrow')
+  await expect(sheet).toBeHidden()
+  const card = lead.getByRole('region', { name: 'Mina Osk' })
+  await expect(card).toContainText('Stays out of the kitchen')
+  await expect(card).toContainText('Vomiting: until 24 hours free of it. Food Code 2022, 2-201.12(A), 2-201.13(A)')
+  await expect(card).toContainText('No proven heat came after it')
+  await card.getByRole('button', { name: 'Back with open food' }).click()
+  await expect(lead.getByRole('dialog')).toContainText('They are not free of it yet.')
+  await lead.keyboard.press('Escape')
+  await card.getByRole('link').first().click()
+  await expect(lead).toHaveURL(/store\/lineage\/batch/)
+  // Nothing of it stays on the tablet.
+  await goTo(lead, 'Fit to work')
+  await expect(lead.getByText('Mina Osk')).toHaveCount(0)
+  for (const page of [cook, lead]) await page.context().close()
 })

@@ -23,6 +23,7 @@ export const PATHS = [
   '/cooldown',
   '/temper',
   '/people',
+  '/fitness',
   '/instruments',
   '/settings',
   '/hours',

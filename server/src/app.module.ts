@@ -7,6 +7,7 @@ import { DatabaseModule } from './database/database.module'
 import { HealthModule } from './health/health.module'
 import { LedgerModule } from './ledger/ledger.module'
 import { AccessModule } from './access/access.module'
+import { FitnessModule } from './fitness/fitness.module'
 import { GroupModule } from './group/group.module'
 import { InstrumentsModule } from './instruments/instruments.module'
 import { LineModule } from './line/line.module'
@@ -45,6 +46,7 @@ export class AppModule {
         LineModule,
         LogModule,
         MattersModule,
+        FitnessModule,
         GroupModule,
         BatchesModule,
         MethodsModule,

@@ -31,3 +31,15 @@ export { coolingStages, heatRows, nameIn, ruleSets } from './sets/ruleSets'
 export { schedules } from './sets/schedules'
 export { printedFahrenheit } from './sets/printedFahrenheit'
 export { judged } from './judged'
+export {
+  backShut,
+  fitnessRule,
+  SYMPTOMS,
+  unfitness,
+  type BackShut,
+  type FitAgain,
+  type FitnessRule,
+  type Symptom,
+  type Unfit,
+  type Unfitness,
+} from './fitness'

@@ -28,6 +28,8 @@ export const GRANTS: Record<string, { may: readonly Privilege[]; columns?: reado
   account: { may: ['SELECT', 'INSERT', 'UPDATE'] },
   account_person: { may: ['SELECT', 'INSERT'] },
   account_session: { may: ['SELECT', 'INSERT', 'UPDATE'] },
+  // The lead forgets it again: nobody's illness is kept for ever.
+  unfit: { may: ['SELECT', 'INSERT', 'UPDATE', 'DELETE'] },
   // The logbook itself: it is added to through append_entries alone.
   entry: { may: ['SELECT'] },
   chain_head: { may: ['SELECT'], columns: ['core', 'subjects_core'] },

@@ -28,6 +28,7 @@ import type {
   ShownBake,
   Standing,
   UnitCard,
+  Unfit,
   UnitState,
   VesselState,
   Change,
@@ -57,6 +58,7 @@ export interface Answers {
   PersonAdded: { id: Id }
   PersonChanged: { changed: true }
   KitchenNamed: { named: true }
+  UnfitPeople: UnfitPeople
   EntryHash: { hash: string | null }
   Posted: { now: Instant; results: PostResult[] }
   Line: LineAnswer
@@ -297,4 +299,36 @@ export interface ProblemDetails {
   /** A sentence for a person. */
   detail: string
   field?: string
+}
+
+/** Who is not fit to work with food, and who was: for the lead alone. */
+export interface UnfitPeople {
+  now: Instant
+  /** The latest first. */
+  people: UnfitPerson[]
+}
+
+export interface UnfitPerson extends Unfit {
+  id: Id
+  person: Id
+  toldAt: Instant
+  toldBy: Id
+  /** Back with open food; null: not yet. */
+  back: { at: Instant; by: Id; papers: string; covered: boolean } | null
+  /** What they entered something about from the onset on, until they were back. */
+  handled: Handled[]
+}
+
+/** A batch or a thing in the store that somebody had in hand. */
+export interface Handled {
+  type: 'batch' | 'item'
+  id: Id
+  code: string
+  name: string
+  first: Instant
+  last: Instant
+  /** Whether a heat that its limits ask for is proven after the last of it. */
+  heatedAfter: boolean
+  /** A batch: what of it is still held, each by its name and code. */
+  left: { id: Id; code: string; name: string }[]
 }

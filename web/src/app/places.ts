@@ -82,6 +82,7 @@ const PLACES = {
     says: say('whoWorksHere'),
     under: 'more',
   },
+  fitness: { path: '/fitness', name: say('fitness'), says: say('whoMayNotWork'), under: 'more' },
   instruments: {
     path: '/instruments',
     name: say('instruments'),
@@ -133,6 +134,6 @@ export const IN_MORE: readonly { name: string; of: readonly PlaceKey[] }[] = [
   { name: say('coldStore'), of: ['list', 'unitRound', 'bin', 'receive'] },
   {
     name: say('rulesPeople'),
-    of: ['review', 'changes', 'trends', 'methods', 'limits', 'instruments', 'people', 'settings'],
+    of: ['review', 'changes', 'trends', 'methods', 'limits', 'instruments', 'people', 'fitness', 'settings'],
   },
 ]

@@ -30,6 +30,8 @@ export const shellMessages = {
   showScale: 'Show °{scale}',
   night: 'Night',
   day: 'Day',
+  fitness: 'Fit to work',
+  whoMayNotWork: 'Who may not work with food now. The lead’s alone.',
   peoplePlace: 'People and tablets',
   find: 'Find',
   findWhat: 'A dish, a code, a lot, a name',

@@ -17,6 +17,7 @@ import { Migration0016Idle } from './Migration0016Idle'
 import { Migration0017Accounts } from './Migration0017Accounts'
 import { Migration0018NextKitchen } from './Migration0018NextKitchen'
 import { Migration0019Log } from './Migration0019Log'
+import { Migration0020Fitness } from './Migration0020Fitness'
 
 /** In order; a released one never changes. */
 export const migrations = [
@@ -39,4 +40,5 @@ export const migrations = [
   { name: 'Migration0017Accounts', class: Migration0017Accounts },
   { name: 'Migration0018NextKitchen', class: Migration0018NextKitchen },
   { name: 'Migration0019Log', class: Migration0019Log },
+  { name: 'Migration0020Fitness', class: Migration0020Fitness },
 ]
