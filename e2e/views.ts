@@ -24,6 +24,7 @@ export const PATHS = [
   '/temper',
   '/people',
   '/fitness',
+  '/traces',
   '/instruments',
   '/settings',
   '/hours',

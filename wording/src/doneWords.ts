@@ -158,4 +158,4 @@ export function itemDoneWords(
 function movedWord(key: MoveHow, reader: Spoken): string {
   return say(reader, `moved_${key}`)
 }
-const USED = { sold: 'sold', served: 'served', tasted: 'tasted' } as const
+const USED = { sold: 'sold', served: 'served', tasted: 'tasted', sample: 'kept as a sample' } as const

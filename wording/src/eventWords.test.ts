@@ -26,6 +26,9 @@ it.each([
   ['item-dispatched', { name: 'the Lantern rooms' }, 'Quince curd 330-1 out to the Lantern rooms'],
   ['entries-refused', { entries: [{ id: '330-2' }] }, 'Late entries not let count, Quince curd 330-2'],
   ['entries-accepted', { entries: [{ id: 'gone' }, { id: '330-2' }] }, 'Late entries let count, Quince curd 330-2'],
+  ['list-done', { faults: [{}] }, 'A list gone through by Person a, one thing not right'],
+  ['plan-signed', { version: 2 }, 'Written plan of Quince curd 330-1: version 2 signed'],
+  ['trace-ended', { found: ['a', 'b'], missing: [] }, 'A trace was tried: 2 things found'],
   ['delegated', { to: null }, 'Nobody stands in for the lead'],
 ])('says of %s what happened', (kind, body, said) => {
   expect(words(kind, body)).toBe(said)

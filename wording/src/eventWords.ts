@@ -52,6 +52,12 @@ export function eventWords({ claim }: Pick<SealedEntry, 'claim'>, names: Names, 
       return say(reader, 'letCount', { what: body.entries.flatMap(({ id }) => names.of(id) ?? [])[0] ?? what })
     case 'entries-refused':
       return say(reader, 'notLetCount', { what: body.entries.flatMap(({ id }) => names.of(id) ?? [])[0] ?? what })
+    case 'list-done':
+      return say(reader, 'listDone', { who: names.person(by), faults: body.faults.length })
+    case 'plan-signed':
+      return say(reader, 'planSigned', { what, version: body.version })
+    case 'trace-ended':
+      return say(reader, 'traceEnded', { found: body.found.length, missing: body.missing.length })
     case 'limits-set':
       return say(reader, 'limitsChanged')
     case 'method-approved':

@@ -1,4 +1,4 @@
-import type { IncidentWhat, Matter } from '@logged-thermal/core'
+import type { Complaint, IncidentWhat, Matter } from '@logged-thermal/core'
 import { mattersMessages } from './catalogue/matters'
 import { speaker, type Spoken } from './catalogue/say'
 import { clock, degrees, span, type Reader } from './figures'
@@ -102,9 +102,21 @@ function causeWords(
     case 'incident':
       return {
         title: `${incidentWord(cause.incident.what, reader)}: ${cause.incident.note}`,
-        says: [say(reader, 'toldAt', { time: clock(since, reader) })],
+        says: [
+          ...(cause.incident.complaint ? [complaintWords(cause.incident.complaint, reader)] : []),
+          say(reader, 'toldAt', { time: clock(since, reader) }),
+        ],
       }
   }
+}
+
+function complaintWords({ people, eaten, onset }: Complaint, reader: Reader): string {
+  return say(reader, 'complaintSays', {
+    people,
+    eaten: clock(eaten, reader),
+    ill: onset !== null,
+    onset: clock(onset ?? eaten, reader),
+  })
 }
 
 export function incidentWord(key: IncidentWhat, reader: Spoken): string {

@@ -15,6 +15,7 @@ export const INCIDENTS = [
   'wrong allergen',
   'water in the food',
   'outside',
+  'complaint',
   'other',
 ] as const
 export type IncidentWhat = (typeof INCIDENTS)[number]
@@ -25,6 +26,17 @@ export interface Incident {
   note: string
   items: Id[]
   batches: Id[]
+  /** Of a complaint, and of nothing else. */
+  complaint?: Complaint
+}
+
+/** Somebody who ate it says that they fell ill, or what was wrong with it. No name, no diagnosis. */
+export interface Complaint {
+  eaten: Instant
+  /** When the first of them fell ill; null: nobody did, or it is not known. */
+  onset: Instant | null
+  /** How many people. */
+  people: number
 }
 
 /** What a matter is about: a batch that does not stand, a unit that was warm, and so on. */

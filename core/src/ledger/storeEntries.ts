@@ -141,7 +141,9 @@ export interface PartUsed {
 /** Some of an item went to people. */
 export interface ItemUse {
   measure: Measure
-  then: 'sold' | 'served' | 'tasted'
+  then: 'sold' | 'served' | 'tasted' | 'sample'
+  /** Of a sample: of what by name and code, where it is kept and through which day; core finds all but the place. */
+  sample?: { name: string; place: string; until: Day }
   /** It has happened, whatever stood against it. */
   happened?: true
 }

@@ -30,6 +30,7 @@ export { movable, SIGNED_DAYS, type Movable, type SignedLine } from './signedLin
 export { coolingStages, heatRows, nameIn, ruleSets } from './sets/ruleSets'
 export { schedules } from './sets/schedules'
 export { printedFahrenheit } from './sets/printedFahrenheit'
+export { sampleRule, type SampleRule } from './samples'
 export { judged } from './judged'
 export {
   backShut,

@@ -47,6 +47,8 @@ export {
 export { inheritedOf } from './newItem'
 export { isMoreThanLeft, packagesOf } from './eggPackage'
 export { isEggLot, mayGoIn, type LotState } from './lot'
+export type { KeptSample } from './samples'
+export type { TraceTry } from './traceTries'
 export { askedOn, type DoneList, type ListVersion } from './dailyLists'
 export type { KitchenState } from './kitchen'
 export type { ToolState, ToolUse } from './tool'

@@ -6,7 +6,9 @@ import type { Deputy, Week } from '../ledger/week'
 import type { OwnKept } from '../recipe/ingredient/ours'
 import type { DoneList, ListVersion } from './dailyLists'
 import type { Member } from './members'
+import type { KeptSample } from './samples'
 import type { ToolState } from './tool'
+import type { TraceTry } from './traceTries'
 
 /** What belongs to the kitchen as a whole. */
 export interface KitchenState {
@@ -34,6 +36,10 @@ export interface KitchenState {
   lists: ListVersion[]
   /** When they were gone through, lately. */
   listsDone: DoneList[]
+  /** Traces that were tried, in the order they were begun. */
+  traceTries: TraceTry[]
+  /** Samples that are kept, and those that were lately. */
+  samples: KeptSample[]
   /** Ingredients of its own, in the order they were named. */
   ingredients: OwnKept[]
 }
@@ -55,5 +61,7 @@ export const NEW_KITCHEN: KitchenState = {
   signedDays: [],
   lists: [],
   listsDone: [],
+  traceTries: [],
+  samples: [],
   ingredients: [],
 }

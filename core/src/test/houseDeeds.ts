@@ -6,6 +6,7 @@ import { approvedOf } from '../state/method'
 import { PRACTICE } from '../rules/practice'
 import { NO_TRACES } from '../judgement/lineage/carryOver'
 import { NEW_KITCHEN } from '../state/kitchen'
+import { traceResult } from '../advice/traces'
 import { listsOfDays } from '../advice/round/dailyLists'
 import { OWN, SIEVE, WHY, type Act, type History } from './history'
 import { CHEF, COOK, custard, FRIDGE, idOf, LEAD, OTHER, PROBE } from './kitchenStory'
@@ -128,6 +129,41 @@ export const houseDeeds: Record<string, Act> = {
       if (deed.b < 0.5) history.post('list-done', id, deed, body)
       else history.postLate('list-done', id, deed, body, 200)
     })
+    return 'betters nothing'
+  },
+  'begin a trace': (history, deed) => {
+    const of = { type: 'lot' as const, id: history.lots[deed.pot]! }
+    history.post('trace-begun', history.story.kitchen.id, deed, { of, name: 'Eggs', code: 'E' })
+    return 'betters nothing'
+  },
+  'end a trace': (history, deed) => {
+    const { kitchen } = history.story
+    const runs = kitchen.read('kitchen', kitchen.id)?.traceTries.find(({ ended }) => !ended)
+    const body = { begun: runs?.entry ?? idOf('no trace'), note: '', counted: null, balance: null }
+    const ids = history.items.slice(0, 3)
+    const [found, missing] = deed.a < 0.5 ? [ids, []] : [[], ids]
+    const ended = deed.b < 0.5 ? history.post('trace-ended', kitchen.id, deed, { ...body, found, missing }) : null
+    if (
+      ended &&
+      traceResult(kitchen.read('kitchen', kitchen.id)!.traceTries.find(({ entry }) => entry === body.begun)!)?.passed
+    )
+      throw new Error('a trace passed of which nothing was counted')
+    return 'betters nothing'
+  },
+  'keep a sample': (history, deed) => {
+    const item = history.item(deed)
+    if (!item) return
+    const sample = { name: 'x', place: 'freezer, box 1', until: '2020-01-01' }
+    history.post('item-used', item.id, deed, { measure: { value: 50, unit: 'g' }, then: 'sample', sample })
+    return 'betters nothing'
+  },
+  'end a sample': (history, deed) => {
+    const { kitchen } = history.story
+    const kept = kitchen.read('kitchen', kitchen.id)?.samples.find(({ ended }) => !ended)
+    const body = { sample: kept?.entry ?? idOf('no sample'), note: deed.a < 0.5 ? '' : 'to the authority' }
+    const ended = history.post('sample-ended', kitchen.id, deed, body)
+    if (ended && kept && body.note === '' && dayOf(at(history.now), 'UTC') <= kept.until)
+      throw new Error('a sample was thrown away on a day on which it is kept')
     return 'betters nothing'
   },
   'hand over': (history, deed) => {

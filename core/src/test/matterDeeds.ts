@@ -46,6 +46,17 @@ export const matterDeeds: Record<string, Act> = {
       }
     return 'betters nothing'
   },
+  complain: (history, deed) => {
+    const eaten = Math.round(at(history.now - 600))
+    history.post('incident-told', idOf(`complaint ${history.now} ${deed.a}`), deed, {
+      what: 'complaint',
+      note: 'two guests of one table',
+      items: [],
+      batches: [history.pot(deed)],
+      complaint: { eaten, onset: deed.b < 0.5 ? null : eaten + 60_000, people: 2 },
+    })
+    return 'betters nothing'
+  },
   'close a matter': (history, deed) => {
     const batch = history.pot(deed)
     const body = {

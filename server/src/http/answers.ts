@@ -165,6 +165,8 @@ export interface LineAnswer {
   signedDays: KitchenState['signedDays']
   lists: KitchenState['lists']
   listsDone: KitchenState['listsDone']
+  traceTries: KitchenState['traceTries']
+  samples: KitchenState['samples']
   /** null: the kitchen has none yet. */
   limits: LimitsState | null
   methods: MethodState[]

@@ -130,6 +130,7 @@ const STATUS: Record<Refusal['code'], number> = {
   'not a reading': 422,
   'older version': 409,
   'plan changed': 409,
+  'still kept': 409,
   looser: 422,
   'method blocked': 422,
   backdated: 422,

@@ -96,6 +96,8 @@ export class KeptLines {
       signedDays: state?.signedDays ?? [],
       lists: state?.lists ?? [],
       listsDone: state?.listsDone ?? [],
+      traceTries: state?.traceTries ?? [],
+      samples: state?.samples ?? [],
       limits: await this.states.one(em, kitchenId, 'limits', kitchen.limitsId),
     }
     const apart = (await this.states.openBatches(em, kitchenId)).map(takenApart)

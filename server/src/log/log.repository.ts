@@ -29,6 +29,9 @@ const EVENTS = [
   'incident-told',
   'matter-closed',
   'day-signed',
+  'list-done',
+  'plan-signed',
+  'trace-ended',
 ]
 
 /** Entries of a period that are shown at most. */

@@ -25,6 +25,8 @@ const line: LineData = {
   signedDays: [],
   lists: [],
   listsDone: [],
+  traceTries: [],
+  samples: [],
   units: [],
 }
 const reading = (id: string): AnyClaim => ({

@@ -50,6 +50,8 @@ export interface LineData {
   signedDays: KitchenState['signedDays']
   lists: KitchenState['lists']
   listsDone: KitchenState['listsDone']
+  traceTries: KitchenState['traceTries']
+  samples: KitchenState['samples']
   limits: LimitsState | null
   methods: MethodState[]
   instruments: InstrumentState[]
@@ -119,6 +121,8 @@ function kitchenOf({
   signedDays,
   lists,
   listsDone,
+  traceTries,
+  samples,
 }: LineData): KitchenState {
   // What it was named before needs no keeping, nor what began on which day: only the server answers for a whole day.
   return {
@@ -133,6 +137,8 @@ function kitchenOf({
     signedDays,
     lists,
     listsDone,
+    traceTries,
+    samples,
     begun: [],
     named: null,
   }

@@ -82,6 +82,7 @@ const PLACES = {
     says: say('whoWorksHere'),
     under: 'more',
   },
+  traces: { path: '/traces', name: say('tracesPlace'), says: say('canItBeFound'), under: 'more' },
   fitness: { path: '/fitness', name: say('fitness'), says: say('whoMayNotWork'), under: 'more' },
   instruments: {
     path: '/instruments',
@@ -131,7 +132,7 @@ export const IN_BAR: readonly PlaceKey[] = ['line', 'bench', 'store', 'log', 'mo
 /** What the page of all places shows beside the bar, by where the hands are. */
 export const IN_MORE: readonly { name: string; of: readonly PlaceKey[] }[] = [
   { name: say('onStove'), of: ['start', 'round', 'cooldown', 'temper', 'lists', 'handover'] },
-  { name: say('coldStore'), of: ['list', 'unitRound', 'bin', 'receive'] },
+  { name: say('coldStore'), of: ['list', 'unitRound', 'bin', 'receive', 'traces'] },
   {
     name: say('rulesPeople'),
     of: ['review', 'changes', 'trends', 'methods', 'limits', 'instruments', 'people', 'fitness', 'settings'],

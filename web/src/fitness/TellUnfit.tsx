@@ -1,15 +1,13 @@
 import { useState } from 'react'
-import { dayOf, SYMPTOMS, timeOn, type Id, type Instant, type Symptom } from '@logged-thermal/core'
-import { fitnessMessages, timeOfDay, type Reader } from '@logged-thermal/wording'
+import { SYMPTOMS, type Id, type Symptom } from '@logged-thermal/core'
+import { fitnessMessages, type Reader } from '@logged-thermal/wording'
 import { logsHere, type LineData, type PersonOnList } from '../app/lineData'
 import { useNow } from '../app/now'
 import { CheckField } from '../kit/CheckField'
-import { DateField } from '../kit/DateField'
-import { FieldRow } from '../kit/FieldRow'
 import { Halves } from '../kit/Halves'
 import { SelectField } from '../kit/SelectField'
 import { Sheet } from '../kit/Sheet'
-import { TimeField } from '../kit/TimeField'
+import { WhenFields } from '../kit/WhenFields'
 import { speaks } from '../kit/language'
 import type { UnfitPeople, UnfitPerson } from './fitnessApi'
 import { Signed } from './Signed'
@@ -58,13 +56,21 @@ export function TellUnfit({ line, lead, reader, of, onDone, onClose }: Props) {
               />
             ))}
           </fieldset>
-          <When label={say('began')} at={onset} reader={reader} onAt={setOnset} />
+          <WhenFields label={say('began')} time={say('time')} at={onset} reader={reader} onAt={setOnset} />
           <CheckField
             label={say('isFree')}
             checked={freeSince !== null}
             onCheck={(free) => setFreeSince(free ? now : null)}
           />
-          {freeSince !== null && <When label={say('freeSince')} at={freeSince} reader={reader} onAt={setFreeSince} />}
+          {freeSince !== null && (
+            <WhenFields
+              label={say('freeSince')}
+              time={say('time')}
+              at={freeSince}
+              reader={reader}
+              onAt={setFreeSince}
+            />
+          )}
           <p className="muted">{say('noCause')}</p>
         </div>
         {person !== null && symptoms.length > 0 ? (
@@ -86,30 +92,5 @@ export function TellUnfit({ line, lead, reader, of, onDone, onClose }: Props) {
         )}
       </Halves>
     </Sheet>
-  )
-}
-
-interface WhenProps {
-  label: string
-  at: Instant
-  reader: Reader
-  onAt: (at: Instant) => void
-}
-
-/** A day and a time of it. */
-function When({ label, at, reader, onAt }: WhenProps) {
-  const { zone, hours } = reader
-  const time = timeOfDay(at, { ...reader, hours: 24 })
-  const day = dayOf(at, zone)
-  return (
-    <FieldRow>
-      <DateField label={label} value={day} onValue={(next) => next && onAt(timeOn(next, time, zone))} />
-      <TimeField
-        label={say('time')}
-        value={time}
-        onValue={(next) => next && onAt(timeOn(day, next, zone))}
-        hours={hours}
-      />
-    </FieldRow>
   )
 }

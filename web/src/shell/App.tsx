@@ -28,6 +28,7 @@ const TemperView = later(() => import('../temper/TemperView'), 'TemperView')
 const CooldownView = later(() => import('../cooldown/CooldownView'), 'CooldownView')
 const RoundView = later(() => import('../round/RoundView'), 'RoundView')
 const HandoverView = later(() => import('../handover/HandoverView'), 'HandoverView')
+const TracesView = later(() => import('../traces/TracesView'), 'TracesView')
 const FitnessView = later(() => import('../fitness/FitnessView'), 'FitnessView')
 const PeopleView = later(() => import('../people/PeopleView'), 'PeopleView')
 const Certificate = later(() => import('../instruments/Certificate'), 'Certificate')
@@ -143,6 +144,7 @@ function Kitchen() {
           <Route path="/instruments/:id/certificate/:entry" element={<Certificate />} />
           <Route path="/settings" element={<SettingsView />} />
           <Route path="/hours" element={<HoursView />} />
+          <Route path="/traces" element={<TracesView />} />
           <Route path="/fitness" element={<FitnessView />} />
           <Route path="/people" element={<PeopleView />} />
           <Route path="/temper" element={<TemperView />} />

@@ -11,6 +11,7 @@ import {
   openedAt,
   placeOf,
   itemShut,
+  sampleRule,
   type Kind,
   type MoveHow,
   type UnitState,
@@ -25,6 +26,7 @@ import {
   partShutSentence,
   type Reader,
   itemMessages,
+  tracesMessages,
 } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { useHand } from '../app/kitchen'
@@ -36,6 +38,7 @@ import { AmountOf } from './AmountOf'
 import { DispatchSheet } from './dispatch/DispatchSheet'
 import { FinishSheet } from './finish/FinishSheet'
 import { finishBarred } from './finish/finishing'
+import { KeepSample } from '../traces/KeepSample'
 import { LeadKey } from './LeadKey'
 import { useLastTap } from './ItemKeys'
 import { ancestryIn, discardOf, storeOfLine, type StoredItem } from './useStore'
@@ -46,6 +49,7 @@ import { speaks } from '../kit/language'
 
 const say = speaks(itemMessages)
 const finishWords = speaks(finishMessages)
+const traceWords = speaks(tracesMessages)
 const dispatchWords = speaks(dispatchMessages)
 
 type Asking =
@@ -61,9 +65,10 @@ type Asking =
   | 'sell'
   | 'split'
   | 'hold'
+  | 'sample'
   | null
 
-const TITLE: Record<Exclude<Asking, 'finish' | 'dispatch' | null>, string> = {
+const TITLE: Record<Exclude<Asking, 'finish' | 'dispatch' | 'sample' | null>, string> = {
   move: say('intoWhichUnit'),
   freeze: say('intoWhichFreezerIts'),
   thaw: say('whereDoesThawIts'),
@@ -151,6 +156,8 @@ export function ItemActions({
           openedAt(item) === null &&
           key(say('openIt'), () => enter('item-opened', item.id, {}), onlyDiscard || shut !== null)}
         {units('hot').length > 0 && key(say('hotWell'), () => setAsking('hot'), onlyDiscard || shut !== null)}
+        {sampleRule(store.limits.ruleSet.key) &&
+          key(traceWords('keepSample'), () => setAsking('sample'), gone || !open)}
         {holdOf(item) !== null || standing.asks === 'lead decides' || shut?.code === 'not proven' ? (
           <LeadKey item={item} disabled={standing.asks === 'gone'} />
         ) : (
@@ -207,7 +214,8 @@ export function ItemActions({
           onClose={() => setAsking(null)}
         />
       )}
-      {asking && asking !== 'finish' && asking !== 'dispatch' && (
+      {asking === 'sample' && <KeepSample item={item} zone={reader.zone} onClose={() => setAsking(null)} />}
+      {asking && asking !== 'finish' && asking !== 'dispatch' && asking !== 'sample' && (
         <Sheet open onClose={() => setAsking(null)} title={TITLE[asking]}>
           {(asking === 'move' ||
             asking === 'freeze' ||

@@ -1,14 +1,17 @@
-import { useEffect, useMemo, useRef, useState } from 'react'
+import { Suspense, useEffect, useMemo, useRef, useState } from 'react'
 import { Link, useParams } from 'react-router'
 import { dayOf, leftOfLot, missedBy, type Lineage, type LineageNode } from '@logged-thermal/core'
-import { timeOfDay, dayName, measureWords, type Reader, storeInMessages } from '@logged-thermal/wording'
+import { timeOfDay, dayName, measureWords, type Reader, storeInMessages, tracesMessages } from '@logged-thermal/wording'
 import { sentenceOf, useLineageQuery } from '../app/api'
 import { useEnter } from '../app/enter'
+import type { AboutIncident } from '../app/IncidentSheet'
 import { pageOf } from '../app/pageOf'
 import { View } from '../app/View'
 import { useHand, useLine } from '../app/kitchen'
 import { Key } from '../kit/Key'
+import { later } from '../kit/later'
 import { Sheet } from '../kit/Sheet'
+import { TraceTryPanel } from '../traces/TraceTryPanel'
 import { lineageGraph } from './lineageLayout'
 import { SignedSheet } from '../login/SignedSheet'
 import { StoreNav } from './StoreNav'
@@ -24,6 +27,9 @@ import { speaks } from '../kit/language'
 import { shutUnless } from '../app/shut'
 
 const say = speaks(storeInMessages)
+const sayOfTraces = speaks(tracesMessages)
+
+const IncidentSheet = later(() => import('../app/IncidentSheet'), 'IncidentSheet')
 
 /** Where something came from and where it went: as a graph and as a table; from a lot also the recall. */
 export function LineageView() {
@@ -32,6 +38,7 @@ export function LineageView() {
   const { reader, open } = useHand(line)
   const { data, error } = useLineageQuery({ type, id, seq: line?.seq ?? 0 })
   const [calling, setCalling] = useState<'drill' | 'recall' | 'end' | null>(null)
+  const [complaining, setComplaining] = useState(false)
   const of = data?.nodes.find((node) => node.id === id)
   const lot = line?.lots.find((each) => each.id === id)
   const enter = useEnter()
@@ -44,7 +51,6 @@ export function LineageView() {
   return (
     <View
       place="lineage"
-
       spoken
       sentence={
         <>
@@ -99,10 +105,25 @@ export function LineageView() {
               </Key>
             </KeyRow>
           )}
+          {data && line && (
+            <div className={clsx(lineageStyles.asked, 'no-print')}>
+              <TraceTryPanel line={line} lineage={data} reader={reader} open={open} />
+              {type !== 'lot' && of && (
+                <Key look="outlined" why={shutUnless(open)} onClick={() => setComplaining(true)}>
+                  {sayOfTraces('complain')}
+                </Key>
+              )}
+            </div>
+          )}
           {data && <GraphPane data={data} reader={reader} />}
           {data && <LineageTable data={data} reader={reader} units={line?.units ?? []} />}
         </div>
       </div>
+      {complaining && of && data && (
+        <Suspense>
+          <IncidentSheet of={complaintOf(data, of)} onClose={() => setComplaining(false)} />
+        </Suspense>
+      )}
       {calling === 'end' && lot && (
         <SignedSheet
           title={drill ? say('endDrillOn', { code: lot.code }) : say('endRecall2', { code: lot.code })}
@@ -126,6 +147,16 @@ export function LineageView() {
       )}
     </View>
   )
+}
+
+/** What a complaint is about: the thing, and the batch that it came from, of which the rest is kept apart. */
+function complaintOf({ nodes, edges }: Lineage, { type, id, name, code, card }: LineageNode): AboutIncident {
+  const from = edges.filter(({ child }) => child === id).map(({ parent }) => parent)
+  const batches =
+    type === 'batch'
+      ? [id]
+      : nodes.filter((node) => node.type === 'batch' && from.includes(node.id)).map((node) => node.id)
+  return { name: `${name} ${code}`, batches, items: card && !card.gone ? [id] : [] }
 }
 
 function LineageSentence({ data, of, held }: { data: Lineage; of: LineageNode; held: number }) {

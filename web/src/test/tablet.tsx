@@ -39,6 +39,8 @@ export function lineOf({ kitchen }: KitchenStory): LineData {
     signedDays: [],
     lists: [],
     listsDone: [],
+    traceTries: [],
+    samples: [],
     limits: null,
     methods: [],
     instruments: [],

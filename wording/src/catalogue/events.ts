@@ -33,6 +33,12 @@ export const eventsMessages = {
   incident_chemical: 'Chemical: {note}',
   'incident_wrong allergen': 'Wrong allergen: {note}',
   'incident_water in the food': 'Water or ice in the food: {note}',
+  incident_complaint: 'Complaint: {note}',
+  listDone:
+    'A list gone through by {who}{faults, plural, =0 {} one {, one thing not right} other {, # things not right}}',
+  planSigned: 'Written plan of {what}: version {version} signed',
+  traceEnded:
+    'A trace was tried: {found, plural, one {one thing found} other {# things found}}{missing, plural, =0 {} other {, # missing}}',
   incident_outside: 'Worked outside: {note}',
   incident_other: 'Incident: {note}',
   matterClosed: 'Matter closed: {action}',

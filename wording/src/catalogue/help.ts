@@ -32,6 +32,8 @@ export const helpMessages = {
     'Who is asked from now on, and what runs on. Gates that fall while nobody is here are listed: do now what they ask for. Hand over when all is said.',
   lists:
     'What is looked at each day or week. One tap where all of it is right; tap what is not, and say why: that becomes a matter for the lead. What nobody goes through in time is missed, and stays missed.',
+  traces:
+    'Twice a year one lot and one thing are looked for, both ways, by the clock. Take one of the list, go and look, tick what you found and count what is left. A sample is kept through its day; then it may go.',
   fitness:
     'Who may not work with open food, and until when by your rule set. It opens with the food-safety lead’s PIN, each time. Below each name: what they had in hand since it began, what nothing heated after first. Follow it to where it is, and hold it there.',
   list: 'Everything that is held, as a table. Filter by allergen or diet; sort by any column. What is not known to be without an allergen is never shown as without it.',

@@ -32,6 +32,8 @@ export const shellMessages = {
   day: 'Day',
   fitness: 'Fit to work',
   whoMayNotWork: 'Who may not work with food now. The lead’s alone.',
+  tracesPlace: 'Traces and samples',
+  canItBeFound: 'Whether all of a lot or a thing is found when somebody asks; samples that are kept.',
   peoplePlace: 'People and tablets',
   find: 'Find',
   findWhat: 'A dish, a code, a lot, a name',

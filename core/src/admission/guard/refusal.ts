@@ -47,12 +47,15 @@ export type Refusal =
         | 'ingredient'
         | 'matter'
         | 'list'
+        | 'trace'
+        | 'sample'
     }
   | {
       code: 'already there'
       field: string
-      what: 'batch' | 'instrument' | 'lot' | 'item' | 'list of people' | 'tool' | 'ingredient' | 'matter'
+      what: 'batch' | 'instrument' | 'lot' | 'item' | 'list of people' | 'tool' | 'ingredient' | 'matter' | 'trace'
     }
+  | { code: 'still kept'; field: 'body.note'; until: Day }
   | { code: 'code taken'; field: 'body.code'; taken: string }
   | { code: 'batch closed'; field: 'about.id'; batch: string }
   | { code: 'cannot measure that'; field: 'body.where'; instrument: string }

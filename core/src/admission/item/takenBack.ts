@@ -60,7 +60,8 @@ export function backOf(item: ItemState, target: Id): { also: Subject[] } | 'stan
   if (target === item.born) return wholeBack(item)
   const has = (facts: readonly Fact<unknown>[]) => facts.some(({ entry }) => entry === target)
   if (has(item.splits) || has(item.holds)) return 'stands'
-  const into = ['into a batch', 'onto an item']
+  // A sample ends by an entry of its own.
+  const into = ['into a batch', 'onto an item', 'sample']
   if (item.uses.some(({ entry, value }) => entry === target && into.includes(value.then))) return 'stands'
   const part = item.parts.find(({ entry }) => entry === target)
   return { also: part ? [{ type: 'batch', id: part.value.batch }] : [] }

@@ -1,5 +1,5 @@
-import { id, list, object, oneOf, text } from '../../ground/field'
-import { INCIDENTS, type Incident } from '../../ledger/matter'
+import { FieldError, id, instant, list, object, oneOf, text, whole, type Field } from '../../ground/field'
+import { INCIDENTS, type Complaint, type Incident } from '../../ledger/matter'
 import { factOf } from '../../state/fact'
 import { withItemFact } from '../../state/itemChanges'
 import { asEntered, EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
@@ -16,6 +16,9 @@ declare module '../../state/batch' {
   }
 }
 
+/** The last instant that a date can be. */
+const END_OF_TIME = 8.64e15
+
 /** As many things are in question at once. */
 const MOST = 200
 
@@ -29,17 +32,27 @@ export const incidentTold: KindOf<'incident-told'> = {
   may: EVERYONE_WHO_COOKS,
   signed: false,
   parse(body) {
-    const { what, note, items, batches } = object(body, ['what', 'note', 'items', 'batches'])
+    const { what, note, items, batches, complaint } = object(body, ['what', 'note', 'items', 'batches', 'complaint'])
+    if ((what.value === 'complaint') !== (complaint.value !== undefined))
+      throw new FieldError(complaint.path, { code: 'missing' })
     return {
       what: oneOf(what, INCIDENTS),
       note: text(note, 500),
       items: list(items, id, MOST),
       batches: list(batches, id, MOST),
+      ...(complaint.value === undefined ? {} : { complaint: parseComplaint(complaint) }),
     }
   },
   writes: ({ about, body }) => [about, ...heldBy(body)],
   reads: () => [],
-  refuse({ about, body }, read) {
+  refuse({ about, at, body }, read) {
+    const { eaten, onset } = body.complaint ?? { eaten: at, onset: null }
+    if (Math.max(eaten, onset ?? eaten) > at)
+      return {
+        code: 'bad field',
+        field: onset !== null && onset > at ? 'body.complaint.onset' : 'body.complaint.eaten',
+        problem: { code: 'out of range', least: 0, most: at },
+      }
     if (read('matter', about.id)) return { code: 'already there', field: 'about.id', what: 'matter' }
     return unknownOf(body, read)
   },
@@ -51,4 +64,12 @@ export const incidentTold: KindOf<'incident-told'> = {
     item: (state, entry) =>
       withItemFact(state, 'holds', entry, { held: true, reason: entry.claim.body.note, recall: null }),
   },
+}
+
+function parseComplaint(field: Field): Complaint {
+  const { eaten, onset, people } = object(field, ['eaten', 'onset', 'people'])
+  const told = { eaten: instant(eaten), onset: onset.value === null ? null : instant(onset) }
+  if (told.onset !== null && told.onset < told.eaten)
+    throw new FieldError(onset.path, { code: 'out of range', least: told.eaten, most: END_OF_TIME })
+  return { ...told, people: whole(people, 1, 10_000) }
 }

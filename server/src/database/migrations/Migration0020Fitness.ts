@@ -28,6 +28,13 @@ const statements = [
   ...perKitchen('unfit'),
   // One at a time: who is ill again before they are back is ill still.
   `create unique index unfit_now on unfit (kitchen_id, person_id) where back_at is null`,
+  // What the Log tells of a day, with lists, plans and traces.
+  `drop index entry_day`,
+  `create index entry_day on entry (kitchen_id, (((canon::jsonb) #>> '{claim,at}')::bigint))
+     where kind in ('lot-received', 'lot-decided', 'recalled', 'recall-ended', 'instrument-checked', 'handed-over',
+       'item-discarded', 'disposed', 'served', 'item-dispatched', 'unit-skipped', 'reading-accepted', 'entries-accepted',
+       'limits-set', 'method-approved', 'delegated', 'restored', 'incident-told', 'matter-closed', 'day-signed',
+       'entries-refused', 'taken-back', 'air-taken-back', 'list-done', 'plan-signed', 'trace-ended')`,
   `create index entry_subject_seq on entry_subject (kitchen_id, seq)`,
   `create index entry_by on entry (kitchen_id, (((canon::jsonb) #>> '{claim,by}')), (((canon::jsonb) #>> '{claim,at}')::bigint))`,
 ]
