@@ -1,10 +1,12 @@
+import { readdirSync, readFileSync } from 'node:fs'
+import { join } from 'node:path'
 import { expect, test } from '@playwright/test'
 import { expectAccessible } from './accessible'
 import { goTo, PINS, RunningKitchen, signAs, tap, typeTime } from './kitchen'
 
 let kitchen: RunningKitchen
 test.beforeAll(async () => {
-  kitchen = await RunningKitchen.open()
+  kitchen = await RunningKitchen.open(['--mail'])
 })
 test.afterAll(() => kitchen.close())
 
@@ -136,4 +138,47 @@ test('a list is gone through with one tap, or with what is not right, which the 
   await expect(cook.getByRole('region', { name: 'Each night' })).toContainText('by Mina Osk')
   await lead.context().close()
   await cook.context().close()
+})
+
+test('the lead is told by e-mail of what cannot wait, once notices are on, with what to do and the link', async ({
+  browser,
+}) => {
+  const lead = await kitchen.person(browser, 'Ilse Varrow')
+  await lead.goto(`${kitchen.url}/settings`)
+  const notices = lead.getByRole('region', { name: 'Notices by e-mail' })
+  await expect(notices).toContainText('Off. Nobody is told.')
+  await tap(lead, 'Change notices')
+  const sheet = lead.getByRole('dialog')
+  await expect(sheet).toContainText('Type an address')
+  await sheet.getByLabel('To which address').fill('lead@kitchen.example')
+  await signAs(lead, 'Ilse Varrow')
+  await expect(sheet).toBeHidden()
+  await expect(notices).toContainText(
+    'To lead@kitchen.example: at once of what is urgent, and all that waits, at closing.',
+  )
+
+  await lead.locator('.header-logging-as').click()
+  await tap(lead, 'Something happened')
+  await tap(lead, 'Metal')
+  await lead.getByLabel('In a few words').fill('a screw of the mixer is missing')
+  await tap(lead, 'Tell it')
+  const letters = () => {
+    const folder = kitchen.file('mail')
+    return readdirSync(folder).map((name) => readFileSync(join(folder, name), 'utf8'))
+  }
+  await expect.poll(() => letters().length).toBe(1)
+  const [letter] = letters()
+  expect(letter).toContain('To: lead@kitchen.example')
+  expect(letter).toMatch(/Subject: .*Metal: a screw of the mixer is missing/)
+  const [, link] = /Open it: (\S+)/.exec(letter!)!
+  await lead.goto(link!)
+  await expect(lead.getByText(/a screw of the mixer is missing/).first()).toBeVisible()
+  await lead.goto(`${kitchen.url}/settings`)
+  await expect(notices).toContainText('Last sent: something urgent')
+  // A cook sees that they are on, and not to whom.
+  const cook = await kitchen.person(browser, 'Mina Osk')
+  await cook.goto(`${kitchen.url}/settings`)
+  await expect(cook.getByRole('region', { name: 'Notices by e-mail' })).toContainText('On.')
+  await expect(cook.getByText('lead@kitchen.example')).toHaveCount(0)
+  for (const page of [lead, cook]) await page.context().close()
 })

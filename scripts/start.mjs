@@ -35,6 +35,7 @@ async function start() {
     ...(options.cert ? { LT_CERT: options.cert, LT_KEY: options.key } : {}),
     ...(options.tls ? { LT_TLS_FOLDER: join(folder, 'tls'), LT_TLS_NAMES: namesOf(options.host).join() } : {}),
   }
+  if (options.mail) Object.assign(env, await keepLetters(join(folder, 'mail')))
   try {
     await prepare(env, options, database)
   } catch (error) {
@@ -42,6 +43,23 @@ async function start() {
     throw error
   }
   serve(env, options, database, addresses)
+}
+
+/** The demo's own mail server; it ends with this process. */
+function keepLetters(folder) {
+  const server = spawn(process.execPath, ['demo/dist/mail.js', folder], {
+    cwd: ROOT,
+    stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
+    detached: true,
+  })
+  server.unref()
+  return new Promise((ready, failed) => {
+    server.once('message', (url) => {
+      console.log(`Letters are kept in ${folder}`)
+      ready({ LT_SMTP_URL: url, LT_MAIL_FROM: 'Logged Thermal <kitchen@demo.example>' })
+    })
+    server.once('exit', (code) => failed(new Told(`The mail server of the demo ended with ${code}.`)))
+  })
 }
 
 async function prepare(env, { empty, reset }, database) {

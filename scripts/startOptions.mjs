@@ -13,6 +13,7 @@ const HELP = `npm start -- [options]
   --cert F --key F   PEM files: serve over TLS with a certificate of yours
   --address URL  where tablets open it, if that is another address than it listens on
   --at T         begin at another time, as 2027-03-28T01:30+01:00
+  --mail         letters go to a mail server of the demo's own: a file each beside the data, and none leaves the machine
   --empty        a new database waits for a kitchen of yours: the console shows the code that sets it up
   --reset-demo   throw the demo away and begin it anew; a backup is written first`
 
@@ -36,6 +37,7 @@ export function startOptions() {
     key: values.key && pem(values.key, createPrivateKey, 'private key'),
     tls: values.tls ?? false,
     address: values.address,
+    mail: values.mail ?? false,
     empty: values.empty ?? false,
     reset: values['reset-demo'] ?? false,
   }
@@ -45,7 +47,7 @@ function given() {
   const text = { type: 'string' }
   const flag = { type: 'boolean' }
   const options = { port: text, host: text, cert: text, key: text, address: text, at: text }
-  const flags = { tls: flag, empty: flag, 'reset-demo': flag, help: flag }
+  const flags = { tls: flag, mail: flag, empty: flag, 'reset-demo': flag, help: flag }
   try {
     return parseArgs({ options: { ...options, ...flags } }).values
   } catch (error) {

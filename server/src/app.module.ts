@@ -17,6 +17,8 @@ import { WorkersModule } from './workers/workers.module'
 import { LabelsModule } from './labels/labels.module'
 import { LiveModule } from './live/live.module'
 import { MattersModule } from './matters/matters.module'
+import { JobsModule } from './jobs/jobs.module'
+import { NoticesModule } from './notices/notices.module'
 import { MetricsModule } from './metrics/metrics.module'
 import { MethodsModule } from './methods/methods.module'
 import { PeopleModule } from './people/people.module'
@@ -25,7 +27,7 @@ import { StoreModule } from './store/store.module'
 @Module({})
 export class AppModule {
   static for(config: Config): DynamicModule {
-    const { databaseUrl, logLevel, metricsToken, address, dataFolder } = config
+    const { databaseUrl, logLevel, metricsToken, address, dataFolder, mail } = config
     return {
       module: AppModule,
       imports: [
@@ -47,6 +49,8 @@ export class AppModule {
         LogModule,
         MattersModule,
         FitnessModule,
+        JobsModule.for(databaseUrl),
+        NoticesModule.for(mail, address),
         GroupModule,
         BatchesModule,
         MethodsModule,

@@ -59,6 +59,7 @@ export { offNow, OFF_BEFORE_CEILING, windowOf, type HeatEdge, type HeatWindow } 
 export { alarms, NOTHING_SOUNDED, type CallSound, type Sounded } from './round/alarms'
 export { unattendedGates, type Unattended } from './round/handover'
 export { dueRound, nextRound, ROUND_WITHIN } from './round/dueRound'
+export { isUrgent, nameOf as noticeName, noticesDue, type Notice, type NoticeWish } from './notices/noticesDue'
 export { LEFT_AFTER, TRACE_AIM, traceOf, traceResult, tracesDue, type TraceResult } from './traces'
 export { listsOfDays, listsOn, type ListOfDay } from './round/dailyLists'
 export { isClosing, nextRoundAt, roundsOf, type Round } from './round/rounds'

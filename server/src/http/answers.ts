@@ -22,6 +22,7 @@ import type {
   Matter,
   MethodState,
   Member,
+  NoticeWish,
   Role,
   Seal,
   SealedEntry,
@@ -59,6 +60,7 @@ export interface Answers {
   PersonChanged: { changed: true }
   KitchenNamed: { named: true }
   UnfitPeople: UnfitPeople
+  Notices: NoticesAnswer
   EntryHash: { hash: string | null }
   Posted: { now: Instant; results: PostResult[] }
   Line: LineAnswer
@@ -333,4 +335,24 @@ export interface Handled {
   heatedAfter: boolean
   /** A batch: what of it is still held, each by its name and code. */
   left: { id: Id; code: string; name: string }[]
+}
+
+/** Who is told of what waits, by e-mail. */
+export interface NoticesAnswer {
+  /** Whether the installation names a mail server. */
+  canSend: boolean
+  on: boolean
+  /** null: off, or not for who asks. */
+  wish: (NoticeWish & { to: string; since: Instant }) | null
+  /** The last letters that went out, the latest first. */
+  sent: { name: string; at: Instant }[]
+  /** What waits, is sent now, or was given up. */
+  jobs: {
+    name: string
+    state: 'created' | 'retry' | 'active' | 'failed'
+    tries: number
+    /** When it is tried next, or was given up. */
+    at: Instant
+    said: string | null
+  }[]
 }

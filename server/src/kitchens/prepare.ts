@@ -3,6 +3,7 @@ import { clockFrom } from '../clock/clock'
 import { configFrom } from '../config'
 import { grantTo } from '../database/grants'
 import { KitchenScope } from '../database/kitchenScope'
+import { prepareJobs } from '../jobs/prepareJobs'
 import { ormConfig } from '../ormConfig'
 import { Kitchen } from '../people/kitchen.entity'
 import { sealPeople } from './sealPeople'
@@ -15,11 +16,13 @@ import { newSetUpCode, setUpHash } from './setUpCode'
  */
 export async function prepare(env: NodeJS.ProcessEnv, { empty }: { empty: boolean }): Promise<MikroORM> {
   clockFrom(env)
-  const { databaseUrl, ownerUrl } = configFrom(env)
+  const { databaseUrl, ownerUrl, mail } = configFrom(env)
   const appRole = decodeURIComponent(new URL(databaseUrl).username)
   const owner = await MikroORM.init(ormConfig(ownerUrl))
   await owner.getMigrator().up()
   if (ownerUrl !== databaseUrl) await grantTo(appRole, owner)
+  // Nothing else uses the queue yet.
+  if (mail) await prepareJobs(ownerUrl, appRole, owner)
   if (empty) await awaitSetUp(owner)
   await sealPeople(new KitchenScope(owner.em.fork()))
   if (ownerUrl === databaseUrl) {

@@ -1,8 +1,9 @@
-import { Module } from '@nestjs/common'
+import { Global, Module } from '@nestjs/common'
 import { LiveController } from './live.controller'
 import { Live } from './live.service'
 import { Listener } from './listener'
 
+@Global()
 @Module({})
 export class LiveModule {
   static for(databaseUrl: string) {
@@ -10,6 +11,7 @@ export class LiveModule {
       module: LiveModule,
       controllers: [LiveController],
       providers: [Live, { provide: Listener, useFactory: () => new Listener(databaseUrl) }],
+      exports: [Listener],
     }
   }
 }

@@ -19,6 +19,7 @@ import { configFrom, type Rates } from '../config'
 import { createApp } from '../createApp'
 import { grantTo } from '../database/grants'
 import { KitchenScope } from '../database/kitchenScope'
+import { prepareJobs } from '../jobs/prepareJobs'
 import { ormConfig } from '../ormConfig'
 import { type Seeded, seedKitchen } from '../kitchens/newKitchen'
 import { PEOPLE } from './people'
@@ -86,13 +87,20 @@ interface Opening {
   /** When it is: on the day of the tests, in the afternoon, unless a story needs another time. */
   at?: Instant
   rates?: Rates
+  /** By which SMTP server letters go out; without it none do. */
+  mail?: string
 }
 
-export async function openKitchen({ name = 'Test kitchen', at, rates }: Opening = {}): Promise<TestKitchen> {
+export async function openKitchen({ name = 'Test kitchen', at, rates, mail }: Opening = {}): Promise<TestKitchen> {
   clockFrom(process.env)
   clock.set(at ?? startOfDay(dayOf(clock.now(), 'UTC'), 'UTC') + USUAL_HOUR * HOUR)
   await migrated()
-  const config = configFrom({ DATABASE_URL: APP_URL(), LT_LOG_LEVEL: 'silent' })
+  const config = configFrom({
+    DATABASE_URL: APP_URL(),
+    LT_LOG_LEVEL: 'silent',
+    ...(mail ? { LT_SMTP_URL: mail, LT_MAIL_FROM: 'Kitchen <kitchen@example.org>' } : {}),
+  })
+  if (mail) await asOwner((owner) => prepareJobs(OWNER_URL(), 'lt_app', owner))
   const app = await createApp({ ...config, rates: rates ?? config.rates })
   await app.listen(0, '127.0.0.1')
   const orm = app.get<MikroORM>(MikroORM)

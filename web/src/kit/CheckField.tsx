@@ -13,7 +13,7 @@ interface Props {
 export function CheckField({ label, checked, onCheck, disabled = false }: Props) {
   return (
     <FormControlLabel
-      control={<Checkbox checked={checked} onChange={(_, next) => onCheck(next)} />}
+      control={<Checkbox sx={{ flexShrink: 0 }} checked={checked} onChange={(_, next) => onCheck(next)} />}
       label={label}
       disabled={disabled}
     />

@@ -10,6 +10,7 @@ import { View } from '../app/View'
 import { Key } from '../kit/Key'
 import { speaks } from '../kit/language'
 import { NameKitchen } from './NameKitchen'
+import { Notices } from './Notices'
 import styles from './settings.module.css'
 
 const say = speaks(settingsMessages)
@@ -37,15 +38,18 @@ export function SettingsView() {
       }
     >
       <div className={styles.settings}>
-        <section aria-label={say('thisKitchen')}>
-          <h2 className="title">{say('thisKitchen')}</h2>
-          <dl>
-            <Said name={say('name')} value={kitchen.name} />
-            <Said name={say('address')} value={kitchen.address ?? say('notSaid')} />
-            <Said name={say('degrees')} value={`°${kitchen.unit}`} />
-            <Said name={say('zone')} value={`${kitchen.zone.replaceAll('_', ' ')}. ${say('zoneStays')}`} />
-          </dl>
-        </section>
+        <div>
+          <section aria-label={say('thisKitchen')}>
+            <h2 className="title">{say('thisKitchen')}</h2>
+            <dl>
+              <Said name={say('name')} value={kitchen.name} />
+              <Said name={say('address')} value={kitchen.address ?? say('notSaid')} />
+              <Said name={say('degrees')} value={`°${kitchen.unit}`} />
+              <Said name={say('zone')} value={`${kitchen.zone.replaceAll('_', ' ')}. ${say('zoneStays')}`} />
+            </dl>
+          </section>
+          <Notices line={line} />
+        </div>
         <Elsewhere line={line} />
       </div>
       {naming && lead && <NameKitchen kitchen={kitchen} lead={lead} onClose={() => setNaming(false)} />}

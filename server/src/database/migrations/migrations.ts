@@ -18,6 +18,7 @@ import { Migration0017Accounts } from './Migration0017Accounts'
 import { Migration0018NextKitchen } from './Migration0018NextKitchen'
 import { Migration0019Log } from './Migration0019Log'
 import { Migration0020Fitness } from './Migration0020Fitness'
+import { Migration0021Notices } from './Migration0021Notices'
 
 /** In order; a released one never changes. */
 export const migrations = [
@@ -41,4 +42,5 @@ export const migrations = [
   { name: 'Migration0018NextKitchen', class: Migration0018NextKitchen },
   { name: 'Migration0019Log', class: Migration0019Log },
   { name: 'Migration0020Fitness', class: Migration0020Fitness },
+  { name: 'Migration0021Notices', class: Migration0021Notices },
 ]

@@ -1,0 +1,78 @@
+import { Injectable, Logger, type OnModuleDestroy } from '@nestjs/common'
+import PgBoss from 'pg-boss'
+import { v5 as uuidOf } from 'uuid'
+import type { Id } from '@logged-thermal/core'
+import { JOBS_SCHEMA, type JobData, type JobKind } from './queues'
+
+/** A job that is not done yet, or was given up, as its administrator sees it. */
+export interface JobSeen<K extends JobKind = JobKind> {
+  data: JobData[K]
+  state: 'created' | 'retry' | 'active' | 'failed'
+  tries: number
+  /** When it is tried next; of what was given up, when that was. */
+  at: Date
+  /** What went wrong last; null: nothing did. */
+  said: string | null
+}
+
+/** Names of jobs are made ids in here, so that one of a name is there once. */
+const NAMES = '7d1f1a62-6f0e-4b57-9f0e-5a5d6c6c2a11'
+
+/** Jobs seen at most. */
+const MOST = 50
+
+/** Work that may wait, fail and be tried again, kept in PostgreSQL: what was sent is done, whatever stops meanwhile. */
+@Injectable()
+export class Jobs implements OnModuleDestroy {
+  private readonly log = new Logger('jobs')
+  private boss: PgBoss | null = null
+
+  constructor(private readonly databaseUrl: string) {}
+
+  /** Takes jobs of a kind from now on, one at a time of a kitchen. A handler that throws is tried again. */
+  async work<K extends JobKind>(kind: K, handler: (data: JobData[K]) => Promise<void>): Promise<void> {
+    const boss = await this.started()
+    await boss.work<JobData[K]>(kind, { batchSize: 1, pollingIntervalSeconds: 2 }, async (jobs) => {
+      for (const { data } of jobs) await handler(data)
+    })
+  }
+
+  /** Sends a job by its name; one of that name that is there already stays as it is. */
+  async send<K extends JobKind>(kind: K, data: JobData[K]): Promise<void> {
+    const id = uuidOf(`${kind} ${data.kitchen} ${data.name}`, NAMES)
+    await (await this.started()).send(kind, data, { id, singletonKey: data.kitchen })
+  }
+
+  /** What of a kitchen waits, runs or was given up, the next first. */
+  async seen<K extends JobKind>(kind: K, kitchen: Id): Promise<JobSeen<K>[]> {
+    const boss = await this.started()
+    const { rows } = (await boss.getDb().executeSql(
+      `select data, state::text, retry_count as tries, output ->> 'message' as said,
+          case when state = 'failed' then coalesce(completed_on, created_on) else start_after end as at
+        from ${JOBS_SCHEMA}.job where name = $1 and data ->> 'kitchen' = $2 and state in ('created', 'retry', 'active', 'failed')
+        order by at desc limit ${MOST}`,
+      [kind, kitchen],
+    ))
+    return rows
+  }
+
+  async onModuleDestroy(): Promise<void> {
+    await this.boss?.stop({ graceful: true, timeout: 3000, wait: true })
+  }
+
+  private async started(): Promise<PgBoss> {
+    if (this.boss) return this.boss
+    const boss = new PgBoss({
+      connectionString: this.databaseUrl,
+      application_name: 'logged-thermal jobs',
+      schema: JOBS_SCHEMA,
+      migrate: false,
+      schedule: false,
+      max: 2,
+    })
+    boss.on('error', (error) => this.log.warn(error.message))
+    this.boss = boss
+    await boss.start()
+    return boss
+  }
+}
