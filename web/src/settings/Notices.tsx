@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { administers, type Day } from '@logged-thermal/core'
+import { administers } from '@logged-thermal/core'
 import { clock, dayName, hoursWritten, noticesMessages, type Reader } from '@logged-thermal/wording'
 import { useHand } from '../app/kitchen'
 import type { LineData } from '../app/lineData'
