@@ -46,7 +46,7 @@ export class Jobs implements OnModuleDestroy {
   /** What of a kitchen waits, runs or was given up, the next first. */
   async seen<K extends JobKind>(kind: K, kitchen: Id): Promise<JobSeen<K>[]> {
     const boss = await this.started()
-    const { rows } = await boss.getDb().executeSql(
+    const answer = await boss.getDb().executeSql(
       `select data, state::text, retry_count as tries, output ->> 'message' as said,
           case when state = 'failed' then coalesce(completed_on, created_on) else start_after end as at
         from ${JOBS_SCHEMA}.job where name = $1 and data ->> 'kitchen' = $2 and state in ('created', 'retry', 'active', 'failed')

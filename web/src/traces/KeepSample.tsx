@@ -26,6 +26,7 @@ export function KeepSample({ item, zone, onClose }: { item: ItemState; zone: str
         first
         onValue={setPlace}
       />
+      {place.trim() === '' && <p className="muted">{say('sayPlace')}</p>}
       <NumberPad
         name={say('keepSample')}
         unit={unit}

@@ -75,11 +75,9 @@ export function Tried({ line, reader, now }: { line: LineData; reader: Reader; n
   const rows = [...line.traceTries].reverse()
   return (
     <section aria-label={say('tried')}>
+      <h2 className="title">{say('tried')}</h2>
       {rows.length === 0 ? (
-        <>
-          <h2 className="title">{say('tried')}</h2>
-          <p>{say('noneTried')}</p>
-        </>
+        <p>{say('noneTried')}</p>
       ) : (
         <DataTable
           caption={say('tried')}
