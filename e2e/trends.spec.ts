@@ -38,3 +38,18 @@ test('how batches went: counted first, drawn in ink, the same as a table, each p
   await expect(page).toHaveURL(/\/log\/batch\//)
   await page.context().close()
 })
+
+test('the week says which methods did not hold, in which check, and what would have held them; the method is one tap away', async ({
+  browser,
+}) => {
+  const page = await kitchen.person(browser, 'Noor Hallet')
+  await page.goto(`${kitchen.url}/log/week`)
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(/methods? did not hold every time/)
+  const eggnog = page.getByRole('region', { name: 'Smoked-honey eggnog' })
+  await expect(eggnog).toContainText(/1 missed/)
+  await expect(eggnog).toContainText(/It cools too slowly|It was read after the gate|Too long passed/)
+  await expect(page.getByText(/other methods? held each time/)).toBeVisible()
+  await eggnog.getByRole('link', { name: 'Open Smoked-honey eggnog' }).click()
+  await expect(page).toHaveURL(/\/methods\//)
+  await page.context().close()
+})

@@ -17,6 +17,7 @@ export const PATHS = [
   '/log/review',
   '/log/changes',
   '/log/trends',
+  '/log/week',
   '/methods',
   '/methods/new',
   '/limits',

@@ -21,6 +21,7 @@ import { JobsModule } from './jobs/jobs.module'
 import { NoticesModule } from './notices/notices.module'
 import { MetricsModule } from './metrics/metrics.module'
 import { MethodsModule } from './methods/methods.module'
+import { PhotosModule } from './photos/photos.module'
 import { PeopleModule } from './people/people.module'
 import { StoreModule } from './store/store.module'
 
@@ -49,6 +50,7 @@ export class AppModule {
         LogModule,
         MattersModule,
         FitnessModule,
+        PhotosModule,
         JobsModule.for(databaseUrl),
         NoticesModule.for(mail, address),
         GroupModule,

@@ -46,6 +46,7 @@ const refusals: { [C in Refusal['code']]: [Extract<Refusal, { code: C }>, ...nam
   'not steady': [{ code: 'not steady', field: 'body.shown', apart: 0.8 }, '0.8'],
   'not a reading': [{ code: 'not a reading', field: 'body.target' }],
   'older version': [{ code: 'older version', field: 'body', current: 4 }, '4'],
+  'trace incomplete': [{ code: 'trace incomplete', field: 'body.found', left: 2 }, '2 of its'],
   'still kept': [{ code: 'still kept', field: 'body.note', until: '2027-03-09' }, 'kept through'],
   'plan changed': [{ code: 'plan changed', field: 'body.basis' }, 'Read it again'],
   looser: [{ code: 'looser', field: 'body.set.lines', line: 'cold-holding' }, 'variance'],

@@ -71,6 +71,8 @@ export function refusalSentence(refusal: Refusal, reader: Reader): string {
       return say(reader, 'onlyReadingCanGiven')
     case 'older version':
       return say(reader, 'thereNewerVersionOpen', { current: refusal.current })
+    case 'trace incomplete':
+      return say(reader, 'traceIncomplete', { left: refusal.left })
     case 'still kept':
       return say(reader, 'sampleStillKept', { day: dayName(refusal.until, reader) })
     case 'plan changed':

@@ -60,6 +60,7 @@ export { alarms, NOTHING_SOUNDED, type CallSound, type Sounded } from './round/a
 export { unattendedGates, type Unattended } from './round/handover'
 export { dueRound, nextRound, ROUND_WITHIN } from './round/dueRound'
 export { isUrgent, nameOf as noticeName, noticesDue, type Notice, type NoticeWish } from './notices/noticesDue'
+export { weekReview, type Failure, type MethodReview, type Remedy } from './trends/weekReview'
 export { LEFT_AFTER, TRACE_AIM, traceOf, traceResult, tracesDue, type TraceResult } from './traces'
 export { listsOfDays, listsOn, type ListOfDay } from './round/dailyLists'
 export { isClosing, nextRoundAt, roundsOf, type Round } from './round/rounds'

@@ -2,6 +2,7 @@ import { traceOf, traceResult, tracesDue } from '../advice/traces'
 import { addDays, dayOf } from '../ground/zone'
 import { MINUTE } from '../ground/instant'
 import type { TraceEnded } from '../ledger/traceTry'
+import { inheritedOf } from '../state/newItem'
 import { itemLeft } from '../state/item'
 import { COOK, idOf, KitchenStory } from '../test/kitchenStory'
 import { at } from '../test/traces'
@@ -92,6 +93,20 @@ describe('a trace that is tried', () => {
     expect(story.end(30, entry)).toMatchObject({ ok: true })
     expect(story.end(31, entry)).toMatchObject({ ok: false, code: 'already there' })
     expect(traceOf(story.state().traceTries, TUB, at(35))).toBeNull()
+  })
+
+  it('names everything that it was made of and that became of it', () => {
+    const story = new Traces()
+    const half = idOf('half')
+    const body = { into: half, code: '300-1b', measure: { value: 400, unit: 'g' as const } }
+    const { entry } = story.starts(10)
+    story.enter('item-split', TUB, 12, { ...body, as: inheritedOf(story.kitchen.read('item', TUB)!, 0.4) })
+    expect(story.end(20, entry, { counted: story.counted(600) })).toMatchObject({
+      code: 'trace incomplete',
+      field: 'body.found',
+    })
+    expect(story.end(20, entry, { counted: story.counted(600), missing: [half] })).toMatchObject({ ok: true })
+    expect(story.result()).toMatchObject({ share: 1, passed: false })
   })
 
   it('is left where nobody ends it within a day', () => {

@@ -1,7 +1,7 @@
 import { DAY, type Instant } from '../ground/instant'
 import type { Day } from '../ground/zone'
 import type { Standing } from './standing'
-import type { Id, Subject } from './subject'
+import type { Hash, Id, Subject } from './subject'
 
 /** What happens in a kitchen that no reading tells. */
 export const INCIDENTS = [
@@ -28,6 +28,8 @@ export interface Incident {
   batches: Id[]
   /** Of a complaint, and of nothing else. */
   complaint?: Complaint
+  /** Of a photo that the server keeps, by the SHA-256 of its bytes. */
+  photo?: Hash
 }
 
 /** Somebody who ate it says that they fell ill, or what was wrong with it. No name, no diagnosis. */

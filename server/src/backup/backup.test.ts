@@ -32,6 +32,12 @@ beforeAll(async () => {
   const store = storeOf(kitchen)
   await store.putAway(await store.jelly(2), 650, { last: true })
   await kitchen.get('/api/store/feed')
+  await kitchen.scope.inKitchen(kitchen.kitchenId, (em) =>
+    em.execute(`insert into photo select ?, encode(sha256(b), 'hex'), b, 1, ? from (select 'picture'::bytea) of (b)`, [
+      kitchen.kitchenId,
+      kitchen.person('mina').id,
+    ]),
+  )
   await new Accounts(kitchen.scope).give(kitchen.kitchenId, kitchen.person('ilse').id, CALLED, PASSWORD, null)
   const [head] = await kitchen.scope.inKitchen(kitchen.kitchenId, (em) =>
     em.execute<{ seq: string; hash: string }[]>('select seq, hash from chain_head where kitchen_id = ?', [
@@ -91,6 +97,10 @@ it('comes back into an empty database entry by entry, and says that it did', asy
         em.execute<object[]>('select id, state, card, course from item order by id'),
       )
     expect(await rows(scope)).toEqual(await rows(own))
+    const photos = await scope.inKitchen(kitchen.kitchenId, (em) =>
+      em.execute<object[]>(`select convert_from(bytes, 'UTF8') as photo, at, by from photo`),
+    )
+    expect(photos).toEqual([{ photo: 'picture', at: '1', by: kitchen.person('mina').id }])
     const last = await scope.inKitchen(kitchen.kitchenId, (em) =>
       em.execute<{ kind: string; body: object }[]>('select kind, body from entry order by seq desc limit 1'),
     )

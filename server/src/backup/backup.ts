@@ -9,6 +9,7 @@ import { readBackup, writeBackup, type BackupLine } from './backupFile'
 import { accountsOf } from './keptAccounts'
 
 const PIECE = 1_000
+const PHOTOS = 10
 
 /** What a backup was found to hold. */
 export interface BackedUp {
@@ -77,6 +78,17 @@ async function* kitchenLines(scope: KitchenScope, id: Id): AsyncGenerator<Backup
       'select seq::integer as seq, statement, signature from signed_head where kitchen_id = ? and seq <= ? order by seq',
       [id, last],
     ),
+  }
+  // A few at a time: they are what is large.
+  for (let after = ''; ;) {
+    const photos = await of<Extract<BackupLine, { photos: unknown }>['photos'][number]>(
+      `select hash, translate(encode(bytes, 'base64'), E'\\n', '') as jpeg, at::float8 as at, by from photo
+       where kitchen_id = ? and hash > ? order by hash limit ${PHOTOS}`,
+      [id, after],
+    )
+    if (photos.length === 0) break
+    yield { photos }
+    after = photos.at(-1)!.hash
   }
   yield { end: { ...end!, seq: last } }
 }

@@ -18,6 +18,8 @@ export type BackupLine =
   /** Texts that were hashed, in order. */
   | { entries: string[] }
   | { heads: (Signed & { seq: number })[] }
+  /** Of the kitchen before it. A backup made before there were any has none. */
+  | { photos: { hash: Hash; jpeg: string; at: Instant; by: Id }[] }
   /** Of the kitchen before it: where its logbook ends. */
   | { end: { id: Id; seq: number; hash: Hash } }
   /** Who signs in with a password; after the kitchens in which they work. A backup made before there were any has none. */

@@ -64,6 +64,10 @@ async function take(em: EntityManager, kitchen: Id | null, line: BackupLine): Pr
       ])
     }
   }
+  if ('photos' in line) {
+    const sql = `insert into photo (kitchen_id, hash, bytes, at, by) values (?, ?, decode(?, 'base64'), ?, ?)`
+    for (const { hash, jpeg, at, by } of line.photos) await run(sql, [kitchen, hash, jpeg, at, by])
+  }
   if ('accounts' in line) await takeAccounts(em, line.accounts)
   if ('heads' in line) {
     const sql = 'insert into signed_head (kitchen_id, seq, statement, signature) values (?, ?, ?, ?)'

@@ -30,6 +30,7 @@ export const GRANTS: Record<string, { may: readonly Privilege[]; columns?: reado
   account_session: { may: ['SELECT', 'INSERT', 'UPDATE'] },
   // The lead forgets it again: nobody's illness is kept for ever.
   unfit: { may: ['SELECT', 'INSERT', 'UPDATE', 'DELETE'] },
+  photo: { may: ['SELECT', 'INSERT'] },
   notice_wish: { may: ['SELECT', 'INSERT', 'DELETE'] },
   notice_sent: { may: ['SELECT', 'INSERT', 'DELETE'] },
   // The logbook itself: it is added to through append_entries alone.

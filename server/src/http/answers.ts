@@ -22,6 +22,7 @@ import type {
   Matter,
   MethodState,
   Member,
+  MethodReview,
   NoticeWish,
   Role,
   Seal,
@@ -61,6 +62,7 @@ export interface Answers {
   KitchenNamed: { named: true }
   UnfitPeople: UnfitPeople
   Notices: NoticesAnswer
+  PhotoKept: { hash: string }
   EntryHash: { hash: string | null }
   Posted: { now: Instant; results: PostResult[] }
   Line: LineAnswer
@@ -69,6 +71,7 @@ export interface Answers {
   BatchEntries: { entries: SealedEntry[] }
   Log: LogAnswer
   Matters: MattersAnswer
+  Week: { now: Instant; methods: MethodReview[]; more: boolean }
   Trends: { now: Instant; trend: Trend; more: boolean }
   Changes: {
     changes: Changed[]

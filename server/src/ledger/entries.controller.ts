@@ -131,6 +131,7 @@ const STATUS: Record<Refusal['code'], number> = {
   'older version': 409,
   'plan changed': 409,
   'still kept': 409,
+  'trace incomplete': 409,
   looser: 422,
   'method blocked': 422,
   backdated: 422,

@@ -124,6 +124,21 @@ export class LogController {
     return { now, trend, more }
   }
 
+  /** How each method went in a period: the one that failed most first, with what would have held it. */
+  @Get('week')
+  @Answers('Week')
+  async week(@OfShift() { kitchenId }: Shift, @Query() asked: LogPeriod): Promise<Answer['Week']> {
+    requirePeriod(asked)
+    await this.rows.current(kitchenId)
+    const now = clock.now()
+    const batches = await this.scope.asOfOneMoment(kitchenId, (em) =>
+      this.repository.trended(em, kitchenId, asked, MOST_TRENDED + 1),
+    )
+    const more = batches.length > MOST_TRENDED
+    const methods = await this.workers.run(WORK, 'weekIn', { batches: batches.slice(0, MOST_TRENDED), now })
+    return { now, methods, more }
+  }
+
   /** What happened between the batches, in order. */
   @Get('events')
   @Answers('LogEvents')

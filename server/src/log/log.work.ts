@@ -4,11 +4,13 @@ import {
   loggedBatch,
   standAt,
   trendOf,
+  weekReview,
   wordsIn,
   type BatchState,
   type Id,
   type Instant,
   type LoggedBatch,
+  type MethodReview,
   type Trend,
   type TrendMeasure,
 } from '@logged-thermal/core'
@@ -58,6 +60,14 @@ export function trendIn({ batches, measure, now }: TrendAsked): Trend {
   return trendOf(
     batches.map((json) => JSON.parse(json) as LoggedBatch),
     measure,
+    now,
+  )
+}
+
+/** @param batches each a LoggedBatch as JSON, without what is only drawn */
+export function weekIn({ batches, now }: { batches: readonly string[]; now: Instant }): MethodReview[] {
+  return weekReview(
+    batches.map((json) => JSON.parse(json) as LoggedBatch),
     now,
   )
 }

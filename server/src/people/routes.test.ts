@@ -108,6 +108,7 @@ read(
   'get /api/log/changes',
   'get /api/log/events',
   'get /api/log/trends',
+  'get /api/log/week',
   'get /api/log/batches.csv',
   'get /api/entries/{seq}/hash',
   'get /api/methods/{id}/bakes',
@@ -119,8 +120,8 @@ read('get /api/store', 'get /api/store/discards', 'get /api/store/barred', 'get 
 read('get /api/store/find', 'get /api/store/search', 'get /api/store/stock.csv')
 read('get /api/labels/notice.pdf', 'get /api/labels/sheet.pdf', 'get /api/labels/{id}.png')
 write('post /api/entries', 'post /api/people', 'post /api/people/pin', 'post /api/people/{id}/role')
-read('get /api/notices')
-write('post /api/notices', 'post /api/notices/try')
+read('get /api/notices', 'get /api/photos/{hash}')
+write('post /api/photos', 'post /api/notices', 'post /api/notices/try')
 write('post /api/fitness', 'post /api/fitness/seen', 'post /api/fitness/{id}/back', 'post /api/fitness/{id}/forget')
 write('post /api/tablets', 'post /api/tablets/{id}/forget', 'get /api/store/feed', 'post /api/store/feed/renew')
 

@@ -1,11 +1,12 @@
 import { useState } from 'react'
 import { v7 as uuid } from 'uuid'
-import { INCIDENTS, type Complaint, type Id, type IncidentWhat } from '@logged-thermal/core'
+import { INCIDENTS, type Complaint, type Hash, type Id, type IncidentWhat } from '@logged-thermal/core'
 import { incidentWord, mattersMessages } from '@logged-thermal/wording'
 import { useEnter } from './enter'
 import { useHand, useLine } from './kitchen'
 import type { LineData } from './lineData'
 import { useNow } from './now'
+import { PhotoField } from './PhotoField'
 import { shutUnless } from './shut'
 import { CheckField } from '../kit/CheckField'
 import { Field } from '../kit/Field'
@@ -40,6 +41,7 @@ export function IncidentSheet({ of = null, onClose }: Props) {
   const [what, setWhat] = useState<IncidentWhat | null>(of && 'complaint')
   const [note, setNote] = useState('')
   const [about, setAbout] = useState<About>({ batches: of?.batches ?? [], items: of?.items ?? [] })
+  const [photo, setPhoto] = useState<Hash | null>(null)
   const [complaint, setComplaint] = useState<Complaint>(() => ({ eaten: now, onset: null, people: 1 }))
   if (!line) return null
   const isComplaint = what === 'complaint'
@@ -49,7 +51,13 @@ export function IncidentSheet({ of = null, onClose }: Props) {
     const { eaten, onset, people } = complaint
     const told = { eaten: Math.round(eaten), onset: onset && Math.round(onset), people }
     const things = { items: [...about.items], batches: [...about.batches] }
-    enter('incident-told', uuid(), { what, note: note.trim(), ...things, ...(isComplaint && { complaint: told }) })
+    enter('incident-told', uuid(), {
+      what,
+      note: note.trim(),
+      ...things,
+      ...(photo && { photo }),
+      ...(isComplaint && { complaint: told }),
+    })
     onClose()
   }
   const title = what ? incidentWord(what, spoken) : say('whatHappened')
@@ -72,6 +80,7 @@ export function IncidentSheet({ of = null, onClose }: Props) {
           ) : (
             <ToWhat line={line} about={about} onAbout={setAbout} />
           )}
+          <PhotoField photo={photo} onPhoto={setPhoto} />
           {wrong && <p role="alert">{say('illBeforeEaten')}</p>}
           <Key
             look="primary"

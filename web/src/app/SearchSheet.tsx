@@ -22,7 +22,7 @@ export function SearchSheet({ onClose }: { onClose: () => void }) {
   )
 }
 
-const GROUPS = ['batch', 'item', 'lot', 'method', 'person', 'gone'] as const
+const GROUPS = ['batch', 'item', 'lot', 'method', 'person', 'unit', 'instrument', 'gone'] as const
 
 function Finding({ onClose }: { onClose: () => void }) {
   const line = useLine()

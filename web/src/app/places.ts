@@ -21,6 +21,7 @@ const PLACES = {
   store: { path: '/store', name: say('coldStore'), says: say('whatHeldByDoor') },
   log: { path: '/log', name: say('log'), says: say('whatHappenedWhen') },
   review: { path: '/log/review', name: say('review'), says: say('whatIsOpenAndSigned'), under: 'log' },
+  week: { path: '/log/week', name: say('week'), says: say('whatToChange'), under: 'log' },
   trends: { path: '/log/trends', name: say('trends'), says: say('howBatchesWent'), under: 'log' },
   changes: { path: '/log/changes', name: say('changes'), says: say('whatCameLate'), under: 'log' },
   batch: { path: '/log/batch', name: say('batchPage'), says: say('oneBatchForEver'), under: 'log' },
@@ -135,6 +136,6 @@ export const IN_MORE: readonly { name: string; of: readonly PlaceKey[] }[] = [
   { name: say('coldStore'), of: ['list', 'unitRound', 'bin', 'receive', 'traces'] },
   {
     name: say('rulesPeople'),
-    of: ['review', 'changes', 'trends', 'methods', 'limits', 'instruments', 'people', 'fitness', 'settings'],
+    of: ['review', 'changes', 'trends', 'week', 'methods', 'limits', 'instruments', 'people', 'fitness', 'settings'],
   },
 ]

@@ -4,7 +4,7 @@ import type { LineData } from './lineData'
 
 /** One thing that was found: what it is, and where it is looked at. */
 export interface Found {
-  kind: 'batch' | 'item' | 'lot' | 'method' | 'person' | 'gone'
+  kind: 'batch' | 'item' | 'lot' | 'method' | 'person' | 'unit' | 'instrument' | 'gone'
   id: string
   name: string
   /** Its code first, then what tells it from others of its name. */
@@ -13,7 +13,7 @@ export interface Found {
 }
 
 /**
- * Batches, items, lots, methods and people of the kitchen whose name or code has every word of a text in it.
+ * Batches, items, lots, methods, people, cold units and instruments of the kitchen whose name or code has every word of a text in it.
  * @param text nothing is found by an empty one
  */
 export function foundIn(line: LineData, text: string): Found[] {
@@ -50,6 +50,23 @@ export function foundIn(line: LineData, text: string): Found[] {
     }),
     ...line.people
       .filter(({ name, job }) => has(name, job))
-      .map(({ id, name, job }): Found => ({ kind: 'person', id, name, says: job, path: '/people' })),
+      .map(({ id, name, job }): Found => ({ kind: 'person', id, name, says: job, path: inLog('person', id) })),
+    ...line.units
+      .filter(({ name }) => has(name))
+      .map(({ id, name }): Found => ({ kind: 'unit', id, name, says: '', path: inLog('unit', id) })),
+    ...line.instruments
+      .filter(({ code, place }) => has(code, place ?? ''))
+      .map(({ id, code, place }): Found => ({
+        kind: 'instrument',
+        id,
+        name: code,
+        says: place ?? '',
+        path: `/instruments/${id}`,
+      })),
   ]
+}
+
+/** What somebody logged, or what stood in a unit, in the last month. */
+export function inLog(of: 'person' | 'unit', id: string): string {
+  return `/log?${of}=${id}&days=31`
 }

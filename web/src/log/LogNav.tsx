@@ -10,6 +10,7 @@ const PLACES: [to: string, name: string][] = [
   ['/log/review', say('review')],
   ['/log/changes', say('changes')],
   ['/log/trends', say('trends')],
+  ['/log/week', say('week')],
 ]
 
 /** The ways to look at what happened; the day that is looked at goes along. */

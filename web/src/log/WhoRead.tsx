@@ -17,7 +17,9 @@ import {
   logMessages,
   type Reader,
 } from '@logged-thermal/wording'
+import { Link } from 'react-router'
 import type { LineData } from '../app/lineData'
+import { inLog } from '../app/searching'
 import { DataTable } from '../kit/table/DataTable'
 import type { Column } from '../kit/table/column'
 import { speaks, spoken } from '../kit/language'
@@ -71,9 +73,15 @@ export function WhoRead(props: Props) {
       key: 'with',
       title: say('instrument'),
       value: ({ value }) => probe(value.instrument),
-      cell: ({ value }) => probe(value.instrument),
+      cell: ({ value: { instrument } }) =>
+        instrument === null ? probe(null) : <Link to={`/instruments/${instrument}`}>{probe(instrument)}</Link>,
     },
-    { key: 'by', title: say('person'), value: ({ by }) => name(by), cell: ({ by }) => name(by) },
+    {
+      key: 'by',
+      title: say('person'),
+      value: ({ by }) => name(by),
+      cell: ({ by }) => <Link to={inLog('person', by)}>{name(by)}</Link>,
+    },
     { key: 'told', title: say('told'), cell: (fact) => toldOf(fact, props, name).join(' · ') },
   ]
   return (

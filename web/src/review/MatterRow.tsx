@@ -32,6 +32,11 @@ export function MatterRow({ matter, words: { title, says }, open, onBin, onOpen,
       <div>
         <strong>{title}</strong>
         <p>{says.join(' ')}</p>
+        {cause.of === 'incident' && cause.incident.photo && (
+          <a className={styles.photo} href={`/api/photos/${cause.incident.photo}`} target="_blank" rel="noreferrer">
+            <img src={`/api/photos/${cause.incident.photo}`} alt={say('photoOf', { what: title })} loading="lazy" />
+          </a>
+        )}
         {(batches.length > 0 || items.length > 0) && (
           <ul className={styles.follows}>
             {batches.map(({ batch }) => (

@@ -91,7 +91,7 @@ describe('the frame', () => {
     expect(within(sheet).getByRole('region', { name: 'Batches' })).toHaveTextContent('pot')
     expect(within(sheet).getByRole('region', { name: 'Methods' })).toHaveTextContent('Test custard')
     type('varrow')
-    expect(within(sheet).getByRole('region', { name: 'People' })).toHaveTextContent('Ilse Varrow')
+    expect(within(sheet).getByRole('region', { name: 'People, and what they logged' })).toHaveTextContent('Ilse Varrow')
     type('aubergine')
     expect(within(sheet).getByRole('status')).toHaveTextContent('Nothing here is called “aubergine”.')
   })

@@ -1,6 +1,6 @@
 import type { Alike } from '@logged-thermal/core'
-import { trendsMessages } from '@logged-thermal/wording'
-import { speaks } from '../kit/language'
+import { minutesSpan, trendsMessages } from '@logged-thermal/wording'
+import { speaks, spoken } from '../kit/language'
 import styles from './trends.module.css'
 
 const say = speaks(trendsMessages)
@@ -14,17 +14,23 @@ export function AlikeList({ alike }: { alike: readonly Alike[] }) {
       <h2 className="title">{say('alike')}</h2>
       {alike.length === 0 && <p className="muted">{say('noneAlike')}</p>}
       <ul className={styles.alike}>
-        {alike.slice(0, SHOWN).map(({ method, name, vessel, coolings, proven, passes, read, decided }) => (
-          <li key={`${method} ${vessel}`}>
-            <b>{say('alikeOf', { name, vessel })}</b>
-            <span>
-              {passes === null
-                ? say('alikeFew', { coolings, proven })
-                : say('alikePasses', { coolings, proven, share: Math.floor(passes * 100) })}{' '}
-              {read !== null && decided !== null && say('alikeRead', { read, decided })}
-            </span>
-          </li>
-        ))}
+        {alike
+          .slice(0, SHOWN)
+          .map(({ method, name, vessel, coolings, proven, passes, read, decided, decidedAfter }) => (
+            <li key={`${method} ${vessel}`}>
+              <b>{say('alikeOf', { name, vessel })}</b>
+              <span>
+                {passes === null
+                  ? say('alikeFew', { coolings, proven })
+                  : say('alikePasses', { coolings, proven, share: Math.floor(passes * 100) })}{' '}
+                {read !== null && decided !== null && say('alikeRead', { read, decided })}{' '}
+                {decidedAfter.length > 0 &&
+                  say('alikeAfter', {
+                    after: decidedAfter.map((minutes) => minutesSpan(minutes, spoken)).join(', '),
+                  })}
+              </span>
+            </li>
+          ))}
       </ul>
       <p className="muted">{say('alikeSays')}</p>
     </section>

@@ -35,6 +35,7 @@ export const logMessages = {
   byDay: 'What happened',
   review: 'Day review',
   changes: 'Late, put right',
+  week: 'Week',
   trends: 'Trends',
   afterSigning: 'after signing',
   now: 'now',

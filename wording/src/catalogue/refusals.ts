@@ -15,6 +15,8 @@ export const refusalsMessages = {
   markedAlreadyAtFirst:
     'That is marked already at {time}, and the first mark counts. A mistaken one can be undone for two minutes.',
   kitchenNoSuch: 'This kitchen has no such {what}.',
+  traceIncomplete:
+    'Say of everything whether it was found: {left} of its parents and children {left, plural, one {is} other {are}} not named.',
   sampleStillKept: 'That sample is kept through {day}. Before that, say where it goes.',
   alreadyThere: 'This {what} is already there.',
   takenByAnotherTake: '{taken} is taken by another. Take the next number.',

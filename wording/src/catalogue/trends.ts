@@ -72,6 +72,7 @@ export const trendsMessages = {
   alikePasses:
     '{coolings} alike since the last miss, {proven} proven: with 95 % confidence at least {share} of 100 pass.',
   alikeRead: 'Read {read, plural, =1 {once} other {# times}} while it cooled; {decided} readings decided it.',
+  alikeAfter: 'Those would have sufficed, about so long off the heat: {after}.',
   alikeSays:
     'For the house rule how often readings are asked for. It is evidence of nothing: each batch is proven by its own.',
   noneAlike: 'Nothing has cooled in that time.',

@@ -55,6 +55,7 @@ export type Refusal =
       field: string
       what: 'batch' | 'instrument' | 'lot' | 'item' | 'list of people' | 'tool' | 'ingredient' | 'matter' | 'trace'
     }
+  | { code: 'trace incomplete'; field: 'body.found'; left: number }
   | { code: 'still kept'; field: 'body.note'; until: Day }
   | { code: 'code taken'; field: 'body.code'; taken: string }
   | { code: 'batch closed'; field: 'about.id'; batch: string }

@@ -3,7 +3,7 @@ import { MEASURE_UNITS } from '../../ground/measure'
 import type { Id } from '../../ledger/subject'
 import { knownAt } from '../../ledger/late'
 import { MOST_TRACED, type TraceEnded } from '../../ledger/traceTry'
-import { itemLeft } from '../../state/item'
+import { itemLeft, type ItemState } from '../../state/item'
 import type { Read } from '../../state/state'
 import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 
@@ -51,7 +51,10 @@ export const traceEnded: KindOf<'trace-ended'> = {
     const item = read('item', counted.item)
     if (!item || !isOf(of.of.id, counted.item, item.bornAs, item.from))
       return { code: 'not there', field: 'body.counted', what: 'item' }
-    return counted.left.unit === item.measure.unit ? null : { code: 'not there', field: 'body.counted', what: 'item' }
+    if (counted.left.unit !== item.measure.unit) return { code: 'not there', field: 'body.counted', what: 'item' }
+    const named = new Set([...found, ...missing])
+    const left = relativesOf(item).filter((thing) => !named.has(thing)).length
+    return left > 0 ? { code: 'trace incomplete', field: 'body.found', left } : null
   },
   derive: ({ body: { counted } }, read) => ({ balance: counted && balanceOf(counted, read) }),
   folds: {
@@ -64,6 +67,16 @@ export const traceEnded: KindOf<'trace-ended'> = {
       return { ...state, traceTries: state.traceTries.map(withEnd) }
     },
   },
+}
+
+/** What it was made of and what became of it, one step each way, as its own entries say: none of it is left out. */
+function relativesOf({ from, splits, parts, uses }: ItemState): Id[] {
+  return [
+    ...from.map(({ id: parent }) => parent),
+    ...splits.flatMap(({ void: back, value }) => (back ? [] : [value.into])),
+    ...parts.flatMap(({ void: back, value }) => (back ? [] : [value.batch])),
+    ...uses.flatMap(({ void: back, value }) => (!back && value.then === 'onto an item' ? [value.onto] : [])),
+  ]
 }
 
 /** A thing is counted of itself; a lot by the package it came in. */

@@ -1,4 +1,4 @@
-import { FieldError, id, instant, list, object, oneOf, text, whole, type Field } from '../../ground/field'
+import { FieldError, hash, id, instant, list, object, oneOf, text, whole, type Field } from '../../ground/field'
 import { INCIDENTS, type Complaint, type Incident } from '../../ledger/matter'
 import { factOf } from '../../state/fact'
 import { withItemFact } from '../../state/itemChanges'
@@ -32,7 +32,14 @@ export const incidentTold: KindOf<'incident-told'> = {
   may: EVERYONE_WHO_COOKS,
   signed: false,
   parse(body) {
-    const { what, note, items, batches, complaint } = object(body, ['what', 'note', 'items', 'batches', 'complaint'])
+    const { what, note, items, batches, complaint, photo } = object(body, [
+      'what',
+      'note',
+      'items',
+      'batches',
+      'complaint',
+      'photo',
+    ])
     if ((what.value === 'complaint') !== (complaint.value !== undefined))
       throw new FieldError(complaint.path, { code: 'missing' })
     return {
@@ -40,6 +47,7 @@ export const incidentTold: KindOf<'incident-told'> = {
       note: text(note, 500),
       items: list(items, id, MOST),
       batches: list(batches, id, MOST),
+      ...(photo.value === undefined ? {} : { photo: hash(photo) }),
       ...(complaint.value === undefined ? {} : { complaint: parseComplaint(complaint) }),
     }
   },

@@ -1,4 +1,4 @@
-import type { Instant } from '../../ground/instant'
+import { MINUTE, type Instant } from '../../ground/instant'
 import type { Id } from '../../ledger/subject'
 import { standAt } from '../../judgement/log/standsFrom'
 import type { LoggedBatch } from '../../judgement/log/loggedBatch'
@@ -18,6 +18,8 @@ export interface Alike {
   /** Readings that a proven one had while it cooled, and how many of them decided it: the medians. null: none is proven. */
   read: number | null
   decided: number | null
+  /** When those that had just so many were read, minutes off the heat, in order: the medians. Empty: not known. */
+  decidedAfter: number[]
   /** With 95 % confidence at least this share of them passes, from 0 to 1; null: fewer than 20 say nothing. */
   passes: number | null
 }
@@ -40,9 +42,17 @@ function alikeOf(group: readonly LoggedBatch[], now: Instant): Alike[] {
     const gates = standAt(batch.stands, now).gates.filter(({ key }) => COOLING_KEYS.some((each) => each === key))
     if (gates.length === 0 || gates.some(({ standing }) => standing === 'open')) return []
     const missed = gates.some(({ standing }) => standing === 'missed')
-    const decided = new Set(gates.flatMap(({ deciding }) => deciding)).size
+    const deciding = [...new Set(gates.flatMap((gate) => gate.deciding))].sort((a, b) => a - b)
+    const { off, readings } = batch.pace
+    const after = off === null ? [] : deciding.map((at) => Math.max(0, (at - off) / MINUTE))
     return [
-      { missed, proven: gates.every(({ standing }) => standing === 'proven'), read: batch.pace.readings, decided },
+      {
+        missed,
+        proven: gates.every(({ standing }) => standing === 'proven'),
+        read: readings,
+        decided: deciding.length,
+        after,
+      },
     ]
   })
   const [first] = group
@@ -50,6 +60,8 @@ function alikeOf(group: readonly LoggedBatch[], now: Instant): Alike[] {
   const running = cooled.slice(cooled.findLastIndex(({ missed }) => missed) + 1)
   const proven = running.filter((one) => one.proven)
   const coolings = running.length
+  const decided = median(proven.map((one) => one.decided))
+  const usual = proven.filter((one) => one.decided === decided && one.after.length === decided)
   return [
     {
       method: first.method,
@@ -58,7 +70,10 @@ function alikeOf(group: readonly LoggedBatch[], now: Instant): Alike[] {
       coolings,
       proven: proven.length,
       read: median(proven.map(({ read }) => read)),
-      decided: median(proven.map(({ decided }) => decided)),
+      decided,
+      decidedAfter: Array.from({ length: usual.length ? (decided ?? 0) : 0 }, (_, i) =>
+        Math.round(median(usual.map(({ after }) => after[i]!)) ?? 0),
+      ),
       passes: coolings < ENOUGH_ALIKE ? null : atLeast(proven.length, coolings),
     },
   ]

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { loggedBatch, type LoggedBatch } from '../../judgement/log/loggedBatch'
+import { standAt } from '../../judgement/log/standsFrom'
 import { Story, wellMade, world } from '../../test/story'
 import { at } from '../../test/traces'
 import { alikeIn, atLeast } from './alike'
@@ -134,6 +135,43 @@ describe('a trend', () => {
     story.read(5, 83)
     const running = loggedBatch(story.batch, world)
     expect(trendOf([running], null, at(6))).toMatchObject({ counts: { proven: 0 }, points: [], measure: null })
+  })
+
+  it('says when the readings were taken that would have sufficed, in order and off the heat', () => {
+    const one = loggedBatch(wellMade().batch, world)
+    const [alike] = alikeIn([one, { ...one, id: '9', startedAt: at(9) }], now)
+    const { decided, decidedAfter } = alike!
+    expect(decidedAfter).toHaveLength(decided!)
+    // Off the heat at 12: read 8, 88 and 228 minutes after; what was read hot before counts as none.
+    expect(decidedAfter.filter((minutes) => ![0, 8, 88, 228].includes(minutes))).toEqual([])
+    expect(decidedAfter.at(-1)).toBe(228)
+    expect([...decidedAfter].sort((a, b) => a - b)).toEqual(decidedAfter)
+    expect(alikeIn([unproven], now)[0]!.decidedAfter).toEqual([])
+  })
+
+  it('would have been proven by the readings that decided it alone, however many more there were', () => {
+    const minutes = fc.uniqueArray(fc.integer({ min: 13, max: 330 }), { minLength: 4, maxLength: 25 })
+    const told = (read: readonly number[]) => {
+      const story = new Story()
+      story.combined(5)
+      story.read(10, 80)
+      story.offHeat(12)
+      for (const at of [...read].sort((a, b) => a - b))
+        story.read(at, Math.round((2 + 70 * Math.exp(-at / 55)) * 10) / 10)
+      return loggedBatch(story.batch, world)
+    }
+    const coolings = (batch: LoggedBatch) =>
+      standAt(batch.stands, now).gates.filter(({ key }) => key.startsWith('cool-'))
+    fc.assert(
+      fc.property(minutes, (drawn) => {
+        const read = [20, ...drawn]
+        const decided = coolings(told(read))
+        fc.pre(decided.every(({ standing }) => standing === 'proven'))
+        const needed = new Set(decided.flatMap(({ deciding }) => deciding))
+        const few = coolings(told(read.filter((each) => needed.has(at(each)))))
+        expect(few.map(({ standing }) => standing)).toEqual(decided.map(({ standing }) => standing))
+      }),
+    )
   })
 
   it('counts coolings alike since the last miss, those not proven among them, and says nothing of fewer than twenty', () => {

@@ -19,6 +19,7 @@ import { Migration0018NextKitchen } from './Migration0018NextKitchen'
 import { Migration0019Log } from './Migration0019Log'
 import { Migration0020Fitness } from './Migration0020Fitness'
 import { Migration0021Notices } from './Migration0021Notices'
+import { Migration0022Photos } from './Migration0022Photos'
 
 /** In order; a released one never changes. */
 export const migrations = [
@@ -43,4 +44,5 @@ export const migrations = [
   { name: 'Migration0019Log', class: Migration0019Log },
   { name: 'Migration0020Fitness', class: Migration0020Fitness },
   { name: 'Migration0021Notices', class: Migration0021Notices },
+  { name: 'Migration0022Photos', class: Migration0022Photos },
 ]
