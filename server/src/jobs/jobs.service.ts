@@ -37,10 +37,17 @@ export class Jobs implements OnModuleDestroy {
     })
   }
 
-  /** Sends a job by its name; one of that name that is there already stays as it is. */
+  /**
+   * Sends a job by its name. One of that name that waits, runs or was given up stays as it is; one that is done is done again:
+   * whoever asks knows that it is to be.
+   */
   async send<K extends JobKind>(kind: K, data: JobData[K]): Promise<void> {
     const id = uuidOf(`${kind} ${data.kitchen} ${data.name}`, NAMES)
-    await (await this.started()).send(kind, data, { id, singletonKey: data.kitchen })
+    const boss = await this.started()
+    await boss
+      .getDb()
+      .executeSql(`delete from ${JOBS_SCHEMA}.job where name = $1 and id = $2 and state = 'completed'`, [kind, id])
+    await boss.send(kind, data, { id, singletonKey: data.kitchen })
   }
 
   /** What of a kitchen waits, runs or was given up, the next first. */

@@ -104,8 +104,12 @@ export class NoticesController {
       )
     await this.requireAdministrator(shift, body)
     const quiet = quietFrom && quietUntil ? { from: quietFrom, until: quietUntil } : null
-    const wish = on ? { to, urgent, digest, quiet, since: clock.now() } : null
-    await this.scope.inKitchen(shift.kitchenId, (em) => this.repository.setWish(em, shift.kitchenId, wish))
+    const { kitchenId } = shift
+    await this.scope.inKitchen(kitchenId, async (em) => {
+      // Changed, it goes on from when it was switched on: what waits still goes out.
+      const since = (await this.repository.wish(em, kitchenId))?.since ?? clock.now()
+      await this.repository.setWish(em, kitchenId, on ? { to, urgent, digest, quiet, since } : null)
+    })
     return this.seen({ ...shift, personId: body.signer })
   }
 

@@ -5,7 +5,7 @@ import { query } from '../database/query'
 
 export interface Wish extends NoticeWish {
   to: string
-  /** When it was switched on, or changed last. */
+  /** When it was switched on. */
   since: Instant
 }
 

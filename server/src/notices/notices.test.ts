@@ -2,6 +2,7 @@ import { v7 as uuid } from 'uuid'
 import { dayOf, HOUR, timeOn } from '@logged-thermal/core'
 import { clock } from '../clock/clock'
 import type { Answers } from '../http/answers'
+import { Jobs } from '../jobs/jobs.service'
 import { openKitchen, type TestKitchen } from '../test/kitchen'
 import { MailStandIn } from './mailStandIn'
 import { Noticing } from './noticing.service'
@@ -96,6 +97,20 @@ it('tries again what the mail server did not take, and its administrator sees wh
 it('sends a trial letter, each time it is asked for', async () => {
   await kitchen.send('/api/notices/try').send(lead()).expect(200)
   expect((await letters('a trial letter', 1))[0]).toMatchObject({ to: [TO] })
+})
+
+it('sends after quiet hours what a job of before them could not, and what waits goes on when the wish changes', async () => {
+  await set({ quietFrom: '14:00', quietUntil: '16:00' }).expect(200)
+  await tellOf('a knife broke')
+  const { matters } = (await kitchen.get('/api/matters')).body as Answers['Matters']
+  const knife = matters.find(({ cause }) => cause.of === 'incident' && cause.incident.note === 'a knife broke')!
+  // As one that was due before, and is tried again in them: it is done, and nothing went out.
+  await kitchen.app.get(Jobs).send('notice', { kitchen: kitchen.kitchenId, name: `urgent ${knife.id}` })
+  await aWhile()
+  expect(await letters('a knife broke', 0)).toEqual([])
+  await set({}).expect(200)
+  await look()
+  expect(await letters('a knife broke', 1)).toHaveLength(1)
 })
 
 it('sums up the day at closing, not in quiet hours, and is silent once it is off', async () => {
