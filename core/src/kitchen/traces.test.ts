@@ -4,7 +4,7 @@ import { MINUTE } from '../ground/instant'
 import type { TraceEnded } from '../ledger/traceTry'
 import { inheritedOf } from '../state/newItem'
 import { itemLeft } from '../state/item'
-import { COOK, idOf, KitchenStory } from '../test/kitchenStory'
+import { COOK, FREEZER, idOf, KitchenStory } from '../test/kitchenStory'
 import { at } from '../test/traces'
 
 const TUB = idOf('tub')
@@ -133,6 +133,16 @@ describe('a sample that is kept', () => {
     expect(sample).toMatchObject({ item: TUB, name: 'Tub of custard 300-1a', place: 'freezer, box 1', ended: null })
     expect(sample!.until >= addDays(dayOf(at(10), 'UTC'), 5)).toBe(true)
     expect(itemLeft(story.kitchen.read('item', TUB)!)).toEqual({ value: 920, unit: 'g' })
+  })
+
+  it('is kept for a year of what is frozen: its last day is not known yet', () => {
+    const story = new KitchenStory()
+    const item = story.putAway(story.made(), 250)
+    story.enter('item-moved', item, 270, { how: 'freeze', unit: FREEZER, shelf: 1 })
+    const { unit } = story.kitchen.read('item', item)!.measure
+    const sample = { name: 'x', place: 'freezer, box 1', until: '2020-01-01' }
+    story.enter('item-used', item, 280, { measure: { value: 1, unit }, then: 'sample', sample })
+    expect(story.kitchen.read('kitchen', story.kitchen.id)!.samples[0]!.until).toBe(addDays(dayOf(at(280), 'UTC'), 365))
   })
 
   it('is no more than there is, is not taken back, and names its place', () => {

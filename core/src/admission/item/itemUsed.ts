@@ -6,7 +6,7 @@ import { FieldError, nameOf, object, oneOf, type Field } from '../../ground/fiel
 import { addDays, dayOf, type Day } from '../../ground/zone'
 import type { Measure } from '../../ground/measure'
 import { limitsAt } from '../../rules/limitSet'
-import { itemLeft, type ItemState } from '../../state/item'
+import { isFrozen, itemLeft, type ItemState } from '../../state/item'
 import type { Refusal } from '../guard/refusal'
 import { sampleRule } from '../../rules/samples'
 import { parseDayField } from '../../rules/parseVariance'
@@ -58,6 +58,8 @@ export const itemUsed: KindOf<'item-used'> = {
     const rule = set && sampleRule(set.ruleSet.key)
     const [wall] = itemWalls(item, zone)
     const today = dayOf(at, zone)
+    if (isFrozen(item))
+      return { sample: { ...sample, name: `${item.name} ${item.code}`, until: addDays(today, FROZEN_DAYS) } }
     const served: Day = wall && wall.lastDay !== null && wall.lastDay > today ? wall.lastDay : today
     return { sample: { ...sample, name: `${item.name} ${item.code}`, until: addDays(served, rule?.days ?? 0) } }
   },
@@ -73,6 +75,9 @@ export const itemUsed: KindOf<'item-used'> = {
     },
   },
 }
+
+/** Frozen, nobody knows its last day yet: its sample is kept for a year. House figure. */
+const FROZEN_DAYS = 365
 
 function needsLeft(item: ItemState, { value, unit }: Measure): Refusal | null {
   const left = itemLeft(item)
