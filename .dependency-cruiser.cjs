@@ -1,13 +1,26 @@
 // The floors of the house. `npm test` holds them; `npm run floors` draws docs/floors.svg from them.
 // What a floor may import is what stands under it, in this order.
-const CORE = ['ground', 'physics', 'rules', 'recipe', 'ledger', 'state', 'judgement', 'advice', 'admission', 'kitchen']
+const CORE = [
+  'ground',
+  'physics',
+  'rules',
+  'recipe',
+  'ledger',
+  'state',
+  'judgement',
+  'advice',
+  'admission',
+  'proof',
+  'kitchen',
+]
 const WEB = [
+  'memory',
   'kit',
   'parts',
   'app',
   'login|board',
-  'methods|temper|eggs|store|decide|start|limits|cooldown|handover|people|instruments|setup|settings|signing|account|group|log|review|trends|ours|round|lists|fitness|traces',
-  'bench|line',
+  'methods|temper|eggs|store|decide|start|limits|cooldown|handover|people|instruments|setup|settings|signing|account|group|log|review|trends|ours|round|lists|fitness|traces|packets',
+  'bench|line|checker',
   'shell',
 ]
 
@@ -42,21 +55,22 @@ module.exports = {
     ...floors('web', WEB),
     never(
       '^core/',
-      '^(wording|repertoire|server|demo|bench|web)/|^node_modules/(?!canonicalize)',
+      '^(wording|repertoire|checker|server|demo|bench|web)/|^node_modules/(?!canonicalize)',
       'core is pure and knows no other part',
     ),
     never(
       '^wording/',
-      '^(repertoire|server|demo|bench|web)/|^node_modules/(?!intl-messageformat|@formatjs)',
-      'wording knows core, and the library that fills messages',
+      '^(repertoire|checker|server|demo|bench|web)/|^node_modules/(?!intl-messageformat|@formatjs|qrcode)',
+      'wording knows core, and the libraries that fill messages and draw square codes',
     ),
     {
       name: 'core, wording and web run in a browser',
       severity: 'error',
-      from: { path: '^(core|wording|web)/src/' },
+      from: { path: '^(core|wording|checker|web)/src/', pathNot: '^checker/src/node/' },
       to: { dependencyTypes: ['core'] },
     },
-    never('^repertoire/', '^(wording|server|demo|benchmarks|web)/', 'repertoire knows core only'),
+    never('^checker/', '^(repertoire|server|demo|benchmarks|web)/', 'the checker knows core and wording only'),
+    never('^repertoire/', '^(wording|checker|server|demo|benchmarks|web)/', 'repertoire knows core only'),
     never('^server/', '^(demo|benchmarks|web)/', 'server does not know web, the demo or the benchmarks'),
     never('^web/', '^(repertoire|server|demo|benchmarks)/', 'web does not know server'),
     { name: 'no import that leads nowhere', severity: 'error', from: {}, to: { couldNotResolve: true } },

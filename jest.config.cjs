@@ -23,6 +23,7 @@ const moduleNameMapper = {
   '^@logged-thermal/core$': '<rootDir>/../core/src/index.ts',
   '^@logged-thermal/wording$': '<rootDir>/../wording/src/index.ts',
   '^@logged-thermal/repertoire$': '<rootDir>/../repertoire/src/index.ts',
+  '^@logged-thermal/checker$': '<rootDir>/../checker/src/index.ts',
   // Class names of a stylesheet are their own keys.
   '\\.module\\.css$': 'identity-obj-proxy',
   '^@logged-thermal/server$': '<rootDir>/../server/src/index.ts',
@@ -51,6 +52,7 @@ module.exports = {
     project('core'),
     project('wording'),
     project('repertoire'),
+    project('checker'),
     project('server', withPostgres),
     project('demo', withPostgres),
     project('web'),

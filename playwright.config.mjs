@@ -14,6 +14,8 @@ export default defineConfig({
   use: {
     actionTimeout: 30_000,
     viewport: { width: 1280, height: 800 },
+    // The whole program would be laid on a new tablet for each story: only those without a network need it.
+    serviceWorkers: 'block',
     // A tap waits for what moves to stand still: that moves is seen by eye, not by these.
     contextOptions: { reducedMotion: 'reduce' },
     launchOptions: {

@@ -99,15 +99,37 @@ test('a lost database is said, what was typed is kept, and all goes on by itself
     )
   await page.keyboard.type('31.4')
   await page.keyboard.press('Enter')
-  await expect(page.getByText('1 entry kept here.')).toBeVisible()
+  await expect(page.getByText('1 entry kept')).toBeVisible()
   await expect(page.locator('[data-check="cool-first"] .sentence')).toContainText('31.4°')
   letItStart()
-  await expect(page.getByText(/kept here/)).toBeHidden({ timeout: 60_000 })
+  await expect(page.getByText(/kept$/)).toBeHidden({ timeout: 60_000 })
   await expect.poll(async () => (await line()).seq).toBe(before + 1)
 
   // The stream of entries has come back by itself too.
   await post([reading(30.7)])
   await expect(page.locator('[data-check="cool-first"] .sentence')).toContainText('30.7°', { timeout: 20_000 })
+})
+
+test('a logbook that another holds for half a minute: what is typed stands at once, is told as on its way, and is there once', async ({
+  page,
+  request,
+}) => {
+  const { line } = await signedIn(request)
+  await openShift(page, kitchen.url, 'Teo Brandt')
+  await page.locator('.line-name', { hasText: 'Bay-leaf' }).click()
+  await expect(page.getByRole('region', { name: /Degree board/ })).toBeVisible()
+  const before = (await line()).seq
+  const letGo = await kitchen.holdLogbook()
+  await page.keyboard.type('28.4')
+  await page.keyboard.press('Enter')
+  await expect(page.locator('[data-check="cool-first"] .sentence')).toContainText('28.4°')
+  await expect(page.getByText(/on its way|kept$/).first()).toBeVisible()
+  // Longer than a post is waited for: the tablet sends it once more.
+  await page.waitForTimeout(30_000)
+  await expect(page.getByText(/kept$/)).toBeVisible()
+  await letGo()
+  await expect(page.getByText(/kept$/)).toBeHidden({ timeout: 60_000 })
+  expect((await line()).seq).toBe(before + 1)
 })
 
 test('a lost disk: the backup comes back, and the tablet sends again what came after it', async ({ page, request }) => {

@@ -1,9 +1,11 @@
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process'
+import { randomUUID } from 'node:crypto'
 import { mkdtempSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs'
 import { createServer, type AddressInfo } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { expect, type Browser, type Locator, type Page } from '@playwright/test'
+import { expect, request, type Browser, type Locator, type Page } from '@playwright/test'
+import { Client } from 'pg'
 import { copyFilled } from './filledKitchen'
 
 export const PINS = { 'Mina Osk': '1182', 'Teo Brandt': '3394', 'Ilse Varrow': '407153', 'Noor Hallet': '6025' }
@@ -31,12 +33,35 @@ export class RunningKitchen {
     return new RunningKitchen(`http://127.0.0.1:${port}`, folder, port, child, aheadMs, printed)
   }
 
-  /** A tablet of its own, with a shift that this person opened. An error in the page fails the story. */
+  /**
+   * A tablet of its own, with a shift that this person opened: without the taps that `openShift` makes, for most stories
+   * begin after them. An error in the page fails the story.
+   */
   async person(browser: Browser, name: keyof typeof PINS): Promise<Page> {
-    const page = await (await browser.newContext()).newPage()
+    const context = await browser.newContext()
+    const page = await context.newPage()
     page.on('pageerror', (error) => expect(error.message).toBe(''))
-    await openShift(page, this.url, name)
+    // With connections of its own: one that a story finds again later may have been closed by then.
+    const door = await request.newContext()
+    const kitchens = (await (await door.get(`${this.url}/api/login`)).json()) as {
+      id: string
+      people: { id: string; name: string }[]
+    }[]
+    const of = ({ people }: (typeof kitchens)[number]) => people.find((person) => person.name === name)
+    const kitchen = kitchens.find(of)!
+    const data = { kitchen: kitchen.id, person: of(kitchen)!.id, pin: PINS[name], device: randomUUID() }
+    expect((await door.post(`${this.url}/api/shift`, { data })).status()).toBe(200)
+    await context.addCookies((await door.storageState()).cookies)
+    await door.dispose()
+    await page.goto(this.url)
+    await expect(page.getByText('logging as')).toBeVisible()
     return page
+  }
+
+  /** The code of a batch of the demo: the number of its day in the year, and which it was of that day. */
+  code(number: number, daysAgo = 0): string {
+    const day = new Date(this.now - daysAgo * 86_400_000)
+    return `${Math.floor((day.getTime() - Date.UTC(day.getUTCFullYear(), 0, 1)) / 86_400_000) + 1}-${number}`
   }
 
   /** The kitchen's clock, ms. */
@@ -54,6 +79,7 @@ export class RunningKitchen {
     // All at once: the server never sees half of it.
     writeFileSync(join(this.folder, `${CLOCK}.new`), String(this.aheadMs))
     renameSync(join(this.folder, `${CLOCK}.new`), join(this.folder, CLOCK))
+    await expect.poll(() => this.toldNow()).toBeGreaterThanOrEqual(this.now - 2000)
     for (const page of pages) {
       await page.waitForFunction(
         (ahead) => {
@@ -68,6 +94,11 @@ export class RunningKitchen {
       await page.keyboard.press('Shift')
       await told.catch(() => undefined)
     }
+  }
+
+  /** The clock as the server tells it to anybody, ms. */
+  private async toldNow(): Promise<number> {
+    return Number((await fetch(`${this.url}/api/login`)).headers.get('lt-now'))
   }
 
   /** Stops it as Ctrl-C does. */
@@ -91,6 +122,25 @@ export class RunningKitchen {
     renameSync(settings, away)
     process.kill(Number(readFileSync(join(data, 'postmaster.pid'), 'utf8').split('\n')[0]), 'SIGQUIT')
     return () => renameSync(away, settings)
+  }
+
+  /** Somebody else holds the logbook in its database, as a long piece of work may. Returns what lets go of it. */
+  async holdLogbook(): Promise<() => Promise<void>> {
+    const { port, passwords } = JSON.parse(readFileSync(join(this.folder, 'cluster.json'), 'utf8')) as {
+      port: number
+      passwords: { owner: string }
+    }
+    const holder = new Client({
+      host: '127.0.0.1',
+      port,
+      user: 'lt_owner',
+      password: passwords.owner,
+      database: 'logged_thermal',
+    })
+    await holder.connect()
+    await holder.query('begin')
+    await holder.query('lock table chain_head in exclusive mode')
+    return () => holder.end()
   }
 
   /** `npm run ledger`, over its data. Returns what it said. */
@@ -123,8 +173,8 @@ export class RunningKitchen {
 }
 
 /** Resolves once what was tapped on a page has been sent. */
-async function sent(page: Page): Promise<void> {
-  await expect(page.locator('html[data-unsent]')).toHaveCount(0)
+export async function sent(page: Page): Promise<void> {
+  await expect(page.locator('html[data-unsent], html[data-unwritten]')).toHaveCount(0)
 }
 
 /** Opens the shift with a name and its PIN. */

@@ -13,7 +13,10 @@ test('a day is looked through by words, and a batch is opened for ever: what pro
 }) => {
   const page = await kitchen.person(browser, 'Mina Osk')
   // A slip of the finger is put right on the Bench.
-  await page.locator('[data-batch="333-4"] a').first().click()
+  await page
+    .locator(`[data-batch="${kitchen.code(4)}"] a`)
+    .first()
+    .click()
   await tapReading(page, 36.4)
   await expect(page.getByText('36.4°C logged')).toBeVisible()
   await page.getByRole('button', { name: 'Readings' }).click()
@@ -26,7 +29,7 @@ test('a day is looked through by words, and a batch is opened for ever: what pro
   await page.getByRole('link', { name: 'Log', exact: true }).click()
   await expect(page.getByRole('heading', { level: 1 })).toContainText('still run')
   const row = (code: string) => page.locator(`[data-batch="${code}"]`)
-  await expect(row('333-4')).toBeVisible()
+  await expect(row(kitchen.code(4))).toBeVisible()
   const all = await page.locator('[data-batch]').count()
   expect(all).toBeGreaterThan(5)
   await page.getByLabel('Dish, lot, name, word').fill('bay-leaf')
@@ -55,8 +58,8 @@ test('a day is looked through by words, and a batch is opened for ever: what pro
   await expect(page.getByRole('button', { name: 'Show earlier ones' })).toHaveCount(0)
   await page.unrouteAll()
 
-  await row('333-4').getByRole('link').first().click()
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('333-4')
+  await row(kitchen.code(4)).getByRole('link').first().click()
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(kitchen.code(4))
   const read = page.getByRole('region', { name: 'Who read, with what', exact: true })
   const mine = read.getByRole('row').filter({ hasText: '35.9' })
   await expect(mine).toContainText('36.4')
@@ -80,9 +83,9 @@ test('what has left the Line is reached by its code, by the day before and from 
   const page = await kitchen.person(browser, 'Ilse Varrow')
   await page.getByRole('link', { name: 'Log', exact: true }).click()
   await tap(page, 'The day before')
-  await expect(page.locator('[data-batch="332-2"]')).toBeVisible()
+  await expect(page.locator(`[data-batch="${kitchen.code(2, 1)}"]`)).toBeVisible()
   await page.keyboard.press('/')
-  await page.getByLabel('A dish, a code, a lot, a name').fill('332-2')
+  await page.getByLabel('A dish, a code, a lot, a name').fill(kitchen.code(2, 1))
   await expect(page.getByRole('dialog').getByRole('status')).toContainText('found')
   await page.keyboard.press('Enter')
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Chicory pastry cream')
@@ -102,7 +105,10 @@ test('what came late waits in one list with what was put right; the lead refuses
   browser,
 }) => {
   const cook = await kitchen.person(browser, 'Mina Osk')
-  await cook.locator('[data-batch="333-2"] a').first().click()
+  await cook
+    .locator(`[data-batch="${kitchen.code(2)}"] a`)
+    .first()
+    .click()
   const when = cook.getByRole('button', { name: /taken now|min ago/ })
   while (!(await when.innerText()).includes('45 min')) await when.click()
   await tapReading(cook, 41)
@@ -131,7 +137,7 @@ test('what came late waits in one list with what was put right; the lead refuses
 test('the rows that are shown are had as a file', async ({ browser }) => {
   const page = await kitchen.person(browser, 'Ilse Varrow')
   await page.goto(`${kitchen.url}/log?words=eggnog`)
-  await expect(page.locator('[data-batch="333-3"]')).toBeVisible()
+  await expect(page.locator(`[data-batch="${kitchen.code(3)}"]`)).toBeVisible()
   const downloading = page.waitForEvent('download')
   await page.getByRole('link', { name: 'CSV' }).click()
   const file = await downloading
@@ -140,8 +146,8 @@ test('the rows that are shown are had as a file', async ({ browser }) => {
   )
     .toArray()
     .then((parts) => Buffer.concat(parts as Buffer[]).toString())
-  expect(text).toContain('333-3,Smoked-honey eggnog')
-  expect(text).not.toContain('333-4')
+  expect(text).toContain(`${kitchen.code(3)},Smoked-honey eggnog`)
+  expect(text).not.toContain(kitchen.code(4))
   await page.context().close()
 })
 

@@ -88,6 +88,16 @@ test('a kitchen of its own is not thrown away unasked, nor begun over, and a bac
   expect(run('ledger', ['restore', restored], env).said).toContain('This database has a kitchen')
   const both = run('ledger', ['verify'], env)
   expect([both.status, both.said]).toEqual([0, expect.stringContaining('none altered')])
+  const tried = run('ledger', ['try-backup', restored], {})
+  expect([tried.status, tried.said]).toEqual([0, expect.stringContaining('can be restored: it was')])
+  // As an archive it is checked by anybody, and moves to where another kitchen may be.
+  const archive = join(folderOf('archive'), 'own.zip')
+  expect(run('ledger', ['archive', archive, 'Own kitchen'], { LT_DATA: source }).said).toContain('holds Own kitchen')
+  const checked = run('verify', [archive], {})
+  expect([checked.status, checked.said]).toEqual([0, expect.stringContaining('It checks out.')])
+  const elsewhere = { LT_DATA: folderOf('elsewhere') }
+  expect(run('ledger', ['take-in', archive], elsewhere).said).toContain('Own kitchen is here')
+  expect(run('ledger', ['take-in', archive], elsewhere).said).toContain('here already')
 })
 
 test('what cannot work ends with a sentence', () => {

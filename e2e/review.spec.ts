@@ -40,7 +40,7 @@ test('a cook tells of glass in two taps; it is held with what it happened to, de
   await expect(matter.getByRole('button', { name: /^Close it/ })).toHaveCount(0)
   const photo = matter.getByRole('img', { name: /^Photo of/ })
   await expect.poll(() => photo.evaluate((image: HTMLImageElement) => image.naturalWidth)).toBeGreaterThan(100)
-  await matter.getByRole('button', { name: 'Decide 333-6' }).click()
+  await matter.getByRole('button', { name: `Decide ${kitchen.code(6)}` }).click()
   const decide = lead.getByRole('dialog', { name: /: decide$/ })
   await decide.getByRole('button', { name: 'Discard' }).click()
   await decide.getByLabel('Reason, in writing').fill('Glass near an open pot')

@@ -1,6 +1,6 @@
 import { expect, test, type Browser, type Page } from '@playwright/test'
 import { expectAccessible } from './accessible'
-import { goTo, RunningKitchen, signAs, tap, tapReading, type PINS } from './kitchen'
+import { goTo, RunningKitchen, sent, signAs, tap, tapReading, type PINS } from './kitchen'
 
 let kitchen: RunningKitchen
 test.describe.configure({ mode: 'serial' })
@@ -83,6 +83,7 @@ test('sold out of a hold: it is listed, what is made with it stands still, and t
   await expect(page.getByRole('heading', { level: 1 })).toContainText(
     'It went out against a hold or a limit: 340 g sold',
   )
+  await sent(page)
   await page.goto(`${kitchen.url}/store`)
   await expect(row('Orchard trifle').first()).toContainText('Do not use')
   await expect(row('Orchard trifle').first()).toContainText(/\d-2a is in it/)

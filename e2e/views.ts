@@ -18,6 +18,7 @@ export const PATHS = [
   '/log/changes',
   '/log/trends',
   '/log/week',
+  '/log/packets',
   '/methods',
   '/methods/new',
   '/limits',

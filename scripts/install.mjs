@@ -27,18 +27,31 @@ function isWhole() {
 }
 
 /** The parts that are built together, by one compiler. */
-export const LIBRARIES = ['core', 'wording', 'repertoire', 'server', 'demo', 'benchmarks']
+export const LIBRARIES = ['core', 'wording', 'repertoire', 'checker', 'server', 'demo', 'benchmarks']
 
 const SOURCES = {
   libraries: [...LIBRARIES.map((part) => `${part}/src`), 'tsconfig.base.json', 'package-lock.json'],
   web: ['core/src', 'wording/src', 'web/src', 'web/index.html', 'web/vite.config.ts', 'package-lock.json'],
+  check: [
+    'core/src',
+    'wording/src',
+    'checker/src',
+    'web/src/checker',
+    'web/src/kit',
+    'web/src/parts',
+    'web/check.html',
+    'web/check.config.ts',
+    'package-lock.json',
+  ],
 }
-const RESULTS = { libraries: 'benchmarks/dist/benchmarks.js', web: 'web/dist/index.html' }
+const RESULTS = { libraries: 'benchmarks/dist/benchmarks.js', web: 'web/dist/index.html', check: 'web/dist/check.html' }
 
 /** Builds what is older than its sources: all that runs in Node together, then the web application. */
 export async function ensureBuilt() {
   await built('libraries', 'core and server', ['node_modules/typescript7/bin/tsc', '-b', ...LIBRARIES])
-  await built('web', 'the web application', ['node_modules/vite/bin/vite.js', 'build', 'web', '--logLevel', 'warn'])
+  const vite = ['node_modules/vite/bin/vite.js', 'build', 'web', '--logLevel', 'warn']
+  await built('web', 'the web application', vite)
+  await built('check', 'the checker', [...vite, '--config', 'web/check.config.ts'])
 }
 
 async function built(name, said, args) {

@@ -27,14 +27,28 @@ const schemas = [
 const lines = schemas.map(([name, schema]) => `  ${JSON.stringify(name)}: ${JSON.stringify(schema, linked)}`)
 const text = `{\n${lines.join(',\n')}\n}\n`
 
+// A record as it is handed out: whoever reads packets by a program finds it described beside them.
+const RECORD = join(ROOT, 'docs/record.schema.json')
+const ofRecord = schemasOfTypes
+  .buildGenerator(
+    schemasOfTypes.programFromConfig(join(ROOT, 'wording/tsconfig.json'), [join(ROOT, 'wording/src/batchRecord.ts')]),
+    { required: true, ignoreErrors: true, strictNullChecks: true },
+  )
+  .getSchemaForSymbol('BatchRecord')
+const record = `${JSON.stringify({ title: 'Logged Thermal record', ...ofRecord }, null, 2)}\n`
+
+const files = [
+  [FILE, text],
+  [RECORD, record],
+]
 if (process.argv.includes('--check')) {
-  if (existsSync(FILE) && readFileSync(FILE, 'utf8') === text) process.exit(0)
-  console.error('server/openapi/answers.json says other than the types do: run npm run openapi.')
-  process.exit(1)
+  const others = files.filter(([file, made]) => !existsSync(file) || readFileSync(file, 'utf8') !== made)
+  for (const [file] of others) console.error(`${file} says other than the types do: run npm run openapi.`)
+  process.exit(others.length === 0 ? 0 : 1)
 }
 mkdirSync(dirname(FILE), { recursive: true })
-writeFileSync(FILE, text)
-console.log(`${schemas.length} schemas in server/openapi/answers.json`)
+for (const [file, made] of files) writeFileSync(file, made)
+console.log(`${schemas.length} schemas in server/openapi/answers.json, and docs/record.schema.json`)
 
 function linked(key, value) {
   if (key !== '$ref') return value

@@ -1,27 +1,12 @@
 // npm run screenshots: pictures of the main views from the demo data, into docs/screenshots.
-import { mkdirSync } from 'node:fs'
+import { mkdirSync, mkdtempSync } from 'node:fs'
+import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { CHROMIUM, ensureChromium } from './chromium.mjs'
 import { ROOT, tell } from './run.mjs'
 
 const ADDRESS = process.env.LT_URL ?? 'http://127.0.0.1:4310'
 const OUT = process.env.LT_OUT ?? join(ROOT, 'docs/screenshots')
-
-/** Somebody's text, to be pasted. */
-const RECIPE = `Fennel pouring custard, makes 12
-
-Ingredients
-2 cups milk
-200 g whipping cream
-6 large egg yolks
-90 g golden sugar
-1 tsp fennel seed
-
-Method
-1. Warm the milk and cream with the fennel to 80 °C, infuse 20 minutes.
-2. Whisk the yolks with the sugar, pour the hot milk over them.
-3. Cook over a low flame, stirring, to 82 °C.
-4. Strain, cool over ice. Keeps two weeks.`
 
 async function screenshots() {
   const { chromium } = await import('@playwright/test')
@@ -32,10 +17,10 @@ async function screenshots() {
   page.on('console', (message) => message.type() === 'error' && console.log('console:', message.text()))
   page.on('pageerror', (error) => console.log('page error:', error.message))
   await page.goto(ADDRESS)
-  const shoot = async (name) => {
-    await page.evaluate('document.fonts.ready')
-    await page.waitForTimeout(600)
-    await page.screenshot({ path: join(OUT, `${name}.png`) })
+  const shoot = async (name, of = page) => {
+    await of.evaluate('document.fonts.ready')
+    await of.waitForTimeout(600)
+    await of.screenshot({ path: join(OUT, `${name}.png`) })
   }
   await page.getByRole('button', { name: 'Mina Osk' }).click()
   for (const key of [...'1182', 'Enter']) await page.keyboard.press(key)
@@ -93,7 +78,8 @@ async function screenshots() {
   await page.goto(`${ADDRESS}/log`)
   await page.locator('[data-batch]').first().waitFor()
   await shoot('log')
-  await page.locator('[data-batch="333-1"] a').first().click()
+  // The first of its day: codes begin with the number of the day in the year.
+  await page.locator('[data-batch$="-1"] a').first().click()
   await page.getByRole('region', { name: 'Decisions' }).or(page.getByText('Nobody had to decide.')).waitFor()
   await shoot('batch')
   await page.goto(`${ADDRESS}/log/review`)
@@ -102,6 +88,7 @@ async function screenshots() {
   await page.goto(`${ADDRESS}/log/trends`)
   await page.getByRole('img', { name: /batch by batch/ }).waitFor()
   await shoot('trends')
+  await checkedPacket(browser, shoot)
   await page.goto(`${ADDRESS}/limits`)
   await page.getByRole('table').waitFor()
   await shoot('limits')
@@ -113,11 +100,7 @@ async function screenshots() {
   await page.getByRole('button', { name: 'Written plan' }).click()
   await page.getByRole('article', { name: /^Written plan of/ }).waitFor()
   await shoot('plan')
-  await page.goto(`${ADDRESS}/methods/new`)
-  await page.getByRole('button', { name: 'Paste a recipe' }).click()
-  await page.getByLabel('The recipe, as text').fill(RECIPE)
-  await page.getByRole('region', { name: 'What was understood' }).waitFor()
-  await shoot('paste')
+  await page.goto(ADDRESS)
   await logAs('Mina Osk')
   await bench('Rye-malt')
   await page.getByRole('button', { name: 'Decide' }).last().click()
@@ -140,6 +123,31 @@ async function screenshots() {
   await page.getByRole('region', { name: 'Tollgate Lane pastry' }).getByRole('listitem').first().waitFor()
   await shoot('kitchens')
   await browser.close()
+}
+
+/** A packet that the lead asks for in a shift of her own, taken to the checker as an inspector does. */
+async function checkedPacket(browser, shoot) {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  await page.goto(ADDRESS)
+  await page.getByRole('button', { name: 'Ilse Varrow' }).click()
+  for (const key of [...'407153', 'Enter']) await page.keyboard.press(key)
+  await page.getByText('logging as').waitFor()
+  await page.goto(`${ADDRESS}/log/packets`)
+  await page.getByRole('button', { name: 'Make a packet' }).click()
+  const folder = mkdtempSync(join(tmpdir(), 'lt-shots-'))
+  const saved = async (name, link) => {
+    const [download] = await Promise.all([page.waitForEvent('download'), link.click({ timeout: 90_000 })])
+    await download.saveAs(join(folder, name))
+    return join(folder, name)
+  }
+  const ready = page.locator('[data-state="ready"]').first()
+  const packet = await saved('packet.zip', ready.getByRole('link', { name: 'Download' }))
+  const checker = await saved('check.html', page.getByRole('link', { name: 'The checker alone' }))
+  await page.goto(`file://${checker}`)
+  await page.getByLabel('Take a file').setInputFiles(packet)
+  await page.getByText('Everything in this file checks out.').waitFor()
+  await shoot('check', page)
+  await page.close()
 }
 
 screenshots().catch(tell)

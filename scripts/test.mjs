@@ -1,5 +1,5 @@
 // npm test: lint and types, Jest in every part, Playwright. Its last line counts everything: 'N passed, N failed'.
-// With names (core wording repertoire server demo web e2e lint) only those. --full: every property ten times over, and the
+// With names (core wording repertoire checker server demo web e2e lint) only those. --full: every property ten times over, and the
 // histories of the model test too, from other seeds than each day's. --at 2027-03-28T01:30+01:00: as if it were then.
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
@@ -11,7 +11,7 @@ import { ensureChromium } from './chromium.mjs'
 import { ROOT, run, tell } from './run.mjs'
 
 const PARTS = [...LIBRARIES, 'web'].map((part) => `${part}/src`)
-const JEST = ['core', 'wording', 'repertoire', 'server', 'demo', 'web']
+const JEST = ['core', 'wording', 'repertoire', 'checker', 'server', 'demo', 'web']
 const ALL = ['lint', ...JEST, 'e2e']
 
 async function test(names) {

@@ -4,6 +4,7 @@ import { constants } from 'node:zlib'
 import react from '@vitejs/plugin-react'
 import { defaultClientConditions, defineConfig, type Plugin } from 'vite'
 import { compression } from 'vite-plugin-compression2'
+import { VitePWA } from 'vite-plugin-pwa'
 import { compiledMessages } from './compiledMessages.ts'
 
 /** Its index names all of it: what only later views look at would else come with the Line. */
@@ -11,7 +12,7 @@ const CORE = /core.src/
 
 export default defineConfig({
   root: import.meta.dirname,
-  plugins: [compiledMessages(), react(), buildNamed(), smallOnTheWire()],
+  plugins: [compiledMessages(), react(), installable(), buildNamed(), smallOnTheWire()],
   resolve: { conditions: ['@logged-thermal/source', ...defaultClientConditions] },
   css: {
     modules: {
@@ -61,4 +62,39 @@ function buildNamed(): Plugin {
 function smallOnTheWire(): Plugin {
   const params = { [constants.BROTLI_PARAM_QUALITY]: 10 }
   return compression({ include: /\.(js|css)$/, algorithms: [['brotliCompress', { params }]] })
+}
+
+/**
+ * The whole program lies on the tablet once it was opened there, and can be installed. A new one comes in beside it and waits
+ * until it is loaded (`src/app/program.ts`).
+ */
+function installable(): Plugin[] {
+  return VitePWA({
+    registerType: 'prompt',
+    injectRegister: false,
+    manifest: {
+      name: 'Logged Thermal',
+      short_name: 'Logged',
+      description: 'What the readings of a batch prove, while it can still be rescued.',
+      display: 'standalone',
+      background_color: '#E6EEE6',
+      theme_color: '#E6EEE6',
+      icons: [
+        { src: '/icon.svg', sizes: 'any', type: 'image/svg+xml' },
+        { src: '/icon-192.png', sizes: '192x192', type: 'image/png' },
+        { src: '/icon-512.png', sizes: '512x512', type: 'image/png' },
+        { src: '/icon-full-512.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' },
+      ],
+    },
+    workbox: {
+      globPatterns: ['**/*.{js,css,html,svg,woff2}', 'icon-*.png'],
+      // Handed out, never opened from here.
+      globIgnores: ['check.html'],
+      maximumFileSizeToCacheInBytes: 4e6,
+      navigateFallback: '/index.html',
+      navigateFallbackDenylist: [/^\/(api|health|metrics)(\/|$)/, /^\/check\.html$/],
+      clientsClaim: true,
+      cleanupOutdatedCaches: true,
+    },
+  })
 }

@@ -2,16 +2,8 @@ import 'reflect-metadata'
 import { MikroORM } from '@mikro-orm/postgresql'
 import { v7 as uuid } from 'uuid'
 import { addDays, dayOf, packageOf, type AnyClaim, type Id, type Instant, type LotReceived } from '@logged-thermal/core'
-import { DEMO_KITCHEN, DEMO_PEOPLE, demoClaims } from '@logged-thermal/demo'
-import {
-  append,
-  claimMaker,
-  configFrom,
-  KitchenScope,
-  ormConfig,
-  seedKitchen,
-  type Seeded,
-} from '@logged-thermal/server'
+import { demoClaims, emptyDemo } from '@logged-thermal/demo'
+import { append, claimMaker, configFrom, KitchenScope, ormConfig, type Seeded } from '@logged-thermal/server'
 
 const ITEMS = 500
 /**
@@ -21,9 +13,9 @@ const ITEMS = 500
 export async function busyKitchen(orm: MikroORM, copies = 2): Promise<Seeded & { packages: Id[] }> {
   const now = Date.now()
   const zone = 'UTC'
-  const seeded = await seedKitchen(orm, { name: DEMO_KITCHEN, zone, people: DEMO_PEOPLE, now: now - 9 * 86_400_000 })
+  const seeded = await emptyDemo(orm, zone, now)
   const [first, ...others] = Array.from({ length: copies }, () => demoClaims(seeded, zone, now))
-  const batches = others.flatMap((claims, i) => recoded(claims.filter(isOfBatch), String.fromCharCode(66 + i)))
+  const batches = others.flatMap((claims, i) => recoded(inPlaceOf(first!, claims), String.fromCharCode(66 + i)))
   const lead = seeded.people.find(({ key }) => key === 'ilse')!.id
   const milk = packages(seeded, lead, now)
   const claims = [...first!, ...batches, ...milk].sort((a, b) => a.madeAt - b.madeAt)
@@ -47,6 +39,19 @@ async function fillBusy(): Promise<void> {
 function isOfBatch({ about, kind }: AnyClaim): boolean {
   return about.type === 'batch' && kind !== 'part-used' && kind !== 'portioned'
 }
+
+/** Another telling's batches, with the instruments, tools and lots of the first: both tell of them in the same order. */
+function inPlaceOf(first: readonly AnyClaim[], other: readonly AnyClaim[]): AnyClaim[] {
+  const [ours, theirs] = [first, other].map((claims) =>
+    [...JSON.stringify(claims.filter((claim) => !isOfBatch(claim))).matchAll(UUID)].map(([id]) => id),
+  )
+  const same = new Map(theirs!.map((id, i) => [id, ours![i]!]))
+  const batches = other.filter(isOfBatch)
+  for (const { id, about } of batches) [id, about.id].forEach((own) => same.delete(own))
+  return JSON.parse(JSON.stringify(batches).replaceAll(UUID, (id) => same.get(id) ?? id)) as AnyClaim[]
+}
+
+const UUID = /[0-9a-f]{8}(?:-[0-9a-f]{4}){3}-[0-9a-f]{12}/g
 
 /** The same batches under codes of their own. */
 function recoded(claims: readonly AnyClaim[], letter: string): AnyClaim[] {

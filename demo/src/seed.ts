@@ -49,8 +49,16 @@ export const DEMO_PEOPLE: SeedPerson[] = [
 
 /** The demo kitchen, with a batch at every stage of its life relative to `now`. */
 export async function seedDemo(orm: MikroORM, zone: string, now: Instant): Promise<Seeded> {
+  const seeded = await emptyDemo(orm, zone, now)
+  const lead = seeded.people.find(({ key }) => key === 'ilse')!.id
+  await append(new KitchenScope(orm.em.fork()), seeded.kitchenId, lead, demoClaims(seeded, zone, now))
+  return seeded
+}
+
+/** The demo kitchen before anything was made in it: what `demoClaims` are told of. */
+export function emptyDemo(orm: MikroORM, zone: string, now: Instant): Promise<Seeded> {
   // Six weeks of checks stand behind its instruments; its first eggs came nine days ago.
-  const seeded = await seedKitchen(orm, {
+  return seedKitchen(orm, {
     name: DEMO_KITCHEN,
     zone,
     people: DEMO_PEOPLE,
@@ -58,9 +66,6 @@ export async function seedDemo(orm: MikroORM, zone: string, now: Instant): Promi
     stocked: now - STOCKED,
     checks: DEMO_CHECKS,
   })
-  const lead = seeded.people.find(({ key }) => key === 'ilse')!.id
-  await append(new KitchenScope(orm.em.fork()), seeded.kitchenId, lead, demoClaims(seeded, zone, now))
-  return seeded
 }
 
 /** Its first eggs came so long ago, ms. */

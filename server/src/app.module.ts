@@ -1,3 +1,4 @@
+import { join } from 'node:path'
 import { Module, type DynamicModule } from '@nestjs/common'
 import { LoggerModule } from 'nestjs-pino'
 import { BatchesModule } from './batches/batches.module'
@@ -23,12 +24,15 @@ import { MetricsModule } from './metrics/metrics.module'
 import { MethodsModule } from './methods/methods.module'
 import { PhotosModule } from './photos/photos.module'
 import { PeopleModule } from './people/people.module'
+import { PacketsModule } from './packets/packets.module'
+import { ProofModule } from './proof/proof.module'
+import { RecordsModule } from './records/records.module'
 import { StoreModule } from './store/store.module'
 
 @Module({})
 export class AppModule {
   static for(config: Config): DynamicModule {
-    const { databaseUrl, logLevel, metricsToken, address, dataFolder, mail } = config
+    const { databaseUrl, logLevel, metricsToken, address, dataFolder, mail, webRoot } = config
     return {
       module: AppModule,
       imports: [
@@ -59,6 +63,9 @@ export class AppModule {
         CoolingModule,
         InstrumentsModule,
         StoreModule,
+        ProofModule,
+        RecordsModule,
+        PacketsModule.for({ folder: dataFolder, checker: webRoot && join(webRoot, 'check.html') }),
         SealingModule.for(dataFolder),
         WorkersModule,
         LabelsModule.for(address),

@@ -11,7 +11,7 @@ export { append, seedKitchen, type SeedPerson, type Seeded } from './kitchens/ne
 export { readAfter } from './ledger/entries.service'
 export { Projections } from './ledger/projections'
 export { rebuild } from './ledger/rebuild'
-export { sha256 } from './ledger/sha256'
+export { sha256 } from './sealing/sha256'
 export { gather, lockHead, write, type Changed, type Gathered } from './ledger/statements'
 export { worseBatches } from './ledger/worseBatches'
 export { ormConfig } from './ormConfig'

@@ -8,14 +8,22 @@ import { BrowserRouter } from 'react-router'
 import { language } from './kit/language'
 import { App } from './shell/App'
 import { api } from './app/api'
+import { recallEntries } from './app/keep'
+import { keepProgram } from './app/program'
 import { hasSeenAny } from './app/seenHead'
 import { makeStore } from './app/store'
+import { openTabs } from './app/tabs'
+import { openMemory } from './memory/database'
 
 document.documentElement.lang = language
+await openMemory()
 const store = makeStore()
+await recallEntries(store.dispatch)
+openTabs(store)
 // Neither waits for the other, nor for the first drawing. A tablet that had no Line yet is not told one.
 void store.dispatch(api.endpoints.shift.initiate(undefined, { subscribe: false }))
 if (hasSeenAny()) void store.dispatch(api.endpoints.line.initiate(undefined, { subscribe: false }))
+if (import.meta.env.PROD) void keepProgram(store)
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <Provider store={store}>

@@ -15,7 +15,16 @@ export interface Names {
 }
 
 /** What happened between the batches of a day, in few words: 'P4 failed its check: 1.9° high'; null for what is no such event. */
-export function eventWords({ claim }: Pick<SealedEntry, 'claim'>, names: Names, reader: Reader): string | null {
+export function eventWords(
+  entry: Pick<SealedEntry, 'claim'> & { seal?: Pick<SealedEntry['seal'], 'resolved'> | null },
+  names: Names,
+  reader: Reader,
+): string | null {
+  const words = wordsOf(entry, names, reader)
+  return words !== null && entry.seal?.resolved?.contested ? say(reader, 'contested', { words }) : words
+}
+
+function wordsOf({ claim }: Pick<SealedEntry, 'claim'>, names: Names, reader: Reader): string | null {
   const { kind, body, about, by } = claim
   const what = names.of(about.id) ?? say(reader, 'something')
   switch (kind) {

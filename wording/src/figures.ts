@@ -78,6 +78,11 @@ export function clock(instant: Instant, reader: Reader): string {
   return withDay(timeOfDay(instant, reader), instant, reader)
 }
 
+/** With its day, whatever day it is now: 'Tue 24 Nov 14:44'. */
+export function dayAndTime(instant: Instant, reader: Reader): string {
+  return `${dayName(dayOf(instant, reader.zone), reader)} ${timeOfDay(instant, reader)}`
+}
+
 /** '14:44', or '2:44 pm', on the kitchen's wall; the day is said beside it. */
 export function timeOfDay(instant: Instant, reader: Reader): string {
   return hoursWritten(wall(instant, reader.zone).toISOString().slice(11, 16), reader)

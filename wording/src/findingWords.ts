@@ -240,6 +240,8 @@ function doubtSentence(doubt: Doubt, reader: Spoken): string {
       return say(reader, 'whatReadRightAfter')
     case 'other unit':
       return say(reader, 'provenOnlyByReadingLooks')
+    case 'contested':
+      return say(reader, 'contradicted')
   }
 }
 

@@ -1,9 +1,10 @@
-import type { LeftOut, PlanRow, PlanStep, WrittenPlan } from '@logged-thermal/core'
+import { dayOf, families, type LeftOut, type PlanRow, type PlanStep, type WrittenPlan } from '@logged-thermal/core'
 import { planMessages } from './catalogue/plan'
 import { speaker, type Spoken } from './catalogue/say'
-import { hoursWritten, type Reader } from './figures'
+import { fullDate, hoursWritten, limitDegrees, type Reader } from './figures'
+import { acidWords } from './guideWords'
 import { bakeShownWords, bakeWords, limitTitle, ruleWords, sourceLine } from './limitWords'
-import { stepName } from './methodWords'
+import { grams, stepName } from './methodWords'
 
 const say = speaker(planMessages)
 
@@ -37,6 +38,44 @@ export function planCells(row: PlanRow, plan: WrittenPlan, reader: Reader): Plan
     decides: limit && step !== null ? say(reader, `decides_${limit.force}`) : '',
     kept: say(reader, `kept_${keptOf(row)}`),
   }
+}
+
+/** What a dish is, for whom, what is in it and how it is kept: each with its title. */
+export function productWords({ product, rows }: WrittenPlan, reader: Reader): { title: string; words: string }[] {
+  const levels = rows.flatMap(({ watched, limit, unit }) =>
+    watched === 'rounds' && limit?.rule.kind === 'stay' ? [{ ...limit.rule.level, unit }] : [],
+  )
+  const [coldest] = levels.sort((a, b) => a.c - b.c)
+  const level = coldest ? limitDegrees(coldest, coldest.unit, reader, 'under') : ''
+  const days = product.days ?? 0
+  const kept =
+    product.cooling === 'none'
+      ? say(reader, 'keptAtOnce')
+      : product.cooling === 'dry'
+        ? say(reader, 'keptDry', { days })
+        : product.raw
+          ? say(reader, 'keptRaw', { level })
+          : say(reader, 'keptDays', { level, days })
+  const acid = product.acid ? [say(reader, 'byAcid', { acid: acidWords(product.acid, reader) })] : []
+  const unread = product.unread.length > 0 ? [say(reader, 'notRead', { foods: product.unread.join(', ') })] : []
+  return [
+    {
+      title: say(reader, 'whatItIs'),
+      words: say(reader, 'familyGrams', { family: families[product.family].name, grams: grams(product.grams) }),
+    },
+    { title: say(reader, 'forWhom'), words: say(reader, product.forSusceptible ? 'guestsAll' : 'guestsNot') },
+    {
+      title: say(reader, 'contains'),
+      words: [`${product.allergens.join(', ') || say(reader, 'containsNothing')}.`, ...unread].join(' '),
+    },
+    { title: say(reader, 'keptHow'), words: [kept, ...acid].join(' ') },
+  ]
+}
+
+/** Which methods and limits a plan rests on: 'rules: FDA Food Code 2022, limits version 1 from 1 March 2026'. */
+export function planRules({ limits: { ruleSet, version, from } }: WrittenPlan, reader: Reader): string {
+  const set = [ruleSet.name, ruleSet.edition].filter((each, i, all) => !all[i - 1]?.includes(each)).join(' ')
+  return say(reader, 'rulesFrom', { set, version, day: fullDate(dayOf(from, reader.zone), reader) })
 }
 
 /** Of a step that no row is about, what controls it instead; null for every other. */

@@ -1,5 +1,6 @@
 import {
   lackedOf,
+  contestedAbout,
   wentOutOf,
   dayOf,
   eggGrams,
@@ -157,7 +158,12 @@ export function itemSentence(item: ItemState, standing: ItemStanding, reader: Re
         reader,
       )
     case 'went out':
-      return wentOutSentence(item, reader)
+      return [
+        wentOutOf(item).length > 0 && wentOutSentence(item, reader),
+        contestedAbout(item).length > 0 && say(reader, 'contradicts'),
+      ]
+        .filter(Boolean)
+        .join(' ')
     case 'setting':
       return item.ready === null ? '' : say(reader, 'setFromOnQuality', { time: clock(item.ready, reader) })
     default:

@@ -34,10 +34,11 @@ export function parseClaim(raw: unknown): AnyClaim {
     ...given('runSeq', fields.runSeq, (field) => whole(field, 0, Number.MAX_SAFE_INTEGER)),
     ...given('monotonic', fields.monotonic, (field) => number(field, 0, Number.MAX_SAFE_INTEGER)),
     ...given('serverSeen', fields.serverSeen, (field) => whole(field, 0, Number.MAX_SAFE_INTEGER)),
+    ...given('aheadMs', fields.aheadMs, (field) => whole(field, -Number.MAX_SAFE_INTEGER, Number.MAX_SAFE_INTEGER)),
   } as AnyClaim
 }
 
-const OPTIONAL = ['run', 'runSeq', 'monotonic', 'serverSeen'] as const
+const OPTIONAL = ['run', 'runSeq', 'monotonic', 'serverSeen', 'aheadMs'] as const
 
 /** A field that may be left out; then the claim is the very one that it was before there was such a field. */
 function given<T>(name: string, field: Field, parse: (field: Field) => T): Record<string, T> {
@@ -62,6 +63,8 @@ export interface Author {
   /** Whose shift it is posted from; left out: that person's own. */
   postedBy?: { id: Id; role: Actor | null }
   now: Instant
+  /** When the entry was made, as far as the server can tell; left out: now. */
+  entered?: Instant
   /** IANA zone of the kitchen. */
   zone: string
   /** The kitchen's limits. */
@@ -86,7 +89,7 @@ export function admit(claim: AnyClaim, author: Author, read: Read): Refusal | nu
     return { code: 'ahead of clock', field: 'at', aheadMs, clockAheadMs: author.clockAheadMs }
   const begins = beginsAt(claim, read)
   if (begins !== null && claim.at < begins) return { code: 'before it began', field: 'at', begins }
-  return kind.refuse(claim, read, { zone: author.zone, limits: author.limits, now: author.now })
+  return kind.refuse(claim, read, { zone: author.zone, limits: author.limits, now: author.entered ?? author.now })
 }
 
 /**

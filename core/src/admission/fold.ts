@@ -1,6 +1,6 @@
 import type { AnyClaim, Entry, Kind } from '../ledger/entry'
 import type { Known } from '../ledger/late'
-import type { Id, SubjectType } from '../ledger/subject'
+import type { Id, Subject, SubjectType } from '../ledger/subject'
 import { withFact, type BatchFact, type BatchState } from '../state/batch'
 import { factOf } from '../state/fact'
 import type { ItemState } from '../state/item'
@@ -33,15 +33,28 @@ export const apply: { [T in SubjectType]: (id: Id, state: States[T] | null, entr
 function foldOne<T extends SubjectType>(type: T, id: Id, state: States[T] | null, entry: Entry): States[T] | null {
   const kind: KindOf<Kind> = kindOf<Kind>(entry.claim)
   const known: Known = { ...entry, lateAfter: kind.lateAfter ?? Infinity }
+  const { contested, contests, reached: all = [] } = entry.seal?.resolved ?? {}
+  const isIn = (subjects: readonly Subject[]) => subjects.some((each) => each.type === type && each.id === id)
+  if (contested) return state && (isIn(contested.about) ? withContested(type, state, known, contested.code) : state)
   if (state === null) {
     const begun = kind.begins?.[type]?.(known, id) ?? null
     return begun && complete(type, id, begun, entry.claim)
   }
-  const reached = entry.seal?.resolved?.reached?.find((each) => each.type === type && each.id === id)
-  if (!reached) return withOwn(type, id, state, kind, known)
-  // It may be told of this very one, and reach it too.
-  const isOwn = kind.writes(entry.claim).some((own) => own.type === type && own.id === id)
-  return withLacking(type, isOwn ? withOwn(type, id, state, kind, known) : state, reached.lacks, known)
+  const reached = all.find((each) => each.type === type && each.id === id)
+  const isDisputed = contests !== undefined && isIn(contests.about)
+  // It may be told of this very one, and reach it or contradict what was told of it too.
+  const isOwn = (!reached && !isDisputed) || isIn(kind.writes(entry.claim))
+  const own = isOwn ? withOwn(type, id, state, kind, known) : state
+  const disputed = isDisputed ? withContested(type, own, known, null) : own
+  return reached ? withLacking(type, disputed, reached.lacks, known) : disputed
+}
+
+/** A batch or an item in dispute asks the lead. */
+function withContested<T extends SubjectType>(type: T, state: States[T], known: Known, code: string | null): States[T] {
+  if (type !== 'batch' && type !== 'item') return state
+  const of = state as States['batch'] | States['item']
+  const fact = factOf(known, known.claim.at, { claim: known.claim, code })
+  return { ...of, contested: [...of.contested, fact] } as States[T]
 }
 
 function withOwn<T extends SubjectType>(
@@ -97,6 +110,7 @@ export const NOTHING_YET = {
   recalls: [],
   failedProbes: [],
   reached: [],
+  contested: [],
   served: null,
   disposition: null,
   reworks: [],

@@ -6,6 +6,7 @@
  *
  * Imports: ground to advice.
  */
+export { disputable, isAskedToo, isOfHistory, isUnheard, type OutOfSight } from './contest'
 export { follows } from './reached'
 export { kinds, needs, asFolded, upcast, touches } from './kinds'
 export { admit, AHEAD_ALLOWED, parseClaim, type Author } from './admission'

@@ -49,8 +49,9 @@ export function differencesOf(claim: AnyClaim, read: Read, world: World): Record
 /** The subjects whose state a claim changes; once it is sealed, those too that the server found it reaches. */
 export function touches(claim: AnyClaim, seal: Entry['seal'] = null): Subject[] {
   const own = kindOf<Kind>(claim).writes(claim)
-  const reached = seal?.resolved?.reached ?? []
-  return [...own, ...reached.flatMap(({ type, id }) => (own.some((each) => each.id === id) ? [] : [{ type, id }]))]
+  const { reached = [], contested, contests } = seal?.resolved ?? {}
+  const all = [...own, ...reached, ...((contested ?? contests)?.about ?? [])]
+  return [...new Map(all.map(({ type, id }) => [`${type} ${id}`, { type, id }])).values()]
 }
 
 /** Every subject that a claim itself names as needed to admit it. */

@@ -21,7 +21,7 @@ export {
 export { minutesOf, nextAt, timeOn, type TimeOfDay } from './timeOfDay'
 export * from './temperature'
 export { parseTemperature, unitDoubt, type Neighbour, type Parsed } from './parseTemperature'
-export { canonical } from './canonical'
+export { canonical, isCanonical } from './canonical'
 export { FieldError, isId, type FieldProblem } from './field'
 export { nextItemCode, nextSplitCode } from './itemCode'
 export { less, MEASURE_UNITS, type Measure, type MeasureUnit } from './measure'

@@ -30,6 +30,7 @@ export {
   type Witness,
 } from './evidence/evidence'
 export { waitingIn, type WaitingEntry } from './evidence/waiting'
+export { frameOf, levelsOf, yOf, type Part as TracePart, type TraceFrame } from './log/traceFrame'
 export { asCooked, type CookedStep } from './log/asCooked'
 export { changesIn, type Change, type Told } from './log/changes'
 export { gateAt, type Gate } from './log/gate'

@@ -7,6 +7,6 @@ export interface World {
   zone: string
   /** Which limits are the kitchen's, where an entry looks at them. */
   limits?: Id
-  /** When it is, by the server's clock, where an entry is admitted. */
+  /** When an entry that is admitted was made, as far as the server can tell. */
   now?: Instant
 }

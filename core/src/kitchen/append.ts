@@ -1,9 +1,10 @@
 import type { Instant } from '../ground/instant'
 import { offsetMinutes } from '../ground/zone'
 import { canonical } from '../ground/canonical'
-import { admit, parseClaim } from '../admission/admission'
+import { admit, parseClaim, type Author } from '../admission/admission'
 import { asFolded, differencesOf, kindOf, touches, upcast } from '../admission/kinds'
 import type { KindOf } from '../admission/guard/kindOf'
+import { contestedWith, contradictedBy, isOfWhatHappened, type OutOfSight } from '../admission/contest'
 import { reachedBy } from '../admission/reached'
 import { seal, type ChainHead, type Sha256 } from '../ledger/chain'
 import type { Actor, Id, Role, Subject } from '../ledger/subject'
@@ -66,9 +67,17 @@ export function parsedClaim(raw: unknown): ReadClaim {
 
 /**
  * The one way into the logbook: admits a claim as things stand, seals it as the next entry and folds it. The same claim
- * twice is there already; the same id with another claim is refused.
+ * twice is there already; the same id with another claim is refused. What is refused only for what its tablet had not heard
+ * of is sealed as contested: it counts as what has happened, where its kind knows that, and else moves nothing. RangeError for an `away` that is not over.
+ * @param outOfSight it was made while the server heard nothing of its tablet; null: it is known as it is recorded
  */
-export function append(claim: AnyClaim, poster: Poster, book: Book, sha256: Sha256): Appended {
+export function append(
+  claim: AnyClaim,
+  poster: Poster,
+  book: Book,
+  sha256: Sha256,
+  outOfSight: OutOfSight | null = null,
+): Appended {
   const { id } = claim
   const there = book.known(id)
   if (there) {
@@ -78,6 +87,9 @@ export function append(claim: AnyClaim, poster: Poster, book: Book, sha256: Sha2
   }
   const { zone, limits, read } = book
   const { now, signedBy, postedBy } = poster
+  const away = outOfSight?.made
+  if (away && !(away.from <= away.at && away.at <= away.to && away.to <= now))
+    throw new RangeError(`away: ${canonical(away)} is no time before ${now}`)
   const secondedBy = secondOf(claim, poster, book)
   const author = {
     kitchen: poster.kitchen,
@@ -86,14 +98,19 @@ export function append(claim: AnyClaim, poster: Poster, book: Book, sha256: Sha2
     seconded: secondedBy !== null,
     postedBy: { id: postedBy, role: actorOf(postedBy, poster.kitchen, book) },
     now,
+    entered: away?.at ?? now,
     zone,
     limits,
     clockAheadMs: poster.clockAheadMs,
   }
   const refusal = admit(claim, author, read)
-  if (refusal) return { id, outcome: 'refused', refusal }
+  const then = { zone, limits, now: author.entered }
+  const contest = isOfWhatHappened(refusal) && outOfSight ? contestedWith(claim, outOfSight, read, then) : null
+  if (refusal && !contest) return { id, outcome: 'refused', refusal }
 
-  const resolved = resolvedOf(claim, read, { zone, limits, now })
+  const happened = contest && asHappened(claim, author, read)
+  const contested = refusal && contest && !happened ? { code: refusal.code, about: contest.about } : null
+  const resolved = contested ? { contested } : resolvedOf(happened ?? claim, read, { zone, limits, now }, claim)
   const stamp = {
     recordedAt: now,
     offsetMinutes: offsetMinutes(now, zone),
@@ -102,16 +119,28 @@ export function append(claim: AnyClaim, poster: Poster, book: Book, sha256: Sha2
     core: CORE_VERSION,
     ...(signedBy === null ? {} : { signedBy }),
     ...(secondedBy === null ? {} : { secondedBy }),
+    ...(away ? { away } : {}),
     ...(resolved ? { resolved } : {}),
   }
   // Reached are labels by what is in the logbook, and not by the place in it.
   const unsealed = asFolded({ claim, seal: { ...stamp, seq: book.head.seq + 1, prev: book.head.hash, hash: '' } })
-  const reached = reachedBy(unsealed, read)
-  const found = reached.length > 0 ? { ...stamp, resolved: { ...resolved, reached } } : stamp
+  const reached = contested ? [] : reachedBy(unsealed, read)
+  const contests = contested || !outOfSight ? null : (contest ?? contradictedBy(unsealed, outOfSight, read, then))
+  const more = { ...(reached.length > 0 ? { reached } : {}), ...(contests ? { contests } : {}) }
+  const found = Object.keys(more).length > 0 ? { ...stamp, resolved: { ...resolved, ...more } } : stamp
   const { entry, canon } = seal(claim, book.head, found, sha256)
   const folded = asFolded(entry)
   book.keep(folded, canon, touches(folded.claim, folded.seal))
   return { id, outcome: 'accepted', seal: entry.seal }
+}
+
+/**
+ * What went in or out while nobody heard of the tablet has happened, whatever stands against it: an allergen, a lot or an
+ * amount is not lost for a dispute. null where its kind knows no such thing, or it is refused even so.
+ */
+function asHappened(claim: AnyClaim, author: Author, read: Read): AnyClaim | null {
+  const parsed = parsedClaim({ ...claim, body: { ...claim.body, happened: true } })
+  return 'claim' in parsed && admit(parsed.claim, author, read) === null ? parsed.claim : null
 }
 
 /** A second pair of eyes is somebody else's, who works here and does not only read. */
@@ -127,9 +156,11 @@ function actorOf(id: Id, kitchen: Id, book: Book): Actor | null {
   return people === null ? book.role(id) : (people.find((person) => person.id === id)?.role ?? null)
 }
 
-function resolvedOf(claim: AnyClaim, read: Read, world: World): Resolved | null {
+/** @param sent as the tablet sent it, where it counts as another */
+function resolvedOf(claim: AnyClaim, read: Read, world: World, sent: AnyClaim): Resolved | null {
   const kind: KindOf<Kind> = kindOf<Kind>(claim)
   const found = kind.resolve?.(claim, read, world) ?? null
-  const body = differencesOf(claim, read, world)
+  const own = differencesOf(claim, read, world)
+  const body = claim === sent ? own : { ...own, happened: true }
   return body ? { ...found, body } : found
 }

@@ -91,6 +91,17 @@ describe('a probe and its check', () => {
     expect(stands(fresh, 0).backing).toBe('unchecked')
   })
 
+  it('takes back what was read with it between a fall and the telling of it, and nothing of before', () => {
+    const story = kitchen({ everyDays: 7, overdue: 'proves nothing' })
+    check(story, -40, 0)
+    const batch = story.cooked()
+    story.read(batch, 100, 20)
+    expect(story.standing(batch, 'cool-first', 105)).toBe('proven')
+    story.enter('instrument-due', PROBE, 95, { why: 'dropped' }, { after: 15 })
+    expect(story.standing(batch, 'cool-first', 111)).toBe('open')
+    expect(due(story, batch, 111)).toBe('proven')
+  })
+
   it('takes off what it reads too high, and keeps what it showed', () => {
     const story = kitchen()
     check(story, -40, 0.7)

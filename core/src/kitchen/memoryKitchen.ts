@@ -2,12 +2,14 @@ import { type ItemAsIs, judgedItem } from './judgedItem'
 import type { Instant } from '../ground/instant'
 import { dayOf } from '../ground/zone'
 import { canonical } from '../ground/canonical'
+import type { MadeAway } from '../ledger/away'
 import { GENESIS, type ChainHead, type Sha256 } from '../ledger/chain'
 import type { Hash, Id, Role, SubjectType } from '../ledger/subject'
 import type { CheckTerms, InstrumentKind } from '../ledger/instrumentEntries'
 import { TOLERANCE } from '../state/instrument'
 import type { AnyClaim, Kind, Seal, SealedEntry } from '../ledger/entry'
 import type { Refusal } from '../admission/guard/refusal'
+import { disputable, isAskedToo, isOfHistory } from '../admission/contest'
 import { kinds, upcast } from '../admission/kinds'
 import type { HouseLine, LimitKey, LimitSet } from '../rules/limit'
 import { limitsAt as versionAt, limitSetOf } from '../rules/limitSet'
@@ -50,7 +52,7 @@ export interface MemoryKitchen {
   id: Id
   /** The id of its limits. */
   limits: Id
-  post(claim: unknown, author: { postedBy: Id; signedBy?: Id; secondedBy?: Id; now: Instant }): Posted
+  post(claim: unknown, author: { postedBy: Id; signedBy?: Id; secondedBy?: Id; now: Instant; away?: MadeAway }): Posted
   entries(): SealedEntry[]
   read: Read
   limitsAt(at: Instant): LimitSet
@@ -101,7 +103,7 @@ export function openKitchen(setup: KitchenSetup): MemoryKitchen {
     },
   }
 
-  const post: MemoryKitchen['post'] = (raw, { postedBy, signedBy, secondedBy, now }) => {
+  const post: MemoryKitchen['post'] = (raw, { postedBy, signedBy, secondedBy, now, away }) => {
     const parsed = parsedClaim(raw)
     if ('refusal' in parsed) return refused(parsed.refusal)
     unknown = false
@@ -113,11 +115,22 @@ export function openKitchen(setup: KitchenSetup): MemoryKitchen {
       clockAheadMs: 0,
       now,
     }
-    const outcome = append(parsed.claim, poster, book, sha256)
+    const outOfSight = away ? { made: away, history: historyOf(parsed.claim) } : null
+    const outcome = append(parsed.claim, poster, book, sha256, outOfSight)
     if (outcome.outcome === 'refused') return refused(outcome.refusal)
     return { ok: true, seq: outcome.seal.seq, ...(unknown ? { provisional: true as const } : {}) }
   }
   if (!from) begin()
+
+  /** Of what it may contradict, and of all that others may have entered of that. */
+  function historyOf(claim: AnyClaim): SealedEntry[] {
+    const of = (claims: readonly AnyClaim[]) => {
+      const subjects = claims.flatMap((each) => disputable(each, read, { zone, limits }))
+      return kept.filter((entry) => subjects.some((subject) => isOfHistory(entry, subject)))
+    }
+    const asked = of([claim]).filter((entry) => isAskedToo(entry, claim))
+    return of([claim, ...asked.map((entry) => entry.claim)])
+  }
 
   const world = { zone, limits }
   const batchOf = (id: Id) => {

@@ -11,6 +11,8 @@ import type { Force } from '../rules/limit'
 import type { Vessel as PouredInto } from '../physics/cooling/vessel'
 import type { Typed } from '../ground/temperature'
 import type { Where } from '../physics/trace/reading'
+import type { MadeAway } from './away'
+import type { Contest } from './contest'
 import type { Standing } from './standing'
 import type { Reached } from './tool'
 import type { Spot } from './storeEntries'
@@ -158,6 +160,8 @@ export interface Claim<K extends Kind = Kind> {
   monotonic?: number
   /** The number of the last entry that the tablet had heard of. */
   serverSeen?: number
+  /** How far that tablet's own clock was ahead of the kitchen's, ms; left out: as good as right. Its times here are the kitchen's. */
+  aheadMs?: number
 }
 
 /** A claim of any one kind, told apart by `kind`. */
@@ -179,6 +183,8 @@ export interface Seal {
   signedBy?: Id
   /** Whose PIN came beside that, where the house asks for a second. */
   secondedBy?: Id
+  /** Made while the server heard nothing of the tablet: from when to when, and when in between. Left out: it was recorded as it was made. */
+  away?: MadeAway
   /** What the server found out about it: never the tablet's word. */
   resolved?: Resolved
   prev: Hash
@@ -197,6 +203,10 @@ export interface Resolved {
   answers?: string[]
   /** What was put away before this was told, and lacks on its label what this brings. */
   reached?: Reached[]
+  /** Nothing stood against it but what its tablet had not heard of. It moves nothing before the lead decides; `code`: why not. */
+  contested?: { code: string; about: Subject[] }
+  /** It was taken, maybe only as what has happened; it contradicts these, which its tablet had not heard of. */
+  contests?: Contest
 }
 
 /** seal null: still on the tablet, not yet recorded. */

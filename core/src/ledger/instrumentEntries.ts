@@ -49,6 +49,12 @@ export interface CheckFound {
 export const DUE_AT_ONCE = ['dropped', 'battery', 'sensor'] as const
 export type DueAtOnce = (typeof DUE_AT_ONCE)[number]
 
+/** What was read with it since it fell, before anybody said so: it proves nothing. Found by core, never by who made it. */
+export interface DueFound {
+  backing: 'unchecked' | 'lapsed'
+  doubted: Subject[]
+}
+
 /**
  * What stood behind a reading when it was taken.
  * checked: inside its interval. overdue: a check is late, and the house lets it count. lapsed: so late that it proves nothing.

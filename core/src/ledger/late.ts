@@ -18,6 +18,14 @@ export function knownAt({ claim, seal }: Entry): Instant {
 }
 
 /**
+ * When it was entered, as far as the server can tell: as it recorded it, or, of a tablet that it heard nothing of, when that
+ * made it. What others did meanwhile they did without knowing: for that `knownAt` counts.
+ */
+export function enteredAt(entry: Entry): Instant {
+  return entry.seal?.away?.at ?? knownAt(entry)
+}
+
+/**
  * An entry with how long after it happened it may become known and still better something, ms. Later than this it counts
  * only against the batch until the lead accepts it. House rules, given by its kind; Infinity: it betters nothing.
  */
@@ -25,9 +33,9 @@ export interface Known extends Entry {
   lateAfter: number
 }
 
-/** Whether an entry became known so long after `at` that it betters nothing before the lead accepts it. */
+/** Whether an entry was entered so long after `at` that it betters nothing before the lead accepts it. */
 export function isEntryLate(entry: Known, at: Instant): boolean {
   const { claim, seal, lateAfter } = entry
   if (seal && seal.rules === undefined) return claim.kind === 'reading-taken' && claim.madeAt - at > LATE_MS
-  return knownAt(entry) - at > lateAfter
+  return enteredAt(entry) - at > lateAfter
 }

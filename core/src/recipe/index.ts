@@ -87,6 +87,7 @@ export { parseMethod } from './method/parseMethod'
 export { planBasis, type PlanBasis } from './plan/planBasis'
 export { PLAN_FILE, planFile, planSchema, type PlanSignature } from './plan/planFile'
 export {
+  recordMonths,
   writtenPlan,
   type LeftOut,
   type PlanProduct,

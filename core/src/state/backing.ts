@@ -6,13 +6,15 @@ import type { Id } from '../ledger/subject'
 import { factOf, type Fact } from './fact'
 import { canProve } from './instrument'
 
-/** An instrument failed a check after something was read with it. */
+/** After something was read with an instrument it failed a check, or was told to have fallen before. */
 export interface FailedProbe {
   instrument: Id
   /** Readings from then on are in doubt; null: all of them. */
   since: Instant | null
   /** It was found to read so much too high, °C. */
   error: number
+  /** It failed no check: it was due at once since then, and this is what that makes of its readings. */
+  due?: BackingDoubt
 }
 
 /** A reading, as far as its instrument is asked about. */
@@ -27,13 +29,14 @@ export type BackingDoubt = 'unchecked' | 'lapsed' | 'failed'
  */
 export function backingDoubt(reading: ReadWith, fails: readonly Fact<FailedProbe>[]): BackingDoubt | null {
   const { accepted, value } = reading
-  if (failureOf(reading, fails)) return 'failed'
+  const failure = failureOf(reading, fails)
+  if (failure) return failure.due ?? 'failed'
   if (!value.readBy || accepted || canProve(value.readBy)) return null
   const { backing } = value.readBy
   return backing === 'unchecked' || backing === 'lapsed' ? backing : 'failed'
 }
 
-/** The failed check that puts a reading in doubt; null: none does, or the lead has let it count since. */
+/** The failed check, or the fall, that puts a reading in doubt; null: none does, or the lead has let it count since. */
 export function failureOf({ at, value, accepted }: ReadWith, fails: readonly Fact<FailedProbe>[]): FailedProbe | null {
   const found = fails.findLast(
     ({ value: { instrument, since }, knownAt }) =>
@@ -43,6 +46,12 @@ export function failureOf({ at, value, accepted }: ReadWith, fails: readonly Fac
       !(accepted && accepted.at >= knownAt),
   )
   return found?.value ?? null
+}
+
+/** An instrument that fell, as the batch or the item keeps it that was read with it since and before anybody said so. */
+export function fallenProbe(entry: Known & { claim: Claim<'instrument-due'> }): Fact<FailedProbe> {
+  const { about, at, body } = entry.claim
+  return factOf(entry, at, { instrument: about.id, since: at, error: 0, due: body.found?.backing ?? 'unchecked' })
 }
 
 /** A failed check, as the batch or the item keeps it that was read with the instrument. */

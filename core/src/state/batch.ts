@@ -1,5 +1,6 @@
 import type { Instant } from '../ground/instant'
 import type { Id } from '../ledger/subject'
+import type { Contested } from '../ledger/contested'
 import type { Lacking } from '../ledger/tool'
 import type { Disposition, ReadingBody, Served } from '../ledger/entry'
 import type { MethodRef } from '../recipe/method/methodRef'
@@ -30,6 +31,8 @@ export interface BatchState {
   failedProbes: Fact<FailedProbe>[]
   /** Told only after some of it was put away: what the labels of that lack. */
   reached: Fact<Lacking>[]
+  /** Entries that contradict each other, each made without knowing of the other. */
+  contested: Fact<Contested>[]
   /** Set once what is served at once was served. */
   served: Fact<Served> | null
   /** What the lead decided last. */
@@ -72,10 +75,11 @@ export function isHeld({ disposition, recalls }: Pick<BatchState, 'disposition' 
 }
 
 /** Thrown away, or served at once: nothing more is entered about it. */
-export function isClosed({ disposition, served }: Pick<BatchState, 'disposition' | 'served'>): boolean {
+export function isClosed(batch: Pick<BatchState, 'disposition' | 'served' | 'contested'>): boolean {
+  const { disposition, served } = batch
   if (disposition?.value.decision === 'discard' && !disposition.void) return true
-  // Gone out against its standing, it is open until the lead has decided.
-  return served !== null && !served.void && !wentOut({ disposition, served })
+  // Gone out against its standing, or in dispute, it is open until the lead has decided.
+  return served !== null && !served.void && !wentOut(batch) && contestedOf(batch).length === 0
 }
 
 /** It was served although its standing forbade that, and the lead has not decided since. */
@@ -83,11 +87,19 @@ export function wentOut({ disposition, served }: Pick<BatchState, 'disposition' 
   return served?.value.happened === true && !served.void && !(disposition && disposition.knownAt > served.knownAt)
 }
 
+/** What contradicts what else was entered, and the lead has not decided since: to hold it decides nothing. */
+export function contestedOf(batch: Pick<BatchState, 'disposition' | 'contested'>): BatchState['contested'] {
+  if (batch.disposition?.value.decision === 'hold') return batch.contested
+  return batch.contested.filter((fact) => !isDecidedSince(batch, fact))
+}
+
 /**
  * What went in or out of it although something stood against that, or came to be known only after some of it was put away
- * without it, of which the lead has not decided since.
+ * without it, or contradicts what else was entered, of which the lead has not decided since.
  */
-export function unanswered(batch: Pick<BatchState, 'disposition' | 'served' | 'facts' | 'reached'>): Fact<unknown>[] {
+export function unanswered(
+  batch: Pick<BatchState, 'disposition' | 'served' | 'facts' | 'reached' | 'contested'>,
+): Fact<unknown>[] {
   const { served, facts, reached } = batch
   const went: Fact<{ happened?: true }>[] = [
     ...facts['eggs-taken'],
@@ -98,8 +110,9 @@ export function unanswered(batch: Pick<BatchState, 'disposition' | 'served' | 'f
   ]
   const against = went.filter(({ void: gone, value }) => !gone && value.happened)
   const all = [...against, ...missedByItems(batch), ...reached, ...incidentsOf(batch)]
+  const open = [...all.filter((fact) => !isDecidedSince(batch, fact)), ...contestedOf(batch)]
   // One entry is asked about once, whatever it did.
-  return [...new Map(all.map((fact) => [fact.entry, fact])).values()].filter((fact) => !isDecidedSince(batch, fact))
+  return [...new Map(open.map((fact) => [fact.entry, fact])).values()]
 }
 
 /** What happened to it that no reading tells, and the lead has not decided since. */

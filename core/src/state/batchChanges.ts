@@ -1,5 +1,5 @@
 import type { Claim, Entry } from '../ledger/entry'
-import { CORRECTED_WITHIN, knownAt, MARK_UNDONE_WITHIN, SAME_TIME, type Known } from '../ledger/late'
+import { CORRECTED_WITHIN, enteredAt, MARK_UNDONE_WITHIN, SAME_TIME, type Known } from '../ledger/late'
 import type { Id } from '../ledger/subject'
 import { eachKind, withFact, type BatchFact, type BatchState } from './batch'
 import { acceptanceOf, acceptedIn, amended, factOf, refusedIn, type Accepting, type Amended, type Fact } from './fact'
@@ -60,7 +60,7 @@ export function correctedInBatch(state: BatchState, entry: Known & { claim: Clai
   const movedTo = now === 'void' ? null : now.batch
   if (now !== 'void' && movedTo === id && about.id !== id) {
     // Told to be of this pot long after it was read: as a reading that was entered late.
-    const late = entry.seal?.rules !== undefined && knownAt(entry) - now.at > CORRECTED_WITHIN
+    const late = entry.seal?.rules !== undefined && enteredAt(entry) - now.at > CORRECTED_WITHIN
     return withFact(state, 'reading-taken', factOf(entry, now.at, now.reading, late || undefined))
   }
   const facts = eachKind(state, <T>(list: Fact<T>[], kind: BatchFact) => {
@@ -78,7 +78,9 @@ export function correctedInBatch(state: BatchState, entry: Known & { claim: Clai
 /** Whether a correction counts by itself: its author's, at once, and not of the time. Before there were rules, any did. */
 function counts<T>(fact: Fact<T>, entry: Entry, now: Amended<T>, within: number): boolean {
   if (entry.seal && entry.seal.rules === undefined) return true
-  if (entry.claim.by !== fact.by || knownAt(entry) - fact.knownAt > within) return false
+  // By both clocks: what came in together after an outage was not put right at once for that.
+  const after = Math.max(enteredAt(entry) - Math.max(fact.knownAt, fact.madeAt), entry.claim.madeAt - fact.madeAt)
+  if (entry.claim.by !== fact.by || after > within) return false
   return now === 'void' || Math.abs(now.at - fact.at) <= SAME_TIME
 }
 

@@ -1,5 +1,6 @@
 import type { Instant } from '../ground/instant'
 import type { Id } from '../ledger/subject'
+import type { MadeAway } from '../ledger/away'
 import type { Claim, Entry } from '../ledger/entry'
 import { isEntryLate, knownAt, type Known } from '../ledger/late'
 
@@ -12,6 +13,10 @@ export interface Fact<T> {
   recordedAt: Instant | null
   /** When the kitchen knew of it. */
   knownAt: Instant
+  /** Made while the server heard nothing of its tablet; left out: not. */
+  away?: MadeAway
+  /** How far the clock of its tablet was ahead of the kitchen's, ms; left out: as good as right. */
+  aheadMs?: number
   by: Id
   /** Whose shift it was entered in; null: not told. */
   postedBy: Id | null
@@ -73,6 +78,8 @@ export function factOf<T>(entry: Known, at: Instant, value: T, late = isEntryLat
     madeAt: claim.madeAt,
     recordedAt: seal?.recordedAt ?? null,
     knownAt: knownAt(entry),
+    ...(seal?.away ? { away: seal.away } : {}),
+    ...(claim.aheadMs === undefined ? {} : { aheadMs: claim.aheadMs }),
     by: claim.by,
     postedBy: seal?.postedBy ?? null,
     value,

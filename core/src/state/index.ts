@@ -9,12 +9,12 @@
  */
 export { gramsTaken } from './gramsTaken'
 export { unanswered } from './batch'
-export { dispatchesOf, isLabelOutdated, lackedOf, wentOutOf } from './item'
+export { contestedAbout, dispatchesOf, isLabelOutdated, isToAnswer, lackedOf, wentOutOf } from './item'
 export { lastAir, type AirReading, type Look, type UnitState } from './unit'
 export type { VesselState } from './vessel'
 export type { MatterState } from './matter'
 export { isWaiting, type Acceptance, type Amendment, type Fact } from './fact'
-export { allFacts, eachKind, isClosed, isHeld, isPutAway, type BatchFacts, type BatchState } from './batch'
+export { allFacts, contestedOf, eachKind, isClosed, isHeld, isPutAway, type BatchFacts, type BatchState } from './batch'
 export { batchFacts } from './batchChanges'
 export {
   canProve,

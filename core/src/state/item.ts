@@ -14,6 +14,7 @@ import type {
   PartUsed,
   PutOn,
 } from '../ledger/storeEntries'
+import type { Contested } from '../ledger/contested'
 import { catalogue } from '../recipe/ingredient/catalogue'
 import type { Lacking } from '../ledger/tool'
 import type { EggPart } from '../recipe/ingredient/eggGrams'
@@ -59,6 +60,8 @@ export interface ItemState extends ItemLists {
   labels: number
   /** Told only after it was put away: what its labels of before lack, and how many of those there are. */
   reached: Fact<Lacking & { labels: number }>[]
+  /** Entries that contradict each other, each made without knowing of the other. */
+  contested: Fact<Contested>[]
 }
 
 /** What was entered about an item, in lists by what it is; several kinds of entry may add to one list. */
@@ -136,6 +139,20 @@ export function wentOutOf({
     ({ value, knownAt, entry }) =>
       (value.happened && knownAt >= answered) || warm.some((arrival) => arrival.value.target === entry),
   )
+}
+
+/** What contradicts what else was entered about it, and the lead has not answered for. */
+export function contestedAbout({
+  contested,
+  answers,
+}: Pick<ItemState, 'contested' | 'answers'>): ItemState['contested'] {
+  const answered = Math.max(-Infinity, ...valid(answers).map(({ knownAt }) => knownAt))
+  return contested.filter(({ knownAt }) => knownAt >= answered)
+}
+
+/** Whether the lead has to answer for what went out of it, or to say which of what contradicts each other is so. */
+export function isToAnswer(item: ItemState): boolean {
+  return wentOutOf(item).length > 0 || contestedAbout(item).length > 0
 }
 
 /** What of it left the kitchen, with how it arrived, a warm arrival before any other; null: nobody told yet. */

@@ -22,6 +22,7 @@ export const NO_ITEM = {
   discarded: null,
   labels: 0,
   reached: [],
+  contested: [],
 } satisfies Partial<ItemState>
 
 /** Where an item stands from the first; nothing where nobody said. */

@@ -1,4 +1,4 @@
-import { isEntryLate, knownAt, type Known } from '../ledger/late'
+import { enteredAt, isEntryLate, type Known } from '../ledger/late'
 import { type Instant, DAY } from '../ground/instant'
 import type { Id } from '../ledger/subject'
 import type { ColdUnit, UnitReading } from '../ledger/storeEntries'
@@ -18,8 +18,8 @@ export interface AirReading extends Look {
   entry: Id
   by: Id
   typed: Typed
-  /** When the kitchen knew of it. */
-  knownAt: Instant
+  /** When it was entered, as far as the server can tell. */
+  enteredAt: Instant
 }
 
 /** Somebody came by and could not read it. */
@@ -48,7 +48,7 @@ export function lastAir({ airs }: Pick<UnitState, 'airs'>): AirReading | null {
 export function withAir(state: UnitState, told: Known, typed: Typed, noted: UnitReading['noted']): UnitState {
   const { id: entry, at, by } = told.claim
   const late = isEntryLate(told, at) ? { late: true as const } : {}
-  const air = { entry, at, by, typed, noted, knownAt: knownAt(told), ...late, celsius: celsiusOf(typed) }
+  const air = { entry, at, by, typed, noted, enteredAt: enteredAt(told), ...late, celsius: celsiusOf(typed) }
   const last = state.airs.at(-1)
   const airs = [...state.airs, air]
   if (last && last.at > air.at) airs.sort((a, b) => a.at - b.at)

@@ -93,10 +93,14 @@ export class History {
     return this.story.post(kind, about, this.now, body, { by: this.by(deed) }).posted.ok
   }
 
-  /** Entered `after` minutes later than it says that it was. */
-  postLate<K extends Kind>(kind: K, about: Id, deed: Deed, body: Bodies[K], after: number): boolean {
-    const late = Math.min(this.now, after)
-    return this.story.post(kind, about, this.now - late, body, { by: this.by(deed), after: late }).posted.ok
+  /** Entered `after` minutes later than it says that it was, on a tablet where it then lay for so many before it arrived. */
+  postLate<K extends Kind>(kind: K, about: Id, deed: Deed, body: Bodies[K], after: number, lay = 0): boolean {
+    const made = this.now - Math.min(this.now - 17, lay)
+    const late = Math.min(made, after)
+    const when = Math.round(at(made))
+    const away = lay > 0 ? { away: { from: when, to: Math.round(at(this.now)), at: when } } : {}
+    const how = { by: this.by(deed), after: late, arrives: this.now, ...away }
+    return this.story.post(kind, about, made - late, body, how).posted.ok
   }
 
   /** The same by the lead. */

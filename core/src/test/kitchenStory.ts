@@ -5,6 +5,7 @@ import { kinds } from '../admission/kinds'
 import { openKitchen, type KitchenSetup, type MemoryKitchen, type Posted } from '../kitchen/memoryKitchen'
 import type { Id } from '../ledger/subject'
 import type { Condition, LotReceived } from '../ledger/storeEntries'
+import type { MadeAway } from '../ledger/away'
 import type { Bodies, Kind } from '../ledger/entry'
 import type { Method } from '../recipe/method/method'
 import { nextItemCode, nextSplitCode } from '../ground/itemCode'
@@ -47,7 +48,7 @@ export const custard: Method = {
   amounts: [amount('yolk', 340, 'temper'), amount('milk', 2000, 'warm')],
 }
 
-interface How {
+export interface How {
   by?: Id
   /** Entered so many minutes after it happened. */
   after?: number
@@ -55,6 +56,9 @@ interface How {
   postedBy?: Id
   /** Whose PIN comes beside the author's. */
   secondedBy?: Id
+  /** The server takes it at so many minutes after ten, as made while it heard nothing of the tablet; at once. */
+  arrives?: number
+  away?: MadeAway
 }
 
 interface Finish extends How {
@@ -76,6 +80,8 @@ export class KitchenStory {
   /** Every kind of entry that was posted, taken or not. */
   readonly tried = new Set<Kind>()
   private count = 0
+  /** Which tablet it is entered on, and the last entry that one has heard of. */
+  tablet: { device: Id; serverSeen?: number } = { device: idOf('tablet') }
 
   constructor(setup: Partial<KitchenSetup> = {}, methods: Method[] = [custard]) {
     this.zone = setup.zone ?? 'UTC'
@@ -119,12 +125,12 @@ export class KitchenStory {
     about: Id,
     minutes: number,
     body: Bodies[K],
-    { by = COOK, after = 0, postedBy = by, secondedBy }: How = {},
+    { by = COOK, after = 0, postedBy = by, secondedBy, arrives, away }: How = {},
   ) {
     const made = Math.round(at(minutes + after))
     this.tried.add(kind)
     const claim = {
-      id: idOf(`entry ${this.count++}`),
+      id: idOf(`entry ${this.tablet.serverSeen === undefined ? '' : this.tablet.device}${this.count++}`),
       kitchen: this.kitchen.id,
       kind,
       v: kinds[kind].v,
@@ -132,14 +138,16 @@ export class KitchenStory {
       at: Math.round(at(minutes)),
       madeAt: made,
       by,
-      device: idOf('tablet'),
+      ...this.tablet,
       body,
     }
     const posted: Posted = this.kitchen.post(claim, {
       postedBy,
-      ...(kinds[kind].signed ? { signedBy: by } : {}),
+      // Without the server no PIN is checked.
+      ...(kinds[kind].signed && this.tablet.serverSeen === undefined ? { signedBy: by } : {}),
       ...(secondedBy ? { secondedBy } : {}),
-      now: made,
+      ...(away ? { away } : {}),
+      now: arrives === undefined ? made : Math.round(at(arrives)),
     })
     return { id: claim.id, claim, posted }
   }
@@ -204,13 +212,14 @@ export class KitchenStory {
   }
 
   read(batch: Id, minutes: number, celsius: number, more: Partial<Bodies['reading-taken']> & How = {}): Id {
-    const { by, after, postedBy, ...body } = more
+    const { by, after, postedBy, secondedBy, arrives, away, ...body } = more
+    const how = { by, after, postedBy, secondedBy, arrives, away }
     return this.enter(
       'reading-taken',
       batch,
       minutes,
       { typed: { value: celsius, unit: 'C' }, where: 'core', of: 'mixture', instrument: PROBE, ...body },
-      { ...(by ? { by } : {}), ...(after ? { after } : {}), ...(postedBy ? { postedBy } : {}) },
+      Object.fromEntries(Object.entries(how).filter(([, said]) => said !== undefined)),
     )
   }
 

@@ -98,6 +98,11 @@ export const potDeeds: Record<string, Act> = {
     history.postLate('reading-taken', history.pot(deed), deed, body(celsius(deed)), 16 + deed.b * 200)
     return 'betters nothing'
   },
+  'late read away': (history, deed) => {
+    const after = 16 + deed.b * 100
+    history.postLate('reading-taken', history.pot(deed), deed, body(celsius(deed)), after, deed.a * 60)
+    return 'betters nothing'
+  },
   word: (history, deed) => {
     history.post('reading-taken', history.pot(deed), deed, { ...body(celsius(deed)), instrument: null })
     return 'betters nothing'

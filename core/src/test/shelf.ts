@@ -54,6 +54,7 @@ export function itemOf(more: Partial<ItemState> = {}): ItemState {
     discarded: null,
     labels: 0,
     reached: [],
+    contested: [],
     ...more,
   }
 }
@@ -77,7 +78,7 @@ export function unitOf(looks: readonly [minutes: number, celsius: number][], mor
     entry: `${minutes}`,
     at: at(minutes),
     by: 'mina',
-    knownAt: at(minutes),
+    enteredAt: at(minutes),
     typed: { value: celsius, unit: 'C' as const },
     celsius,
     noted: null,

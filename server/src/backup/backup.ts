@@ -1,10 +1,9 @@
 import type { EntityManager } from '@mikro-orm/postgresql'
-import type { Id, Instant } from '@logged-thermal/core'
+import type { Id, Instant, PublicKey } from '@logged-thermal/core'
 import type { KitchenScope } from '../database/kitchenScope'
 import { query } from '../database/query'
 import { StoredChain } from '../verify/storedChain'
-import { sha256 } from '../ledger/sha256'
-import type { PublicKey } from '../sealing/signingKey'
+import { sha256 } from '../sealing/sha256'
 import { readBackup, writeBackup, type BackupLine } from './backupFile'
 import { accountsOf } from './keptAccounts'
 

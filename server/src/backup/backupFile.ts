@@ -4,8 +4,7 @@ import { createInterface } from 'node:readline'
 import { Readable } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
 import { createGunzip, createGzip } from 'node:zlib'
-import type { Hash, Id, Instant, Role } from '@logged-thermal/core'
-import type { PublicKey, Signed } from '../sealing/signingKey'
+import type { Hash, Id, Instant, Role, PublicKey, SignedText } from '@logged-thermal/core'
 import type { KeptAccount } from './keptAccounts'
 
 /** A line of a backup: JSON, packed with gzip. The first says what the file is, the last that it is whole. */
@@ -17,7 +16,7 @@ export type BackupLine =
   | { keys: readonly PublicKey[] }
   /** Texts that were hashed, in order. */
   | { entries: string[] }
-  | { heads: (Signed & { seq: number })[] }
+  | { heads: (SignedText & { seq: number })[] }
   /** Of the kitchen before it. A backup made before there were any has none. */
   | { photos: { hash: Hash; jpeg: string; at: Instant; by: Id }[] }
   /** Of the kitchen before it: where its logbook ends. */

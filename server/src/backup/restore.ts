@@ -1,5 +1,5 @@
 import type { EntityManager, MikroORM } from '@mikro-orm/postgresql'
-import { GENESIS, type Id, type Instant, type Seal } from '@logged-thermal/core'
+import { GENESIS, type Id } from '@logged-thermal/core'
 import { KitchenScope } from '../database/kitchenScope'
 import { query } from '../database/query'
 import { enterAsInstallation } from '../ledger/installation'
@@ -7,6 +7,7 @@ import { rebuild } from '../ledger/rebuild'
 import { checkBackup, type BackedUp } from './backup'
 import { readBackup, type BackupLine } from './backupFile'
 import { takeAccounts } from './keptAccounts'
+import { headOf, newKeptEntries } from './keptEntries'
 
 /**
  * Brings a backup into an empty database, all of it or nothing, folds everything anew and enters that it was restored.
@@ -54,16 +55,7 @@ async function take(em: EntityManager, kitchen: Id | null, line: BackupLine): Pr
     for (const { id, name, role, job, pinHash, pinDigits } of line.people)
       await run(sql, [kitchen, id, name, role, job, pinHash, pinDigits])
   }
-  if ('entries' in line) {
-    for (const rising of risingRuns(line.entries)) {
-      // Long ago a clock that was set back went back in the logbook too.
-      await run('update chain_head set recorded_at = 0 where kitchen_id = ?', [kitchen])
-      await run('select append_entries(?::uuid, array(select json_array_elements_text(?::json)))', [
-        kitchen,
-        JSON.stringify(rising),
-      ])
-    }
-  }
+  if ('entries' in line) await newKeptEntries(em, kitchen!)(line.entries)
   if ('photos' in line) {
     const sql = `insert into photo (kitchen_id, hash, bytes, at, by) values (?, ?, decode(?, 'base64'), ?, ?)`
     for (const { hash, jpeg, at, by } of line.photos) await run(sql, [kitchen, hash, jpeg, at, by])
@@ -74,27 +66,4 @@ async function take(em: EntityManager, kitchen: Id | null, line: BackupLine): Pr
     for (const { seq, statement, signature } of line.heads) await run(sql, [kitchen, seq, statement, signature])
   }
   return kitchen
-}
-
-/** Entries in runs in which the time of recording does not go back. */
-function risingRuns(canons: readonly string[]): string[][] {
-  const runs: string[][] = []
-  let last: Instant = Infinity
-  for (const canon of canons) {
-    const { recordedAt } = (JSON.parse(canon) as { seal: Seal }).seal
-    if (recordedAt < last) runs.push([])
-    runs.at(-1)!.push(canon)
-    last = recordedAt
-  }
-  return runs
-}
-
-function headOf(scope: KitchenScope, id: Id): Promise<{ seq: number; hash: string }> {
-  return scope.inKitchen(id, async (em) => {
-    const [head] = await query<{ seq: string; hash: string }>(em, {
-      sql: 'select seq, hash from chain_head where kitchen_id = ?',
-      params: [id],
-    })
-    return { seq: Number(head!.seq), hash: head!.hash }
-  })
 }

@@ -2,6 +2,8 @@ import 'reflect-metadata'
 import { randomBytes } from 'node:crypto'
 import { MikroORM } from '@mikro-orm/postgresql'
 import { newPin } from '../access/newPin'
+import { archive } from '../archive/archive'
+import { takeIn } from '../archive/takeIn'
 import { backup } from '../backup/backup'
 import { restore } from '../backup/restore'
 import { clock, clockFrom } from '../clock/clock'
@@ -11,8 +13,11 @@ import { KitchenScope } from '../database/kitchenScope'
 import { ormConfig } from '../ormConfig'
 import { rebuild } from '../ledger/rebuild'
 import { worseBatches } from '../ledger/worseBatches'
+import { Proofs } from '../proof/proofs.service'
+import { Heads } from '../sealing/heads.service'
 import { hasSeals, sealsIn } from '../sealing/sealing.module'
 import { Accounts } from '../people/accounts.service'
+import { forgetName } from '../access/forgetName'
 import { faultSentence } from '../verify/fault'
 import { verify } from '../verify/verify'
 
@@ -23,6 +28,8 @@ interface Tools {
   accounts: Accounts
   /** What stands behind the command: a file, or a name. */
   file: string | undefined
+  /** What stands behind that. */
+  more: string | undefined
 }
 
 const COMMANDS: Record<string, (tools: Tools) => Promise<void>> = {
@@ -34,9 +41,12 @@ const COMMANDS: Record<string, (tools: Tools) => Promise<void>> = {
   worse: (tools) => ofEach(tools, listedWorse),
   backup: backedUp,
   restore: broughtBack,
+  archive: archived,
+  'take-in': takenIn,
   'rotate-key': rotatedKey,
   'new-pin': givenPin,
   'new-password': givenPassword,
+  'forget-name': forgottenName,
   'new-kitchen': codeForAnother,
   /** For the other scripts. */
   kitchens: async ({ scope }) => console.log(JSON.stringify(await scope.kitchens())),
@@ -47,13 +57,17 @@ const HELP = `Say which: npm run ledger --
   rebuild        folds everything anew that is kept beside the logbook
   worse          lists batches that are over and that today's rules judge worse than their own record
   backup FILE    writes everything that cannot be made anew into a file, and checks the copy
+  try-backup FILE  brings a backup into a database of its own, goes through every record there, and throws it away
   restore FILE   brings a backup into an empty database
+  archive FILE [KITCHEN]  writes a whole kitchen into a file that proves itself, without PINs and passwords
+  take-in FILE   takes the kitchen of an archive in, beside those that are here
   rotate-key     another key signs from now on; the one before says so
   new-pin NAME   gives somebody a new PIN, told once: for a lead who has forgotten theirs
   new-password NAME  the same for a password, by the name that they sign in with; one-time codes are off then
+  forget-name NAME  puts a code in the place of the name of somebody who left, once records are no longer asked for; every proof still holds
   new-kitchen    a code to set another kitchen up with, in the browser under /set-up; good for a day`
 
-async function run(command = '', file?: string): Promise<void> {
+async function run(command = '', file?: string, more?: string): Promise<void> {
   const act = COMMANDS[command]
   if (!act) throw new Error(HELP)
   clockFrom(process.env)
@@ -61,7 +75,7 @@ async function run(command = '', file?: string): Promise<void> {
   const orm = await MikroORM.init(ormConfig(config.databaseUrl))
   try {
     const scope = new KitchenScope(orm.em.fork())
-    await act({ config, scope, accounts: new Accounts(scope), file })
+    await act({ config, scope, accounts: new Accounts(scope), file, more })
   } finally {
     await orm.close()
   }
@@ -96,6 +110,20 @@ async function givenPassword({ accounts, file: called }: Tools): Promise<void> {
   console.log(
     `The password of ${called} is ${password} from now on. It is told only here; whoever was signed in is out.`,
   )
+}
+
+async function forgottenName({ scope, file: name }: Tools): Promise<void> {
+  if (!name) throw new Error('Say whose: npm run ledger -- forget-name "Teo Brandt"')
+  let found = false
+  for (const kitchen of await scope.kitchens()) {
+    const forgotten = await forgetName(scope, kitchen.id, name, clock.now())
+    if (!forgotten) continue
+    found = true
+    console.log(
+      `${kitchen.name}: ${name} is called ${forgotten.code} from now on. Older backups and papers still have the name.`,
+    )
+  }
+  if (!found) throw new Error(`Nobody called ${name} is listed.`)
 }
 
 async function codeForAnother({ config }: Tools): Promise<void> {
@@ -175,6 +203,45 @@ async function broughtBack({ config, file }: Tools): Promise<void> {
   }
 }
 
+async function archived({ scope, file, more, config: { dataFolder } }: Tools): Promise<void> {
+  const kitchens = await scope.kitchens()
+  const [only, other] = more === undefined ? kitchens : kitchens.filter(({ name }) => name === more)
+  if (!file || !only || other)
+    throw new Error(
+      `Say where to and which: npm run ledger -- archive FILE "${kitchens[0]?.name ?? 'Kitchen'}". Here are: ${kitchens.map(({ name }) => name).join(', ')}.`,
+    )
+  const { keys, heads } = dataFolder === null ? { keys: null, heads: null } : sealsIn(dataFolder)
+  const entries = await archive(scope, new Proofs(scope, new Heads(scope, keys, heads)), only.id, file, clock.now())
+  console.log(`${file} holds ${only.name} with ${entries} entries. Anybody can check it: npm run verify -- ${file}`)
+  console.log('It has names in it, and no PIN: keep it as carefully as the kitchen.')
+}
+
+async function takenIn({ config, file }: Tools): Promise<void> {
+  if (!file) throw new Error('Say which: npm run ledger -- take-in FILE')
+  const owner = await MikroORM.init(ormConfig(config.ownerUrl))
+  try {
+    const { id, name, entries, keys, unsigned } = await takeIn(owner, file)
+    if (config.dataFolder !== null) {
+      const { heads, keys: own } = sealsIn(config.dataFolder)
+      own.takeOver(keys)
+      heads.forget(id)
+      heads.write()
+    }
+    console.log(`${name} is here, with ${entries} entries, each as it was.`)
+    if (unsigned) console.log('Nothing in it was signed: nothing vouches for it but itself.')
+    else
+      console.log(
+        `It was signed with ${keys.map((key) => key.id).join(', ')}: compare that with the sheet on its kitchen’s wall.`,
+      )
+    console.log('Go through all of it once: npm run ledger -- verify.')
+    console.log(
+      'Nobody of it has a PIN yet: npm run ledger -- new-pin NAME gives the lead one, and the lead gives the others theirs.',
+    )
+  } finally {
+    await owner.close()
+  }
+}
+
 function listed(kitchens: readonly { name: string; entries: number }[]): string {
   return kitchens.map(({ name, entries }) => `${name} with ${entries} entries`).join(', ') || 'no kitchen'
 }
@@ -187,7 +254,7 @@ async function rotatedKey({ config: { dataFolder } }: Tools): Promise<void> {
   await Promise.resolve()
 }
 
-void run(process.argv[2], process.argv[3]).catch((error: unknown) => {
+void run(process.argv[2], process.argv[3], process.argv[4]).catch((error: unknown) => {
   console.error(error instanceof Error ? error.message : error)
   process.exitCode = 1
 })

@@ -22,6 +22,9 @@ export const GRANTS: Record<string, { may: readonly Privilege[]; columns?: reado
   kitchen: { may: ['SELECT'] },
   person: { may: ['SELECT'], columns: ['name', 'job', 'pin_hash', 'pin_digits'] },
   tablet: { may: ['SELECT', 'INSERT'], columns: ['name', 'seen_at', 'forgotten_at'] },
+  // What was heard of a tablet is evidence: it is added to, never changed.
+  tablet_gap: { may: ['SELECT', 'INSERT'] },
+  tablet_run: { may: ['SELECT', 'INSERT'] },
   pin_try: { may: ['SELECT', 'INSERT', 'UPDATE', 'DELETE'] },
   lock_out: { may: ['SELECT', 'INSERT'] },
   shift: { may: ['SELECT', 'INSERT', 'UPDATE'] },
@@ -31,12 +34,14 @@ export const GRANTS: Record<string, { may: readonly Privilege[]; columns?: reado
   // The lead forgets it again: nobody's illness is kept for ever.
   unfit: { may: ['SELECT', 'INSERT', 'UPDATE', 'DELETE'] },
   photo: { may: ['SELECT', 'INSERT'] },
+  packet: { may: ['SELECT', 'INSERT'], columns: ['state', 'done', 'of', 'bytes', 'said'] },
   notice_wish: { may: ['SELECT', 'INSERT', 'DELETE'] },
   notice_sent: { may: ['SELECT', 'INSERT', 'DELETE'] },
   // The logbook itself: it is added to through append_entries alone.
   entry: { may: ['SELECT'] },
   chain_head: { may: ['SELECT'], columns: ['core', 'subjects_core'] },
   signed_head: { may: ['SELECT', 'INSERT'] },
+  entry_block: { may: ['SELECT', 'INSERT'] },
   entry_subject: { may: ['SELECT', 'INSERT'] },
   fold_core: { may: ['SELECT', 'INSERT'] },
   ...Object.fromEntries(FOLDED.map((table) => [table, { may: ['SELECT', 'INSERT', 'UPDATE', 'DELETE'] as const }])),

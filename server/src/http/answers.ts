@@ -35,7 +35,10 @@ import type {
   VesselState,
   Change,
   Trend,
+  Day,
+  TemperatureScale,
 } from '@logged-thermal/core'
+import type { BatchRecord } from '@logged-thermal/wording'
 
 /** A change of a batch, with which batch it is of. */
 export type Changed = Change & {
@@ -62,6 +65,10 @@ export interface Answers {
   KitchenNamed: { named: true }
   UnfitPeople: UnfitPeople
   Notices: NoticesAnswer
+  Packets: { packets: PacketAnswer[] }
+  PacketAsked: { id: Id }
+  PacketCancelled: { cancelled: true }
+  Record: BatchRecord
   PhotoKept: { hash: string }
   EntryHash: { hash: string | null }
   Posted: { now: Instant; results: PostResult[] }
@@ -93,6 +100,7 @@ export interface Answers {
   Lineage: Lineage
   Calendar: { path: string }
   Clock: { now: Instant }
+  Since: { now: Instant; entries: SealedEntry[]; more: boolean }
   Live: { live: true }
   Ready: Readiness
   Problem: ProblemDetails
@@ -341,6 +349,24 @@ export interface Handled {
 }
 
 /** Who is told of what waits, by e-mail. */
+/** A packet of records that was asked for. */
+export interface PacketAnswer {
+  id: Id
+  askedBy: Id
+  askedAt: Instant
+  fromDay: Day
+  toDay: Day
+  scale: TemperatureScale
+  state: 'waits' | 'made' | 'ready' | 'failed' | 'cancelled' | 'gone'
+  /** Of its pieces, how many are made. */
+  done: number
+  of: number
+  bytes: number | null
+  /** Why it could not be made. */
+  said: string | null
+  keptUntil: Instant
+}
+
 export interface NoticesAnswer {
   /** Whether the installation names a mail server. */
   canSend: boolean

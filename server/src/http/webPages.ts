@@ -23,10 +23,17 @@ export function serveWeb(app: NestExpressApplication, root: string): void {
       serveStatic: { immutable: true, maxAge: '365d', fallthrough: false },
     }),
   )
+  app.use('/check.html', savedToBeOpened)
   app.use(express.static(root, { index: false, maxAge: 0 }))
   app.use((request: Request, response: Response, next: NextFunction) => {
     const ours = /^\/(api|health|metrics)(\/|$)/.test(request.path)
     if (ours || !['GET', 'HEAD'].includes(request.method)) next()
     else response.sendFile(page, { cacheControl: false, headers: { 'Cache-Control': 'no-cache' } })
   })
+}
+
+/** The checker is one file with all in it: it is saved and opened from there, where this server has no word. */
+function savedToBeOpened(_: Request, response: Response, next: NextFunction): void {
+  response.set('Content-Disposition', 'attachment; filename="check.html"')
+  next()
 }

@@ -16,13 +16,12 @@ import { newSetUpCode, setUpHash } from './setUpCode'
  */
 export async function prepare(env: NodeJS.ProcessEnv, { empty }: { empty: boolean }): Promise<MikroORM> {
   clockFrom(env)
-  const { databaseUrl, ownerUrl, mail } = configFrom(env)
+  const { databaseUrl, ownerUrl } = configFrom(env)
   const appRole = decodeURIComponent(new URL(databaseUrl).username)
   const owner = await MikroORM.init(ormConfig(ownerUrl))
   await owner.getMigrator().up()
   if (ownerUrl !== databaseUrl) await grantTo(appRole, owner)
-  // Nothing else uses the queue yet.
-  if (mail) await prepareJobs(ownerUrl, appRole, owner)
+  await prepareJobs(ownerUrl, appRole, owner)
   if (empty) await awaitSetUp(owner)
   await sealPeople(new KitchenScope(owner.em.fork()))
   if (ownerUrl === databaseUrl) {

@@ -1,9 +1,15 @@
 import { ALLERGENS, type ItemState } from '@logged-thermal/core'
 import { openKitchen, type TestKitchen } from '../test/kitchen'
 import { storeOf } from '../test/storeKitchen'
-import { advisory, alcoholNote, fruitNote, mayContainNote } from '@logged-thermal/wording'
-import { labelArt, storageWords } from './labelArt'
-import { PAPERS } from './papers'
+import {
+  advisory,
+  alcoholNote,
+  fruitNote,
+  labelArt,
+  mayContainNote,
+  PAPERS,
+  storageWords,
+} from '@logged-thermal/wording'
 
 let kitchen: TestKitchen
 beforeAll(async () => {

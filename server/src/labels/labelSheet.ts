@@ -1,10 +1,9 @@
 import { Resvg } from '@resvg/resvg-js'
+import { FONT, PAPERS, type Paper, type Size } from '@logged-thermal/wording'
 import { PDFDocument as Assembled } from 'pdf-lib'
 import PDFDocument from 'pdfkit'
 import { BOLD, finished, REGULAR } from './pdfPaper'
 import svgToPdf from 'svg-to-pdfkit'
-import { FONT, type Size } from './labelArt'
-import { PAPERS, type Paper } from './papers'
 
 const POINTS = 72 / 25.4
 

@@ -9,21 +9,11 @@ import {
   type Instant,
   type ItemCard,
   type LimitSet,
-  dayOf,
-  itemLevel,
   labellingOf,
   type Id,
   type ItemState,
 } from '@logged-thermal/core'
-import {
-  advisory,
-  alcoholNote,
-  fruitNote,
-  ingredientsNote,
-  mayContainNote,
-  noticeWords,
-  type Reader,
-} from '@logged-thermal/wording'
+import { labelFactsOf, noticeWords, PAPERS, type LabelFacts, type Paper, type Reader } from '@logged-thermal/wording'
 import type { EntityManager } from '@mikro-orm/postgresql'
 import { KitchenScope } from '../database/kitchenScope'
 import { Problem } from '../http/problem'
@@ -36,9 +26,7 @@ import { StatesRepository } from '../ledger/states.repository'
 import { HeldStore } from '../store/heldStore'
 import { Workers, type Work } from '../workers/workers.service'
 import type { NoticeText } from './noticeSheet'
-import { storageWords, type LabelFacts } from './labelArt'
 import type * as LabelsWork from './labels.work'
-import { PAPERS, type Paper } from './papers'
 import { clock } from '../clock/clock'
 import { AnswersFile } from '../http/answers.decorator'
 
@@ -184,25 +172,6 @@ async function factsOf(
   const now = clock.now()
   const { limits } = await held.judgedBy(em, kitchenId, now)
   const reader = readerOf(kitchen, limits.practice.clock ?? 24)
-  const every = forSale && labellingOf(limits.ruleSet.key).packed.says === 'every ingredient'
-  return items.map((item) => ({
-    item,
-    address: `${address}/store/item/${item.id}`,
-    initials: initialsOf(people.find(({ id }) => id === item.madeBy)?.name ?? ''),
-    kitchen: [kitchen.name, ofKitchen].filter(Boolean).join(', '),
-    storage: storageWords(itemLevel(item, limits, dayOf(now, kitchen.zone)), reader),
-    advisory: advisory(reader),
-    fruitNote: fruitNote(reader),
-    mayContain: mayContainNote(item.facts.mayContain, reader),
-    ingredients: every ? ingredientsNote(item.facts.ingredients, reader) : '',
-    alcohol: alcoholNote(item.facts.alcohol, reader),
-    reader,
-  }))
-}
-
-function initialsOf(name: string): string {
-  return name
-    .split(/\s+/)
-    .map((part) => part[0] ?? '')
-    .join('')
+  const printed = { origin: address, kitchen: kitchen.name, place: ofKitchen, forSale, limits, now, reader }
+  return items.map((item) => labelFactsOf(item, people.find(({ id }) => id === item.madeBy)?.name ?? '', printed))
 }

@@ -1,7 +1,6 @@
-import { labelArt, type LabelFacts } from './labelArt'
+import { labelArt, PAPERS, type LabelFacts, type Paper } from '@logged-thermal/wording'
 import { labelPicture, labelSheet } from './labelSheet'
 import { noticeSheet, type NoticeText } from './noticeSheet'
-import { PAPERS, type Paper } from './papers'
 
 /** Run beside the server's thread: a label takes tens of milliseconds to draw. */
 export function sheet({ facts, copies, paper }: { facts: LabelFacts[]; copies: number; paper: Paper }) {

@@ -5,8 +5,9 @@ import { refusalSentence, type Reader } from '@logged-thermal/wording'
 import { WritingScope } from '../database/writingScope'
 import { Problem } from '../http/problem'
 import { isDatabaseBusy } from '../http/databaseFault'
+import { Contacts } from '../people/contacts.service'
 import { Heads } from '../sealing/heads.service'
-import { appendGroup, readPost, type Post, type ReadPost } from './appendGroup'
+import { appendGroup, readableOf, readPost, type Post, type ReadPost } from './appendGroup'
 import { Refold } from './refold'
 
 /** As many posts of a kitchen wait at most: then a tablet keeps its own, and sends it again. */
@@ -35,15 +36,19 @@ export class Append {
     private readonly scope: WritingScope,
     private readonly refold: Refold,
     private readonly heads: Heads,
+    private readonly contacts: Contacts,
   ) {}
 
   /** Answers every claim in the order sent. Throws a Problem with status 503 where too many posts wait already. */
   async append(post: Post): Promise<Appended[]> {
-    const { kitchenId } = post
+    const { kitchenId, tabletId } = post
+    const read = readPost(post)
+    const tablet = tabletId ? { kitchenId, id: tabletId } : null
+    const contact = tablet && (await this.contacts.of(tablet, readableOf(read.claims)))
     const line = this.lines.get(kitchenId)
     if (line && line.length >= MOST_WAITING) throw busyProblem()
     return new Promise((done, failed) => {
-      const waiting = { post: readPost(post), done, failed }
+      const waiting = { post: { ...read, contact }, done, failed }
       if (line) line.push(waiting)
       else {
         this.lines.set(kitchenId, [waiting])
@@ -67,13 +72,23 @@ export class Append {
       await rows(em)
       return found!
     })
-    const last = outcomes.at(-1)
-    if (last?.outcome === 'accepted') this.heads.move(kitchenId, last.seal)
+    this.moveHead(kitchenId, outcomes)
   }
 
   /** How many posts wait, of all kitchens. */
   waiting(): number {
     return [...this.lines.values()].reduce((sum, { length }) => sum + length, 0)
+  }
+
+  private moveHead(kitchenId: Id, outcomes: readonly Appended[]): void {
+    const seals = outcomes.flatMap((each) => (each.outcome === 'accepted' ? [each.seal] : []))
+    const last = seals.at(-1)
+    if (last)
+      this.heads.move(
+        kitchenId,
+        last,
+        seals.some(({ signedBy }) => signedBy !== undefined),
+      )
   }
 
   private async serve(kitchenId: Id): Promise<void> {
@@ -88,8 +103,7 @@ export class Append {
       await this.refold.subjects(kitchenId)
       const posts = group.map(({ post }) => post)
       const outcomes = await this.scope.inKitchen(kitchenId, (em) => appendGroup(em, posts))
-      const last = outcomes.flat().findLast(({ outcome }) => outcome === 'accepted')
-      if (last?.outcome === 'accepted') this.heads.move(kitchenId, last.seal)
+      this.moveHead(kitchenId, outcomes.flat())
       group.forEach(({ done }, i) => done(outcomes[i]!))
     } catch (error) {
       if (group.length === 1 || error instanceof Problem || isDatabaseBusy(error)) {

@@ -3,12 +3,15 @@ import {
   append,
   canonical,
   follows,
+  madeAway,
+  needs,
   parsedClaim,
   upcast,
   type AnyClaim,
   type Appended,
   type Book,
   type ChainHead,
+  type Contact,
   type Id,
   type Instant,
   type ReadClaim,
@@ -24,7 +27,8 @@ import { Problem } from '../http/problem'
 import { foldCore } from './foldCore'
 import { Projections } from './projections'
 import { foldSubjects } from './foldSubjects'
-import { sha256 } from './sha256'
+import { hasUnheard, historyOf } from './outOfSight'
+import { sha256 } from '../sealing/sha256'
 import { gather, gatherStates, lockHead, write, type Gathered, type Sealed } from './statements'
 
 /** What one tablet sends at a time. */
@@ -36,6 +40,8 @@ export interface Post {
   /** Whose PIN came beside it and was right; left out: nobody's. */
   secondedBy?: Id | null
   clockAheadMs: number
+  /** The tablet of the kitchen that they come from; null: a stranger's. */
+  tabletId?: Id | null
   claims: readonly unknown[]
   /** Seeding alone sets this: when the server is to have recorded each claim. */
   recordedAt?: (claim: AnyClaim) => Instant
@@ -44,6 +50,8 @@ export interface Post {
 /** A post whose claims have been read. */
 export interface ReadPost extends Omit<Post, 'claims'> {
   claims: readonly ReadClaim[]
+  /** What is known of its tablet; left out: nothing that says when they were made. */
+  contact?: Contact | null
 }
 
 export function readPost(post: Post): ReadPost {
@@ -56,7 +64,7 @@ export function readPost(post: Post): ReadPost {
  * will be written.
  */
 export async function appendGroup(em: SqlEntityManager, posts: readonly ReadPost[]): Promise<Appended[][]> {
-  const claims = posts.flatMap((post) => post.claims.flatMap((each) => ('claim' in each ? [each.claim] : [])))
+  const claims = posts.flatMap((post) => readableOf(post.claims))
   if (claims.length === 0) return posts.map((post) => post.claims.map((each) => refusedUnread(each as Unreadable)))
   const { kitchenId } = posts[0]!
 
@@ -84,8 +92,9 @@ export async function appendGroup(em: SqlEntityManager, posts: readonly ReadPost
   }
   const outcomes: Appended[][] = []
   let now = last
-  for (const { claims: sent, recordedAt, ...post } of posts) {
+  for (const { claims: sent, recordedAt, contact, ...post } of posts) {
     const answers: Appended[] = []
+    const away = contact ? madeAway(readableOf(sent), contact, Math.max(now, clock.now())) : null
     for (const each of sent) {
       if (!('claim' in each)) {
         answers.push(refusedUnread(each))
@@ -94,12 +103,36 @@ export async function appendGroup(em: SqlEntityManager, posts: readonly ReadPost
       await loadFollowing(em, each.claim, projections, { zone, limits }, core)
       // A clock that was set back stands still meanwhile: nothing is recorded before what was recorded.
       now = Math.max(now, recordedAt?.(each.claim) ?? clock.now())
-      answers.push(append(each.claim, { ...post, kitchen: kitchenId, now }, book, sha256))
+      const poster = { ...post, kitchen: kitchenId, now }
+      const made = away?.get(each.claim.id)
+      if (!made) {
+        answers.push(append(each.claim, poster, book, sha256))
+        continue
+      }
+      const records = {
+        em,
+        kitchenId,
+        read: projections.read,
+        world: { zone, limits, now: made.at },
+        unwritten: sealed,
+        load: (claim: AnyClaim) => loadNeeded(em, claim, projections, { zone, limits }, core),
+      }
+      const history = () => historyOf(each.claim, records)
+      const known = (await hasUnheard(each.claim, records)) ? await history() : []
+      const answer = append(each.claim, poster, book, sha256, { made, history: known })
+      // Refused, it may be for what its tablet had not heard of.
+      const again = answer.outcome === 'refused' && known.length === 0
+      answers.push(again ? append(each.claim, poster, book, sha256, { made, history: await history() }) : answer)
     }
     outcomes.push(answers)
   }
   if (sealed.length > 0) await query(em, write(kitchenId, sealed, projections.changed(), core))
   return outcomes
+}
+
+/** Those of the claims that could be read. */
+export function readableOf(claims: readonly ReadClaim[]): AnyClaim[] {
+  return claims.flatMap((each) => ('claim' in each ? [each.claim] : []))
 }
 
 type Unreadable = Exclude<ReadClaim, { claim: AnyClaim }>
@@ -137,9 +170,32 @@ async function loadFollowing(
     if (missing.length === 0) return
     // One that is not there is asked for once.
     for (const { type, id } of missing) asked.add(`${type} ${id}`)
-    for (const row of await query<Gathered>(em, gatherStates(claim.kitchen, missing)))
-      await loadRow(em, claim.kitchen, row, projections, core)
+    await loadStates(em, claim.kitchen, missing, projections, core)
   }
+}
+
+/** What an entry that is in the logbook looks at. */
+async function loadNeeded(
+  em: SqlEntityManager,
+  claim: AnyClaim,
+  projections: Projections,
+  world: World,
+  core: number,
+): Promise<void> {
+  const missing = needs(claim).filter((subject) => !projections.has(subject))
+  if (missing.length > 0) await loadStates(em, claim.kitchen, missing, projections, core)
+  await loadFollowing(em, claim, projections, world, core)
+}
+
+async function loadStates(
+  em: SqlEntityManager,
+  kitchenId: Id,
+  subjects: readonly Subject[],
+  projections: Projections,
+  core: number,
+): Promise<void> {
+  for (const row of await query<Gathered>(em, gatherStates(kitchenId, subjects)))
+    await loadRow(em, kitchenId, row, projections, core)
 }
 
 async function gathered(

@@ -52,6 +52,7 @@ export class EntriesController {
       signedBy,
       secondedBy,
       clockAheadMs: sentAt - arrived,
+      tabletId: shift.tabletId,
       claims,
     })
     let reader: Reader | null = null

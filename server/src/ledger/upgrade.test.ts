@@ -5,6 +5,7 @@ import { v7 as uuid } from 'uuid'
 import type { AnyClaim, BatchState, Id } from '@logged-thermal/core'
 import { openKitchen, type TestKitchen } from '../test/kitchen'
 import { Heads } from '../sealing/heads.service'
+import { Contacts } from '../people/contacts.service'
 import { Append } from './append.service'
 import { digestOf } from './foldCore'
 import { Refold } from './refold'
@@ -56,7 +57,12 @@ describe('after an upgrade', () => {
 
   it('is folded anew where it is touched first, and the entry is judged by that', async () => {
     await asOfOlderCode()
-    const append = new Append(kitchen.scope, new Refold(kitchen.scope), new Heads(kitchen.scope, null, null))
+    const append = new Append(
+      kitchen.scope,
+      new Refold(kitchen.scope),
+      new Heads(kitchen.scope, null, null),
+      new Contacts(kitchen.scope),
+    )
     const { kitchenId } = kitchen
     const postedBy = kitchen.person('mina').id
     const post = (claim: AnyClaim) =>

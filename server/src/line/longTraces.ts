@@ -1,5 +1,5 @@
 import type { BatchState } from '@logged-thermal/core'
-import { sha256 } from '../ledger/sha256'
+import { sha256 } from '../sealing/sha256'
 
 /** A batch's readings are taken apart from so many on, in pieces of so many. */
 const PIECE = 500

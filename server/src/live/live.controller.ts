@@ -1,22 +1,49 @@
-import { BeforeApplicationShutdown, Controller, Get, Headers, Query, Req, Sse, type MessageEvent } from '@nestjs/common'
+import {
+  BeforeApplicationShutdown,
+  Controller,
+  Get,
+  Headers,
+  ParseIntPipe,
+  Query,
+  Req,
+  Sse,
+  type MessageEvent,
+} from '@nestjs/common'
 import type { Request } from 'express'
 import { ApiTags } from '@nestjs/swagger'
-import { concatMap, filter, ignoreElements, interval, last, map, merge, takeUntil, type Observable } from 'rxjs'
+import {
+  concatMap,
+  filter,
+  ignoreElements,
+  interval,
+  last,
+  map,
+  merge,
+  of,
+  share,
+  takeUntil,
+  tap,
+  type Observable,
+} from 'rxjs'
 import { cookieOf, Needs, OfShift } from '../people/shift.guard'
 import { Shifts, type Shift } from '../people/shifts.service'
 import { Tablets } from '../people/tablets.service'
+import { Entries } from '../ledger/entries.service'
 import { Live } from './live.service'
 import { clock } from '../clock/clock'
 import { Answers, AnswersFile } from '../http/answers.decorator'
 import type { Answers as Answer } from '../http/answers'
 
 const HEARTBEAT_MS = 15_000
+/** As many entries are answered at once to who asks. */
+const AT_ONCE = 500
 
 @ApiTags('live')
 @Controller('live')
 export class LiveController implements BeforeApplicationShutdown {
   constructor(
     private readonly live: Live,
+    private readonly entries: Entries,
     private readonly shifts: Shifts,
     private readonly tablets: Tablets,
   ) {}
@@ -34,12 +61,15 @@ export class LiveController implements BeforeApplicationShutdown {
     @Headers('last-event-id') lastEventId: string | undefined,
   ): Observable<MessageEvent> {
     const seq = Number(lastEventId || after || 0)
-    const entries = this.live.watch(kitchenId, Number.isInteger(seq) && seq >= 0 ? seq : 0)
+    let known = Number.isInteger(seq) && seq >= 0 ? seq : 0
+    const entries = this.live.watch(kitchenId, known).pipe(share())
     const events = entries.pipe(
+      tap(({ seal }) => (known = seal.seq)),
       map((entry): MessageEvent => ({ id: String(entry.seal.seq), type: 'entry', data: entry })),
     )
-    const beats = merge(interval(HEARTBEAT_MS), clock.jumps).pipe(
-      map((): MessageEvent => ({ type: 'beat', data: { now: clock.now() } })),
+    const beats = merge(of(0), interval(HEARTBEAT_MS), clock.jumps).pipe(
+      // Whoever comes back after a beat goes on from the entry before it. The first says at once that nothing holds them up.
+      map((): MessageEvent => ({ id: String(known), type: 'beat', data: { now: clock.now() } })),
     )
     const whole = merge(events, beats.pipe(takeUntil(entries.pipe(ignoreElements(), last(null, null)))))
     return whole.pipe(takeUntil(this.ended(cookieOf(request) ?? '', tabletId)))
@@ -63,6 +93,16 @@ export class LiveController implements BeforeApplicationShutdown {
   @Answers('Clock')
   now(): Answer['Clock'] {
     return { now: clock.now() }
+  }
+
+  /** Entries after a number, for a tablet that the stream does not reach: so many at once, and whether there are more. */
+  @Get('since')
+  @Needs('read')
+  @Answers('Since')
+  async since(@OfShift() { kitchenId }: Shift, @Query('after', ParseIntPipe) after: number): Promise<Answer['Since']> {
+    const seq = Number.isSafeInteger(after) ? Math.max(0, after) : 0
+    const entries = await this.entries.after(kitchenId, seq, AT_ONCE)
+    return { now: clock.now(), entries, more: entries.length === AT_ONCE }
   }
 
   beforeApplicationShutdown(): void {

@@ -3,6 +3,7 @@ import type { AddressInfo } from 'node:net'
 import { v7 as uuid } from 'uuid'
 import { openKitchen, type TestKitchen } from '../test/kitchen'
 import { clock } from '../clock/clock'
+import type { Answers } from '../http/answers'
 
 let kitchen: TestKitchen
 let cookie: string
@@ -26,14 +27,22 @@ async function listen(path: string, headers: Record<string, string> = {}) {
   const response = await new Promise<IncomingMessage>((done, failed) => {
     get({ port, host: '127.0.0.1', path, headers: { cookie, ...headers } }, done).on('error', failed)
   })
+  let told = ''
+  const beats: number[] = []
   response.on('data', (chunk: Buffer) => {
-    for (const [, id] of chunk.toString().matchAll(/^id: (\d+)$/gm)) seqs.push(Number(id))
+    told += chunk.toString()
+    const events = told.split('\n\n')
+    told = events.pop()!
+    for (const event of events) {
+      const [, id] = /^id: (\d+)$/m.exec(event) ?? []
+      if (id !== undefined) (event.includes('event: beat') ? beats : seqs).push(Number(id))
+    }
   })
   const until = async (count: number) => {
     for (let tries = 0; seqs.length < count && tries < 200; tries++) await new Promise((done) => setTimeout(done, 25))
     return seqs
   }
-  return { seqs, until, status: response.statusCode, close: () => response.destroy() }
+  return { seqs, beats, until, status: response.statusCode, close: () => response.destroy() }
 }
 
 const head = async () => ((await kitchen.get('/api/line')).body as { seq: number }).seq
@@ -65,7 +74,19 @@ describe('live entries', () => {
     const now = await head()
     const tablet = await listen('/api/live?after=0', { 'last-event-id': String(now - 3) })
     expect(await tablet.until(3)).toEqual([now - 2, now - 1, now])
+    // A beat comes at once, and is no entry: whoever comes back after it has heard nothing more.
+    expect(tablet.beats).toEqual([now - 3])
     tablet.close()
+  })
+
+  it('are told to who asks, where the stream does not come through', async () => {
+    const now = await head()
+    const answer = await kitchen.get(`/api/live/since?after=${now - 2}`).expect(200)
+    const { entries, more } = answer.body as Answers['Since']
+    expect(entries.map(({ seal }) => seal.seq)).toEqual([now - 1, now])
+    expect(more).toBe(false)
+    expect((await kitchen.get(`/api/live/since?after=${now}`)).body).toMatchObject({ entries: [] })
+    await kitchen.get('/api/live/since?after=x').expect(400)
   })
 
   it('are not for who has no shift', async () => {

@@ -140,6 +140,7 @@ export class LogRepository {
   async names(em: EntityManager, kitchenId: Id, entries: readonly SealedEntry[]): Promise<Record<Id, string>> {
     const ids = entries.flatMap(({ claim }) => [
       claim.about.id,
+      ...(claim.kind === 'matter-closed' ? [claim.body.subject.id] : []),
       ...(claim.kind === 'entries-accepted' || claim.kind === 'entries-refused'
         ? claim.body.entries.map(({ id }) => id)
         : []),

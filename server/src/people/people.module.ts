@@ -1,6 +1,7 @@
 import { Global, Module } from '@nestjs/common'
 import { APP_GUARD } from '@nestjs/core'
 import { Accounts } from './accounts.service'
+import { Contacts } from './contacts.service'
 import { IdleLock } from './idleLock'
 import { LoginRepository } from './login.repository'
 import { Pins } from './pins.service'
@@ -12,7 +13,16 @@ import { Tablets } from './tablets.service'
 @Global()
 @Module({
   controllers: [ShiftController],
-  providers: [Accounts, IdleLock, LoginRepository, Pins, Shifts, Tablets, { provide: APP_GUARD, useClass: ShiftGuard }],
-  exports: [Accounts, Pins, Shifts, Tablets],
+  providers: [
+    Accounts,
+    Contacts,
+    IdleLock,
+    LoginRepository,
+    Pins,
+    Shifts,
+    Tablets,
+    { provide: APP_GUARD, useClass: ShiftGuard },
+  ],
+  exports: [Accounts, Contacts, Pins, Shifts, Tablets],
 })
 export class PeopleModule {}

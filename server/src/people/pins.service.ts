@@ -97,13 +97,12 @@ export class Pins {
       })
       if (!person) return undefined
       const key = [kitchenId, personId, place]
-      await query(em, {
-        sql: `insert into pin_try (kitchen_id, person_id, place, wrong, last_at) values (?, ?, ?, 0, ?) on conflict do nothing`,
-        params: [...key, new Date(now)],
-      })
+      // Found or begun in one go, and held until the end: a right PIN beside this takes the row away.
       const [tries] = await query<{ wrong: number; last_at: string; locked_until: string | null }>(em, {
-        sql: `select wrong, last_at, locked_until from pin_try where kitchen_id = ? and person_id = ? and place = ? for update`,
-        params: key,
+        sql: `insert into pin_try as known (kitchen_id, person_id, place, wrong, last_at) values (?, ?, ?, 0, ?)
+          on conflict (kitchen_id, person_id, place) do update set wrong = known.wrong
+          returning wrong, last_at, locked_until`,
+        params: [...key, new Date(now)],
       })
       const { wrong: before, last_at: last, locked_until: lockedUntil } = tries!
       const locked = lockedUntil === null ? 0 : Date.parse(lockedUntil)

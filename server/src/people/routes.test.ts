@@ -97,6 +97,7 @@ read(
   'post /api/shift/lock',
   'get /api/live',
   'get /api/live/now',
+  'get /api/live/since',
   'get /api/line',
   'get /api/line/traces/{hash}',
 )
@@ -109,6 +110,11 @@ read(
   'get /api/log/events',
   'get /api/log/trends',
   'get /api/log/week',
+  'get /api/proof/batch/{id}',
+  'get /api/records/key.pdf',
+  'get /api/records/paper.pdf',
+  'get /api/records/batch/{id}.pdf',
+  'get /api/records/batch/{id}.json',
   'get /api/log/batches.csv',
   'get /api/entries/{seq}/hash',
   'get /api/methods/{id}/bakes',
@@ -124,6 +130,9 @@ read('get /api/notices', 'get /api/photos/{hash}')
 write('post /api/photos', 'post /api/notices', 'post /api/notices/try')
 write('post /api/fitness', 'post /api/fitness/seen', 'post /api/fitness/{id}/back', 'post /api/fitness/{id}/forget')
 write('post /api/tablets', 'post /api/tablets/{id}/forget', 'get /api/store/feed', 'post /api/store/feed/renew')
+// Beyond that only the lead asks for packets, and only the lead and an auditor take them: packets.test.ts.
+read('get /api/packets', 'get /api/packets/{id}/file')
+write('post /api/packets', 'post /api/packets/{id}/cancel')
 
 const ENDS = ['post /api/shift/lock', 'post /api/account/out']
 

@@ -3,6 +3,7 @@ import { Reflector } from '@nestjs/core'
 import type { Request } from 'express'
 import { Problem } from '../http/problem'
 import { Accounts, type Account } from './accounts.service'
+import { Contacts } from './contacts.service'
 import { Shifts, type Shift } from './shifts.service'
 
 export const SHIFT_COOKIE = 'lt_shift'
@@ -45,6 +46,7 @@ export class ShiftGuard implements CanActivate {
     private readonly reflector: Reflector,
     private readonly shifts: Shifts,
     private readonly accounts: Accounts,
+    private readonly contacts: Contacts,
   ) {}
 
   async canActivate(context: ExecutionContext): Promise<boolean> {
@@ -56,8 +58,19 @@ export class ShiftGuard implements CanActivate {
     if (access === 'nothing') return true
     const request = context.switchToHttp().getRequest<Request>()
     if (access === 'account') await requireAccount(request, this.accounts)
-    else await requireShift(request, this.shifts, access)
+    else {
+      await requireShift(request, this.shifts, access)
+      await this.hear(request)
+    }
     return true
+  }
+
+  /** That a tablet of the kitchen asks is noted before it is answered: what it sends now may be of a time in which it could not. */
+  private async hear({ shift, headers }: WithShift): Promise<void> {
+    if (!shift?.tabletId) return
+    const tablet = { kitchenId: shift.kitchenId, id: shift.tabletId }
+    await this.contacts.heard(tablet)
+    await this.contacts.heardRun(tablet, headers['lt-run']?.toString())
   }
 }
 

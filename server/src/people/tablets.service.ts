@@ -1,6 +1,6 @@
 import { createHash, randomBytes } from 'node:crypto'
 import { Injectable } from '@nestjs/common'
-import { isId, MINUTE, type Id } from '@logged-thermal/core'
+import { isId, type Id } from '@logged-thermal/core'
 import { Subject } from 'rxjs'
 import { v7 as uuid } from 'uuid'
 import { clock } from '../clock/clock'
@@ -8,9 +8,8 @@ import { KitchenScope } from '../database/kitchenScope'
 import { query } from '../database/query'
 import type { LockOut, Tablet } from '../http/answers'
 import { Problem } from '../http/problem'
+import { Contacts } from './contacts.service'
 
-/** A tablet is written down as seen at most so often, ms. */
-const SEEN_EVERY = 5 * MINUTE
 /** Lock-outs of so many days are shown to the lead. */
 const SHOWN_DAYS = 30
 
@@ -23,30 +22,28 @@ export interface OwnTablet {
 /** Tablets that belong to a kitchen: enrolled, seen, forgotten. */
 @Injectable()
 export class Tablets {
-  private readonly seen = new Map<Id, number>()
   /** Tablets as they are forgotten, by id. */
   readonly forgotten = new Subject<Id>()
 
-  constructor(private readonly scope: KitchenScope) {}
+  constructor(
+    private readonly scope: KitchenScope,
+    private readonly contacts: Contacts,
+  ) {}
 
   /** The tablet of a cookie; null for a stranger's, or one that was forgotten. */
   async find(cookie: string | null): Promise<OwnTablet | null> {
     const [kitchenId = '', secret = ''] = cookie?.split('.') ?? []
     if (!isId(kitchenId)) return null
-    return this.scope.inKitchen(kitchenId, async (em) => {
+    const tablet = await this.scope.inKitchen(kitchenId, async (em) => {
       const [row] = await query<{ id: Id }>(em, {
         sql: 'select id from tablet where kitchen_id = ? and secret_hash = ? and forgotten_at is null',
         params: [kitchenId, hashOf(secret)],
       })
       if (!row) return null
-      const now = clock.now()
-      if (now - (this.seen.get(row.id) ?? 0) >= SEEN_EVERY) {
-        this.seen.set(row.id, now)
-        const sql = 'update tablet set seen_at = ? where kitchen_id = ? and id = ?'
-        await query(em, { sql, params: [new Date(now), kitchenId, row.id] })
-      }
       return { kitchenId, id: row.id }
     })
+    if (tablet) await this.contacts.heard(tablet)
+    return tablet
   }
 
   /** Returns the cookie by which it is known from now on; only its hash is kept. */

@@ -1,11 +1,12 @@
 import { Injectable, Logger, type OnApplicationBootstrap, type OnApplicationShutdown } from '@nestjs/common'
-import { dayOf, type ChainHead, type Id } from '@logged-thermal/core'
+import { dayOf, type ChainHead, type HeadStatement, type Id, type PublicKey } from '@logged-thermal/core'
 import type { SqlEntityManager } from '@mikro-orm/postgresql'
 import { clock } from '../clock/clock'
 import { query } from '../database/query'
 import { WritingScope } from '../database/writingScope'
 import type { RememberedHeads } from './rememberedHeads'
-import { headSaid, signHead, type HeadStatement } from './signedHead'
+import { keepBlocks, rootAt } from './entryTree'
+import { headSaid, signHead } from './signedHead'
 import type { SigningKeys } from './signingKey'
 
 /** How long a new head waits until it is written down, ms: within it others come. */
@@ -17,7 +18,7 @@ const KEPT_EVERY = 60_000
 @Injectable()
 export class Heads implements OnApplicationBootstrap, OnApplicationShutdown {
   private readonly log = new Logger('heads')
-  private readonly moved = new Map<Id, ChainHead>()
+  private readonly moved = new Map<Id, Moved>()
   private readonly kept = new Map<Id, number>()
   private timer: NodeJS.Timeout | null = null
   /** Kitchens whose logbook is not the one that was signed. */
@@ -30,10 +31,10 @@ export class Heads implements OnApplicationBootstrap, OnApplicationShutdown {
     private readonly heads: RememberedHeads | null,
   ) {}
 
-  /** The logbook of a kitchen ends here now. */
-  move(kitchen: Id, head: ChainHead): void {
+  /** The logbook of a kitchen ends here now. @param keep somebody signed with a PIN: this head is kept whenever the last one was */
+  move(kitchen: Id, { seq, hash }: ChainHead, keep = false): void {
     if (!this.keys) return
-    this.moved.set(kitchen, head)
+    this.moved.set(kitchen, { seq, hash, keep: keep || (this.moved.get(kitchen)?.keep ?? false) })
     this.timer ??= setTimeout(() => void this.sign(), SOON)
   }
 
@@ -51,6 +52,18 @@ export class Heads implements OnApplicationBootstrap, OnApplicationShutdown {
     }
   }
 
+  /** Every key that ever signed, the first one first; none where nothing is signed. */
+  publicKeys(): readonly PublicKey[] {
+    return this.keys?.all ?? []
+  }
+
+  /** Signs and keeps at once what the logbook of a kitchen ends with, for records that are about to be handed out. */
+  async signNow(kitchen: Id, head: ChainHead): Promise<void> {
+    if (!this.keys || !this.heads) return
+    await this.signOne(this.keys, this.heads, kitchen, { ...head, keep: true })
+    this.heads.write()
+  }
+
   async onApplicationShutdown(): Promise<void> {
     if (this.timer) clearTimeout(this.timer)
     await this.sign(true)
@@ -63,7 +76,7 @@ export class Heads implements OnApplicationBootstrap, OnApplicationShutdown {
     this.moved.clear()
     for (const [kitchen, head] of moved) {
       try {
-        await this.signOne(this.keys, this.heads, kitchen, head, ending)
+        await this.signOne(this.keys, this.heads, kitchen, { ...head, keep: head.keep || ending })
       } catch (error) {
         this.log.warn(`a head could not be signed: ${String(error)}`)
       }
@@ -71,13 +84,13 @@ export class Heads implements OnApplicationBootstrap, OnApplicationShutdown {
     this.heads.write()
   }
 
-  private signOne(
+  private async signOne(
     keys: SigningKeys,
     heads: RememberedHeads,
     kitchen: Id,
-    { seq, hash }: ChainHead,
-    ending: boolean,
+    { seq, hash, keep }: Moved,
   ): Promise<void> {
+    await keepBlocks(this.scope, kitchen, seq)
     const now = clock.now()
     const before = headSaid(keys, heads.last(kitchen))
     return this.scope.inKitchen(kitchen, async (em) => {
@@ -88,9 +101,9 @@ export class Heads implements OnApplicationBootstrap, OnApplicationShutdown {
         )
         return
       }
-      const head = signHead(keys, { kitchen, seq, hash }, now)
+      const head = signHead(keys, { kitchen, seq, hash, root: await rootAt(em, kitchen, seq) }, now)
       heads.remember(kitchen, dayOf(now, 'UTC'), head)
-      if (!ending && now - (this.kept.get(kitchen) ?? 0) < KEPT_EVERY) return
+      if (!keep && now - (this.kept.get(kitchen) ?? 0) < KEPT_EVERY) return
       this.kept.set(kitchen, now)
       await query(em, {
         sql: 'insert into signed_head (kitchen_id, seq, statement, signature) values (?, ?, ?, ?) on conflict do nothing',
@@ -98,6 +111,11 @@ export class Heads implements OnApplicationBootstrap, OnApplicationShutdown {
       })
     })
   }
+}
+
+interface Moved extends ChainHead {
+  /** Whether it is kept in the database, however short ago another was. */
+  keep: boolean
 }
 
 async function isThere(em: SqlEntityManager, { kitchen, seq, hash }: HeadStatement): Promise<boolean> {

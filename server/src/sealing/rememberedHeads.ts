@@ -1,14 +1,14 @@
 import { existsSync, readFileSync } from 'node:fs'
-import type { Id } from '@logged-thermal/core'
-import { writeWhole, type Signed } from './signingKey'
+import type { Id, SignedText } from '@logged-thermal/core'
+import { writeWhole } from './signingKey'
 
 /** Of each kitchen the last head that was signed, and the last of each day. */
-type Remembered = Record<Id, { last: Signed; days: Record<string, Signed> }>
+type Remembered = Record<Id, { last: SignedText; days: Record<string, SignedText> }>
 
 /** Days of which a head is remembered. */
 const MOST_DAYS = 400
 
-/** Signed heads outside the database: whoever sets the logbook back cannot set these back with it. */
+/** SignedText heads outside the database: whoever sets the logbook back cannot set these back with it. */
 export class RememberedHeads {
   private heads: Remembered
 
@@ -17,7 +17,7 @@ export class RememberedHeads {
   }
 
   /** All that is remembered of a kitchen. */
-  of(kitchen: Id): Signed[] {
+  of(kitchen: Id): SignedText[] {
     const known = this.heads[kitchen]
     return known ? [...Object.values(known.days), known.last] : []
   }
@@ -26,7 +26,7 @@ export class RememberedHeads {
     return Object.keys(this.heads)
   }
 
-  last(kitchen: Id): Signed | null {
+  last(kitchen: Id): SignedText | null {
     return this.heads[kitchen]?.last ?? null
   }
 
@@ -36,7 +36,7 @@ export class RememberedHeads {
   }
 
   /** @param day of the kitchen or of UTC: only so that one a day is kept */
-  remember(kitchen: Id, day: string, head: Signed): void {
+  remember(kitchen: Id, day: string, head: SignedText): void {
     const days = { ...this.heads[kitchen]?.days, [day]: head }
     const kept = Object.keys(days).sort().slice(-MOST_DAYS)
     this.heads[kitchen] = { last: head, days: Object.fromEntries(kept.map((each) => [each, days[each]!])) }

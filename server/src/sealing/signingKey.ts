@@ -1,22 +1,7 @@
-import { createHash, createPrivateKey, createPublicKey, generateKeyPairSync, sign, verify } from 'node:crypto'
+import { createPrivateKey, createPublicKey, generateKeyPairSync, sign } from 'node:crypto'
 import { chmodSync, existsSync, readFileSync, renameSync, writeFileSync } from 'node:fs'
-import { canonical, type Instant } from '@logged-thermal/core'
-
-/** The public half of a key that signs, or signed before. */
-export interface PublicKey {
-  id: string
-  /** SPKI, PEM. */
-  publicKey: string
-  since: Instant
-  /** Why this key is ours: said and signed by the one before it; null: it was the first. */
-  introduced: Signed | null
-}
-
-/** A text and its Ed25519 signature, base64. */
-export interface Signed {
-  statement: string
-  signature: string
-}
+import { nextKeyStatement, type Instant, type PublicKey, type SignedText } from '@logged-thermal/core'
+import { KEYS } from './keyTools'
 
 interface KeyFile {
   /** PKCS #8, PEM. */
@@ -40,7 +25,7 @@ export class SigningKeys {
     const { privateKey, publicKey } = newPair()
     const keys = new SigningKeys(path, {
       privateKey,
-      keys: [{ id: idOf(publicKey), publicKey, since: now, introduced: null }],
+      keys: [{ id: KEYS.keyIdOf(publicKey)!, publicKey, since: now, introduced: null }],
     })
     keys.write()
     return keys
@@ -64,22 +49,22 @@ export class SigningKeys {
     this.write()
   }
 
-  sign(statement: string): Signed {
+  sign(statement: string): SignedText {
     return { statement, signature: sign(null, Buffer.from(statement), this.file.privateKey).toString('base64') }
   }
 
   /** Whether the statement was signed by the key of that id, and that key is ours. */
-  isSignedBy(id: string, { statement, signature }: Signed): boolean {
+  isSignedBy(id: string, signed: SignedText): boolean {
     const key = [...this.file.keys, ...(this.file.before ?? [])].find((each) => each.id === id)
     if (!key) return false
-    return verify(null, Buffer.from(statement), key.publicKey, Buffer.from(signature, 'base64'))
+    return KEYS.verifies(key.publicKey, signed)
   }
 
   /** Another key signs from now on; the one before it says so, signed. */
   rotate(now: Instant): PublicKey {
     const { privateKey, publicKey } = newPair()
-    const id = idOf(publicKey)
-    const said = canonical({ version: 1, says: 'next key', key: this.current.id, next: id, publicKey, time: now })
+    const id = KEYS.keyIdOf(publicKey)!
+    const said = nextKeyStatement(this.current.id, { id, publicKey }, now)
     const next = { id, publicKey, since: now, introduced: this.sign(said) }
     this.file = { ...this.file, privateKey, keys: [...this.file.keys, next] }
     this.write()
@@ -116,9 +101,4 @@ function newPair(): { privateKey: string; publicKey: string } {
     privateKeyEncoding: { type: 'pkcs8', format: 'pem' },
     publicKeyEncoding: { type: 'spki', format: 'pem' },
   })
-}
-
-function idOf(publicKey: string): string {
-  const der = createPublicKey(publicKey).export({ type: 'spki', format: 'der' })
-  return createHash('sha256').update(der).digest('hex').slice(0, 16)
 }

@@ -21,6 +21,8 @@ import { grantTo } from '../database/grants'
 import { KitchenScope } from '../database/kitchenScope'
 import { prepareJobs } from '../jobs/prepareJobs'
 import { ormConfig } from '../ormConfig'
+import { Packets } from '../packets/packets.service'
+import { Heads } from '../sealing/heads.service'
 import { type Seeded, seedKitchen } from '../kitchens/newKitchen'
 import { PEOPLE } from './people'
 import { clock, clockFrom } from '../clock/clock'
@@ -89,18 +91,34 @@ interface Opening {
   rates?: Rates
   /** By which SMTP server letters go out; without it none do. */
   mail?: string
+  /** Where its keys are; without it nothing is signed. */
+  folder?: string
+  /** Whether it makes packets: of one test file alone. */
+  packets?: true
 }
 
-export async function openKitchen({ name = 'Test kitchen', at, rates, mail }: Opening = {}): Promise<TestKitchen> {
+export async function openKitchen({
+  name = 'Test kitchen',
+  at,
+  rates,
+  mail,
+  folder,
+  packets,
+}: Opening = {}): Promise<TestKitchen> {
   clockFrom(process.env)
   clock.set(at ?? startOfDay(dayOf(clock.now(), 'UTC'), 'UTC') + USUAL_HOUR * HOUR)
   await migrated()
   const config = configFrom({
     DATABASE_URL: APP_URL(),
     LT_LOG_LEVEL: 'silent',
+    ...(folder ? { LT_DATA_FOLDER: folder } : {}),
     ...(mail ? { LT_SMTP_URL: mail, LT_MAIL_FROM: 'Kitchen <kitchen@example.org>' } : {}),
   })
-  if (mail) await asOwner((owner) => prepareJobs(OWNER_URL(), 'lt_app', owner))
+  if (mail || folder) await asOwner((owner) => prepareJobs(OWNER_URL(), 'lt_app', owner))
+  // As it starts it signs every kitchen there is: here those of other test files too, with keys that are not theirs.
+  if (folder) jest.spyOn(Heads.prototype, 'onApplicationBootstrap').mockResolvedValue()
+  // Nor does it take the jobs of another file's kitchen: what it made would lie in a folder of its own.
+  if (folder && !packets) jest.spyOn(Packets.prototype, 'onApplicationBootstrap').mockResolvedValue()
   const app = await createApp({ ...config, rates: rates ?? config.rates })
   await app.listen(0, '127.0.0.1')
   const orm = app.get<MikroORM>(MikroORM)

@@ -12,5 +12,8 @@ export default async function startPostgres() {
   const empty = cluster.another('empty')
   process.env.TEST_EMPTY_URL = empty.appUrl
   process.env.TEST_EMPTY_OWNER_URL = empty.ownerUrl
+  const another = cluster.another('another')
+  process.env.TEST_ANOTHER_URL = another.appUrl
+  process.env.TEST_ANOTHER_OWNER_URL = another.ownerUrl
   process.once('exit', () => cluster.destroy())
 }

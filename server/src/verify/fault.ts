@@ -4,6 +4,8 @@ import type { Id, SubjectType } from '@logged-thermal/core'
 export type Fault =
   | { code: 'missing' | 'broken link' | 'altered' | 'recorded earlier'; seq: number }
   | { code: 'other head'; seq: number }
+  /** The root that is kept of the entries up to it is not theirs. */
+  | { code: 'other block'; seq: number }
   | { code: 'signed otherwise'; seq: number; where: 'file' | 'database' }
   | { code: 'not our signature'; where: 'file' | 'database' }
   | { code: 'not admitted'; seq: number; why: string }
@@ -38,6 +40,8 @@ export function faultSentence(fault: Fault): string {
       return `Entry ${fault.seq} says that it was recorded before the entry that it follows.`
     case 'other head':
       return `The logbook is said to end otherwise than with entry ${fault.seq}, its last.`
+    case 'other block':
+      return `The tree that is kept over the entries up to ${fault.seq} is not theirs.`
     case 'signed otherwise':
       return `Entry ${fault.seq} was signed as the last (${WHERE[fault.where]}), and is gone or is another entry now.`
     case 'not our signature':

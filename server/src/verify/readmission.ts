@@ -15,7 +15,7 @@ import {
 } from '@logged-thermal/core'
 import { refusalSentence, type Reader } from '@logged-thermal/wording'
 import { Projections } from '../ledger/projections'
-import { sha256 } from '../ledger/sha256'
+import { sha256 } from '../sealing/sha256'
 import type { Fault } from './fault'
 
 /** Takes every entry once more, as it was taken: one that was put in around the rules is found, and all states are made anew. */
@@ -34,10 +34,13 @@ export class Readmission {
     this.projections = new Projections(reader.zone)
   }
 
-  /** @param before where the chain stood before it */
-  next(entry: SealedEntry, before: ChainHead): void {
+  /**
+   * @param before where the chain stood before it
+   * @param history of what it looks at, where it was made out of the server's sight
+   */
+  next(entry: SealedEntry, before: ChainHead, history: readonly SealedEntry[] = []): void {
     try {
-      if (isOfToday(entry)) this.admit(entry, before)
+      if (isOfToday(entry)) this.admit(entry, before, history)
       else this.older++
       const folded = asFolded(entry)
       this.projections.fold(touches(folded.claim, folded.seal), folded)
@@ -47,7 +50,7 @@ export class Readmission {
     }
   }
 
-  private admit({ claim, seal }: SealedEntry, before: ChainHead): void {
+  private admit({ claim, seal }: SealedEntry, before: ChainHead, history: readonly SealedEntry[]): void {
     const { seq } = seal
     const book: Book = {
       zone: this.reader.zone,
@@ -67,7 +70,7 @@ export class Readmission {
       clockAheadMs: 0,
       now: seal.recordedAt,
     }
-    const outcome = append(claim, poster, book, sha256)
+    const outcome = append(claim, poster, book, sha256, seal.away && { made: seal.away, history })
     if (outcome.outcome === 'refused')
       this.faults.push({ code: 'not admitted', seq, why: refusalSentence(outcome.refusal, this.reader) })
     else if (canonical(outcome.seal.resolved ?? {}) !== canonical(seal.resolved ?? {}))
@@ -75,7 +78,8 @@ export class Readmission {
   }
 }
 
-function rolesIn(claim: AnyClaim): { id: Id; role: Role }[] {
+/** Roles that a claim gives. */
+export function rolesIn(claim: AnyClaim): { id: Id; role: Role }[] {
   if (claim.kind === 'people-found') return claim.body.people
   if (claim.kind !== 'role-given' || claim.body.role === null) return []
   return [{ id: claim.body.person, role: claim.body.role }]

@@ -1,13 +1,5 @@
-import {
-  canonical,
-  GENESIS,
-  type AnyClaim,
-  type ChainHead,
-  type Instant,
-  type Seal,
-  type SealedEntry,
-} from '@logged-thermal/core'
-import { sha256 } from '../ledger/sha256'
+import { entryIn, GENESIS, isCanonical, type ChainHead, type Instant, type SealedEntry } from '@logged-thermal/core'
+import { sha256 } from '../sealing/sha256'
 import type { Fault } from './fault'
 
 /** An entry as the database has it. */
@@ -30,9 +22,9 @@ export class StoredChain {
   next({ seq: at, hash, canon }: StoredEntry): SealedEntry | null {
     const seq = Number(at)
     if (seq !== this.head.seq + 1) this.faults.push({ code: 'missing', seq: this.head.seq + 1 })
-    const entry = read(canon)
+    const entry = entryIn(canon)
     // The hash is of the bytes; and only one text of an entry is its own.
-    if (sha256(canon) !== hash || !entry || canonical(entry) !== canon || entry.seal.seq !== seq)
+    if (sha256(canon) !== hash || !entry || !isCanonical(canon, entry) || entry.seal.seq !== seq)
       this.faults.push({ code: 'altered', seq })
     else {
       if (entry.seal.prev !== this.head.hash && seq === this.head.seq + 1)
@@ -42,13 +34,5 @@ export class StoredChain {
     }
     this.head = { seq, hash }
     return entry && { claim: entry.claim, seal: { ...entry.seal, hash } }
-  }
-}
-
-function read(canon: string): { claim: AnyClaim; seal: Omit<Seal, 'hash'> } | null {
-  try {
-    return JSON.parse(canon) as { claim: AnyClaim; seal: Omit<Seal, 'hash'> }
-  } catch {
-    return null
   }
 }

@@ -8,7 +8,7 @@ import { canonical, GENESIS, seal, type AnyClaim, type Seal } from '@logged-ther
 import type { KitchenScope } from '../database/kitchenScope'
 import { Heads } from '../sealing/heads.service'
 import { sealsIn } from '../sealing/sealing.module'
-import { sha256 } from '../ledger/sha256'
+import { sha256 } from '../sealing/sha256'
 import { TABLES } from '../ledger/statements'
 import { aloneAtTheSchema, APP_URL, asOwner, openKitchen, OWNER_URL, type TestKitchen } from '../test/kitchen'
 import { clock } from '../clock/clock'
@@ -154,6 +154,21 @@ describe('verify finds', () => {
       'signed otherwise',
     ],
     ['an entry taken out of the middle', sql('delete from entry where seq = 7'), 'missing'],
+    [
+      'two entries that changed places',
+      async (em) => {
+        await em.execute('alter table entry drop constraint entry_check1, drop constraint entry_kitchen_id_id_key')
+        await em.execute(
+          'update entry set (hash, canon) = (select hash, canon from entry o where o.seq = 11 - entry.seq) where seq in (5, 6)',
+        )
+      },
+      'altered',
+    ],
+    [
+      'another limit',
+      sql(`update entry set canon = regexp_replace(canon, '"house":null', '"house":{}') where kind = 'limits-set'`),
+      'altered',
+    ],
     ['the head moved', sql('update chain_head set seq = seq - 1'), 'other head'],
     [
       'a head that somebody else signed',

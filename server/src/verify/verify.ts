@@ -1,16 +1,18 @@
 import type { SqlEntityManager } from '@mikro-orm/postgresql'
-import { touches, type Id, type Role } from '@logged-thermal/core'
+import { touches, type Hash, type Id, type Role, type SealedEntry, type SignedText } from '@logged-thermal/core'
 import type { KitchenScope } from '../database/kitchenScope'
 import { query } from '../database/query'
+import { historyOf } from '../ledger/outOfSight'
 import { readerOf } from '../people/reader'
 import type { RememberedHeads } from '../sealing/rememberedHeads'
 import { headSaid } from '../sealing/signedHead'
-import type { Signed, SigningKeys } from '../sealing/signingKey'
+import type { SigningKeys } from '../sealing/signingKey'
 import type { Fault, Verified } from './fault'
 import { guardFaults } from './guards'
 import { Readmission } from './readmission'
 import { StoredChain, type StoredEntry } from './storedChain'
 import { storedRowFaults } from './storedRows'
+import { StoredTree } from './storedTree'
 
 const PIECE = 5_000
 
@@ -39,6 +41,7 @@ export function verify(scope: KitchenScope, kitchenId: Id, { seals, role }: Witn
     })
     const roles = new Map(people.map((person) => [person.id, person.role]))
     const chain = new StoredChain()
+    const tree = new StoredTree(await blocksOf(em, kitchenId))
     const again = new Readmission({ id: kitchenId, limits: kitchen!.limits }, readerOf(kitchen!, 24), roles)
     const subjects = await subjectsFound(em, kitchenId)
     const unfound: Fault[] = []
@@ -50,9 +53,10 @@ export function verify(scope: KitchenScope, kitchenId: Id, { seals, role }: Witn
       for (const row of rows) {
         const before = chain.head
         const entry = chain.next(row)
-        signed.pass(Number(row.seq), row.hash)
+        tree.next(row.hash)
+        signed.pass(Number(row.seq), row.hash, () => tree.root())
         if (!entry) continue
-        again.next(entry, before)
+        again.next(entry, before, await historyBefore(em, kitchenId, entry, again, kitchen!))
         const others = touches(entry.claim, entry.seal).filter(({ id }) => id !== entry.claim.about.id)
         if (others.some(({ id }) => !subjects.has(`${id} ${row.seq}`)))
           unfound.push({ code: 'not found by subject', seq: Number(row.seq) })
@@ -63,6 +67,7 @@ export function verify(scope: KitchenScope, kitchenId: Id, { seals, role }: Witn
       ...chain.faults,
       ...(await headFaults(em, kitchenId, chain)),
       ...signed.faults(),
+      ...tree.faults,
       ...again.faults,
       ...unfound,
       ...(await storedRowFaults(em, kitchenId, again.projections)),
@@ -71,6 +76,18 @@ export function verify(scope: KitchenScope, kitchenId: Id, { seals, role }: Witn
     ]
     return { entries: chain.head.seq, hash: chain.head.hash, older: again.older, signed: signed.agreed(), faults }
   })
+}
+
+/** What an entry that was made out of sight was held against. */
+function historyBefore(
+  em: SqlEntityManager,
+  kitchenId: Id,
+  { claim, seal }: SealedEntry,
+  { projections: { read } }: Readmission,
+  { zone, limits }: { zone: string; limits: Id },
+): Promise<SealedEntry[]> | SealedEntry[] {
+  if (!seal.away) return []
+  return historyOf(claim, { em, kitchenId, read, world: { zone, limits, now: seal.away.at }, before: seal.seq })
 }
 
 /** The list of people may name no role that the logbook never gave to that person. */
@@ -98,11 +115,24 @@ async function subjectsFound(em: SqlEntityManager, kitchenId: Id): Promise<Set<s
   return new Set(rows.map(({ found }) => found))
 }
 
+async function blocksOf(em: SqlEntityManager, kitchenId: Id): Promise<Map<number, Hash>> {
+  const rows = await query<{ index: number; root: Hash }>(em, {
+    sql: 'select index, root from entry_block where kitchen_id = ?',
+    params: [kitchenId],
+  })
+  return new Map(rows.map(({ index, root }) => [index, root]))
+}
+
 /** Every head that was signed of a kitchen, to be met on the way along its chain. */
 async function signedHeads(em: SqlEntityManager, kitchenId: Id, seals: Witnesses['seals']) {
-  if (!seals) return { pass: () => undefined, faults: (): Fault[] => [], agreed: () => 0 }
+  if (!seals)
+    return {
+      pass: (_seq: number, _hash: Hash, _root: () => Hash) => undefined,
+      faults: (): Fault[] => [],
+      agreed: () => 0,
+    }
   const { keys, heads } = seals
-  const stored = await query<Signed>(em, {
+  const stored = await query<SignedText>(em, {
     sql: 'select statement, signature from signed_head where kitchen_id = ? order by seq',
     params: [kitchenId],
   })
@@ -110,11 +140,16 @@ async function signedHeads(em: SqlEntityManager, kitchenId: Id, seals: Witnesses
     ...heads.of(kitchenId).map((head) => ({ head, where: 'file' as const })),
     ...stored.map((head) => ({ head, where: 'database' as const })),
   ].map(({ head, where }) => ({ said: headSaid(keys, head), where }))
-  const met = new Map<number, string>(all.flatMap(({ said }) => (said ? [[said.seq, '']] : [])))
-  const agrees = ({ said }: (typeof all)[number]) => said?.kitchen === kitchenId && met.get(said.seq) === said.hash
+  const met = new Map<number, { hash: Hash; root: Hash } | null>(
+    all.flatMap(({ said }) => (said ? [[said.seq, null]] : [])),
+  )
+  const agrees = ({ said }: (typeof all)[number]) => {
+    const there = said?.kitchen === kitchenId ? met.get(said.seq) : null
+    return said !== null && there?.hash === said.hash && (said.root === null || said.root === there.root)
+  }
   return {
-    pass: (seq: number, hash: string) => {
-      if (met.has(seq)) met.set(seq, hash)
+    pass: (seq: number, hash: Hash, root: () => Hash) => {
+      if (met.has(seq)) met.set(seq, { hash, root: root() })
     },
     faults: (): Fault[] =>
       all.flatMap((each): Fault[] => {

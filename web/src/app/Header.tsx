@@ -5,11 +5,11 @@ import { actionWord, clock, shellMessages, span } from '@logged-thermal/wording'
 import { Key } from '../kit/Key'
 import { later, useReadAhead } from '../kit/later'
 import { HelpKey } from './HelpKey'
+import { KeptHere, NewProgram } from './KeptHere'
 import { useHand, useJudged, useLine } from './kitchen'
 import { useAsOf, useNow, useTold } from './now'
 import { places, type PlaceKey } from './places'
 import { SearchKey } from './SearchKey'
-import { isUnsent } from './sender'
 import { useAppSelector } from './store'
 import styles from './header.module.css'
 import { speaks, spoken } from '../kit/language'
@@ -35,7 +35,8 @@ export function Header({ place, keys, seconds, children }: Props) {
       {keys}
       <RescueNear />
       <SetBack />
-      <Kept />
+      <KeptHere />
+      <NewProgram />
       <div className={styles.tools}>
         <SearchKey className={styles.find} />
         <HelpKey />
@@ -141,24 +142,8 @@ function SetBack() {
   const setBack = useAppSelector(({ connection }) => connection.setBack)
   if (!setBack) return null
   return (
-    <p className={styles.kept} role="alert">
+    <p className={styles.setBack} role="alert">
       <strong>{say('logbookNotOneTablet')}</strong> {say('sawEntryNowEnds', { seen: setBack.seen, ends: setBack.ends })}
-    </p>
-  )
-}
-
-function Kept() {
-  const unsent = useAppSelector(({ outbox }) => outbox.filter(isUnsent).length)
-  const there = useAppSelector(({ connection }) => connection.there)
-  if (there) return null
-  return (
-    <p className={styles.kept} role="status">
-      {unsent > 0 ? (
-        <strong>{unsent === 1 ? say('n1EntryKeptHere') : say('entriesKeptHere', { unsent })}</strong>
-      ) : (
-        <strong>{say('serverAway')}</strong>
-      )}{' '}
-      {unsent > 0 ? say('sentWhenServerBack') : say('whatYouEnterKept')}
     </p>
   )
 }

@@ -8,7 +8,7 @@ import { useLockShiftMutation } from './api'
 import { useHand, useLine } from './kitchen'
 import { logsHere } from './lineData'
 import { overlay } from './overlay'
-import { useAppDispatch } from './store'
+import { useAppDispatch, useAppSelector } from './store'
 import { tablet } from './tablet'
 import { TabletKeys } from './TabletKeys'
 import { speaks } from '../kit/language'
@@ -21,6 +21,7 @@ export function PersonMenu({ onClose }: { onClose: () => void }) {
   const dispatch = useAppDispatch()
   const navigate = useNavigate()
   const { person } = useHand(line)
+  const there = useAppSelector(({ connection }) => connection.there)
   const [lock] = useLockShiftMutation()
   return (
     <Sheet open onClose={onClose} title={say('tapYourName')}>
@@ -63,6 +64,7 @@ export function PersonMenu({ onClose }: { onClose: () => void }) {
         </Key>
         <Key
           look="outlined"
+          why={there ? null : say('lockNeedsServer')}
           onClick={() => {
             onClose()
             void lock()

@@ -1,78 +1,35 @@
-import { shellMessages } from '@logged-thermal/wording'
-import { v7 as uuid } from 'uuid'
-import type { AnyClaim, Kind, SubjectType } from '@logged-thermal/core'
-import { outbox, type Waiting } from './outbox'
-import { useAppDispatch, useAppSelector } from './store'
-import { Key } from '../kit/Key'
-import { Notice } from '../kit/Notice'
-import { speaks } from '../kit/language'
+import { Suspense } from 'react'
+import type { SubjectType } from '@logged-thermal/core'
+import { later, useReadAhead } from '../kit/later'
+import { useRefusedHere } from './kitchen'
+import { useAppSelector } from './store'
 
-const say = speaks(shellMessages)
+const RefusedNotice = later(() => import('./RefusedNotice'), 'RefusedNotice')
+const NEXT = [RefusedNotice]
 
 /** What is entered from a batch's Bench and is about something else. */
 const BESIDES: readonly SubjectType[] = ['lot', 'item']
 
-/** What is refused as a plan, and can be entered as what has happened: it betters nothing, and the lead answers for it. */
-const STOOD_AGAINST: readonly string[] = [
-  'item shut',
-  'item gone',
-  'wrong egg',
-  'lot not accepted',
-  'lot past its day',
-  'package needed',
-  'not proven to serve',
-  'time to serve is up',
-]
-const HAPPENS: readonly Kind[] = ['added', 'item-used', 'part-used', 'eggs-taken', 'served']
-
-function asHappened(claim: AnyClaim): AnyClaim {
-  return { ...claim, id: uuid(), body: { ...claim.body, happened: true } } as AnyClaim
-}
-
-/** Entries that the server refused, of one batch and of lots and items, or all: kept here with the reason until somebody decides. */
+/**
+ * Entries that the server refused, or, while it is away, will refuse as far as this tablet knows, of one batch and of lots and
+ * items, or all: kept here with the reason until somebody decides.
+ */
 export function Refused({ batchId = null }: { batchId?: string | null }) {
-  const refused = useAppSelector((state) => state.outbox).filter(
-    ({ claim, refusal }) =>
-      refusal && (batchId === null || claim.about.id === batchId || BESIDES.includes(claim.about.type)),
-  )
-  return refused.map((waiting) => <One key={waiting.claim.id} waiting={waiting} />)
-}
-
-function One({ waiting: { claim, refusal } }: { waiting: Waiting }) {
-  const dispatch = useAppDispatch()
-  const offsetMs = useAppSelector(({ connection }) => connection.offsetMs)
-  if (!refusal) return null
-  const settle = (instead: AnyClaim | null) => dispatch(outbox.actions.settled({ id: claim.id, claim: instead }))
-  const asNow = () => {
-    const at = Math.round(Date.now() + offsetMs)
-    settle({ ...claim, id: uuid(), at, madeAt: at })
-  }
-  const what =
-    claim.kind === 'reading-taken'
-      ? `${claim.body.typed.value}°${claim.body.typed.unit}`
-      : claim.kind.replaceAll('-', ' ')
+  const here = useRefusedHere()
+  // A server that is there says it itself; and what it has just taken may be on the Line before its answer is.
+  const there = useAppSelector(({ connection }) => connection.there)
+  useReadAhead(NEXT)
+  const refused = useAppSelector((state) => state.outbox).flatMap(({ claim, refusal }) => {
+    const why = refusal ?? (there ? undefined : here.get(claim.id))
+    return why && (batchId === null || claim.about.id === batchId || BESIDES.includes(claim.about.type))
+      ? [{ claim, why }]
+      : []
+  })
   return (
-    <Notice
-      title={say('notRecorded', { what })}
-      keys={
-        <>
-          {STOOD_AGAINST.includes(refusal.code) && HAPPENS.includes(claim.kind) && (
-            <Key look="primary" onClick={() => settle(asHappened(claim))}>
-              {say('itHasHappened')}
-            </Key>
-          )}
-          {refusal.code === 'ahead of clock' && (
-            <Key look="primary" onClick={asNow}>
-              {say('itWasNow')}
-            </Key>
-          )}
-          <Key look="outlined" onClick={() => settle(null)}>
-            {say('dropIt')}
-          </Key>
-        </>
-      }
-    >
-      <p>{refusal.sentence}</p>
-    </Notice>
+    <Suspense>
+      {refused.map((one) => (
+        <RefusedNotice key={one.claim.id} {...one} />
+      ))}
+    </Suspense>
   )
 }

@@ -4,6 +4,7 @@ import { useJudged, useLine } from './kitchen'
 import { sound } from './sound'
 import { every } from './now'
 import { useAppSelector } from './store'
+import { tabletNow } from './tabletClock'
 
 /** Sounds on every view of an open tablet: one for a walk that falls due, one for a batch to rescue. What rings is core's. */
 export function useAlarms(): void {
@@ -12,12 +13,13 @@ export function useAlarms(): void {
   const offsetMs = useAppSelector(({ connection }) => connection.offsetMs)
   const loudness = useAppSelector(({ tablet }) => tablet.loudness)
   const sounded = useRef<Sounded | null>(null)
-  const ready = line !== null
+  // Two tabs of a tablet do not ring twice.
+  const ready = useAppSelector(({ connection }) => connection.leads) && line !== null
   useEffect(() => {
     if (!ready) return
     const look = () => {
       const asked = judged.map(({ batch, asks }) => ({ id: batch.id, asks }))
-      const next = alarms(asked, sounded.current, Date.now() + offsetMs)
+      const next = alarms(asked, sounded.current, tabletNow() + offsetMs)
       sounded.current = next.rung
       for (const each of next.sounds) sound(each, loudness)
     }

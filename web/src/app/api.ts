@@ -1,13 +1,5 @@
 import { shellMessages } from '@logged-thermal/wording'
-import type { Dispatch } from '@reduxjs/toolkit'
-import {
-  createApi,
-  fetchBaseQuery,
-  type BaseQueryFn,
-  type FetchArgs,
-  type FetchBaseQueryError,
-  type QueryReturnValue,
-} from '@reduxjs/toolkit/query/react'
+import { createApi } from '@reduxjs/toolkit/query/react'
 import type {
   AnyClaim,
   BatchState,
@@ -33,10 +25,9 @@ import type {
   TemperatureScale,
 } from '@logged-thermal/core'
 import type { ChangesAnswer, LogAnswer, TrendsAnswer } from './logAnswers'
-import { isOfOtherBuild, otherBuildServed } from './build'
-import { clockTold, type ClockTold } from './clock'
-import type { LineData } from './lineData'
-import { withTraces, type Readings, type TraceApart } from './traces'
+import { isAway, readClock, timed, wholeLine } from './asked'
+import { foldLine, type LineData } from './lineData'
+import { recallLine } from './recallLine'
 import { speaks } from '../kit/language'
 
 const say = speaks(shellMessages)
@@ -148,57 +139,6 @@ export interface SignedPost {
   hours: ClockHours
 }
 
-const fetched = fetchBaseQuery({ baseUrl: '/api', timeout: 10_000 })
-
-export interface Told {
-  /** null: a server that does not say. */
-  clock: ClockTold | null
-}
-
-/** An answer with what it tells of the kitchen's clock, in its header. */
-const timed: BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryError, object, Told> = async (
-  args,
-  asking,
-  extra,
-) => {
-  const askedAt = Date.now()
-  const answer = await fetched(args, asking, extra)
-  if (isOfOtherBuild(answer.meta?.response?.headers)) asking.dispatch(otherBuildServed())
-  const now = answer.meta?.response?.headers.get('lt-now')
-  return { ...answer, meta: { clock: now ? { askedAt, heardAt: Date.now(), serverNow: Number(now) } : null } }
-}
-
-type Answered = QueryReturnValue<unknown, FetchBaseQueryError, Told>
-
-/** A Line with the long traces that come apart from it. */
-export async function wholeLine(
-  path: string,
-  ask: (path: string) => Promise<Answered>,
-): Promise<QueryReturnValue<LineData, FetchBaseQueryError, Told>> {
-  const line = await ask(path)
-  const meta = line.meta ?? { clock: null }
-  if (line.error) return { error: line.error, meta }
-  const { traces, ...rest } = line.data as LineData & { traces: TraceApart[] }
-  const hashes = traces.flatMap(({ pieces }) => pieces)
-  const pieces = await Promise.all(hashes.map((hash) => ask(`${path}/traces/${hash}`)))
-  // The Line has gone on meanwhile, or the server is away: all of it is asked for again.
-  for (const { error } of pieces) if (error) return { error, meta }
-  const readings = pieces.map(({ data }) => data as Readings)
-  // Frozen here, it is not gone through leaf by leaf to be frozen in the store.
-  return { data: Object.freeze({ ...rest, batches: withTraces(rest.batches, traces, readings) }), meta }
-}
-
-interface Asked {
-  dispatch: Dispatch
-  queryFulfilled: Promise<{ meta: Told | undefined }>
-}
-
-/** Reads the kitchen's clock off an answer, if one comes. */
-export async function readClock({ dispatch, queryFulfilled }: Asked): Promise<void> {
-  const answer = await queryFulfilled.catch(() => null)
-  if (answer?.meta?.clock) dispatch(clockTold(answer.meta.clock))
-}
-
 export const api = createApi({
   baseQuery: timed,
   tagTypes: ['shift', 'line', 'feed', 'tablets', 'account'],
@@ -258,7 +198,16 @@ export const api = createApi({
       invalidatesTags: ['line'],
     }),
     line: build.query<LineData, void>({
-      queryFn: (_, _asking, _extra, ask) => wholeLine('line', async (path) => ask(path)),
+      queryFn: async (_, { getState }, _extra, ask) => {
+        const told = await wholeLine('line', async (path) => ask(path))
+        const { line, heardMeanwhile } = getState() as { line: LineData | null; heardMeanwhile: SealedEntry[] | null }
+        // An answer that was long on its way does not know what the stream has told meanwhile.
+        if (told.data) return { ...told, data: Object.freeze((heardMeanwhile ?? []).reduce(foldLine, told.data)) }
+        // What is shown already is newer than what was kept of it.
+        if (!isAway(told.error) || line) return told
+        const kept = await recallLine()
+        return kept ? { data: kept, meta: { clock: null } } : told
+      },
       providesTags: ['line'],
       keepUnusedDataFor: 3600,
       // Before anything is stamped here.
@@ -266,6 +215,11 @@ export const api = createApi({
     }),
     clock: build.query<{ now: number }, void>({
       query: () => 'live/now',
+      onQueryStarted: (_, asked) => readClock(asked),
+    }),
+    /** What is new, where the stream does not come through. */
+    since: build.query<{ now: number; entries: SealedEntry[]; more: boolean }, { after: number }>({
+      query: ({ after }) => `live/since?after=${after}`,
       onQueryStarted: (_, asked) => readClock(asked),
     }),
     entryHash: build.query<{ hash: Hash | null }, { seq: number }>({ query: ({ seq }) => `entries/${seq}/hash` }),

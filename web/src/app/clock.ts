@@ -28,13 +28,3 @@ export function followed(offsetMs: number, { askedAt, serverNow, heardAt }: Cloc
 export function isOvertaken({ askedAt, serverNow }: ClockTold, last: ClockTold | null): boolean {
   return askedAt !== null && last !== null && askedAt < last.heardAt && serverNow < last.serverNow
 }
-
-/**
- * Whether what the server told by itself is so long ago, by this tablet's clock, that it may be ahead: only an answer
- * to a question tells that from a message that was late.
- */
-export function maybeAhead(offsetMs: number, { serverNow, heardAt }: ClockTold): boolean {
-  return offsetMs - (serverNow - heardAt) > WORTH_ASKING_MS
-}
-
-const WORTH_ASKING_MS = 500

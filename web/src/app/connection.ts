@@ -2,25 +2,39 @@ import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
 import type { Hash } from '@logged-thermal/core'
 import { otherBuildServed } from './build'
 import { clockTold, followed, isOvertaken, type ClockTold } from './clock'
+import { keptOffset } from './keptOffset'
 import { entryHeard } from './heard'
 
 /** How this tablet stands with the server. */
 export interface Connection {
   /** The server answers. */
   there: boolean
+  /** This tab has the line to the server, for all tabs of the tablet. */
+  leads: boolean
   /** The kitchen's clock is ahead of this tablet's by this much, ms: learned from every answer. */
   offsetMs: number
   /** What its clock was read off last. */
   lastTold: ClockTold | null
   /** The server serves another build of this program than this page is. */
   behind: boolean
+  /** Another program than this page's lies on the tablet, to be loaded. */
+  programReady: boolean
   /** The last entry that this page has heard of; null: none yet. */
   head: { seq: number; hash: Hash } | null
   /** The logbook lacks what this tablet saw of it: the entry that was seen, and where it ends now. */
   setBack: { seen: number; ends: number } | null
 }
 
-const initialState: Connection = { there: true, offsetMs: 0, lastTold: null, behind: false, head: null, setBack: null }
+const initialState = (): Connection => ({
+  there: true,
+  leads: true,
+  offsetMs: keptOffset(),
+  lastTold: null,
+  behind: false,
+  programReady: false,
+  head: null,
+  setBack: null,
+})
 
 export const connection = createSlice({
   name: 'connection',
@@ -34,6 +48,15 @@ export const connection = createSlice({
     },
     lost: (state) => {
       state.there = false
+    },
+    programCame: (state) => {
+      state.programReady = true
+    },
+    leads: (state) => {
+      state.leads = true
+    },
+    follows: (state) => {
+      state.leads = false
     },
   },
   extraReducers: (builder) =>

@@ -1,5 +1,6 @@
 import { useCallback } from 'react'
 import { useStore } from 'react-redux'
+import { useNavigate, type NavigateOptions } from 'react-router'
 import { v7 as uuid } from 'uuid'
 import {
   celsiusOf,
@@ -12,9 +13,11 @@ import {
   type Typed,
 } from '@logged-thermal/core'
 import { useShiftQuery } from './api'
+import { allKept, enterAll } from './keep'
 import type { LineData } from './lineData'
-import { outbox } from './outbox'
+import { stampOfRun } from './run'
 import type { Store } from './store'
+import { tabletNow } from './tabletClock'
 
 /** Makes a claim of this tablet's, in the name of who is logging. `at` is when it happened; now unless given. */
 export function useClaim() {
@@ -24,7 +27,7 @@ export function useClaim() {
     <K extends Kind>(kind: K, about: Id, body: Bodies[K], { at, by }: { at?: number; by?: Id } = {}): AnyClaim => {
       const { connection, tablet, line } = store.getState()
       const kitchen = line?.kitchen.id ?? ''
-      const madeAt = Math.round(Date.now() + connection.offsetMs)
+      const madeAt = Math.round(tabletNow() + connection.offsetMs)
       const when = Math.round(at ?? madeAt)
       return {
         id: uuid(),
@@ -36,6 +39,7 @@ export function useClaim() {
         madeAt,
         by: by ?? tablet.person ?? shift?.person ?? '',
         device: tablet.device,
+        ...stampOfRun(line?.seq ?? 0, connection.offsetMs),
         body: READINGS.includes(kind) ? withBacking(body, when, line) : body,
       } as AnyClaim
     },
@@ -53,16 +57,30 @@ function withBacking<B>(body: B, at: number, line: LineData | null): B {
   return known ? { ...body, readBy: readByOf(known, at, celsiusOf(typed)) } : body
 }
 
-/** Enters something: it counts on this tablet at once, and is sent. Returns the claim, for undoing it. */
+/** Enters something: written down, it counts on this tablet, and is sent. Returns the claim, for undoing it. */
 export function useEnter() {
   const store = useStore() as Store
   const claim = useClaim()
   return useCallback(
     <K extends Kind>(kind: K, about: Id, body: Bodies[K], when: { at?: number } = {}): AnyClaim => {
       const made = claim(kind, about, body, when)
-      store.dispatch(outbox.actions.entered(made))
+      enterAll(store.dispatch, [made])
       return made
     },
     [store, claim],
+  )
+}
+
+/** Goes to a view of what was just entered, once it is written down. */
+export function useGoOn(): (path: string, options?: NavigateOptions) => void {
+  const navigate = useNavigate()
+  return useCallback(
+    (path, options) => {
+      const go = () => void navigate(path, options)
+      const keeping = allKept()
+      if (keeping) void keeping.then(go)
+      else go()
+    },
+    [navigate],
   )
 }

@@ -3,6 +3,7 @@ import '../test/browser'
 import { act, screen, within } from '@testing-library/react'
 import { CHEF, OTHER } from '../../../core/src/test/kitchenStory'
 import { at, COOK, KitchenStory, LEAD, onTablet, tapped as tap } from '../test/tablet'
+import { clockTold } from './clock'
 import { connection } from './connection'
 import { useEnter } from './enter'
 import { entryHeard } from './heard'
@@ -52,11 +53,35 @@ it('says how many entries wait on this tablet, only while the server is away', a
   act(() => void store.dispatch(connection.actions.lost()))
   expect(screen.getByRole('status')).toHaveTextContent('The server is away.')
   await tap(screen.getByRole('button', { name: 'note' }))
-  expect(screen.getByRole('status')).toHaveTextContent('1 entry kept here')
+  expect(screen.getByRole('status')).toHaveTextContent('1 unsent: do not close')
   await tap(screen.getByRole('button', { name: 'note' }))
-  expect(screen.getByRole('status')).toHaveTextContent('2 entries kept here')
+  expect(screen.getByRole('status')).toHaveTextContent('2 unsent: do not close')
   act(() => void store.dispatch(connection.actions.heard()))
   expect(screen.queryByRole('status')).toBeNull()
+})
+
+it('keeps both times of what a tablet enters whose clock is hours off', async () => {
+  const { store } = await show(30)
+  const enters = async (serverNow: number) => {
+    act(() => void store.dispatch(clockTold({ askedAt: at(30), serverNow, heardAt: at(30) })))
+    await tap(screen.getByRole('button', { name: 'note' }))
+    return store.getState().outbox.at(-1)!.claim
+  }
+  expect((await enters(at(30.5))).aheadMs).toBeUndefined()
+  expect(await enters(at(210))).toMatchObject({ madeAt: at(210), aheadMs: -180 * 60_000 })
+})
+
+it('says what the server will not take while that is away, and leaves it to the server else', async () => {
+  const { store, pot } = await show(30)
+  await tap(screen.getByRole('button', { name: 'note' }))
+  const { claim: note } = store.getState().outbox[0]!
+  const body = { step: 'cook', edge: 'done', reason: 'so' }
+  const again = { ...note, id: crypto.randomUUID(), kind: 'step-marked', about: { type: 'batch', id: pot }, body }
+  act(() => void store.dispatch(outbox.actions.entered(again as never)))
+  expect(screen.queryByRole('button', { name: 'Drop it' })).toBeNull()
+  act(() => void store.dispatch(connection.actions.lost()))
+  await tap(await screen.findByRole('button', { name: 'Drop it' }))
+  expect(store.getState().outbox.map(({ claim }) => claim.id)).toEqual([note.id])
 })
 
 it('shows an entry that was refused with the reason until somebody drops it', async () => {
@@ -65,7 +90,7 @@ it('shows an entry that was refused with the reason until somebody drops it', as
   const { id } = store.getState().outbox[0]!.claim
   const sentence = 'That batch is over.'
   act(() => void store.dispatch(outbox.actions.answered([{ id, outcome: 'refused', code: 'over', sentence } as never])))
-  expect(screen.getByText(sentence)).toBeInTheDocument()
+  expect(await screen.findByText(sentence)).toBeInTheDocument()
   await tap(screen.getByRole('button', { name: 'Drop it' }))
   expect(screen.queryByText(sentence)).toBeNull()
   expect(store.getState().outbox).toEqual([])

@@ -15,6 +15,14 @@ export function heard(state: LineData | null = null, action: UnknownAction): Lin
   return state && entryHeard.match(action) ? foldLine(state, action.payload) : state
 }
 
+/** What the stream has told since the Line was asked for, while that is on its way; null: nobody has asked. */
+export function heardMeanwhile(state: SealedEntry[] | null = null, action: UnknownAction): SealedEntry[] | null {
+  const { matchPending, matchFulfilled, matchRejected } = api.endpoints.line
+  if (matchPending(action)) return []
+  if (matchFulfilled(action) || matchRejected(action)) return null
+  return state && entryHeard.match(action) ? [...state, action.payload] : state
+}
+
 /** Folds an entry that arrived into what is shown; after a gap everything is fetched anew. */
 export function takeEntry(entry: SealedEntry) {
   return (dispatch: (action: UnknownAction) => unknown, getState: () => { line: LineData | null }) => {

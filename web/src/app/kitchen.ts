@@ -16,9 +16,11 @@ import {
   type BatchState,
   type Finding,
   type Forecast,
+  type Id,
   type Means,
   type Judge,
   type Instant,
+  type Refusal,
   type InstrumentState,
   type Standing,
   type TemperatureScale,
@@ -27,8 +29,9 @@ import type { Reader } from '@logged-thermal/wording'
 import { language } from '../kit/language'
 import { useLearnedQuery, useShiftQuery } from './api'
 import { withKnownMethods } from './knownMethods'
-import { foldLine, type LineData, type PersonOnList } from './lineData'
+import { type LineData, type PersonOnList } from './lineData'
 import { useAsOf } from './now'
+import { foldUnsent } from './refusedHere'
 import { useAppSelector, type RootState } from './store'
 
 /** A batch as it stands now: its facts, what core finds, and what it asks for. */
@@ -47,14 +50,24 @@ export function useLine(): LineData | null {
 }
 
 /** One folded kitchen for every part of the page that asks. */
-const selectLine = createSelector(
+const selectUnsent = createSelector(
   [(state: RootState) => state.line, (state: RootState) => state.outbox],
   (line, outbox) => {
     if (!line) return null
     const unsent = outbox.filter(({ refusal, seq }) => refusal === null && (seq === null || seq > line.seq))
-    return withKnownMethods(unsent.reduce((folded, { claim }) => foldLine(folded, { claim, seal: null }), line))
+    const folded = foldUnsent(line, unsent)
+    return { ...folded, line: withKnownMethods(folded.line) }
   },
 )
+
+const selectLine = (state: RootState) => selectUnsent(state)?.line ?? null
+
+/** What of the unsent the server will not take, as far as this tablet knows: it says so before the server is asked. */
+export function useRefusedHere(): ReadonlyMap<Id, Refusal> {
+  return useAppSelector((state) => selectUnsent(state)?.refused ?? NONE_REFUSED)
+}
+
+const NONE_REFUSED: ReadonlyMap<Id, Refusal> = new Map()
 
 const NOTHING_LEARNED: Means['learned'] = {}
 

@@ -109,7 +109,8 @@ export function foldLine(line: LineData, entry: Entry): LineData {
   return next
 }
 
-function kitchenOf({
+/** The kitchen's own state, as far as the Line has it. */
+export function kitchenOf({
   codes,
   handover,
   deputies,

@@ -1,14 +1,15 @@
 import { useCallback, useEffect, useMemo, useState, useSyncExternalStore } from 'react'
 import type { Instant } from '@logged-thermal/core'
 import { useAppSelector } from './store'
+import { tabletNow } from './tabletClock'
 
 const SECOND = 1000
 
 /** The kitchen's clock as this tablet knows it, ms; it moves once in `everyMs`. For what is drawn over time, not for words. */
 export function useNow(everyMs = SECOND): Instant {
   const offsetMs = useOffset()
-  const [tick, setTick] = useState(() => Date.now())
-  useEffect(() => every(everyMs, () => setTick(Date.now())), [everyMs])
+  const [tick, setTick] = useState(() => tabletNow())
+  useEffect(() => every(everyMs, () => setTick(tabletNow())), [everyMs])
   return tick + offsetMs
 }
 
@@ -20,7 +21,7 @@ export function useNow(everyMs = SECOND): Instant {
 export function useAsOf<T>(read: (now: Instant) => T, everyMs = SECOND): T {
   const offsetMs = useOffset()
   const subscribe = useCallback((listener: () => void) => every(everyMs, listener), [everyMs])
-  return useSyncExternalStore(subscribe, () => read(Date.now() + offsetMs))
+  return useSyncExternalStore(subscribe, () => read(tabletNow() + offsetMs))
 }
 
 /** Words by the kitchen's clock: a countdown, a waiting time. It renders anew only when other words come. */
@@ -32,7 +33,7 @@ export function useTold<T>(tell: (now: Instant) => T, everyMs = SECOND): T {
 /** Reads the kitchen's clock at a tap: what is entered says when it was, and not when the screen was last drawn. */
 export function useKitchenClock(): () => Instant {
   const offsetMs = useOffset()
-  return useCallback(() => Date.now() + offsetMs, [offsetMs])
+  return useCallback(() => tabletNow() + offsetMs, [offsetMs])
 }
 
 /** How far the kitchen's clock is ahead of this tablet's, ms. */

@@ -1,7 +1,6 @@
 import type { AnyClaim, Seal } from '@logged-thermal/core'
 import { entryHeard } from './heard'
-import { outbox } from './outbox'
-import { isUnsent } from './sender'
+import { isUnsent, outbox } from './outbox'
 
 const claim = (id: string) => ({ id, kind: 'noted', body: { text: id, cue: null } }) as unknown as AnyClaim
 const sealed = (seq: number) => ({ seq }) as Seal

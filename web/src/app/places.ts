@@ -23,6 +23,7 @@ const PLACES = {
   review: { path: '/log/review', name: say('review'), says: say('whatIsOpenAndSigned'), under: 'log' },
   week: { path: '/log/week', name: say('week'), says: say('whatToChange'), under: 'log' },
   trends: { path: '/log/trends', name: say('trends'), says: say('howBatchesWent'), under: 'log' },
+  packets: { path: '/log/packets', name: say('packets'), says: say('recordsToHandOut'), under: 'log' },
   changes: { path: '/log/changes', name: say('changes'), says: say('whatCameLate'), under: 'log' },
   batch: { path: '/log/batch', name: say('batchPage'), says: say('oneBatchForEver'), under: 'log' },
   methods: { path: '/methods', name: say('found_method'), says: say('howEachDessertMade'), under: 'more' },
@@ -136,6 +137,18 @@ export const IN_MORE: readonly { name: string; of: readonly PlaceKey[] }[] = [
   { name: say('coldStore'), of: ['list', 'unitRound', 'bin', 'receive', 'traces'] },
   {
     name: say('rulesPeople'),
-    of: ['review', 'changes', 'trends', 'week', 'methods', 'limits', 'instruments', 'people', 'fitness', 'settings'],
+    of: [
+      'review',
+      'changes',
+      'trends',
+      'week',
+      'packets',
+      'methods',
+      'limits',
+      'instruments',
+      'people',
+      'fitness',
+      'settings',
+    ],
   },
 ]

@@ -1,18 +1,28 @@
 import { useEffect } from 'react'
+import { timelineOf } from '@logged-thermal/core'
+import { isUnsent } from './outbox'
+import { isProgramKept, loadProgram } from './program'
 import { useAppSelector } from './store'
 
 /** Nobody touched the tablet for so long, ms: then nothing is half typed. */
 const IDLE = 5_000
 
-/** A tablet behind sends what it has, waits until nobody is at it, then loads the new program. */
+/**
+ * A tablet with another program than the server's sends what it has, waits until nothing is on the heat and nobody is at it,
+ * then loads the new one.
+ */
 export function useReload(): void {
-  const due = useAppSelector(({ connection, outbox }) => connection.behind && outbox.length === 0)
+  const ready = useNewProgram()
+  const due = useAppSelector(
+    ({ outbox, line }) =>
+      ready && !outbox.some(isUnsent) && !line?.batches.some((batch) => timelineOf(batch).phase.cooking),
+  )
   useEffect(() => {
     if (!due) return
     let timer: ReturnType<typeof setTimeout>
     const wait = () => {
       clearTimeout(timer)
-      timer = setTimeout(() => (isSheetOpen() ? wait() : location.reload()), IDLE)
+      timer = setTimeout(() => (isSheetOpen() ? wait() : loadProgram()), IDLE)
     }
     wait()
     const touches = ['pointerdown', 'keydown'] as const
@@ -22,6 +32,12 @@ export function useReload(): void {
       for (const touch of touches) window.removeEventListener(touch, wait)
     }
   }, [due])
+}
+
+/** Whether another program than this can be loaded. */
+export function useNewProgram(): boolean {
+  const { behind, programReady } = useAppSelector(({ connection }) => connection)
+  return programReady || (behind && !isProgramKept())
 }
 
 function isSheetOpen(): boolean {

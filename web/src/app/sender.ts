@@ -1,14 +1,19 @@
 import { useEffect } from 'react'
 import { useStore } from 'react-redux'
-import { limitsAt } from '@logged-thermal/core'
-import { api, type PostResult } from './api'
+import { limitsAt, type AnyClaim } from '@logged-thermal/core'
+import { api, type PostResult, type ProblemDetails } from './api'
 import { isOfOtherBuild, otherBuildServed } from './build'
 import { clockTold } from './clock'
 import { connection } from './connection'
-import { outbox, type Waiting } from './outbox'
+import { settle, takeAnswers } from './keep'
+import { isUnsent } from './outbox'
 import { keepSent } from './sentBefore'
 import { renumbered } from './renumbered'
+import { runHeader } from './run'
 import type { Store } from './store'
+import { tabletNow } from './tabletClock'
+
+type Sending = Pick<Store, 'getState' | 'dispatch' | 'subscribe'>
 
 const MOST = 100
 const RETRY_MS = [500, 1000, 2000, 5000]
@@ -28,10 +33,12 @@ export function useSender(): void {
  * must not wait for the next tap.
  * @returns what ends it
  */
-export function startSending(store: Pick<Store, 'getState' | 'dispatch' | 'subscribe'>): () => void {
+export function startSending(store: Sending): () => void {
   let stopped = false
   let sending = false
   let failures = 0
+  // One by one, while the server cannot read one of many.
+  let most = MOST
   let timer: ReturnType<typeof setTimeout> | undefined
   const again = () => {
     timer = undefined
@@ -40,11 +47,13 @@ export function startSending(store: Pick<Store, 'getState' | 'dispatch' | 'subsc
   const attempt = async () => {
     const waits = store.getState().outbox.some(isUnsent)
     document.documentElement.toggleAttribute(UNSENT, waits)
-    if (!waits || stopped || sending || timer) return
+    const entries = sendable(store).slice(0, most)
+    if (entries.length === 0 || stopped || sending || timer) return
     sending = true
-    const arrived = await post(store)
+    const sent = await post(store, entries)
     sending = false
-    if (arrived) {
+    most = sent === 'unreadable' && entries.length > 1 ? 1 : MOST
+    if (sent !== 'away') {
       failures = 0
       void attempt()
     } else if (!stopped) {
@@ -60,8 +69,13 @@ export function startSending(store: Pick<Store, 'getState' | 'dispatch' | 'subsc
   }
 }
 
-export function isUnsent({ seq, refusal }: Waiting): boolean {
-  return seq === null && refusal === null
+/** What waits for the server: by the tab that leads, and to the kitchen whose shift this tablet has. */
+function sendable(store: Pick<Store, 'getState'>): AnyClaim[] {
+  const { outbox, connection: at, line } = store.getState()
+  if (!at.leads) return []
+  return outbox.flatMap((waiting) =>
+    isUnsent(waiting) && (line === null || waiting.claim.kitchen === line.kitchen.id) ? [waiting.claim] : [],
+  )
 }
 
 /** What was refused for its code alone takes the next one by itself. */
@@ -71,21 +85,16 @@ function renumber(store: Pick<Store, 'getState' | 'dispatch'>, results: readonly
     const waiting = store.getState().outbox.find(({ claim }) => claim.id === result.id)
     const { line } = store.getState()
     const claim = waiting && line && renumbered(waiting.claim, line)
-    if (claim) store.dispatch(outbox.actions.settled({ id: waiting.claim.id, claim }))
+    if (claim) settle(store.dispatch, waiting.claim.id, claim)
   }
 }
 
-/** One post of what waits. Resolves to false when it has to be tried again. */
-async function post(store: Pick<Store, 'getState' | 'dispatch'>): Promise<boolean> {
-  const entries = store
-    .getState()
-    .outbox.filter(isUnsent)
-    .slice(0, MOST)
-    .map(({ claim }) => claim)
+/** One post of what waits: `away` has to be tried again, `unreadable` too, with fewer. */
+async function post(store: Sending, entries: AnyClaim[]): Promise<'answered' | 'unreadable' | 'away'> {
   const away = new AbortController()
   const giveUp = setTimeout(() => away.abort(), GIVEN_UP)
   try {
-    const askedAt = Date.now()
+    const askedAt = tabletNow()
     const { connection: clock, line, tablet } = store.getState()
     const sentAt = askedAt + clock.offsetMs
     // Refusals come back as whoever entered the first of them reads.
@@ -93,28 +102,45 @@ async function post(store: Pick<Store, 'getState' | 'dispatch'>): Promise<boolea
     const hours = limitsAt(line?.limits?.versions ?? [], sentAt)?.practice.clock
     const response = await fetch('/api/entries', {
       method: 'POST',
-      headers: { 'Content-Type': 'application/json' },
+      headers: { 'Content-Type': 'application/json', ...runHeader() },
       body: JSON.stringify({ sentAt, entries, scale, hours }),
       signal: away.signal,
     })
     if (isOfOtherBuild(response.headers)) store.dispatch(otherBuildServed())
-    if (response.status === 401) store.dispatch(api.util.invalidateTags(['shift']))
+    if (response.status === 401) {
+      // It is there: what waits is sent in the next shift that is opened here.
+      store.dispatch(api.util.invalidateTags(['shift']))
+      return 'away'
+    }
+    if (UNREADABLE.includes(response.status)) {
+      if (entries.length === 1) await refuse(store, entries[0]!, response)
+      return 'unreadable'
+    }
     if (!response.ok) throw new Error(String(response.status))
     const { now, results } = (await response.json()) as { now: number; results: PostResult[] }
-    store.dispatch(clockTold({ askedAt, serverNow: now, heardAt: Date.now() }))
+    store.dispatch(clockTold({ askedAt, serverNow: now, heardAt: tabletNow() }))
     store.dispatch(connection.actions.heard())
     const taken = new Set(results.flatMap(({ id, outcome }) => (outcome === 'accepted' ? [id] : [])))
     keepSent(
       entries.filter(({ id }) => taken.has(id)),
       now,
     )
-    store.dispatch(outbox.actions.answered(results))
+    await takeAnswers(store.dispatch, results)
     renumber(store, results)
-    return true
+    return 'answered'
   } catch {
     store.dispatch(connection.actions.lost())
-    return false
+    return 'away'
   } finally {
     clearTimeout(giveUp)
   }
+}
+
+/** A post that no repeating will make readable. One entry of it must not hold back all others for ever. */
+const UNREADABLE = [400, 413, 422]
+
+async function refuse(store: Sending, { id }: AnyClaim, response: Response): Promise<void> {
+  const { detail = '' } = (await response.json().catch(() => ({}))) as Partial<ProblemDetails>
+  const refused = { id, outcome: 'refused', code: 'unreadable', field: '', sentence: detail } as const
+  await takeAnswers(store.dispatch, [refused])
 }

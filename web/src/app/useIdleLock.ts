@@ -6,6 +6,7 @@ import { useHand, useLine } from './kitchen'
 import type { LineData } from './lineData'
 import { every } from './now'
 import type { Store } from './store'
+import { tabletNow } from './tabletClock'
 
 /** That hands are here is told so often at most, ms. */
 const TOLD_EVERY = MINUTE
@@ -29,12 +30,12 @@ export function useIdleLock(): void {
   useEffect(() => {
     if (!open) return
     // As it is told at this very moment, drawn already or not.
-    const clock = () => Date.now() + store.getState().connection.offsetMs
+    const clock = () => tabletNow() + store.getState().connection.offsetMs
     // How long nobody was here is told by the tablet's own clock: the kitchen's is not known yet as the page begins.
-    let touched = Date.now()
+    let touched = tabletNow()
     let told = clock()
     const onHands = () => {
-      touched = Date.now()
+      touched = tabletNow()
       const now = clock()
       // Either way: a tablet whose clock was ahead knows the kitchen's only after the page began.
       if (Math.abs(now - told) < TOLD_EVERY) return
@@ -43,7 +44,9 @@ export function useIdleLock(): void {
     }
     const onLook = () => {
       const known = latest.current
-      if (known && isDue(known, clock(), Date.now() - touched)) void lock()
+      // Without the server nobody could open it again: it locks once that is back. Hands are at the tab in sight.
+      const { there, leads } = store.getState().connection
+      if (known && there && leads && isDue(known, clock(), tabletNow() - touched)) void lock()
     }
     for (const hands of HANDS) document.addEventListener(hands, onHands, { capture: true, passive: true })
     const stop = every(LOOKED_EVERY, onLook)

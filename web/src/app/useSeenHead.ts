@@ -3,8 +3,8 @@ import { useStore } from 'react-redux'
 import { HOUR, type Id } from '@logged-thermal/core'
 import { api } from './api'
 import { connection } from './connection'
+import { enterAll } from './keep'
 import type { LineData } from './lineData'
-import { outbox } from './outbox'
 import { headFound, rememberedHead, rememberHead } from './seenHead'
 import { sentSince } from './sentBefore'
 import { useAppSelector, type Store } from './store'
@@ -56,6 +56,8 @@ async function hashOf(store: Store, seq: number): Promise<string | null | undefi
 
 function sendAgain(store: Store, kitchen: Id, since: number): void {
   const waiting = new Set(store.getState().outbox.map(({ claim }) => claim.id))
-  for (const claim of sentSince(kitchen, since))
-    if (!waiting.has(claim.id)) store.dispatch(outbox.actions.entered(claim))
+  enterAll(
+    store.dispatch,
+    sentSince(kitchen, since).filter(({ id }) => !waiting.has(id)),
+  )
 }

@@ -11,7 +11,7 @@ import {
   type Cover,
 } from '@logged-thermal/core'
 import { centimetres, coverWord, refusedWords, cooldownMessages } from '@logged-thermal/wording'
-import { useEnter } from '../app/enter'
+import { useEnter, useGoOn } from '../app/enter'
 import { View } from '../app/View'
 import { useHand, useLine, useMeans } from '../app/kitchen'
 import type { LineData } from '../app/lineData'
@@ -71,6 +71,7 @@ interface Props {
 
 function Cooldown({ line, source, sources, found, onSource }: Props) {
   const navigate = useNavigate()
+  const goOn = useGoOn()
   const enter = useEnter()
   const { person, reader, open } = useHand(line)
   const [kilograms, setKilograms] = useState(found?.load.kilograms ?? 3)
@@ -108,7 +109,7 @@ function Cooldown({ line, source, sources, found, onSource }: Props) {
     const plan: CoolingPlan = { vessel: { id, name, inside, wall }, pans, depth, place: way.place, cover }
     if (source.kind === 'batch') {
       enter('cooling-planned', source.batch.id, plan)
-      void navigate(`/bench/${source.batch.id}`)
+      goOn(`/bench/${source.batch.id}`)
     } else void navigate('/start', { state: { method: source.method.id, plan } })
   }
   const refused = vessel && load && fillRefusal(vessel, load.celsius)

@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import {
+  contestedOf,
   CORE_VERSION,
   decisionShut,
   standingsOf,
@@ -26,6 +27,7 @@ import { PinPad } from '../kit/PinPad'
 import { useLeadSigns } from '../login/useLeadSigns'
 import { Glyph } from '../parts/Glyph'
 import { Sheet } from '../kit/Sheet'
+import { Contradictions } from './Contradictions'
 import { Silhouette } from './Silhouette'
 import { Field } from '../kit/Field'
 import { RowKey } from '../kit/RowKey'
@@ -84,6 +86,7 @@ export function DecideSheet({
             {shown.length || told.length ? say('needsDecision') : say('nothingMissedOrUnproven')}
           </h3>
           {told.length > 0 && <p>{toldAfterWords(told, spoken)}</p>}
+          <Contradictions of={{ batch }} facts={contestedOf(batch)} reader={reader} />
           <ul>
             {(shown.length ? shown : findings).map((finding) => (
               <li key={finding.check.key}>

@@ -1,5 +1,6 @@
 import type { Decision, Id } from '@logged-thermal/core'
-import { api, readClock, wholeLine } from '../app/api'
+import { api } from '../app/api'
+import { readClock, wholeLine } from '../app/asked'
 import type { LineData } from '../app/lineData'
 
 /** A kitchen beside others, by the batches of its last 30 days. */

@@ -1,5 +1,4 @@
 import { useState } from 'react'
-import { useNavigate } from 'react-router'
 import { dayOf, nextAt, timelineOf, unattendedGates, type Id, type Unattended } from '@logged-thermal/core'
 import {
   actionWord,
@@ -13,7 +12,7 @@ import {
   asksWords,
   handoverMessages,
 } from '@logged-thermal/wording'
-import { useEnter } from '../app/enter'
+import { useEnter, useGoOn } from '../app/enter'
 import { View } from '../app/View'
 import { useHand, useJudged, useLine, useMeans, type JudgedBatch } from '../app/kitchen'
 import { logsHere } from '../app/lineData'
@@ -35,7 +34,7 @@ export function HandoverView() {
   const minute = Math.floor(now / 60_000) * 60_000
   const judged = useJudged(line)
   const means = useMeans(line)
-  const navigate = useNavigate()
+  const goOn = useGoOn()
   const enter = useEnter()
   const { reader, person, open } = useHand(line)
   const [asked, setAsked] = useState<Id | null>(null)
@@ -60,7 +59,7 @@ export function HandoverView() {
   if (!line) return null
   const handOver = () => {
     enter('handed-over', line.kitchen.id, { asked, from: Math.round(from), until: Math.round(until) })
-    void navigate('/')
+    goOn('/')
   }
   return (
     <View

@@ -1,8 +1,7 @@
 import { useState } from 'react'
-import { useNavigate } from 'react-router'
 import { checkFound, type InstrumentState } from '@logged-thermal/core'
 import { instrumentCheckMessages } from '@logged-thermal/wording'
-import { useEnter } from '../app/enter'
+import { useEnter, useGoOn } from '../app/enter'
 import { useHand, useLine } from '../app/kitchen'
 import { useKitchenClock } from '../app/now'
 import { shutUnless } from '../app/shut'
@@ -19,7 +18,7 @@ const NOMINAL = [7, 4] as const
 /** A pH meter is checked in two buffers. */
 export function BufferCheck({ instrument }: { instrument: InstrumentState }) {
   const { open } = useHand(useLine())
-  const navigate = useNavigate()
+  const goOn = useGoOn()
   const clock = useKitchenClock()
   const enter = useEnter()
   const [written, setWritten] = useState<readonly string[]>(['', ''])
@@ -33,7 +32,7 @@ export function BufferCheck({ instrument }: { instrument: InstrumentState }) {
     const against = { kind: 'buffers' as const, buffers }
     const found = checkFound(instrument, { at, against, shown: [] }, null)
     enter('instrument-checked', instrument.id, { against, shown: [], found }, { at })
-    void navigate('/instruments')
+    goOn('/instruments')
   }
   return (
     <View place="instrumentCheck" sentence={<strong>{say('checking_buffers', { code: instrument.code })}</strong>}>

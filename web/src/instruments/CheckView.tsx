@@ -8,6 +8,7 @@ import {
   type Instant,
 } from '@logged-thermal/core'
 import { instrumentCheckMessages, instrumentsMessages } from '@logged-thermal/wording'
+import { useGoOn } from '../app/enter'
 import { useHand, useLine } from '../app/kitchen'
 import type { LineData } from '../app/lineData'
 import { useNow } from '../app/now'
@@ -46,6 +47,7 @@ export function CheckView() {
 function ThermometerCheck({ line, instrument }: { line: LineData; instrument: InstrumentState }) {
   const now = useNow(500)
   const navigate = useNavigate()
+  const goOn = useGoOn()
   const { reader, open } = useHand(line)
   const [how, setHow] = useState<How>('ice')
   const [said, setSaid] = useState<Said>({ ...NOT_SAID, altitude: lastAltitude(line) })
@@ -57,7 +59,7 @@ function ThermometerCheck({ line, instrument }: { line: LineData; instrument: In
   const { code } = instrument
   const log = () => {
     const found = check.log()
-    if (found) void navigate(found.passed ? '/instruments' : `/instruments/${instrument.id}/look-back`)
+    if (found) goOn(found.passed ? '/instruments' : `/instruments/${instrument.id}/look-back`)
   }
   return (
     <View

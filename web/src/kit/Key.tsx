@@ -12,6 +12,9 @@ const VARIANT = { plain: 'plain', primary: 'primary', outlined: 'outline', quiet
 
 interface Props extends Omit<ButtonProps, 'variant'> {
   look?: Look
+  /** With an address: opened beside, or saved under such a name. */
+  target?: '_blank'
+  download?: string
   /** Why it does nothing now: told when it is tapped, and read out with its name. */
   why?: string | null | false
 }

@@ -29,7 +29,7 @@ export function lineSentence(judged: readonly JudgedBatch[], now: number): { urg
 }
 
 /** Hands are wanted: a mark, a reading, or the next step of the method. */
-function isDue(asks: JudgedBatch['asks'], now: number): boolean {
+export function isDue(asks: JudgedBatch['asks'], now: number): boolean {
   if (asks.kind === 'step') return asks.at === null || asks.at <= now
   return asks.kind === 'mark' || (asks.kind === 'read' && asks.at <= now)
 }

@@ -2,17 +2,20 @@ import { useMemo, useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
 import {
   dayOf,
+  frameOf,
   gateAt,
   isHeld,
   isPutAway,
   isClosed,
   judgeBatch,
+  levelsOf,
   mixtureTrace,
   standingForGood,
   timelineOf,
   type BatchState,
   type Finding,
   type Standing,
+  type TracePart,
 } from '@logged-thermal/core'
 import { clock, dayName, logMessages, standingWord, type Reader } from '@logged-thermal/wording'
 import { sentenceOf, useBatchQuery } from '../app/api'
@@ -29,14 +32,13 @@ import { Cooked } from './Cooked'
 import { FromTo } from './FromTo'
 import { RestsOn } from './RestsOn'
 import { TracePane, type StoodGate } from './TracePane'
-import { frameOf, levelsOf, type Part } from './traceScale'
 import { WhoRead } from './WhoRead'
 import styles from './batch.module.css'
 
 const say = speaks(logMessages)
 const HALF_MINUTE = 30_000
 const HEIGHT = 300
-const PARTS: readonly Part[] = ['making', 'heat', 'all']
+const PARTS: readonly TracePart[] = ['making', 'heat', 'all']
 
 /** A batch for ever: its trace, what each limit rests on, who read it with what, how it was cooked, and what became of it. */
 export function BatchPage() {
@@ -93,7 +95,7 @@ interface PageProps {
 function Page({ batch, findings, now, line, reader, begun, standing, runs }: PageProps) {
   const navigate = useNavigate()
   const [picked, setPicked] = useState<string | null>(null)
-  const [part, setPart] = useState<Part>('making')
+  const [part, setPart] = useState<TracePart>('making')
   const [ref, width] = useWidth<HTMLDivElement>(1280)
   // Times of its own day need no name of the day.
   const dayReader = useMemo(
@@ -139,8 +141,16 @@ function Page({ batch, findings, now, line, reader, begun, standing, runs }: Pag
             {say('toBench')}
           </Key>
         )}
-        <Key look="outlined" className="no-print" onClick={() => window.print()}>
-          {say('print')}
+        <Key
+          look="outlined"
+          className="no-print"
+          target="_blank"
+          href={`/api/records/batch/${batch.id}.pdf?scale=${reader.scale}`}
+        >
+          {say('onPaper')}
+        </Key>
+        <Key look="outlined" className="no-print" href={`/api/proof/batch/${batch.id}`}>
+          {say('proofFile')}
         </Key>
         {cookedAt !== null && (
           <ChoiceKeys

@@ -4,6 +4,7 @@ import { clock, logMessages, measureWords, type Reader } from '@logged-thermal/w
 import { useBatchEntriesQuery, useLineageQuery } from '../app/api'
 import type { LineData } from '../app/lineData'
 import { pageOf } from '../app/pageOf'
+import { Contradictions } from '../decide/Contradictions'
 import { speaks } from '../kit/language'
 import styles from './batch.module.css'
 
@@ -45,6 +46,7 @@ export function FromTo({ batch, line, reader }: Props) {
           reader={reader}
         />
       )}
+      <Contradictions of={{ batch }} facts={batch.contested} reader={reader} />
       {told && <Decisions entries={told.entries} batch={batch} line={line} reader={reader} />}
     </section>
   )

@@ -11,6 +11,7 @@ const PLACES: [to: string, name: string][] = [
   ['/log/changes', say('changes')],
   ['/log/trends', say('trends')],
   ['/log/week', say('week')],
+  ['/log/packets', say('packets')],
 ]
 
 /** The ways to look at what happened; the day that is looked at goes along. */

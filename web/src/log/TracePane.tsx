@@ -1,12 +1,19 @@
 import { useId } from 'react'
-import type { BatchState, Finding, Gate, Standing, Witness } from '@logged-thermal/core'
+import {
+  yOf,
+  type BatchState,
+  type Finding,
+  type Gate,
+  type Standing,
+  type TraceFrame,
+  type Witness,
+} from '@logged-thermal/core'
 import { limitDegreesOf, logMessages, timeOfDay, type Reader } from '@logged-thermal/wording'
 import { speaks } from '../kit/language'
 import { clockLens, type Lens } from '../parts/lens'
 import { HeatGradient } from '../parts/heatBand'
 import { GlyphShape } from '../parts/Glyph'
 import { clockMarks } from './clockMarks'
-import { yOf, type TraceFrame } from './traceScale'
 import { traceValues, type TraceValue } from './traceValues'
 import styles from './batch.module.css'
 

@@ -1,28 +1,11 @@
-import {
-  backingDoubt,
-  celsiusRead,
-  dayOf,
-  isWaiting,
-  type BatchState,
-  type Fact,
-  type Id,
-  type ReadingBody,
-} from '@logged-thermal/core'
-import {
-  backingWords,
-  clock,
-  clockWithSeconds,
-  correctionReason,
-  degrees,
-  logMessages,
-  type Reader,
-} from '@logged-thermal/wording'
+import { celsiusRead, isWaiting, type BatchState, type Fact, type Id, type ReadingBody } from '@logged-thermal/core'
+import { clockWithSeconds, logMessages, readingNotes, typedWords, type Reader } from '@logged-thermal/wording'
 import { Link } from 'react-router'
 import type { LineData } from '../app/lineData'
 import { inLog } from '../app/searching'
 import { DataTable } from '../kit/table/DataTable'
 import type { Column } from '../kit/table/column'
-import { speaks, spoken } from '../kit/language'
+import { speaks } from '../kit/language'
 import styles from './batch.module.css'
 
 const say = speaks(logMessages)
@@ -37,8 +20,7 @@ interface Props {
 type Read = Fact<ReadingBody>
 
 /** Every reading with its author and instrument; what was corrected or taken back shows its old value in its place. */
-export function WhoRead(props: Props) {
-  const { batch, ringed, line, reader } = props
+export function WhoRead({ batch, ringed, line, reader }: Props) {
   const readings = [...batch.facts['reading-taken']].sort((a, b) => a.at - b.at)
   const name = (id: Id) => line.people.find((person) => person.id === id)?.name ?? ''
   const probe = (id: Id | null) =>
@@ -82,7 +64,11 @@ export function WhoRead(props: Props) {
       value: ({ by }) => name(by),
       cell: ({ by }) => <Link to={inLog('person', by)}>{name(by)}</Link>,
     },
-    { key: 'told', title: say('told'), cell: (fact) => toldOf(fact, props, name).join(' · ') },
+    {
+      key: 'told',
+      title: say('told'),
+      cell: (fact) => readingNotes(fact, batch, { name, signedDays: line.signedDays }, reader).join(' · '),
+    },
   ]
   return (
     <section className={styles.who} aria-label={say('whoRead')}>
@@ -123,40 +109,4 @@ function Mark({ fact, ringed }: { fact: Read; ringed: boolean }) {
       )}
     </svg>
   )
-}
-
-function typedWords({ typed }: ReadingBody): string {
-  return `${typed.value.toFixed(1)}°${typed.unit}`
-}
-
-/** What else there is to say of a reading, each shortly. */
-function toldOf(fact: Read, { batch, line, reader }: Props, name: (id: Id) => string): string[] {
-  const { value, at, recordedAt, accepted, amends, waiting, void: gone } = fact
-  const behind = backingDoubt(fact, batch.failedProbes)
-  const said: string[] = []
-  if (value.of !== 'mixture') said.push(say('partOf', { part: value.of.part }))
-  if (value.portion !== undefined) said.push(say('pan', { pan: value.portion }))
-  if (value.readBy && value.readBy.off !== 0)
-    said.push(say('counted', { degrees: degrees(celsiusRead(value), reader) }))
-  const doubt = behind && backingWords(behind, spoken)
-  if (doubt) said.push(doubt)
-  if (recordedAt !== null && recordedAt - at > 60_000) said.push(say('recorded', { time: clock(recordedAt, reader) }))
-  if (isAfterSigning(line, at, recordedAt, reader)) said.push(say('afterSigning'))
-  const { refused } = fact
-  if ((isWaiting(fact) && !refused) || waiting.some((each) => !each.refused)) said.push(say('waitsForLead'))
-  if (refused) said.push(say('lateRefused', { name: name(refused.by), reason: refused.reason }))
-  if (accepted) said.push(say('lateAccepted', { name: name(accepted.by), reason: accepted.reason }))
-  for (const { was, reason, by, now } of amends)
-    said.push(
-      now === 'void' || gone
-        ? say('takenBack', { reason: correctionReason(reason, spoken) })
-        : say('putRight', { was: typedWords(was), reason: correctionReason(reason, spoken), name: name(by) }),
-    )
-  return said
-}
-
-/** Entered about a day that the lead had signed by then. */
-function isAfterSigning(line: LineData, at: number, recordedAt: number | null, { zone }: Reader): boolean {
-  const signed = line.signedDays.find(({ day }) => day === dayOf(at, zone))
-  return signed !== undefined && recordedAt !== null && recordedAt > signed.at
 }

@@ -1,8 +1,7 @@
 import { isFiltered, periodOf, queryOf, askedIn } from './asked'
 import { clockMarks } from './clockMarks'
-import { frameOf, yOf } from './traceScale'
+import { frameOf, yOf, type BatchState, type Witness } from '@logged-thermal/core'
 import { traceValues } from './traceValues'
-import type { BatchState, Witness } from '@logged-thermal/core'
 import type { Reader } from '@logged-thermal/wording'
 
 const reader: Reader = { scale: 'C', zone: 'Europe/Paris', locale: 'en-GB', hours: 24, today: '2027-03-28' }

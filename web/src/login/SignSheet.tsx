@@ -2,7 +2,8 @@ import { shellMessages } from '@logged-thermal/wording'
 import { useState } from 'react'
 import { sentenceOf, usePostSignedMutation } from '../app/api'
 import { useHand, useLine } from '../app/kitchen'
-import { isToSign, outbox } from '../app/outbox'
+import { settle } from '../app/keep'
+import { isToSign } from '../app/outbox'
 import { useAppDispatch, useAppSelector } from '../app/store'
 import { Sheet } from '../kit/Sheet'
 import { PinPad } from '../kit/PinPad'
@@ -24,19 +25,19 @@ export function SignSheet() {
   const person = line?.people.find(({ id }) => id === waiting?.claim.by)
   if (!waiting || !person) return null
   const { claim } = waiting
-  const settle = () => {
+  const drop = () => {
     setRefusal(null)
-    dispatch(outbox.actions.settled({ id: claim.id, claim: null }))
+    settle(dispatch, claim.id, null)
   }
   const sign = async (pin: string) => {
     const result = await post({ claim, signer: person.id, pin, scale: reader.scale, hours: reader.hours })
     if (result.error) return setRefusal(sentenceOf(result.error))
     const [answer] = result.data.results
     if (answer?.outcome === 'refused') return setRefusal(answer.sentence)
-    settle()
+    drop()
   }
   return (
-    <Sheet open onClose={settle} title={say('signsThis', { person: person.name })}>
+    <Sheet open onClose={drop} title={say('signsThis', { person: person.name })}>
       <p className="sentence">{say('shiftBelongsSomebodyElse')}</p>
       <PinPad of={person} busy={isLoading} sentence={refusal} onPin={(pin) => void sign(pin)} />
     </Sheet>

@@ -1,5 +1,5 @@
 import { shellMessages } from '@logged-thermal/wording'
-import { useState } from 'react'
+import { useState, type ReactNode } from 'react'
 import type { Bodies, Id, Kind } from '@logged-thermal/core'
 import { Sheet } from '../kit/Sheet'
 import { PinPad } from '../kit/PinPad'
@@ -19,16 +19,21 @@ interface Props<K extends Kind> {
   about: Id
   body: (reason: string) => Bodies[K]
   onClose: () => void
+  /** What it is decided by, over the reason. */
+  children?: ReactNode
 }
 
 /** What the lead signs: a reason in writing, then the PIN. */
-export function SignedSheet<K extends Kind>({ title, ask, least, kind, about, body, onClose }: Props<K>) {
+export function SignedSheet<K extends Kind>({ title, ask, least, kind, about, body, onClose, children }: Props<K>) {
   const [reason, setReason] = useState('')
   const { lead, sign, busy, refusal } = useLeadSigns(kind, onClose)
   return (
     <Sheet open onClose={onClose} title={title}>
       <div className={styles.signed}>
-        <Field label={ask} value={reason} max={300} rows={4} onValue={setReason} />
+        <div>
+          {children}
+          <Field label={ask} value={reason} max={300} rows={4} onValue={setReason} />
+        </div>
         {lead && reason.trim().length >= least ? (
           <PinPad
             of={lead}

@@ -10,11 +10,13 @@ import {
   latestOf,
   limitsAt,
   methodFile,
+  planOfMethod,
   problemsOf,
   readMethodFile,
   type LimitSet,
   type Method,
   type MethodState,
+  type PlanStanding,
 } from '@logged-thermal/core'
 import { claimWord, fieldSentence, methodsMessages, oursMessages, planMessages, span } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
@@ -25,7 +27,6 @@ import { useAppSelector } from '../app/store'
 import { Field } from '../kit/Field'
 import { Key } from '../kit/Key'
 import { download } from './download'
-import { planOfMethod, type PlanStanding } from './plan/planOfMethod'
 import { methodMatches } from '../app/methodMatches'
 import { later } from '../kit/later'
 import { FileKey } from '../kit/FileKey'

@@ -1,9 +1,8 @@
 import { useState } from 'react'
-import { useNavigate } from 'react-router'
 import { v7 as uuid } from 'uuid'
 import { FAMILY_KEYS, families, limitsAt, newMethod, type Method } from '@logged-thermal/core'
 import { methodsMessages } from '@logged-thermal/wording'
-import { useEnter } from '../app/enter'
+import { useEnter, useGoOn } from '../app/enter'
 import { useHand, useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
 import { shutUnless } from '../app/shut'
@@ -25,7 +24,7 @@ export function NewMethodView() {
   const line = useLine()
   const now = useNow(60_000)
   const enter = useEnter()
-  const navigate = useNavigate()
+  const goOn = useGoOn()
   const { person, open, reader } = useHand(line)
   const dispatch = useAppDispatch()
   const { way } = useAppSelector((state) => state.begun)
@@ -35,7 +34,7 @@ export function NewMethodView() {
   const save = (method: Method) => {
     enter('method-saved', method.id, { method })
     dispatch(ended())
-    void navigate(`/methods/${method.id}`)
+    goOn(`/methods/${method.id}`)
   }
   const shut = shutUnless(open, mayWrite, 'chef')
   return (

@@ -1,10 +1,17 @@
-import { NavLink } from 'react-router'
+import { useEffect, useRef } from 'react'
+import { NavLink, useLocation } from 'react-router'
 import styles from './placeNav.module.css'
 
 /** The ways to look at one place, each a view of its own. */
 export function PlaceNav({ name, places }: { name: string; places: readonly (readonly [to: string, name: string])[] }) {
+  const nav = useRef<HTMLElement>(null)
+  const { pathname } = useLocation()
+  // On a phone they are wider than the screen: where one is, is in sight.
+  useEffect(() => {
+    nav.current?.querySelector('[aria-current="page"]')?.scrollIntoView?.({ block: 'nearest', inline: 'center' })
+  }, [pathname])
   return (
-    <nav className={styles.nav} aria-label={name}>
+    <nav ref={nav} className={styles.nav} aria-label={name}>
       {places.map(([to, words]) => (
         <NavLink key={to} to={to} end>
           {words}

@@ -4,6 +4,7 @@ import { IN_MORE, places } from '../app/places'
 import { KeyRow } from '../kit/KeyRow'
 import { Shortcuts } from '../app/Shortcuts'
 import { SearchKey } from '../app/SearchKey'
+import { TabletState } from '../app/TabletState'
 import { TabletKeys } from '../app/TabletKeys'
 import { View } from '../app/View'
 import styles from './more.module.css'
@@ -29,6 +30,7 @@ export function More() {
             <SearchKey look="outlined" />
             <TabletKeys />
           </KeyRow>
+          <TabletState />
         </section>
         {IN_MORE.map(({ name, of }) => (
           <section key={name} aria-label={name}>

@@ -5,6 +5,7 @@ import { IN_BAR, places } from '../app/places'
 import { isToSign } from '../app/outbox'
 import { useAppSelector } from '../app/store'
 import { later } from '../kit/later'
+import { Slept } from './Slept'
 import { TourOffer } from './TourOffer'
 import { UndoToast } from './UndoToast'
 import styles from './shell.module.css'
@@ -27,7 +28,10 @@ export function Shell({ children }: { children: ReactNode }) {
         {say('toViews')}
       </a>
       {children}
-      {pathname === '/' && <TourOffer />}
+      <div className={styles.above}>
+        <Slept />
+        {pathname === '/' && <TourOffer />}
+      </div>
       <Bar />
       <UndoToast />
       <Asked />

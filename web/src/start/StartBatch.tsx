@@ -14,7 +14,7 @@ import {
   type Method,
 } from '@logged-thermal/core'
 import { limitTitle, planWords, sourceLine, startMessages } from '@logged-thermal/wording'
-import { useEnter } from '../app/enter'
+import { useEnter, useGoOn } from '../app/enter'
 import { View } from '../app/View'
 import { useHand, useLine } from '../app/kitchen'
 import type { LineData } from '../app/lineData'
@@ -38,6 +38,7 @@ export function StartBatch() {
   const line = useLine()
   const now = useNow()
   const navigate = useNavigate()
+  const goOn = useGoOn()
   const enter = useEnter()
   const { reader, open } = useHand(line)
   const [wanted, setWanted] = useState('')
@@ -70,7 +71,7 @@ export function StartBatch() {
       { at: now },
     )
     if (plan) enter('cooling-planned', batch, plan)
-    void navigate(`/bench/${batch}`)
+    goOn(`/bench/${batch}`)
   }
   return (
     <View

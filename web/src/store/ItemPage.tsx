@@ -1,6 +1,7 @@
 import { useMemo } from 'react'
 import { useParams } from 'react-router'
 import {
+  contestedAbout,
   courseOf,
   dayOf,
   firstOfEachPart,
@@ -37,6 +38,7 @@ import { sentenceOf, useItemQuery } from '../app/api'
 import { View } from '../app/View'
 import { useHand, useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
+import { Contradictions } from '../decide/Contradictions'
 import { SentOut } from './dispatch/SentOut'
 import { ItemActions } from './ItemActions'
 import { ItemRibbon } from './ItemRibbon'
@@ -84,7 +86,10 @@ export function ItemPage() {
             reader={reader}
           />
           <div className={styles.columns}>
-            <Walls one={one} limits={limits} now={now} reader={reader} />
+            <div>
+              <Walls one={one} limits={limits} now={now} reader={reader} />
+              <Contradictions of={{ item: one.item }} facts={contestedAbout(one.item)} reader={reader} />
+            </div>
             <section aria-label={say('whatCanDone')}>
               <h2 className={clsx('title', styles.head)}>
                 {leftInEggs(one.item, itemLeft(one.item), reader)} · {whereIs(one.item, line.units)}

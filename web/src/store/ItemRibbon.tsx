@@ -40,6 +40,8 @@ const ROOM = 210
 const NARROW = 600
 /** What stands beside a wall that does not rule. */
 const WALL_NAME = 110
+/** As wide as '33 h 19 min left' in large type. */
+const LEFT_SPAN = 240
 /** Within this of now the axis is nearly linear, minutes. */
 const TAU = 240
 const HOUR = 3_600_000
@@ -164,9 +166,9 @@ export function ItemRibbon({ one: { item, standing }, batch, units, limits, now,
           <g>
             <DiscardWall x={lens.x(until)} height={HEIGHT - 24} />
             <text
-              x={lens.x(until) + (lens.x(until) > width - 190 ? -14 : 14)}
+              x={lens.x(until) + (lens.x(until) > width - LEFT_SPAN ? -14 : 14)}
               y="30"
-              textAnchor={lens.x(until) > width - 190 ? 'end' : 'start'}
+              textAnchor={lens.x(until) > width - LEFT_SPAN ? 'end' : 'start'}
               className={clsx(storeStyles.laneText, itemStyles.laneText, storeStyles.big, itemStyles.big)}
             >
               {until > now

@@ -1,6 +1,8 @@
 import { itemMessages } from '@logged-thermal/wording'
 import { useState } from 'react'
-import { ASSESSMENT_LENGTH, wentOutOf, type ItemState } from '@logged-thermal/core'
+import { ASSESSMENT_LENGTH, contestedAbout, isToAnswer, wentOutOf, type ItemState } from '@logged-thermal/core'
+import { useHand, useLine } from '../app/kitchen'
+import { Contradictions } from '../decide/Contradictions'
 import { Key } from '../kit/Key'
 import { SignedSheet } from '../login/SignedSheet'
 import { speaks } from '../kit/language'
@@ -10,24 +12,28 @@ const say = speaks(itemMessages)
 /** The lead lets an item go on, in writing and with a PIN. */
 export function LeadKey({ item, disabled }: { item: ItemState; disabled: boolean }) {
   const [open, setOpen] = useState(false)
+  const { reader } = useHand(useLine())
+  const answers = isToAnswer(item)
   const wentOut = wentOutOf(item).length > 0
   return (
     <>
       <Key disabled={disabled} onClick={() => setOpen(true)}>
         {say('leadDecides')}
       </Key>
-      {open && wentOut && (
+      {open && answers && (
         <SignedSheet
-          title={say('wentOutWhatDone', { item: item.name, code: item.code })}
-          ask={say('whoToldWhatFetched', { assessmentLength: ASSESSMENT_LENGTH })}
+          title={say(wentOut ? 'wentOutWhatDone' : 'whichIsSo', { item: item.name, code: item.code })}
+          ask={say(wentOut ? 'whoToldWhatFetched' : 'askedBoth', { assessmentLength: ASSESSMENT_LENGTH })}
           least={ASSESSMENT_LENGTH}
           kind="went-out-answered"
           about={item.id}
           body={(reason) => ({ reason })}
           onClose={() => setOpen(false)}
-        />
+        >
+          <Contradictions of={{ item }} facts={contestedAbout(item)} reader={reader} />
+        </SignedSheet>
       )}
-      {open && !wentOut && (
+      {open && !answers && (
         <SignedSheet
           title={say('mayGoOn', { item: item.name, code: item.code })}
           ask={say('whyMayGoOn', { assessmentLength: ASSESSMENT_LENGTH })}

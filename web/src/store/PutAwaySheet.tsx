@@ -1,5 +1,4 @@
 import { useState } from 'react'
-import { useNavigate } from 'react-router'
 import { v7 as uuid } from 'uuid'
 import {
   carriedInto,
@@ -22,7 +21,7 @@ import {
   toolsMessages,
   tracesWords,
 } from '@logged-thermal/wording'
-import { useEnter } from '../app/enter'
+import { useEnter, useGoOn } from '../app/enter'
 import { useHand, useLine } from '../app/kitchen'
 import { useMethodOf } from '../app/instructions'
 import { ChoiceKeys } from '../kit/ChoiceKeys'
@@ -50,7 +49,7 @@ const UNIT_WORD: Record<MeasureUnit, string> = {
 export function PutAwaySheet({ batch, now, onClose }: { batch: BatchState; now: number; onClose: () => void }) {
   const enter = useEnter()
   const entered = useEnteredHere()
-  const navigate = useNavigate()
+  const goOn = useGoOn()
   const line = useLine()
   const { reader, open } = useHand(line)
   const method = useMethodOf(batch)
@@ -98,7 +97,7 @@ export function PutAwaySheet({ batch, now, onClose }: { batch: BatchState; now: 
     const id = uuid()
     enter('portioned', id, portionOf(batch, method, said, limits, reader.zone, at, carried), { at })
     onClose()
-    void navigate(`/store/item/${id}`)
+    goOn(`/store/item/${id}`)
   }
   const whole = Math.round((method.portions ?? 0) * batch.factor)
   const frost = chosen?.kind === 'freezer'

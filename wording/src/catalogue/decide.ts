@@ -15,6 +15,7 @@ export const decideMessages = {
   spoiledOrDropped: 'Spoiled or dropped',
   decideMethodCode: '{method} {code}: decide',
   whatStands: 'What stands',
+  contradictions: 'What does not fit together',
   needsDecision: 'Needs a decision',
   nothingMissedOrUnproven: 'Nothing is missed or unproven',
   decision: 'Decision',

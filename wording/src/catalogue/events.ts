@@ -1,5 +1,6 @@
 /** What happened in a day between its batches, in few words. */
 export const eventsMessages = {
+  contested: '{words}: contradicts another tablet, and does not count',
   lotIn: '{what} in',
   lotDecided_accept: '{what} accepted',
   lotDecided_refuse: '{what} sent back',

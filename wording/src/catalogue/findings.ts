@@ -61,6 +61,7 @@ export const findingsMessages = {
   provenOnlyByReadingNo:
     'Proven only by a reading that no pan makes so fast. Place the probe anew and read again after a minute.',
   whatReadRightAfter: 'What was read right after shows that it was hot in one spot only. Stir, and read again.',
+  contradicted: 'Two tablets contradict each other. Nothing is proven before the lead has decided.',
   provenOnlyByReadingLooks: 'Proven only by a reading that looks like the other of °C and °F. Read again.',
   readAgainProve2: 'Read again to prove it',
   readNowHoldGoes: 'Read it now: the hold goes on',

@@ -13,6 +13,8 @@ export const helpMessages = {
   log: 'What was made on a day, on one clock, how each stands, and what happened between. Go to another day with the arrows; look for a dish, a lot or a name. Tap a batch to open its page; CSV is what you see, as a file.',
   review:
     'Everything that is open stands here, the most urgent on top, and what only follows from it below it. Settle each with its key; close it with what was done, why, and what stops it next time. With nothing of the day open, sign the day.',
+  packets:
+    'Records for an inspector. Choose a time: the packet holds a cover with what is open first, a sheet a day with every record, tables, and the entries they rest on. The checker in it needs no network and nobody of ours: it must show the signs that are printed on the cover.',
   week: 'For the chef: which methods did not hold in a week, in which of their checks, and what would have held them. Open the method to change it, or a batch to see how it went.',
   trends:
     'How the batches of a time went. The chart has what was to spare at one gate, batch by batch: a disc is proven, a square missed, a hatch is where it may lie when it is not proven. What is out of the usual says so. Tap a point to open its batch; the table has the same numbers.',

@@ -59,6 +59,7 @@ export const holdingMessages = {
   intoBatch: 'into a batch',
   toName: 'to {name}',
   atAmountWhereTime: '{amount} {where} at {time} {day}',
+  contradicts: 'Two tablets contradict each other: the lead says which is true.',
   wentOutAgainstHold: 'It went out against a hold or a limit: {out}. The lead answers for it.',
   readAtAtUnder: 'Read at {degrees} at {time}, under {line}.',
   hotEnoughKeepSo: 'Hot enough: keep it so and read it again from {time} to {time2}.',

@@ -28,6 +28,9 @@ export const itemMessages = {
   wentOutWhatDone: '{item} {code} went out: what was done about it?',
   whoToldWhatFetched:
     'Who was told, what was fetched back, in at least {assessmentLength} characters. What is left of it is decided apart.',
+  whichIsSo: '{item} {code}: which is true?',
+  askedBoth:
+    'What you found out from both people and what was done, in at least {assessmentLength} characters. What is left of it is decided apart.',
   mayGoOn: 'May {item} {code} go on?',
   whyMayGoOn:
     'Why it may go on, in at least {assessmentLength} characters. What is past its day, or proven too warm for too long, cannot.',

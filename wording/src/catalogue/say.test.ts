@@ -52,10 +52,11 @@ describe('the catalogue', () => {
   })
 })
 
-/** The sources, of wording and of the application, that speak these messages, and the catalogue's own lists of keys. */
+/** The sources of every part that speak these messages, and the catalogue's own lists of keys. */
 function sourcesThatSpeak(name: string): string[] {
   const root = join(CATALOGUE, '..', '..', '..')
-  return [join(root, 'wording', 'src'), join(root, 'web', 'src')]
+  return ['wording', 'web', 'checker', 'server']
+    .map((part) => join(root, part, 'src'))
     .flatMap((folder) => readdirSync(folder, { recursive: true, encoding: 'utf8' }).map((file) => join(folder, file)))
     .filter((file) => /\.tsx?$/.test(file) && !/\.test\./.test(file))
     .map((file) => readFileSync(file, 'utf8'))

@@ -59,7 +59,8 @@ function namesIn(message: MessageFormatElement[]): Set<string> {
 }
 
 function sources(): string[] {
-  return [join(ROOT, 'wording', 'src'), join(ROOT, 'web', 'src')]
+  return ['wording', 'web', 'checker', 'server']
+    .map((part) => join(ROOT, part, 'src'))
     .flatMap((folder) => readdirSync(folder, { recursive: true, encoding: 'utf8' }).map((name) => join(folder, name)))
     .filter((name) => /\.tsx?$/.test(name) && !/\.test\./.test(name))
 }

@@ -24,7 +24,7 @@ export const airTakenBack: KindOf<'air-taken-back'> = {
     if (!unit) return { code: 'not there', field: 'about.id', what: 'unit' }
     const look = unit.airs.find(({ entry }) => entry === target)
     if (!look) return { code: 'not there', field: 'body.target', what: 'entry' }
-    return look.by !== by || now - look.knownAt > TAKEN_BACK_WITHIN
+    return look.by !== by || now - look.enteredAt > TAKEN_BACK_WITHIN
       ? { code: 'not taken back', field: 'body.target', why: 'late' }
       : null
   },

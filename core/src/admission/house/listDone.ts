@@ -2,7 +2,7 @@ import { list, nameOf, object, text } from '../../ground/field'
 import { DAY } from '../../ground/instant'
 import { dayOf } from '../../ground/zone'
 import { MOST_LINES, type ListDone } from '../../ledger/dailyList'
-import { knownAt } from '../../ledger/late'
+import { enteredAt } from '../../ledger/late'
 import { parseDayField } from '../../rules/parseVariance'
 import { askedOn } from '../../state/dailyLists'
 import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
@@ -52,7 +52,7 @@ export const listDone: KindOf<'list-done'> = {
       const list = state.lists.findLast((version) => version.list.key === body.list && version.since <= at)?.list
       const textOf = (line: string) => list?.lines.find(({ key }) => key === line)?.text ?? line
       const faults = body.faults.map(({ line, note }) => ({ text: textOf(line), note }))
-      const known = Math.max(at, knownAt(entry))
+      const known = Math.max(at, enteredAt(entry))
       const done = { entry: id, list: body.list, name: list?.name ?? body.list, day: body.day, faults, at, by, known }
       return { ...state, listsDone: [...state.listsDone.filter((each) => known - each.known < KEPT), done] }
     },

@@ -1,7 +1,6 @@
 import type { Against, CheckFound } from '../../ledger/instrumentEntries'
 import type { Bodies, Claim } from '../../ledger/entry'
 import { isEntryLate, knownAt } from '../../ledger/late'
-import type { Subject } from '../../ledger/subject'
 import { id, list, number, object, oneOf, typedTemperature, type Field } from '../../ground/field'
 import type { Typed } from '../../ground/temperature'
 import { instrumentStanding, withCheck, type InstrumentState } from '../../state/instrument'
@@ -12,6 +11,7 @@ import type { Read } from '../../state/state'
 import type { Refusal } from '../guard/refusal'
 import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { parseBuffers } from '../reading/acidityMeasured'
+import { withSplitOff } from './withSplitOff'
 
 declare module '../../ledger/entry' {
   interface Bodies {
@@ -75,17 +75,6 @@ function foundIn({ about, at, body }: Claim<'instrument-checked'>, read: Read): 
   const other = against.kind === 'instrument' ? read('instrument', against.id) : null
   const found = checkFound(instrument, { at, ...body }, other)
   return { ...found, doubted: withSplitOff(found.doubted, read) }
-}
-
-/** What was split off something inherits its readings: it stands in the same doubt. */
-function withSplitOff(doubted: readonly Subject[], read: Read): Subject[] {
-  const all = new Map(doubted.map((subject) => [subject.id, subject]))
-  // A map goes on to what is put into it meanwhile: pieces of pieces too.
-  for (const { type, id: of } of all.values()) {
-    if (type !== 'item') continue
-    for (const { value } of read('item', of)?.splits ?? []) all.set(value.into, { type: 'item', id: value.into })
-  }
-  return [...all.values()]
 }
 
 /** What it may be compared with: ice for every thermometer, boiling water for what goes into it, buffers for pH alone. */

@@ -42,7 +42,8 @@ export const takenBack: KindOf<'taken-back'> = {
     if (back === 'stands') return { code: 'not taken back', field: 'body.target', why: 'stands' }
     if (canonical(back.also) !== canonical(body.also)) return { code: 'other lineage', field: 'body' }
     // A tap that took something off tells what it inherited anew: it is as old as its own entry.
-    return tap.by !== by || now - (tap.recordedAt ?? tap.madeAt) > TAKEN_BACK_WITHIN
+    const after = Math.max(now - (tap.recordedAt ?? tap.madeAt), madeAt - tap.madeAt)
+    return tap.by !== by || after > TAKEN_BACK_WITHIN
       ? { code: 'not taken back', field: 'body.target', why: 'late' }
       : null
   },

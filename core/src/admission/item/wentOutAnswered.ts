@@ -1,6 +1,6 @@
 import { withItemFact } from '../../state/itemChanges'
 import { object, text } from '../../ground/field'
-import { wentOutOf } from '../../state/item'
+import { isToAnswer } from '../../state/item'
 import { ASSESSMENT_LENGTH } from '../../judgement/batch/disposition'
 import { BY_THE_LEAD, type KindOf } from '../guard/kindOf'
 
@@ -12,7 +12,8 @@ declare module '../../ledger/entry' {
 }
 
 /**
- * The lead answers in writing for what went out of an item although something stood against it: what was done about it.
+ * The lead answers in writing for what went out of an item although something stood against it, or says which of what
+ * contradicts each other is so: what was done about it.
  * It lets nothing go on; what is left of the item is decided apart.
  */
 export const wentOutAnswered: KindOf<'went-out-answered'> = {
@@ -26,7 +27,7 @@ export const wentOutAnswered: KindOf<'went-out-answered'> = {
   refuse({ about, body: { reason } }, read) {
     const item = read('item', about.id)
     if (!item) return { code: 'not there', field: 'about.id', what: 'item' }
-    if (wentOutOf(item).length === 0) return { code: 'nothing went out', field: 'about.id', item: item.code }
+    if (!isToAnswer(item)) return { code: 'nothing went out', field: 'about.id', item: item.code }
     return reason.trim().length < ASSESSMENT_LENGTH ? { code: 'reason short', field: 'body.reason' } : null
   },
   folds: {

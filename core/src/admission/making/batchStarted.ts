@@ -90,6 +90,7 @@ export const batchStarted: KindOf<'batch-started'> = {
       recalls: [],
       failedProbes: [],
       reached: [],
+      contested: [],
       served: null,
       disposition: null,
       reworks: [],

@@ -1,7 +1,7 @@
 import type { World } from '../world'
 import type { Instant } from '../../ground/instant'
 import type { Id } from '../../ledger/subject'
-import type { BatchState } from '../../state/batch'
+import { contestedOf, type BatchState } from '../../state/batch'
 import { checksNow } from './checksNow'
 import type { Stream } from '../evidence/evidence'
 import type { Finding } from '../finding'
@@ -49,10 +49,18 @@ export function judgeOf(batch: BatchState, streams: readonly Stream[], world: Wo
           batch,
         })
       })
+      // Nothing is proven of a batch while what was entered about it contradicts itself.
+      if (contestedOf(batch).length > 0) found = found.map(inDispute)
       return found
     },
     nextAt: () => nextChange(found),
   }
+}
+
+function inDispute(finding: Finding): Finding {
+  if (finding.standing !== 'proven') return finding
+  const doubts = [...finding.doubts, 'contested' as const]
+  return { ...finding, standing: 'unproven', because: { code: 'doubtful', doubts: ['contested'] }, doubts }
 }
 
 /** When time alone will next change a finding; null when only an entry can. */

@@ -89,7 +89,8 @@ export function reopeningsOf(check: Check, batch: BatchState, earlier: ReadonlyM
       at,
       until: {
         ...span,
-        window: { from: begins, to: at },
+        // Hot again after it was off the heat proved nothing then, and does not now.
+        window: { from: begins, to: Math.min(at, heat.mark) },
         heat: heat.mark <= at ? heat : { ...heat, mark: Infinity },
       },
       without: { ...span, window: { from: begins, to: heat.mark }, heat },

@@ -107,7 +107,8 @@ function asFound(
   doubted: readonly Fact<ReadingBody>[],
   fails: BatchState['failedProbes'],
 ): View | null {
-  const failures = doubted.map((fact) => failureOf(fact, fails))
+  const found = fails.filter(({ value }) => value.due === undefined)
+  const failures = doubted.map((fact) => failureOf(fact, found))
   if (failures.every((failure) => failure === null)) return null
   const corrected = doubted.map((fact, i): Fact<ReadingBody> => {
     const failure = failures[i]

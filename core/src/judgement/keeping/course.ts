@@ -1,6 +1,6 @@
 import type { Instant } from '../../ground/instant'
 import type { MoveHow } from '../../ledger/storeEntries'
-import { eggOf, holdOf, isGone, lackedOf, releasedAt, wentOutOf, type ItemState } from '../../state/item'
+import { eggOf, holdOf, isGone, isToAnswer, lackedOf, releasedAt, type ItemState } from '../../state/item'
 import { backingDoubt } from '../../state/backing'
 import { inOrder, isWaiting } from '../../state/fact'
 import { celsiusRead } from '../../state/reading'
@@ -14,7 +14,7 @@ import type { Measure } from '../../ground/measure'
  */
 export interface Course extends Journey {
   gone: boolean
-  /** Some of it went out against what stood, and the lead has not answered for that. */
+  /** Some of it went out against what stood, or entries about it contradict each other, and the lead has not answered for that. */
   wentOut: boolean
   /** The date that rules; null: nothing dates it. */
   wall: Pick<DateWall, 'lastDay' | 'until'> | null
@@ -37,7 +37,7 @@ export function courseOf(item: ItemState, walls: readonly DateWall[]): Course {
   const hold = holdOf(item)
   return {
     gone: isGone(item),
-    wentOut: wentOutOf(item).length > 0,
+    wentOut: isToAnswer(item),
     wall: wall ? { lastDay: wall.lastDay, until: wall.until } : null,
     ready,
     kept: keptIn(item),

@@ -4,7 +4,7 @@ import type { Id } from '../../ledger/subject'
 import type { HeatStatus } from '../../ledger/storeEntries'
 import type { Allergen } from '../../recipe/ingredient/ingredient'
 import type { DietClaim } from '../../recipe/method/facts'
-import { dispatchesOf, holdOf, isGone, itemLeft, placeOf, wentOutOf, type ItemState } from '../../state/item'
+import { dispatchesOf, holdOf, isGone, isToAnswer, itemLeft, placeOf, type ItemState } from '../../state/item'
 import type { DateWall } from '../dates/walls'
 import type { Measure } from '../../ground/measure'
 import type { HoldingKind } from '../../recipe/checks/unitKind'
@@ -57,7 +57,7 @@ export function itemCard(item: ItemState, walls: readonly DateWall[]): ItemCard 
     what,
     made,
     left: itemLeft(item),
-    gone: isGone(item) && wentOutOf(item).length === 0,
+    gone: isGone(item) && !isToAnswer(item),
     unit: place?.value.unit ?? null,
     shelf: place?.value.shelf ?? null,
     outSince: out,

@@ -71,6 +71,12 @@ export interface PlanRow {
   rework?: Limit
 }
 
+/** How long a rule set has records kept, months; null: it does not say. */
+export function recordMonths(limits: LimitSet, day: Day): number | null {
+  const [records] = limitsOf(limits, 'records', day)
+  return records?.rule.kind === 'condition' ? (records.rule.months ?? null) : null
+}
+
 /**
  * @param signed what the lead signed for this method beside its versions
  * @param day the kitchen's: what ends with a day holds on its last
@@ -83,7 +89,6 @@ export function writtenPlan(method: Method, limits: LimitSet, signed: Signed, da
   const rows = [...checkRows(method, checks), ...rowsOfWhole(method, own, day)]
   const facts = factsOf(method, find)
   const dated = checks.flatMap(({ limit: { rule } }) => (rule.kind === 'days' ? [rule.days] : []))
-  const [records] = limitsOf(own, 'records', day)
   return {
     method: { id: method.id, name: method.name, version: method.version },
     limits: { version: limits.version, from: limits.from, ruleSet: limits.ruleSet },
@@ -103,7 +108,7 @@ export function writtenPlan(method: Method, limits: LimitSet, signed: Signed, da
     steps: stepsOf(method, rows),
     rows,
     practice: { rounds, closing, susceptible },
-    recordMonths: records?.rule.kind === 'condition' ? (records.rule.months ?? null) : null,
+    recordMonths: recordMonths(own, day),
   }
 }
 

@@ -20,6 +20,9 @@ import { Migration0019Log } from './Migration0019Log'
 import { Migration0020Fitness } from './Migration0020Fitness'
 import { Migration0021Notices } from './Migration0021Notices'
 import { Migration0022Photos } from './Migration0022Photos'
+import { Migration0023Tree } from './Migration0023Tree'
+import { Migration0024Packets } from './Migration0024Packets'
+import { Migration0025Contact } from './Migration0025Contact'
 
 /** In order; a released one never changes. */
 export const migrations = [
@@ -45,4 +48,7 @@ export const migrations = [
   { name: 'Migration0020Fitness', class: Migration0020Fitness },
   { name: 'Migration0021Notices', class: Migration0021Notices },
   { name: 'Migration0022Photos', class: Migration0022Photos },
+  { name: 'Migration0023Tree', class: Migration0023Tree },
+  { name: 'Migration0024Packets', class: Migration0024Packets },
+  { name: 'Migration0025Contact', class: Migration0025Contact },
 ]

@@ -1,15 +1,22 @@
 import { useState } from 'react'
 import { useParams } from 'react-router'
-import { dayOf, families, heldTo, limitsAt, planFile, type LimitSet } from '@logged-thermal/core'
 import {
-  acidWords,
+  dayOf,
+  heldTo,
+  limitsAt,
+  partsOf,
+  planFile,
+  planOfMethod,
+  type LimitSet,
+  type PlanInForce,
+} from '@logged-thermal/core'
+import {
   clock,
   dayName,
-  fullDate,
-  grams,
   leftOutWords,
-  limitDegrees,
   planMessages,
+  planRules,
+  productWords,
   type Reader,
 } from '@logged-thermal/wording'
 import { useHand, useLine } from '../../app/kitchen'
@@ -20,7 +27,6 @@ import { PrintedPage } from '../../kit/PrintedPage'
 import { Whole } from '../../kit/Whole'
 import { speaks } from '../../kit/language'
 import { download } from '../download'
-import { partsOf, planOfMethod } from './planOfMethod'
 import { PlanRibbon } from './PlanRibbon'
 import { PlanTable } from './PlanTable'
 import { SignPlan } from './SignPlan'
@@ -42,9 +48,7 @@ export function PlanView() {
   return <Plan made={made} line={line} limits={limits} day={day} />
 }
 
-type Made = NonNullable<ReturnType<typeof planOfMethod>>
-
-function Plan({ made, line, limits, day }: { made: Made; line: LineData; limits: LimitSet; day: string }) {
+function Plan({ made, line, limits, day }: { made: PlanInForce; line: LineData; limits: LimitSet; day: string }) {
   const { method, plan, signed, standing } = made
   const { reader, person, open } = useHand(line)
   const [signing, setSigning] = useState(false)
@@ -103,13 +107,7 @@ function Plan({ made, line, limits, day }: { made: Made; line: LineData; limits:
           <br />
           {say('methodVersion', { version: method.version })}
           <br />
-          {say('rulesFrom', {
-            set: [limits.ruleSet.name, limits.ruleSet.edition]
-              .filter((each, i, all) => !all[i - 1]?.includes(each))
-              .join(' '),
-            version: limits.version,
-            day: fullDate(dayOf(limits.from, reader.zone), reader),
-          })}
+          {planRules(plan, reader)}
         </p>
       </header>
       <Product made={made} reader={reader} />
@@ -167,52 +165,21 @@ function Plan({ made, line, limits, day }: { made: Made; line: LineData; limits:
 }
 
 /** What it is, for whom, what is in it and how it is kept. */
-function Product({ made: { plan }, reader }: { made: Made; reader: Reader }) {
-  const { product } = plan
-  const levels = plan.rows.flatMap(({ watched, limit, unit }) =>
-    watched === 'rounds' && limit?.rule.kind === 'stay' ? [{ ...limit.rule.level, unit }] : [],
-  )
-  const [coldest] = levels.sort((a, b) => a.c - b.c)
-  const level = coldest ? limitDegrees(coldest, coldest.unit, reader, 'under') : ''
-  const days = product.days ?? 0
-  const kept =
-    product.cooling === 'none'
-      ? say('keptAtOnce')
-      : product.cooling === 'dry'
-        ? say('keptDry', { days })
-        : product.raw
-          ? say('keptRaw', { level })
-          : say('keptDays', { level, days })
+function Product({ made: { plan }, reader }: { made: PlanInForce; reader: Reader }) {
   return (
     <dl className={styles.product}>
-      <div>
-        <dt>{say('whatItIs')}</dt>
-        <dd>{say('familyGrams', { family: families[product.family].name, grams: grams(product.grams) })}</dd>
-      </div>
-      <div>
-        <dt>{say('forWhom')}</dt>
-        <dd>{product.forSusceptible ? say('guestsAll') : say('guestsNot')}</dd>
-      </div>
-      <div>
-        <dt>{say('contains')}</dt>
-        <dd>
-          {product.allergens.join(', ') || say('containsNothing')}.
-          {product.unread.length > 0 && <> {say('notRead', { foods: product.unread.join(', ') })}</>}
-        </dd>
-      </div>
-      <div>
-        <dt>{say('keptHow')}</dt>
-        <dd>
-          {kept}
-          {product.acid && <> {say('byAcid', { acid: acidWords(product.acid, reader) })}</>}
-        </dd>
-      </div>
+      {productWords(plan, reader).map(({ title, words }) => (
+        <div key={title}>
+          <dt>{title}</dt>
+          <dd>{words}</dd>
+        </div>
+      ))}
     </dl>
   )
 }
 
 /** What the signed plan was made from, and what is in force instead. */
-function Outdated({ made: { signed, plan } }: { made: Made }) {
+function Outdated({ made: { signed, plan } }: { made: PlanInForce }) {
   const [before, now] = [signed!.basis, plan.basis]
   const said = ({ method, limits }: typeof before) => say('ofVersions', { method, limits })
   return before.method === now.method && before.limits === now.limits

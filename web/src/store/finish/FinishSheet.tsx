@@ -1,10 +1,9 @@
 import Stack from '@mui/material/Stack'
 import { clsx } from 'clsx'
 import { useState } from 'react'
-import { useNavigate } from 'react-router'
 import { itemLeft, type Ingredient, type ItemFinished, type ItemState, type LotState } from '@logged-thermal/core'
 import { finishMessages, measureWords, partShutSentence, type Reader } from '@logged-thermal/wording'
-import { useEnter } from '../../app/enter'
+import { useEnter, useGoOn } from '../../app/enter'
 import type { LineData } from '../../app/lineData'
 import { Field } from '../../kit/Field'
 import { Key } from '../../kit/Key'
@@ -44,7 +43,7 @@ type Chosen = { of: 'item'; offer: Offer; happened: boolean } | { of: 'food'; fo
 /** A topping, a sauce or a glaze goes onto an item: what, how cold, how much, and on how much of it. */
 export function FinishSheet({ base, line, now, reader, happened, onClose }: Props) {
   const enter = useEnter()
-  const navigate = useNavigate()
+  const goOn = useGoOn()
   const stored = useStored(line)
   const [chosen, setChosen] = useState<Chosen>(null)
   const [put, setPut] = useState<Put | null>(null)
@@ -69,7 +68,7 @@ export function FinishSheet({ base, line, now, reader, happened, onClose }: Prop
             // As it was judged: its time above the limit is that of this instant.
             enter('item-finished', base.id, body, { at: now })
             onClose()
-            void navigate(`/store/item/${body.into}`)
+            goOn(`/store/item/${body.into}`)
           }}
         />
         {itemLeft(base).unit === 'portion' && <p className="muted">{say('whatGetsItIsItsOwn')}</p>}

@@ -1,36 +1,8 @@
 import { create } from 'qrcode'
-import { dayOf, itemWalls, type ItemState, type Level } from '@logged-thermal/core'
-import {
-  timeOfDay,
-  dayName,
-  daysWord,
-  heatStatusWord,
-  levelDegrees,
-  measureWords,
-  type Reader,
-} from '@logged-thermal/wording'
-
-/** What stands on a label beside the item itself. */
-export interface LabelFacts {
-  item: ItemState
-  /** Where the code leads. */
-  address: string
-  initials: string
-  /** Whose it is: the kitchen’s name, and its address where the lead gave one. */
-  kitchen: string
-  /** How cold it is kept, as the kitchen's limit says: '4° or under'. */
-  storage: string
-  advisory: string
-  /** Of frozen fruit that nobody treated. */
-  fruitNote: string
-  /** What a tool may have brought along; empty where there is nothing of the kind. */
-  mayContain: string
-  /** For sale: every ingredient; empty where the allergens alone are said. */
-  ingredients: string
-  /** Of alcohol in it; empty where there is none. */
-  alcohol: string
-  reader: Reader
-}
+import { dayOf, itemWalls, type ItemState } from '@logged-thermal/core'
+import { dayName, timeOfDay, type Reader } from '../figures'
+import { daysWord, heatStatusWord, measureWords } from '../storeWords'
+import type { LabelFacts } from './labelFacts'
 
 /** A label's size, mm. */
 export interface Size {
@@ -221,11 +193,6 @@ function dateOf(item: ItemState, reader: Reader): { small: string; big: string }
   return wall.keep?.what === 'hours' && wall.until !== null
     ? { small: 'bin at', big: `${timeOfDay(wall.until, reader)} ${dayName(dayOf(wall.until, zone), reader)}` }
     : { small: 'bin at the end of', big: `${dayName(wall.lastDay, reader)} ${wall.lastDay.slice(0, 4)}` }
-}
-
-/** How cold it is kept, for the label. */
-export function storageWords(level: Level | null, reader: Reader): string {
-  return level === null ? 'keep dry' : `keep at ${levelDegrees(level, reader)}${reader.scale} or under`
 }
 
 function squares(address: string, size: number): string {

@@ -1,4 +1,8 @@
-import { HOUR, MINUTE, stageOf, type Finding, type Gate, type Witness } from '@logged-thermal/core'
+import { HOUR, MINUTE } from '../../ground/instant'
+import { stageOf } from '../../rules/compared'
+import type { Finding } from '../finding'
+import type { Gate } from './gate'
+import type { Witness } from '../evidence/evidence'
 
 /** How a batch is laid out on its page: one clock, and one scale of temperature for the whole of it. */
 export interface TraceFrame {

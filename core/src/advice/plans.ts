@@ -1,20 +1,25 @@
-import {
-  approvedOf,
-  canonical,
-  writtenPlan,
-  type Id,
-  type LimitSet,
-  type Method,
-  type MethodState,
-} from '@logged-thermal/core'
+import { canonical } from '../ground/canonical'
+import type { Id } from '../ledger/subject'
+import type { Method } from '../recipe/method/method'
+import { writtenPlan, type WrittenPlan } from '../recipe/plan/writtenPlan'
+import type { LimitSet } from '../rules/limit'
+import { approvedOf, type MethodState, type SignedPlan } from '../state/method'
 
 type Methods = readonly MethodState[]
 
 /** Where a plan stands with the lead's signature. */
 export type PlanStanding = 'signed' | 'outdated' | 'unsigned'
 
+/** A written plan as it is in force, and what the lead signed of it. */
+export interface PlanInForce {
+  method: Method
+  plan: WrittenPlan
+  signed: SignedPlan | null
+  standing: PlanStanding
+}
+
 /** The written plan of a method as it is in force; null while no version of it is. */
-export function planOfMethod(state: MethodState, methods: Methods, limits: LimitSet, day: string) {
+export function planOfMethod(state: MethodState, methods: Methods, limits: LimitSet, day: string): PlanInForce | null {
   const method = approvedOf(state)
   if (!method) return null
   const plan = writtenPlan(method, limits, state.signed, day, (id) => inForce(methods, id))

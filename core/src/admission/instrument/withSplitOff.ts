@@ -1,0 +1,13 @@
+import type { Subject } from '../../ledger/subject'
+import type { Read } from '../../state/state'
+
+/** What was split off something inherits its readings: it stands in the same doubt. */
+export function withSplitOff(doubted: readonly Subject[], read: Read): Subject[] {
+  const all = new Map(doubted.map((subject) => [subject.id, subject]))
+  // A map goes on to what is put into it meanwhile: pieces of pieces too.
+  for (const { type, id: of } of all.values()) {
+    if (type !== 'item') continue
+    for (const { value } of read('item', of)?.splits ?? []) all.set(value.into, { type: 'item', id: value.into })
+  }
+  return [...all.values()]
+}

@@ -1,0 +1,198 @@
+import { stringify } from 'csv-stringify/sync'
+import {
+  isSettled,
+  judgeBatch,
+  standingForGood,
+  type BatchState,
+  type Day,
+  type Id,
+  type Instant,
+  type InstrumentKind,
+  type SealedEntry,
+} from '@logged-thermal/core'
+import {
+  clock,
+  eventWords,
+  findingInShort,
+  packetMessages,
+  recordMessages,
+  speaker,
+  standingWord,
+  type BatchRecord,
+  type Reader,
+} from '@logged-thermal/wording'
+import { drawBatch } from '../records/pdf/batchPages'
+import { Paper } from '../records/pdf/paper'
+import { judged, madeFor, type BatchAsked, type RecordsAsked } from '../records/records.work'
+import { plainCells } from '../store/plainCells'
+import { drawCover, type CoverAsked, type Summed } from './pdf/cover'
+import { drawDaySheet } from './pdf/daySheet'
+import { drawEquipment, type EquipmentAsked } from './pdf/equipment'
+import { drawLabels, drawLots, drawMatters, type ListsAsked } from './pdf/lists'
+import { drawPlans, type PlansAsked } from './pdf/plans'
+
+const say = speaker(packetMessages)
+const sayOfRecord = speaker(recordMessages)
+
+/** A day of a packet. */
+export interface DayAsked extends RecordsAsked {
+  day: Day
+  batches: BatchAsked[]
+  /** What happened between, in order. */
+  events: SealedEntry[]
+  names: Record<Id, string>
+  kinds: Record<Id, InstrumentKind>
+  signed: { by: Id; at: Instant } | null
+}
+
+/** What a day adds to a packet. */
+export interface DayMade {
+  pdf: Uint8Array
+  batchesCsv: string
+  readingsCsv: string
+  /** A line each. */
+  records: string
+  summed: Summed[]
+}
+
+/** The sheet of a day with its records, and its lines of the tables. */
+export async function dayOfPacket(asked: DayAsked): Promise<DayMade> {
+  const { kitchen, reader, now, day, batches, proved } = asked
+  const title = `${kitchen} ${day}`
+  const paper = paperOf(title, asked)
+  const found = batches.map((each) => judged(each, asked))
+  const ofDay: Reader = { ...reader, today: day }
+  drawDaySheet(
+    paper,
+    {
+      day,
+      records: found.map(({ record }) => record),
+      events: eventsOf(asked, ofDay),
+      signed: asked.signed && { name: asked.people[asked.signed.by] ?? '', at: asked.signed.at },
+    },
+    ofDay,
+  )
+  for (const each of found) drawBatch(paper, each, { kitchen, proved, now, reader })
+  const records = found.map(({ record }) => record)
+  return {
+    pdf: await paper.finished(),
+    batchesCsv: stringify(records.map((record) => plainCells(batchLine(record, reader)))),
+    readingsCsv: stringify(records.flatMap((record) => readingLines(record).map(plainCells))),
+    records: records.map((record) => `${JSON.stringify(record)}\n`).join(''),
+    summed: found.map(({ batch, findings, record }) => summedOf(batch, findings, record.day, reader)),
+  }
+}
+
+/** What stands above both tables. */
+export function tableHeads(_: Record<string, never>): { batches: string; readings: string } {
+  return { batches: stringify([BATCH_COLUMNS]), readings: stringify([READING_COLUMNS]) }
+}
+
+const BATCH_COLUMNS = ['day', 'batch', 'method', 'version', 'standing', 'why', 'limits', 'decisions']
+const READING_COLUMNS = ['batch', 'time (UTC)', 'typed', 'before', 'counted °C', 'instrument', 'by', 'mark', 'notes']
+
+function batchLine({ day, code, method, standing, said, limits, decisions }: BatchRecord, reader: Reader) {
+  return {
+    day,
+    code,
+    method: method.name,
+    version: String(method.version),
+    standing: standingWord(standing, reader),
+    why: said.slice(1).join(' '),
+    limits: limits.map(({ title, standing: is }) => `${title}: ${standingWord(is, reader)}`).join('; '),
+    decisions: decisions.join('; '),
+  }
+}
+
+function readingLines({ code, readings }: BatchRecord) {
+  return readings.map(({ at, value, was, celsius, instrument, by, told, mark }) => ({
+    code,
+    at: new Date(at).toISOString(),
+    value,
+    was: was.join(' '),
+    celsius: String(celsius),
+    instrument,
+    by,
+    mark: mark ?? '',
+    told: told.join('; '),
+  }))
+}
+
+/** The cover, in front of everything. */
+export async function coverOfPacket(asked: CoverAsked & RecordsAsked): Promise<Uint8Array> {
+  const paper = paperOf(`${asked.kitchen} ${asked.from} – ${asked.to}`, asked)
+  drawCover(paper, asked)
+  return paper.finished()
+}
+
+/** Instruments and units of the period. */
+export async function equipmentOfPacket(asked: EquipmentAsked & RecordsAsked): Promise<Uint8Array> {
+  const paper = paperOf(`${asked.kitchen}, ${say(asked.reader, 'equipment')}`, asked)
+  drawEquipment(paper, asked)
+  return paper.finished()
+}
+
+/** Lots, labels and matters of the period, each as a document of its own. */
+export async function listsOfPacket(
+  asked: ListsAsked & RecordsAsked,
+): Promise<Record<'lots' | 'labels' | 'matters', Uint8Array>> {
+  const drawn = async (name: 'lots' | 'labels' | 'matters', draw: (paper: Paper, of: ListsAsked) => void) => {
+    const paper = paperOf(`${asked.kitchen}, ${say(asked.reader, name)}`, asked)
+    draw(paper, asked)
+    return paper.finished()
+  }
+  return {
+    lots: await drawn('lots', drawLots),
+    labels: await drawn('labels', drawLabels),
+    matters: await drawn('matters', drawMatters),
+  }
+}
+
+/** The written plans in force, and how many they are. */
+export async function plansOfPacket(asked: PlansAsked & RecordsAsked): Promise<{ pdf: Uint8Array; count: number }> {
+  const paper = paperOf(`${asked.kitchen}, ${say(asked.reader, 'plans')}`, asked)
+  const count = drawPlans(paper, asked)
+  return { pdf: await paper.finished(), count }
+}
+
+function paperOf(title: string, asked: RecordsAsked): Paper {
+  const { kitchen, reader, now } = asked
+  return new Paper({
+    title,
+    language: reader.locale,
+    author: kitchen,
+    made: now,
+    foot: (page, pages) => [sayOfRecord(reader, 'pageOf', { name: title, page, pages }), madeFor(asked)],
+  })
+}
+
+function summedOf(batch: BatchState, findings: ReturnType<typeof judgeBatch>, day: Day, reader: Reader): Summed {
+  const standing = standingForGood(batch, findings)
+  const worst = findings.find((each) => each.standing === standing)
+  const waits = !isSettled(batch, findings) && standing !== 'open' && standing !== 'proven'
+  return {
+    code: batch.code,
+    name: batch.method.name,
+    day,
+    standing,
+    open: waits && worst ? findingInShort(worst, { ...reader, today: day }) : null,
+  }
+}
+
+function eventsOf(
+  { events, names, kinds, instruments, people }: DayAsked,
+  reader: Reader,
+): { at: string; words: string }[] {
+  const of = {
+    of: (id: Id) => names[id] ?? null,
+    person: (id: Id) => people[id] ?? '',
+    instrument: (id: Id) => {
+      const [code, kind] = [instruments[id], kinds[id]]
+      return code !== undefined && kind !== undefined ? { code, kind } : null
+    },
+  }
+  return events.flatMap((entry) => {
+    const words = eventWords(entry, of, reader)
+    return words === null ? [] : [{ at: clock(entry.claim.at, reader), words }]
+  })
+}

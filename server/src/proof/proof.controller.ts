@@ -1,0 +1,51 @@
+import { Readable } from 'node:stream'
+import { pipeline } from 'node:stream/promises'
+import { Controller, Get, Param, ParseUUIDPipe, Res } from '@nestjs/common'
+import { ApiTags } from '@nestjs/swagger'
+import type { Response } from 'express'
+import type { Id } from '@logged-thermal/core'
+import { KitchenScope } from '../database/kitchenScope'
+import { query } from '../database/query'
+import { AnswersFile } from '../http/answers.decorator'
+import { Problem } from '../http/problem'
+import { Needs, OfShift } from '../people/shift.guard'
+import type { Shift } from '../people/shifts.service'
+import { fileOf, ndjson } from './ndjson'
+import { Proofs } from './proofs.service'
+
+/** Files that prove themselves, to be taken away. */
+@ApiTags('proof')
+@Controller('proof')
+@Needs('read')
+export class ProofController {
+  constructor(
+    private readonly scope: KitchenScope,
+    private readonly proofs: Proofs,
+  ) {}
+
+  /** All that the record of a batch rests on, and of the rest of the logbook only hashes. */
+  @Get('batch/:id')
+  @AnswersFile('application/x-ndjson')
+  async batch(
+    @OfShift() { kitchenId }: Shift,
+    @Param('id', ParseUUIDPipe) id: Id,
+    @Res() response: Response,
+  ): Promise<void> {
+    const code = await this.codeOf(kitchenId, id)
+    const head = await this.proofs.head(kitchenId)
+    response.setHeader('Content-Type', 'application/x-ndjson; charset=utf-8')
+    response.setHeader('Content-Disposition', `attachment; filename="batch-${code}.proof"`)
+    await pipeline(Readable.from(ndjson(this.proofs.lines(kitchenId, head, { batches: [id] }))), response)
+  }
+
+  private async codeOf(kitchenId: Id, id: Id): Promise<string> {
+    const [batch] = await this.scope.inKitchen(kitchenId, (em) =>
+      query<{ code: string }>(em, {
+        sql: 'select code from batch where kitchen_id = ? and id = ?',
+        params: [kitchenId, id],
+      }),
+    )
+    if (!batch) throw new Problem(404, 'not there', 'There is no such batch in this kitchen.', 'id')
+    return fileOf(batch.code)
+  }
+}
