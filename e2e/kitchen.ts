@@ -1,11 +1,11 @@
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process'
 import { randomUUID } from 'node:crypto'
 import { mkdtempSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs'
-import { createServer, type AddressInfo } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { expect, request, type Browser, type Locator, type Page } from '@playwright/test'
 import { Client } from 'pg'
+import { freePort } from '../scripts/freePort.mjs'
 import { copyFilled } from './filledKitchen'
 
 export const PINS = { 'Mina Osk': '1182', 'Teo Brandt': '3394', 'Ilse Varrow': '407153', 'Noor Hallet': '6025' }
@@ -252,10 +252,12 @@ export async function tapReading(page: Page, value: number): Promise<number> {
   const [degree, tenth] = value.toFixed(1).split('.') as [string, string]
   const board = page.getByRole('region', { name: /Degree board/ })
   const key = board.getByRole('button', { name: degree, exact: true })
+  const tens = board.getByRole('button', { name: `${Math.floor(Number(degree) / 10) * 10}s in view`, exact: true })
   let taps = 2
+  // As soon as there is a board: after a reload that takes a moment.
+  await expect(key.or(tens).first()).toBeVisible()
   if (!(await key.isVisible())) {
-    const tens = Math.floor(Number(degree) / 10) * 10
-    await board.getByRole('button', { name: `${tens}s in view`, exact: true }).click()
+    await tens.click()
     taps++
   }
   await key.click()
@@ -288,14 +290,4 @@ const CLOCK = 'clock-ahead'
 function thisAfternoon(): number {
   const now = Date.now() + Number(process.env.LT_CLOCK_AHEAD_MS ?? 0)
   return Math.floor(now / 86_400_000) * 86_400_000 + 14.5 * 3_600_000
-}
-
-function freePort(): Promise<number> {
-  return new Promise((done) => {
-    const server = createServer()
-    server.listen(0, '127.0.0.1', () => {
-      const { port } = server.address() as AddressInfo
-      server.close(() => done(port))
-    })
-  })
 }

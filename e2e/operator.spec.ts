@@ -3,6 +3,7 @@ import { existsSync, mkdtempSync, statSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { expect, test } from '@playwright/test'
+import { freePort } from '../scripts/freePort.mjs'
 import { RunningKitchen } from './kitchen'
 
 /** What whoever looks after the machine does, by the commands of docs/operations.md. */
@@ -43,7 +44,7 @@ function startedAndStopped(
 test('a folder of data belongs to one program; its files are for nobody else to read; another key can sign', async () => {
   const kitchen = await RunningKitchen.open()
   try {
-    const again = run('start', ['--port', '45999'], { LT_DATA: kitchen.file('.') })
+    const again = run('start', ['--port', String(await freePort())], { LT_DATA: kitchen.file('.') })
     expect([again.status, again.said]).toEqual([1, expect.stringContaining('is in use')])
     for (const name of ['cluster.json', 'signing-keys.json', 'signed-heads.json']) {
       await expect.poll(() => existsSync(kitchen.file(name))).toBe(true)
@@ -67,13 +68,14 @@ test('a kitchen of its own is not thrown away unasked, nor begun over, and a bac
   const prepared = run('ledger', ['restore', join(folder, 'none.backup')], env)
   expect([prepared.status, prepared.said]).toEqual([1, expect.stringContaining('is not there')])
   const source = folderOf('source')
-  const made = await startedAndStopped(['--empty', '--port', '45998'], { LT_DATA: source }, async (said) => {
+  const port = await freePort()
+  const made = await startedAndStopped(['--empty', '--port', String(port)], { LT_DATA: source }, async (said) => {
     const [, code] = /set-up code: (\S+)/.exec(said)!
     const kitchen = { name: 'Own kitchen', zone: 'UTC', unit: 'C', ruleSet: 'uk-2013', lead: 'Ana Lind', pin: '735216' }
     const device = '01a20ba0-a682-723e-bf1d-298b1d1336f8'
     const body = JSON.stringify({ ...kitchen, code, device })
     const headers = { 'Content-Type': 'application/json' }
-    const answer = await fetch('http://127.0.0.1:45998/api/set-up', { method: 'POST', headers, body })
+    const answer = await fetch(`http://127.0.0.1:${port}/api/set-up`, { method: 'POST', headers, body })
     expect(answer.status).toBe(200)
   })
   expect(made).toContain('No kitchen is set up yet.')
@@ -82,7 +84,7 @@ test('a kitchen of its own is not thrown away unasked, nor begun over, and a bac
   expect([given.status, given.said]).toEqual([0, expect.stringMatching(/Own kitchen: the PIN of ana lind is \d{6} /)])
   expect(run('ledger', ['backup', restored], { LT_DATA: source }).said).toContain('The copy was gone through')
   expect(run('ledger', ['backup', restored], { LT_DATA: source }).said).toContain('never written over another')
-  const reset = run('start', ['--reset-demo', '--port', '45997'], { LT_DATA: source })
+  const reset = run('start', ['--reset-demo', '--port', String(port)], { LT_DATA: source })
   expect([reset.status, reset.said]).toEqual([1, expect.stringContaining('a kitchen of its own')])
   expect(run('ledger', ['restore', restored], env).said).toContain('Own kitchen with')
   expect(run('ledger', ['restore', restored], env).said).toContain('This database has a kitchen')

@@ -13,17 +13,19 @@ import {
   statSync,
   writeFileSync,
 } from 'node:fs'
-import { connect, createServer } from 'node:net'
+import { connect } from 'node:net'
 import { tmpdir } from 'node:os'
 import { delimiter, dirname, join, resolve } from 'node:path'
 import { installPackage } from './debian.mjs'
+import { freePort, isFree } from './freePort.mjs'
 import { output, ROOT, Told } from './run.mjs'
 
 /**
  * Starts the cluster kept in `folder`, making it the first time. Roles: lt_owner migrates and owns, lt_app serves.
  * With `adopt`, a server that already runs on it is used as it is, and left running; else nobody else may have the folder.
+ * With `forgetful`, a machine that fails takes what was written with it: for tests, which throw it away.
  */
-export async function openCluster(folder, { adopt = false } = {}) {
+export async function openCluster(folder, { adopt = false, forgetful = false } = {}) {
   mkdirSync(folder, { recursive: true })
   // User postgres has to get through to its data; nobody has to see what else is there.
   chmodSync(folder, isRoot ? 0o711 : 0o700)
@@ -44,9 +46,9 @@ export async function openCluster(folder, { adopt = false } = {}) {
     if (!existsSync(join(data, 'PG_VERSION'))) make(bin, data, passwords.admin)
     if (!adopted) {
       stopLeftOver(bin, data)
-      cluster.port = (await isFree(cluster.port)) ? cluster.port : await freePort()
+      cluster.port = cluster.port && (await isFree(cluster.port)) ? cluster.port : await freePort()
       writeFileSync(keep, JSON.stringify(cluster, null, 2), { mode: 0o600 })
-      start(bin, data, cluster.port)
+      start(bin, data, cluster.port, forgetful ? FORGETFUL : [])
     }
     const sql = asAdmin(bin, cluster)
     if (!known || !sql('postgres', `select 1 from pg_database where datname = '${NAME}'`).trim())
@@ -247,8 +249,12 @@ function make(bin, data, password) {
   }
 }
 
-function start(bin, data, port) {
-  const options = `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories=`
+/** Nothing waits for the disk. */
+const FORGETFUL = ['fsync=off', 'synchronous_commit=off', 'full_page_writes=off']
+
+function start(bin, data, port, settings = []) {
+  const set = ['listen_addresses=127.0.0.1', 'unix_socket_directories=', ...settings]
+  const options = `-p ${port} ${set.map((each) => `-c ${each}`).join(' ')}`
   try {
     asServer(join(bin, 'pg_ctl'), [
       '-D',
@@ -327,26 +333,6 @@ function parents(folder) {
 function isOpenToAll(folder) {
   accessSync(folder, constants.F_OK)
   return (statSync(folder).mode & 0o001) !== 0
-}
-
-function isFree(port) {
-  if (!port) return Promise.resolve(false)
-  return new Promise((done) => {
-    const server = createServer()
-    server.once('error', () => done(false))
-    server.listen(port, '127.0.0.1', () => server.close(() => done(true)))
-  })
-}
-
-function freePort() {
-  return new Promise((done, failed) => {
-    const server = createServer()
-    server.once('error', failed)
-    server.listen(0, '127.0.0.1', () => {
-      const { port } = server.address()
-      server.close(() => done(port))
-    })
-  })
 }
 
 function secret() {

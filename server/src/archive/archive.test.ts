@@ -13,7 +13,7 @@ import { Proofs } from '../proof/proofs.service'
 import { Heads } from '../sealing/heads.service'
 import { sealsIn } from '../sealing/sealing.module'
 import { sha256 } from '../sealing/sha256'
-import { openKitchen, type TestKitchen } from '../test/kitchen'
+import { emptyDatabase, openKitchen, type TestKitchen } from '../test/kitchen'
 import { storeOf } from '../test/storeKitchen'
 import { verify } from '../verify/verify'
 import { archive } from './archive'
@@ -36,10 +36,10 @@ beforeAll(async () => {
     ]),
   )
   await archive(kitchen.scope, kitchen.app.get(Proofs), kitchen.kitchenId, file, clock.now())
-  owner = await MikroORM.init(ormConfig(process.env.TEST_ANOTHER_OWNER_URL!))
+  owner = await MikroORM.init(ormConfig(emptyDatabase('another').ownerUrl))
   await owner.getMigrator().up()
   await grantTo('lt_app', owner)
-  app = await MikroORM.init(ormConfig(process.env.TEST_ANOTHER_URL!))
+  app = await MikroORM.init(ormConfig(emptyDatabase('another').appUrl))
 })
 afterAll(async () => {
   await app.close()

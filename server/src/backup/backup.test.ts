@@ -8,7 +8,7 @@ import { KitchenScope } from '../database/kitchenScope'
 import { ormConfig } from '../ormConfig'
 import { Accounts } from '../people/accounts.service'
 import { Pins, STRANGERS } from '../people/pins.service'
-import { openKitchen, type TestKitchen } from '../test/kitchen'
+import { emptyDatabase, openKitchen, type TestKitchen } from '../test/kitchen'
 import { storeOf } from '../test/storeKitchen'
 import { clock } from '../clock/clock'
 import { Heads } from '../sealing/heads.service'
@@ -77,10 +77,10 @@ it('is refused where it breaks off, was changed, or is something else', async ()
 })
 
 it('comes back into an empty database entry by entry, and says that it did', async () => {
-  const owner = await MikroORM.init(ormConfig(process.env.TEST_EMPTY_OWNER_URL!))
+  const owner = await MikroORM.init(ormConfig(emptyDatabase('empty').ownerUrl))
   await owner.getMigrator().up()
   await grantTo('lt_app', owner)
-  const app = await MikroORM.init(ormConfig(process.env.TEST_EMPTY_URL!))
+  const app = await MikroORM.init(ormConfig(emptyDatabase('empty').appUrl))
   try {
     const { kitchens, keys } = await restore(owner, file)
     const scope = new KitchenScope(app.em.fork())

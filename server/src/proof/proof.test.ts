@@ -10,7 +10,7 @@ import { KitchenScope } from '../database/kitchenScope'
 import { sha256 } from '../sealing/sha256'
 import { Heads } from '../sealing/heads.service'
 import { KEYS } from '../sealing/keyTools'
-import { aloneAtTheSchema, asOwner, openKitchen, type TestKitchen } from '../test/kitchen'
+import { asOwner, openKitchen, type TestKitchen } from '../test/kitchen'
 import { verify } from '../verify/verify'
 import { Proofs, type Handed } from './proofs.service'
 
@@ -127,7 +127,6 @@ async function afterDeed<T>(deed: string, look: (em: EntityManager, head: ChainH
   let found: T
   const doing = asOwner((owner) =>
     owner.em.fork().transactional(async (em) => {
-      await aloneAtTheSchema(em)
       await em.execute(`select set_config('lt.kitchen', ?, true)`, [kitchen.kitchenId])
       for (const table of ['entry', 'signed_head']) await em.execute(`alter table ${table} disable trigger user`)
       const [head] = await em.execute<{ seq: string; hash: string }[]>('select seq, hash from chain_head')

@@ -1,6 +1,6 @@
 import 'reflect-metadata'
 import type { NestExpressApplication } from '@nestjs/platform-express'
-import { type EntityManager, MikroORM } from '@mikro-orm/postgresql'
+import { MikroORM } from '@mikro-orm/postgresql'
 import { v7 as uuid } from 'uuid'
 import {
   dayOf,
@@ -29,25 +29,20 @@ import { clock, clockFrom } from '../clock/clock'
 import { Client } from 'pg'
 import request from 'supertest'
 
-export const OWNER_URL = () => process.env.TEST_OWNER_URL!
-export const APP_URL = () => process.env.TEST_DATABASE_URL!
-
-/** Test files run side by side: one of them changes tables and rights while the others wait, until its transaction ends. */
-export async function aloneAtTheSchema(em: EntityManager): Promise<void> {
-  await em.execute('select pg_advisory_xact_lock(4310)')
-}
+/** Test files that run side by side have a database each: some lock, change or break tables. */
+const databases = () => JSON.parse(process.env.TEST_DATABASES!) as Record<string, { ownerUrl: string; appUrl: string }>
+const ours = () => databases()[`worker_${process.env.JEST_WORKER_ID}`]!
+export const OWNER_URL = () => ours().ownerUrl
+export const APP_URL = () => ours().appUrl
+/** Databases without a table: each for one test file. */
+export const emptyDatabase = (name: 'empty' | 'another') => databases()[name]!
 
 /** Migrates the test database; safe to call from every file. */
 export async function migrated(): Promise<void> {
-  await asOwner((waiting) =>
-    waiting.em.transactional(async (em) => {
-      await aloneAtTheSchema(em)
-      await asOwner(async (owner) => {
-        await owner.getMigrator().up()
-        await grantTo('lt_app', owner)
-      })
-    }),
-  )
+  await asOwner(async (owner) => {
+    await owner.getMigrator().up()
+    await grantTo('lt_app', owner)
+  })
 }
 
 /** Something that the serving role may not do. */

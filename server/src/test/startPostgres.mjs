@@ -3,17 +3,13 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { openCluster } from '../../../scripts/postgres.mjs'
 
-/** A PostgreSQL of the tests' own, never the user's; the same two roles as in a kitchen. */
-export default async function startPostgres() {
-  const cluster = await openCluster(mkdtempSync(join(tmpdir(), 'lt-test-')))
+/** A PostgreSQL of the tests' own, never the user's, with a database for each that runs; the same two roles as in a kitchen. */
+export default async function startPostgres({ maxWorkers }) {
+  // For every project with a database: one after the other.
+  if (globalThis.testCluster) return
+  const cluster = await openCluster(mkdtempSync(join(tmpdir(), 'lt-test-')), { forgetful: true })
   globalThis.testCluster = cluster
-  process.env.TEST_DATABASE_URL = cluster.appUrl
-  process.env.TEST_OWNER_URL = cluster.ownerUrl
-  const empty = cluster.another('empty')
-  process.env.TEST_EMPTY_URL = empty.appUrl
-  process.env.TEST_EMPTY_OWNER_URL = empty.ownerUrl
-  const another = cluster.another('another')
-  process.env.TEST_ANOTHER_URL = another.appUrl
-  process.env.TEST_ANOTHER_OWNER_URL = another.ownerUrl
+  const names = [...Array.from({ length: maxWorkers }, (_, i) => `worker_${i + 1}`), 'empty', 'another']
+  process.env.TEST_DATABASES = JSON.stringify(Object.fromEntries(names.map((name) => [name, cluster.another(name)])))
   process.once('exit', () => cluster.destroy())
 }

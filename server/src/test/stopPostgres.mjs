@@ -1,3 +1,4 @@
 export default function stopPostgres() {
-  globalThis.testCluster.destroy()
+  globalThis.testCluster?.destroy()
+  globalThis.testCluster = undefined
 }

@@ -10,7 +10,7 @@ import { Heads } from '../sealing/heads.service'
 import { sealsIn } from '../sealing/sealing.module'
 import { sha256 } from '../sealing/sha256'
 import { TABLES } from '../ledger/statements'
-import { aloneAtTheSchema, APP_URL, asOwner, openKitchen, OWNER_URL, type TestKitchen } from '../test/kitchen'
+import { APP_URL, asOwner, openKitchen, OWNER_URL, type TestKitchen } from '../test/kitchen'
 import { clock } from '../clock/clock'
 import type { Verified } from './fault'
 import { guardFaults } from './guards'
@@ -55,7 +55,6 @@ async function foundAfter<T>(
   let found: T
   const doing = asOwner((owner) =>
     owner.em.fork().transactional(async (em) => {
-      await aloneAtTheSchema(em)
       await em.execute(`select set_config('lt.kitchen', ?, true)`, [kitchen.kitchenId])
       await deed(em)
       found = await look(em)

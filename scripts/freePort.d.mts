@@ -1,0 +1,2 @@
+export function freePort(): Promise<number>
+export function isFree(port: number): Promise<boolean>
