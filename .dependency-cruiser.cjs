@@ -19,7 +19,7 @@ const WEB = [
   'parts',
   'app',
   'login|board',
-  'methods|temper|eggs|store|decide|start|limits|cooldown|handover|people|instruments|setup|settings|signing|account|group|log|review|trends|ours|round|lists|fitness|traces|packets',
+  'methods|temper|eggs|store|decide|start|limits|cooldown|handover|people|instruments|setup|settings|signing|account|group|log|review|trends|ours|round|lists|fitness|traces|packets|transcribed',
   'bench|line|checker',
   'shell',
 ]

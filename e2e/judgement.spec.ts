@@ -1,6 +1,6 @@
 import { expect, test, type Browser, type Page } from '@playwright/test'
 import { expectAccessible } from './accessible'
-import { choose, goTo, inMenu, PINS, RunningKitchen, tapReading } from './kitchen'
+import { choose, goTo, inMenu, PINS, RunningKitchen, tapReading, typeTime } from './kitchen'
 
 let kitchen: RunningKitchen
 test.describe.configure({ mode: 'serial' })
@@ -149,6 +149,47 @@ test('a reading entered late proves nothing until the lead lets it count', async
     'let count by Ilse Varrow: Seen on the paper sheet',
   )
   await page.context().close()
+})
+
+test('a paper sheet is copied by two, with its picture, and counts once the lead has let it', async ({ browser }) => {
+  const cook = await person(browser, 'Mina Osk')
+  await bench(cook, 'Sea-buckthorn')
+  await cook.getByRole('button', { name: 'More', exact: true }).click()
+  await cook.getByRole('button', { name: /^From paper/ }).click()
+  const sheet = cook.getByRole('dialog', { name: /^Copy a paper sheet/ })
+  const first = sheet.getByRole('listitem', { name: 'Line 1' })
+  await first.getByLabel('Temperature').fill('29,5')
+  await expect(first).toContainText('When was it read?')
+  const minuteAgo = new Date(kitchen.now - 60_000).toISOString().slice(11, 16)
+  await typeTime(first, 'Time', minuteAgo)
+  await expect(first).not.toContainText('When was it read?')
+  const picture = await cook.screenshot({ type: 'jpeg' })
+  await sheet.getByLabel('Photo').setInputFiles({ name: 'sheet.jpg', mimeType: 'image/jpeg', buffer: picture })
+  await expect(sheet.getByRole('img', { name: 'Photo' })).toBeVisible()
+  await sheet.getByRole('button', { name: 'All copied' }).click()
+  await expect(sheet).toContainText('One reading copied. Somebody else compares them with the sheet')
+  await expect(sheet.getByRole('button', { name: /Mina Osk/ })).toHaveCount(0)
+  await sheet.getByRole('button', { name: /Teo Brandt/ }).click()
+  const pin = async (digits: string) => {
+    for (const digit of digits) await sheet.getByRole('button', { name: digit, exact: true }).click()
+  }
+  await pin('0000')
+  await expect(sheet.getByRole('alert')).toBeVisible()
+  await pin(PINS['Teo Brandt'])
+  await expect(sheet).toHaveCount(0)
+
+  const page = await person(browser, 'Ilse Varrow')
+  await page.getByRole('button', { name: /^Decide/ }).click()
+  const row = page.getByRole('listitem').filter({ hasText: 'Sea-buckthorn' })
+  // However soon it was copied.
+  await expect(row).toContainText('was copied from paper: until the lead lets it count it betters nothing.')
+  const shown = await page.request.get((await row.getByRole('link', { name: 'The sheet' }).getAttribute('href'))!)
+  expect(shown.headers()['content-type']).toBe('image/jpeg')
+  await row.getByRole('button', { name: 'Let it count' }).click()
+  await page.getByRole('button', { name: 'Seen on the paper sheet' }).click()
+  await sign(page)
+  await expect(page.getByText('was copied from paper')).toHaveCount(0)
+  for (const each of [cook, page]) await each.context().close()
 })
 
 test('a surface closes no check, a cue moves none, and the wrong unit is asked about', async ({ browser }) => {

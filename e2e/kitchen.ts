@@ -20,17 +20,22 @@ export class RunningKitchen {
     private aheadMs: number,
     /** What its console said until it was ready. */
     readonly printed: string,
+    private readonly env: Record<string, string>,
   ) {}
 
-  /** A demo kitchen in the afternoon of today. @param options of npm start, as ['--empty'] */
-  static async open(options: string[] = []): Promise<RunningKitchen> {
+  /**
+   * A demo kitchen in the afternoon of today.
+   * @param options of npm start, as ['--empty']
+   * @param env more of the environment that it runs in
+   */
+  static async open(options: string[] = [], env: Record<string, string> = {}): Promise<RunningKitchen> {
     const folder = mkdtempSync(join(tmpdir(), 'lt-e2e-'))
     const port = await freePort()
     const at = (options.includes('--empty') ? null : copyFilled(folder)) ?? thisAfternoon()
     const aheadMs = at - Date.now()
     writeFileSync(join(folder, CLOCK), String(aheadMs))
-    const { child, printed } = await start(folder, port, options)
-    return new RunningKitchen(`http://127.0.0.1:${port}`, folder, port, child, aheadMs, printed)
+    const { child, printed } = await start(folder, port, env, options)
+    return new RunningKitchen(`http://127.0.0.1:${port}`, folder, port, child, aheadMs, printed, env)
   }
 
   /**
@@ -163,7 +168,7 @@ export class RunningKitchen {
   }
 
   async startAgain(): Promise<void> {
-    this.child = (await start(this.folder, this.port)).child
+    this.child = (await start(this.folder, this.port, this.env)).child
   }
 
   async close(): Promise<void> {
@@ -268,10 +273,11 @@ export async function tapReading(page: Page, value: number): Promise<number> {
 function start(
   folder: string,
   port: number,
+  more: Record<string, string>,
   options: string[] = [],
 ): Promise<{ child: ChildProcess; printed: string }> {
   const child = spawn(process.execPath, ['scripts/start.mjs', '--port', String(port), ...options], {
-    env: { ...process.env, LT_DATA: folder, LT_CLOCK_FILE: join(folder, CLOCK) },
+    env: { ...process.env, ...more, LT_DATA: folder, LT_CLOCK_FILE: join(folder, CLOCK) },
     stdio: ['ignore', 'pipe', 'inherit'],
   })
   return new Promise((ready, failed) => {

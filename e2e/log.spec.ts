@@ -161,3 +161,52 @@ test('nothing that an accessibility check finds on the page of a batch that wait
   await expectAccessible(page)
   await page.context().close()
 })
+
+test('an old log is brought in as history: its columns are named, what is not understood is said, nothing comes in twice', async ({
+  browser,
+}) => {
+  const page = await kitchen.person(browser, 'Ilse Varrow')
+  await page.goto(`${kitchen.url}/log/transcribed`)
+  const sentence = page.getByRole('heading', { level: 1 })
+  await expect(sentence).toContainText('8 coolings from old logs. 3 were too slow; none is proven.')
+  await tap(page, 'Bring in a log')
+  const take = (name: string, text: string) =>
+    page.getByLabel('A file of the log').setInputFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(text) })
+  await take('picture.csv', '\0\0PNG')
+  await expect(page.getByRole('alert')).toContainText('That is no table.')
+  const lines = [
+    'Date;Food;Time 1;Temp 1;Time 2;Temp 2;Cook',
+    '3.2.2026;Quince cream;14:00;57,5;15:30;20,5;MO',
+    '3.2.2026;Quince cream;18:00;57;21:10;33;MO',
+    '4.2.2026;;14:00;57;;;MO',
+  ]
+  await take('winter.csv', lines.join('\n'))
+  // Nothing is guessed.
+  await expect(page.getByText('Every day in this file can be read both ways.')).toBeVisible()
+  await tap(page, /^day first/)
+  await expect(page.getByText('The file does not say in which unit.')).toBeVisible()
+  await tap(page, '°C')
+  await expect(page.getByRole('status').filter({ hasText: '2 coolings understood' })).toContainText(
+    '1 too slow. One line is left out.',
+  )
+  await expect(page.getByRole('table', { name: /Left out/ })).toContainText('it names no dish')
+  await expect(page.getByRole('combobox', { name: 'Column Cook' })).toHaveText('leave it out')
+  await tap(page, 'Bring in all 2')
+  await signAs(page, 'Ilse Varrow')
+  await expect(page.getByText('All of it is in.')).toBeVisible()
+  await tap(page, 'Done')
+  await expect(sentence).toContainText('10 coolings from old logs. 4 were too slow')
+  // The same file once more changes nothing.
+  await tap(page, 'Bring in a log')
+  await take('winter.csv', lines.join('\n'))
+  await tap(page, /^day first/)
+  await tap(page, '°C')
+  await tap(page, 'Bring in all 2')
+  await signAs(page, 'Ilse Varrow')
+  await expect(page.getByText('All of it is in.')).toBeVisible()
+  await tap(page, 'Done')
+  await expect(sentence).toContainText('10 coolings from old logs.')
+  await page.getByLabel('Find a dish').fill('quince')
+  await expect(page.getByRole('table', { name: /Old logs/ }).getByRole('row')).toHaveCount(3)
+  await page.context().close()
+})

@@ -1,5 +1,5 @@
 import { createHash, X509Certificate } from 'node:crypto'
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromium, expect, test, type BrowserContext, type Page } from '@playwright/test'
@@ -41,7 +41,7 @@ async function toBench(page: Page, dish: RegExp): Promise<void> {
 /** The readings of the batch of a Bench as the server has them, in that order. */
 async function typed(page: Page): Promise<number[]> {
   const batch = page.url().split('/').at(-1)!
-  const answer = await page.request.get(`${kitchen.url}/api/batches/${batch}/entries`)
+  const answer = await page.request.get(`${new URL(page.url()).origin}/api/batches/${batch}/entries`)
   const { entries } = (await answer.json()) as {
     entries: { claim: { kind: string; body: { typed?: { value: number } } } }[]
   }
@@ -239,6 +239,50 @@ test('one throws away what the other sells, neither hearing of it: nothing is lo
   await signAs(lead, 'Ilse Varrow')
   await expect(contradicts(lead)).toHaveCount(0)
   for (const page of [...tablets, lead]) await page.context().close()
+})
+
+/** Another program in a folder of built files, as far as a browser and the server can tell. */
+function putAnotherProgram(root: string): void {
+  const change = (name: string, pattern: RegExp, to: string) => {
+    const was = readFileSync(join(root, name), 'utf8')
+    expect(was).toMatch(pattern)
+    writeFileSync(join(root, name), was.replace(pattern, to))
+  }
+  change('index.html', /(name="lt-build" content=)"\w+"/, '$1"another"')
+  change('sw.js', /(url:"index\.html",revision:)"\w+"/, '$1"another"')
+}
+
+test('a new program comes in beside the old one and waits while a pot is on the heat; a tap loads it, and what was kept is sent', async () => {
+  const root = mkdtempSync(join(tmpdir(), 'lt-web-'))
+  cpSync('web/dist', root, { recursive: true })
+  const updated = await RunningKitchen.open([], { LT_WEB_ROOT: root })
+  const tabletFolder = mkdtempSync(join(tmpdir(), 'lt-tablet-'))
+  const context = await tablet(tabletFolder)
+  const page = context.pages()[0]!
+  await openShift(page, updated.url, 'Mina Osk')
+  await page.evaluate(() => navigator.serviceWorker.ready)
+  const runs = () => page.locator('meta[name=lt-build]').getAttribute('content')
+  const old = await runs()
+  await toBench(page, /Walnut-leaf/)
+  await updated.stop()
+  putAnotherProgram(root)
+  await tapReading(page, 31.4)
+  await expect(status(page)).toContainText('1 entry kept')
+  await updated.startAgain()
+  await sent(page)
+  const load = page.getByRole('button', { name: /A new version is here/ })
+  await expect(load).toBeVisible()
+  // Nobody touches it, and a pot is on the heat: it is not the program that decides when.
+  await page.waitForTimeout(8000)
+  expect(await runs()).toBe(old)
+  await load.click()
+  await expect.poll(runs).toBe('another')
+  await expect(page.getByRole('region', { name: /Degree board/ })).toBeVisible()
+  expect((await typed(page)).slice(-1)).toEqual([31.4])
+  await expect(load).toHaveCount(0)
+  await context.close()
+  await updated.close()
+  for (const each of [root, tabletFolder]) rmSync(each, { recursive: true, force: true })
 })
 
 test('over TLS that the tablet trusts, it opens without the network too', async () => {

@@ -19,6 +19,7 @@ export const PATHS = [
   '/log/trends',
   '/log/week',
   '/log/packets',
+  '/log/transcribed',
   '/methods',
   '/methods/new',
   '/limits',

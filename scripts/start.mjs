@@ -29,7 +29,7 @@ async function start() {
     LT_PORT: String(options.port),
     LT_HOST: options.host,
     LT_ADDRESS: options.address ?? process.env.LT_ADDRESS ?? addresses[0],
-    LT_WEB_ROOT: join(ROOT, 'web/dist'),
+    LT_WEB_ROOT: process.env.LT_WEB_ROOT ?? join(ROOT, 'web/dist'),
     LT_LOG_LEVEL: process.env.LT_LOG_LEVEL ?? 'warn',
     ...(options.aheadMs === null ? {} : { LT_CLOCK_AHEAD_MS: String(options.aheadMs) }),
     ...(options.cert ? { LT_CERT: options.cert, LT_KEY: options.key } : {}),

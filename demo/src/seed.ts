@@ -35,6 +35,7 @@ import { demoLimits } from './demoLimits'
 import { listClaims } from './demoLists'
 import { planClaims } from './demoPlans'
 import { DEMO_CHECKS, storeClaims } from './demoStore'
+import { oldLogClaims } from './demoOldLog'
 import { traceClaims } from './demoTraceTry'
 import type { Starter } from '@logged-thermal/repertoire'
 
@@ -99,9 +100,18 @@ export function demoClaims(
   const plans = planClaims(seeded, [seeded.starter.limits, limits], zone)
   const lists = listClaims(seeded, now - STOCKED, now, zone)
   const traces = traceClaims(seeded, held, now)
-  return [hours, looksAfter, second, ...lots, ...plans, ...lists, ...made, ...held, ...traces].sort(
-    (a, b) => a.madeAt - b.madeAt,
-  )
+  return [
+    hours,
+    looksAfter,
+    second,
+    ...lots,
+    ...plans,
+    ...lists,
+    ...made,
+    ...held,
+    ...traces,
+    ...oldLogClaims(seeded, now),
+  ].sort((a, b) => a.madeAt - b.madeAt)
 }
 
 /** What was entered about a few of the demo's batches, in a kitchen that is there to be seen beside the first. */

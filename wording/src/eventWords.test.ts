@@ -29,6 +29,7 @@ it.each([
   ['list-done', { faults: [{}] }, 'A list gone through by Person a, one thing not right'],
   ['plan-signed', { version: 2 }, 'Written plan of Quince curd 330-1: version 2 signed'],
   ['trace-ended', { found: ['a', 'b'], missing: [] }, 'A trace was tried: 2 things found'],
+  ['log-transcribed', { rows: [{}, {}], source: 'old.csv' }, '2 coolings of an old log brought in: old.csv'],
   ['delegated', { to: null }, 'Nobody stands in for the lead'],
 ])('says of %s what happened', (kind, body, said) => {
   expect(words(kind, body)).toBe(said)

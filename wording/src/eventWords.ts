@@ -67,6 +67,8 @@ function wordsOf({ claim }: Pick<SealedEntry, 'claim'>, names: Names, reader: Re
       return say(reader, 'planSigned', { what, version: body.version })
     case 'trace-ended':
       return say(reader, 'traceEnded', { found: body.found.length, missing: body.missing.length })
+    case 'log-transcribed':
+      return say(reader, 'logTranscribed', { count: body.rows.length, source: body.source })
     case 'limits-set':
       return say(reader, 'limitsChanged')
     case 'method-approved':

@@ -32,7 +32,7 @@ export const apply: { [T in SubjectType]: (id: Id, state: States[T] | null, entr
 
 function foldOne<T extends SubjectType>(type: T, id: Id, state: States[T] | null, entry: Entry): States[T] | null {
   const kind: KindOf<Kind> = kindOf<Kind>(entry.claim)
-  const known: Known = { ...entry, lateAfter: kind.lateAfter ?? Infinity }
+  const known: Known = { ...entry, lateAfter: lateAfterOf(kind, entry.claim) }
   const { contested, contests, reached: all = [] } = entry.seal?.resolved ?? {}
   const isIn = (subjects: readonly Subject[]) => subjects.some((each) => each.type === type && each.id === id)
   if (contested) return state && (isIn(contested.about) ? withContested(type, state, known, contested.code) : state)
@@ -47,6 +47,11 @@ function foldOne<T extends SubjectType>(type: T, id: Id, state: States[T] | null
   const own = isOwn ? withOwn(type, id, state, kind, known) : state
   const disputed = isDisputed ? withContested(type, own, known, null) : own
   return reached ? withLacking(type, disputed, reached.lacks, known) : disputed
+}
+
+/** What is told at second hand betters nothing by itself, however soon. */
+function lateAfterOf(kind: KindOf<Kind>, claim: AnyClaim): number {
+  return kind.secondHand?.(claim) ? -Infinity : (kind.lateAfter ?? Infinity)
 }
 
 /** A batch or an item in dispute asks the lead. */

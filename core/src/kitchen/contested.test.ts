@@ -77,7 +77,7 @@ function arrived(claims: readonly AnyClaim[]): { kitchen: MemoryKitchen; refused
 }
 
 /** What nobody does on a tablet out of sight: what only the server enters, and what a check found only counts once it is known. */
-const NOT_ALONE = ['late read away', 'find people', 'restore', 'check in ice']
+const NOT_ALONE = ['late read away', 'find people', 'restore', 'check in ice', 'from paper']
 const ALONE = Object.keys(acts).filter((name) => !NOT_ALONE.includes(name))
 
 /** Both tablets last heard of the same entry; what each does arrives at 601, in this order. */

@@ -108,6 +108,8 @@ export interface ReadingBody {
   portion?: string
   /** What stood behind it, as core knew: left out where there was no instrument, and before instruments were checked. */
   readBy?: ReadBy
+  /** Copied from a sheet of paper: the picture of that sheet. Left out: typed as it was read. */
+  paper?: Hash
 }
 
 /**

@@ -59,9 +59,10 @@ export function correctedInBatch(state: BatchState, entry: Known & { claim: Clai
   const { target, reason, now } = body
   const movedTo = now === 'void' ? null : now.batch
   if (now !== 'void' && movedTo === id && about.id !== id) {
-    // Told to be of this pot long after it was read: as a reading that was entered late.
+    // Told to be of this pot long after it was read: as a reading that was entered late. Copied from paper it waits there too.
     const late = entry.seal?.rules !== undefined && enteredAt(entry) - now.at > CORRECTED_WITHIN
-    return withFact(state, 'reading-taken', factOf(entry, now.at, now.reading, late || undefined))
+    const waits = late || now.reading.paper !== undefined
+    return withFact(state, 'reading-taken', factOf(entry, now.at, now.reading, waits || undefined))
   }
   const facts = eachKind(state, <T>(list: Fact<T>[], kind: BatchFact) => {
     const may = correctionOf(kind)

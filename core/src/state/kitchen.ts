@@ -1,7 +1,7 @@
 import type { Instant } from '../ground/instant'
 import type { Day } from '../ground/zone'
 import type { Bodies } from '../ledger/entry'
-import type { Id } from '../ledger/subject'
+import type { Hash, Id } from '../ledger/subject'
 import type { Deputy, Week } from '../ledger/week'
 import type { OwnKept } from '../recipe/ingredient/ours'
 import type { DoneList, ListVersion } from './dailyLists'
@@ -42,6 +42,8 @@ export interface KitchenState {
   samples: KeptSample[]
   /** Ingredients of its own, in the order they were named. */
   ingredients: OwnKept[]
+  /** Which lines of which files were transcribed: from a line to a line, both with. */
+  transcribed: { source: string; sha256: Hash; spans: [first: number, last: number][] }[]
 }
 
 /** Codes are said aloud, so they are short and come round again; this many are kept apart. */
@@ -64,4 +66,5 @@ export const NEW_KITCHEN: KitchenState = {
   traceTries: [],
   samples: [],
   ingredients: [],
+  transcribed: [],
 }

@@ -6,7 +6,7 @@ import type { BatchState } from '../state/batch'
 import type { ItemState } from '../state/item'
 import { standingsOf } from '../judgement/batch/disposition'
 import type { Standing } from '../ledger/standing'
-import { COOK, idOf, KitchenStory, LEAD, OTHER } from './kitchenStory'
+import { COOK, idOf, KitchenStory, LEAD, OTHER, type How } from './kitchenStory'
 import { at } from './traces'
 
 /** What somebody does in a history made by chance: what, to which pot, with two numbers from 0 to 1, after so many minutes. */
@@ -89,8 +89,8 @@ export class History {
   }
 
   /** Enters it now, taken or refused: what nobody may do is tried too. */
-  post<K extends Kind>(kind: K, about: Id, deed: Deed, body: Bodies[K]): boolean {
-    return this.story.post(kind, about, this.now, body, { by: this.by(deed) }).posted.ok
+  post<K extends Kind>(kind: K, about: Id, deed: Deed, body: Bodies[K], how: How = {}): boolean {
+    return this.story.post(kind, about, this.now, body, { by: this.by(deed), ...how }).posted.ok
   }
 
   /** Entered `after` minutes later than it says that it was, on a tablet where it then lay for so many before it arrived. */

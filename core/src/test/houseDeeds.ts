@@ -9,7 +9,7 @@ import { NEW_KITCHEN } from '../state/kitchen'
 import { traceResult } from '../advice/traces'
 import { listsOfDays } from '../advice/round/dailyLists'
 import { OWN, SIEVE, WHY, type Act, type History } from './history'
-import { CHEF, COOK, custard, FRIDGE, idOf, LEAD, OTHER, PROBE } from './kitchenStory'
+import { CHEF, COOK, custard, FRIDGE, idOf, LEAD, OTHER, PROBE, sha256 } from './kitchenStory'
 import { at } from './traces'
 
 /** What is done in the house: rounds, lots, people, limits and methods. */
@@ -129,6 +129,20 @@ export const houseDeeds: Record<string, Act> = {
       if (deed.b < 0.5) history.post('list-done', id, deed, body)
       else history.postLate('list-done', id, deed, body, 200)
     })
+    return 'betters nothing'
+  },
+  'bring in an old log': (history, deed) => {
+    const { id } = history.story.kitchen
+    const line = 1 + Math.floor(deed.a * 4)
+    const readings = [57, 30, 4].map((value, i) => ({
+      at: Math.round(at(history.now - 60 * (3 - i))),
+      typed: { value, unit: 'C' as const },
+    }))
+    const row = { what: 'Custard', method: null, readings, note: null }
+    const rows = [line, line + (deed.b < 0.8 ? 1 : 0)].map((of) => ({ ...row, line: of }))
+    history.decide('log-transcribed', id, { source: 'old.csv', sha256: sha256('old.csv'), rows })
+    const spans = history.story.kitchen.read('kitchen', id)!.transcribed.flatMap((log) => log.spans)
+    if (spans.some(([first], i) => i > 0 && first <= spans[i - 1]![1])) throw new Error('a line was told twice')
     return 'betters nothing'
   },
   'begin a trace': (history, deed) => {

@@ -7,7 +7,7 @@ import { ownIngredient } from '../recipe/ingredient/own'
 import { at } from './traces'
 import { NO_TRACES } from '../judgement/lineage/carryOver'
 import { DOZENS, MILK, OWN, CARTON, SIEVE, VESSEL, WHY, type Act, type Deed } from './history'
-import { PROBE } from './kitchenStory'
+import { CHEF, LEAD, PROBE, sha256 } from './kitchenStory'
 
 /** What is done to a pot, and said of it. */
 
@@ -101,6 +101,12 @@ export const potDeeds: Record<string, Act> = {
   'late read away': (history, deed) => {
     const after = 16 + deed.b * 100
     history.postLate('reading-taken', history.pot(deed), deed, body(celsius(deed)), after, deed.a * 60)
+    return 'betters nothing'
+  },
+  'from paper': (history, deed) => {
+    const paper = sha256('a sheet')
+    const secondedBy = history.by(deed) === LEAD ? CHEF : LEAD
+    history.post('reading-taken', history.pot(deed), deed, { ...body(celsius(deed)), paper }, { secondedBy })
     return 'betters nothing'
   },
   word: (history, deed) => {

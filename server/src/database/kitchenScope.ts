@@ -1,10 +1,17 @@
+import { AsyncLocalStorage } from 'node:async_hooks'
 import { Injectable } from '@nestjs/common'
 import { EntityManager, IsolationLevel } from '@mikro-orm/postgresql'
 import { query } from './query'
 
-/** Every access to a kitchen's rows goes through here: a transaction that row-level security confines to the kitchen. */
+/**
+ * Every access to a kitchen's rows goes through here: a transaction that row-level security confines to the kitchen. Work in one
+ * scope asks for no other: as many at once as there are connections would each hold one and wait for ever for a second.
+ */
 @Injectable()
 export class KitchenScope {
+  /** Where a transaction of these connections is open. */
+  private readonly open = new AsyncLocalStorage<true>()
+
   constructor(private readonly em: EntityManager) {}
 
   /** Every kitchen there is. */
@@ -32,9 +39,12 @@ export class KitchenScope {
     options: { isolationLevel?: IsolationLevel },
     work: (em: EntityManager) => Promise<T>,
   ): Promise<T> {
-    return this.em.fork().transactional(async (em) => {
-      await query(em, { sql: `select set_config('lt.kitchen', ?, true)`, params: [kitchenId] })
-      return work(em)
-    }, options)
+    if (this.open.getStore()) throw new Error('This work has a transaction already: it takes no second connection.')
+    return this.open.run(true, () =>
+      this.em.fork().transactional(async (em) => {
+        await query(em, { sql: `select set_config('lt.kitchen', ?, true)`, params: [kitchenId] })
+        return work(em)
+      }, options),
+    )
   }
 }

@@ -37,12 +37,21 @@ import type {
   Trend,
   Day,
   TemperatureScale,
+  TranscribedCooling,
 } from '@logged-thermal/core'
 import type { BatchRecord } from '@logged-thermal/wording'
 
 /** A change of a batch, with which batch it is of. */
 export type Changed = Change & {
   batch: { id: Id; code: string; name: string; steps: BatchState['method']['steps'] }
+}
+
+/** A cooling out of an old log, as it stands under the limits of its day. */
+export interface TranscribedRow extends TranscribedCooling {
+  standing: 'missed' | 'unproven'
+  /** The entry that brought it in, and the file. */
+  entry: Id
+  source: string
 }
 
 /**
@@ -79,6 +88,7 @@ export interface Answers {
   Log: LogAnswer
   Matters: MattersAnswer
   Week: { now: Instant; methods: MethodReview[]; more: boolean }
+  Transcribed: { rows: TranscribedRow[]; counts: { missed: number; unproven: number }; more: boolean }
   Trends: { now: Instant; trend: Trend; more: boolean }
   Changes: {
     changes: Changed[]

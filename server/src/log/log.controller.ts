@@ -27,6 +27,8 @@ const MOST_LINES = 20_000
 const MOST_TRENDED = 5000
 /** Batches of which changes are told at once. */
 const MOST_CHANGED = 500
+/** Coolings of old logs in one answer: the latest. */
+const MOST_TRANSCRIBED_ROWS = 2000
 /** Nothing is kept longer, and a slip of the finger asks for a century. */
 const LONGEST_YEARS = 10
 const LONGEST = LONGEST_YEARS * 366 * DAY
@@ -137,6 +139,19 @@ export class LogController {
     const more = batches.length > MOST_TRENDED
     const methods = await this.workers.run(WORK, 'weekIn', { batches: batches.slice(0, MOST_TRENDED), now })
     return { now, methods, more }
+  }
+
+  /** Coolings of a period out of logs that were kept elsewhere, the latest first: history, of which nothing is ever proven. */
+  @Get('transcribed')
+  @Answers('Transcribed')
+  async transcribed(@OfShift() { kitchenId }: Shift, @Query() asked: LogPeriod): Promise<Answer['Transcribed']> {
+    requirePeriod(asked)
+    const found = await this.scope.asOfOneMoment(kitchenId, async (em) => {
+      const { limitsId, zone } = await em.findOneOrFail(Kitchen, { id: kitchenId })
+      const limits = await this.states.one(em, kitchenId, 'limits', limitsId)
+      return { entries: await this.repository.transcribed(em, kitchenId), versions: limits?.versions ?? [], zone }
+    })
+    return this.workers.run(WORK, 'transcribedIn', { ...found, ...asked, most: MOST_TRANSCRIBED_ROWS })
   }
 
   /** What happened between the batches, in order. */

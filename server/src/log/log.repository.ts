@@ -32,6 +32,7 @@ const EVENTS = [
   'list-done',
   'plan-signed',
   'trace-ended',
+  'log-transcribed',
 ]
 
 /** Entries of a period that are shown at most. */
@@ -134,6 +135,15 @@ export class LogRepository {
       entry: asFolded(entryOf({ hash, canon })),
       target: asFolded(entryOf({ hash: of_hash, canon: of_canon })),
     }))
+  }
+
+  /** Every entry that brought in lines of a log that was kept elsewhere, as its text. */
+  async transcribed(em: EntityManager, kitchenId: Id): Promise<string[]> {
+    const rows = await query<{ canon: string }>(em, {
+      sql: `select canon from entry where kitchen_id = ? and kind = 'log-transcribed' order by seq`,
+      params: [kitchenId],
+    })
+    return rows.map(({ canon }) => canon)
   }
 
   /** What the things are called that entries are about: 'Lemon custard 330-1'. */

@@ -145,6 +145,52 @@ describe('the Log', () => {
     expect([names[lot], names[batch], more]).toEqual([undefined, undefined, false])
   })
 
+  it('has coolings of old logs that the lead brought in, each as it stands under the limits of its day, and once', async () => {
+    const lead = kitchen.person('ilse')
+    const began = clock.now() - 400 * DAY
+    const row = (line: number, read: [minutes: number, celsius: number][]) => ({
+      line,
+      what: 'Old custard',
+      method: null,
+      note: null,
+      readings: read.map(([minutes, value]) => ({
+        at: began + minutes * MINUTE,
+        typed: { value, unit: 'C' as const },
+      })),
+    })
+    const rows = [
+      row(2, [
+        [0, 57],
+        [100, 20],
+        [240, 4],
+      ]),
+      row(3, [
+        [10, 57],
+        [150, 40],
+      ]),
+    ]
+    const bring = (by: typeof lead) => {
+      const body = { source: 'winter.csv', sha256: 'a'.repeat(64), rows }
+      const claim = kitchen.claim('log-transcribed', kitchen.kitchenId, body, { by: by.id })
+      return kitchen.post([claim], { signer: by.id, pin: by.pin })
+    }
+    expect((await bring(kitchen.person('mina'))).body).toMatchObject({ results: [{ code: 'may not' }] })
+    expect((await bring(lead)).body).toMatchObject({ results: [{ outcome: 'accepted' }] })
+    expect((await bring(lead)).body).toMatchObject({ results: [{ code: 'already there' }] })
+    const transcribed = async (from: number, to: number) =>
+      (await kitchen.get(`/api/log/transcribed?from=${from}&to=${to}`)).body as Answers['Transcribed']
+    const found = await transcribed(began - DAY, began + DAY)
+    expect(found.counts).toEqual({ missed: 1, unproven: 1 })
+    expect(found.rows.map(({ line, standing, source }) => [line, standing, source])).toEqual([
+      [3, 'missed', 'winter.csv'],
+      [2, 'unproven', 'winter.csv'],
+    ])
+    expect((await transcribed(began + DAY, clock.now())).rows).toEqual([])
+    expect((await log({ words: 'Old custard' })).batches).toEqual([])
+    const { entries } = (await kitchen.get(`/api/log/events?${period()}`)).body as Answers['LogEvents']
+    expect(entries.filter(({ claim }) => claim.kind === 'log-transcribed')).toHaveLength(1)
+  })
+
   it('comes as a file for a spreadsheet, in which nothing is run', async () => {
     const id = await cooked('=l-7')
     const { text, headers } = await kitchen.get(`/api/log/batches.csv?${period({ words: '=l-7' })}`)

@@ -1,21 +1,25 @@
 import { stringify } from 'csv-stringify/sync'
 import {
   changesIn,
+  limitsAt,
   loggedBatch,
   standAt,
+  transcribedStanding,
   trendOf,
   weekReview,
   wordsIn,
   type BatchState,
+  type Claim,
   type Id,
   type Instant,
+  type LimitSet,
   type LoggedBatch,
   type MethodReview,
   type Trend,
   type TrendMeasure,
 } from '@logged-thermal/core'
 import { clock, findingInShort, standingWord, type Reader } from '@logged-thermal/wording'
-import type { Changed } from '../http/answers'
+import type { Answers, Changed, TranscribedRow } from '../http/answers'
 import { plainCells } from '../store/plainCells'
 
 /** A row of the Log as it is kept. */
@@ -70,6 +74,35 @@ export function weekIn({ batches, now }: { batches: readonly string[]; now: Inst
     batches.map((json) => JSON.parse(json) as LoggedBatch),
     now,
   )
+}
+
+interface Transcribed {
+  /** Each the text of an entry. */
+  entries: readonly string[]
+  versions: readonly LimitSet[]
+  zone: string
+  from: Instant
+  to: Instant
+  most: number
+}
+
+/** The coolings of old logs that began in a period, the latest first, as they stand under the limits of their day. */
+export function transcribedIn({ entries, versions, zone, from, to, most }: Transcribed): Answers['Transcribed'] {
+  const counts = { missed: 0, unproven: 0 }
+  const rows = entries.flatMap((canon): TranscribedRow[] => {
+    const { claim } = JSON.parse(canon) as { claim: Claim<'log-transcribed'> }
+    return claim.body.rows.flatMap((row) => {
+      const { at } = row.readings[0]!
+      if (at < from || at > to) return []
+      // What is older than this kitchen stands under its first limits.
+      const limits = limitsAt(versions, at) ?? versions[0]
+      const standing = limits ? transcribedStanding(row, limits, zone) : 'unproven'
+      counts[standing]++
+      return [{ ...row, standing, entry: claim.id, source: claim.body.source }]
+    })
+  })
+  rows.sort((a, b) => b.readings[0]!.at - a.readings[0]!.at || a.line - b.line)
+  return { rows: rows.slice(0, most), counts, more: rows.length > most }
 }
 
 interface TrendAsked {

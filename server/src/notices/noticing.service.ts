@@ -1,4 +1,5 @@
 import { Injectable, Logger, type OnApplicationBootstrap, type OnModuleDestroy } from '@nestjs/common'
+import type { EntityManager } from '@mikro-orm/postgresql'
 import { debounceTime, groupBy, mergeMap, type Subscription } from 'rxjs'
 import {
   limitsAt,
@@ -63,15 +64,27 @@ export class Noticing implements OnApplicationBootstrap, OnModuleDestroy {
       this.log.error(`No notice can be sent: ${error instanceof Error ? error.message : String(error)}`)
       return
     }
-    const look = (kitchen: Id) => void this.look(kitchen).catch((error: Error) => this.log.warn(error.message))
-    const lookAtAll = () => void this.scope.kitchens().then((all) => all.forEach(({ id }) => look(id)), this.failed)
-    this.timer = setInterval(lookAtAll, LOOK_EVERY).unref()
+    const look = (kitchen: Id) => this.look(kitchen).catch((error: Error) => this.log.warn(error.message))
+    let isLooking = false
+    // One after the other: many kitchens at once would take every connection from those who log.
+    const lookAtAll = async () => {
+      if (isLooking) return
+      isLooking = true
+      try {
+        for (const { id } of await this.scope.kitchens()) await look(id)
+      } catch (error) {
+        this.log.warn(error instanceof Error ? error.message : String(error))
+      } finally {
+        isLooking = false
+      }
+    }
+    this.timer = setInterval(() => void lookAtAll(), LOOK_EVERY).unref()
     this.heard = this.listener.heard
       .pipe(
         groupBy((kitchen) => kitchen),
         mergeMap((entered) => entered.pipe(debounceTime(STILL_FOR))),
       )
-      .subscribe((kitchen) => (kitchen === null ? lookAtAll() : look(kitchen)))
+      .subscribe((kitchen) => void (kitchen === null ? lookAtAll() : look(kitchen)))
   }
 
   onModuleDestroy(): void {
@@ -116,7 +129,7 @@ export class Noticing implements OnApplicationBootstrap, OnModuleDestroy {
     const { wish, sent, closing, zone } = await this.scope.asOfOneMoment(kitchenId, async (em) => ({
       wish: await this.repository.wish(em, kitchenId),
       sent: await this.repository.sent(em, kitchenId),
-      closing: (await this.limits(kitchenId, now))?.practice.closing ?? null,
+      closing: (await this.limitsIn(em, kitchenId, now))?.practice.closing ?? null,
       zone: (await em.findOneOrFail(Kitchen, { id: kitchenId })).zone,
     }))
     if (!wish || !closing) return { wish: null, due: [], matters: [], more: false }
@@ -127,8 +140,8 @@ export class Noticing implements OnApplicationBootstrap, OnModuleDestroy {
   }
 
   private async about(kitchenId: Id, now: Instant) {
-    const limits = await this.limits(kitchenId, now)
     return this.scope.asOfOneMoment(kitchenId, async (em) => {
+      const limits = await this.limitsIn(em, kitchenId, now)
       const kitchen = await em.findOneOrFail(Kitchen, { id: kitchenId })
       const people = await em.find(Person, { kitchenId })
       const instruments = await this.states.all(em, kitchenId, 'instrument')
@@ -142,14 +155,10 @@ export class Noticing implements OnApplicationBootstrap, OnModuleDestroy {
     })
   }
 
-  private limits(kitchenId: Id, now: Instant): Promise<LimitSet | null> {
-    return this.scope.inKitchen(kitchenId, async (em) => {
-      const { limitsId } = await em.findOneOrFail(Kitchen, { id: kitchenId })
-      return limitsAt((await this.states.one(em, kitchenId, 'limits', limitsId))?.versions ?? [], now)
-    })
+  private async limitsIn(em: EntityManager, kitchenId: Id, now: Instant): Promise<LimitSet | null> {
+    const { limitsId } = await em.findOneOrFail(Kitchen, { id: kitchenId })
+    return limitsAt((await this.states.one(em, kitchenId, 'limits', limitsId))?.versions ?? [], now)
   }
-
-  private readonly failed = (error: Error) => this.log.warn(error.message)
 }
 
 interface Found {

@@ -110,6 +110,7 @@ read(
   'get /api/log/events',
   'get /api/log/trends',
   'get /api/log/week',
+  'get /api/log/transcribed',
   'get /api/proof/batch/{id}',
   'get /api/records/key.pdf',
   'get /api/records/paper.pdf',

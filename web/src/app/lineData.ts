@@ -139,6 +139,8 @@ export function kitchenOf({
     lists,
     listsDone,
     traceTries,
+    // Files are brought in by the server, and no tablet asks which.
+    transcribed: [],
     samples,
     begun: [],
     named: null,

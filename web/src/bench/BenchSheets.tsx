@@ -22,6 +22,10 @@ import { ReadingsSheet } from './ReadingsSheet'
 import { RewarmSheet } from './RewarmSheet'
 import { StepsSheet } from './StepsSheet'
 import { ToolSheet } from './ToolSheet'
+import { later } from '../kit/later'
+
+/** Seldom wanted, and never in a hurry. */
+const PaperSheet = later(() => import('./PaperSheet'), 'PaperSheet')
 
 interface Props {
   batch: BatchState
@@ -105,6 +109,7 @@ export function BenchSheets(props: Props) {
       {typeof sheet === 'object' && 'place' in sheet && (
         <PlaceSheet batch={batch} others={others} kind={sheet.place} onClose={close} reader={reader} />
       )}
+      {sheet === 'paper' && <PaperSheet batch={batch} onClose={close} reader={reader} />}
       {sheet === 'acidity' && (
         <AciditySheet batch={batch} findings={findings} open onClose={close} reader={reader} mayWrite={mayWrite} />
       )}

@@ -38,6 +38,7 @@ export function MoreSheet({ batch, open, onClose, onSheet, awake, mayWrite }: Pr
     { sheet: 'tool', name: say('tools'), why: say('sieveChurnWhatWasIn'), writes: true },
     { sheet: 'put away', name: say('putAway'), why: say('portionsWithTheirDate'), writes: true },
     { sheet: 'rewarm', name: say('warmedAgain'), why: say('meltedMouldedBakedOnce'), writes: true },
+    { sheet: 'paper', name: say('fromPaper'), why: say('sheetWrittenWithout'), writes: true },
     { sheet: 'acidity', name: 'pH', why: say('whetherNeedsTemperatureControl') },
   ]
   return (

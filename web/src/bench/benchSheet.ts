@@ -22,6 +22,8 @@ export type BenchSheet =
   | { pour: { pans: number } }
   /** Into which unit of a kind, with its air. */
   | { place: UnitKind }
+  /** Readings of a paper sheet are copied. */
+  | 'paper'
   | 'more'
   | { decide: Decision | null }
   /** It is to come off the heat before its floor is proven: sure? */

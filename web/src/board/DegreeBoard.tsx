@@ -1,12 +1,12 @@
 import { boardMessages } from '@logged-thermal/wording'
-import { useEffect, useLayoutEffect, useRef, useState, type CSSProperties } from 'react'
+import { useEffect, useLayoutEffect, useRef, useState } from 'react'
 import type { TemperatureScale } from '@logged-thermal/core'
 import { Key } from '../kit/Key'
 import { HalfTyped } from './HalfTyped'
-import { colourOf } from '../parts/temperatureScale'
+import { useSteady } from '../kit/steady'
+import { DegreeKey, TensKey, TenthKey, type WedgeKind } from './BoardKeys'
 import {
   aroundNext,
-  celsiusOfDegree,
   decades,
   degreesOf,
   inView,
@@ -22,11 +22,13 @@ import { speaks } from '../kit/language'
 
 const say = speaks(boardMessages)
 
-/** A limit's place on the board: the wedge pair stands before the first degree that is beyond it. */
+/** Where a limit lies, in the board's unit. */
 export interface BoardMark {
   value: number
-  kind: 'reach' | 'be under'
+  kind: WedgeKind
 }
+
+const TENTHS = Array.from({ length: 10 }, (_, tenth) => tenth)
 
 interface Props {
   scale: TemperatureScale
@@ -97,6 +99,12 @@ export function DegreeBoard({ scale, centre, marks, rows, disabled, ask, control
     window.addEventListener('keydown', typed)
     return () => window.removeEventListener('keydown', typed)
   })
+  const bringTens = useSteady((decade: number) => setAround({ scale, value: decade, last: centre }))
+  const tapDegree = useSteady((degree: number, minus: boolean) => setEntered({ kind: 'degree', degree, minus }))
+  const tapTenth = useSteady((tenth: number) => {
+    const { current } = latest
+    if (current.kind === 'degree') log(withTenth(current, tenth))
+  })
   const typedValue = entered.kind === 'typed' ? numberOf(entered.text) : null
   // On a phone there is room for one: what was begun is cleared, or what it is read with is changed.
   const narrow = rows < 3
@@ -122,52 +130,32 @@ export function DegreeBoard({ scale, centre, marks, rows, disabled, ask, control
       )}
       <div className={styles.strip} ref={strip} role="group" aria-label={say('tens')}>
         {decades(scale).map((decade) => (
-          <Key
-            key={decade}
-            className={clsx(view.includes(decade) && styles.inView)}
-            data-in-view={view.includes(decade) || undefined}
-            disabled={disabled}
-            aria-label={say('inView', { nameOf: nameOf(decade) })}
-            onClick={() => setAround({ scale, value: decade, last: centre })}
-          >
-            {nameOf(decade)}
-          </Key>
+          <TensKey key={decade} decade={decade} inView={view.includes(decade)} disabled={disabled} onTens={bringTens} />
         ))}
       </div>
       <div className={styles.degrees}>
         {view.flatMap((decade) =>
-          degreesOf(decade).map(({ degree, minus }) => {
-            const chosen = entered.kind === 'degree' && entered.degree === degree && entered.minus === minus
-            const mark = minus
-              ? undefined
-              : marks.find(
-                  ({ value, kind }) => degree === (kind === 'reach' ? Math.ceil(value) - 1 : Math.floor(value)),
-                )
-            const colour = colourOf(celsiusOfDegree(degree, scale))
-            return (
-              <Key
-                key={`${minus ? '-' : ''}${degree}`}
-                className={clsx(styles.degree, chosen && styles.chosen, degree >= 100 && styles.three)}
-                style={{ '--degree': colour } as CSSProperties}
-                disabled={disabled}
-                aria-pressed={chosen}
-                onClick={() => setEntered({ kind: 'degree', degree, minus })}
-              >
-                {minus ? `-${Math.abs(degree)}` : degree}
-                {mark && <Wedges kind={mark.kind} />}
-              </Key>
-            )
-          }),
+          degreesOf(decade).map(({ degree, minus }) => (
+            <DegreeKey
+              key={`${minus ? '-' : ''}${degree}`}
+              degree={degree}
+              minus={minus}
+              scale={scale}
+              chosen={entered.kind === 'degree' && entered.degree === degree && entered.minus === minus}
+              disabled={disabled}
+              wedges={minus ? null : wedgesAt(degree, marks)}
+              onDegree={tapDegree}
+            />
+          )),
         )}
-        {Array.from({ length: 10 }, (_, tenth) => (
-          <Key
+        {TENTHS.map((tenth) => (
+          <TenthKey
             key={`.${tenth}`}
-            className={clsx(styles.tenth, entered.kind === 'degree' && styles.asked)}
-            disabled={disabled || entered.kind !== 'degree'}
-            onClick={() => entered.kind === 'degree' && log(withTenth(entered, tenth))}
-          >
-            .{tenth}
-          </Key>
+            tenth={tenth}
+            asked={entered.kind === 'degree'}
+            disabled={disabled}
+            onTenth={tapTenth}
+          />
         ))}
       </div>
       <HalfTyped
@@ -212,21 +200,9 @@ function Shown({ entered, scale }: { entered: Entered; scale: TemperatureScale }
   }
 }
 
-/** Points face in before a limit to be under; flats before one to reach. */
-function Wedges({ kind }: { kind: BoardMark['kind'] }) {
-  const [top, bottom] =
-    kind === 'be under' ? ['0,0 17,0 8.500,26', '0,76 17,76 8.500,50'] : ['8.500,0 17,26 0,26', '8.500,76 17,50 0,50']
-  return (
-    <svg className={styles.gateMark} viewBox="0 0 17 76" preserveAspectRatio="none" aria-hidden="true">
-      <polygon points={top} fill="var(--ink)" />
-      <polygon points={bottom} fill="var(--ink)" />
-    </svg>
-  )
-}
-
-function nameOf(decade: number): string {
-  if (decade >= 0) return `${decade}s`
-  return decade === -10 ? '-0s' : `-${-(decade + 10)}s`
+function wedgesAt(degree: number, marks: readonly BoardMark[]): WedgeKind | null {
+  const first = ({ value, kind }: BoardMark) => (kind === 'reach' ? Math.ceil(value) - 1 : Math.floor(value))
+  return marks.find((mark) => degree === first(mark))?.kind ?? null
 }
 
 function isInField(target: EventTarget | null): boolean {

@@ -26,7 +26,14 @@ export function LateEntries({ batch }: { batch: BatchState }) {
     <div className={decideStyles.lateReading}>
       <ul>
         {waiting.map((each) => (
-          <li key={each.entry}>{lateSentence(each, reader)}</li>
+          <li key={each.entry}>
+            {lateSentence(each, reader)}{' '}
+            {each.paper && (
+              <a href={`/api/photos/${each.paper}`} target="_blank" rel="noreferrer">
+                {say('theSheet')}
+              </a>
+            )}
+          </li>
         ))}
       </ul>
       <Key look="outlined" onClick={() => setOpen(true)}>
@@ -38,6 +45,8 @@ export function LateEntries({ batch }: { batch: BatchState }) {
 }
 
 function lateSentence(each: WaitingEntry, reader: Reader): string {
+  if (each.paper !== null)
+    return say('copiedUntilLead', { waitingWords: waitingWords(each, reader), time: clock(each.at, reader) })
   const late = span(Math.max(0, each.knownAt - each.at), reader)
   return say('enteredAfterUntilLead', { waitingWords: waitingWords(each, reader), time: clock(each.at, reader), late })
 }

@@ -12,6 +12,7 @@ const PLACES: [to: string, name: string][] = [
   ['/log/trends', say('trends')],
   ['/log/week', say('week')],
   ['/log/packets', say('packets')],
+  ['/log/transcribed', say('transcribed')],
 ]
 
 /** The ways to look at what happened; the day that is looked at goes along. */

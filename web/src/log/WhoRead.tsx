@@ -67,7 +67,9 @@ export function WhoRead({ batch, ringed, line, reader }: Props) {
     {
       key: 'told',
       title: say('told'),
-      cell: (fact) => readingNotes(fact, batch, { name, signedDays: line.signedDays }, reader).join(' · '),
+      cell: (fact) => (
+        <Told fact={fact} notes={readingNotes(fact, batch, { name, signedDays: line.signedDays }, reader)} />
+      ),
     },
   ]
   return (
@@ -85,6 +87,23 @@ export function WhoRead({ batch, ringed, line, reader }: Props) {
         />
       )}
     </section>
+  )
+}
+
+/** What else there is to say, and the sheet that it was copied from. */
+function Told({ fact: { value }, notes }: { fact: Read; notes: readonly string[] }) {
+  return (
+    <>
+      {notes.join(' · ')}
+      {value.paper && (
+        <>
+          {' '}
+          <a href={`/api/photos/${value.paper}`} target="_blank" rel="noreferrer">
+            {say('theSheet')}
+          </a>
+        </>
+      )}
+    </>
   )
 }
 

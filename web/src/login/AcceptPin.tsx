@@ -2,11 +2,9 @@ import { useState } from 'react'
 import type { Bodies } from '@logged-thermal/core'
 import { decideMessages } from '@logged-thermal/wording'
 import { useLine } from '../app/kitchen'
-import { logsHere, type PersonOnList } from '../app/lineData'
-import { Key } from '../kit/Key'
-import { NameKeys } from '../kit/NameKeys'
 import { PinPad } from '../kit/PinPad'
 import { speaks } from '../kit/language'
+import { SecondPin } from './SecondPin'
 import { useLeadSigns } from './useLeadSigns'
 
 const say = speaks(decideMessages)
@@ -26,11 +24,11 @@ export function AcceptPin({ kind = 'entries-accepted', body, onAccepted }: Props
   const line = useLine()
   const { lead, sign, busy, refusal, code } = useLeadSigns(kind, onAccepted)
   const [pin, setPin] = useState<string | null>(null)
-  const [second, setSecond] = useState<PersonOnList | null>(null)
+  const [asksSecond, setAsksSecond] = useState(false)
   if (!line || !lead) return null
   const { id } = line.kitchen
-  const asksSecond = pin !== null && (second !== null || code === 'second needed')
-  if (!asksSecond)
+  if (code === 'second needed' && !asksSecond) setAsksSecond(true)
+  if (pin === null || !asksSecond)
     return (
       <PinPad
         of={lead}
@@ -43,32 +41,12 @@ export function AcceptPin({ kind = 'entries-accepted', body, onAccepted }: Props
       />
     )
   return (
-    <>
-      <p className="sentence">{say('secondPair')}</p>
-      <NameKeys role="group" aria-label={say('whoIsSecond')}>
-        {line.people
-          .filter((one) => logsHere(one) && one.id !== lead.id)
-          .map((one) => (
-            <Key
-              key={one.id}
-              look={one.id === second?.id ? 'primary' : 'plain'}
-              aria-pressed={one.id === second?.id}
-              onClick={() => setSecond(one)}
-            >
-              {one.name}
-              <small>{one.job}</small>
-            </Key>
-          ))}
-      </NameKeys>
-      {second && (
-        <PinPad
-          key={second.id}
-          of={second}
-          busy={busy}
-          sentence={code === 'second needed' ? null : refusal}
-          onPin={(typed) => void sign(pin, id, body, { second: second.id, secondPin: typed })}
-        />
-      )}
-    </>
+    <SecondPin
+      first={lead.id}
+      why={say('secondPair')}
+      busy={busy}
+      sentence={code === 'second needed' ? null : refusal}
+      onPin={(second, secondPin) => void sign(pin, id, body, { second, secondPin })}
+    />
   )
 }

@@ -47,6 +47,7 @@ const ItemPage = later(() => import('../store/ItemPage'), 'ItemPage')
 const LineageView = later(() => import('../store/LineageView'), 'LineageView')
 const LogView = later(() => import('../log/LogView'), 'LogView')
 const WeekView = later(() => import('../review/WeekView'), 'WeekView')
+const TranscribedView = later(() => import('../transcribed/TranscribedView'), 'TranscribedView')
 const PacketsView = later(() => import('../packets/PacketsView'), 'PacketsView')
 const TrendsView = later(() => import('../trends/TrendsView'), 'TrendsView')
 const ChangesView = later(() => import('../log/ChangesView'), 'ChangesView')
@@ -133,6 +134,7 @@ function Kitchen() {
           <Route path="/store/lineage/:type/:id" element={<LineageView />} />
           <Route path="/log" element={<LogView />} />
           <Route path="/log/week" element={<WeekView />} />
+          <Route path="/log/transcribed" element={<TranscribedView />} />
           <Route path="/log/packets" element={<PacketsView />} />
           <Route path="/log/trends" element={<TrendsView />} />
           <Route path="/log/changes" element={<ChangesView />} />

@@ -40,6 +40,7 @@ export const eventsMessages = {
   planSigned: 'Written plan of {what}: version {version} signed',
   traceEnded:
     'A trace was tried: {found, plural, one {one thing found} other {# things found}}{missing, plural, =0 {} other {, # missing}}',
+  logTranscribed: '{count, plural, one {One cooling} other {# coolings}} of an old log brought in: {source}',
   incident_outside: 'Worked outside: {note}',
   incident_other: 'Incident: {note}',
   matterClosed: 'Matter closed: {action}',

@@ -16,6 +16,8 @@ export const helpMessages = {
   packets:
     'Records for an inspector. Choose a time: the packet holds a cover with what is open first, a sheet a day with every record, tables, and the entries they rest on. The checker in it needs no network and nobody of ours: it must show the signs that are printed on the cover.',
   week: 'For the chef: which methods did not hold in a week, in which of their checks, and what would have held them. Open the method to change it, or a batch to see how it went.',
+  transcribed:
+    'Coolings out of logs that were kept elsewhere, as history: what they show to be too slow is said, and nothing of them is ever proven. The lead brings in a file: say what each column is, look at what is understood and what is left out, and sign.',
   trends:
     'How the batches of a time went. The chart has what was to spare at one gate, batch by batch: a disc is proven, a square missed, a hatch is where it may lie when it is not proven. What is out of the usual says so. Tap a point to open its batch; the table has the same numbers.',
   changes:

@@ -9,7 +9,7 @@ export const refusalsMessages = {
     'A cook or a chef can look after people and tablets too. The food-safety lead does anyway, and an auditor only reads.',
   personMayNotEnter: 'This person may not enter "{kind}". Ask the food-safety lead.',
   foodSafetyLeadSigns: 'The food-safety lead signs this with their PIN.',
-  somebodyElseSigns: 'You let your own entry count: in this house somebody else signs it too, with their PIN.',
+  somebodyElseSigns: 'This takes two people: somebody else signs it beside you, with their own PIN.',
   whoseShiftMayNot: 'Whose shift it is may not enter this for somebody else. That person signs it with their PIN.',
   timeBeforeBeganAt: 'That time is before it began at {time}. Nothing happened to it before.',
   markedAlreadyAtFirst:

@@ -69,6 +69,8 @@ export const shellMessages = {
   review: 'Day review',
   trends: 'Trends',
   week: 'The week’s review',
+  transcribed: 'Old logs',
+  keptElsewhere: 'Coolings out of logs that were kept elsewhere.',
   whatToChange: 'Which methods did not hold, and what would have held them.',
   howBatchesWent: 'How the batches of a time went: what was to spare, how many are proven, what was wasted.',
   packets: 'Records to hand out',

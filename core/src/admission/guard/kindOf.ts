@@ -60,6 +60,11 @@ export interface KindOf<K extends Kind> {
    * rule: later than this it waits for the lead.
    */
   lateAfter?: number
+  /**
+   * Whether it is told at second hand, as what is copied from paper: somebody else looks on, with their PIN beside it, and
+   * it waits for the lead however soon it is entered.
+   */
+  secondHand?(claim: Claim<K>): boolean
   /** What of it stays on its batch as a fact of its kind; left out: nothing does. */
   fact?: K extends keyof BatchFacts ? (claim: Claim<K>, seal: Seal | null) => BatchFacts[K] : never
   /** The subjects that it is the first entry about, as they begin; null: it begins none. */

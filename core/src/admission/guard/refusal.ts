@@ -53,7 +53,17 @@ export type Refusal =
   | {
       code: 'already there'
       field: string
-      what: 'batch' | 'instrument' | 'lot' | 'item' | 'list of people' | 'tool' | 'ingredient' | 'matter' | 'trace'
+      what:
+        | 'batch'
+        | 'instrument'
+        | 'lot'
+        | 'item'
+        | 'list of people'
+        | 'tool'
+        | 'ingredient'
+        | 'matter'
+        | 'trace'
+        | 'line of a log'
     }
   | { code: 'trace incomplete'; field: 'body.found'; left: number }
   | { code: 'still kept'; field: 'body.note'; until: Day }

@@ -45,9 +45,14 @@ export const corrected: KindOf<'corrected'> = {
   refuse(claim, read) {
     return needsOpenBatch(claim, read) ?? admitTarget(claim, read) ?? admitNow(claim, read)
   },
-  derive({ body: { now } }, read) {
+  derive({ about, body: { now, target } }, read) {
     if (now === 'void') return {}
-    return { now: { ...now, reading: { ...now.reading, ...backed(now.reading, now.at, read) } } }
+    // What was copied from paper stays that, and nothing becomes it.
+    const reading = { ...now.reading, ...backed(now.reading, now.at, read) }
+    delete reading.paper
+    const was = read('batch', about.id)?.facts['reading-taken'].find(({ entry }) => entry === target)?.value
+    const paper = was?.paper === undefined ? {} : { paper: was.paper }
+    return { now: { ...now, reading: { ...reading, ...paper } } }
   },
   folds: {
     batch: correctedInBatch,

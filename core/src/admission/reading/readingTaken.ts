@@ -1,7 +1,7 @@
 import { asEntered, EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { MINUTE, type Instant } from '../../ground/instant'
 import type { ReadingBody } from '../../ledger/entry'
-import { id, object, oneOf, text, typedTemperature, type Field } from '../../ground/field'
+import { hash, id, object, oneOf, text, typedTemperature, type Field } from '../../ground/field'
 import type { Refusal } from '../guard/refusal'
 import { measures, readByOf, withUse } from '../../state/instrument'
 import type { ReadBy } from '../../ledger/instrumentEntries'
@@ -24,6 +24,7 @@ export const readingTaken: KindOf<'reading-taken'> = {
   refuse: (claim, read) => needsOpenBatch(claim, read) ?? admitReading(claim.body, claim.at, read),
   derive: ({ at, body }, read) => backed(body, at, read),
   lateAfter: 15 * MINUTE,
+  secondHand: ({ body }) => body.paper !== undefined,
   fact: asEntered,
   folds: {
     instrument: (state, { claim: { at, about } }) => withUse(state, about, at),
@@ -31,8 +32,8 @@ export const readingTaken: KindOf<'reading-taken'> = {
 }
 
 export function parseReading(body: Field): ReadingBody {
-  const fields = object(body, ['typed', 'where', 'of', 'instrument', 'portion', 'readBy'])
-  const { typed, where, of, instrument, portion, readBy } = fields
+  const fields = object(body, ['typed', 'where', 'of', 'instrument', 'portion', 'readBy', 'paper'])
+  const { typed, where, of, instrument, portion, readBy, paper } = fields
   return {
     typed: typedTemperature(typed),
     where: oneOf(where, ['core', 'surface', 'air'] as const),
@@ -40,6 +41,7 @@ export function parseReading(body: Field): ReadingBody {
     instrument: instrument.value === null ? null : id(instrument),
     ...(portion.value === undefined ? {} : { portion: text(portion, 8) }),
     ...parseReadBy(readBy, instrument),
+    ...(paper.value === undefined ? {} : { paper: hash(paper) }),
   }
 }
 

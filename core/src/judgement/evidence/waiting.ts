@@ -1,5 +1,5 @@
 import type { Instant } from '../../ground/instant'
-import type { Id } from '../../ledger/subject'
+import type { Hash, Id } from '../../ledger/subject'
 import type { Typed } from '../../ground/temperature'
 import type { BatchState } from '../../state/batch'
 import { isWaiting, valid, type Fact } from '../../state/fact'
@@ -10,6 +10,8 @@ export interface WaitingEntry {
   what: 'reading' | 'mark' | 'addition' | 'eggs' | 'place' | 'correction' | 'taken back' | 'other'
   /** Of a reading, or of what a correction would put in its place. */
   typed: Typed | null
+  /** The picture of the sheet that a reading was copied from; null: it was not. */
+  paper: Hash | null
   at: Instant
   knownAt: Instant
 }
@@ -31,7 +33,7 @@ export function waitingIn(batch: BatchState): WaitingEntry[] {
   } = batch
   const others: Fact<unknown>[] = [...pourings, ...stirrings, ...rewarmed, ...acidities]
   return [
-    ...of(readings, 'reading', ({ value }) => value.typed),
+    ...of(readings, 'reading', ({ value: { typed, paper = null } }) => ({ typed, paper })),
     ...of(marks, 'mark'),
     ...of(additions, 'addition'),
     ...of(eggs, 'eggs'),
@@ -43,11 +45,11 @@ export function waitingIn(batch: BatchState): WaitingEntry[] {
 function of<T>(
   facts: readonly Fact<T>[],
   what: WaitingEntry['what'],
-  typedOf: (fact: { value: T }) => Typed | null = () => null,
+  read: (fact: { value: T }) => Pick<WaitingEntry, 'typed' | 'paper'> = () => ({ typed: null, paper: null }),
 ): WaitingEntry[] {
   return valid(facts).flatMap((fact): WaitingEntry[] => [
     ...(isWaiting(fact) && !fact.refused
-      ? [{ entry: fact.entry, what, typed: typedOf(fact), at: fact.at, knownAt: fact.knownAt }]
+      ? [{ entry: fact.entry, what, ...read(fact), at: fact.at, knownAt: fact.knownAt }]
       : []),
     ...fact.waiting
       .filter(({ refused }) => !refused)
@@ -56,7 +58,7 @@ function of<T>(
         return {
           entry,
           what: told ? 'correction' : 'taken back',
-          typed: typedOf(told ?? fact),
+          ...read(told ?? fact),
           at: told?.at ?? fact.at,
           knownAt: madeAt,
         }

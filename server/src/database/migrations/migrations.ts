@@ -23,6 +23,7 @@ import { Migration0022Photos } from './Migration0022Photos'
 import { Migration0023Tree } from './Migration0023Tree'
 import { Migration0024Packets } from './Migration0024Packets'
 import { Migration0025Contact } from './Migration0025Contact'
+import { Migration0026Transcribed } from './Migration0026Transcribed'
 
 /** In order; a released one never changes. */
 export const migrations = [
@@ -51,4 +52,5 @@ export const migrations = [
   { name: 'Migration0023Tree', class: Migration0023Tree },
   { name: 'Migration0024Packets', class: Migration0024Packets },
   { name: 'Migration0025Contact', class: Migration0025Contact },
+  { name: 'Migration0026Transcribed', class: Migration0026Transcribed },
 ]
