@@ -183,7 +183,8 @@ test('a paper sheet is copied by two, with its picture, and counts once the lead
   const row = page.getByRole('listitem').filter({ hasText: 'Sea-buckthorn' })
   // However soon it was copied.
   await expect(row).toContainText('was copied from paper: until the lead lets it count it betters nothing.')
-  const shown = await page.request.get((await row.getByRole('link', { name: 'The sheet' }).getAttribute('href'))!)
+  const sheetOf = await row.getByRole('link', { name: 'The sheet' }).getAttribute('href')
+  const shown = await page.request.get(new URL(sheetOf!, kitchen.url).href)
   expect(shown.headers()['content-type']).toBe('image/jpeg')
   await row.getByRole('button', { name: 'Let it count' }).click()
   await page.getByRole('button', { name: 'Seen on the paper sheet' }).click()

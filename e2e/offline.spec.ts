@@ -85,6 +85,8 @@ test('half an hour without a network: twenty readings outlive reloads and a clos
   await page.reload()
   const logged: number[] = []
   const logs = async (count: number) => {
+    // A page that is just loading has not found what it kept: hands wait for the board too.
+    await expect(page.getByRole('region', { name: /Degree board/ })).toBeVisible()
     for (let i = 0; i < count; i++) {
       await context.clock.fastForward(90_000)
       const value = Math.round((24.3 - logged.length * 0.2) * 10) / 10

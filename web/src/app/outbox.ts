@@ -36,7 +36,9 @@ export const outbox = createSlice({
   reducers: {
     /** What an earlier page entered, and this tablet kept. */
     recalled: (state, { payload }: PayloadAction<WaitingEntry[]>): Waiting[] => [
-      ...payload.map((entry) => ({ ...entry, kept: true })),
+      ...payload
+        .filter(({ claim }) => !state.some((each) => each.claim.id === claim.id))
+        .map((entry) => ({ ...entry, kept: true })),
       ...state,
     ],
     entered: {

@@ -1,12 +1,14 @@
 import { DAY, type Id } from '@logged-thermal/core'
 import { keptAnswer } from '../memory/answers'
+import { inTime, READS_WITHIN } from '../memory/database'
 import { keptLine } from '../memory/line'
 import { foldLine, type LineData } from './lineData'
 
 /** The Line of this tablet's shift as it knows it without the server; null: it has kept none. */
 export async function recallLine(): Promise<LineData | null> {
   const answered = (await keptAnswer('shift', DAY)) as { shift: { kitchen: Id } | null } | null
-  const kept = await keptLine<LineData>().catch(() => null)
+  const reading = keptLine<LineData>().catch(() => null)
+  const kept = await inTime(reading, null, READS_WITHIN)
   if (kept?.line.kitchen.id !== answered?.shift?.kitchen) return null
   return kept && Object.freeze(kept.heard.reduce(foldLine, kept.line))
 }

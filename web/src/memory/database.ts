@@ -19,27 +19,45 @@ export interface Memory extends DBSchema {
   heard: { key: number; value: SealedEntry }
 }
 
-/** A database that does not answer within this, ms, is done without: the kitchen does not wait. */
-const ANSWERS_WITHIN = 3000
+/** A database that does not answer within this, ms, is not waited for: the kitchen goes on, and it joins later. */
+const ANSWERS_WITHIN = 3_000
+/** Where the server is away there is nothing else to show: that is waited for as long, ms. */
+export const READS_WITHIN = 30_000
 
-let opened: IDBPDatabase<Memory> | null = null
+type Database = IDBPDatabase<Memory>
 
-/** The database, once it is open; null: the browser has none, as in some private windows. */
-export function memory(): IDBPDatabase<Memory> | null {
+let opened: Database | null = null
+let opening: Promise<Database | null> | null = null
+
+/** The database, while it is open; null: not yet, or the browser has none, as in some private windows. */
+export function memory(): Database | null {
   return opened
 }
 
-/** Opens the database, before anything is entered. */
+/** The database once it is open, however long that takes; null: there is none, and none will come. */
+export function comingMemory(): Promise<Database | null> | null {
+  return opening
+}
+
+/** Opens the database, before anything is entered. A disk that is busy as the tablet starts is not waited for. */
 export async function openMemory(): Promise<void> {
   if (typeof indexedDB === 'undefined') return
-  opened = await inTime(open(), null).catch(() => null)
+  opening = open().then(
+    (database) => (opened = database),
+    () => (opening = null),
+  )
+  await inTime(opening, null)
 }
 
 /** What the browser's database answers, or `late` where it keeps the kitchen waiting: a busy disk can take many seconds. */
-export function inTime<Answer, Late>(answer: Promise<Answer>, late: Late): Promise<Answer | Late> {
+export function inTime<Answer, Late>(
+  answer: Promise<Answer>,
+  late: Late,
+  within = ANSWERS_WITHIN,
+): Promise<Answer | Late> {
   let timer: ReturnType<typeof setTimeout> | undefined
   const tooLate = new Promise<Late>((done) => {
-    timer = setTimeout(() => done(late), ANSWERS_WITHIN)
+    timer = setTimeout(() => done(late), within)
   })
   return Promise.race([answer, tooLate]).finally(() => clearTimeout(timer))
 }
@@ -47,9 +65,10 @@ export function inTime<Answer, Late>(answer: Promise<Answer>, late: Late): Promi
 export function closeMemory(): void {
   opened?.close()
   opened = null
+  opening = null
 }
 
-async function open(): Promise<IDBPDatabase<Memory>> {
+async function open(): Promise<Database> {
   return openDB<Memory>('logged-thermal', 1, {
     upgrade: (db) => {
       const outbox = db.createObjectStore('outbox', { keyPath: 'n', autoIncrement: true })

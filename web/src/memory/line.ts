@@ -1,5 +1,5 @@
 import type { SealedEntry } from '@logged-thermal/core'
-import { memory } from './database'
+import { comingMemory, memory } from './database'
 
 /** What is kept of a Line: only by its number it is told from another. */
 interface Numbered {
@@ -29,7 +29,7 @@ export async function keepHeard(entry: SealedEntry): Promise<void> {
 
 /** The kept Line, and what follows it without a gap; null: none is kept. */
 export async function keptLine<Line extends Numbered>(): Promise<{ line: Line; heard: SealedEntry[] } | null> {
-  const reading = memory()?.transaction(['answers', 'heard'])
+  const reading = (await comingMemory())?.transaction(['answers', 'heard'])
   const line = (await reading?.objectStore('answers').get('line')) as Line | undefined
   if (!reading || !line) return null
   const after = await reading.objectStore('heard').getAll(IDBKeyRange.lowerBound(line.seq, true))

@@ -1,4 +1,5 @@
 import 'fake-indexeddb/auto'
+import { deleteDB, openDB } from 'idb'
 import type { AnyClaim, SealedEntry } from '@logged-thermal/core'
 import { keepAnswer, keptAnswer } from './answers'
 import { closeMemory, memory, openMemory } from './database'
@@ -108,5 +109,23 @@ it('keeps nobody waiting for a disk that is busy, and writes once it is free', a
   isBusy = false
   await ends
   jest.useRealTimers()
+  expect(await ids()).toEqual(['a'])
+})
+
+it('joins later where the disk is busy as the tablet starts: what was entered meanwhile is written down then', async () => {
+  closeMemory()
+  // Another page holds the database, which is to be deleted: whoever opens it now waits for both.
+  const holder = await openDB('logged-thermal')
+  const deleted = deleteDB('logged-thermal')
+  const opening = openMemory()
+  const kept = keepEntries([claim('a')])
+  const answer = keptAnswer('shift', 60_000)
+  await opening
+  expect(memory()).toBeNull()
+  expect(await kept).toBe(false)
+  holder.close()
+  await deleted
+  expect(await answer).toBeNull()
+  expect(memory()).not.toBeNull()
   expect(await ids()).toEqual(['a'])
 })

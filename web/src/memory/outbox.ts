@@ -1,14 +1,13 @@
 import type { AnyClaim, Id } from '@logged-thermal/core'
-import { inTime, memory, type WaitingEntry } from './database'
+import { comingMemory, inTime, type Memory, type WaitingEntry } from './database'
+import type { IDBPDatabase } from 'idb'
 
 /** Down to the disk before it is answered for: a power cut does not take it. */
 const STRICT = { durability: 'strict' } as const
 
 /** Writes entries down behind those that wait. Resolves to whether they lie on this tablet; null: it keeps nothing. */
 export function keepEntries(claims: readonly AnyClaim[]): Promise<boolean> | null {
-  const db = memory()
-  if (!db) return null
-  return kept(async () => {
+  return kept(async (db) => {
     const { store, done } = db.transaction('outbox', 'readwrite', STRICT)
     await Promise.all([...claims.map((claim) => store.add({ claim, seq: null, refusal: null })), done])
   })
@@ -16,9 +15,7 @@ export function keepEntries(claims: readonly AnyClaim[]): Promise<boolean> | nul
 
 /** What became of entries: the number of each that is recorded, or why it is refused. */
 export function keepOutcomes(outcomes: readonly ({ id: Id } & Omit<WaitingEntry, 'claim'>)[]): Promise<boolean> | null {
-  const db = memory()
-  if (!db) return null
-  return kept(async () => {
+  return kept(async (db) => {
     const { store, done } = db.transaction('outbox', 'readwrite')
     for (const { id, seq, refusal } of outcomes) {
       const known = await store.index('id').get(id)
@@ -30,9 +27,7 @@ export function keepOutcomes(outcomes: readonly ({ id: Id } & Omit<WaitingEntry,
 
 /** Puts another claim in the place of one that was refused; null forgets it. */
 export function keepSettled(id: Id, claim: AnyClaim | null): Promise<boolean> | null {
-  const db = memory()
-  if (!db) return null
-  return kept(async () => {
+  return kept(async (db) => {
     const { store, done } = db.transaction('outbox', 'readwrite', STRICT)
     const n = await store.index('id').getKey(id)
     if (n !== undefined) await (claim ? store.put({ n, claim, seq: null, refusal: null }) : store.delete(n))
@@ -42,15 +37,24 @@ export function keepSettled(id: Id, claim: AnyClaim | null): Promise<boolean> | 
 
 /** What was entered here and the kept Line does not have, in the order of entering. */
 export async function keptEntries(): Promise<WaitingEntry[]> {
-  const all = (await memory()?.getAll('outbox')) ?? []
+  const all = (await (await comingMemory())?.getAll('outbox')) ?? []
   return all.map(({ claim, seq, refusal }) => ({ claim, seq, refusal }))
 }
 
-/** False where the disk is full or too slow, or the browser took its database away. */
-function kept(write: () => Promise<void>): Promise<boolean> {
-  const written = write().then(
-    () => true,
-    () => false,
-  )
-  return inTime(written, false)
+/**
+ * False where the disk is full or too slow, or the browser took its database away; null: there is none. What comes too late
+ * is written down once it can be.
+ */
+function kept(write: (db: IDBPDatabase<Memory>) => Promise<void>): Promise<boolean> | null {
+  const written = comingMemory()?.then(async (db) => {
+    if (!db) return false
+    await write(db)
+    return true
+  })
+  return written
+    ? inTime(
+        written.catch(() => false),
+        false,
+      )
+    : null
 }

@@ -1,4 +1,4 @@
-import { Suspense, type ReactNode } from 'react'
+import { Suspense, useEffect, type ReactNode } from 'react'
 import { Route, Routes } from 'react-router'
 import { shellMessages } from '@logged-thermal/wording'
 import { LineView } from '../line/LineView'
@@ -14,6 +14,7 @@ import { NotFound } from './NotFound'
 import { useIdleLock } from '../app/useIdleLock'
 import { useSeenHead } from '../app/useSeenHead'
 import { useSender } from '../app/sender'
+import { every } from '../app/now'
 import { useAppSelector } from '../app/store'
 import { speaks } from '../kit/language'
 
@@ -96,8 +97,8 @@ function Alone({ view }: { view: ReactNode }) {
 
 /** The login until this tablet belongs to a kitchen; then its views. A locked tablet still shows the Line. */
 function Opened() {
-  const { data, error } = useShiftQuery()
-  if (error && !data) return <Whole>{sentenceOf(error)}</Whole>
+  const { data, error, refetch } = useShiftQuery()
+  if (error && !data) return <Unanswered error={error} again={refetch} />
   if (!data) return <Opening />
   if (data.shift) return <Kitchen />
   return (
@@ -107,8 +108,17 @@ function Opened() {
   )
 }
 
+/** What could not be asked of the server, nor found on this tablet: it is asked again until it is there. */
+function Unanswered({ error, again }: { error: unknown; again: () => unknown }) {
+  useEffect(() => every(ASKED_AGAIN, () => void again()), [again])
+  return <Whole>{sentenceOf(error)}</Whole>
+}
+
+/** So often, ms. */
+const ASKED_AGAIN = 4_000
+
 function Kitchen() {
-  const { data, error } = useLineQuery()
+  const { data, error, refetch } = useLineQuery()
   useSender()
   useReload()
   useLive()
@@ -116,7 +126,7 @@ function Kitchen() {
   useSeenHead()
   useIdleLock()
   useReadAhead(NEXT)
-  if (!data) return error ? <Whole>{sentenceOf(error)}</Whole> : <Opening />
+  if (!data) return error ? <Unanswered error={error} again={refetch} /> : <Opening />
   return (
     <Shell>
       <Suspense fallback={<Opening />}>

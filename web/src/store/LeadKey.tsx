@@ -14,7 +14,9 @@ export function LeadKey({ item, disabled }: { item: ItemState; disabled: boolean
   const [open, setOpen] = useState(false)
   const { reader } = useHand(useLine())
   const answers = isToAnswer(item)
-  const wentOut = wentOutOf(item).length > 0
+  // What two people told otherwise is asked of both first: whether it went out at all hangs on that.
+  const contested = contestedAbout(item)
+  const wentOut = contested.length === 0 && wentOutOf(item).length > 0
   return (
     <>
       <Key disabled={disabled} onClick={() => setOpen(true)}>
@@ -30,7 +32,7 @@ export function LeadKey({ item, disabled }: { item: ItemState; disabled: boolean
           body={(reason) => ({ reason })}
           onClose={() => setOpen(false)}
         >
-          <Contradictions of={{ item }} facts={contestedAbout(item)} reader={reader} />
+          <Contradictions of={{ item }} facts={contested} reader={reader} />
         </SignedSheet>
       )}
       {open && !answers && (
