@@ -6,9 +6,11 @@ import styles from './placeNav.module.css'
 export function PlaceNav({ name, places }: { name: string; places: readonly (readonly [to: string, name: string])[] }) {
   const nav = useRef<HTMLElement>(null)
   const { pathname } = useLocation()
-  // On a phone they are wider than the screen: where one is, is in sight.
+  // On a phone they are wider than the screen: where one is, is in sight. Only they move, and not the page with them.
   useEffect(() => {
-    nav.current?.querySelector('[aria-current="page"]')?.scrollIntoView?.({ block: 'nearest', inline: 'center' })
+    const here = nav.current?.querySelector('[aria-current="page"]')?.getBoundingClientRect()
+    const row = nav.current?.getBoundingClientRect()
+    if (nav.current && here && row) nav.current.scrollLeft += here.left + here.width / 2 - (row.left + row.width / 2)
   }, [pathname])
   return (
     <nav ref={nav} className={styles.nav} aria-label={name}>

@@ -139,12 +139,15 @@ function Preview({ rows, tooSlow }: { rows: readonly TranscribedCooling[]; tooSl
     { key: 'note', title: say('note'), cell: ({ note }) => note },
   ]
   return (
-    <DataTable
-      caption={say('preview')}
-      columns={columns}
-      rows={rows.slice(0, SHOWN)}
-      rowKey={({ line }) => String(line)}
-      isChosen={(row) => tooSlow.has(row)}
-    />
+    <>
+      <h2 className="title">{say('preview')}</h2>
+      <DataTable
+        caption={say('preview')}
+        columns={columns}
+        rows={rows.slice(0, SHOWN)}
+        rowKey={({ line }) => String(line)}
+        isChosen={(row) => tooSlow.has(row)}
+      />
+    </>
   )
 }

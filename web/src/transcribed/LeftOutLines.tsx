@@ -33,12 +33,15 @@ export function LeftOutLines({ left }: Pick<Understood, 'left'>) {
     },
   ]
   return (
-    <DataTable
-      caption={say('leftOut')}
-      columns={columns}
-      rows={left}
-      rowKey={({ line }) => String(line)}
-      file="left-out"
-    />
+    <>
+      <h2 className="title">{say('leftOut')}</h2>
+      <DataTable
+        caption={say('leftOut')}
+        columns={columns}
+        rows={left}
+        rowKey={({ line }) => String(line)}
+        file="left-out"
+      />
+    </>
   )
 }

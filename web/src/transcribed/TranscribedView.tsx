@@ -107,7 +107,15 @@ export function TranscribedView() {
               <>
                 <Field className={styles.find} label={say('find')} mode="search" value={wanted} onValue={setWanted} />
                 {dishes.length > 1 && (
-                  <DataTable caption={say('byDish')} columns={dishColumns} rows={dishes} rowKey={({ what }) => what} />
+                  <>
+                    <h2 className="title">{say('byDish')}</h2>
+                    <DataTable
+                      caption={say('byDish')}
+                      columns={dishColumns}
+                      rows={dishes}
+                      rowKey={({ what }) => what}
+                    />
+                  </>
                 )}
                 <DataTable
                   caption={say('all')}
