@@ -1,4 +1,4 @@
-import { useLayoutEffect, useRef, type ReactNode } from 'react'
+import { useEffect, useLayoutEffect, useRef, type ReactNode } from 'react'
 
 /** More lines than this do not fit beside the clock in full size. */
 const LINES = 2
@@ -6,17 +6,26 @@ const LINES = 2
 /** The sentence of a view, smaller where it would stand out of the bar. */
 export function ViewTitle({ spoken, children }: { spoken: boolean; children: ReactNode }) {
   const title = useRef<HTMLHeadingElement>(null)
-  const measured = useRef('')
-  useLayoutEffect(() => {
+  const measured = useRef({ text: '', width: 0 })
+  const measure = () => {
     const box = title.current
     if (!box) return
-    const said = `${box.textContent} ${box.clientWidth}`
-    if (said === measured.current) return
-    measured.current = said
+    measured.current = { text: box.textContent, width: box.clientWidth }
     box.removeAttribute('data-long')
     const line = Number.parseFloat(getComputedStyle(box).lineHeight)
     box.toggleAttribute('data-long', box.scrollHeight > (LINES + 0.5) * line)
+  }
+  // To ask for a width has the whole page laid out: only another text is measured as it comes, another width as it is told.
+  useLayoutEffect(() => {
+    if (title.current && title.current.textContent !== measured.current.text) measure()
   })
+  useEffect(() => {
+    const box = title.current
+    if (!box || typeof ResizeObserver === 'undefined') return
+    const seen = new ResizeObserver(() => box.clientWidth !== measured.current.width && measure())
+    seen.observe(box)
+    return () => seen.disconnect()
+  }, [])
   return (
     <h1 ref={title} aria-live={spoken ? 'polite' : undefined}>
       {children}

@@ -12,8 +12,8 @@ import {
   type Kind,
   type Typed,
 } from '@logged-thermal/core'
-import { useShiftQuery } from './api'
 import { allKept, enterAll } from './keep'
+import { useShift } from './kitchen'
 import type { LineData } from './lineData'
 import { stampOfRun } from './run'
 import type { Store } from './store'
@@ -22,7 +22,7 @@ import { tabletNow } from './tabletClock'
 /** Makes a claim of this tablet's, in the name of who is logging. `at` is when it happened; now unless given. */
 export function useClaim() {
   const store = useStore() as Store
-  const shift = useShiftQuery().data?.shift
+  const shift = useShift()
   return useCallback(
     <K extends Kind>(kind: K, about: Id, body: Bodies[K], { at, by }: { at?: number; by?: Id } = {}): AnyClaim => {
       const { connection, tablet, line } = store.getState()

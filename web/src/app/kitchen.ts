@@ -27,11 +27,12 @@ import {
 } from '@logged-thermal/core'
 import type { Reader } from '@logged-thermal/wording'
 import { language } from '../kit/language'
-import { useLearnedQuery, useShiftQuery } from './api'
+import { api, type ShiftNow } from './api'
 import { withKnownMethods } from './knownMethods'
 import { type LineData, type PersonOnList } from './lineData'
 import { useAsOf } from './now'
-import { foldUnsent } from './refusedHere'
+import type { Waiting } from './outbox'
+import { foldUnsent, type Unsent } from './refusedHere'
 import { useAppSelector, type RootState } from './store'
 
 /** A batch as it stands now: its facts, what core finds, and what it asks for. */
@@ -49,16 +50,32 @@ export function useLine(): LineData | null {
   return useAppSelector(selectLine)
 }
 
-/** One folded kitchen for every part of the page that asks. */
+/** What was folded last, of which Line and which entries. */
+let last: { line: LineData; unsent: readonly Waiting[]; folded: Unsent } | null = null
+
+/** One folded kitchen for every part of the page that asks: the very same one until another entry is in it. */
 const selectUnsent = createSelector(
   [(state: RootState) => state.line, (state: RootState) => state.outbox],
-  (line, outbox) => {
+  (line, outbox): Unsent | null => {
     if (!line) return null
     const unsent = outbox.filter(({ refusal, seq }) => refusal === null && (seq === null || seq > line.seq))
+    if (last?.line === line && isFoldedAlike(last, unsent)) return last.folded
     const folded = foldUnsent(line, unsent)
-    return { ...folded, line: withKnownMethods(folded.line) }
+    last = { line, unsent, folded: { ...folded, line: withKnownMethods(folded.line) } }
+    return last.folded
   },
 )
+
+/** Whether the same entries are folded the same: that one was recorded meanwhile changes nothing, unless it was thought refused. */
+function isFoldedAlike(before: { unsent: readonly Waiting[]; folded: Unsent }, unsent: readonly Waiting[]): boolean {
+  return (
+    unsent.length === before.unsent.length &&
+    unsent.every(({ claim, seq }, i) => {
+      const was = before.unsent[i]!
+      return claim === was.claim && ((seq === null) === (was.seq === null) || !before.folded.refused.has(claim.id))
+    })
+  )
+}
 
 const selectLine = (state: RootState) => selectUnsent(state)?.line ?? null
 
@@ -71,9 +88,18 @@ const NONE_REFUSED: ReadonlyMap<Id, Refusal> = new Map()
 
 const NOTHING_LEARNED: Means['learned'] = {}
 
+// The page asks for both once (`shell/App.tsx`); what looks at them is everywhere, and only looks.
+const selectLearned = api.endpoints.learned.select()
+const selectShift = api.endpoints.shift.select()
+
+/** The shift of this tablet; null: none is open, or it is not known yet. */
+export function useShift(): ShiftNow['shift'] {
+  return useAppSelector((state) => selectShift(state).data?.shift ?? null)
+}
+
 /** What this kitchen has to cool with, and what its own coolings say. */
 export function useMeans(line: LineData | null): Means {
-  const learned = useLearnedQuery(undefined, { pollingInterval: 3_600_000 }).data?.learned ?? NOTHING_LEARNED
+  const learned = useAppSelector((state) => selectLearned(state).data?.learned) ?? NOTHING_LEARNED
   const units = line?.units
   return useMemo(() => meansOf(units ?? NO_UNITS, learned), [units, learned])
 }
@@ -173,10 +199,12 @@ function firstProbe(instruments: readonly InstrumentState[], now: Instant): Inst
   return probes.find((probe) => canProve(instrumentStanding(probe, now))) ?? probes[0] ?? null
 }
 
+/** A day, and how times are written, are looked at so often, ms: by everything that writes one. */
+const SLOWLY = 10_000
+
 export function useHand(line: LineData | null): Hand {
   const tablet = useAppSelector((state) => state.tablet)
-  const { data } = useShiftQuery()
-  const shift = data?.shift ?? null
+  const shift = useShift()
   const person = line?.people.find(({ id }) => id === (tablet.person ?? shift?.person)) ?? null
   const first = useAsOf((now) => firstProbe(line?.instruments ?? [], now), 60_000)
   const readsOnly = line?.people.find(({ id }) => id === shift?.person)?.role === 'inspector'
@@ -184,8 +212,8 @@ export function useHand(line: LineData | null): Hand {
   const scale: TemperatureScale = (person && tablet.units[person.id]) || (line?.kitchen.unit ?? 'C')
   const zone = line?.kitchen.zone ?? 'UTC'
   const versions = line?.limits?.versions
-  const hours = useAsOf((now) => limitsAt(versions ?? [], now)?.practice.clock ?? 24)
-  const today = useAsOf((now) => dayOf(now, zone))
+  const hours = useAsOf((now) => limitsAt(versions ?? [], now)?.practice.clock ?? 24, SLOWLY)
+  const today = useAsOf((now) => dayOf(now, zone), SLOWLY)
   const reader = useMemo((): Reader => ({ scale, zone, locale: language, hours, today }), [scale, zone, hours, today])
   return {
     person,

@@ -54,6 +54,7 @@ import { UnitQuestion } from '../board/UnitQuestion'
 import { useReading } from '../board/useReading'
 import { WarmUpLine } from './WarmUpLine'
 import { WhyList } from './WhyList'
+import { useSteady } from '../kit/steady'
 import { Whole } from '../kit/Whole'
 import styles from './bench.module.css'
 import { Notice } from '../kit/Notice'
@@ -73,8 +74,9 @@ export function Bench() {
   const one = id ? judged.find(({ batch }) => batch.id === id) : judged[0]
   const isQuick = useAsOf((at) => one !== undefined && countsSeconds(one, at))
   const now = useNow(isQuick ? 1000 : SLOW)
+  const others = useMemo(() => judged.filter((other) => other !== one), [judged, one])
   if (!one) return <NoBatch id={id ?? null} />
-  return <BenchOf key={one.batch.id} one={one} others={judged.filter((other) => other !== one)} now={now} />
+  return <BenchOf key={one.batch.id} one={one} others={others} now={now} />
 }
 
 /** Off the heat, with nothing due, so often is enough, ms. */
@@ -142,7 +144,9 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
   const window = useMemo(() => windowOf(batch, findings), [batch, findings])
   const centre = lastRead ? shownIn(celsiusOf(lastRead.value.typed), scale) : shownIn(window.floor ? 60 : 30, scale)
   const { cooking } = phase
-  const guide = guideOf(batch, now, useInstructions(batch), useLine()?.tools)
+  const instructions = useInstructions(batch)
+  const tools = useLine()?.tools
+  const guide = useMemo(() => guideOf(batch, now, instructions, tools), [batch, now, instructions, tools])
   const onHeat = cooking && phase.of === 'mixture'
   const flash = useHeatAlerts(onHeat ? heatSignal(window, now) : coolSignal(guide, one.forecast, now))
   const awake = useWakeLock(cooking)
@@ -159,6 +163,7 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
     else if (edge === 'done' && endsHeat(step)) setSheet({ off: { step } })
     else enter('step-marked', batch.id, { step, edge, reason })
   }
+  const toSteps = useSteady(() => setSheet('steps'))
   const made = useAppSelector(({ justMade }) => justMade)
   const fresh = useAsOf((at) => made?.about.id === batch.id && at - made.madeAt < UNDO_MS)
   const done = fresh && made && made.kind !== 'reading-taken' ? made : null
@@ -188,7 +193,7 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
         <div className={styles.work}>
           <PotStrip others={others} now={now} reader={reader} half={half} />
           <div className={styles.pane}>
-            <StepRail guide={guide} findings={findings} reader={reader} onStep={() => setSheet('steps')} />
+            <StepRail guide={guide} findings={findings} reader={reader} onStep={toSteps} />
             <TraceChart
               batch={batch}
               findings={findings}

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react'
+import { memo, useEffect, useRef, useState } from 'react'
 import { mixtureTrace, type BatchState, type Finding } from '@logged-thermal/core'
 import { checkTitle, degrees, type Reader, benchMessages } from '@logged-thermal/wording'
 import { Glyph } from '../parts/Glyph'
@@ -10,7 +10,15 @@ const say = speaks(benchMessages)
 const SHOWN_MS = 3000
 
 /** The reading that closes a gate fills the header for three seconds: what is to be done next stays in sight below it. */
-export function GateBanner({ batch, findings, reader }: { batch: BatchState; findings: Finding[]; reader: Reader }) {
+export const GateBanner = memo(function GateBanner({
+  batch,
+  findings,
+  reader,
+}: {
+  batch: BatchState
+  findings: Finding[]
+  reader: Reader
+}) {
   const proven = findings
     .filter(({ standing, deciding }) => standing === 'proven' && deciding.length > 0)
     .map(({ check }) => check.key)
@@ -41,4 +49,4 @@ export function GateBanner({ batch, findings, reader }: { batch: BatchState; fin
       <span className={styles.temp}>{degrees(last.celsius, reader, sense)}</span>
     </div>
   )
-}
+})

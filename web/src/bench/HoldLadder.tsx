@@ -1,3 +1,4 @@
+import { memo } from 'react'
 import { readingsOf, stillNeeds, type Finding } from '@logged-thermal/core'
 import {
   degrees,
@@ -20,7 +21,15 @@ const FULL_MS = 180_000
  * Every row of the floor with what it still takes at the present temperature, second by second, if the pot stays there.
  * Rows are never mixed: each is met or it is not.
  */
-export function HoldLadder({ floor, now, reader }: { floor: Finding; now: number; reader: Reader }) {
+export const HoldLadder = memo(function HoldLadder({
+  floor,
+  now,
+  reader,
+}: {
+  floor: Finding
+  now: number
+  reader: Reader
+}) {
   const { check, ladder, because } = floor
   const { rule } = check.limit
   if (floor.standing === 'proven') return null
@@ -53,7 +62,7 @@ export function HoldLadder({ floor, now, reader }: { floor: Finding; now: number
       </ol>
     </section>
   )
-}
+})
 
 function Accrued({ floor, now, reader }: { floor: Finding; now: number; reader: Reader }) {
   const { because, check } = floor

@@ -1,3 +1,4 @@
+import { memo } from 'react'
 import { useNavigate } from 'react-router'
 import { isPressing } from '@logged-thermal/core'
 import { type Reader, asksWords, benchMessages } from '@logged-thermal/wording'
@@ -21,7 +22,7 @@ interface Props {
 }
 
 /** The other pots, one tap away, the one that needs somebody next in front. */
-export function PotStrip({ others, now, reader, half }: Props) {
+export const PotStrip = memo(function PotStrip({ others, now, reader, half }: Props) {
   const navigate = useNavigate()
   const live = others.filter(({ asks }) => asks.kind !== 'keep' && asks.kind !== 'held')
   if (live.length === 0) return null
@@ -57,4 +58,4 @@ export function PotStrip({ others, now, reader, half }: Props) {
       )}
     </nav>
   )
-}
+})

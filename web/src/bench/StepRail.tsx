@@ -1,4 +1,4 @@
-import { useEffect, useRef } from 'react'
+import { memo, useEffect, useRef } from 'react'
 import { isGate, type Finding, type Guide, type GuideStep } from '@logged-thermal/core'
 import {
   checkTitle,
@@ -33,7 +33,7 @@ interface Chamber {
 }
 
 /** Where the batch is: every step, and at each that has gates, how they stand. Tapped, a step says all about it. */
-export function StepRail({ guide, findings, reader, onStep }: Props) {
+export const StepRail = memo(function StepRail({ guide, findings, reader, onStep }: Props) {
   const rail = useRef<HTMLOListElement>(null)
   const at = guide.now?.key
   useEffect(() => {
@@ -75,7 +75,7 @@ export function StepRail({ guide, findings, reader, onStep }: Props) {
         ))}
     </ol>
   )
-}
+})
 
 /** A cooling has a chamber for each of its stages; every other step has one. */
 function chambersOf(step: GuideStep, findings: readonly Finding[]): Chamber[] {

@@ -10,7 +10,7 @@ import {
   type ChartOptions,
   type Plugin,
 } from 'chart.js'
-import { useMemo } from 'react'
+import { memo, useMemo } from 'react'
 import { Line } from 'react-chartjs-2'
 import { floorOf, mixtureTrace, timelineOf, type BatchState, type Finding, type HeatWindow } from '@logged-thermal/core'
 import { clock, coolingDeeds, degrees, type Reader, benchMessages } from '@logged-thermal/wording'
@@ -52,7 +52,7 @@ interface Props {
 }
 
 /** The trace on glass: filled by temperature as far as it was read, with the floor or the gates it has to pass. */
-export function TraceChart({ batch, findings, now, reader, explained, heat, futures }: Props) {
+export const TraceChart = memo(function TraceChart({ batch, findings, now, reader, explained, heat, futures }: Props) {
   const trace = useMemo(() => mixtureTrace(batch), [batch])
   const pans = useMemo(() => otherPans(batch), [batch])
   const floor = floorOf(findings)
@@ -97,7 +97,7 @@ export function TraceChart({ batch, findings, now, reader, explained, heat, futu
       />
     </div>
   )
-}
+})
 
 function otherPans(batch: BatchState): Marks['pans'] {
   const { read, slowest } = timelineOf(batch).pans

@@ -1,4 +1,4 @@
-import { useEffect, useRef } from 'react'
+import { memo, useEffect, useRef } from 'react'
 import type { BatchState, Finding } from '@logged-thermal/core'
 import {
   checkTitle,
@@ -31,7 +31,7 @@ interface Props {
 }
 
 /** Every check with its standing and the reason; tapped, it says what decides it and what reading would prove it. */
-export function WhyList({ batch, findings, reader, explained, onExplain }: Props) {
+export const WhyList = memo(function WhyList({ batch, findings, reader, explained, onExplain }: Props) {
   return (
     <section className={styles.whyList} aria-label={say('why')}>
       <div className={styles.whyHead}>
@@ -81,7 +81,7 @@ export function WhyList({ batch, findings, reader, explained, onExplain }: Props
       </ul>
     </section>
   )
-}
+})
 
 function Explained({ batch, finding, reader }: { batch: BatchState; finding: Finding; reader: Reader }) {
   const { start, end, deciding } = finding

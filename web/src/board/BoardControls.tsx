@@ -1,6 +1,6 @@
 import { backingWords, boardMessages } from '@logged-thermal/wording'
 import useMediaQuery from '@mui/material/useMediaQuery'
-import { useState } from 'react'
+import { memo, useState } from 'react'
 import { instrumentStanding, measures, type Instant, type InstrumentState } from '@logged-thermal/core'
 import { useHand, useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
@@ -29,7 +29,7 @@ interface Props {
 }
 
 /** With which instrument, when, and in which unit: a key each, on a phone behind one. The instrument is sticky. */
-export function BoardControls(props: Props) {
+export const BoardControls = memo(function BoardControls(props: Props) {
   const narrow = useMediaQuery('(max-width: 599px)')
   const { instrument } = useHand(useLine())
   const [open, setOpen] = useState(false)
@@ -49,7 +49,7 @@ export function BoardControls(props: Props) {
       </Sheet>
     </>
   )
-}
+})
 
 function Controls({ reading: { minutesAgo, setMinutesAgo, scale, setUnit, pan, pans, setPan } }: Props) {
   const line = useLine()

@@ -1,8 +1,9 @@
 import { Suspense, useEffect, type ReactNode } from 'react'
 import { Route, Routes } from 'react-router'
+import { HOUR } from '@logged-thermal/core'
 import { shellMessages } from '@logged-thermal/wording'
 import { LineView } from '../line/LineView'
-import { sentenceOf, useLineQuery, useShiftQuery } from '../app/api'
+import { sentenceOf, useLearnedQuery, useLineQuery, useShiftQuery } from '../app/api'
 import { useAlarms } from '../app/alarms'
 import { useLive } from '../app/live'
 import { useReload } from '../app/reload'
@@ -119,6 +120,7 @@ const ASKED_AGAIN = 4_000
 
 function Kitchen() {
   const { data, error, refetch } = useLineQuery()
+  useLearnedQuery(undefined, { pollingInterval: HOUR })
   useSender()
   useReload()
   useLive()

@@ -75,6 +75,9 @@ export async function onTablet(
     await store.dispatch(api.util.upsertQueryData('shift', undefined, { shift: { person: by, open: true } } as never))
     await store.dispatch(api.util.upsertQueryData('learned', undefined, { learned: {} }))
     await store.dispatch(api.util.upsertQueryData('line', undefined, lineOf(story)))
+    // As the page does: what it knows stays as long as it is open.
+    void store.dispatch(api.endpoints.shift.initiate())
+    void store.dispatch(api.endpoints.learned.initiate())
   })
   render(
     <Provider store={store}>
