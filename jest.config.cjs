@@ -55,6 +55,6 @@ module.exports = {
     project('checker'),
     project('server', withPostgres),
     project('demo', withPostgres),
-    project('web'),
+    project('web', { setupFilesAfterEnv: ['<rootDir>/src/test/ledger.ts'] }),
   ],
 }

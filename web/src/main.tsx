@@ -11,25 +11,38 @@ import { api } from './app/api'
 import { recallEntries } from './app/keep'
 import { keepProgram } from './app/program'
 import { hasSeenAny } from './app/seenHead'
-import { makeStore } from './app/store'
+import { ledgerThere, loadLedger } from './app/ledger'
+import { makeStore, type Store } from './app/store'
 import { openTabs } from './app/tabs'
 import { openMemory } from './memory/database'
 
 document.documentElement.lang = language
-await openMemory()
-const store = makeStore()
-await recallEntries(store.dispatch)
-openTabs(store)
-// Neither waits for the other, nor for the first drawing. A tablet that had no Line yet is not told one.
-void store.dispatch(api.endpoints.shift.initiate(undefined, { subscribe: false }))
-if (hasSeenAny()) void store.dispatch(api.endpoints.line.initiate(undefined, { subscribe: false }))
-if (import.meta.env.PROD) void keepProgram(store)
-createRoot(document.getElementById('root')!).render(
-  <StrictMode>
-    <Provider store={store}>
-      <BrowserRouter>
-        <App />
-      </BrowserRouter>
-    </Provider>
-  </StrictMode>,
-)
+void begin()
+
+/** Not while this module is read: what comes later would wait for that, and that for it. */
+async function begin(): Promise<void> {
+  await openMemory()
+  const store = makeStore()
+  await recallEntries(store.dispatch)
+  openTabs(store)
+  // Neither waits for the other, nor for the first drawing. A tablet that had no Line yet is not told one.
+  void store.dispatch(api.endpoints.shift.initiate(undefined, { subscribe: false }))
+  if (hasSeenAny()) void store.dispatch(api.endpoints.line.initiate(undefined, { subscribe: false }))
+  const comesLedger = loadLedger().then(() => store.dispatch(ledgerThere.actions.came()))
+  // What was entered here before stands in what is drawn first.
+  if (store.getState().outbox.length > 0) await comesLedger
+  if (import.meta.env.PROD) void keepProgram(store)
+  draw(store)
+}
+
+function draw(store: Store): void {
+  createRoot(document.getElementById('root')!).render(
+    <StrictMode>
+      <Provider store={store}>
+        <BrowserRouter>
+          <App />
+        </BrowserRouter>
+      </Provider>
+    </StrictMode>,
+  )
+}

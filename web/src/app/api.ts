@@ -26,7 +26,8 @@ import type {
 } from '@logged-thermal/core'
 import type { ChangesAnswer, LogAnswer, TrendsAnswer } from './logAnswers'
 import { isAway, readClock, timed, wholeLine } from './asked'
-import { foldLine, type LineData } from './lineData'
+import { loadLedger } from './ledger'
+import type { LineData } from './lineData'
 import { recallLine } from './recallLine'
 import { speaks } from '../kit/language'
 
@@ -202,7 +203,11 @@ export const api = createApi({
         const told = await wholeLine('line', async (path) => ask(path))
         const { line, heardMeanwhile } = getState() as { line: LineData | null; heardMeanwhile: SealedEntry[] | null }
         // An answer that was long on its way does not know what the stream has told meanwhile.
-        if (told.data) return { ...told, data: Object.freeze((heardMeanwhile ?? []).reduce(foldLine, told.data)) }
+        if (told.data) {
+          if (!heardMeanwhile?.length) return told
+          const { foldLine } = await loadLedger()
+          return { ...told, data: Object.freeze(heardMeanwhile.reduce(foldLine, told.data)) }
+        }
         // What is shown already is newer than what was kept of it.
         if (!isAway(told.error) || line) return told
         const kept = await recallLine()

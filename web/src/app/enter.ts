@@ -2,18 +2,10 @@ import { useCallback } from 'react'
 import { useStore } from 'react-redux'
 import { useNavigate, type NavigateOptions } from 'react-router'
 import { v7 as uuid } from 'uuid'
-import {
-  celsiusOf,
-  kinds,
-  readByOf,
-  type AnyClaim,
-  type Bodies,
-  type Id,
-  type Kind,
-  type Typed,
-} from '@logged-thermal/core'
+import { celsiusOf, readByOf, type AnyClaim, type Bodies, type Id, type Kind, type Typed } from '@logged-thermal/core'
 import { allKept, enterAll } from './keep'
 import { useShift } from './kitchen'
+import { ledger } from './ledger'
 import type { LineData } from './lineData'
 import { stampOfRun } from './run'
 import type { Store } from './store'
@@ -26,6 +18,7 @@ export function useClaim() {
   return useCallback(
     <K extends Kind>(kind: K, about: Id, body: Bodies[K], { at, by }: { at?: number; by?: Id } = {}): AnyClaim => {
       const { connection, tablet, line } = store.getState()
+      const { v, about: type } = ledger().kinds[kind]
       const kitchen = line?.kitchen.id ?? ''
       const madeAt = Math.round(tabletNow() + connection.offsetMs)
       const when = Math.round(at ?? madeAt)
@@ -33,8 +26,8 @@ export function useClaim() {
         id: uuid(),
         kitchen,
         kind,
-        v: kinds[kind].v,
-        about: { type: kinds[kind].about, id: about },
+        v,
+        about: { type, id: about },
         at: when,
         madeAt,
         by: by ?? tablet.person ?? shift?.person ?? '',

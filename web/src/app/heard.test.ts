@@ -48,4 +48,21 @@ describe('what the stream tells', () => {
     expect(taken(entry(8), null)).toEqual([])
     expect(heard(null, entryHeard(entry(8)))).toBeNull()
   })
+
+  it('waits for the code that folds it, and then comes in its order', async () => {
+    await jest.isolateModulesAsync(async () => {
+      const page = await import('./heard')
+      const { isLedgerThere, loadLedger } = await import('./ledger')
+      expect(isLedgerThere()).toBe(false)
+      const told: number[] = []
+      for (const seq of [8, 9])
+        page.takeEntry(entry(seq))(
+          (action) => told.push((action as ReturnType<typeof entryHeard>).payload.seal.seq),
+          () => ({ line: { ...line, seq: 7 + told.length } }),
+        )
+      expect(told).toEqual([])
+      await loadLedger()
+      expect(told).toEqual([8, 9])
+    })
+  })
 })

@@ -1,7 +1,8 @@
 import { createAction, type UnknownAction } from '@reduxjs/toolkit'
 import type { SealedEntry } from '@logged-thermal/core'
 import { api } from './api'
-import { foldLine, type LineData } from './lineData'
+import { isLedgerThere, ledger, loadLedger } from './ledger'
+import type { LineData } from './lineData'
 
 /** An entry that the stream has told. */
 export const entryHeard = createAction<SealedEntry>('line/entryHeard')
@@ -12,7 +13,7 @@ export const entryHeard = createAction<SealedEntry>('line/entryHeard')
  */
 export function heard(state: LineData | null = null, action: UnknownAction): LineData | null {
   if (api.endpoints.line.matchFulfilled(action)) return action.payload
-  return state && entryHeard.match(action) ? foldLine(state, action.payload) : state
+  return state && entryHeard.match(action) ? ledger().foldLine(state, action.payload) : state
 }
 
 /** What the stream has told since the Line was asked for, while that is on its way; null: nobody has asked. */
@@ -25,9 +26,11 @@ export function heardMeanwhile(state: SealedEntry[] | null = null, action: Unkno
 
 /** Folds an entry that arrived into what is shown; after a gap everything is fetched anew. */
 export function takeEntry(entry: SealedEntry) {
-  return (dispatch: (action: UnknownAction) => unknown, getState: () => { line: LineData | null }) => {
+  return (dispatch: (action: UnknownAction) => unknown, getState: () => { line: LineData | null }): void => {
     const { line } = getState()
     if (!line) return
+    // In the order in which they came: each waits for the same.
+    if (!isLedgerThere()) return void loadLedger().then(() => takeEntry(entry)(dispatch, getState))
     // It may be the shift of this tablet that ended.
     if (entry.claim.kind === 'role-given') dispatch(api.util.invalidateTags(['shift']))
     if (entry.seal.seq > line.seq + 1 || namesStranger(line, entry)) dispatch(api.util.invalidateTags(['line']))

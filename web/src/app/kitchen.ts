@@ -28,11 +28,12 @@ import {
 import type { Reader } from '@logged-thermal/wording'
 import { language } from '../kit/language'
 import { api, type ShiftNow } from './api'
+import { ledger } from './ledger'
 import { withKnownMethods } from './knownMethods'
 import { type LineData, type PersonOnList } from './lineData'
 import { useAsOf } from './now'
 import type { Waiting } from './outbox'
-import { foldUnsent, type Unsent } from './refusedHere'
+import type { Unsent } from './refusedHere'
 import { useAppSelector, type RootState } from './store'
 
 /** A batch as it stands now: its facts, what core finds, and what it asks for. */
@@ -55,12 +56,13 @@ let last: { line: LineData; unsent: readonly Waiting[]; folded: Unsent } | null 
 
 /** One folded kitchen for every part of the page that asks: the very same one until another entry is in it. */
 const selectUnsent = createSelector(
-  [(state: RootState) => state.line, (state: RootState) => state.outbox],
-  (line, outbox): Unsent | null => {
+  [(state: RootState) => state.line, (state: RootState) => state.outbox, (state: RootState) => state.ledgerThere],
+  (line, outbox, isThere): Unsent | null => {
     if (!line) return null
+    if (!isThere) return { line: withKnownMethods(line), refused: NONE_REFUSED }
     const unsent = outbox.filter(({ refusal, seq }) => refusal === null && (seq === null || seq > line.seq))
     if (last?.line === line && isFoldedAlike(last, unsent)) return last.folded
-    const folded = foldUnsent(line, unsent)
+    const folded = ledger().foldUnsent(line, unsent)
     last = { line, unsent, folded: { ...folded, line: withKnownMethods(folded.line) } }
     return last.folded
   },
@@ -207,6 +209,7 @@ export function useHand(line: LineData | null): Hand {
   const shift = useShift()
   const person = line?.people.find(({ id }) => id === (tablet.person ?? shift?.person)) ?? null
   const first = useAsOf((now) => firstProbe(line?.instruments ?? [], now), 60_000)
+  const isThere = useAppSelector(({ ledgerThere }) => ledgerThere)
   const readsOnly = line?.people.find(({ id }) => id === shift?.person)?.role === 'inspector'
   const { instrument } = tablet
   const scale: TemperatureScale = (person && tablet.units[person.id]) || (line?.kitchen.unit ?? 'C')
@@ -222,7 +225,7 @@ export function useHand(line: LineData | null): Hand {
         ? first
         : (line?.instruments.find(({ id, gone }) => id === instrument.id && !gone) ?? null),
     reader,
-    open: (shift?.open ?? false) && !readsOnly,
+    open: (shift?.open ?? false) && !readsOnly && isThere,
     readsOnly,
   }
 }

@@ -1,6 +1,7 @@
 import { v7 as uuid } from 'uuid'
 import { NOTHING_YET, type AnyClaim, type BatchState, type Seal } from '@logged-thermal/core'
-import { foldLine, type LineData } from './lineData'
+import { foldLine } from './foldLine'
+import type { LineData } from './lineData'
 
 const batch = { id: uuid(), ...NOTHING_YET } as unknown as BatchState
 const line: LineData = {

@@ -2,7 +2,8 @@ import { DAY, type Id } from '@logged-thermal/core'
 import { keptAnswer } from '../memory/answers'
 import { inTime, READS_WITHIN } from '../memory/database'
 import { keptLine } from '../memory/line'
-import { foldLine, type LineData } from './lineData'
+import { loadLedger } from './ledger'
+import type { LineData } from './lineData'
 
 /** The Line of this tablet's shift as it knows it without the server; null: it has kept none. */
 export async function recallLine(): Promise<LineData | null> {
@@ -10,5 +11,7 @@ export async function recallLine(): Promise<LineData | null> {
   const reading = keptLine<LineData>().catch(() => null)
   const kept = await inTime(reading, null, READS_WITHIN)
   if (kept?.line.kitchen.id !== answered?.shift?.kitchen) return null
-  return kept && Object.freeze(kept.heard.reduce(foldLine, kept.line))
+  if (!kept) return null
+  const { foldLine } = await loadLedger()
+  return Object.freeze(kept.heard.reduce(foldLine, kept.line))
 }

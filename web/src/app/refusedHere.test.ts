@@ -3,7 +3,7 @@ import { kinds, type AnyClaim } from '@logged-thermal/core'
 import { acts, deeds } from '../../../core/src/test/deeds'
 import { History } from '../../../core/src/test/history'
 import { COOK, KitchenStory, lineOf } from '../test/tablet'
-import { foldLine } from './lineData'
+import { foldLine } from './foldLine'
 import { foldUnsent, refusedHere } from './refusedHere'
 
 /** A tablet without the server says of each entry what the server will say of it later. */

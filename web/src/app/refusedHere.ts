@@ -1,6 +1,6 @@
 import { admit, kinds, type AnyClaim, type Id, type Read, type Refusal, type States } from '@logged-thermal/core'
-import { foldLine, kitchenOf, type LineData } from './lineData'
-import type { Waiting } from './outbox'
+import { foldLine } from './foldLine'
+import { kitchenOf, type LineData } from './lineData'
 
 /** A Line with what waits on this tablet folded on top, and what of that the server will not take. */
 export interface Unsent {
@@ -9,7 +9,7 @@ export interface Unsent {
 }
 
 /** Folds what waits as the server will take it: what it would refuse, as far as this tablet knows, moves nothing. */
-export function foldUnsent(line: LineData, unsent: readonly Pick<Waiting, 'claim' | 'seq'>[]): Unsent {
+export function foldUnsent(line: LineData, unsent: readonly { claim: AnyClaim; seq: number | null }[]): Unsent {
   const refused = new Map<Id, Refusal>()
   let folded = line
   for (const { claim, seq } of unsent) {

@@ -1,4 +1,5 @@
-import { DAY, dayOf, kinds, type AnyClaim, type Id, type Instant } from '@logged-thermal/core'
+import { DAY, dayOf, type AnyClaim, type Id, type Instant } from '@logged-thermal/core'
+import { ledger } from './ledger'
 
 /** What the server has acknowledged is kept here so long: a server that was restored from a backup may lack it. */
 const KEPT_FOR = 14 * DAY
@@ -31,7 +32,7 @@ export function sentSince(kitchen: Id, since: Instant): AnyClaim[] {
   return places()
     .filter((place) => place >= PLACE + dayOf(since, 'UTC'))
     .flatMap(read)
-    .filter((claim) => claim.kitchen === kitchen && claim.madeAt >= since && !kinds[claim.kind].signed)
+    .filter((claim) => claim.kitchen === kitchen && claim.madeAt >= since && !ledger().kinds[claim.kind].signed)
 }
 
 function forgetBefore(at: Instant): void {

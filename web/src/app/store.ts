@@ -6,6 +6,7 @@ import { drafts, keepDrafts } from './drafts'
 import { connection } from './connection'
 import { heard, heardMeanwhile } from './heard'
 import { justMade } from './justMade'
+import { ledgerThere } from './ledger'
 import { outbox } from './outbox'
 import { keepOffset } from './keptOffset'
 import { overlay } from './overlay'
@@ -24,6 +25,7 @@ export function makeStore() {
       drafts: drafts.reducer,
       heardMeanwhile,
       justMade: justMade.reducer,
+      ledgerThere: ledgerThere.reducer,
       line: heard,
       outbox: outbox.reducer,
       overlay: overlay.reducer,

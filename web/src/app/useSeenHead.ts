@@ -4,6 +4,7 @@ import { HOUR, type Id } from '@logged-thermal/core'
 import { api } from './api'
 import { connection } from './connection'
 import { enterAll } from './keep'
+import { loadLedger } from './ledger'
 import type { LineData } from './lineData'
 import { headFound, rememberedHead, rememberHead } from './seenHead'
 import { sentSince } from './sentBefore'
@@ -44,7 +45,9 @@ async function hold(store: Store, line: LineData): Promise<void> {
   if (hashThere === undefined) return
   const found = headFound(seen, { seq: line.seq, restored: line.restored?.at ?? null, hashThere })
   if (found === 'set back') store.dispatch(connection.actions.foundSetBack({ seen: seen.seq, ends: line.seq }))
-  if (found === 'restored') sendAgain(store, id, line.restored!.backupMade - BEFORE_BACKUP)
+  if (found !== 'restored') return
+  await loadLedger()
+  sendAgain(store, id, line.restored!.backupMade - BEFORE_BACKUP)
 }
 
 /** The hash of an entry; null where there is none; undefined where the server does not answer. */

@@ -16,7 +16,7 @@ export function later<Props extends object, Name extends string>(
 }
 
 /** Asks again while the server is away: what was asked for is shown once it is back. */
-async function untilThere<T>(load: () => Promise<T>): Promise<T> {
+export async function untilThere<T>(load: () => Promise<T>): Promise<T> {
   for (;;) {
     const there = await load().catch(() => null)
     if (there !== null) return there

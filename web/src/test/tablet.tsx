@@ -7,7 +7,8 @@ import { CHEF, COOK, KitchenStory, LEAD, OTHER } from '../../../core/src/test/ki
 import { TEN } from '../../../core/src/test/traces'
 import { api } from '../app/api'
 import { clockTold } from '../app/clock'
-import { foldLine, type LineData } from '../app/lineData'
+import { foldLine } from '../app/foldLine'
+import type { LineData } from '../app/lineData'
 import { makeStore, type Store } from '../app/store'
 import { KitProvider } from '../kit/KitProvider'
 

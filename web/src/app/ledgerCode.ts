@@ -1,0 +1,3 @@
+export { kinds } from '@logged-thermal/core'
+export { foldLine } from './foldLine'
+export { foldUnsent } from './refusedHere'
