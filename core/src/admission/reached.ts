@@ -100,8 +100,11 @@ function isToldAfter(claim: AnyClaim, read: Read): boolean {
     case 'step-marked':
       return batches.some((of) => isAfter(puts(of)))
     case 'portioned': {
+      // Of a batch that is not there: admission says so, and nothing follows from it.
+      const [of] = batches
+      if (!of) return false
       // Where nobody told which tool it went through, it counts as each of the kind.
-      const untold = untoldOf(batches[0]!, tools, (id) => read('batch', id), claim.at)
+      const untold = untoldOf(of, tools, (id) => read('batch', id), claim.at)
       const since = Math.min(...untold.map(({ at }) => at))
       return untold.length > 0 && tools.some(({ uses }) => uses.some(({ at }) => at >= since))
     }

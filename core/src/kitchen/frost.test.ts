@@ -1,5 +1,8 @@
 import type { Method } from '../recipe/method/method'
 import { NO_INSTRUCTION } from '../recipe/method/newMethod'
+import { follows } from '../admission/reached'
+import { standingsOf } from '../judgement/batch/disposition'
+import type { AnyClaim, Bodies } from '../ledger/entry'
 import { itemWalls } from '../judgement/dates/walls'
 import { itemStanding } from '../judgement/keeping/itemStanding'
 import { storeOf } from '../admission/guard/storeOf'
@@ -103,6 +106,32 @@ describe('what the frost must not stop', () => {
     const tried = (last: boolean) => () => story.putAway(warm, 30, { ...frozen, last })
     expect(tried(true)).toThrow('not proven to leave')
     expect(tried(false)).toThrow('not proven to leave body.frozen')
+  })
+
+  it('takes no tablet’s word that what the lead released is cold', () => {
+    const story = kitchen()
+    const batch = story.cooked('released')
+    story.read(batch, 100, 20)
+    const at600 = standingsOf(story.kitchen.findings(batch, at(600)))
+    const reason = 'The probe broke; nobody read it again before the night.'
+    story.enter('disposed', batch, 600, { decision: 'release', reason, findings: at600, core: '1' }, { by: LEAD })
+    const item = story.putAway(batch, 605, { unit: FREEZER })
+    const honest = story.kitchen.entries().at(-1)!.claim.body as Bodies['portioned']
+    expect(story.kitchen.read('item', item)!.coldAt).toBeNull()
+    const lie = { ...honest, code: 'lie', frozen: true as const, coldAt: at(300) }
+    for (const said of [lie, { ...lie, coldAt: null, facts: { ...honest.facts, needsCold: false } }])
+      expect(story.post('portioned', idOf('lie'), 606, said).posted).toMatchObject({ code: 'not proven to leave' })
+  })
+
+  it('is of no batch that is not there', () => {
+    const story = kitchen()
+    story.putAway(story.made('pot'), 250)
+    const body = { ...(story.kitchen.entries().at(-1)!.claim.body as Bodies['portioned']), batch: idOf('gone') }
+    const { claim, posted } = story.post('portioned', idOf('of none'), 251, body)
+    expect(posted).toMatchObject({ code: 'not there', field: 'body.batch' })
+    // Nor does what else is to be read for it fail.
+    const world = { zone: 'UTC', limits: story.kitchen.limits, now: at(251) }
+    expect(() => follows(claim as AnyClaim, story.kitchen.read, world)).not.toThrow()
   })
 
   it('is no freezer because somebody says so', () => {

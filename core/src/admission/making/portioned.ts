@@ -1,6 +1,7 @@
 import type { BatchState } from '../../state/batch'
 import type { Read } from '../../state/state'
 import type { Method } from '../../recipe/method/method'
+import type { Claim } from '../../ledger/entry'
 import type { Portioned } from '../../ledger/storeEntries'
 import type { Id } from '../../ledger/subject'
 import { NO_ITEM, putIn } from '../../state/newItem'
@@ -14,6 +15,7 @@ import { parseMeasure, parseSpot } from '../guard/parseStore'
 import { limitsIn } from '../guard/limitsIn'
 import { limitsNow } from '../guard/storeOf'
 import { throughTools } from '../guard/throughTools'
+import type { World } from '../../judgement/world'
 import { untoldBy } from '../../state/tool'
 import { carriedInto, untoldOf } from '../../judgement/lineage/carryOver'
 import { isCleared } from '../../judgement/lineage/cleared'
@@ -72,7 +74,8 @@ export const portioned: KindOf<'portioned'> = {
     ...(unit === null ? [] : [{ type: 'unit' as const, id: unit }]),
   ],
   readsThen: ({ kitchen }, read, world) => [...limitsIn(world), ...throughTools(kitchen, read)],
-  refuse({ about, at, body }, read, world) {
+  refuse(claim, read, world) {
+    const { about, at, body } = claim
     if (read('item', about.id)) return { code: 'already there', field: 'about.id', what: 'item' }
     const shut = needsOpenBatch({ about: { type: 'batch', id: body.batch } }, read)
     if (shut) return { ...shut, field: 'body.batch' } as typeof shut
@@ -86,21 +89,11 @@ export const portioned: KindOf<'portioned'> = {
       return { code: 'move shut', field: 'body.unit', item: body.code, why: 'not a freezer' }
     const cleared = isCleared(batch, world.zone, at)
     // The frost stops its date: what is not proven cold goes on counting.
-    const cold = body.coldAt !== null || !body.facts.needsCold
-    if (body.frozen && !(cleared && cold))
+    if (body.frozen && !(cleared && isCold(foundOf(claim, read, world))))
       return { code: 'not proven to leave', field: 'body.frozen', batch: batch.code }
     return body.last && !cleared ? { code: 'not proven to leave', field: 'body.last', batch: batch.code } : null
   },
-  derive({ at, kitchen, body }, read, world) {
-    const { tools, ingredients } = read('kitchen', kitchen) ?? NEW_KITCHEN
-    const batch = withKnown(read('batch', body.batch)!, ingredients)
-    const carried = carriedInto(batch, tools, (of) => read('batch', of))
-    const method = withOurs(madeBy(batch, body, read)!, ingredients)
-    const untold = untoldOf(batch, tools, (of) => read('batch', of), at)
-    const put = portionOf(batch, method, body, limitsNow(world, read, at)!, world.zone, at, carried)
-    // What a tablet says of it is not taken, also where there is nothing to say.
-    return tools.length > 0 || body.untold ? { ...put, untold } : put
-  },
+  derive: foundOf,
   lateAfter: 30 * MINUTE,
   fact: ({ about, body }) => ({ ...body, item: about.id }),
   folds: {
@@ -137,4 +130,20 @@ export const portioned: KindOf<'portioned'> = {
 function madeBy({ method: ref }: BatchState, { method: id }: Portioned, read: Read): Method | undefined {
   const versions = read('method', id)?.versions
   return versions?.find((method) => method.version === ref.version && canonical(methodRef(method)) === canonical(ref))
+}
+
+/** All of it that follows from the batch. What a tablet says of that is not taken, also where there is nothing to say. */
+function foundOf({ at, kitchen, body }: Claim<'portioned'>, read: Read, world: World) {
+  const { tools, ingredients } = read('kitchen', kitchen) ?? NEW_KITCHEN
+  const batch = withKnown(read('batch', body.batch)!, ingredients)
+  const carried = carriedInto(batch, tools, (of) => read('batch', of))
+  const method = withOurs(madeBy(batch, body, read)!, ingredients)
+  const untold = untoldOf(batch, tools, (of) => read('batch', of), at)
+  const put = portionOf(batch, method, body, limitsNow(world, read, at)!, world.zone, at, carried)
+  return tools.length > 0 || body.untold ? { ...put, untold } : put
+}
+
+/** Whether it is proven cold, or need not be. */
+function isCold({ coldAt, facts }: Pick<Portioned, 'coldAt' | 'facts'>): boolean {
+  return coldAt !== null || !facts.needsCold
 }
