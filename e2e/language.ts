@@ -5,10 +5,12 @@ import * as core from '@logged-thermal/core'
 export async function given(page: Page): Promise<{ texts: Set<string>; words: Set<string> }> {
   const answers = await page.evaluate(() =>
     Promise.all(
-      ['line', 'store', 'people', 'shift', `log/transcribed?from=0&to=${Date.now()}`].map(async (path): Promise<unknown> => {
-        const answer = await fetch(`/api/${path}`)
-        return answer.ok ? answer.json() : null
-      }),
+      ['line', 'store', 'people', 'shift', `log/transcribed?from=0&to=${Date.now()}`].map(
+        async (path): Promise<unknown> => {
+          const answer = await fetch(`/api/${path}`)
+          return answer.ok ? answer.json() : null
+        },
+      ),
     ),
   )
   const texts = [...stringsIn([...answers, core]), ...CALENDAR]
