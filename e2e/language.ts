@@ -5,7 +5,7 @@ import * as core from '@logged-thermal/core'
 export async function given(page: Page): Promise<{ texts: Set<string>; words: Set<string> }> {
   const answers = await page.evaluate(() =>
     Promise.all(
-      ['line', 'store', 'people', 'shift', `log/transcribed?from=0&to=${Date.now()}`].map(
+      ['line', 'store', 'people', 'shift', `log/transcribed?from=${Date.now() - 1e10}&to=${Date.now()}`].map(
         async (path): Promise<unknown> => {
           const answer = await fetch(`/api/${path}`)
           return answer.ok ? answer.json() : null

@@ -33,8 +33,12 @@ test('three bakes read in the middle validate it; then oven, minutes and look cl
     await tap(page, 'Folded together')
     await tap(page, 'Into the oven')
     await kitchen.passes(20, page)
-    if (core !== null) await tapReading(page, core)
+    if (core !== null) {
+      await tapReading(page, core)
+      await expect(page.getByText(`${core}°C logged`)).toBeVisible()
+    }
     await tap(page, /^Out, oven at 180°/)
+    await expect(page.getByRole('button', { name: /^Out, oven at 180°/ })).toHaveCount(0)
   }
   for (const core of [94.2, 95.1, 93.6]) await bake(core)
   // What was tapped is sent before anybody else looks.
