@@ -102,9 +102,14 @@ function mayPostFor(claim: AnyClaim, { may }: KindOf<Kind>, { postedBy }: Author
   return postedBy.id === claim.by || may.includes('cook')
 }
 
+/** Whether it is told at second hand, as what is copied from paper. */
+export function isSecondHand(claim: AnyClaim): boolean {
+  return kindOf<Kind>(claim).secondHand?.(claim) === true
+}
+
 /** What is told at second hand; and who lets their own entries count, where the house asks for a second pair of eyes. */
 function needsSecond(claim: AnyClaim, kind: KindOf<Kind>, { limits, now }: Author, read: Read): boolean {
-  if (kind.secondHand?.(claim)) return true
+  if (isSecondHand(claim)) return true
   if (!kind.letsCount?.(claim, read).includes(claim.by)) return false
   return limitsAt(read('limits', limits)?.versions ?? [], now)?.practice.secondPin === true
 }

@@ -1,7 +1,7 @@
 import type { Instant } from '../ground/instant'
 import { offsetMinutes } from '../ground/zone'
 import { canonical } from '../ground/canonical'
-import { admit, parseClaim, type Author } from '../admission/admission'
+import { admit, isSecondHand, parseClaim, type Author } from '../admission/admission'
 import { asFolded, differencesOf, kindOf, touches, upcast } from '../admission/kinds'
 import type { KindOf } from '../admission/guard/kindOf'
 import { contestedWith, contradictedBy, isOfWhatHappened, type OutOfSight } from '../admission/contest'
@@ -144,8 +144,10 @@ function asHappened(claim: AnyClaim, author: Author, read: Read): AnyClaim | nul
 }
 
 /** A second pair of eyes is somebody else's, who works here and does not only read. */
-function secondOf({ by }: AnyClaim, { kitchen, secondedBy }: Poster, book: Book): Id | null {
-  if (!secondedBy || secondedBy === by) return null
+function secondOf(claim: AnyClaim, { kitchen, secondedBy, postedBy }: Poster, book: Book): Id | null {
+  if (!secondedBy || secondedBy === claim.by) return null
+  // A name is tapped without a PIN: of what is told at second hand, whose shift it is would else be both.
+  if (secondedBy === postedBy && isSecondHand(claim)) return null
   return DEPUTIES.some((role) => role === actorOf(secondedBy, kitchen, book)) ? secondedBy : null
 }
 

@@ -30,6 +30,16 @@ describe('what is copied from paper', () => {
     })
   })
 
+  it('is not taken in a name that was only tapped, with nobody looking on but whose shift it is', () => {
+    const story = new KitchenStory()
+    const batch = story.cooked()
+    const how = { by: COOK, postedBy: OTHER }
+    const posted = (secondedBy: Id) =>
+      story.post('reading-taken', batch, 90, { ...body, paper }, { ...how, secondedBy }).posted
+    expect(posted(OTHER)).toMatchObject({ ok: false, code: 'second needed' })
+    expect(posted(LEAD)).toMatchObject({ ok: true })
+  })
+
   it('waits for the lead however soon it is entered, and then proves no more than "not proven" where it was missed', () => {
     const story = new KitchenStory()
     const batch = story.cooked()

@@ -70,7 +70,7 @@ describe('a cooling out of an old log', () => {
   const stands = (read: [minutes: number, celsius: number][]) =>
     transcribedStanding(
       { readings: read.map(([minutes, value]) => ({ at: TEN + minutes * MINUTE, typed: { value, unit: 'C' } })) },
-      limits,
+      [limits],
       'UTC',
     )
 

@@ -1,7 +1,6 @@
 import { stringify } from 'csv-stringify/sync'
 import {
   changesIn,
-  limitsAt,
   loggedBatch,
   standAt,
   transcribedStanding,
@@ -94,9 +93,7 @@ export function transcribedIn({ entries, versions, zone, from, to, most }: Trans
     return claim.body.rows.flatMap((row) => {
       const { at } = row.readings[0]!
       if (at < from || at > to) return []
-      // What is older than this kitchen stands under its first limits.
-      const limits = limitsAt(versions, at) ?? versions[0]
-      const standing = limits ? transcribedStanding(row, limits, zone) : 'unproven'
+      const standing = transcribedStanding(row, versions, zone)
       counts[standing]++
       return [{ ...row, standing, entry: claim.id, source: claim.body.source }]
     })

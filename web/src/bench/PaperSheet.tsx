@@ -13,7 +13,7 @@ import {
 import { benchSheetsMessages, type Reader } from '@logged-thermal/wording'
 import { sentenceOf } from '../app/api'
 import { useClaim } from '../app/enter'
-import { useHand, useLine } from '../app/kitchen'
+import { useHand, useLine, useShift } from '../app/kitchen'
 import { useNow } from '../app/now'
 import { PhotoField } from '../app/PhotoField'
 import { DateField } from '../kit/DateField'
@@ -51,6 +51,7 @@ export function PaperSheet({ batch, onClose, reader }: Props) {
   const line = useLine()
   const { person, instrument } = useHand(line)
   const now = useNow()
+  const shift = useShift()
   const claim = useClaim()
   const [post, { isLoading, error }] = usePostCopiedMutation()
   const [photo, setPhoto] = useState<Hash | null>(null)
@@ -120,7 +121,7 @@ export function PaperSheet({ batch, onClose, reader }: Props) {
     <Sheet open onClose={onClose} title={say('copyFromPaper', { code: batch.code })}>
       {signing ? (
         <SecondPin
-          first={person?.id ?? null}
+          first={[person?.id ?? null, shift?.person ?? null]}
           why={say('secondLooksOn', { count: written.length })}
           busy={isLoading}
           sentence={error ? sentenceOf(error) : null}

@@ -42,7 +42,7 @@ export function AcceptPin({ kind = 'entries-accepted', body, onAccepted }: Props
     )
   return (
     <SecondPin
-      first={lead.id}
+      first={[lead.id]}
       why={say('secondPair')}
       busy={busy}
       sentence={code === 'second needed' ? null : refusal}

@@ -11,8 +11,8 @@ import { speaks } from '../kit/language'
 const say = speaks(decideMessages)
 
 interface Props {
-  /** Who it is that needs somebody else. */
-  first: Id | null
+  /** Who needs somebody else beside them. */
+  first: readonly (Id | null)[]
   /** Why somebody else signs. */
   why: string
   busy: boolean
@@ -30,7 +30,7 @@ export function SecondPin({ first, why, busy, sentence, onPin }: Props) {
       <p className="sentence">{why}</p>
       <NameKeys role="group" aria-label={say('whoIsSecond')}>
         {people
-          .filter((one) => logsHere(one) && one.id !== first)
+          .filter((one) => logsHere(one) && !first.includes(one.id))
           .map((one) => (
             <Key
               key={one.id}

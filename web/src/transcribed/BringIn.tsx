@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react'
-import { limitsAt, transcribedStanding, type TranscribedCooling } from '@logged-thermal/core'
+import { transcribedStanding, type TranscribedCooling } from '@logged-thermal/core'
 import { standingWord, transcribedMessages } from '@logged-thermal/wording'
 import { useHand, useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
@@ -119,10 +119,7 @@ function useTooSlow(rows: readonly TranscribedCooling[]): ReadonlySet<Transcribe
   const versions = line?.limits?.versions
   const zone = line?.kitchen.zone ?? 'UTC'
   return useMemo(() => {
-    const isTooSlow = (row: TranscribedCooling) => {
-      const limits = limitsAt(versions ?? [], row.readings[0]!.at) ?? versions?.[0]
-      return limits !== undefined && transcribedStanding(row, limits, zone) === 'missed'
-    }
+    const isTooSlow = (row: TranscribedCooling) => transcribedStanding(row, versions ?? [], zone) === 'missed'
     return new Set(rows.filter(isTooSlow))
   }, [rows, versions, zone])
 }

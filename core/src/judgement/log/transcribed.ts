@@ -4,6 +4,7 @@ import type { TranscribedCooling } from '../../ledger/transcribed'
 import { limitsOf } from '../../recipe/checks/checksFor'
 import { stageOf } from '../../rules/compared'
 import type { LimitSet } from '../../rules/limit'
+import { limitsAt } from '../../rules/limitSet'
 import { COOLING_KEYS } from '../../rules/sets/ruleSets'
 import { judgeCooling } from '../watch/judgeCooling'
 
@@ -14,12 +15,15 @@ import { judgeCooling } from '../watch/judgeCooling'
  */
 export function transcribedStanding(
   { readings }: Pick<TranscribedCooling, 'readings'>,
-  limits: LimitSet,
+  versions: readonly LimitSet[],
   zone: string,
 ): 'missed' | 'unproven' {
   const [first] = readings
   const last = readings.at(-1)
   if (!first || !last) return 'unproven'
+  // What is older than this kitchen stands under its first limits.
+  const limits = limitsAt(versions, first.at) ?? versions[0]
+  if (!limits) return 'unproven'
   const day = dayOf(first.at, zone)
   const stages = COOLING_KEYS.flatMap((key) => limitsOf(limits, key, day)).flatMap(({ key, rule, force }) =>
     rule.kind === 'reach' && (force === 'law' || force === 'house')
