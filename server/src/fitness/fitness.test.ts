@@ -20,7 +20,9 @@ const told = (more: object = {}) => ({ person: mina(), symptoms: ['vomiting'], o
 /** A batch that was combined, read at its hottest and taken off the heat. */
 async function cooked(code: string, celsius: number, ago: number): Promise<Id> {
   const id = uuid()
-  const at = (minutes: number) => ({ at: clock.now() - minutes * MINUTE, madeAt: clock.now() - minutes * MINUTE })
+  // One instant for all of them: what is read and marked at once must not stand a millisecond apart.
+  const now = clock.now()
+  const at = (minutes: number) => ({ at: now - minutes * MINUTE, madeAt: now - minutes * MINUTE })
   const step = (of: string, edge: 'combined' | 'done', minutes: number) =>
     kitchen.claim('step-marked', id, { step: of, edge, reason: null }, at(minutes))
   const posted = await kitchen.post([

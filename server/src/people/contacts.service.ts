@@ -2,7 +2,7 @@ import { Injectable } from '@nestjs/common'
 import { claimedRuns, isId, type AnyClaim, type Contact, type Id } from '@logged-thermal/core'
 import { clock } from '../clock/clock'
 import { KitchenScope } from '../database/kitchenScope'
-import { query } from '../database/query'
+import { query, type Statement } from '../database/query'
 
 /** A tablet is written down as heard of at most so often, ms. */
 const HEARD_EVERY = 15_000
@@ -19,46 +19,56 @@ interface Tablet {
   id: Id
 }
 
+/** That something is written down, or just being so. */
+interface Written {
+  written: Promise<void>
+}
+
 /** What the server hears of each tablet of a kitchen, and when it heard nothing: by its own clock alone. */
 @Injectable()
 export class Contacts {
-  private readonly heardAt = new Map<Id, number>()
-  private readonly runs = new Set<string>()
+  /** Of each tablet, when it was last written down as heard of; of each run, that it was. */
+  private readonly heardOf = new Map<Id, Written & { at: number }>()
+  private readonly runs = new Map<Id, Written>()
 
   constructor(private readonly scope: KitchenScope) {}
 
-  /** A tablet asked for something. Where it was silent before, that is written down first. */
+  /**
+   * A tablet asked for something. Where it was silent before, that is written down first, also for what it asks meanwhile:
+   * entries made in the silence are judged by it.
+   */
   async heard({ kitchenId, id }: Tablet): Promise<void> {
-    const now = clock.now()
-    const before = this.heardAt.get(id)
-    if (before !== undefined && now >= before && now - before < HEARD_EVERY) return
-    this.heardAt.set(id, now)
-    await this.scope.inKitchen(kitchenId, (em) =>
-      query(em, {
-        sql: `with before as (select (extract(epoch from seen_at) * 1000)::bigint as at from tablet
-            where kitchen_id = ? and id = ? for update),
-          seen as (update tablet set seen_at = ? where kitchen_id = ? and id = ?)
-          insert into tablet_gap (kitchen_id, tablet_id, lost_at, back_at)
-          select ?, ?, at, ? from before where at < ? on conflict do nothing`,
-        params: [kitchenId, id, new Date(now), kitchenId, id, kitchenId, id, now, now - GAP],
-      }),
-    )
+    const at = clock.now()
+    const before = this.heardOf.get(id)
+    if (before !== undefined && at >= before.at && at - before.at < HEARD_EVERY) return before.written
+    const written = this.write(kitchenId, {
+      sql: `with before as (select (extract(epoch from seen_at) * 1000)::bigint as at from tablet
+          where kitchen_id = ? and id = ? for update),
+        seen as (update tablet set seen_at = ? where kitchen_id = ? and id = ?)
+        insert into tablet_gap (kitchen_id, tablet_id, lost_at, back_at)
+        select ?, ?, at, ? from before where at < ? on conflict do nothing`,
+      params: [kitchenId, id, new Date(at), kitchenId, id, kitchenId, id, at, at - GAP],
+    })
+    await remembered(this.heardOf, id, { at, written })
   }
 
   /** A page of the program on a tablet says since how long it runs, ms: '<run> <ms>'. What says nothing of it is passed over. */
   async heardRun({ kitchenId, id }: Tablet, said: string | undefined): Promise<void> {
     const [run = '', since = ''] = said?.split(' ') ?? []
     const monotonic = Number(since)
-    if (!isId(run) || since === '' || !(monotonic >= 0) || this.runs.has(run)) return
+    if (!isId(run) || since === '' || !(monotonic >= 0)) return
+    const before = this.runs.get(run)
+    if (before) return before.written
     if (this.runs.size >= MOST_RUNS) this.runs.clear()
-    this.runs.add(run)
-    const began = Math.round(clock.now() - monotonic)
-    await this.scope.inKitchen(kitchenId, (em) =>
-      query(em, {
-        sql: 'insert into tablet_run (kitchen_id, run, tablet_id, began_at) values (?, ?, ?, ?) on conflict do nothing',
-        params: [kitchenId, run, id, began],
-      }),
-    )
+    const written = this.write(kitchenId, {
+      sql: 'insert into tablet_run (kitchen_id, run, tablet_id, began_at) values (?, ?, ?, ?) on conflict do nothing',
+      params: [kitchenId, run, id, Math.round(clock.now() - monotonic)],
+    })
+    await remembered(this.runs, run, { written })
+  }
+
+  private async write(kitchenId: Id, statement: Statement): Promise<void> {
+    await this.scope.inKitchen(kitchenId, (em) => query(em, statement))
   }
 
   /** What is known of the tablet that some claims come from; null where all of them came at once. */
@@ -89,5 +99,16 @@ export class Contacts {
         ),
       }
     })
+  }
+}
+
+/** Remembers what is being written down, and forgets it where that failed: the next one writes it. */
+async function remembered<T extends Written>(among: Map<Id, T>, id: Id, being: T): Promise<void> {
+  among.set(id, being)
+  try {
+    await being.written
+  } catch (error) {
+    if (among.get(id) === being) among.delete(id)
+    throw error
   }
 }

@@ -2,6 +2,7 @@ import { MINUTE, type AnyClaim, type BatchState, type Id, type Seal } from '@log
 import request from 'supertest'
 import { v7 as uuid } from 'uuid'
 import { clock } from '../clock/clock'
+import { query } from '../database/query'
 import { openKitchen, type TestKitchen } from '../test/kitchen'
 
 /** A tablet that the server hears nothing of for a while: what counts of what it sends then. */
@@ -117,4 +118,27 @@ it('knows no gap of a tablet that is heard of all the time, and passes over what
   const at = since + MINUTE
   const [held] = await sends(own, [made(40, at, at - began)])
   expect(held!.seal.away).toBeUndefined()
+})
+
+it('judges what comes while the gap is still being written down by that gap', async () => {
+  const from = clock.now()
+  clock.set(from + 10 * MINUTE)
+  let free: () => void = () => undefined
+  const freed = new Promise<void>((done) => (free = done))
+  let held: () => void = () => undefined
+  const holding = new Promise<void>((done) => (held = done))
+  const somebody = kitchen.scope.inKitchen(kitchen.kitchenId, async (em) => {
+    await query(em, { sql: 'select id from tablet where kitchen_id = ? for update', params: [kitchen.kitchenId] })
+    held()
+    await freed
+  })
+  await holding
+  const at = from + 5 * MINUTE
+  // supertest sends nothing before it is waited for.
+  const [first, entries] = [asks(own, '/api/live/now').then(), sends(own, [made(35, at, at - began)])]
+  await new Promise((done) => setTimeout(done, 300))
+  free()
+  await Promise.all([somebody, first])
+  const [entry] = await entries
+  expect(Math.round((entry!.seal.away!.at - at) / 1000)).toBe(0)
 })
