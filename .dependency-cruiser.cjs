@@ -79,7 +79,7 @@ module.exports = {
     doNotFollow: { path: 'node_modules|/dist/' },
     exclude: { path: '\\.test\\.tsx?$|/src/test/|/dist/' },
     tsPreCompilationDeps: true,
-    tsConfig: { fileName: 'tsconfig.eslint.json' },
+    tsConfig: { fileName: 'tsconfig.json' },
     enhancedResolveOptions: {
       exportsFields: ['exports'],
       conditionNames: ['@logged-thermal/source', 'types', 'import', 'require', 'default'],

@@ -106,7 +106,7 @@ test('somebody new is added at the tablet, logs at once, and is gone from every 
   const own = await (await browser.newContext()).newPage()
   await own.goto(kitchen.url)
   await own.getByRole('button', { name: 'Ana Lind' }).click()
-  for (const key of [...'8264', 'Enter']) await own.keyboard.press(key)
+  for (const key of [...'8264'.split(''), 'Enter']) await own.keyboard.press(key)
   await expect(own.getByText('logging as')).toBeVisible()
 
   // An auditor's tablet shows everything, and has no key that enters.

@@ -23,7 +23,7 @@ async function screenshots() {
     await of.screenshot({ path: join(OUT, `${name}.png`) })
   }
   await page.getByRole('button', { name: 'Mina Osk' }).click()
-  for (const key of [...'1182', 'Enter']) await page.keyboard.press(key)
+  for (const key of [...'1182'.split(''), 'Enter']) await page.keyboard.press(key)
   await page.getByText('logging as').waitFor()
   // The offer of the tour stands there once.
   await page.getByRole('button', { name: 'Not now' }).click()
@@ -130,7 +130,7 @@ async function checkedPacket(browser, shoot) {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
   await page.goto(ADDRESS)
   await page.getByRole('button', { name: 'Ilse Varrow' }).click()
-  for (const key of [...'407153', 'Enter']) await page.keyboard.press(key)
+  for (const key of [...'407153'.split(''), 'Enter']) await page.keyboard.press(key)
   await page.getByText('logging as').waitFor()
   await page.goto(`${ADDRESS}/log/packets`)
   await page.getByRole('button', { name: 'Make a packet' }).click()

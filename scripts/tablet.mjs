@@ -35,7 +35,7 @@ export async function withTablet(env, copies, use) {
     const page = await context.newPage()
     await page.goto(URL)
     await page.getByRole('button', { name: 'Mina Osk' }).click()
-    for (const key of [...'1182', 'Enter']) await page.keyboard.press(key)
+    for (const key of [...'1182'.split(''), 'Enter']) await page.keyboard.press(key)
     await page.getByText('logging as').waitFor()
     return await use({ browser, context, page })
   } finally {

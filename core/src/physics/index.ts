@@ -23,12 +23,7 @@ export {
   type Inside,
   type RegisteredVessel,
 } from './cooling/vessel'
-export {
-  simulateCooldown,
-  type Cooldown,
-  type CooldownSetup,
-  type CooldownPhase as CooldownPhase,
-} from './cooling/simulateCooldown'
+export { simulateCooldown, type Cooldown, type CooldownSetup, type CooldownPhase } from './cooling/simulateCooldown'
 export { reachesAt, riseOf, type Rise } from './heating/rise'
 export { boilingPoint, HIGHEST_ALTITUDE, LOWEST_ALTITUDE } from './heating/boilingPoint'
 export { equivalentMinutes } from './lethality/equivalentMinutes'

@@ -151,7 +151,12 @@ export class LogController {
       const limits = await this.states.one(em, kitchenId, 'limits', limitsId)
       return { entries: await this.repository.transcribed(em, kitchenId), versions: limits?.versions ?? [], zone }
     })
-    return this.workers.run(WORK, 'transcribedIn', { ...found, ...asked, most: MOST_TRANSCRIBED_ROWS })
+    return this.workers.run(WORK, 'transcribedIn', {
+      ...found,
+      from: asked.from,
+      to: asked.to,
+      most: MOST_TRANSCRIBED_ROWS,
+    })
   }
 
   /** What happened between the batches, in order. */

@@ -101,7 +101,9 @@ describe('the packet of a period', () => {
     }
     const found = await checkProof(whole(), { size: packed.length })
     expect(found).toMatchObject({ faults: [], cautions: [], judged: 1 })
-    expect(found.batches.map(({ code, standing }) => [code, standing]).sort()).toEqual([
+    expect(
+      found.batches.map(({ code, standing }) => [code, standing]).sort(([a], [b]) => a!.localeCompare(b!)),
+    ).toEqual([
       ['1-2', 'open'],
       ['=1+1', 'open'],
     ])

@@ -50,7 +50,7 @@ export class Accounts {
         const sentence = 'Somebody signs in with that name already. If it is you, type the password that you have.'
         throw new Problem(409, 'already there', sentence, 'called')
       })
-      return this.run(async (em) => void (await link(em, known.id, kitchen, person)))
+      return this.run((em) => link(em, known.id, kitchen, person))
     }
     if (own) await this.requireCurrent(own, current)
     const hash = await hashSecret(normalPassword(password))

@@ -145,5 +145,5 @@ function problemOf({ name, days, text }: Draft): string | null {
 }
 
 function toggled(days: readonly number[], day: number): number[] {
-  return days.includes(day) ? days.filter((each) => each !== day) : [...days, day].sort()
+  return days.includes(day) ? days.filter((each) => each !== day) : [...days, day].sort((a, b) => a - b)
 }

@@ -50,7 +50,7 @@ const KEPT = 40 * DAY
 
 function parseList(field: Field): DailyList {
   const { key, name, days, by, lines } = object(field, ['key', 'name', 'days', 'by', 'lines'])
-  const on = [...new Set(list(days, (day) => whole(day, 0, 6), 7))].sort()
+  const on = [...new Set(list(days, (day) => whole(day, 0, 6), 7))].sort((a, b) => a - b)
   if (on.length === 0) throw new FieldError(days.path, { code: 'not a list' })
   const asked = keyed(
     lines,
