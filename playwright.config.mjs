@@ -10,6 +10,8 @@ export default defineConfig({
   // Stories take seconds; the room is for a machine that is busy with something else.
   timeout: 360_000,
   expect: { timeout: 30_000 },
+  // A second try, named at the end of the run: a machine that stalls for half a minute is no fault of ours, what fails twice is.
+  retries: 1,
   reporter: [['list'], ['json']],
   use: {
     actionTimeout: 30_000,

@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { RunningKitchen, signAs, tap, tapReading, typeDay } from './kitchen'
+import { RunningKitchen, sent, signAs, tap, tapReading, typeDay } from './kitchen'
 import { padded, row } from './store'
 
 let kitchen: RunningKitchen
@@ -150,6 +150,7 @@ test('eggs come out of their package, go back into it when undone, and raw white
   await tap(page, 'Log 6 good, 1 rejected')
   await page.getByRole('button', { name: /^(Not now|Done)$/ }).click()
   await tap(page, /^Undo/)
+  await sent(page)
   expect(await left()).toBe(before)
   await page.context().close()
 })
