@@ -1,7 +1,7 @@
 import { readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { pathToFileURL } from 'node:url'
-import { expect, test, type Browser, type Download, type Page } from '@playwright/test'
+import { expect, test, type Browser, type Download, type Locator, type Page } from '@playwright/test'
 import { expectAccessible } from './accessible'
 import { RunningKitchen, tap } from './kitchen'
 
@@ -82,4 +82,41 @@ test('a cook is told that records are the lead’s to hand out', async ({ browse
   await cook.goto(`${kitchen.url}/log/packets`)
   await expect(cook.getByText('Records to hand out are the lead’s, and an auditor’s.')).toBeVisible()
   await expect(cook.getByRole('button', { name: 'Make a packet' })).toHaveCount(0)
+})
+
+test('the records of one thing are taken from its own page: a probe, a refrigerator, a lot, a plan, a day', async ({
+  browser,
+}) => {
+  const lead = await kitchen.person(browser, 'Ilse Varrow')
+  const taken = async (name: string, within: Page | Locator = lead) => {
+    const href = await within.getByRole('link', { name, exact: true }).first().getAttribute('href')
+    const answer = await lead.request.get(new URL(href!, kitchen.url).href)
+    return `${answer.status()} ${answer.headers()['content-type']!.split(';')[0]}`
+  }
+  const opened = async (path: string, heading: RegExp) => {
+    await lead.goto(`${kitchen.url}${path}`)
+    await expect(lead.getByRole('link', { name: heading }).first()).toBeVisible()
+  }
+  const line = (await (await lead.request.get(`${kitchen.url}/api/line`)).json()) as Record<
+    'instruments' | 'lots' | 'methods',
+    { id: string }[]
+  >
+  await opened(`/instruments/${line.instruments[0]!.id}`, /^Record/)
+  expect([await taken('Record (PDF)'), await taken('Table (CSV)')]).toEqual(['200 application/pdf', '200 text/csv'])
+  await opened(`/store/lineage/lot/${line.lots[0]!.id}`, /^Record/)
+  expect([await taken('Record (PDF)'), await taken('Data (JSON)')]).toEqual([
+    '200 application/pdf',
+    '200 application/json',
+  ])
+  await opened(`/methods/${line.methods[0]!.id}/plan`, /^Plan/)
+  expect(await taken('Plan (PDF)')).toBe('200 application/pdf')
+  await opened('/log/review', /^Day sheet/)
+  expect([await taken('Day sheet (PDF)'), await taken('Proof file')]).toEqual([
+    '200 application/pdf',
+    '200 application/x-ndjson',
+  ])
+  await opened('/log/packets', /^Record/)
+  const air = lead.getByRole('group', { name: 'Air of refrigerators and freezers' })
+  expect(await taken('Table (CSV)', air)).toBe('200 text/csv')
+  await lead.context().close()
 })

@@ -1,5 +1,5 @@
 // npm run bench: ratios of what we do to the bare work under it, over a database of its own.
-import { mkdtempSync } from 'node:fs'
+import { mkdtempSync, rmSync } from 'node:fs'
 import { createRequire } from 'node:module'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -31,6 +31,16 @@ async function bench() {
   // `npm run bench -- proof` measures how a proof file is checked: half a minute, or six for a year with LT_BENCH_BATCHES=20000.
   if (process.argv.includes('proof')) {
     process.exitCode = await run(process.execPath, ['benchmarks/dist/proof.js'])
+    return
+  }
+  // `npm run bench -- packet` measures how the packet of a year is made while others log; LT_BENCH_BATCHES for a smaller year.
+  if (process.argv.includes('packet')) {
+    const folder = mkdtempSync(join(tmpdir(), 'lt-packets-'))
+    process.exitCode = await overDatabase(
+      (env) => run(process.execPath, ['benchmarks/dist/packets.js'], { env: { ...env, LT_DATA_FOLDER: folder } }),
+      ['--empty'],
+    )
+    rmSync(folder, { recursive: true, force: true })
     return
   }
   if (!storeAlone && !idleAlone && !loadAlone && !logAlone) benchCore()

@@ -27,19 +27,19 @@ const schemas = [
 const lines = schemas.map(([name, schema]) => `  ${JSON.stringify(name)}: ${JSON.stringify(schema, linked)}`)
 const text = `{\n${lines.join(',\n')}\n}\n`
 
-// A record as it is handed out: whoever reads packets by a program finds it described beside them.
+// What is handed out: whoever reads packets by a program finds it described beside them.
+const ofWording = (file, symbol, title) => {
+  const words = schemasOfTypes.programFromConfig(join(ROOT, 'wording/tsconfig.json'), [join(ROOT, 'wording/src', file)])
+  const generator = schemasOfTypes.buildGenerator(words, { required: true, ignoreErrors: true, strictNullChecks: true })
+  return `${JSON.stringify({ title, ...generator.getSchemaForSymbol(symbol) }, null, 2)}\n`
+}
 const RECORD = join(ROOT, 'docs/record.schema.json')
-const ofRecord = schemasOfTypes
-  .buildGenerator(
-    schemasOfTypes.programFromConfig(join(ROOT, 'wording/tsconfig.json'), [join(ROOT, 'wording/src/batchRecord.ts')]),
-    { required: true, ignoreErrors: true, strictNullChecks: true },
-  )
-  .getSchemaForSymbol('BatchRecord')
-const record = `${JSON.stringify({ title: 'Logged Thermal record', ...ofRecord }, null, 2)}\n`
+const LIST = join(ROOT, 'docs/list.schema.json')
 
 const files = [
   [FILE, text],
-  [RECORD, record],
+  [RECORD, ofWording('batchRecord.ts', 'BatchRecord', 'Logged Thermal record')],
+  [LIST, ofWording('listRecord.ts', 'ListRecord', 'Logged Thermal list')],
 ]
 if (process.argv.includes('--check')) {
   const others = files.filter(([file, made]) => !existsSync(file) || readFileSync(file, 'utf8') !== made)
@@ -48,7 +48,9 @@ if (process.argv.includes('--check')) {
 }
 mkdirSync(dirname(FILE), { recursive: true })
 for (const [file, made] of files) writeFileSync(file, made)
-console.log(`${schemas.length} schemas in server/openapi/answers.json, and docs/record.schema.json`)
+console.log(
+  `${schemas.length} schemas in server/openapi/answers.json, docs/record.schema.json and docs/list.schema.json`,
+)
 
 function linked(key, value) {
   if (key !== '$ref') return value

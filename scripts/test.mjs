@@ -100,7 +100,9 @@ async function e2e() {
 
 function flakyIn(suites) {
   return suites.flatMap(({ file, specs = [], suites: inner = [] }) => [
-    ...specs.filter(({ tests }) => tests.some(({ status }) => status === 'flaky')).map(({ title }) => `${file}: ${title}`),
+    ...specs
+      .filter(({ tests }) => tests.some(({ status }) => status === 'flaky'))
+      .map(({ title }) => `${file}: ${title}`),
     ...flakyIn(inner),
   ])
 }

@@ -2,31 +2,16 @@ import 'reflect-metadata'
 import type { AddressInfo } from 'node:net'
 import { MikroORM } from '@mikro-orm/postgresql'
 import { v7 as uuid } from 'uuid'
-import { dayOf, heldTo, MINUTE, type BatchState, type Id } from '@logged-thermal/core'
-import {
-  claimMaker,
-  configFrom,
-  createApp,
-  KitchenScope,
-  ormConfig,
-  seedKitchen,
-  type Seeded,
-} from '@logged-thermal/server'
+import { MINUTE } from '@logged-thermal/core'
+import { configFrom, createApp, KitchenScope, ormConfig, seedKitchen } from '@logged-thermal/server'
 import { DEMO_PEOPLE } from '@logged-thermal/demo'
 import { openAsker } from './asker'
+import { cooked, multiplied } from './manyBatches'
 
 /** Batches of about three years of a busy kitchen. */
 const BATCHES = Number(process.env.LT_BENCH_BATCHES ?? 20_000)
 /** A key that is typed is answered within so long, ms. */
 const MOST_MS = 150
-const DISHES = [
-  'Quince curd',
-  'Juniper mousse',
-  'Bay-leaf custard',
-  'Rye-malt cream',
-  'Elderflower posset',
-  'Hazel fool',
-]
 const TYPED = 'juniper mousse'
 
 /** How long the Log takes to answer each key of a word, and a filter, in a kitchen with years behind it. */
@@ -51,7 +36,10 @@ async function logBenchmarks(): Promise<void> {
   const batch = await cooked(kitchen, device, (claims) =>
     ask('POST', '/api/entries', { sentAt: Date.now(), entries: claims }, cookie),
   )
-  await multiplied(new KitchenScope(app.get<MikroORM>(MikroORM).em.fork()), kitchen.kitchenId, batch)
+  await multiplied(new KitchenScope(app.get<MikroORM>(MikroORM).em.fork()), kitchen.kitchenId, batch, {
+    batches: BATCHES,
+    apart: 80 * MINUTE,
+  })
   const period = `from=${now - 9 * 365 * 86_400_000}&to=${now}`
   const timed = async (path: string) => {
     const began = performance.now()
@@ -82,71 +70,6 @@ async function logBenchmarks(): Promise<void> {
   void close()
   await owner.close()
   await app.close()
-}
-
-/** One batch as it is cooked and cooled, by the server itself. */
-async function cooked(
-  kitchen: Seeded,
-  device: Id,
-  post: (claims: unknown[]) => Promise<{ text: string }>,
-): Promise<Id> {
-  const id = uuid()
-  const { starter, people } = kitchen
-  const claim = claimMaker(kitchen.kitchenId, device)
-  const by = people.find(({ key }) => key === 'mina')!.id
-  const at = Date.now() - 30 * MINUTE
-  const method = starter.methods[0]!
-  const start = {
-    code: 'b-0',
-    ...heldTo(method, 1, starter.limits, false, dayOf(at, 'UTC')),
-    limits: { id: starter.limits.id, version: 1 },
-    vessel: method.vessel,
-    factor: 1,
-  }
-  const readings = Array.from({ length: 12 }, (_, i) =>
-    claim('reading-taken', id, at + (i + 2) * MINUTE, by, {
-      typed: { value: 60 + i * 2, unit: 'C' },
-      where: 'core',
-      of: 'mixture',
-      instrument: starter.probe.id,
-    }),
-  )
-  const { text } = await post([claim('batch-started', id, at, by, start), ...readings])
-  if (text.includes('refused')) throw new Error(text)
-  return id
-}
-
-/** The same batch over years, a few a day, each under an id, a code and a name of its own. */
-async function multiplied(scope: KitchenScope, kitchenId: Id, of: Id): Promise<void> {
-  const state = await scope.inKitchen(kitchenId, async (em) => {
-    const [row] = await em.execute<{ state: BatchState; core: number }[]>(
-      'select state, core from batch where kitchen_id = ? and id = ?',
-      [kitchenId, of],
-    )
-    return row!
-  })
-  for (let from = 1; from < BATCHES; from += 500) {
-    const rows = Array.from({ length: Math.min(500, BATCHES - from) }, (_, i) => {
-      const number = from + i
-      const shifted = earlier(state.state, number * 80 * MINUTE)
-      const id = uuid()
-      const method = { ...shifted.method, name: `${DISHES[number % DISHES.length]} ${number % 40}` }
-      return { id, state: { ...shifted, id, code: `b-${number}`, method } }
-    })
-    await scope.inKitchen(kitchenId, (em) =>
-      em.execute(
-        `insert into batch (kitchen_id, id, seq, core, state, put_away)
-         select ?::uuid, (row ->> 'id')::uuid, 1, ?, row -> 'state', true from jsonb_array_elements(?::jsonb) row`,
-        [kitchenId, state.core, JSON.stringify(rows)],
-      ),
-    )
-  }
-}
-
-/** The same with each instant in it so much earlier, ms. */
-function earlier<T>(value: T, ms: number): T {
-  const isInstant = (_: string, each: unknown) => (typeof each === 'number' && each > 1e12 ? each - ms : each)
-  return JSON.parse(JSON.stringify(value), isInstant) as T
 }
 
 function p95(times: number[]): number {

@@ -49,6 +49,7 @@ const refusals: { [C in Refusal['code']]: [Extract<Refusal, { code: C }>, ...nam
   'trace incomplete': [{ code: 'trace incomplete', field: 'body.found', left: 2 }, '2 of its'],
   'still kept': [{ code: 'still kept', field: 'body.note', until: '2027-03-09' }, 'kept through'],
   'plan changed': [{ code: 'plan changed', field: 'body.basis' }, 'Read it again'],
+  'kept too short': [{ code: 'kept too short', field: 'body.set.practice.monthsKept', months: 3 }, '3 months'],
   looser: [{ code: 'looser', field: 'body.set.lines', line: 'cold-holding' }, 'variance'],
   'method blocked': [
     { code: 'method blocked', field: 'body.version', problem: problem('starch not boiled') },

@@ -77,6 +77,8 @@ export function refusalSentence(refusal: Refusal, reader: Reader): string {
       return say(reader, 'sampleStillKept', { day: dayName(refusal.until, reader) })
     case 'plan changed':
       return say(reader, 'planChanged')
+    case 'kept too short':
+      return say(reader, 'keptTooShort', { months: refusal.months })
     case 'looser':
       return say(reader, 'wouldLooserThanRule', { line: lineName(refusal.line, reader) })
     case 'method blocked':

@@ -38,6 +38,10 @@ function claim<K extends Kind>(kind: K, body: unknown, more: object = {}): Recor
 }
 
 const set = limitSetOf(ruleSets['us-food-code-2022']!, { id: ID, from: NOW })
+const keeping = (ruleSet: string, monthsKept: number) => {
+  const other = limitSetOf(ruleSets[ruleSet]!, { id: ID, from: NOW })
+  return claim('limits-set', { set: { ...other, practice: { ...other.practice, monthsKept } } })
+}
 const lineOf = (key: string) => set.lines.findIndex((line) => line.key === key)
 const withHouse = (key: string, rule: unknown, variance: Variance | null = null) => ({
   ...set,
@@ -243,6 +247,9 @@ describe('admitting a claim', () => {
       lead,
       'admitted',
     ],
+    ['names kept for less than records are asked for', keeping('anz-3-2-2', 2), lead, 'kept too short'],
+    ['names kept for as long as records are asked for', keeping('anz-3-2-2', 3), lead, 'admitted'],
+    ['names kept for a month where nobody asks for more', keeping('us-food-code-2022', 1), lead, 'admitted'],
     [
       'a looser line',
       claim('limits-set', { set: withHouse('date-marking', { kind: 'days', days: 9 }) }),

@@ -86,8 +86,8 @@ export { differences, type Difference } from './method/difference'
 export { parseMethod } from './method/parseMethod'
 export { planBasis, type PlanBasis } from './plan/planBasis'
 export { PLAN_FILE, planFile, planSchema, type PlanSignature } from './plan/planFile'
+export { monthsKept, recordMonths, USUAL_MONTHS_KEPT } from './plan/monthsKept'
 export {
-  recordMonths,
   writtenPlan,
   type LeftOut,
   type PlanProduct,

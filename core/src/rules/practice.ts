@@ -45,6 +45,8 @@ export interface Practice {
   secondPin?: boolean
   /** A shift that nobody touched for so many minutes locks. Left out: it stays open until it ends. */
   idleMinutes?: number
+  /** For how many months a name stays with what its person entered. Left out: `USUAL_MONTHS_KEPT`. */
+  monthsKept?: number
   /** Whose last day passes on to what they go into: ready-to-eat parts, or every part. */
   partsPassOn: 'ready to eat' | 'every part'
   /** An opened package of no printed limit is kept so many days, the day of opening being day 1. */

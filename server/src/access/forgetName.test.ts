@@ -1,6 +1,7 @@
 import { v7 as uuid } from 'uuid'
 import { DAY } from '@logged-thermal/core'
 import { clock } from '../clock/clock'
+import type { Answers } from '../http/answers'
 import { openKitchen, type TestKitchen } from '../test/kitchen'
 import { verify } from '../verify/verify'
 import { forgetName } from './forgetName'
@@ -25,8 +26,23 @@ it('puts a code in the place of a name once nobody may ask for it any more, and 
   expect(left.body).toEqual({ changed: true })
   await expect(forgotten('Teo Brandt')).rejects.toThrow(/Names stay 24 months with what they made: until \d{4}-/)
   expect(await forgotten('Nobody')).toBeNull()
+  // As long as the house says, where that is longer.
+  const { limits } = (await kitchen.get('/api/line')).body as Answers['Line']
+  const last = limits!.versions.at(-1)!
+  const longer = {
+    ...last,
+    version: last.version + 1,
+    from: clock.now(),
+    practice: { ...last.practice, monthsKept: 60 },
+  }
+  const posted = await kitchen.post([kitchen.claim('limits-set', limits!.id, { set: longer }, { by: id })], {
+    signer: id,
+    pin,
+  })
+  expect(posted.body).toMatchObject({ results: [{ outcome: 'accepted' }] })
+  await expect(forgotten('Teo Brandt', clock.now() + 3 * YEARS)).rejects.toThrow('Names stay 60 months')
 
-  const found = await forgotten('teo brandt', clock.now() + 3 * YEARS)
+  const found = await forgotten('teo brandt', clock.now() + 6 * YEARS)
   expect(found).toMatchObject({ code: `Person ${teo.id.slice(-6)}` })
   const { faults } = await verify(kitchen.scope, kitchen.kitchenId, { seals: null, role: 'lt_app' })
   expect(faults.filter(({ code }) => code !== 'recorded earlier')).toEqual([])

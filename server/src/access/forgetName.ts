@@ -1,10 +1,7 @@
-import { dayOf, limitsAt, recordMonths, type Day, type Id, type Instant } from '@logged-thermal/core'
+import { dayOf, limitsAt, monthsKept, USUAL_MONTHS_KEPT, type Day, type Id, type Instant } from '@logged-thermal/core'
 import type { KitchenScope } from '../database/kitchenScope'
 import { query } from '../database/query'
 import { StatesRepository } from '../ledger/states.repository'
-
-/** Where a rule set does not say how long records are kept, names stay so long with them, months: a house figure. */
-const USUAL_MONTHS = 24
 
 /** What became of a name. */
 export interface Forgotten {
@@ -15,7 +12,7 @@ export interface Forgotten {
 }
 
 /**
- * Puts a code in the place of the name of somebody who left, once the time is over for which the rule set asks for records.
+ * Puts a code in the place of the name of somebody who left, once the time is over for which the kitchen keeps it.
  * Entries hold ids and no names, so that nothing of the logbook changes and every proof of it holds. Null where nobody of that name is
  * listed; throws an Error with a sentence where it is too soon, or they work here.
  */
@@ -38,7 +35,7 @@ export async function forgetName(
     })
     const limits = await new StatesRepository().one(em, kitchenId, 'limits', kitchen!.limits)
     const inForce = limitsAt(limits?.versions ?? [], now)
-    const months = Math.max((inForce && recordMonths(inForce, dayOf(now, kitchen!.zone))) ?? 0, USUAL_MONTHS)
+    const months = inForce ? monthsKept(inForce, dayOf(now, kitchen!.zone)) : USUAL_MONTHS_KEPT
     const [told] = await query<{ last: string | null }>(em, {
       sql: `select max(((canon::jsonb) #>> '{claim,at}')::bigint) as last from entry
         where kitchen_id = ? and (canon::jsonb) #>> '{claim,by}' = ?`,

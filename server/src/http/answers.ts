@@ -39,7 +39,7 @@ import type {
   TemperatureScale,
   TranscribedCooling,
 } from '@logged-thermal/core'
-import type { BatchRecord } from '@logged-thermal/wording'
+import type { BatchRecord, ListRecord } from '@logged-thermal/wording'
 
 /** A change of a batch, with which batch it is of. */
 export type Changed = Change & {
@@ -78,6 +78,7 @@ export interface Answers {
   PacketAsked: { id: Id }
   PacketCancelled: { cancelled: true }
   Record: BatchRecord
+  List: ListRecord
   PhotoKept: { hash: string }
   EntryHash: { hash: string | null }
   Posted: { now: Instant; results: PostResult[] }

@@ -134,6 +134,7 @@ const STATUS: Record<Refusal['code'], number> = {
   'still kept': 409,
   'trace incomplete': 409,
   looser: 422,
+  'kept too short': 422,
   'method blocked': 422,
   backdated: 422,
   'matter open': 409,

@@ -155,6 +155,11 @@ export class LogRepository {
         ? claim.body.entries.map(({ id }) => id)
         : []),
     ])
+    return this.namesOf(em, kitchenId, ids)
+  }
+
+  /** What batches, items, lots, units and methods are called. */
+  async namesOf(em: EntityManager, kitchenId: Id, ids: readonly Id[]): Promise<Record<Id, string>> {
     const rows = await query<{ id: Id; name: string }>(em, {
       sql: `select id, concat(state #>> '{method,name}', ' ', code) as name from batch where kitchen_id = ? and id = any(?::uuid[])
         union all select id, concat(card ->> 'name', ' ', card ->> 'code') from item where kitchen_id = ? and id = any(?::uuid[])

@@ -18,6 +18,7 @@ import { KitchenScope } from '../database/kitchenScope'
 import { StatesRepository } from '../ledger/states.repository'
 import { LogRows } from '../log/logRows.service'
 import { Proofs } from '../proof/proofs.service'
+import { ListFacts } from '../records/lists/listFacts'
 import { RecordFacts } from '../records/recordFacts'
 import type { RecordsAsked } from '../records/records.work'
 import { Workers, type Work } from '../workers/workers.service'
@@ -27,10 +28,13 @@ import type { Summed } from './pdf/cover'
 import type { Packet } from './packets.repository'
 import type * as PacketsWork from './packets.work'
 
-const WORK: Work<typeof PacketsWork> = { file: require.resolve('./packets.work') }
+export const WORK: Work<typeof PacketsWork> = { file: require.resolve('./packets.work') }
 
-/** How a record is written for another program; it lies in the same place of what is built and of its source. */
-const SCHEMA = join(__dirname, '../../../docs/record.schema.json')
+/** How records and lists are written for another program; they lie in the same place of what is built and of its source. */
+const SCHEMAS = ['record.schema.json', 'list.schema.json'].map((name) => ({
+  name,
+  path: join(__dirname, '../../../docs', name),
+}))
 
 /** What is read first lies first. */
 const FIRST = ['cover.pdf', 'check.html', 'equipment.pdf', 'plans.pdf', 'lots.pdf', 'matters.pdf', 'labels.pdf']
@@ -50,6 +54,7 @@ export class PacketMaker {
     private readonly proofs: Proofs,
     private readonly records: RecordFacts,
     private readonly facts: PacketFacts,
+    private readonly lists: ListFacts,
     private readonly states: StatesRepository,
     private readonly workers: Workers,
   ) {}
@@ -104,11 +109,9 @@ export class PacketMaker {
       }
       if (!(await onPiece(i + 1, days.length + 1))) return null
     }
-    const equipment = await this.scope.inKitchen(kitchen, (em) => this.facts.equipment(em, kitchen, from, to, asked))
-    await file.add('equipment.pdf', await this.workers.run(WORK, 'equipmentOfPacket', { ...asked, ...equipment }))
-    const lists = await this.scope.inKitchen(kitchen, (em) => this.facts.lists(em, kitchen, from, to))
-    const listed = await this.workers.run(WORK, 'listsOfPacket', { ...asked, ...lists })
-    for (const name of ['lots', 'matters', 'labels'] as const) await file.add(`${name}.pdf`, listed[name])
+    const lists = await this.scope.inKitchen(kitchen, (em) => this.facts.listed(em, kitchen, { from, to }, asked))
+    for (const { name, data } of await this.workers.run(WORK, 'listsOfPacket', { ...asked, lists }))
+      await file.add(name, data)
     const plans = await this.plans(kitchen, asked)
     if (plans) await file.add('plans.pdf', plans.pdf)
     const batches = begun.map(({ id }) => id)
@@ -123,7 +126,7 @@ export class PacketMaker {
       head: asked.proved?.head ?? null,
     }
     await file.add('cover.pdf', await this.workers.run(WORK, 'coverOfPacket', { ...asked, ...cover }))
-    await file.add('record.schema.json', await readFile(SCHEMA))
+    for (const { name, path } of SCHEMAS) await file.add(name, await readFile(path))
     if (checker !== null && existsSync(checker)) await file.add('check.html', await readFile(checker))
     if (!(await onPiece(days.length + 1, days.length + 1))) return null
     return file.packed(FIRST)
@@ -139,7 +142,7 @@ export class PacketMaker {
         maker: shared.people[packet.askedBy] ?? '',
         proved: signed && { head: signed, file: 'logbook.proof' },
       }
-      return { asked, kinds: await this.facts.kinds(em, kitchen), begun: await this.facts.begun(em, kitchen, from, to) }
+      return { asked, kinds: await this.lists.kinds(em, kitchen), begun: await this.facts.begun(em, kitchen, from, to) }
     })
   }
 
@@ -150,7 +153,7 @@ export class PacketMaker {
       sets: await this.states.all(em, kitchen, 'limits'),
     }))
     const limits = limitsAt(sets[0]?.versions ?? [], asked.now)
-    return limits && this.workers.run(WORK, 'plansOfPacket', { ...asked, methods, limits })
+    return limits && this.workers.run(WORK, 'plansOfPacket', { ...asked, methods, limits, only: null })
   }
 
   private async beginTables(file: PacketFile): Promise<void> {
@@ -167,10 +170,9 @@ export class PacketMaker {
     ids: readonly Id[],
     asked: RecordsAsked & Pick<PacketsWork.DayAsked, 'kinds'>,
   ): Promise<(PacketsWork.DayMade & { name: string })[]> {
-    const { events, names, signed } = await this.scope.inKitchen(kitchen, async (em) => ({
-      ...(await this.facts.between(em, kitchen, day, asked.reader.zone)),
-      signed: await this.facts.signedDay(em, kitchen, day),
-    }))
+    const { events, names, signed } = await this.scope.inKitchen(kitchen, (em) =>
+      this.facts.ofDay(em, kitchen, day, asked.reader.zone),
+    )
     if (ids.length === 0 && events.length === 0) return []
     const made: (PacketsWork.DayMade & { name: string })[] = []
     for (let at = 0; at === 0 || at < ids.length; at += AT_ONCE) {

@@ -2,9 +2,10 @@ import { Body, Controller, Get, HttpCode, Param, ParseUUIDPipe, Post, Res } from
 import { ApiTags } from '@nestjs/swagger'
 import { IsIn, Matches } from 'class-validator'
 import type { Response } from 'express'
-import { daysBetween, parseDay, type Day, type Id, type TemperatureScale } from '@logged-thermal/core'
+import { daysBetween, type Day, type Id, type TemperatureScale } from '@logged-thermal/core'
 import { Answers, AnswersFile } from '../http/answers.decorator'
 import type { Answers as Answer } from '../http/answers'
+import { requireDays } from '../http/days'
 import { Problem } from '../http/problem'
 import { Needs, OfShift } from '../people/shift.guard'
 import type { Shift } from '../people/shifts.service'
@@ -45,10 +46,8 @@ export class PacketsController {
   @Answers('PacketAsked', 202)
   async ask(@OfShift() shift: Shift, @Body() { from, to, scale }: AskPacketDto): Promise<Answer['PacketAsked']> {
     if (shift.role !== 'lead') throw new Problem(403, 'not yours', 'The lead asks for records to hand out.')
-    for (const [field, day] of [['from', from] as const, ['to', to] as const])
-      if (!isDay(day)) throw new Problem(422, 'bad period', `${day} is no day of the calendar.`, field)
+    requireDays({ from, to })
     const days = daysBetween(from, to) + 1
-    if (days < 1) throw new Problem(422, 'bad period', 'The period ends before it begins.', 'to')
     if (days > LONGEST_DAYS)
       throw new Problem(
         422,
@@ -77,15 +76,6 @@ export class PacketsController {
     requireMay(shift)
     const { path, name } = await this.packets.file(shift.kitchenId, id)
     response.download(path, name, { acceptRanges: true, cacheControl: false, dotfiles: 'allow' })
-  }
-}
-
-function isDay(day: Day): boolean {
-  try {
-    parseDay('day', day)
-    return true
-  } catch {
-    return false
   }
 }
 

@@ -4,10 +4,12 @@ import { Jobs } from '../jobs/jobs.service'
 import { LogModule } from '../log/log.module'
 import { ProofModule } from '../proof/proof.module'
 import { RecordsModule } from '../records/records.module'
+import { DayRecordController } from './dayRecord.controller'
 import { PacketFacts } from './packetFacts'
 import { PacketMaker } from './packetMaker.service'
 import { PacketsController } from './packets.controller'
 import { PacketsRepository } from './packets.repository'
+import { PlanRecordController } from './planRecord.controller'
 import { Packets, type PacketPlace } from './packets.service'
 
 @Module({})
@@ -16,7 +18,7 @@ export class PacketsModule {
     return {
       module: PacketsModule,
       imports: [LogModule, ProofModule, RecordsModule],
-      controllers: [PacketsController],
+      controllers: [PacketsController, DayRecordController, PlanRecordController],
       providers: [
         PacketFacts,
         PacketMaker,

@@ -14,25 +14,26 @@ import {
   clock,
   eventWords,
   findingInShort,
+  listHead,
+  LISTS,
   packetMessages,
-  recordMessages,
   speaker,
   standingWord,
   type BatchRecord,
+  type ListLine,
+  type ListName,
   type Reader,
 } from '@logged-thermal/wording'
 import { drawBatch } from '../records/pdf/batchPages'
-import { Paper } from '../records/pdf/paper'
-import { judged, madeFor, type BatchAsked, type RecordsAsked } from '../records/records.work'
+import { listCsv } from '../records/lists/lists.work'
+import { drawList } from '../records/pdf/drawList'
+import { judged, paperOf, type BatchAsked, type RecordsAsked } from '../records/records.work'
 import { plainCells } from '../store/plainCells'
 import { drawCover, type CoverAsked, type Summed } from './pdf/cover'
 import { drawDaySheet } from './pdf/daySheet'
-import { drawEquipment, type EquipmentAsked } from './pdf/equipment'
-import { drawLabels, drawLots, drawMatters, type ListsAsked } from './pdf/lists'
 import { drawPlans, type PlansAsked } from './pdf/plans'
 
 const say = speaker(packetMessages)
-const sayOfRecord = speaker(recordMessages)
 
 /** A day of a packet. */
 export interface DayAsked extends RecordsAsked {
@@ -125,27 +126,37 @@ export async function coverOfPacket(asked: CoverAsked & RecordsAsked): Promise<U
   return paper.finished()
 }
 
-/** Instruments and units of the period. */
-export async function equipmentOfPacket(asked: EquipmentAsked & RecordsAsked): Promise<Uint8Array> {
-  const paper = paperOf(`${asked.kitchen}, ${say(asked.reader, 'equipment')}`, asked)
-  drawEquipment(paper, asked)
-  return paper.finished()
-}
+/** What a packet lists beside its days. */
+export type ListsAsked = RecordsAsked & { lists: Record<ListName, ListLine[]> }
 
-/** Lots, labels and matters of the period, each as a document of its own. */
-export async function listsOfPacket(
-  asked: ListsAsked & RecordsAsked,
-): Promise<Record<'lots' | 'labels' | 'matters', Uint8Array>> {
-  const drawn = async (name: 'lots' | 'labels' | 'matters', draw: (paper: Paper, of: ListsAsked) => void) => {
-    const paper = paperOf(`${asked.kitchen}, ${say(asked.reader, name)}`, asked)
-    draw(paper, asked)
+/** Lists of the period: probes and units together, the others each as a document of its own; all of them as tables. */
+export async function listsOfPacket({
+  lists,
+  ...asked
+}: ListsAsked): Promise<{ name: string; data: Uint8Array | string }[]> {
+  const { kitchen, reader } = asked
+  const equipment = say(reader, 'equipment')
+  const drawn = async (title: string, names: readonly ListName[]) => {
+    const paper = paperOf(`${kitchen}, ${title}`, asked)
+    paper.part(title)
+    if (names.length > 1) paper.heading(1, title)
+    for (const list of names) drawList(paper, list, lists[list], names.length > 1 ? 2 : 1, reader)
     return paper.finished()
   }
-  return {
-    lots: await drawn('lots', drawLots),
-    labels: await drawn('labels', drawLabels),
-    matters: await drawn('matters', drawMatters),
-  }
+  return [
+    { name: 'equipment.pdf', data: await drawn(equipment, ['checks', 'air']) },
+    ...(await Promise.all(
+      (['lots', 'labels', 'matters'] as const).map(async (list) => ({
+        name: `${list}.pdf`,
+        data: await drawn(listHead(list, reader).title, [list]),
+      })),
+    )),
+    ...LISTS.map((list) => ({ name: `${list}.csv`, data: listCsv({ list, lines: lists[list], reader }) })),
+    {
+      name: 'lists.ndjson',
+      data: LISTS.flatMap((list) => lists[list].map((line) => `${JSON.stringify(line)}\n`)).join(''),
+    },
+  ]
 }
 
 /** The written plans in force, and how many they are. */
@@ -153,17 +164,6 @@ export async function plansOfPacket(asked: PlansAsked & RecordsAsked): Promise<{
   const paper = paperOf(`${asked.kitchen}, ${say(asked.reader, 'plans')}`, asked)
   const count = drawPlans(paper, asked)
   return { pdf: await paper.finished(), count }
-}
-
-function paperOf(title: string, asked: RecordsAsked): Paper {
-  const { kitchen, reader, now } = asked
-  return new Paper({
-    title,
-    language: reader.locale,
-    author: kitchen,
-    made: now,
-    foot: (page, pages) => [sayOfRecord(reader, 'pageOf', { name: title, page, pages }), madeFor(asked)],
-  })
 }
 
 function summedOf(batch: BatchState, findings: ReturnType<typeof judgeBatch>, day: Day, reader: Reader): Summed {

@@ -3,11 +3,13 @@ import { pipeline } from 'node:stream/promises'
 import { Controller, Get, Param, ParseUUIDPipe, Res } from '@nestjs/common'
 import { ApiTags } from '@nestjs/swagger'
 import type { Response } from 'express'
-import type { Id } from '@logged-thermal/core'
+import { addDays, startOfDay, type Day, type Id } from '@logged-thermal/core'
 import { KitchenScope } from '../database/kitchenScope'
 import { query } from '../database/query'
 import { AnswersFile } from '../http/answers.decorator'
+import { requireDays } from '../http/days'
 import { Problem } from '../http/problem'
+import { Kitchen } from '../people/kitchen.entity'
 import { Needs, OfShift } from '../people/shift.guard'
 import type { Shift } from '../people/shifts.service'
 import { fileOf, ndjson } from './ndjson'
@@ -36,6 +38,27 @@ export class ProofController {
     response.setHeader('Content-Type', 'application/x-ndjson; charset=utf-8')
     response.setHeader('Content-Disposition', `attachment; filename="batch-${code}.proof"`)
     await pipeline(Readable.from(ndjson(this.proofs.lines(kitchenId, head, { batches: [id] }))), response)
+  }
+
+  /** The same of all batches that began on a day, and of what happened on it. */
+  @Get('day/:day')
+  @AnswersFile('application/x-ndjson')
+  async day(@OfShift() { kitchenId }: Shift, @Param('day') day: Day, @Res() response: Response): Promise<void> {
+    requireDays({ from: day })
+    const { from, to, batches } = await this.scope.inKitchen(kitchenId, async (em) => {
+      const { zone } = await em.findOneOrFail(Kitchen, { id: kitchenId })
+      const [from, to] = [startOfDay(day, zone), startOfDay(addDays(day, 1), zone)]
+      const rows = await query<{ id: Id }>(em, {
+        sql: `select id from batch where kitchen_id = ? and (state ->> 'startedAt')::bigint >= ?
+          and (state ->> 'startedAt')::bigint < ?`,
+        params: [kitchenId, from, to],
+      })
+      return { from, to, batches: rows.map(({ id }) => id) }
+    })
+    const head = await this.proofs.head(kitchenId)
+    response.setHeader('Content-Type', 'application/x-ndjson; charset=utf-8')
+    response.setHeader('Content-Disposition', `attachment; filename="day-${day}.proof"`)
+    await pipeline(Readable.from(ndjson(this.proofs.lines(kitchenId, head, { batches, from, to }))), response)
   }
 
   private async codeOf(kitchenId: Id, id: Id): Promise<string> {

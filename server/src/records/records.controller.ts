@@ -15,6 +15,7 @@ import { Heads } from '../sealing/heads.service'
 import { Workers, type Work } from '../workers/workers.service'
 import { RecordFacts } from './recordFacts'
 import type * as RecordsWork from './records.work'
+import { sendPdf } from './sendPdf'
 
 export const WORK: Work<typeof RecordsWork> = { file: require.resolve('./records.work') }
 
@@ -120,11 +121,4 @@ export class RecordsController {
       return { ...shared, maker: shared.people[personId] ?? '', proved, batch }
     })
   }
-}
-
-/** Shown in the browser; a name where it is saved. */
-function sendPdf(response: Response, name: string, pdf: Uint8Array): void {
-  response.setHeader('Content-Type', 'application/pdf')
-  response.setHeader('Content-Disposition', `inline; filename="${name}"`)
-  response.send(Buffer.from(pdf))
 }

@@ -1,13 +1,14 @@
 import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { PDFDict, PDFDocument, PDFName } from 'pdf-lib'
+import { PDFDocument } from 'pdf-lib'
 import { v7 as uuid } from 'uuid'
 import type { Id } from '@logged-thermal/core'
 import type { BatchRecord } from '@logged-thermal/wording'
 import { clock } from '../clock/clock'
 import { Heads } from '../sealing/heads.service'
 import { openKitchen, type TestKitchen } from '../test/kitchen'
+import { readPdf } from '../test/readPdf'
 import { Paper } from './pdf/paper'
 
 let kitchen: TestKitchen
@@ -29,29 +30,7 @@ afterAll(() => kitchen.app.close())
 const record = async (of: Id, query = '') =>
   (await kitchen.get(`/api/records/batch/${of}.json${query}`)).body as BatchRecord
 
-async function pdf(path: string): Promise<{ document: PDFDocument; bookmarks: number; tags: boolean }> {
-  const answer = await kitchen
-    .get(path)
-    .buffer(true)
-    .parse((response, done) => {
-      const pieces: Buffer[] = []
-      response.on('data', (piece: Buffer) => pieces.push(piece))
-      response.on('end', () => done(null, Buffer.concat(pieces)))
-    })
-  expect([answer.status, answer.headers['content-type']]).toEqual([200, 'application/pdf'])
-  const document = await PDFDocument.load(answer.body as Buffer, { updateMetadata: false })
-  const { catalog } = document
-  const outlines = catalog.lookupMaybe(PDFName.of('Outlines'), PDFDict)
-  let bookmarks = 0
-  for (let next = outlines?.lookupMaybe(PDFName.of('First'), PDFDict); next; bookmarks++)
-    next = next.lookupMaybe(PDFName.of('Next'), PDFDict)
-  const marked = catalog.lookupMaybe(PDFName.of('MarkInfo'), PDFDict)?.get(PDFName.of('Marked'))
-  return {
-    document,
-    bookmarks,
-    tags: marked?.toString() === 'true' && catalog.has(PDFName.of('StructTreeRoot')) && catalog.has(PDFName.of('Lang')),
-  }
-}
+const pdf = (path: string) => readPdf(kitchen, path)
 
 it('is told as data: every reading with what it was before, in both scales, and what each limit rests on', async () => {
   const { standing, code, readings, limits, line, rules } = await record(batch)
@@ -67,8 +46,9 @@ it('is told as data: every reading with what it was before, in both scales, and 
 })
 
 it('is told on paper: tagged, in a language, with a bookmark, its title and who it is of', async () => {
-  const { document, bookmarks, tags } = await pdf(`/api/records/batch/${batch}.pdf`)
+  const { document, bookmarks, tags, columns } = await pdf(`/api/records/batch/${batch}.pdf`)
   expect([tags, bookmarks]).toEqual([true, 1])
+  expect(columns).toBeGreaterThan(4)
   expect([document.getTitle(), document.getAuthor()]).toEqual(['Test kitchen r-1', 'Test kitchen'])
   const { width, height } = document.getPage(0).getSize()
   expect([Math.round(width), Math.round(height)]).toEqual([595, 842])

@@ -58,15 +58,21 @@ export async function batchesPdf({
   ...shared
 }: RecordsAsked & { title: string; batches: BatchAsked[] }): Promise<Uint8Array> {
   const { kitchen, reader, now, proved } = shared
-  const paper = new Paper({
+  const paper = paperOf(title, shared)
+  for (const asked of batches) drawBatch(paper, judged(asked, shared), { kitchen, proved, now, reader })
+  return paper.finished()
+}
+
+/** A document with its name, page and maker at the foot of every page. */
+export function paperOf(title: string, asked: RecordsAsked): Paper {
+  const { kitchen, reader, now } = asked
+  return new Paper({
     title,
     language: reader.locale,
     author: kitchen,
     made: now,
-    foot: (page, pages) => [say(reader, 'pageOf', { name: title, page, pages }), madeFor(shared)],
+    foot: (page, pages) => [say(reader, 'pageOf', { name: title, page, pages }), madeFor(asked)],
   })
-  for (const asked of batches) drawBatch(paper, judged(asked, shared), { kitchen, proved, now, reader })
-  return paper.finished()
 }
 
 /** Of every page: when it was made, for whom, and who judged. */

@@ -1,7 +1,7 @@
 import { benchMessages } from '@logged-thermal/wording'
 import { clsx } from 'clsx'
 import useMediaQuery from '@mui/material/useMediaQuery'
-import { Suspense, useMemo, useState } from 'react'
+import { useMemo, useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
 import {
   floorOf,
@@ -28,7 +28,7 @@ import { useWakeLock } from '../app/wakeLock'
 import { Badge } from '../parts/Badge'
 import { Key } from '../kit/Key'
 import type { BenchSheet } from './benchSheet'
-import { later, useReadAhead } from '../kit/later'
+import { useReadAhead } from '../kit/later'
 import { BoardControls } from '../board/BoardControls'
 import { boardMarks } from '../board/boardMarks'
 import { futuresOf } from './futures'
@@ -52,6 +52,8 @@ import { StepRail } from './StepRail'
 import { TraceChart } from './TraceChart'
 import { UnitQuestion } from '../board/UnitQuestion'
 import { useReading } from '../board/useReading'
+import { BenchSheets } from './BenchSheets'
+import { SHEETS } from './sheets'
 import { WarmUpLine } from './WarmUpLine'
 import { WhyList } from './WhyList'
 import { useSteady } from '../kit/steady'
@@ -62,9 +64,6 @@ import { speaks } from '../kit/language'
 import { shutUnless } from '../app/shut'
 
 const say = speaks(benchMessages)
-
-const BenchSheets = later(() => import('./BenchSheets'), 'BenchSheets')
-const NEXT = [BenchSheets]
 
 /** One batch at the stove: what is asked now, the trace, the board, and why each check stands as it does. */
 export function Bench() {
@@ -125,7 +124,7 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
   const reading = useReading(batch, phase.of)
   const { scale, logged } = reading
   const [sheet, setSheet] = useState<BenchSheet | null>(null)
-  useReadAhead(NEXT)
+  useReadAhead(SHEETS)
   const [explained, setExplained] = useState<string | null>(null)
   const undo = (target: Id) => {
     enter('corrected', batch.id, { target, reason: 'undo', now: 'void', item: null })
@@ -291,23 +290,21 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
           }}
         />
       )}
-      <Suspense>
-        {sheet !== null && !comesOff && (
-          <BenchSheets
-            batch={batch}
-            others={others}
-            findings={findings}
-            guide={guide}
-            sheet={sheet}
-            onSheet={setSheet}
-            onMark={mark}
-            reader={reader}
-            scale={scale}
-            awake={awake}
-            mayWrite={open}
-          />
-        )}
-      </Suspense>
+      {sheet !== null && !comesOff && (
+        <BenchSheets
+          batch={batch}
+          others={others}
+          findings={findings}
+          guide={guide}
+          sheet={sheet}
+          onSheet={setSheet}
+          onMark={mark}
+          reader={reader}
+          scale={scale}
+          awake={awake}
+          mayWrite={open}
+        />
+      )}
     </View>
   )
 }

@@ -1,31 +1,31 @@
+import { Suspense } from 'react'
 import { type BatchState, type Edge, type Finding, type Guide, type TemperatureScale } from '@logged-thermal/core'
 import type { Reader } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import { useNow } from '../app/now'
 import type { JudgedBatch } from '../app/kitchen'
-import { DecideSheet } from '../decide/DecideSheet'
-import { EggsSheet } from '../eggs/EggsSheet'
-import { PartsSheet } from '../store/PartsSheet'
-import { PutAwaySheet } from '../store/PutAwaySheet'
-import { TemperSheet } from '../temper/TemperSheet'
-import { AciditySheet } from './AciditySheet'
-import { AddSheet } from './AddSheet'
 import type { BenchSheet } from './benchSheet'
-import { LotsSheet } from './LotsSheet'
-import { CoolingSheet } from './CoolingSheet'
-import { CueSheet } from './CueSheet'
-import { MarkReason } from './MarkReason'
-import { MoreSheet } from './MoreSheet'
-import { PlaceSheet } from './PlaceSheet'
-import { PourSheet } from './PourSheet'
-import { ReadingsSheet } from './ReadingsSheet'
-import { RewarmSheet } from './RewarmSheet'
-import { StepsSheet } from './StepsSheet'
-import { ToolSheet } from './ToolSheet'
-import { later } from '../kit/later'
-
-/** Seldom wanted, and never in a hurry. */
-const PaperSheet = later(() => import('./PaperSheet'), 'PaperSheet')
+import {
+  AciditySheet,
+  AddSheet,
+  CoolingSheet,
+  CueSheet,
+  DecideSheet,
+  EggsSheet,
+  LotsSheet,
+  MarkReason,
+  MoreSheet,
+  PaperSheet,
+  PartsSheet,
+  PlaceSheet,
+  PourSheet,
+  PutAwaySheet,
+  ReadingsSheet,
+  RewarmSheet,
+  StepsSheet,
+  TemperSheet,
+  ToolSheet,
+} from './sheets'
 
 interface Props {
   batch: BatchState
@@ -51,7 +51,7 @@ export function BenchSheets(props: Props) {
   const close = () => onSheet(null)
   const addAt = guide.now?.key ?? batch.method.steps.at(-1)?.key ?? ''
   return (
-    <>
+    <Suspense>
       {sheet === 'readings' && (
         <ReadingsSheet
           open
@@ -132,6 +132,6 @@ export function BenchSheets(props: Props) {
           }}
         />
       )}
-    </>
+    </Suspense>
   )
 }

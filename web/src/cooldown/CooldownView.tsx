@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react'
+import { Suspense, useMemo, useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
 import {
   COVERS,
@@ -18,6 +18,7 @@ import type { LineData } from '../app/lineData'
 import { useNow } from '../app/now'
 import { ChoiceKeys } from '../kit/ChoiceKeys'
 import { Key } from '../kit/Key'
+import { later, useReadAhead } from '../kit/later'
 import { Stepper } from '../kit/Stepper'
 import { CooldownSentence } from './CooldownSentence'
 import { CurvesChart } from './CurvesChart'
@@ -26,7 +27,6 @@ import { SimulationProgress } from './SimulationProgress'
 import { VesselKey } from './VesselKey'
 import { idOf, sourced, sourcesIn, type Source, type Sourced } from './source'
 import { useTrials, type Trials } from './useTrials'
-import { VesselsSheet } from './VesselsSheet'
 import { WaysTable } from './WaysTable'
 import { trialOf, waysOf, type Way } from './ways'
 import { SelectField } from '../kit/SelectField'
@@ -36,6 +36,9 @@ import { shutUnless } from '../app/shut'
 import { speaks } from '../kit/language'
 
 const say = speaks(cooldownMessages)
+
+const VesselsSheet = later(() => import('./VesselsSheet'), 'VesselsSheet')
+const NEXT = [VesselsSheet]
 
 /** Before it is off the stove: how deep, in what, with what cooling it makes its gates. */
 export function CooldownView() {
@@ -73,6 +76,7 @@ function Cooldown({ line, source, sources, found, onSource }: Props) {
   const navigate = useNavigate()
   const goOn = useGoOn()
   const enter = useEnter()
+  useReadAhead(NEXT)
   const { person, reader, open } = useHand(line)
   const [kilograms, setKilograms] = useState(found?.load.kilograms ?? 3)
   const [vesselId, setVessel] = useState<string | null>(null)
@@ -235,15 +239,17 @@ function Cooldown({ line, source, sources, found, onSource }: Props) {
           </div>
         </div>
       </div>
-      {sheet && (
-        <VesselsSheet
-          vessels={line.vessels}
-          units={line.units}
-          tools={line.tools}
-          mayWrite={open && (person?.role === 'chef' || person?.role === 'lead')}
-          onClose={() => setSheet(false)}
-        />
-      )}
+      <Suspense>
+        {sheet && (
+          <VesselsSheet
+            vessels={line.vessels}
+            units={line.units}
+            tools={line.tools}
+            mayWrite={open && (person?.role === 'chef' || person?.role === 'lead')}
+            onClose={() => setSheet(false)}
+          />
+        )}
+      </Suspense>
     </View>
   )
 }

@@ -10,6 +10,7 @@ import { shutUnless } from '../app/shut'
 import { View } from '../app/View'
 import { Key } from '../kit/Key'
 import { KeyRow } from '../kit/KeyRow'
+import { ListKeys } from '../parts/ListKeys'
 import { DataTable } from '../kit/table/DataTable'
 import type { Column } from '../kit/table/column'
 import { Whole } from '../kit/Whole'
@@ -82,6 +83,7 @@ export function InstrumentPage() {
         <section>
           <h2 className="title">{say('everyCheck')}</h2>
           <Checks instrument={instrument} line={line} reader={reader} />
+          <ListKeys list="checks" name={say('everyCheck')} of={instrument.id} reader={reader} />
         </section>
         {!gone && <Happened instrument={instrument} open={open} onAsk={setAsked} />}
       </div>

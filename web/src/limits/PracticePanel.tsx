@@ -3,6 +3,9 @@ import {
   LOTS_ASKED,
   MEASURE_SYSTEMS,
   PERMITS,
+  dayOf,
+  recordMonths,
+  USUAL_MONTHS_KEPT,
   type LimitSet,
   type Permits,
   type Practice,
@@ -30,6 +33,7 @@ const BAKE = [30, 90, 180, 365]
 const OPENED = [1, 2, 3, 4, 5]
 const HOT = [1, 2, 3, 4, 6]
 const IDLE = [15, 30, 60, 120] as const
+const MONTHS_KEPT = [3, 12, 24, 36, 60]
 const FREEZER = [-25, -20, -18, -15, -12]
 
 interface Props {
@@ -43,6 +47,7 @@ interface Props {
 export function PracticePanel({ draft, onChange, onClose }: Props) {
   const { practice } = draft
   const { reader } = useHand(useLine())
+  const asked = recordMonths(draft, dayOf(draft.from, reader.zone))
   const [writing, setWriting] = useState<keyof Permits | null>(null)
   const change = (part: Partial<Practice>) => onChange?.({ ...draft, practice: { ...practice, ...part } })
   const permit = (key: keyof Permits, variance: Variance | null) =>
@@ -192,6 +197,21 @@ export function PracticePanel({ draft, onChange, onClose }: Props) {
         ))}
       </div>
       {choice(say('ownLateEntry'), practice.secondPin ?? false, say('secondPinAsked'), say('leadAlone'), 'secondPin')}
+      <h3 className="title">{say('monthsKept')}</h3>
+      <div className={clsx(styles.setKeys, styles.five)}>
+        {MONTHS_KEPT.map((each) => (
+          <Key
+            key={each}
+            look={each === (practice.monthsKept ?? USUAL_MONTHS_KEPT) ? 'primary' : 'plain'}
+            aria-pressed={each === (practice.monthsKept ?? USUAL_MONTHS_KEPT)}
+            disabled={!onChange || each < (asked ?? 0)}
+            onClick={() => change({ monthsKept: each })}
+          >
+            {String(each)}
+          </Key>
+        ))}
+      </div>
+      <p className="muted">{say('monthsKeptWhy', { asked: asked ?? 'none' })}</p>
       <h3 className="title">{say('minutesBeforeLock')}</h3>
       <div className={clsx(styles.setKeys, styles.five)}>
         {[...IDLE, 'never' as const].map((each) => (

@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { Suspense, useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import {
   approvedOf,
@@ -24,21 +24,16 @@ import type { LineData } from '../app/lineData'
 import { useNow } from '../app/now'
 import { useAppDispatch, useAppSelector } from '../app/store'
 import { Key } from '../kit/Key'
+import { later, useReadAhead } from '../kit/later'
 import { Sheet } from '../kit/Sheet'
-import { AmountForm } from './AmountForm'
 import { AmountList } from './AmountList'
-import { ApproveMethod } from './ApproveMethod'
 import { draftDropped, drafted } from '../app/drafts'
 import { edited, type Edit } from './editing'
 import { MethodLabel } from './MethodLabel'
 import { MethodRibbon } from './MethodRibbon'
-import { MethodSettings } from './MethodSettings'
 import { MethodWays } from './MethodWays'
 import { ProblemNote } from './ProblemNote'
-import { SignedForMethod } from './SignedForMethod'
-import { StepForm } from './StepForm'
 import { StepList } from './StepList'
-import { VersionDifference } from './VersionDifference'
 import { Whole } from '../kit/Whole'
 import { NameKeys } from '../kit/NameKeys'
 import styles from './methods.module.css'
@@ -46,6 +41,14 @@ import { speaks } from '../kit/language'
 
 const say = speaks(methodsMessages)
 const planSay = speaks(planMessages)
+
+const StepForm = later(() => import('./StepForm'), 'StepForm')
+const AmountForm = later(() => import('./AmountForm'), 'AmountForm')
+const MethodSettings = later(() => import('./MethodSettings'), 'MethodSettings')
+const VersionDifference = later(() => import('./VersionDifference'), 'VersionDifference')
+const SignedForMethod = later(() => import('./SignedForMethod'), 'SignedForMethod')
+const ApproveMethod = later(() => import('./ApproveMethod'), 'ApproveMethod')
+const NEXT = [StepForm, AmountForm, MethodSettings, VersionDifference, SignedForMethod, ApproveMethod]
 
 /** One method: how it should go as a ribbon, its steps with what is wrong beside each, and what goes in. */
 export function MethodEditor() {
@@ -74,6 +77,7 @@ function Editor({ state, line, limits, day }: { state: MethodState; line: LineDa
   const latest = state.versions.at(-1)!
   const approved = approvedOf(state)
   const dispatch = useAppDispatch()
+  useReadAhead(NEXT)
   const draft = useAppSelector(({ drafts }) => drafts[state.id] ?? null)
   const [panel, setPanel] = useState<Panel>({ kind: 'contents' })
   const [sheet, setSheet] = useState<'approve' | 'difference' | 'add' | 'signed' | null>(null)
@@ -160,24 +164,26 @@ function Editor({ state, line, limits, day }: { state: MethodState; line: LineDa
           </section>
           <aside className={styles.methodRight}>
             <div className={styles.methodScroll}>
-              {step && editable && (
-                <StepForm key={step.key} method={method} step={step} onEdit={onEdit} onClose={contents} />
-              )}
-              {panel.kind === 'amount' && (
-                <AmountForm
-                  // Each new one begins with an empty form.
-                  key={panel.key ?? `new ${method.amounts.length + method.components.length}`}
-                  method={method}
-                  others={line.methods.flatMap((each) => (each.id === state.id ? [] : (approvedOf(each) ?? [])))}
-                  amountKey={panel.key}
-                  measures={limits.practice.measures ?? 'metric'}
-                  reader={reader}
-                  onEdit={onEdit}
-                  onNext={() => setPanel({ kind: 'amount', key: null })}
-                  onClose={contents}
-                />
-              )}
-              {panel.kind === 'settings' && <MethodSettings method={method} onEdit={onEdit} onClose={contents} />}
+              <Suspense>
+                {step && editable && (
+                  <StepForm key={step.key} method={method} step={step} onEdit={onEdit} onClose={contents} />
+                )}
+                {panel.kind === 'amount' && (
+                  <AmountForm
+                    // Each new one begins with an empty form.
+                    key={panel.key ?? `new ${method.amounts.length + method.components.length}`}
+                    method={method}
+                    others={line.methods.flatMap((each) => (each.id === state.id ? [] : (approvedOf(each) ?? [])))}
+                    amountKey={panel.key}
+                    measures={limits.practice.measures ?? 'metric'}
+                    reader={reader}
+                    onEdit={onEdit}
+                    onNext={() => setPanel({ kind: 'amount', key: null })}
+                    onClose={contents}
+                  />
+                )}
+                {panel.kind === 'settings' && <MethodSettings method={method} onEdit={onEdit} onClose={contents} />}
+              </Suspense>
               {(panel.kind === 'contents' || (panel.kind === 'step' && !editable)) && (
                 <>
                   <h2 className="title">{say('whatGoes')}</h2>
@@ -247,22 +253,24 @@ function Editor({ state, line, limits, day }: { state: MethodState; line: LineDa
           ))}
         </NameKeys>
       </Sheet>
-      {sheet === 'difference' && (
-        <VersionDifference state={state} people={line.people} reader={reader} onClose={() => setSheet(null)} />
-      )}
-      {sheet === 'signed' && (
-        <SignedForMethod state={state} limits={limits} day={day} reader={reader} onClose={() => setSheet(null)} />
-      )}
-      {sheet === 'approve' && (
-        <ApproveMethod
-          method={latest}
-          limits={limits}
-          stops={stops}
-          reader={reader}
-          problems={blocking(problems, method)}
-          onClose={() => setSheet(null)}
-        />
-      )}
+      <Suspense>
+        {sheet === 'difference' && (
+          <VersionDifference state={state} people={line.people} reader={reader} onClose={() => setSheet(null)} />
+        )}
+        {sheet === 'signed' && (
+          <SignedForMethod state={state} limits={limits} day={day} reader={reader} onClose={() => setSheet(null)} />
+        )}
+        {sheet === 'approve' && (
+          <ApproveMethod
+            method={latest}
+            limits={limits}
+            stops={stops}
+            reader={reader}
+            problems={blocking(problems, method)}
+            onClose={() => setSheet(null)}
+          />
+        )}
+      </Suspense>
     </View>
   )
 }

@@ -1,7 +1,7 @@
 import LinearProgress from '@mui/material/LinearProgress'
 import { useState } from 'react'
 import { addDays, dayOf, type Day, type TemperatureScale } from '@logged-thermal/core'
-import { clock, dayName, packetMessages, shortDate, type Reader } from '@logged-thermal/wording'
+import { clock, dayName, LISTS, packetMessages, shortDate, type Reader } from '@logged-thermal/wording'
 import { sentenceOf } from '../app/api'
 import { useHand, useLine } from '../app/kitchen'
 import type { LineData } from '../app/lineData'
@@ -13,6 +13,7 @@ import { DateField } from '../kit/DateField'
 import { Key } from '../kit/Key'
 import { speaks } from '../kit/language'
 import { LogNav } from '../log/LogNav'
+import { ListKeys } from '../parts/ListKeys'
 import { useAskPacketMutation, useCancelPacketMutation, usePacketsQuery, type Packet } from './packetsApi'
 import styles from './packets.module.css'
 
@@ -106,6 +107,15 @@ function AskOne({ line, reader }: { line: LineData; reader: Reader }) {
         </Key>
       </div>
       {error && <p role="alert">{sentenceOf(error)}</p>}
+      <h2 className="title">{say('listsOfTime')}</h2>
+      <ul className={styles.lists}>
+        {LISTS.map((list) => (
+          <li key={list}>
+            <span>{say(`list_${list}`)}</span>
+            <ListKeys list={list} name={say(`list_${list}`)} from={from} to={to} reader={{ ...reader, scale }} />
+          </li>
+        ))}
+      </ul>
     </section>
   )
 }

@@ -8,6 +8,7 @@ import { useHand, useLine } from '../app/kitchen'
 import { useAsOf, useNow } from '../app/now'
 import { View } from '../app/View'
 import { Key } from '../kit/Key'
+import { KeyRow } from '../kit/KeyRow'
 import { speaks } from '../kit/language'
 import { discardOf, storeOfLine } from '../store/useStore'
 import { LogNav } from '../log/LogNav'
@@ -111,6 +112,14 @@ export function ReviewView() {
               ›
             </Key>
           </div>
+          <KeyRow label={say('dayRecord', { day: dayName(day, reader) })}>
+            <Key look="outlined" target="_blank" href={`/api/records/day/${day}.pdf?scale=${reader.scale}`}>
+              {say('dayPaper')}
+            </Key>
+            <Key look="outlined" href={`/api/proof/day/${day}`}>
+              {say('dayProof')}
+            </Key>
+          </KeyRow>
           <SignDay key={day} day={day} line={line} reader={reader} now={now} stillOpen={ofDay.length} />
         </aside>
       </div>

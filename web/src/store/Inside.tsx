@@ -1,6 +1,7 @@
 import { Link } from 'react-router'
 import { dayOf, levelOf, placeOf, type LimitSet, type UnitState } from '@logged-thermal/core'
 import { asksWord, leftWords, levelDegrees, sourceOf, type Reader, itemMessages } from '@logged-thermal/wording'
+import { ListKeys } from '../parts/ListKeys'
 import type { StoredItem } from './useStore'
 import styles from './store.module.css'
 import { speaks, spoken } from '../kit/language'
@@ -41,6 +42,7 @@ export function Inside({ unit, stored, limits, now, reader }: Props) {
         ))}
         {nowhere.length > 0 && <Shelf name={say('noShelfSaid')} all={nowhere} now={now} />}
       </ol>
+      <ListKeys list="air" name={say('airRead')} of={unit.id} reader={reader} />
     </section>
   )
 }

@@ -6,6 +6,7 @@ import { useEnter } from '../app/enter'
 import { useHand, useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
 import { useAppSelector } from '../app/store'
+import { ListKeys } from '../parts/ListKeys'
 import { drawnAs, labelsHere } from './labelHere'
 import { PrintedHere } from './PrintedHere'
 import { limitsOfLine } from './useStore'
@@ -102,6 +103,7 @@ export function LabelPanel({ item }: { item: ItemState }) {
           {item.labels === 0 ? say('printLabels') : say('printAgain')}
         </Key>
       </div>
+      {item.labels > 0 && <ListKeys list="labels" name={say('labelsPrinted')} of={item.id} reader={reader} />}
       {printing && <PrintedHere art={art(paper)} copies={copies} paper={paper} onDone={printed} />}
       {use === 'sale' && packed && (
         <p role="status" className="muted">

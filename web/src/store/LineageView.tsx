@@ -11,6 +11,7 @@ import { useHand, useLine } from '../app/kitchen'
 import { Key } from '../kit/Key'
 import { later } from '../kit/later'
 import { Sheet } from '../kit/Sheet'
+import { ListKeys } from '../parts/ListKeys'
 import { TraceTryPanel } from '../traces/TraceTryPanel'
 import { lineageGraph } from './lineageLayout'
 import { SignedSheet } from '../login/SignedSheet'
@@ -105,6 +106,7 @@ export function LineageView() {
               </Key>
             </KeyRow>
           )}
+          {type === 'lot' && lot && <ListKeys list="lots" name={say('lotRecord')} of={lot.id} reader={reader} />}
           {data && line && (
             <div className={clsx(lineageStyles.asked, 'no-print')}>
               <TraceTryPanel line={line} lineage={data} reader={reader} open={open} />

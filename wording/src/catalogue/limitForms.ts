@@ -73,6 +73,9 @@ export const limitFormsMessages = {
   ownLateEntry: 'When the lead lets an entry of their own count',
   secondPinAsked: 'Somebody else’s PIN beside it',
   leadAlone: 'The lead’s PIN alone',
+  monthsKept: 'Names stay with what their people entered, months',
+  monthsKeptWhy:
+    '{asked, select, none {This rule set does not say how long records are kept.} other {This rule set has records kept for {asked} months.}} Entries are kept for ever; a name can be replaced by a code once this time is over.',
   minutesBeforeLock: 'A tablet that nobody touches locks after, minutes',
   never: 'Never',
   onHeatNotBefore30: 'While a pot is on the heat, never before 30 minutes. A locked tablet still shows the Line.',

@@ -99,4 +99,7 @@ export const mattersMessages = {
     '{people, plural, one {One person} other {# people}} ate it {eaten}{ill, select, true {, ill since {onset}} other {}}.',
   incident_outside: 'Worked outside',
   incident_other: 'Something else',
+  dayRecord: 'Record of {day}',
+  dayPaper: 'Day sheet (PDF)',
+  dayProof: 'Proof file',
 } as const

@@ -1,8 +1,11 @@
-/** The ribbons and the badge. */
+/** The ribbons, the badge, and keys that stand on several views. */
 export const partsMessages = {
   n4HAgo: '4 h ago',
   n1HAgo: '1 h ago',
   binDay: 'bin {day}',
   gateCheckStanding: 'gate {check}, {standing}',
   discardWall: '; discard wall',
+  listPaper: 'Record (PDF)',
+  listTable: 'Table (CSV)',
+  listData: 'Data (JSON)',
 } as const

@@ -72,6 +72,7 @@ export const planMessages = {
   planOf: 'Written plan of {method}',
   backMethod: 'Back to the method',
   print: 'Print it',
+  asPdf: 'Plan (PDF)',
   asFile: 'As a file',
   notInForce: 'No version of it is in force: there is nothing to plan.',
   titlePlan: 'Written plan{version, select, none {} other {, version {version}}}',

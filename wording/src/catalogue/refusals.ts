@@ -31,6 +31,8 @@ export const refusalsMessages = {
   notSteady: 'The readings lie {apart} apart: it has not settled. Stir, wait, and read three times again.',
   onlyReadingCanGiven: 'Only a reading can be given another value.',
   thereNewerVersionOpen: 'There is a newer version, {current}. Open it and change that.',
+  keptTooShort:
+    'The rule set has records kept for {months, plural, one {# month} other {# months}}. Names stay as long.',
   wouldLooserThanRule:
     '"{line}" would be looser than the rule set. It needs a written variance: authority, reference, reason and last day.',
   versionCannotPutForce: 'This version cannot be put in force: {problemSentence}',

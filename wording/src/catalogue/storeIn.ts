@@ -143,4 +143,5 @@ export const storeInMessages = {
   as_trimmings: 'trimmings',
   'as_strained residue': 'strained residue',
   thisOne: 'this',
+  lotRecord: 'Record of this lot',
 } as const

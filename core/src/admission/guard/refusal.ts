@@ -78,6 +78,7 @@ export type Refusal =
   | { code: 'not steady'; field: 'body.shown'; apart: number }
   | { code: 'not a reading'; field: 'body.target' }
   | { code: 'older version'; field: 'body'; current: number }
+  | { code: 'kept too short'; field: 'body.set.practice.monthsKept'; months: number }
   | { code: 'looser'; field: 'body.set.lines'; line: LimitKey }
   | { code: 'method blocked'; field: 'body.version'; problem: Problem }
   | { code: 'out of order'; field: 'body.reason'; why: OutOfOrder }

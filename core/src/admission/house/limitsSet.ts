@@ -4,7 +4,9 @@ import type { LimitsState } from '../../state/state'
 import type { EntryOf, KindOf } from '../guard/kindOf'
 import { canonical } from '../../ground/canonical'
 import { timeOfDayIn } from '../../ground/timeOfDay'
+import { dayOf } from '../../ground/zone'
 import { FieldError, flag, id, instant, list, number, object, oneOf, text, whole, type Field } from '../../ground/field'
+import { recordMonths } from '../../recipe/plan/monthsKept'
 import { isLooser, linesOf } from '../../rules/limitSet'
 import { LOTS_ASKED, MEASURE_SYSTEMS, PERMITS, type Practice } from '../../rules/practice'
 import { ruleSets } from '../../rules/sets/ruleSets'
@@ -36,13 +38,16 @@ export const limitsSet: KindOf<'limits-set'> = {
   },
   writes: ({ about }) => [about],
   reads: () => [],
-  refuse({ about, at, body: { set } }, read) {
+  refuse({ about, at, body: { set } }, read, { zone }) {
     const versions = read('limits', about.id)?.versions ?? []
     const last = versions.at(-1)
     if (set.version !== (last?.version ?? 0) + 1)
       return { code: 'older version', field: 'body', current: last?.version ?? 0 }
     if (set.id !== about.id) return { code: 'not there', field: 'body.set.id', what: 'limits' }
     if (set.from < at - BACKDATED) return { code: 'backdated', field: 'body.set.from' }
+    const asked = recordMonths(set, dayOf(set.from, zone))
+    if (asked !== null && (set.practice.monthsKept ?? asked) < asked)
+      return { code: 'kept too short', field: 'body.set.practice.monthsKept', months: asked }
     const looser = set.lines.find((line) => isLooser(line) && line.variance === null)
     return looser ? { code: 'looser', field: 'body.set.lines', line: looser.key } : null
   },
@@ -105,6 +110,7 @@ function parsePractice(field: Field): Practice {
     'lots',
     'idleMinutes',
     'secondPin',
+    'monthsKept',
     'partsPassOn',
     'openedDays',
     'hotHours',
@@ -135,6 +141,7 @@ function parsePractice(field: Field): Practice {
     ...(fields.lots.value == null ? {} : { lots: oneOf(fields.lots, LOTS_ASKED) }),
     ...(fields.secondPin.value == null ? {} : { secondPin: flag(fields.secondPin) }),
     ...(fields.idleMinutes.value == null ? {} : { idleMinutes: whole(fields.idleMinutes, 5, 240) }),
+    ...(fields.monthsKept.value == null ? {} : { monthsKept: whole(fields.monthsKept, 1, 240) }),
     partsPassOn: oneOf(fields.partsPassOn, ['ready to eat', 'every part'] as const),
     openedDays: whole(fields.openedDays, 1, 7),
     hotHours: whole(fields.hotHours, 1, 8),

@@ -12,6 +12,7 @@ import { factsOf, ingredientOf, rawEggs, type FindMethod } from '../method/facts
 import { heatPlan } from '../method/heatPlan'
 import type { Cooling, FamilyKey, Method, StepKind } from '../method/method'
 import { answeredBy, hazardOf, watchedAs, type Hazard, type Missed, type Watched } from './control'
+import { recordMonths } from './monthsKept'
 import { planBasis, type PlanBasis } from './planBasis'
 
 /** The hazard analysis of one method as an inspector expects it: made from what is in force, never typed. */
@@ -69,12 +70,6 @@ export interface PlanRow {
   missed: Missed
   /** How it is heated once more, where that mends it in time. */
   rework?: Limit
-}
-
-/** How long a rule set has records kept, months; null: it does not say. */
-export function recordMonths(limits: LimitSet, day: Day): number | null {
-  const [records] = limitsOf(limits, 'records', day)
-  return records?.rule.kind === 'condition' ? (records.rule.months ?? null) : null
 }
 
 /**

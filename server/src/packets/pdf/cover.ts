@@ -98,12 +98,12 @@ export function drawCover(
       ['lots.pdf', say(reader, 'file_lots')],
       ['matters.pdf', say(reader, 'file_matters')],
       ['labels.pdf', say(reader, 'file_labels')],
-      ['batches.csv', say(reader, 'file_batches')],
-      ['readings.csv', say(reader, 'file_readings')],
-      ['records.ndjson', say(reader, 'file_records')],
+      ['….csv', say(reader, 'file_tables')],
+      ['….ndjson', say(reader, 'file_data')],
       ['logbook.proof', say(reader, 'file_logbook')],
       ['check.html', say(reader, 'file_check')],
     ].map(([file, what]) => ({ cells: [{ text: file!, bold: true }, { text: what! }] })),
+    8.5,
   )
   paper.document.y += 4
   paper.rule()
@@ -123,7 +123,7 @@ export function drawCover(
   paper.text(sayOfRecord(reader, 'key', { key: inFours(head.key) }))
   paper.heading(2, say(reader, 'howTo'))
   for (const [i, step] of [say(reader, 'howTo1'), say(reader, 'howTo2'), say(reader, 'howTo3')].entries())
-    paper.text(`${i + 1}. ${step}`)
+    paper.text(`${i + 1}. ${step}`, { size: 9 })
   paper.text(sayOfRecord(reader, 'caution'), { size: 9 })
 }
 

@@ -30,19 +30,22 @@ export interface PlansAsked {
   reader: Reader
   now: Instant
   people: Record<Id, string>
+  /** All of the kitchen: parts of one are methods too. */
   methods: MethodState[]
+  /** Only the plan of this one is drawn; null: every plan. */
+  only: Id | null
   limits: LimitSet
 }
 
 const BOX = 30
 
-/** The written plan of every method that is in force, each from a page of its own. */
+/** The written plan of every method that is in force, or of one of them, each from a page of its own. */
 export function drawPlans(paper: Paper, asked: PlansAsked): number {
-  const { methods, limits, now, reader } = asked
+  const { methods, only, limits, now, reader } = asked
   const day = dayOf(now, reader.zone)
   const plans = methods.flatMap((state) => {
     const made = planOfMethod(state, methods, limits, day)
-    return made ? [{ ...made, state }] : []
+    return made && (only === null || only === state.id) ? [{ ...made, state }] : []
   })
   for (const each of plans.sort((a, b) => a.method.name.localeCompare(b.method.name))) drawPlan(paper, each, asked)
   return plans.length

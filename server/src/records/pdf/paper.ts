@@ -204,11 +204,13 @@ export class Paper {
   ): void {
     const element = this.document.struct('TR')
     table.add(element)
+    // The library knows this option; its types do not name it yet.
+    const options: { alt?: string; scope?: string } = tag === 'TH' ? { scope: 'Column' } : {}
     const { y } = this.document
     let x = MARGIN
     row.cells.forEach((cell, i) => {
       const at = x
-      const told = this.document.struct(tag, {}, () => this.drawCell(cell, at, y, widths[i]!, size))
+      const told = this.document.struct(tag, options, () => this.drawCell(cell, at, y, widths[i]!, size))
       element.add(told)
       told.end()
       x += widths[i]!

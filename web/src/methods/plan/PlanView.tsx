@@ -82,6 +82,9 @@ function Plan({ made, line, limits, day }: { made: PlanInForce; line: LineData; 
               {signed ? say('signAnew') : say('signPlan')}
             </Key>
           )}
+          <Key look="outlined" target="_blank" href={`/api/records/plan/${method.id}.pdf?scale=${reader.scale}`}>
+            {say('asPdf')}
+          </Key>
           <Key onClick={file}>{say('asFile')}</Key>
         </>
       }

@@ -1,0 +1,152 @@
+import { Injectable } from '@nestjs/common'
+import type { EntityManager } from '@mikro-orm/postgresql'
+import { asFolded, type AnyClaim, type Id, type Instant, type InstrumentKind, type Kind } from '@logged-thermal/core'
+import type { AirLine, CheckLine, LabelLine, ListLine, ListName, LotLine, MatterLine } from '@logged-thermal/wording'
+import { query } from '../../database/query'
+import { entryOf, type EntryRow } from '../../ledger/entries.service'
+import { LogRepository } from '../../log/log.repository'
+
+/** Which list, of one thing or of all, from and until when: null has no end. */
+export interface ListAsked {
+  list: ListName
+  of: Id | null
+  from: Instant | null
+  to: Instant | null
+}
+
+/** Entries that a list shows. */
+const SHOWN: Record<ListName, readonly Kind[]> = {
+  checks: ['instrument-checked'],
+  air: ['unit-read'],
+  lots: ['lot-received', 'lot-decided', 'recalled', 'recall-ended'],
+  labels: ['label-printed'],
+  matters: ['matter-closed', 'incident-told'],
+}
+
+interface Names {
+  people: Record<Id, string>
+  instruments: Record<Id, string>
+}
+
+/** What a line needs beside its claim. */
+interface Found extends Names {
+  names: Record<Id, string>
+  kinds: Record<Id, InstrumentKind>
+  into: ReadonlyMap<Id, string[]>
+}
+
+/** Reads lists out of the logbook. Every method runs in the transaction of its `em`. */
+@Injectable()
+export class ListFacts {
+  constructor(private readonly log: LogRepository) {}
+
+  /** @param most one line more tells that there are more */
+  async lines(
+    em: EntityManager,
+    kitchen: Id,
+    { list, of, from, to }: ListAsked,
+    known: Names,
+    most: number,
+  ): Promise<ListLine[]> {
+    const at = `((canon::jsonb) #>> '{claim,at}')::bigint`
+    // What a matter is about stands in it.
+    const about = of === null || list === 'matters' ? '' : 'and about_id = ?'
+    const rows = await query<EntryRow>(em, {
+      sql: `select hash, canon from entry where kitchen_id = ? and kind in (${SHOWN[list].map((kind) => `'${kind}'`).join()})
+        ${about} and ${at} >= ? and ${at} < ? order by ${at}, seq limit ?`,
+      params: [kitchen, ...(about ? [of] : []), from ?? 0, to ?? Number.MAX_SAFE_INTEGER, most],
+    })
+    const entries = rows.map((row) => asFolded(entryOf(row)))
+    const shown = list === 'matters' && of !== null ? entries.filter(({ claim }) => concerns(claim, of)) : entries
+    const found: Found = {
+      ...known,
+      names: await this.log.names(em, kitchen, shown),
+      kinds: list === 'checks' ? await this.kinds(em, kitchen) : {},
+      into: list === 'lots' ? await intoOf(em, kitchen, [...new Set(shown.map(({ claim }) => claim.about.id))]) : NONE,
+    }
+    return shown.flatMap(({ claim, seal: { seq, hash } }) => {
+      const told = toldBy(claim, found)
+      return told ? [{ seq, hash, at: claim.at, by: known.people[claim.by] ?? '', ...told }] : []
+    })
+  }
+
+  /** Of each instrument what kind it is. */
+  async kinds(em: EntityManager, kitchen: Id): Promise<Record<Id, InstrumentKind>> {
+    const rows = await query<{ id: Id; kind: InstrumentKind }>(em, {
+      sql: `select id, state ->> 'kind' as kind from instrument where kitchen_id = ?`,
+      params: [kitchen],
+    })
+    return Object.fromEntries(rows.map(({ id, kind }) => [id, kind]))
+  }
+
+  /** What something is called; null: there is no such thing in the kitchen. */
+  async nameOf(em: EntityManager, kitchen: Id, of: Id, { instruments }: Names): Promise<string | null> {
+    const names = await this.log.namesOf(em, kitchen, [of])
+    return names[of] ?? instruments[of] ?? null
+  }
+}
+
+const NONE: ReadonlyMap<Id, string[]> = new Map()
+
+/** Codes of the batches that lots went into. */
+async function intoOf(em: EntityManager, kitchen: Id, lots: readonly Id[]): Promise<Map<Id, string[]>> {
+  const ids = `{${lots.join()}}`
+  const rows = await query<{ lot: Id; code: string }>(em, {
+    sql: `select lot, b.code from log_row r cross join unnest(r.lots) lot
+      join batch b on b.kitchen_id = r.kitchen_id and b.id = r.id
+      where r.kitchen_id = ? and r.lots && ?::uuid[] and lot = any(?::uuid[]) order by r.started_at`,
+    params: [kitchen, ids, ids],
+  })
+  const found = new Map<Id, string[]>()
+  for (const { lot, code } of rows) found.set(lot, [...(found.get(lot) ?? []), code])
+  return found
+}
+
+function concerns(claim: AnyClaim, of: Id): boolean {
+  if (claim.kind === 'matter-closed') return claim.body.subject.id === of || claim.about.id === of
+  if (claim.kind === 'incident-told')
+    return claim.about.id === of || [...claim.body.items, ...claim.body.batches].includes(of)
+  return false
+}
+
+/** What an entry tells on its list; null: it is on none. */
+function toldBy(claim: AnyClaim, found: Found): CheckLine | AirLine | LotLine | LabelLine | MatterLine | null {
+  const { id } = claim.about
+  switch (claim.kind) {
+    case 'instrument-checked': {
+      const { passed, error } = claim.body.found
+      const [instrument, kind] = [found.instruments[id] ?? '', found.kinds[id] ?? 'probe']
+      return { list: 'checks', instrument, kind, passed, error }
+    }
+    case 'unit-read':
+      return { list: 'air', unit: found.names[id] ?? '', typed: claim.body.typed }
+    case 'lot-received': {
+      const { supplier, useBy, verdict, received, why } = claim.body
+      return { ...ofLot('received', id, found), supplier, useBy, verdict, typed: received?.typed ?? null, reason: why }
+    }
+    case 'lot-decided':
+      return { ...ofLot('decided', id, found), verdict: claim.body.verdict, reason: claim.body.reason }
+    case 'recalled':
+      return { ...ofLot(claim.body.drill ? 'exercise' : 'recalled', id, found), reason: claim.body.reason }
+    case 'recall-ended':
+      return { ...ofLot('recall ended', id, found), reason: claim.body.reason }
+    case 'label-printed':
+      return { list: 'labels', of: found.names[id] ?? '', copies: claim.body.copies }
+    case 'matter-closed': {
+      const { subject, why, action, prevents } = claim.body
+      const of = found.names[subject.id] ?? found.instruments[subject.id] ?? ''
+      return { list: 'matters', incident: null, of, note: why, done: action, prevents }
+    }
+    case 'incident-told': {
+      const { what, note } = claim.body
+      return { list: 'matters', incident: what, of: '', note, done: null, prevents: null }
+    }
+    default:
+      return null
+  }
+}
+
+function ofLot(what: LotLine['what'], id: Id, { names, into }: Found): LotLine {
+  const nothing = { supplier: null, useBy: null, verdict: null, typed: null, reason: null }
+  return { list: 'lots', what, lot: names[id] ?? '', ...nothing, into: into.get(id) ?? [] }
+}
