@@ -102,9 +102,9 @@ test('the records of one thing are taken from its own page: a probe, a refrigera
     { id: string }[]
   >
   await opened(`/instruments/${line.instruments[0]!.id}`, /^Record/)
-  expect([await taken('Record (PDF)'), await taken('Table (CSV)')]).toEqual(['200 application/pdf', '200 text/csv'])
+  expect([await taken('Record (PDF)'), await taken('CSV')]).toEqual(['200 application/pdf', '200 text/csv'])
   await opened(`/store/lineage/lot/${line.lots[0]!.id}`, /^Record/)
-  expect([await taken('Record (PDF)'), await taken('Data (JSON)')]).toEqual([
+  expect([await taken('Record (PDF)'), await taken('JSON')]).toEqual([
     '200 application/pdf',
     '200 application/json',
   ])
@@ -117,6 +117,6 @@ test('the records of one thing are taken from its own page: a probe, a refrigera
   ])
   await opened('/log/packets', /^Record/)
   const air = lead.getByRole('group', { name: 'Air of refrigerators and freezers' })
-  expect(await taken('Table (CSV)', air)).toBe('200 text/csv')
+  expect(await taken('CSV', air)).toBe('200 text/csv')
   await lead.context().close()
 })

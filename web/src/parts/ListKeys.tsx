@@ -1,8 +1,9 @@
 import type { Day, Id } from '@logged-thermal/core'
 import { partsMessages, type ListName, type Reader } from '@logged-thermal/wording'
+import { clsx } from 'clsx'
 import { Key } from '../kit/Key'
-import { KeyRow } from '../kit/KeyRow'
 import { speaks } from '../kit/language'
+import styles from './listKeys.module.css'
 
 const say = speaks(partsMessages)
 
@@ -22,7 +23,7 @@ export function ListKeys({ list, name, of, from, to, reader }: Props) {
   for (const [key, value] of Object.entries({ of, from, to })) if (value) asked.set(key, value)
   const address = (kind: string) => `/api/records/list/${list}.${kind}?${asked}`
   return (
-    <KeyRow label={name} className="no-print">
+    <div role="group" aria-label={name} className={clsx(styles.keys, 'no-print')}>
       <Key look="outlined" target="_blank" href={address('pdf')}>
         {say('listPaper')}
       </Key>
@@ -32,6 +33,6 @@ export function ListKeys({ list, name, of, from, to, reader }: Props) {
       <Key look="outlined" href={address('json')}>
         {say('listData')}
       </Key>
-    </KeyRow>
+    </div>
   )
 }

@@ -112,7 +112,8 @@ export function ReviewView() {
               ›
             </Key>
           </div>
-          <KeyRow label={say('dayRecord', { day: dayName(day, reader) })}>
+          <SignDay key={day} day={day} line={line} reader={reader} now={now} stillOpen={ofDay.length} />
+          <KeyRow className={styles.takeAway} label={say('dayRecord', { day: dayName(day, reader) })}>
             <Key look="outlined" target="_blank" href={`/api/records/day/${day}.pdf?scale=${reader.scale}`}>
               {say('dayPaper')}
             </Key>
@@ -120,7 +121,6 @@ export function ReviewView() {
               {say('dayProof')}
             </Key>
           </KeyRow>
-          <SignDay key={day} day={day} line={line} reader={reader} now={now} stillOpen={ofDay.length} />
         </aside>
       </div>
       {doing?.how === 'close' && (

@@ -6,6 +6,6 @@ export const partsMessages = {
   gateCheckStanding: 'gate {check}, {standing}',
   discardWall: '; discard wall',
   listPaper: 'Record (PDF)',
-  listTable: 'Table (CSV)',
-  listData: 'Data (JSON)',
+  listTable: 'CSV',
+  listData: 'JSON',
 } as const

@@ -98,15 +98,12 @@ export function drawCover(
       ['lots.pdf', say(reader, 'file_lots')],
       ['matters.pdf', say(reader, 'file_matters')],
       ['labels.pdf', say(reader, 'file_labels')],
-      ['….csv', say(reader, 'file_tables')],
-      ['….ndjson', say(reader, 'file_data')],
+      ['*.csv, *.ndjson', say(reader, 'file_tables')],
       ['logbook.proof', say(reader, 'file_logbook')],
       ['check.html', say(reader, 'file_check')],
     ].map(([file, what]) => ({ cells: [{ text: file!, bold: true }, { text: what! }] })),
     8.5,
   )
-  paper.document.y += 4
-  paper.rule()
   if (!head) {
     paper.text(sayOfRecord(reader, 'unsigned'))
     return
