@@ -58,6 +58,7 @@ export class RunningKitchen {
     expect((await door.post(`${this.url}/api/shift`, { data })).status()).toBe(200)
     await context.addCookies((await door.storageState()).cookies)
     await door.dispose()
+    inNoHaste(page)
     await page.goto(this.url)
     await expect(page.getByText('logging as')).toBeVisible()
     return page
@@ -180,6 +181,28 @@ export class RunningKitchen {
 /** Resolves once what was tapped on a page has been sent. */
 export async function sent(page: Page): Promise<void> {
   await expect(page.locator('html[data-unsent], html[data-unwritten]')).toHaveCount(0)
+}
+
+/**
+ * Hands take longer than a program: what was tapped is written down before the page is left, and sent before its tablet is put
+ * away, unless there is no server.
+ */
+function inNoHaste(page: Page): void {
+  const until = (marks: string) =>
+    page
+      .locator(marks)
+      .waitFor({ state: 'detached', timeout: 5000 })
+      .catch(() => undefined)
+  const context = page.context()
+  const [goto, close] = [page.goto.bind(page), context.close.bind(context)]
+  page.goto = async (...args) => {
+    await until('html[data-unwritten]')
+    return goto(...args)
+  }
+  context.close = async (...args) => {
+    await until('html[data-unsent], html[data-unwritten]')
+    return close(...args)
+  }
 }
 
 /** Opens the shift with a name and its PIN. */

@@ -1,6 +1,6 @@
 import { expect, test } from '@playwright/test'
 import { expectAccessible } from './accessible'
-import { choose, goTo, RunningKitchen, signAs, tap, tapReading } from './kitchen'
+import { choose, goTo, RunningKitchen, sent, signAs, tap, tapReading } from './kitchen'
 
 let kitchen: RunningKitchen
 test.beforeAll(async () => {
@@ -113,6 +113,7 @@ test('what came late waits in one list with what was put right; the lead refuses
   while (!(await when.innerText()).includes('45 min')) await when.click()
   await tapReading(cook, 41)
   await expect(cook.getByText('Entered late: it proves nothing until the lead')).toBeVisible()
+  await sent(cook)
   await cook.context().close()
 
   const page = await kitchen.person(browser, 'Ilse Varrow')

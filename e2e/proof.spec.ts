@@ -104,10 +104,7 @@ test('the records of one thing are taken from its own page: a probe, a refrigera
   await opened(`/instruments/${line.instruments[0]!.id}`, /^Record/)
   expect([await taken('Record (PDF)'), await taken('CSV')]).toEqual(['200 application/pdf', '200 text/csv'])
   await opened(`/store/lineage/lot/${line.lots[0]!.id}`, /^Record/)
-  expect([await taken('Record (PDF)'), await taken('JSON')]).toEqual([
-    '200 application/pdf',
-    '200 application/json',
-  ])
+  expect([await taken('Record (PDF)'), await taken('JSON')]).toEqual(['200 application/pdf', '200 application/json'])
   await opened(`/methods/${line.methods[0]!.id}/plan`, /^Plan/)
   expect(await taken('Plan (PDF)')).toBe('200 application/pdf')
   await opened('/log/review', /^Day sheet/)

@@ -24,8 +24,11 @@ export interface ListRecord {
   lines: ListLine[]
 }
 
-/** A line shows one entry: its number in the logbook, its hash there, the time that it tells, and who made it. */
-export type ListLine = { seq: number; hash: string; at: Instant; by: string } & (
+/**
+ * A line shows one entry: its number in the logbook, its hash there, the time that it tells, who made it, and whether it was
+ * a mistaken tap that was taken back.
+ */
+export type ListLine = { seq: number; hash: string; at: Instant; by: string; takenBack: boolean } & (
   CheckLine | AirLine | LotLine | LabelLine | MatterLine
 )
 
@@ -112,6 +115,11 @@ type ColumnKey = { [L in ListName]: keyof (typeof COLUMNS)[L] }[ListName]
 
 /** What stands in the columns that are its own. */
 export function listCells(line: ListLine, reader: Reader): string[] {
+  const [first = '', ...others] = cellsOf(line, reader)
+  return [line.takenBack ? `${first} (${say(reader, 'takenBack')})` : first, ...others]
+}
+
+function cellsOf(line: ListLine, reader: Reader): string[] {
   switch (line.list) {
     case 'checks': {
       const error = errorWords(line.kind, line.error, reader)

@@ -78,6 +78,7 @@ export const packetMessages = {
   verdict_accept: 'accepted',
   verdict_hold: 'held',
   verdict_refuse: 'refused',
+  takenBack: 'taken back',
   lot_decided: 'Decided by the lead',
   lot_recalled: 'Called back',
   lot_exercise: 'Called back, as an exercise',

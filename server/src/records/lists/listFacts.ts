@@ -64,10 +64,22 @@ export class ListFacts {
       kinds: list === 'checks' ? await this.kinds(em, kitchen) : {},
       into: list === 'lots' ? await intoOf(em, kitchen, [...new Set(shown.map(({ claim }) => claim.about.id))]) : NONE,
     }
+    const struck = await this.takenBack(em, kitchen, [...new Set(shown.map(({ claim }) => claim.about.id))])
     return shown.flatMap(({ claim, seal: { seq, hash } }) => {
       const told = toldBy(claim, found)
-      return told ? [{ seq, hash, at: claim.at, by: known.people[claim.by] ?? '', ...told }] : []
+      const by = known.people[claim.by] ?? ''
+      return told ? [{ seq, hash, at: claim.at, by, takenBack: struck.has(claim.id), ...told }] : []
     })
+  }
+
+  /** Entries about these things that somebody took back: a mistaken tap. */
+  private async takenBack(em: EntityManager, kitchen: Id, about: readonly Id[]): Promise<ReadonlySet<Id>> {
+    const rows = await query<{ target: Id }>(em, {
+      sql: `select body ->> 'target' as target from entry
+        where kitchen_id = ? and kind in ('taken-back', 'air-taken-back') and about_id = any(?::uuid[])`,
+      params: [kitchen, `{${about.join()}}`],
+    })
+    return new Set(rows.map(({ target }) => target))
   }
 
   /** Of each instrument what kind it is. */

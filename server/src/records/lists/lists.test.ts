@@ -70,6 +70,22 @@ it('tells every list so', async () => {
   expect((await listed('air')).lines).toMatchObject([{ unit: 'Walk-in 1', typed: { value: 3.4, unit: 'C' } }])
 })
 
+it('says which of it was taken back: that nothing of the logbook goes away misleads nobody', async () => {
+  const [first] = (await listed('air')).lines
+  const look = kitchen.claim('unit-read', store.unit('Reach-in 2'), {
+    typed: { value: 33, unit: 'C' },
+    instrument: null,
+    noted: null,
+  })
+  await store.taken(look, kitchen.claim('air-taken-back', store.unit('Reach-in 2'), { target: look.id }))
+  expect((await listed('air')).lines).toMatchObject([
+    { seq: first!.seq, takenBack: false },
+    { unit: 'Reach-in 2', takenBack: true },
+  ])
+  const { text } = await asked('air', 'csv').expect(200)
+  expect(text).toContain('Reach-in 2 (taken back),33.0°C')
+})
+
 it('is a table too, in which nothing is a formula', async () => {
   const { text, headers } = await asked('lots', 'csv').expect(200)
   expect(headers['content-disposition']).toBe('attachment; filename="lots.csv"')
@@ -81,7 +97,7 @@ it('is a table too, in which nothing is a formula', async () => {
 
 it('holds what is of the days that were asked for', async () => {
   const today = new Date(clock.now()).toISOString().slice(0, 10)
-  expect((await listed('air', { from: today, to: today })).lines).toHaveLength(1)
+  expect((await listed('air', { from: today, to: today })).lines).toHaveLength(2)
   expect((await listed('air', { to: '2020-01-01' })).lines).toEqual([])
 })
 
