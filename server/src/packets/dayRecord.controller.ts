@@ -1,8 +1,7 @@
 import { Controller, Get, Param, Query, Res } from '@nestjs/common'
 import { ApiTags } from '@nestjs/swagger'
-import { IsIn, IsOptional } from 'class-validator'
 import type { Response } from 'express'
-import { addDays, startOfDay, type Day, type TemperatureScale } from '@logged-thermal/core'
+import { addDays, startOfDay, type Day } from '@logged-thermal/core'
 import { clock } from '../clock/clock'
 import { KitchenScope } from '../database/kitchenScope'
 import { AnswersFile } from '../http/answers.decorator'
@@ -14,6 +13,7 @@ import type { Shift } from '../people/shifts.service'
 import { Proofs } from '../proof/proofs.service'
 import { ListFacts } from '../records/lists/listFacts'
 import { RecordFacts } from '../records/recordFacts'
+import { ScaleQuery } from '../records/scaleQuery'
 import { sendPdf } from '../records/sendPdf'
 import { Workers } from '../workers/workers.service'
 import { PacketFacts } from './packetFacts'
@@ -21,13 +21,6 @@ import { WORK } from './packetMaker.service'
 
 /** A day of more batches is handed out as a packet. */
 const MOST_BATCHES = 200
-
-class DayRecordQuery {
-  /** In which scale it is read; as the kitchen reads, if left out. */
-  @IsOptional()
-  @IsIn(['C', 'F'])
-  scale?: TemperatureScale
-}
 
 /** The sheet of a day with the records of its batches, as it lies in a packet. */
 @ApiTags('records')
@@ -49,7 +42,7 @@ export class DayRecordController {
   async pdf(
     @OfShift() { kitchenId, personId }: Shift,
     @Param('day') day: Day,
-    @Query() { scale }: DayRecordQuery,
+    @Query() { scale }: ScaleQuery,
     @Res() response: Response,
   ): Promise<void> {
     requireDays({ from: day })

@@ -1,8 +1,7 @@
 import { Controller, Get, Param, ParseUUIDPipe, Query, Res } from '@nestjs/common'
 import { ApiTags } from '@nestjs/swagger'
-import { IsIn, IsOptional } from 'class-validator'
 import type { Response } from 'express'
-import { approvedOf, limitsAt, type Id, type TemperatureScale } from '@logged-thermal/core'
+import { approvedOf, limitsAt, type Id } from '@logged-thermal/core'
 import { clock } from '../clock/clock'
 import { KitchenScope } from '../database/kitchenScope'
 import { AnswersFile } from '../http/answers.decorator'
@@ -11,16 +10,10 @@ import { StatesRepository } from '../ledger/states.repository'
 import { Needs, OfShift } from '../people/shift.guard'
 import type { Shift } from '../people/shifts.service'
 import { RecordFacts } from '../records/recordFacts'
+import { ScaleQuery } from '../records/scaleQuery'
 import { sendPdf } from '../records/sendPdf'
 import { Workers } from '../workers/workers.service'
 import { WORK } from './packetMaker.service'
-
-class PlanRecordQuery {
-  /** In which scale it is read; as the kitchen reads, if left out. */
-  @IsOptional()
-  @IsIn(['C', 'F'])
-  scale?: TemperatureScale
-}
 
 /** The written plan of a method on paper, as it lies in a packet. */
 @ApiTags('records')
@@ -39,7 +32,7 @@ export class PlanRecordController {
   async pdf(
     @OfShift() { kitchenId, personId }: Shift,
     @Param('id', ParseUUIDPipe) id: Id,
-    @Query() { scale }: PlanRecordQuery,
+    @Query() { scale }: ScaleQuery,
     @Res() response: Response,
   ): Promise<void> {
     const now = clock.now()

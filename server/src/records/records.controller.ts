@@ -1,6 +1,5 @@
 import { Controller, Get, Param, ParseUUIDPipe, Query, Res } from '@nestjs/common'
 import { ApiTags } from '@nestjs/swagger'
-import { IsIn, IsOptional } from 'class-validator'
 import type { Response } from 'express'
 import type { Id, TemperatureScale } from '@logged-thermal/core'
 import { clock } from '../clock/clock'
@@ -15,16 +14,10 @@ import { Heads } from '../sealing/heads.service'
 import { Workers, type Work } from '../workers/workers.service'
 import { RecordFacts } from './recordFacts'
 import type * as RecordsWork from './records.work'
+import { ScaleQuery } from './scaleQuery'
 import { sendPdf } from './sendPdf'
 
 export const WORK: Work<typeof RecordsWork> = { file: require.resolve('./records.work') }
-
-class RecordQuery {
-  /** In which scale it is read; as the kitchen reads, if left out. */
-  @IsOptional()
-  @IsIn(['C', 'F'])
-  scale?: TemperatureScale
-}
 
 /** Records to be printed, or read by another program. */
 @ApiTags('records')
@@ -45,7 +38,7 @@ export class RecordsController {
   async pdf(
     @OfShift() shift: Shift,
     @Param('id', ParseUUIDPipe) id: Id,
-    @Query() { scale }: RecordQuery,
+    @Query() { scale }: ScaleQuery,
     @Res() response: Response,
   ): Promise<void> {
     const { batch, ...asked } = await this.asked(shift, id, scale ?? null)
@@ -60,7 +53,7 @@ export class RecordsController {
   async json(
     @OfShift() shift: Shift,
     @Param('id', ParseUUIDPipe) id: Id,
-    @Query() { scale }: RecordQuery,
+    @Query() { scale }: ScaleQuery,
     @Res() response: Response,
   ): Promise<void> {
     const { batch, ...asked } = await this.asked(shift, id, scale ?? null)
@@ -95,7 +88,7 @@ export class RecordsController {
   @AnswersFile('application/pdf')
   async paper(
     @OfShift() { kitchenId, personId }: Shift,
-    @Query() { scale }: RecordQuery,
+    @Query() { scale }: ScaleQuery,
     @Res() response: Response,
   ): Promise<void> {
     const asked = await this.scope.inKitchen(kitchenId, async (em) => ({

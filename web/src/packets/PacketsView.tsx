@@ -107,15 +107,19 @@ function AskOne({ line, reader }: { line: LineData; reader: Reader }) {
         </Key>
       </div>
       {error && <p role="alert">{sentenceOf(error)}</p>}
-      <h2 className="title">{say('listsOfTime')}</h2>
-      <ul className={styles.lists}>
-        {LISTS.map((list) => (
-          <li key={list}>
-            <span>{say(`list_${list}`)}</span>
-            <ListKeys list={list} name={say(`list_${list}`)} from={from} to={to} reader={{ ...reader, scale }} />
-          </li>
-        ))}
-      </ul>
+      {from !== '' && to !== '' && from <= to && (
+        <>
+          <h2 className="title">{say('listsOfTime')}</h2>
+          <ul className={styles.lists}>
+            {LISTS.map((list) => (
+              <li key={list}>
+                <span>{say(`list_${list}`)}</span>
+                <ListKeys list={list} name={say(`list_${list}`)} from={from} to={to} reader={{ ...reader, scale }} />
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
     </section>
   )
 }

@@ -118,6 +118,6 @@ export const itemMessages = {
   daysOnceThawed: '{days, plural, one {one day} other {{days} days}} once thawed',
   itIsGone: 'It is gone: nothing more is done with it.',
   nowhereForIt: 'No unit in this kitchen can take it as it is now.',
-  labelsPrinted: 'Labels printed of it',
-  airRead: 'What its air was read at',
+  labelsPrinted: 'Labels printed',
+  airRead: 'Air readings',
 } as const

@@ -75,7 +75,7 @@ export const limitFormsMessages = {
   leadAlone: 'The lead’s PIN alone',
   monthsKept: 'Names stay with what their people entered, months',
   monthsKeptWhy:
-    '{asked, select, none {This rule set does not say how long records are kept.} other {This rule set has records kept for {asked} months.}} Entries are kept for ever; a name can be replaced by a code once this time is over.',
+    '{asked, select, none {This rule set does not say how long records are kept.} other {This rule set asks for records to be kept for {asked} months.}} Entries are kept for ever; a name can be replaced by a code once this time is over.',
   minutesBeforeLock: 'A tablet that nobody touches locks after, minutes',
   never: 'Never',
   onHeatNotBefore30: 'While a pot is on the heat, never before 30 minutes. A locked tablet still shows the Line.',

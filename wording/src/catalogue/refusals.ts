@@ -32,7 +32,7 @@ export const refusalsMessages = {
   onlyReadingCanGiven: 'Only a reading can be given another value.',
   thereNewerVersionOpen: 'There is a newer version, {current}. Open it and change that.',
   keptTooShort:
-    'The rule set has records kept for {months, plural, one {# month} other {# months}}. Names stay as long.',
+    'The rule set asks for records to be kept for {months, plural, one {# month} other {# months}}. Names must stay at least as long.',
   wouldLooserThanRule:
     '"{line}" would be looser than the rule set. It needs a written variance: authority, reference, reason and last day.',
   versionCannotPutForce: 'This version cannot be put in force: {problemSentence}',

@@ -49,15 +49,13 @@ export class ListFacts {
     most: number,
   ): Promise<ListLine[]> {
     const at = `((canon::jsonb) #>> '{claim,at}')::bigint`
-    // What a matter is about stands in it.
-    const about = of === null || list === 'matters' ? '' : 'and about_id = ?'
+    const about = aboutOf(list, of)
     const rows = await query<EntryRow>(em, {
       sql: `select hash, canon from entry where kitchen_id = ? and kind in (${SHOWN[list].map((kind) => `'${kind}'`).join()})
-        ${about} and ${at} >= ? and ${at} < ? order by ${at}, seq limit ?`,
-      params: [kitchen, ...(about ? [of] : []), from ?? 0, to ?? Number.MAX_SAFE_INTEGER, most],
+        ${about.sql} and ${at} >= ? and ${at} < ? order by ${at}, seq limit ?`,
+      params: [kitchen, ...about.params, from ?? 0, to ?? Number.MAX_SAFE_INTEGER, most],
     })
-    const entries = rows.map((row) => asFolded(entryOf(row)))
-    const shown = list === 'matters' && of !== null ? entries.filter(({ claim }) => concerns(claim, of)) : entries
+    const shown = rows.map((row) => asFolded(entryOf(row)))
     const found: Found = {
       ...known,
       names: await this.log.names(em, kitchen, shown),
@@ -114,11 +112,12 @@ async function intoOf(em: EntityManager, kitchen: Id, lots: readonly Id[]): Prom
   return found
 }
 
-function concerns(claim: AnyClaim, of: Id): boolean {
-  if (claim.kind === 'matter-closed') return claim.body.subject.id === of || claim.about.id === of
-  if (claim.kind === 'incident-told')
-    return claim.about.id === of || [...claim.body.items, ...claim.body.batches].includes(of)
-  return false
+/** Only what is about one thing: of a matter that stands in it. */
+function aboutOf(list: ListName, of: Id | null): { sql: string; params: Id[] } {
+  if (of === null) return { sql: '', params: [] }
+  if (list !== 'matters') return { sql: 'and about_id = ?', params: [of] }
+  const named = `body #>> '{subject,id}' = ? or body -> 'items' @> to_jsonb(?::text) or body -> 'batches' @> to_jsonb(?::text)`
+  return { sql: `and (about_id = ? or ${named})`, params: [of, of, of, of] }
 }
 
 /** What an entry tells on its list; null: it is on none. */

@@ -1,20 +1,22 @@
 import { Controller, Get, Param, Query, Res } from '@nestjs/common'
 import { ApiTags } from '@nestjs/swagger'
-import { IsIn, IsOptional, IsUUID, Matches } from 'class-validator'
+import { IsOptional, IsUUID, Matches } from 'class-validator'
 import type { Response } from 'express'
-import { addDays, startOfDay, type Day, type Id, type TemperatureScale } from '@logged-thermal/core'
+import { addDays, startOfDay, type Day, type Id } from '@logged-thermal/core'
 import { LISTS, type ListName, type ListRecord } from '@logged-thermal/wording'
 import { clock } from '../../clock/clock'
 import { KitchenScope } from '../../database/kitchenScope'
 import { Answers, AnswersFile } from '../../http/answers.decorator'
 import { requireDays } from '../../http/days'
 import { Problem } from '../../http/problem'
+import { LogRows } from '../../log/logRows.service'
 import { Needs, OfShift } from '../../people/shift.guard'
 import type { Shift } from '../../people/shifts.service'
 import { fileOf } from '../../proof/ndjson'
 import { Workers, type Work } from '../../workers/workers.service'
 import { RecordFacts } from '../recordFacts'
 import type { RecordsAsked } from '../records.work'
+import { ScaleQuery } from '../scaleQuery'
 import { sendPdf } from '../sendPdf'
 import { ListFacts } from './listFacts'
 import type * as ListsWork from './lists.work'
@@ -24,7 +26,7 @@ const WORK: Work<typeof ListsWork> = { file: require.resolve('./lists.work') }
 /** A list is of so many lines at most: more is asked for in pieces, or as the packet of a period. */
 const MOST_LINES = 5_000
 
-class ListQuery {
+class ListQuery extends ScaleQuery {
   /** Of this one thing alone: an instrument, a unit, a lot, a batch, an item. */
   @IsOptional()
   @IsUUID(undefined, { message: 'There is no such thing in this kitchen.' })
@@ -37,11 +39,6 @@ class ListQuery {
   @IsOptional()
   @Matches(/^\d{4}-\d{2}-\d{2}$/, { message: 'Say to which day.' })
   to?: Day
-
-  /** In which scale it is read; as the kitchen reads, if left out. */
-  @IsOptional()
-  @IsIn(['C', 'F'])
-  scale?: TemperatureScale
 }
 
 /** Checks of instruments, air of units, lots, labels and what happened: of one thing or of all, of a period or of all time. */
@@ -53,6 +50,7 @@ export class ListsController {
     private readonly scope: KitchenScope,
     private readonly facts: RecordFacts,
     private readonly lists: ListFacts,
+    private readonly rows: LogRows,
     private readonly workers: Workers,
   ) {}
 
@@ -105,6 +103,8 @@ export class ListsController {
   ): Promise<RecordsAsked & { record: ListRecord }> {
     if (!isList(list)) throw new Problem(404, 'not there', `There is no list of that name. Lists: ${LISTS.join(', ')}.`)
     requireDays(asked)
+    // What a lot went into stands in the rows of the Log.
+    await this.rows.current(kitchenId)
     const [of, from, to] = [asked.of ?? null, asked.from ?? null, asked.to ?? null]
     return this.scope.asOfOneMoment(kitchenId, async (em) => {
       const shared = await this.facts.shared(em, kitchenId, clock.now(), scale ?? null)

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import Ajv from 'ajv'
 import { v7 as uuid } from 'uuid'
-import type { Id } from '@logged-thermal/core'
+import type { EggsTaken, Id } from '@logged-thermal/core'
 import { LISTS, type ListName, type ListRecord } from '@logged-thermal/wording'
 import { clock } from '../../clock/clock'
 import { openKitchen, type TestKitchen } from '../../test/kitchen'
@@ -58,6 +58,35 @@ it('tells as data what came, of one lot or of all, each line by its entry, and a
   expect(entries).toEqual([{ hash: one.lines[0]!.hash }])
 })
 
+it('tells what a lot went into, also where nobody has looked at the Log since', async () => {
+  const { id: eggs, lot: received } = kitchen.starter.lots.find(({ lot: { form } }) => form === 'shell')!
+  const into = await store.begun('Bay-leaf pouring custard')
+  const { item } = received.held!
+  const typed = { value: 4, unit: 'C' as const }
+  await store.taken(kitchen.claim('item-read', item, { typed, instrument: kitchen.starter.probe.id }))
+  const taken = {
+    step: 'temper',
+    lot: eggs,
+    form: 'shell',
+    as: 'separated',
+    cracked: 6,
+    rejected: 0,
+    grams: {},
+    size: 'US L',
+    item,
+  }
+  await store.taken(kitchen.claim('eggs-taken', into, taken as EggsTaken))
+  const { batch } = (await kitchen.get(`/api/batches/${into}`)).body as { batch: { code: string } }
+  expect((await listed('lots', { of: eggs })).lines).toMatchObject([{ what: 'received', into: [batch.code] }])
+})
+
+it('tells what happened to one thing alone', async () => {
+  const into = await store.begun('Bay-leaf pouring custard')
+  const told = { what: 'metal', note: 'a bristle of the whisk', items: [], batches: [into] }
+  await store.taken(kitchen.claim('incident-told', uuid(), told as never))
+  expect((await listed('matters', { of: into })).lines).toMatchObject([{ incident: 'metal' }])
+})
+
 it('tells every list so', async () => {
   for (const list of LISTS) {
     const record = await listed(list)
@@ -66,7 +95,7 @@ it('tells every list so', async () => {
     expect(tags).toBe(true)
     expect(document.getTitle()).toMatch(/^Test kitchen, /)
   }
-  expect((await listed('matters')).lines).toMatchObject([{ incident: 'glass', note: 'a chip under the mixer' }])
+  expect((await listed('matters')).lines).toMatchObject([{ incident: 'glass', note: 'a chip under the mixer' }, {}])
   expect((await listed('air')).lines).toMatchObject([{ unit: 'Walk-in 1', typed: { value: 3.4, unit: 'C' } }])
 })
 
