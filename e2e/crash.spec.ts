@@ -132,6 +132,32 @@ test('a logbook that another holds for half a minute: what is typed stands at on
   expect((await line()).seq).toBe(before + 1)
 })
 
+test('a full disk of the server: that is said, what is typed waits through a reload, and is there once when there is room', async ({
+  page,
+  request,
+}) => {
+  const { line } = await signedIn(request)
+  await openShift(page, kitchen.url, 'Teo Brandt')
+  await page.locator('.line-name', { hasText: 'Bay-leaf' }).click()
+  await expect(page.getByRole('region', { name: /Degree board/ })).toBeVisible()
+  const before = (await line()).seq
+  const makeRoom = await kitchen.fillDisk()
+  await page.keyboard.type('27.9')
+  await page.keyboard.press('Enter')
+  await expect(page.locator('[data-check="cool-first"] .sentence')).toContainText('27.9°')
+  const key = page.getByRole('button', { name: /disk is full.*1 entry kept/ })
+  await expect(key).toBeVisible()
+  await page.reload()
+  await key.click()
+  const sheet = page.getByRole('dialog', { name: 'Only on this tablet' })
+  await expect(sheet).toContainText('is sent in this order once there is room')
+  await sheet.getByRole('button', { name: 'Done' }).click()
+  expect((await line()).seq).toBe(before)
+  await makeRoom()
+  await expect(page.getByText(/kept$/)).toBeHidden({ timeout: 60_000 })
+  expect((await line()).seq).toBe(before + 1)
+})
+
 test('a lost disk: the backup comes back, and the tablet sends again what came after it', async ({ page, request }) => {
   const backup = kitchen.file('evening.backup')
   await openShift(page, kitchen.url, 'Teo Brandt')

@@ -117,7 +117,10 @@ export class RunningKitchen {
   /** Dies as in a power cut: nothing is told, PostgreSQL is left behind. */
   async die(): Promise<void> {
     const ended = new Promise((done) => this.child.once('exit', done))
+    const server = serverOf(this.child)
+    // The one that started it first: it would say that the server ended, and stop the database too.
     this.child.kill('SIGKILL')
+    process.kill(server, 'SIGKILL')
     await ended
   }
 
@@ -132,21 +135,38 @@ export class RunningKitchen {
 
   /** Somebody else holds the logbook in its database, as a long piece of work may. Returns what lets go of it. */
   async holdLogbook(): Promise<() => Promise<void>> {
+    const holder = await this.owner()
+    await holder.query('begin')
+    await holder.query('lock table chain_head in exclusive mode')
+    return () => holder.end()
+  }
+
+  /** The disk of its database is full: PostgreSQL raises what it does then. Returns what makes room again. */
+  async fillDisk(): Promise<() => Promise<void>> {
+    const owner = await this.owner()
+    await owner.query(`create function no_room() returns trigger language plpgsql as
+      $$ begin raise exception 'could not extend file: No space left on device' using errcode = '53100'; end $$`)
+    await owner.query('create trigger no_room before insert on entry for each row execute function no_room()')
+    return async () => {
+      await owner.query('drop function no_room() cascade')
+      await owner.end()
+    }
+  }
+
+  private async owner(): Promise<Client> {
     const { port, passwords } = JSON.parse(readFileSync(join(this.folder, 'cluster.json'), 'utf8')) as {
       port: number
       passwords: { owner: string }
     }
-    const holder = new Client({
+    const owner = new Client({
       host: '127.0.0.1',
       port,
       user: 'lt_owner',
       password: passwords.owner,
       database: 'logged_thermal',
     })
-    await holder.connect()
-    await holder.query('begin')
-    await holder.query('lock table chain_head in exclusive mode')
-    return () => holder.end()
+    await owner.connect()
+    return owner
   }
 
   /** `npm run ledger`, over its data. Returns what it said. */
@@ -311,6 +331,12 @@ function start(
     })
     child.once('exit', (code) => failed(new Error(`npm start ended with ${code}:\n${printed}`)))
   })
+}
+
+/** The process that serves, of those that npm start has under it. */
+function serverOf({ pid }: ChildProcess): number {
+  const under = readFileSync(`/proc/${pid}/task/${pid}/children`, 'utf8').trim().split(' ').map(Number)
+  return under.find((each) => readFileSync(`/proc/${each}/cmdline`, 'utf8').includes('server/dist/main.js'))!
 }
 
 const CLOCK = 'clock-ahead'

@@ -122,13 +122,22 @@ async function openDatabase(folder, { reset }) {
   return { data: null, appUrl: given, ownerUrl: owner ?? given, stop() {}, watch() {} }
 }
 
-function requireFree(port, host) {
-  return new Promise((done, failed) => {
+/** A server that was told to end, or whose starter was killed, has the port for a moment yet. */
+async function requireFree(port, host) {
+  for (let left = 50; ; left--) {
+    const code = await whyTaken(port, host)
+    if (code === null) return
+    if (code !== 'EADDRINUSE' || left === 0)
+      throw new Told(`${host}:${port} cannot be used (${code}). Another one:  npm start -- --port ${port + 1}`)
+    await new Promise((done) => setTimeout(done, 100))
+  }
+}
+
+function whyTaken(port, host) {
+  return new Promise((done) => {
     const probe = createServer()
-    probe.once('error', (error) =>
-      failed(new Told(`${host}:${port} cannot be used (${error.code}). Another one:  npm start -- --port ${port + 1}`)),
-    )
-    probe.listen(port, host, () => probe.close(done))
+    probe.once('error', (error) => done(error.code))
+    probe.listen(port, host, () => probe.close(() => done(null)))
   })
 }
 

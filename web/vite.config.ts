@@ -9,6 +9,8 @@ import { compiledMessages } from './compiledMessages.ts'
 
 /** Its index names all of it: what only later views look at would else come with the Line. */
 const CORE = /core.src/
+/** How entries are judged before they are taken: no view draws with it. */
+const ADMISSION = /core.src.admission/
 
 export default defineConfig({
   root: import.meta.dirname,
@@ -29,7 +31,14 @@ export default defineConfig({
     chunkSizeWarningLimit: 1200,
     // What the Line opens with is one file: a browser asks for six at a time, and each round to the server counts.
     rolldownOptions: {
-      output: { codeSplitting: { groups: [{ name: 'first', tags: ['$initial'], test: (id) => !CORE.test(id) }] } },
+      output: {
+        codeSplitting: {
+          groups: [
+            { name: 'first', tags: ['$initial'], test: (id) => !CORE.test(id) },
+            { name: 'admission', test: ADMISSION, includeDependenciesRecursively: false },
+          ],
+        },
+      },
     },
   },
   server: { port: 4311, proxy: { '/api': 'http://127.0.0.1:4310', '/health': 'http://127.0.0.1:4310' } },

@@ -2,6 +2,7 @@ import { Injectable, Logger, type OnModuleDestroy } from '@nestjs/common'
 import PgBoss from 'pg-boss'
 import { v5 as uuidOf } from 'uuid'
 import type { Id } from '@logged-thermal/core'
+import { HeldJobs } from './heldJobs'
 import { JOBS_SCHEMA, type JobData, type JobKind } from './queues'
 
 /** A job that is not done yet, or was given up, as its administrator sees it. */
@@ -18,6 +19,9 @@ export interface JobSeen<K extends JobKind = JobKind> {
 /** Names of jobs are made ids in here, so that one of a name is there once. */
 const NAMES = '7d1f1a62-6f0e-4b57-9f0e-5a5d6c6c2a11'
 
+/** So often it is looked for jobs that a server left, ms. */
+const LEFT_EVERY = 30_000
+
 /** Jobs seen at most. */
 const MOST = 50
 
@@ -26,15 +30,33 @@ const MOST = 50
 export class Jobs implements OnModuleDestroy {
   private readonly log = new Logger('jobs')
   private boss: PgBoss | null = null
+  private readonly held: HeldJobs
+  private readonly timers: NodeJS.Timeout[] = []
 
-  constructor(private readonly databaseUrl: string) {}
+  constructor(private readonly databaseUrl: string) {
+    this.held = new HeldJobs(databaseUrl, (error) => this.log.warn(error.message))
+  }
 
-  /** Takes jobs of a kind from now on, one at a time of a kitchen. A handler that throws is tried again. */
-  async work<K extends JobKind>(kind: K, handler: (data: JobData[K]) => Promise<void>): Promise<void> {
+  /**
+   * Takes jobs of a kind from now on, one at a time of a kitchen. A handler that throws is tried again; so is what a server
+   * that stopped left half done.
+   * @param onGivenUp told of what stopped its server as often as it may be tried
+   */
+  async work<K extends JobKind>(
+    kind: K,
+    handler: (data: JobData[K]) => Promise<void>,
+    onGivenUp: (data: JobData[K]) => Promise<void> = async () => {},
+  ): Promise<void> {
     const boss = await this.started()
+    const takeUp = async () => {
+      for (const data of await this.held.freeLeft(boss, kind)) await onGivenUp(data)
+    }
+    await takeUp()
     await boss.work<JobData[K]>(kind, { batchSize: 1, pollingIntervalSeconds: 2 }, async (jobs) => {
-      for (const { data } of jobs) await handler(data)
+      for (const { id, data } of jobs) await this.held.during(id, () => handler(data))
     })
+    const timer = setInterval(() => void takeUp().catch((error) => this.log.warn(String(error))), LEFT_EVERY)
+    this.timers.push(timer)
   }
 
   /**
@@ -65,7 +87,9 @@ export class Jobs implements OnModuleDestroy {
   }
 
   async onModuleDestroy(): Promise<void> {
+    for (const timer of this.timers) clearInterval(timer)
     await this.boss?.stop({ graceful: true, timeout: 3000, wait: true })
+    await this.held.close()
   }
 
   private async started(): Promise<PgBoss> {

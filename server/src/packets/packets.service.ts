@@ -39,7 +39,13 @@ export class Packets implements OnApplicationBootstrap, OnModuleDestroy {
   async onApplicationBootstrap(): Promise<void> {
     if (this.place.folder === null) return
     mkdirSync(join(this.place.folder, FOLDER), { recursive: true, mode: 0o700 })
-    await this.jobs.work('packet', ({ kitchen, name }) => this.make(kitchen, name))
+    await this.jobs.work(
+      'packet',
+      ({ kitchen, name }) => this.make(kitchen, name),
+      async ({ kitchen, name }) => {
+        await this.repository.change(kitchen, name, { state: 'failed', said: STOPPED })
+      },
+    )
     await this.sweep()
     this.timer = setInterval(() => void this.sweep().catch((error) => this.log.warn(String(error))), SWEPT_EVERY)
   }
@@ -114,6 +120,8 @@ export class Packets implements OnApplicationBootstrap, OnModuleDestroy {
 }
 
 const FOLDER = 'packets'
+
+const STOPPED = 'The server stopped each time it made this. Ask for a shorter period, or tell whoever looks after it.'
 
 /** What went wrong, for whoever asked. */
 function saidOf(error: unknown): string {

@@ -21,6 +21,7 @@ const SLOW = 4000
 export function KeptHere() {
   const outbox = useAppSelector((state) => state.outbox)
   const there = useAppSelector(({ connection }) => connection.there)
+  const full = useAppSelector(({ connection }) => connection.full)
   const now = useNow()
   const [open, setOpen] = useState(false)
   useReadAhead(NEXT)
@@ -29,7 +30,7 @@ export function KeptHere() {
   const isSlow = unsent.some(({ claim }) => now - claim.madeAt > SLOW)
   const unkept = unsent.some(({ kept }) => !kept)
   const count = unsent.length
-  const shown = !there || isSlow || refused.length > 0
+  const shown = !there || full || isSlow || refused.length > 0
   return (
     <>
       {shown && (
@@ -38,7 +39,7 @@ export function KeptHere() {
             <small>
               {refused.length > 0
                 ? say('notTaken', { count: refused.length })
-                : say(there ? 'onItsWayShort' : 'serverAway')}
+                : say(full ? 'serverFull' : there ? 'onItsWayShort' : 'serverAway')}
             </small>
             {unkept ? say('onlyInThisPage', { count }) : say('keptHere', { count })}
           </Key>

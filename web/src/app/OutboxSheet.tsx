@@ -16,6 +16,7 @@ export function OutboxSheet({ onClose }: { onClose: () => void }) {
   const line = useLine()
   const { reader, open } = useHand(line)
   const there = useAppSelector(({ connection }) => connection.there)
+  const full = useAppSelector(({ connection }) => connection.full)
   const outbox = useAppSelector((state) => state.outbox)
   const unsent = outbox.filter(isUnsent)
   const unkept = unsent.filter(({ kept }) => !kept).length
@@ -24,7 +25,8 @@ export function OutboxSheet({ onClose }: { onClose: () => void }) {
       <Refused />
       <p className={styles.says}>
         {unsent.length === 0 && say(there ? 'allIsSent' : 'isKeptHere')}
-        {unsent.length > 0 && say(!there ? 'waitsForServer' : open ? 'onItsWay' : 'waitsForShift')}
+        {unsent.length > 0 &&
+          say(full ? 'waitsForRoom' : !there ? 'waitsForServer' : open ? 'onItsWay' : 'waitsForShift')}
       </p>
       {unkept > 0 && (
         <p className={styles.says}>

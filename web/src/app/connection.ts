@@ -9,6 +9,8 @@ import { entryHeard } from './heard'
 export interface Connection {
   /** The server answers. */
   there: boolean
+  /** It answers, and can write nothing down: its disk is full. */
+  full: boolean
   /** This tab has the line to the server, for all tabs of the tablet. */
   leads: boolean
   /** The kitchen's clock is ahead of this tablet's by this much, ms: learned from every answer. */
@@ -27,6 +29,7 @@ export interface Connection {
 
 const initialState = (): Connection => ({
   there: true,
+  full: false,
   leads: true,
   offsetMs: keptOffset(),
   lastTold: null,
@@ -42,6 +45,9 @@ export const connection = createSlice({
   reducers: {
     heard: (state) => {
       state.there = true
+    },
+    foundRoom: (state, { payload }: PayloadAction<boolean>) => {
+      state.full = !payload
     },
     foundSetBack: (state, { payload }: PayloadAction<Connection['setBack']>) => {
       state.setBack = payload

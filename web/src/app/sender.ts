@@ -116,6 +116,7 @@ async function post(store: Sending, entries: AnyClaim[]): Promise<'answered' | '
       if (entries.length === 1) await refuse(store, entries[0]!, response)
       return 'unreadable'
     }
+    store.dispatch(connection.actions.foundRoom(response.status !== DISK_FULL))
     if (!response.ok) throw new Error(String(response.status))
     const { now, results } = (await response.json()) as { now: number; results: PostResult[] }
     store.dispatch(clockTold({ askedAt, serverNow: now, heardAt: tabletNow() }))
@@ -135,6 +136,8 @@ async function post(store: Sending, entries: AnyClaim[]): Promise<'answered' | '
     clearTimeout(giveUp)
   }
 }
+
+const DISK_FULL = 507
 
 /** A post that no repeating will make readable. One entry of it must not hold back all others for ever. */
 const UNREADABLE = [400, 413, 422]

@@ -1,7 +1,7 @@
 import { benchMessages } from '@logged-thermal/wording'
 import { clsx } from 'clsx'
 import useMediaQuery from '@mui/material/useMediaQuery'
-import { useMemo, useState } from 'react'
+import { Suspense, useMemo, useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
 import {
   floorOf,
@@ -28,7 +28,7 @@ import { useWakeLock } from '../app/wakeLock'
 import { Badge } from '../parts/Badge'
 import { Key } from '../kit/Key'
 import type { BenchSheet } from './benchSheet'
-import { useReadAhead } from '../kit/later'
+import { later, useReadAhead } from '../kit/later'
 import { BoardControls } from '../board/BoardControls'
 import { boardMarks } from '../board/boardMarks'
 import { futuresOf } from './futures'
@@ -49,7 +49,6 @@ import { PotStrip } from './PotStrip'
 import { Refused } from '../app/Refused'
 import { Slab } from './slab/Slab'
 import { StepRail } from './StepRail'
-import { TraceChart } from './TraceChart'
 import { UnitQuestion } from '../board/UnitQuestion'
 import { useReading } from '../board/useReading'
 import { BenchSheets } from './BenchSheets'
@@ -64,6 +63,10 @@ import { speaks } from '../kit/language'
 import { shutUnless } from '../app/shut'
 
 const say = speaks(benchMessages)
+
+const TraceChart = later(() => import('./TraceChart'), 'TraceChart')
+// Beside the Bench, whose first sight does not wait for it.
+void TraceChart.load().catch(() => null)
 
 /** One batch at the stove: what is asked now, the trace, the board, and why each check stands as it does. */
 export function Bench() {
@@ -193,15 +196,17 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
           <PotStrip others={others} now={now} reader={reader} half={half} />
           <div className={styles.pane}>
             <StepRail guide={guide} findings={findings} reader={reader} onStep={toSteps} />
-            <TraceChart
-              batch={batch}
-              findings={findings}
-              now={now}
-              reader={reader}
-              heat={onHeat ? window : null}
-              futures={onHeat ? null : futures}
-              explained={findings.find(({ check }) => check.key === explained) ?? null}
-            />
+            <Suspense fallback={<div className={styles.trace} />}>
+              <TraceChart
+                batch={batch}
+                findings={findings}
+                now={now}
+                reader={reader}
+                heat={onHeat ? window : null}
+                futures={onHeat ? null : futures}
+                explained={findings.find(({ check }) => check.key === explained) ?? null}
+              />
+            </Suspense>
           </div>
           <DegreeBoard
             scale={scale}

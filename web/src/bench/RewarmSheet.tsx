@@ -1,5 +1,5 @@
 import { benchSheetsMessages } from '@logged-thermal/wording'
-import { REWARMED_HOW, timelineOf, type BatchState } from '@logged-thermal/core'
+import { timelineOf, type BatchState, type Bodies } from '@logged-thermal/core'
 import { useEnter } from '../app/enter'
 import { Key } from '../kit/Key'
 import { Sheet } from '../kit/Sheet'
@@ -8,11 +8,11 @@ import { speaks } from '../kit/language'
 
 const say = speaks(benchSheetsMessages)
 
-const SAID: Record<(typeof REWARMED_HOW)[number], [name: string, why: string]> = {
-  'melted again': [say('meltedAgain'), say('mouldedOrPouredBack')],
-  'baked again': [say('bakedAgain'), say('coolsUnderItsLimits')],
-  'warmed again': [say('warmedAgain'), say('forAnyOtherReason')],
-}
+const WAYS: { how: Bodies['rewarmed']['how']; name: string; why: string }[] = [
+  { how: 'melted again', name: say('meltedAgain'), why: say('mouldedOrPouredBack') },
+  { how: 'baked again', name: say('bakedAgain'), why: say('coolsUnderItsLimits') },
+  { how: 'warmed again', name: say('warmedAgain'), why: say('forAnyOtherReason') },
+]
 
 /** A set jelly melted, a tart baked once more: the oldest date stays, and the way back to the cold is judged anew. */
 export function RewarmSheet({ batch, onClose }: { batch: BatchState; onClose: () => void }) {
@@ -22,7 +22,7 @@ export function RewarmSheet({ batch, onClose }: { batch: BatchState; onClose: ()
     <Sheet open onClose={onClose} title={say('intoWarmthAgain')}>
       <p>{say('itsLastDayStays', { left, hasLeft: left > 0 })}</p>
       <NameKeys>
-        {REWARMED_HOW.map((how) => (
+        {WAYS.map(({ how, name, why }) => (
           <Key
             key={how}
             why={left <= 0 && say('itsLastDayStays', { left, hasLeft: false })}
@@ -31,8 +31,8 @@ export function RewarmSheet({ batch, onClose }: { batch: BatchState; onClose: ()
               onClose()
             }}
           >
-            {SAID[how][0]}
-            <small>{SAID[how][1]}</small>
+            {name}
+            <small>{why}</small>
           </Key>
         ))}
       </NameKeys>

@@ -1,9 +1,11 @@
 import { useState } from 'react'
-import { decidesForLead, kinds, type Bodies, type Id, type Kind } from '@logged-thermal/core'
+import { decidesForLead, type Bodies, type Id, type Kind } from '@logged-thermal/core'
 import { sentenceOf, usePostSignedMutation } from '../app/api'
 import { useClaim } from '../app/enter'
 import { useHand, useLine } from '../app/kitchen'
+import { ledger } from '../app/ledger'
 import { useNow } from '../app/now'
+import { useAppSelector } from '../app/store'
 import type { PersonOnList } from '../app/lineData'
 
 /** Whose PIN comes beside the lead's, where the house asks for a second. */
@@ -29,7 +31,8 @@ export function useLeadSigns<K extends Kind>(kind: K, onSigned: () => void) {
   const claim = useClaim()
   const [post, { isLoading }] = usePostSignedMutation()
   const [refused, setRefused] = useState<Refused | null>(null)
-  const delegable = kinds[kind].delegable === true
+  const isThere = useAppSelector(({ ledgerThere }) => ledgerThere)
+  const delegable = isThere && ledger().kinds[kind].delegable === true
   const decides =
     person?.role === 'lead' || (delegable && line && person && decidesForLead(line, person.id, now, line.kitchen.zone))
   const lead: PersonOnList | undefined = person && decides ? person : line?.people.find(({ role }) => role === 'lead')

@@ -1,6 +1,7 @@
 import { useState } from 'react'
-import { FieldError, kinds, type OpenDay, type Turn, type Week } from '@logged-thermal/core'
+import { FieldError, type OpenDay, type Turn, type Week } from '@logged-thermal/core'
 import { signingMessages } from '@logged-thermal/wording'
+import { ledger } from '../app/ledger'
 import { logsHere, type PersonOnList } from '../app/lineData'
 import { ChoiceKeys } from '../kit/ChoiceKeys'
 import { FieldRow } from '../kit/FieldRow'
@@ -126,7 +127,7 @@ export function DayHours({ week, i, people, title, hours, onDone, onClose }: Pro
 /** What core would refuse of a week, in words; null: nothing. */
 function problemOf(week: Week): string | null {
   try {
-    kinds['week-set'].parse({ path: 'body', value: { week } })
+    ledger().kinds['week-set'].parse({ path: 'body', value: { week } })
     return null
   } catch (error) {
     if (!(error instanceof FieldError)) throw error

@@ -191,8 +191,8 @@ export function ItemActions({
         </p>
       )}
       {why && !gone && <p className="muted">{say('shutWhy', { why })}</p>}
-      {!why && noFreezer?.code === 'move shut' && (
-        <p className="muted">{say('freezeShut', { moveShutSentence: moveShutSentence(noFreezer.why, reader) })}</p>
+      {!why && noFreezer && (
+        <p className="muted">{say('freezeShut', { moveShutSentence: moveShutSentence(noFreezer, reader) })}</p>
       )}
       {asking === 'finish' && (
         <FinishSheet

@@ -126,6 +126,7 @@ export const shellMessages = {
   sawEntryNowEnds: 'It saw entry {seen}, and now it ends at {ends} or goes otherwise. Tell the food-safety lead.',
   keptHere: '{count, plural, =0 {Entries are kept} one {1 entry kept} other {# entries kept}}',
   serverAway: 'The server is away.',
+  serverFull: 'The server’s disk is full.',
   onlyInThisPage: '{count} unsent: do not close',
   onItsWayShort: 'On its way',
   notTaken: '{count, plural, one {One entry not taken} other {# entries not taken}}',
@@ -133,6 +134,8 @@ export const shellMessages = {
   allIsSent: 'All that was entered here is in the logbook.',
   isKeptHere: 'The server is away. What you enter is kept on this tablet, and sent when the server is back.',
   waitsForServer: 'The server is away. This waits, and is sent in this order when it is back.',
+  waitsForRoom:
+    'The disk of the server is full: it writes nothing down. This waits here, and is sent in this order once there is room. Tell whoever looks after the server.',
   waitsForShift: 'Nobody has a shift open on this tablet. This is sent once somebody has.',
   onItsWay: 'This is on its way to the server.',
   notWrittenDown:

@@ -18,7 +18,7 @@ declare module '../../state/batch' {
   }
 }
 
-export const REWARMED_HOW = ['melted again', 'baked again', 'warmed again'] as const
+const REWARMED_HOW = ['melted again', 'baked again', 'warmed again'] as const
 
 /**
  * A batch that is proven and kept goes into the warmth once more, to be moulded or glazed: a thermal event of its own,

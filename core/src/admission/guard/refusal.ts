@@ -9,6 +9,7 @@ import type { OutOfOrder } from '../../advice/guide/order'
 import type { Problem } from '../../recipe/checks/problems'
 import type { FieldProblem } from '../../ground/field'
 import type { Shut } from '../../judgement/batch/disposition'
+import type { MoveShut } from '../../judgement/keeping/moveShut'
 
 /** Why a batch does not show that a bake heats it through: not of this version and this interval, not read, or another bake. */
 export type BakeNotShown = 'other method' | 'shallower' | 'not read' | 'hotter oven' | 'longer'
@@ -130,17 +131,3 @@ export type Refusal =
   | { code: 'day long over'; field: 'body.day'; day: Day; days: number }
   | { code: 'changed since'; field: 'body.findings' }
   | { code: 'decision shut'; field: 'body.decision'; decision: Decision; why: Shut }
-
-export type MoveShut =
-  | 'went out for good'
-  | 'went hot for good'
-  | 'not a freezer'
-  | 'frozen already'
-  | 'not frozen'
-  | 'thaws in the cold'
-  | 'not a hot well'
-  | 'out is no unit'
-  | 'no unit'
-  | 'not a cold unit'
-  | 'that is freezing'
-  | 'that is thawing'

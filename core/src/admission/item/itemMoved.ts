@@ -1,11 +1,10 @@
 import { type Moved, MOVES } from '../../ledger/storeEntries'
 import { withItemFact } from '../../state/itemChanges'
 import { MINUTE } from '../../ground/instant'
-import type { MoveShut, Refusal } from '../guard/refusal'
+import type { Refusal } from '../guard/refusal'
 import { object, oneOf } from '../../ground/field'
-import { isFrozen, placeOf, type ItemState } from '../../state/item'
-import type { UnitState } from '../../state/unit'
-import { isCold } from '../../recipe/checks/unitKind'
+import { isFrozen } from '../../state/item'
+import { moveShut } from '../../judgement/keeping/moveShut'
 import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { isRefusal, openItem } from '../guard/openItem'
 import { parseSpot } from '../guard/parseStore'
@@ -37,8 +36,8 @@ export const itemMoved: KindOf<'item-moved'> = {
     const { body, at } = claim
     const unit = body.unit === null ? null : read('unit', body.unit)
     if (body.unit !== null && !unit) return { code: 'not there', field: 'body.unit', what: 'unit' }
-    const shut = moveShut(item, body, unit)
-    if (shut) return shut
+    const why = moveShut(item, body, unit)
+    if (why) return { code: 'move shut', field: 'body.how', item: item.code, why }
     // Held food and food that asks for a reading may go into the cold: that harms nobody.
     const usable = needsUsable(item, null, read, world, at)
     const intoCold = body.how === 'move' && usable?.code === 'item shut' && usable.why.code !== 'to discard'
@@ -52,30 +51,4 @@ export const itemMoved: KindOf<'item-moved'> = {
 
 function onlyDate(refusal: Refusal | null): Refusal | null {
   return refusal?.code === 'item shut' && refusal.why.code === 'to discard' ? refusal : null
-}
-
-/** Why an item cannot be moved so, whatever its state of keeping; null when it can. */
-export function moveShut(item: ItemState, { how, unit: to }: Moved, unit: UnitState | null): Refusal | null {
-  const place = placeOf(item)?.value
-  const shut = (why: MoveShut): Refusal => ({ code: 'move shut', field: 'body.how', item: item.code, why })
-  if (place?.how === 'serve' && how !== 'serve') return shut('went out for good')
-  if (place?.how === 'hot' && how !== 'hot' && how !== 'serve') return shut('went hot for good')
-  if (how === 'freeze') {
-    if (unit?.kind !== 'freezer') return shut('not a freezer')
-    return isFrozen(item) ? shut('frozen already') : null
-  }
-  if (how === 'thaw') {
-    if (!isFrozen(item)) return shut('not frozen')
-    return unit && isCold(unit.kind) && unit.kind !== 'freezer' ? null : shut('thaws in the cold')
-  }
-  if (how === 'hot') return unit?.kind === 'hot well' ? null : shut('not a hot well')
-  if (how === 'out' || how === 'serve') {
-    if (isFrozen(item)) return shut('frozen already')
-    return how === 'out' && to !== null ? shut('out is no unit') : null
-  }
-  if (!unit) return shut('no unit')
-  if (unit.kind === 'hot well') return shut('not a cold unit')
-  if (unit.kind === 'freezer' && !isFrozen(item)) return shut('that is freezing')
-  if (unit.kind !== 'freezer' && isFrozen(item)) return shut('that is thawing')
-  return item.facts.needsCold && !isCold(unit.kind) ? shut('not a cold unit') : null
 }

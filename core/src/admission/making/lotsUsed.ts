@@ -1,35 +1,17 @@
 import type { Bodies } from '../../ledger/entry'
-import type { Id } from '../../ledger/subject'
 import { id, list, object, oneOf, text } from '../../ground/field'
 import { dayOf } from '../../ground/zone'
 import { ingredientOf } from '../../recipe/method/facts'
-import { isUntreatedFruit } from '../../recipe/ingredient/produce'
 import type { Ingredient } from '../../recipe/ingredient/ingredient'
-import type { Amount, Method } from '../../recipe/method/method'
+import type { Method } from '../../recipe/method/method'
 import type { BatchState } from '../../state/batch'
-import { isEggLot, type LotState } from '../../state/lot'
+import { isEggLot } from '../../state/lot'
 import type { Read } from '../../state/state'
 import { isTreatedLot, lotShut } from '../../judgement/eggs/mayGoIn'
 import { useByOf } from '../../judgement/dates/useBy'
+import { lotUseOf, type LotUse } from '../../judgement/lineage/lotUse'
 import { asEntered, EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { atKnownStep, isRefusal } from '../guard/knownStep'
-
-/** A lot of what the method takes, and what core finds of it. */
-export interface LotUse {
-  /** Key of the method's amount. */
-  amount: string
-  lot: Id
-  code: string
-  name: string
-  /** Key of the catalogue, of the lot; null for what was bought ready. */
-  ingredient: string | null
-  /** One of the kitchen's own: its allergens are its own. */
-  own?: Ingredient
-  /** It is another thing than the method names: its allergens come along. */
-  instead?: true
-  /** Frozen fruit that the method takes treated, and of which nobody said how. */
-  untreated?: true
-}
 
 declare module '../../ledger/entry' {
   interface Bodies {
@@ -105,30 +87,6 @@ export const lotsUsed: KindOf<'lots-used'> = {
   },
   derive: ({ about, body }, read) => usesFrom(read('batch', about.id)!, body, read),
   fact: asEntered,
-}
-
-/** What core finds of lots that are named for a step of a batch. */
-export function lotUseOf(
-  lot: Pick<LotState, 'id' | 'code' | 'name' | 'ingredient' | 'own'>,
-  amount: Amount,
-  isTreated: boolean,
-): LotUse {
-  const { id: of, code, name, ingredient, own } = lot
-  const put = {
-    ingredient: ingredient ?? amount.ingredient,
-    state: isTreated ? ('treated' as const) : amount.state === 'treated' ? ('frozen' as const) : amount.state,
-  }
-  return {
-    amount: amount.key,
-    lot: of,
-    code,
-    name,
-    ingredient,
-    ...(own ? { own } : {}),
-    ...((own?.key ?? ingredient) === amount.ingredient ? {} : { instead: true as const }),
-    // What the method says of it already is counted there.
-    ...(isUntreatedFruit(put) && !isUntreatedFruit(amount) ? { untreated: true as const } : {}),
-  }
 }
 
 function usesFrom(batch: BatchState, { step, uses, happened }: Bodies['lots-used'], read: Read): Bodies['lots-used'] {

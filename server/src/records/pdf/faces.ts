@@ -1,17 +1,20 @@
+import { readFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
 import { BOLD, REGULAR } from '../../labels/pdfPaper'
+import { openTypeOf } from './openTypeOf'
 
 const files = createRequire(__filename)
-const ATKINSON = (weight: number) =>
-  files.resolve(`@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-${weight}-normal.woff`)
+const shipped = (file: string) => openTypeOf(readFileSync(files.resolve(`@fontsource/${file}-normal.woff`)))
+const atkinson = (weight: number) =>
+  shipped(`atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-${weight}`)
 
 export type Face = 'text' | 'bold' | 'title'
 
 /** Our own faces, which have the letters of western Europe; for all else a plain one with many more. */
-const OWN: Record<Face, string> = {
-  text: ATKINSON(500),
-  bold: ATKINSON(700),
-  title: files.resolve('@fontsource/bricolage-grotesque/files/bricolage-grotesque-latin-700-normal.woff'),
+const OWN: Record<Face, Buffer> = {
+  text: atkinson(500),
+  bold: atkinson(700),
+  title: shipped('bricolage-grotesque/files/bricolage-grotesque-latin-700'),
 }
 const PLAIN: Record<Face, string> = { text: REGULAR, bold: BOLD, title: BOLD }
 
