@@ -49,7 +49,38 @@ test('the week says which methods did not hold, in which check, and what would h
   await expect(eggnog).toContainText(/1 missed/)
   await expect(eggnog).toContainText(/It cools too slowly|It was read after the gate|Too long passed/)
   await expect(page.getByText(/other methods? held each time/)).toBeVisible()
+  // Whatever came up, day by day: the probe that failed last week, closed since or not.
+  const cameUp = page.getByRole('region', { name: 'What came up, day by day' })
+  await expect(cameUp.getByRole('listitem').filter({ hasText: 'Probes that failed' })).toContainText('1')
+  await expect(cameUp.getByRole('img', { name: /^\w{3} \d+ \w{3} 1$/ }).first()).toBeVisible()
   await eggnog.getByRole('link', { name: 'Open Smoked-honey eggnog' }).click()
   await expect(page).toHaveURL(/\/methods\//)
+  await page.context().close()
+})
+
+test('a person and a cold unit each have a page: what was logged and how it stands, and when it was too warm', async ({
+  browser,
+}) => {
+  const page = await kitchen.person(browser, 'Ilse Varrow')
+  await page.goto(`${kitchen.url}/people`)
+  await page.getByRole('link', { name: 'Mina Osk' }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('Mina Osk')
+  const logged = page.getByRole('region', { name: 'Batches they logged in' })
+  await expect(logged).toContainText(/\d+ batches: \d+ proven/)
+  const shown = await logged.getByRole('listitem').count()
+  expect(shown).toBeGreaterThan(1)
+  await expectAccessible(page)
+  await choose(page, 'How long', 'A week')
+  await expect(page).toHaveURL(/days=7/)
+  await logged.getByRole('link').first().click()
+  await expect(page).toHaveURL(/\/log\/batch\//)
+
+  await page.goto(`${kitchen.url}/log`)
+  await page.getByRole('link', { name: 'Reach-in 2' }).click()
+  const outside = page.getByRole('region', { name: 'When it was outside of what it has to keep' })
+  await expect(outside.getByRole('listitem')).toContainText(/at most, and it goes on\. Worst \d/)
+  await expectAccessible(page)
+  await outside.getByRole('link').click()
+  await expect(page).toHaveURL(/\/log\/review/)
   await page.context().close()
 })

@@ -104,6 +104,8 @@ export async function oneOfEach(page: Page, url: string): Promise<string[]> {
     ['/methods', 'a[href^="/methods/"]'],
     ['/store/receive', 'a[href^="/store/lineage/"]'],
     ['/log', 'a[href^="/log/batch/"]'],
+    ['/log', 'a[href^="/store/unit/"]'],
+    ['/people', 'a[href^="/people/"]'],
     // The most urgent of the demo's: it failed, and is looked back on.
     ['/instruments', 'main a[href^="/instruments/"]'],
   ] as const) {

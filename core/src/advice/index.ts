@@ -10,6 +10,16 @@
 export { attention, floorOf, isPressing, urgency, type Attention } from './attention'
 export type { AskingItem, Cause, Matter } from './matters/matter'
 export { mattersOf, type Unresolved } from './matters/mattersOf'
+export { likelyCauses, type LikelyCause } from './matters/likelyCause'
+export {
+  COUNTED_BACK,
+  raisedByDay,
+  raisedIn,
+  type Common,
+  type Raised,
+  type RaisedByDay,
+  type RaisedIn,
+} from './matters/raised'
 export { mayBeStirred, type Action } from './cooling/action'
 export {
   afterwards,

@@ -13,6 +13,7 @@ import type {
   ItemState,
   KitchenState,
   Learned,
+  LikelyCause,
   LimitsState,
   LoggedBatch,
   Lineage,
@@ -24,6 +25,7 @@ import type {
   Member,
   MethodReview,
   NoticeWish,
+  RaisedByDay,
   Role,
   Seal,
   SealedEntry,
@@ -88,6 +90,7 @@ export interface Answers {
   BatchEntries: { entries: SealedEntry[] }
   Log: LogAnswer
   Matters: MattersAnswer
+  Raised: RaisedByDay & { now: Instant; from: Instant; causes: LikelyCause[] }
   Week: { now: Instant; methods: MethodReview[]; more: boolean }
   Transcribed: { rows: TranscribedRow[]; counts: { missed: number; unproven: number }; more: boolean }
   Trends: { now: Instant; trend: Trend; more: boolean }

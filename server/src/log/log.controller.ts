@@ -2,7 +2,7 @@ import { Controller, Get, Header, Query, Res } from '@nestjs/common'
 import { ApiTags } from '@nestjs/swagger'
 import type { EntityManager } from '@mikro-orm/postgresql'
 import type { Response } from 'express'
-import { DAY, limitsAt, type Id, type Instant } from '@logged-thermal/core'
+import { limitsAt, type Id, type Instant } from '@logged-thermal/core'
 import { clock } from '../clock/clock'
 import { KitchenScope } from '../database/kitchenScope'
 import { Answers, AnswersFile } from '../http/answers.decorator'
@@ -15,7 +15,7 @@ import { readerOf } from '../people/reader'
 import { Needs, OfShift } from '../people/shift.guard'
 import type { Shift } from '../people/shifts.service'
 import { Workers } from '../workers/workers.service'
-import { LogPeriod, LogQuery, TrendQuery } from './log.dto'
+import { LogPeriod, LogQuery, requirePeriod, TrendQuery } from './log.dto'
 import { LogRepository } from './log.repository'
 import { LogRows, WORK } from './logRows.service'
 
@@ -29,10 +29,6 @@ const MOST_TRENDED = 5000
 const MOST_CHANGED = 500
 /** Coolings of old logs in one answer: the latest. */
 const MOST_TRANSCRIBED_ROWS = 2000
-/** Nothing is kept longer, and a slip of the finger asks for a century. */
-const LONGEST_YEARS = 10
-const LONGEST = LONGEST_YEARS * 366 * DAY
-
 /** What happened in the kitchen in a period: its batches as they stand, and what happened between. */
 @ApiTags('log')
 @Controller('log')
@@ -172,10 +168,4 @@ export class LogController {
     const limits = await this.states.one(em, kitchenId, 'limits', kitchen.limitsId)
     return readerOf(kitchen, limitsAt(limits?.versions ?? [], now)?.practice.clock ?? 24)
   }
-}
-
-function requirePeriod({ from, to }: LogPeriod): void {
-  if (to < from) throw new Problem(422, 'bad period', 'The period ends before it begins.', 'to')
-  if (to - from > LONGEST)
-    throw new Problem(422, 'bad period', `That is more than ${LONGEST_YEARS} years. Ask for a shorter period.`, 'to')
 }

@@ -1,6 +1,7 @@
 import { Type } from 'class-transformer'
 import { IsIn, IsInt, IsOptional, IsString, IsUUID, Length, Max, Min } from 'class-validator'
-import type { Id, Instant, Standing } from '@logged-thermal/core'
+import { DAY, type Id, type Instant, type Standing } from '@logged-thermal/core'
+import { Problem } from '../http/problem'
 
 /** The last instant that a date can be. */
 const END_OF_TIME = 8.64e15
@@ -84,4 +85,15 @@ export class TrendQuery extends LogQuery {
   @IsString()
   @Length(1, 80)
   gate?: string
+}
+
+/** Nothing is kept longer, and a slip of the finger asks for a century. */
+const LONGEST_YEARS = 10
+const LONGEST = LONGEST_YEARS * 366 * DAY
+
+/** Throws a Problem with status 422 for a period that ends before it begins, or is longer than anything is kept. */
+export function requirePeriod({ from, to }: LogPeriod): void {
+  if (to < from) throw new Problem(422, 'bad period', 'The period ends before it begins.', 'to')
+  if (to - from > LONGEST)
+    throw new Problem(422, 'bad period', `That is more than ${LONGEST_YEARS} years. Ask for a shorter period.`, 'to')
 }

@@ -56,6 +56,20 @@ it('what happened to a batch holds it, is a matter with it, and closes once the 
   expect(await matters()).toEqual([])
 })
 
+it('what came up is counted on its day, closed or not, and only in a period that is one', async () => {
+  const raised = async (from: number, to: number) =>
+    (await kitchen.get(`/api/matters/raised?from=${from}&to=${to}`)).body as Answers['Raised']
+  const now = clock.now()
+  const { days, rows, from } = await raised(now - 2 * DAY, now)
+  expect(from).toBe(now - 2 * DAY)
+  expect(days.at(-1)).toBe(dayOf(now, 'UTC'))
+  // Closed in the story before.
+  expect(rows.find(({ of }) => of === 'incident')).toEqual({ of: 'incident', counts: [0, 0, 1], all: 1 })
+  expect((await raised(now - 2 * DAY, now - DAY)).rows.some(({ of }) => of === 'incident')).toBe(false)
+  expect((await raised(now - 300 * DAY, now)).from).toBe(now - 62 * DAY)
+  expect(await raised(now, now - 1)).toMatchObject({ status: 422 })
+})
+
 it('a cook closes nothing, and nobody closes what is not there or says nothing', async () => {
   const subject = { type: 'kitchen' as const, id: kitchen.kitchenId }
   const body = { of: 'round' as const, subject, since: clock.now() - DAY, ...CLOSED }

@@ -109,6 +109,7 @@ read(
   'get /api/log/changes',
   'get /api/log/events',
   'get /api/log/trends',
+  'get /api/matters/raised',
   'get /api/log/week',
   'get /api/log/transcribed',
   'get /api/proof/batch/{id}',

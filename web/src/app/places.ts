@@ -79,6 +79,8 @@ const PLACES = {
   cooldown: { path: '/cooldown', name: say('cooldown'), says: say('whichPanWhichPlace'), under: 'more' },
   temper: { path: '/temper', name: say('tempering'), says: say('whatEachLadleDoes'), under: 'more' },
   limits: { path: '/limits', name: say('limits'), says: say('limitsForceWhereEach'), under: 'more' },
+  unit: { path: '/store/unit', name: say('unitPage'), says: say('oneUnit'), under: 'store' },
+  person: { path: '/people', name: say('personPage'), says: say('onePerson'), under: 'people' },
   people: {
     path: '/people',
     name: say('peoplePlace'),

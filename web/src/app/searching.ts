@@ -50,10 +50,10 @@ export function foundIn(line: LineData, text: string): Found[] {
     }),
     ...line.people
       .filter(({ name, job }) => has(name, job))
-      .map(({ id, name, job }): Found => ({ kind: 'person', id, name, says: job, path: inLog('person', id) })),
+      .map(({ id, name, job }): Found => ({ kind: 'person', id, name, says: job, path: `/people/${id}` })),
     ...line.units
       .filter(({ name }) => has(name))
-      .map(({ id, name }): Found => ({ kind: 'unit', id, name, says: '', path: inLog('unit', id) })),
+      .map(({ id, name }): Found => ({ kind: 'unit', id, name, says: '', path: `/store/unit/${id}` })),
     ...line.instruments
       .filter(({ code, place }) => has(code, place ?? ''))
       .map(({ id, code, place }): Found => ({

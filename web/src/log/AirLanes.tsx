@@ -1,4 +1,5 @@
-import { dayOf, isOutside, levelOf, limitsAt, type UnitState } from '@logged-thermal/core'
+import { Link } from 'react-router'
+import { dayOf, isOutside, levelOf, limitsAt, type Level, type UnitState } from '@logged-thermal/core'
 import { degrees, logMessages, timeOfDay, type Reader } from '@logged-thermal/wording'
 import type { LineData } from '../app/lineData'
 import { speaks } from '../kit/language'
@@ -40,7 +41,9 @@ export function AirLanes({ units, line, from, to, lens, now, reader }: Props) {
     return (
       <section key={unit.id} className={styles.air} aria-label={unit.name}>
         <div className={styles.name}>
-          <span className={styles.dish}>{unit.name}</span>
+          <Link to={`/store/unit/${unit.id}`} className={styles.dish}>
+            {unit.name}
+          </Link>
           <small>
             {told
               ? say('airNow', { degrees: degrees(told.celsius, reader, 'under'), time: timeOfDay(told.at, reader) })
@@ -48,25 +51,42 @@ export function AirLanes({ units, line, from, to, lens, now, reader }: Props) {
           </small>
         </div>
         <div className={styles.lane}>
-          <svg width={lens.width} height={HEIGHT} aria-hidden="true" style={{ display: 'block' }}>
-            <ColdRibbon
-              trace={{
-                read: looks.length ? [looks.map(({ at, celsius }) => ({ at, celsius }))] : [],
-                unseen: last && last.at < until ? [{ from: last.at, to: until, celsius: last.celsius }] : [],
-                out: [],
-                warm: [],
-              }}
-              level={level?.side === 'under' ? level.celsius : null}
-              lens={lens}
-              now={until}
-              middle={HEIGHT / 2}
-              rail={13}
-              ahead={null}
-            />
-          </svg>
+          <AirRibbon looks={looks} level={level} until={until} lens={lens} />
         </div>
         <span />
       </section>
     )
   })
+}
+
+interface Ribbon {
+  /** Oldest first. */
+  looks: readonly { at: number; celsius: number }[]
+  level: Level | null
+  /** Unseen from the last look to then. */
+  until: number
+  lens: Lens
+}
+
+/** The air of one unit as it was read, warm in white, between the rails of what it has to keep. */
+export function AirRibbon({ looks, level, until, lens }: Ribbon) {
+  const last = looks.at(-1)
+  return (
+    <svg width={lens.width} height={HEIGHT} aria-hidden="true" style={{ display: 'block' }}>
+      <ColdRibbon
+        trace={{
+          read: looks.length ? [looks.map(({ at, celsius }) => ({ at, celsius }))] : [],
+          unseen: last && last.at < until ? [{ from: last.at, to: until, celsius: last.celsius }] : [],
+          out: [],
+          warm: [],
+        }}
+        level={level?.side === 'under' ? level.celsius : null}
+        lens={lens}
+        now={until}
+        middle={HEIGHT / 2}
+        rail={13}
+        ahead={null}
+      />
+    </svg>
+  )
 }

@@ -8,13 +8,12 @@ import { useAsOf, useNow } from '../app/now'
 import { View } from '../app/View'
 import { Key } from '../kit/Key'
 import { speaks } from '../kit/language'
-import { NowFlag } from '../parts/NowFlag'
-import { clockLens, type Lens } from '../parts/lens'
+import { clockLens } from '../parts/lens'
 import { useWidth } from '../parts/useWidth'
 import { AirLanes } from './AirLanes'
 import { isFiltered, periodOf, queryOf, SHOWN, useAsked } from './asked'
+import { Axis } from './Axis'
 import { Between } from './Between'
-import { clockMarks } from './clockMarks'
 import { Filters } from './Filters'
 import { LogNav } from './LogNav'
 import { LogRow } from './LogRow'
@@ -143,29 +142,6 @@ function LogSentence({ data: { counts }, filtered }: { data: LogAnswer; filtered
 
 function capital(text: string): string {
   return `${text.charAt(0).toUpperCase()}${text.slice(1)}`
-}
-
-function Axis({
-  lens,
-  clock,
-  now,
-  reader,
-}: {
-  lens: Lens
-  clock: { from: number; to: number }
-  now: number
-  reader: Reader
-}) {
-  return (
-    <svg width={lens.width} height="28" style={{ display: 'block', overflow: 'visible' }}>
-      {clockMarks(clock.from, clock.to, reader).map(({ at, words }) => (
-        <text key={at} x={lens.x(at)} y="20" textAnchor="middle">
-          {words}
-        </text>
-      ))}
-      {now > clock.from && now < clock.to && <NowFlag x={lens.nowX} word={say('now')} />}
-    </svg>
-  )
 }
 
 /** As a day went: what began first stands on top. */

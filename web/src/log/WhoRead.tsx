@@ -2,7 +2,6 @@ import { celsiusRead, isWaiting, type BatchState, type Fact, type Id, type Readi
 import { clockWithSeconds, logMessages, readingNotes, typedWords, type Reader } from '@logged-thermal/wording'
 import { Link } from 'react-router'
 import type { LineData } from '../app/lineData'
-import { inLog } from '../app/searching'
 import { DataTable } from '../kit/table/DataTable'
 import type { Column } from '../kit/table/column'
 import { speaks } from '../kit/language'
@@ -62,7 +61,7 @@ export function WhoRead({ batch, ringed, line, reader }: Props) {
       key: 'by',
       title: say('person'),
       value: ({ by }) => name(by),
-      cell: ({ by }) => <Link to={inLog('person', by)}>{name(by)}</Link>,
+      cell: ({ by }) => <Link to={`/people/${by}`}>{name(by)}</Link>,
     },
     {
       key: 'told',

@@ -1,5 +1,6 @@
 import { accountMessages, peopleMessages } from '@logged-thermal/wording'
 import { Suspense, useState } from 'react'
+import { Link } from 'react-router'
 import { administers, signsIn } from '@logged-thermal/core'
 import { useHand, useLine } from '../app/kitchen'
 import type { PersonOnList } from '../app/lineData'
@@ -52,7 +53,7 @@ export function People({ people, open }: { people: readonly PersonOnList[]; open
         {working.map((person) => (
           <li key={person.id}>
             <span>
-              <strong>{person.name}</strong>
+              <Link to={`/people/${person.id}`}>{person.name}</Link>
               <small>{jobAndRole(person)}</small>
             </span>
             <span className={styles.keys}>

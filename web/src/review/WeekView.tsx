@@ -9,6 +9,7 @@ import { speaks } from '../kit/language'
 import { queryOf, useAsked, type Asked } from '../log/asked'
 import { LogNav } from '../log/LogNav'
 import { DayStep, HowLong } from '../log/Period'
+import { CameUp } from './CameUp'
 import { useWeekQuery } from './weekApi'
 import styles from './week.module.css'
 
@@ -52,6 +53,7 @@ export function WeekView() {
         {held.length > 0 && (
           <p>{say('heldCount', { count: held.length, names: held.map(({ name }) => name).join(', ') })}</p>
         )}
+        <CameUp query={queryOf(asked, reader.zone, false)} line={line} reader={reader} />
         {data?.more && <p className="muted">{say('onlyLatest')}</p>}
         {failed.length > 0 && <p className="muted">{say('says')}</p>}
       </div>

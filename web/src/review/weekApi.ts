@@ -1,4 +1,4 @@
-import type { MethodReview } from '@logged-thermal/core'
+import type { Instant, LikelyCause, MethodReview, RaisedByDay } from '@logged-thermal/core'
 import { api } from '../app/api'
 
 /** How each method went over a time; `more`: only the latest batches are in it. */
@@ -8,10 +8,18 @@ export interface WeekAnswer {
   more: boolean
 }
 
+/** What came up on each day, from when it is counted, and where its cause may lie. */
+export interface RaisedAnswer extends RaisedByDay {
+  now: Instant
+  from: Instant
+  causes: LikelyCause[]
+}
+
 const weekApi = api.injectEndpoints({
   endpoints: (build) => ({
     week: build.query<WeekAnswer, { query: string }>({ query: ({ query }) => `log/week?${query}` }),
+    raised: build.query<RaisedAnswer, { query: string }>({ query: ({ query }) => `matters/raised?${query}` }),
   }),
 })
 
-export const { useWeekQuery } = weekApi
+export const { useWeekQuery, useRaisedQuery } = weekApi

@@ -54,6 +54,8 @@ const PacketsView = later(() => import('../packets/PacketsView'), 'PacketsView')
 const TrendsView = later(() => import('../trends/TrendsView'), 'TrendsView')
 const ChangesView = later(() => import('../log/ChangesView'), 'ChangesView')
 const ReviewView = later(() => import('../review/ReviewView'), 'ReviewView')
+const UnitPage = later(() => import('../log/UnitPage'), 'UnitPage')
+const PersonPage = later(() => import('../log/PersonPage'), 'PersonPage')
 const BatchPage = later(() => import('../log/BatchPage'), 'BatchPage')
 const SignInView = later(() => import('../account/SignInView'), 'SignInView')
 const GroupView = later(() => import('../group/GroupView'), 'GroupView')
@@ -164,6 +166,8 @@ function Kitchen() {
           <Route path="/hours" element={<HoursView />} />
           <Route path="/traces" element={<TracesView />} />
           <Route path="/fitness" element={<FitnessView />} />
+          <Route path="/people/:id" element={<PersonPage />} />
+          <Route path="/store/unit/:id" element={<UnitPage />} />
           <Route path="/people" element={<PeopleView />} />
           <Route path="/temper" element={<TemperView />} />
           <Route path="/limits" element={<LimitsView />} />

@@ -78,7 +78,7 @@ export function ColdStore() {
         <div className={styles.main}>
           <StoreNav />
           <div className={styles.rows} tabIndex={0} role="region" aria-label={say('whatHeld')}>
-            {unit && <Inside unit={unit} stored={shown} limits={limits} now={now} reader={reader} />}
+            {unit && <Inside unit={unit} stored={shown} limits={limits} now={now} reader={reader} page />}
             <div className={styles.axis} ref={pane}>
               {width > 0 && <Axis lens={lens} now={now} reader={reader} />}
             </div>

@@ -14,10 +14,12 @@ interface Props {
   limits: LimitSet
   now: number
   reader: Reader
+  /** Its page is elsewhere. */
+  page?: true
 }
 
 /** One unit with its door open: shelf by shelf what stands there, as it is found by hand, and what its air is held to. */
-export function Inside({ unit, stored, limits, now, reader }: Props) {
+export function Inside({ unit, stored, limits, now, reader, page }: Props) {
   const level = levelOf(unit.kind, limits, dayOf(now, reader.zone))
   const shelfOf = ({ item }: StoredItem) => Math.min(placeOf(item)?.value.shelf ?? 0, unit.shelves)
   const shelves = Array.from({ length: unit.shelves }, (_, i) => i + 1)
@@ -42,6 +44,11 @@ export function Inside({ unit, stored, limits, now, reader }: Props) {
         ))}
         {nowhere.length > 0 && <Shelf name={say('noShelfSaid')} all={nowhere} now={now} />}
       </ol>
+      {page && (
+        <Link className={styles.unitPage} to={`/store/unit/${unit.id}`}>
+          {say('unitPage')}
+        </Link>
+      )}
       <ListKeys list="air" name={say('airRead')} of={unit.id} reader={reader} />
     </section>
   )

@@ -8,6 +8,9 @@ export const helpMessages = {
   line: 'Every batch that is not finished stands here, the most urgent on top. Tap a name to open it on the Bench; tap the key beside it to do what it asks for. Start a new one with “Start a batch”.',
   bench:
     'One batch, and all that was read of it. Tap the degree, then the tenth: it is logged. The block on the right says what to do next and by when; “Why” says what is proven and what is missing.',
+  unit: 'One cold unit: its air over a week or another time, each time it was outside of what it has to keep, and what stands in it now. Choose a longer time above. The lists below its shelves are to hand out.',
+  person:
+    'What one person logged in a month or another time, how it stands, and what was entered late or put right. Open a batch to see how it went. The Log shows all of it.',
   store:
     'What is held, door by door, what has to go first on top. The key beside each thing does what comes next; the three dots show everything else. Read a door by tapping it.',
   log: 'What was made on a day, on one clock, how each stands, and what happened between. Go to another day with the arrows; look for a dish, a lot or a name. Tap a batch to open its page; CSV is what you see, as a file.',

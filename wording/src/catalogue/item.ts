@@ -8,6 +8,7 @@ export const itemMessages = {
   eggs: 'eggs',
   logIt: 'Log it',
   insideUnit: 'Inside {unit}',
+  unitPage: 'Its air over time, and when it was too warm',
   n1Shelf: '1 shelf',
   shelvesShelves: '{shelves} shelves',
   litresLitres: ', {litres} litres',
