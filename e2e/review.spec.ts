@@ -72,6 +72,12 @@ test('what is past its day goes with one tap; a day with something open is shut,
     .getByRole('button', { name: /^Binned/ })
     .click()
   await expect(old).toHaveCount(count - 1)
+  // What opens no matter of its own stands below: what waits, what is to be checked, each with the way to it.
+  await expect(page.getByRole('listitem').filter({ hasText: 'One entry waits for you' })).toContainText('Rye-malt')
+  await expect(page.getByRole('button', { name: 'Check it P5' })).toBeVisible()
+  await page.getByRole('button', { name: 'Look at them' }).click()
+  await expect(page).toHaveURL(/\/log\/changes/)
+  await page.goBack()
   const slab = page.getByRole('region', { name: /^The lead’s signature over/ })
   await expect(slab).toContainText('of this day are still open')
   const sign = slab.getByRole('button', { name: 'Sign the day' })

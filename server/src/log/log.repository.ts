@@ -76,7 +76,7 @@ export class LogRepository {
   async trended(em: EntityManager, kitchenId: Id, asked: LogQuery, most: number): Promise<string[]> {
     const { sql, params } = fitting(kitchenId, asked)
     const rows = await query<{ line: string }>(em, {
-      sql: `select (line::jsonb - '{trace,doubted,ownAccepted}'::text[])::text as line from log_row where ${sql}
+      sql: `select (line::jsonb - '{trace,doubted,ownAccepted,otherwise}'::text[])::text as line from log_row where ${sql}
         order by started_at desc, id desc limit ?`,
       params: [...params, most],
     })

@@ -5,7 +5,7 @@ import { Link } from 'react-router'
 import { shutUnless } from '../app/shut'
 import { Key } from '../kit/Key'
 import { speaks } from '../kit/language'
-import { MatterMark } from './MatterMark'
+import { CauseMark } from './MatterMark'
 import styles from './review.module.css'
 
 const say = speaks(mattersMessages)
@@ -28,7 +28,7 @@ export function MatterRow({ matter, words: { title, says }, open, onBin, onOpen,
   const way = wayOf(matter)
   return (
     <li className={clsx(styles.matter, pressing && styles.pressing)} data-matter={matter.of}>
-      <MatterMark cause={cause} />
+      <CauseMark cause={cause} />
       <div>
         <strong>{title}</strong>
         <p>{says.join(' ')}</p>

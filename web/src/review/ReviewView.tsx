@@ -12,6 +12,7 @@ import { KeyRow } from '../kit/KeyRow'
 import { speaks } from '../kit/language'
 import { discardOf, storeOfLine } from '../store/useStore'
 import { LogNav } from '../log/LogNav'
+import { Besides } from './Besides'
 import { CloseMatter } from './CloseMatter'
 import { DecideBatch } from './DecideBatch'
 import { MatterRow } from './MatterRow'
@@ -95,6 +96,7 @@ export function ReviewView() {
               />
             ))}
             {data?.more && <li className="muted">{say('moreBatches')}</li>}
+            <Besides day={day} line={line} reader={reader} now={now} />
           </ul>
         </div>
         <aside className={styles.slab}>

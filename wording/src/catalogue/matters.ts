@@ -66,6 +66,16 @@ export const mattersMessages = {
   dayAfter: 'The day after',
   looking: 'Looking it up …',
   moreBatches: 'There are more batches that wait than are listed here.',
+  lateTitle: '{count, plural, =1 {One entry waits for you} other {# entries wait for you}}',
+  lateSays: 'Too late to count until you say so: {names}.',
+  judgeThem: 'Look at them',
+  overdueTitle: '{code} is to be checked',
+  overdueSays:
+    '{backing, select, overdue {Overdue: its readings count, and are marked.} lapsed {So long overdue that its readings prove nothing.} other {Never checked: its readings prove nothing yet.}}',
+  checkIt: 'Check it',
+  otherwiseTitle:
+    '{count, plural, =1 {Once it was done otherwise than the method says} other {# times it was done otherwise than the methods say}}',
+  otherwiseSaid: '{time}, {name}: {said}',
   // Something happened
   whatHappened: 'What happened?',
   inWords: 'In a few words',

@@ -10,6 +10,7 @@ import { mixtureTrace } from '../evidence/evidence'
 import { waitingIn } from '../evidence/waiting'
 import type { Finding } from '../finding'
 import type { World } from '../world'
+import { asCooked } from './asCooked'
 import { changesIn } from './changes'
 import { gateAt, type Gate } from './gate'
 import { paceOf, type Pace } from './pace'
@@ -49,6 +50,8 @@ export interface LoggedBatch {
   /** What the lead let count that they had entered themselves. */
   ownAccepted: { by: Id; at: Instant }[]
   corrected: number
+  /** What was done otherwise than the method says, or left out, in order. */
+  otherwise: { at: Instant; by: Id; said: string }[]
   /** How soon and how often it was read while it cooled. */
   pace: Pace
   /** Entries that came late, were put right or taken back. */
@@ -113,6 +116,7 @@ export function loggedBatch(batch: BatchState, world: World): LoggedBatch {
     ownAccepted: allFacts(batch).flatMap(({ by, accepted }) => (accepted?.by === by ? [{ by, at: accepted.at }] : [])),
     pace: paceOf(batch),
     changed: changesIn(batch).length,
+    otherwise: asCooked(batch).flatMap(({ otherwise }) => otherwise),
     corrected: allFacts(batch).filter(({ amends }) => amends.length > 0).length,
     stands: changesOf(
       standsFrom(batch, world).map(({ from, standing, findings }) => ({
