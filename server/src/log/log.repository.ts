@@ -35,6 +35,9 @@ const EVENTS = [
   'log-transcribed',
 ]
 
+/** A lot is followed through so many hands: a batch into an item into a batch. */
+const GENERATIONS = 12
+
 /** Entries of a period that are shown at most. */
 const MOST_EVENTS = 500
 
@@ -182,7 +185,16 @@ function fitting(kitchenId: Id, { from, to, words, person, method, instrument, u
   }
   has('people', person)
   has('instruments', instrument)
-  has('lots', lot)
+  if (lot !== undefined)
+    parts.push({
+      // Also where it came in by way of another batch, or of something that was put away.
+      sql: `(lots @> array[?::uuid] or id in (with recursive down (id, generation) as (
+          select child_id, 1 from edge where kitchen_id = ? and parent_id = ?::uuid
+          union select e.child_id, d.generation + 1
+          from down d join edge e on e.kitchen_id = ? and e.parent_id = d.id where d.generation < ${GENERATIONS})
+        select id from down))`,
+      params: [lot, kitchenId, lot, kitchenId],
+    })
   if (method !== undefined) parts.push({ sql: 'method = ?::uuid', params: [method] })
   if (unit !== undefined)
     parts.push({

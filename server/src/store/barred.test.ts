@@ -50,8 +50,13 @@ const decide = async (batch: Id, decision: 'hold' | 'discard') => {
 
 describe('what is held by what it was made of', () => {
   it('is listed with what holds it, through the generations, and no longer once that is let go on', async () => {
-    const { part, made } = await trifle()
+    const { jelly, part, made } = await trifle()
     expect((await bars())[made]).toBeUndefined()
+    // What it came to is found in the Log by what it came from, however many hands it went through.
+    const now = clock.now()
+    const log = await kitchen.get(`/api/log?from=${now - 86_400_000}&to=${now}&lot=${jelly}`)
+    const { batches } = log.body as { batches: { name: string }[] }
+    expect(batches.map(({ name }) => name)).toEqual(['Orchard trifle'])
     await store.taken(kitchen.claim('item-held', part, { reason: 'a splinter was found' }))
     expect((await bars())[made]).toMatchObject({ type: 'item', id: part, why: 'held' })
     expect((await due()).find(({ item }) => item.id === made)).toMatchObject({ asks: 'held', why: 'lineage' })
