@@ -1,6 +1,6 @@
 import { expect, test, type Browser, type Page } from '@playwright/test'
 import { expectAccessible } from './accessible'
-import { choose, goTo, inMenu, PINS, RunningKitchen, tapReading, typeTime } from './kitchen'
+import { choose, goTo, inMenu, PINS, RunningKitchen, sent, tapReading, typeTime } from './kitchen'
 
 let kitchen: RunningKitchen
 test.describe.configure({ mode: 'serial' })
@@ -191,6 +191,55 @@ test('a paper sheet is copied by two, with its picture, and counts once the lead
   await sign(page)
   await expect(page.getByText('was copied from paper')).toHaveCount(0)
   for (const each of [cook, page]) await each.context().close()
+})
+
+test('a logger’s file lands on its batch: it counts against it at once, and proves once the lead lets it count', async ({
+  browser,
+}) => {
+  const page = await person(browser, 'Mina Osk')
+  await bench(page, 'Bay-leaf')
+  const openSheet = async () => {
+    await page.getByRole('button', { name: 'More', exact: true }).click()
+    await page.getByRole('button', { name: /^From a logger/ }).click()
+  }
+  await openSheet()
+  const sheet = page.getByRole('dialog', { name: /^From a logger’s file/ })
+  const choose = sheet.getByLabel('A file of the logger: CSV or TSV')
+  await choose.setInputFiles({ name: 'a.csv', mimeType: 'text/csv', buffer: Buffer.from([0xff, 0xd8, 0, 0]) })
+  await expect(sheet.getByRole('alert')).toContainText('That is no table')
+  // A reading each ten seconds of the last quarter of an hour, and as many of the day before.
+  const line = (ago: number, celsius: number) =>
+    `${new Date(kitchen.now - ago * 1000).toISOString().slice(0, 19)},${celsius.toFixed(2)}`
+  const own = Array.from({ length: 90 }, (_, i) => line(900 - i * 10, 34 - i * 0.02))
+  const other = Array.from({ length: 90 }, (_, i) => line(87_300 - i * 10, 60))
+  const text = ['Logger L-20', 'Timestamp,Probe 1 (°C)', ...other, ...own, 'sensor open,'].join('\n')
+  await choose.setInputFiles({ name: 'L-20.csv', mimeType: 'text/csv', buffer: Buffer.from(text) })
+  await expect(sheet.getByRole('status')).toContainText(
+    /^90 readings of this batch’s time, .*34\.0° at most, 32\.2° at least/,
+  )
+  await expect(sheet.getByRole('table', { name: 'Left out' })).toContainText('a temperature has no time before it')
+  await expectAccessible(page)
+  await sheet.getByRole('button', { name: 'Bring them in' }).click()
+  await expect(sheet).toBeHidden()
+  await sent(page)
+  await check(page, 'cool-first').click()
+  await expect(page.getByText('What came out of the file L-20.csv waits: until the lead')).toBeVisible()
+  // Once more it is refused, and says why.
+  await openSheet()
+  await choose.setInputFiles({ name: 'L-20.csv', mimeType: 'text/csv', buffer: Buffer.from(text) })
+  await sheet.getByRole('button', { name: 'Bring them in' }).click()
+  await expect(page.getByText('This file is already there.')).toBeVisible()
+  await page.context().close()
+
+  const lead = await person(browser, 'Ilse Varrow')
+  await lead.getByRole('button', { name: /^Decide/ }).click()
+  const row = lead.getByRole('listitem').filter({ hasText: 'Bay-leaf pouring custard' })
+  await expect(row).toContainText('What came out of the file L-20.csv')
+  await row.getByRole('button', { name: 'Let it count' }).click()
+  await lead.getByRole('button', { name: 'Seen on the paper sheet' }).click()
+  await sign(lead)
+  await expect(lead.getByText('What came out of the file L-20.csv')).toHaveCount(0)
+  await lead.context().close()
 })
 
 test('a surface closes no check, a cue moves none, and the wrong unit is asked about', async ({ browser }) => {

@@ -23,6 +23,10 @@ export interface Survived {
 }
 
 const PAUSE = 40
+/** A post is given up after so long, ms. */
+const GIVEN_UP = 5000
+/** A tablet makes no more while so much of it waits. */
+const MOST_WAITING = 100
 
 /**
  * Kills the server and its database again and again while tablets log over a network that is cut at random, then lets all of
@@ -34,7 +38,7 @@ export async function torture(
 ): Promise<Survived> {
   const network = await badNetwork(Number(new URL(kitchen.url).port))
   const tablets: Tablet[] = []
-  while (tablets.length < clients) tablets.push(await Tablet.open(kitchen, network.url))
+  while (tablets.length < clients) tablets.push(await Tablet.open(kitchen, network.url, tablets.length))
   let over = false
   const logging = tablets.map((tablet) => tablet.logs(() => over))
   const kills = [
@@ -85,7 +89,8 @@ class Tablet {
     private readonly claim: (body: object) => Entry,
   ) {}
 
-  static async open(kitchen: RunningKitchen, url: string): Promise<Tablet> {
+  /** @param number which batch it logs on: of those that run, one after the other */
+  static async open(kitchen: RunningKitchen, url: string, number: number): Promise<Tablet> {
     const json = async <T>(path: string, init: RequestInit = {}): Promise<{ data: T; cookie: string }> => {
       const answer = await fetch(`${kitchen.url}/api/${path}`, init)
       if (!answer.ok) throw new Error(`${path}: ${answer.status} ${await answer.text()}`)
@@ -100,10 +105,8 @@ class Tablet {
       headers: { 'Content-Type': 'application/json' },
       body: JSON.stringify({ kitchen: logins[0]!.id, person, pin: PINS['Mina Osk'], device }),
     })
-    const { data: line } = await json<{ batches: { id: string; method: { name: string } }[] }>('line', {
-      headers: { Cookie: cookie },
-    })
-    const about = { type: 'batch', id: line.batches.find(({ method }) => method.name.startsWith('Bay-leaf'))!.id }
+    const { data: line } = await json<{ batches: { id: string }[] }>('line', { headers: { Cookie: cookie } })
+    const about = { type: 'batch', id: line.batches[number % line.batches.length]!.id }
     const claim = (body: object) => {
       const at = kitchen.now
       const { kitchen: of, person: by } = data.shift
@@ -115,7 +118,7 @@ class Tablet {
   /** Makes entries until it is over, then sends what is left. */
   async logs(isOver: () => boolean): Promise<void> {
     while (!isOver() || this.outbox.length > 0) {
-      if (!isOver()) {
+      if (!isOver() && this.outbox.length < MOST_WAITING) {
         const entry = this.claim({ text: `note ${this.made++}`, cue: null })
         this.outbox.push({ id: entry.id, tries: 0, entry })
       }
@@ -127,12 +130,15 @@ class Tablet {
   private async send(): Promise<void> {
     const some = this.outbox.slice(0, 100)
     for (const each of some) if (each.tries++ > 0) this.repeated++
+    // With a timer of its own, which keeps it alive: a signal that nothing else holds may be lost with its request.
+    const away = new AbortController()
+    const giveUp = setTimeout(() => away.abort(), GIVEN_UP)
     try {
       const answer = await fetch(`${this.url}/api/entries`, {
         method: 'POST',
         headers: { 'Content-Type': 'application/json', Cookie: this.cookie },
         body: JSON.stringify({ sentAt: this.kitchen.now, entries: some.map(({ entry }) => entry) }),
-        signal: AbortSignal.timeout(5000),
+        signal: away.signal,
       })
       if (!answer.ok) return await pause(5 * PAUSE)
       const { results } = (await answer.json()) as { results: { id: string; outcome: string; code?: string }[] }
@@ -144,6 +150,8 @@ class Tablet {
       }
     } catch {
       await pause(5 * PAUSE)
+    } finally {
+      clearTimeout(giveUp)
     }
   }
 }

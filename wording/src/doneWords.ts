@@ -45,6 +45,8 @@ export function doneWords(
       return coverWord(body.cover, reader)
     case 'placed':
       return placedWords(body, reader)
+    case 'readings-brought-in':
+      return say(reader, 'broughtIn', { count: body.of, file: body.file.name })
     case 'stirred':
       return say(reader, 'stirredThrough')
     case 'poured':

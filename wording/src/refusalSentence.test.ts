@@ -26,6 +26,7 @@ const refusals: { [C in Refusal['code']]: [Extract<Refusal, { code: C }>, ...nam
   'may not': [{ code: 'may not', field: 'by', kind: 'limits-set' }, 'limits-set', 'lead'],
   'sign yourself': [{ code: 'sign yourself', field: 'pin', kind: 'method-saved' }, 'PIN'],
   'before it began': [{ code: 'before it began', field: 'at', begins: 0 }, 'before it began'],
+  'readings out of order': [{ code: 'readings out of order', field: 'body.readings' }, 'follow one another'],
   'marked already': [{ code: 'marked already', field: 'body.edge', at: 0 }, 'first mark'],
   'lead must sign': [{ code: 'lead must sign', field: 'pin' }, 'PIN'],
   'second needed': [{ code: 'second needed', field: 'second' }, 'somebody else'],

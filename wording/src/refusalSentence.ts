@@ -43,6 +43,8 @@ export function refusalSentence(refusal: Refusal, reader: Reader): string {
       return say(reader, 'whoseShiftMayNot')
     case 'before it began':
       return say(reader, 'timeBeforeBeganAt', { time: clock(refusal.begins, reader) })
+    case 'readings out of order':
+      return say(reader, 'outOfOrderInFile')
     case 'marked already':
       return say(reader, 'markedAlreadyAtFirst', { time: clock(refusal.at, reader) })
     case 'not there':

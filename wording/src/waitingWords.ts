@@ -6,11 +6,13 @@ import { waitingMessages } from './catalogue/waiting'
 const say = speaker(waitingMessages)
 
 /** What was entered too late, as the beginning of a sentence. */
-export function waitingWords({ what, typed }: WaitingEntry, reader: Reader): string {
+export function waitingWords({ what, typed, file = '' }: WaitingEntry, reader: Reader): string {
   const value = typed ? degrees(celsiusOf(typed), reader, 'under') : ''
   switch (what) {
     case 'reading':
       return value
+    case 'file':
+      return say(reader, 'fileOf', { file })
     case 'correction':
       return say(reader, 'theCorrectionTo', { value })
     case 'taken back':

@@ -38,6 +38,7 @@ export { loggedBatch, wordsIn, type LoggedBatch, type LoggedStand } from './log/
 export { isSettled } from './log/settled'
 export type { Pace } from './log/pace'
 export { spareOf, type Spare } from './log/spare'
+export { thinned } from './log/thinned'
 export { standingForGood } from './log/standing'
 export { standAt, standsFrom, type Stand } from './log/standsFrom'
 export { readingsOf } from './find/floor'

@@ -12,6 +12,7 @@ import type { Vessel as PouredInto } from '../physics/cooling/vessel'
 import type { Typed } from '../ground/temperature'
 import type { Where } from '../physics/trace/reading'
 import type { MadeAway } from './away'
+import type { SourceFile } from './broughtIn'
 import type { Contest } from './contest'
 import type { Standing } from './standing'
 import type { Reached } from './tool'
@@ -110,6 +111,8 @@ export interface ReadingBody {
   readBy?: ReadBy
   /** Copied from a sheet of paper: the picture of that sheet. Left out: typed as it was read. */
   paper?: Hash
+  /** Out of a logger's file, with others under the one entry. Left out: typed by hand. */
+  file?: SourceFile
 }
 
 /**

@@ -6,6 +6,7 @@
  *
  * Imports: ground to recipe.
  */
+export { MOST_BROUGHT_IN, type BroughtIn, type SourceFile } from './broughtIn'
 export * from './subject'
 export type { Dating, Keep, PassedWall } from './dating'
 export * from './entry'

@@ -109,6 +109,22 @@ export const potDeeds: Record<string, Act> = {
     history.post('reading-taken', history.pot(deed), deed, { ...body(celsius(deed)), paper }, { secondedBy })
     return 'betters nothing'
   },
+  'from a file': (history, deed) => {
+    // Whatever it says: cooked through and cooled in time, more often than not.
+    const name = `logger ${Math.floor(deed.b * 3)}.csv`
+    const degrees = deed.a < 0.7 ? [83, 57, 20, 4] : [83, 57, 40, 30]
+    const readings = degrees.map((value, i) => ({
+      at: Math.round(at(history.now - 40 + i * 10)),
+      typed: { value, unit: 'C' as const },
+    }))
+    history.post('readings-brought-in', history.pot(deed), deed, {
+      instrument: PROBE,
+      file: { name, sha256: sha256(name) },
+      of: 4000,
+      readings,
+    })
+    return 'betters nothing'
+  },
   word: (history, deed) => {
     history.post('reading-taken', history.pot(deed), deed, { ...body(celsius(deed)), instrument: null })
     return 'betters nothing'

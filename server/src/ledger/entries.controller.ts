@@ -116,6 +116,7 @@ const STATUS: Record<Refusal['code'], number> = {
   'second needed': 403,
   'sign yourself': 403,
   'before it began': 422,
+  'readings out of order': 422,
   'marked already': 409,
   'not there': 404,
   'already there': 409,

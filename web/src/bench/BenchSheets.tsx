@@ -12,6 +12,7 @@ import {
   CueSheet,
   DecideSheet,
   EggsSheet,
+  LoggerSheet,
   LotsSheet,
   MarkReason,
   MoreSheet,
@@ -110,6 +111,7 @@ export function BenchSheets(props: Props) {
         <PlaceSheet batch={batch} others={others} kind={sheet.place} onClose={close} reader={reader} />
       )}
       {sheet === 'paper' && <PaperSheet batch={batch} onClose={close} reader={reader} />}
+      {sheet === 'logger' && <LoggerSheet batch={batch} onClose={close} reader={reader} />}
       {sheet === 'acidity' && (
         <AciditySheet batch={batch} findings={findings} open onClose={close} reader={reader} mayWrite={mayWrite} />
       )}

@@ -39,6 +39,7 @@ export function MoreSheet({ batch, open, onClose, onSheet, awake, mayWrite }: Pr
     { sheet: 'put away', name: say('putAway'), why: say('portionsWithTheirDate'), writes: true },
     { sheet: 'rewarm', name: say('warmedAgain'), why: say('meltedMouldedBakedOnce'), writes: true },
     { sheet: 'paper', name: say('fromPaper'), why: say('sheetWrittenWithout'), writes: true },
+    { sheet: 'logger', name: say('logger'), why: say('whatLoggerWrote'), writes: true },
     { sheet: 'acidity', name: 'pH', why: say('whetherNeedsTemperatureControl') },
   ]
   return (

@@ -24,6 +24,8 @@ export type BenchSheet =
   | { place: UnitKind }
   /** Readings of a paper sheet are copied. */
   | 'paper'
+  /** Readings come out of a logger's file. */
+  | 'logger'
   | 'more'
   | { decide: Decision | null }
   /** It is to come off the heat before its floor is proven: sure? */

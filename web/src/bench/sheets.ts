@@ -7,6 +7,7 @@ export const CoolingSheet = later(() => import('./CoolingSheet'), 'CoolingSheet'
 export const CueSheet = later(() => import('./CueSheet'), 'CueSheet')
 export const DecideSheet = later(() => import('../decide/DecideSheet'), 'DecideSheet')
 export const EggsSheet = later(() => import('../eggs/EggsSheet'), 'EggsSheet')
+export const LoggerSheet = later(() => import('./LoggerSheet'), 'LoggerSheet')
 export const LotsSheet = later(() => import('./LotsSheet'), 'LotsSheet')
 export const MarkReason = later(() => import('./MarkReason'), 'MarkReason')
 export const MoreSheet = later(() => import('./MoreSheet'), 'MoreSheet')
@@ -42,4 +43,5 @@ export const SHEETS = [
   AciditySheet,
   RewarmSheet,
   PaperSheet,
+  LoggerSheet,
 ]

@@ -47,6 +47,7 @@ export function LateEntries({ batch }: { batch: BatchState }) {
 function lateSentence(each: WaitingEntry, reader: Reader): string {
   if (each.paper !== null)
     return say('copiedUntilLead', { waitingWords: waitingWords(each, reader), time: clock(each.at, reader) })
+  if (each.file !== undefined) return say('fileUntilLead', { waitingWords: waitingWords(each, reader) })
   const late = span(Math.max(0, each.knownAt - each.at), reader)
   return say('enteredAfterUntilLead', { waitingWords: waitingWords(each, reader), time: clock(each.at, reader), late })
 }

@@ -3,7 +3,6 @@ import { transcribedStanding, type TranscribedCooling } from '@logged-thermal/co
 import { standingWord, transcribedMessages } from '@logged-thermal/wording'
 import { useHand, useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
-import { ChoiceKeys } from '../kit/ChoiceKeys'
 import { FileKey } from '../kit/FileKey'
 import { Key } from '../kit/Key'
 import { KeyRow } from '../kit/KeyRow'
@@ -12,6 +11,7 @@ import type { Column } from '../kit/table/column'
 import { speaks, spoken } from '../kit/language'
 import { ColumnRoles } from './ColumnRoles'
 import { missingIn, rolesIn, type Role } from './columns'
+import { HowAsked } from './HowAsked'
 import { howRead, type Choice } from './howRead'
 import { LeftOutLines } from './LeftOutLines'
 import { readLogFile, type LogFile } from './readFile'
@@ -71,30 +71,7 @@ function Mapped({ file: { source, sha256, table }, onDone }: { file: LogFile; on
     <>
       <ColumnRoles table={table} roles={roles} onRoles={setRoles} />
       {missing && <p role="alert">{say('missing', { what: missing })}</p>}
-      {how.isOrderAsked && (
-        <div>
-          <p>{say('orderAsked')}</p>
-          <ChoiceKeys
-            name={say('order')}
-            options={['day first', 'month first']}
-            chosen={choice.order}
-            words={(order) => say(order === 'day first' ? 'order_dayfirst' : 'order_monthfirst')}
-            onChoose={(order) => setChoice({ ...choice, order })}
-          />
-        </div>
-      )}
-      {how.isUnitAsked && (
-        <div>
-          <p>{say('unitAsked')}</p>
-          <ChoiceKeys
-            name={say('unit')}
-            options={['C', 'F']}
-            chosen={choice.unit}
-            words={(unit) => `°${unit}`}
-            onChoose={(unit) => setChoice({ ...choice, unit })}
-          />
-        </div>
-      )}
+      <HowAsked how={how} choice={choice} onChoice={setChoice} />
       {!isAsked && (
         <>
           <p role="status">

@@ -43,6 +43,12 @@ export function timeIn(text: string): string | null {
   return `${String(hours).padStart(2, '0')}:${String(minute).padStart(2, '0')}`
 }
 
+/** The seconds behind a time of day, with parts of one; 0 where none are written. */
+export function secondsIn(text: string): number {
+  const found = /\d{1,2}[:.h]\d{2}[:.](\d{2}(?:\.\d+)?)\s*(?:[ap]\.?m?\.?)?$/i.exec(text.trim())
+  return found ? Number(found[1]) : 0
+}
+
 const TEMPERATURE = /^([-−]?\d{1,3}(?:[.,]\d+)?)\s*(?:°|º|deg)?\s*([CF])?$/i
 
 /** The temperature that a text says, in its own unit where it has one; null where it says none. */

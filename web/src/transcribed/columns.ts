@@ -22,7 +22,11 @@ export function tableOf(cells: readonly (readonly string[])[]): Table | null {
   const lines = cells.map((each, i) => ({ line: i + 1, cells: each.map((cell) => cell.trim()) }))
   const filled = lines.filter(({ cells: each }) => each.some((cell) => cell !== ''))
   const width = Math.max(0, ...filled.map(({ cells: each }) => each.length))
-  const first = filled.findIndex(({ cells: each }) => each.filter((cell) => cell !== '').length > width / 2)
+  const isFull = (each: readonly string[]) => each.filter((cell) => cell !== '').length > width / 2
+  // What a device says of itself above its table may be as wide: the names stand right above the first line that is read.
+  const read = filled.findIndex(({ cells: each }) => isReadLine(each))
+  const above = read > 0 && isFull(filled[read - 1]!.cells) ? read - 1 : read
+  const first = above >= 0 ? above : filled.findIndex(({ cells: each }) => isFull(each))
   if (first < 0) return null
   const head = filled[first]!
   const hasNames = !head.cells.some((cell) => isDay(cell) || timeIn(cell) !== null || isTemperature(cell))
@@ -60,6 +64,12 @@ export function missingIn(roles: readonly Role[]): 'what' | 'when' | 'temperatur
   const isTold = roles.includes('day and time') || (roles.includes('day') && roles.includes('time'))
   if (!isTold) return 'when'
   return roles.includes('temperature') ? null : 'temperature'
+}
+
+/** It has a time, and a temperature that is none. */
+function isReadLine(cells: readonly string[]): boolean {
+  const isTime = (cell: string) => isDay(cell) || timeIn(cell) !== null
+  return cells.some(isTime) && cells.some((cell) => !isTime(cell) && isTemperature(cell))
 }
 
 function isDay(cell: string): boolean {

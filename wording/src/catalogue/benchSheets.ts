@@ -162,6 +162,29 @@ export const benchSheetsMessages = {
   markedAlready: 'That is marked already.',
   fromPaper: 'From paper',
   sheetWrittenWithout: 'a sheet that was written on when nothing else worked',
+  logger: 'From a logger',
+  whatLoggerWrote: 'What a logger in the pot wrote into its file',
+  fromLogger: 'From a logger’s file: {code}',
+  loggerWaits:
+    'What is brought in waits for the lead, for a file can be written by anybody. Until then it only counts against the batch.',
+  loggerFile: 'A file of the logger: CSV or TSV',
+  chooseFile: 'Choose the file',
+  loggerTooLarge: 'That file is too large. Save the days of this batch as a file of its own.',
+  loggerNoTable: 'That is no table. Have the logger write CSV, and choose that.',
+  whichLogger: 'Which logger or probe lay in it?',
+  whichPan: 'In which pan?',
+  allOfIt: 'all of it, before it was split',
+  loggerWhen: 'Say which columns have the day and the time.',
+  loggerTemperature: 'Say which column has the temperatures.',
+  loggerSeveral: 'Several columns have temperatures: {column} is read. Leave it out to read the next.',
+  loggerNone:
+    '{count, plural, =0 {No line of it can be read.} other {None of its # readings falls into the time of this batch.}}',
+  loggerTold:
+    '{count, plural, one {One reading} other {# readings}} of this batch’s time, {from} to {to}: {warmest} at most, {coldest} at least.',
+  loggerPicked:
+    '{picked} of the {of} go into the logbook: the warmest and the coldest of each stretch, and what lies at its ends.',
+  loggerNoProbe: 'Register the logger first, under Instruments.',
+  bringIn: '{count, plural, one {Bring it in} other {Bring them in}}',
   copyFromPaper: 'Copy a paper sheet: {code}',
   paperWaits:
     'Take a picture of the sheet, and copy what is written on it. The lead looks at it: until then these readings only count against the batch.',

@@ -38,6 +38,7 @@ export const decideMessages = {
   letThemCount: 'Let them count',
   enteredAfterUntilLead:
     '{waitingWords} of {time} was entered {late} after: until the lead lets it count it betters nothing.',
+  fileUntilLead: '{waitingWords} waits: until the lead lets it count it betters nothing.',
   copiedUntilLead: '{waitingWords} of {time} was copied from paper: until the lead lets it count it betters nothing.',
   theSheet: 'The sheet',
   decideMatters: 'Decide {matters}',

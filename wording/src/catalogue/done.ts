@@ -1,5 +1,6 @@
 /** What was done at a pot or with a thing, in few words. */
 export const doneMessages = {
+  broughtIn: '{count, plural, one {One reading} other {# readings}} out of {file}',
   leftOut: '{name} left out',
   begunName: '{name} begun',
   atEndedOvenUnit: '{ended}, at {oven} °{unit}',

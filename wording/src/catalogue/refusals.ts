@@ -18,6 +18,7 @@ export const refusalsMessages = {
   traceIncomplete:
     'Say of everything whether it was found: {left} of its parents and children {left, plural, one {is} other {are}} not named.',
   sampleStillKept: 'That sample is kept through {day}. Before that, say where it goes.',
+  outOfOrderInFile: 'Readings of a file have to follow one another, and none can be of a time that has not come yet.',
   alreadyThere: 'This {what} is already there.',
   takenByAnotherTake: '{taken} is taken by another. Take the next number.',
   thrownAwayNothingMore: '{batch} was thrown away: nothing more is entered about it.',

@@ -7,5 +7,6 @@ export const waitingMessages = {
   whatWent: 'What went in',
   theEggs: 'The eggs',
   whereStood: 'Where it stood',
+  fileOf: 'What came out of the file {file}',
   whatDone: 'What was done',
 } as const

@@ -50,6 +50,7 @@ export type Refusal =
         | 'list'
         | 'trace'
         | 'sample'
+        | 'reading'
     }
   | {
       code: 'already there'
@@ -65,7 +66,10 @@ export type Refusal =
         | 'matter'
         | 'trace'
         | 'line of a log'
+        | 'file'
     }
+  /** Readings of a file: not one after the other, or of a time that has not come yet. */
+  | { code: 'readings out of order'; field: 'body.readings' }
   | { code: 'trace incomplete'; field: 'body.found'; left: number }
   | { code: 'still kept'; field: 'body.note'; until: Day }
   | { code: 'code taken'; field: 'body.code'; taken: string }

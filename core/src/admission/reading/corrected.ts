@@ -71,7 +71,8 @@ function admitTarget({ about, body }: Claim<'corrected'>, read: Read): Refusal |
   if (!batch || !isCorrectable(batch, body.target)) return { code: 'not there', field: 'body.target', what: 'entry' }
   const eggs = batch.facts['eggs-taken'].find(({ entry }) => entry === body.target)
   if ((eggs?.value.item ?? null) !== body.item) return { code: 'other lineage', field: 'body.item' }
-  const isReading = batch.facts['reading-taken'].some(({ entry }) => entry === body.target)
+  // What came out of a file is taken back whole; no one of its readings is put right.
+  const isReading = batch.facts['reading-taken'].some(({ entry, value }) => entry === body.target && !value.file)
   return body.now === 'void' || isReading ? null : { code: 'not a reading', field: 'body.target' }
 }
 

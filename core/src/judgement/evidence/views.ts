@@ -36,19 +36,17 @@ export function viewsOf(batch: BatchState): Views {
   const unlikely = unlikelyReadings(base)
   const sure: View = { batch: base, trusted: NONE }
   const doubted = doubtedReadings(batch)
-  const told = [
-    ...doubted.map((fact) => ({ fact, trusted: fact.entry })),
-    ...base.facts['reading-taken']
-      .filter(({ entry }) => unlikely.has(entry))
-      .map((fact) => ({ fact, trusted: fact.entry })),
-  ].sort((a, b) => a.fact.knownAt - b.fact.knownAt || a.fact.at - b.fact.at || (a.trusted < b.trusted ? -1 : 1))
-  const withReadings = (some: readonly (typeof told)[number][]): View => {
-    const extra = some.map(({ fact }) => fact).filter((fact) => doubted.includes(fact))
+  const told = byEntry([...doubted, ...base.facts['reading-taken'].filter(({ entry }) => unlikely.has(entry))]).sort(
+    ([a], [b]) => a!.knownAt - b!.knownAt || a!.at - b!.at || (a!.entry < b!.entry ? -1 : 1),
+  )
+  const isDoubtful = new Set(doubted)
+  const withReadings = (some: readonly Fact<ReadingBody>[][]): View => {
+    const extra = some.flat().filter((fact) => isDoubtful.has(fact))
     return {
       batch: extra.length
         ? { ...base, facts: { ...base.facts, 'reading-taken': [...base.facts['reading-taken'], ...extra] } }
         : base,
-      trusted: new Set(some.map(({ trusted }) => trusted)),
+      trusted: new Set(some.flat().map(({ entry }) => entry)),
     }
   }
   const alone = told.map((each) => withReadings([each]))
@@ -70,6 +68,13 @@ export function viewsOf(batch: BatchState): Views {
 }
 
 const NONE: ReadonlySet<Id> = new Set()
+
+/** What one entry tells is one thing: readings that came out of one file are believed together, or not at all. */
+function byEntry(facts: readonly Fact<ReadingBody>[]): Fact<ReadingBody>[][] {
+  const found = new Map<Id, Fact<ReadingBody>[]>()
+  for (const fact of facts) found.set(fact.entry, [...(found.get(fact.entry) ?? []), fact])
+  return [...found.values()]
+}
 
 /** What counts by itself: no reading in doubt; all else from when the kitchen knew of it, where that was too late. */
 function beyondDoubt(batch: BatchState): BatchState {

@@ -7,11 +7,13 @@ import { isWaiting, valid, type Fact } from '../../state/fact'
 /** An entry about a batch that was known too late, and that the lead has not looked at. */
 export interface WaitingEntry {
   entry: Id
-  what: 'reading' | 'mark' | 'addition' | 'eggs' | 'place' | 'correction' | 'taken back' | 'other'
+  what: 'reading' | 'file' | 'mark' | 'addition' | 'eggs' | 'place' | 'correction' | 'taken back' | 'other'
   /** Of a reading, or of what a correction would put in its place. */
   typed: Typed | null
   /** The picture of the sheet that a reading was copied from; null: it was not. */
   paper: Hash | null
+  /** The file that readings came out of; left out: none. */
+  file?: string
   at: Instant
   knownAt: Instant
 }
@@ -32,8 +34,12 @@ export function waitingIn(batch: BatchState): WaitingEntry[] {
     },
   } = batch
   const others: Fact<unknown>[] = [...pourings, ...stirrings, ...rewarmed, ...acidities]
+  const byHand = readings.filter(({ value }) => value.file === undefined)
+  // All that one file brought in waits as one.
+  const files = new Map(readings.filter(({ value }) => value.file !== undefined).map((fact) => [fact.entry, fact]))
   return [
-    ...of(readings, 'reading', ({ value: { typed, paper = null } }) => ({ typed, paper })),
+    ...of(byHand, 'reading', ({ value: { typed, paper = null } }) => ({ typed, paper })),
+    ...of([...files.values()], 'file', ({ value: { file } }) => ({ typed: null, paper: null, file: file!.name })),
     ...of(marks, 'mark'),
     ...of(additions, 'addition'),
     ...of(eggs, 'eggs'),
@@ -45,7 +51,7 @@ export function waitingIn(batch: BatchState): WaitingEntry[] {
 function of<T>(
   facts: readonly Fact<T>[],
   what: WaitingEntry['what'],
-  read: (fact: { value: T }) => Pick<WaitingEntry, 'typed' | 'paper'> = () => ({ typed: null, paper: null }),
+  read: (fact: { value: T }) => Pick<WaitingEntry, 'typed' | 'paper' | 'file'> = () => ({ typed: null, paper: null }),
 ): WaitingEntry[] {
   return valid(facts).flatMap((fact): WaitingEntry[] => [
     ...(isWaiting(fact) && !fact.refused

@@ -31,8 +31,15 @@ export interface Told {
 export function changesIn(batch: BatchState): Change[] {
   const kinds = Object.keys(batch.facts) as BatchFact[]
   return kinds
-    .flatMap((kind) => (batch.facts[kind] as Fact<BatchFacts[BatchFact]>[]).flatMap((fact) => changesOf(kind, fact)))
+    .flatMap((kind) =>
+      onceEach(batch.facts[kind] as Fact<BatchFacts[BatchFact]>[]).flatMap((fact) => changesOf(kind, fact)),
+    )
     .sort((a, b) => a.madeAt - b.madeAt)
+}
+
+/** The first of those that one entry told together. */
+function onceEach<T>(facts: readonly Fact<T>[]): Fact<T>[] {
+  return [...new Map([...facts].reverse().map((fact) => [fact.entry, fact])).values()].reverse()
 }
 
 function changesOf(kind: BatchFact, fact: Fact<BatchFacts[BatchFact]>): Change[] {
