@@ -239,6 +239,18 @@ test('a logger’s file lands on its batch: it counts against it at once, and pr
   await lead.getByRole('button', { name: 'Seen on the paper sheet' }).click()
   await sign(lead)
   await expect(lead.getByText('What came out of the file L-20.csv')).toHaveCount(0)
+  // Each of its readings says where it is from; none is put right alone.
+  await bench(lead, 'Bay-leaf')
+  await lead.getByRole('button', { name: 'Readings', exact: true }).click()
+  await lead
+    .getByRole('dialog')
+    .getByRole('listitem')
+    .filter({ hasText: 'out of L-20.csv' })
+    .first()
+    .getByRole('button')
+    .click()
+  await lead.getByRole('button', { name: 'Take back all that came out of L-20.csv' }).click()
+  await expect(lead.getByRole('dialog')).toContainText('correction waits for the lead')
   await lead.context().close()
 })
 

@@ -39,6 +39,7 @@ export function readingNotes(
   if (value.of !== 'mixture') said.push(say(reader, 'partOf', { part: value.of.part }))
   if (value.portion !== undefined) said.push(say(reader, 'pan', { pan: value.portion }))
   if (value.paper !== undefined) said.push(say(reader, 'fromPaper'))
+  if (value.file !== undefined) said.push(say(reader, 'fromFile', { file: value.file.name }))
   if (value.readBy && value.readBy.off !== 0)
     said.push(say(reader, 'counted', { degrees: degrees(celsiusRead(value), reader) }))
   const doubt = behind && backingWords(behind, reader)

@@ -67,7 +67,7 @@ export function ReadingsSheet({ open, onClose, batch, others, reader, mayWrite }
             .sort((a, b) => b.at - a.at)
             .map((fact) => (
               <Row
-                key={fact.entry}
+                key={`${fact.entry} ${fact.at}`}
                 fact={fact}
                 fails={batch.failedProbes}
                 reader={reader}
@@ -77,7 +77,14 @@ export function ReadingsSheet({ open, onClose, batch, others, reader, mayWrite }
           {batch.facts['reading-taken'].length === 0 && <li>{say('nothingReadYet')}</li>}
         </ul>
       )}
-      {correcting?.how === 'choose' && (
+      {correcting?.how === 'choose' && correcting.fact.value.file && (
+        <KeyRow>
+          <Key onClick={() => amend(correcting.fact.entry, 'wrong pot', 'void')}>
+            {say('takeFileBack', { file: correcting.fact.value.file.name })}
+          </Key>
+        </KeyRow>
+      )}
+      {correcting?.how === 'choose' && !correcting.fact.value.file && (
         <KeyRow>
           <Key onClick={() => setCorrecting({ ...correcting, how: 'mistyped' })}>{say('mistyped')}</Key>
           <Key
@@ -162,6 +169,7 @@ function Row({
         {behind && `, ${behind}`}
         {readBy && readBy.off !== 0 && say('countsAs', { degrees: degrees(celsiusRead(value), reader) })}
         {value.portion !== undefined && say('panPortion', { portion: value.portion })}
+        {value.file && say('outOfFile', { file: value.file.name })}
         {recordedAt === null && say('keptHereNotSent')}
         {fact.late && say('enteredLate')}
         {fact.postedBy !== null &&

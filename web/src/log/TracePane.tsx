@@ -87,7 +87,7 @@ export function TracePane({ batch, trace, gates, findings, ringed, frame, width,
       ))}
       {trace.map((witness) => (
         <line
-          key={witness.entry}
+          key={`${witness.entry} ${witness.at}`}
           x1={lens.x(witness.at)}
           x2={lens.x(witness.at)}
           y1={y(witness.celsius)}
@@ -98,7 +98,7 @@ export function TracePane({ batch, trace, gates, findings, ringed, frame, width,
       ))}
       {trace.map((witness) => (
         <Reading
-          key={witness.entry}
+          key={`${witness.entry} ${witness.at}`}
           witness={witness}
           ringed={ringed.includes(witness.at)}
           x={lens.x(witness.at)}
@@ -178,7 +178,7 @@ function Reading({ witness: { doubts }, ringed, x, y }: { witness: Witness; ring
 /** What was put right stands struck through beside what it is now. */
 function Values({ values }: { values: readonly TraceValue[] }) {
   return values.map(({ entry, x, y, strong, was, text }) => (
-    <text key={entry} x={x} y={y} textAnchor="middle" className={strong ? styles.strong : styles.value}>
+    <text key={`${entry} ${x}`} x={x} y={y} textAnchor="middle" className={strong ? styles.strong : styles.value}>
       {was.map((each, i) => (
         <tspan key={i} textDecoration="line-through" className={styles.quiet}>
           {each}{' '}

@@ -81,7 +81,7 @@ export function WhoRead({ batch, ringed, line, reader }: Props) {
           caption={`${say('whoRead')}, ${batch.code}`}
           columns={columns}
           rows={readings}
-          rowKey={({ entry }) => entry}
+          rowKey={({ entry, at }) => `${entry} ${at}`}
           isChosen={(fact) => isWaiting(fact) || fact.waiting.length > 0}
         />
       )}

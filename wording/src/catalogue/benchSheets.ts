@@ -117,6 +117,8 @@ export const benchSheetsMessages = {
   mistyped: 'Mistyped',
   wrongPot: 'Wrong pot',
   touchedPan: 'Touched the pan',
+  outOfFile: ' · out of {file}',
+  takeFileBack: 'Take back all that came out of {file}',
   tapWhat: 'Tap what it was',
   noInstrument: 'no instrument',
   recordedTime: ', recorded {time}',

@@ -80,6 +80,7 @@ export const logMessages = {
   recorded: 'recorded {time}',
   theSheet: 'The sheet',
   fromPaper: 'copied from a paper sheet',
+  fromFile: 'out of {file}',
   ownClock: '{time} by the tablet’s own clock',
   madeAway: 'entered on a tablet without a network, {from} to {to}',
   pan: 'pan {pan}',
