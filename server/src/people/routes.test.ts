@@ -118,6 +118,7 @@ read(
   'get /api/records/paper.pdf',
   'get /api/records/batch/{id}.pdf',
   'get /api/records/batch/{id}.json',
+  'get /api/records/batch/{id}.csv',
   'get /api/records/day/{day}.pdf',
   'get /api/records/plan/{id}.pdf',
   'get /api/records/list/{list}.pdf',

@@ -62,6 +62,16 @@ export class RecordsController {
     response.type('json').send(JSON.stringify(record, null, 2))
   }
 
+  /** Its readings as they were typed, a line each, to the millisecond: what this file says is read back as it was. */
+  @Get('batch/:id.csv')
+  @AnswersFile('text/csv')
+  async csv(@OfShift() shift: Shift, @Param('id', ParseUUIDPipe) id: Id, @Res() response: Response): Promise<void> {
+    const { batch, ...asked } = await this.asked(shift, id, null)
+    const csv = await this.workers.run(WORK, 'traceCsv', { ...asked, state: batch.state })
+    response.setHeader('Content-Disposition', `attachment; filename="batch-${fileOf(batch.code)}.csv"`)
+    response.type('text/csv; charset=utf-8').send(csv)
+  }
+
   /** The key that everything is signed with, to hang up. */
   @Get('key.pdf')
   @AnswersFile('application/pdf')

@@ -45,6 +45,18 @@ it('is told as data: every reading with what it was before, in both scales, and 
   expect((await record(batch, '?scale=F')).limits[0]!.title).toContain('158°')
 })
 
+it('is a trace to take away: as typed, to the millisecond, without what was taken back', async () => {
+  const { status, text, headers } = await kitchen.get(`/api/records/batch/${batch}.csv`)
+  expect([status, headers['content-disposition']]).toEqual([200, 'attachment; filename="batch-r-1.csv"'])
+  const [head, ...lines] = text.trimEnd().split('\n')
+  expect(head).toBe('time (UTC),temperature,where,of,pan,instrument,by,file')
+  const { readings } = await record(batch)
+  const code = kitchen.starter.probe.code
+  expect(lines).toEqual(
+    readings.map(({ at }, i) => `${new Date(at).toISOString()},${['61.2', '74'][i]}°C,core,mixture,,${code},Mina Osk,`),
+  )
+})
+
 it('is told on paper: tagged, in a language, with a bookmark, its title and who it is of', async () => {
   const { document, bookmarks, tags, columns } = await pdf(`/api/records/batch/${batch}.pdf`)
   expect([tags, bookmarks]).toEqual([true, 1])

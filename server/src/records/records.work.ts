@@ -1,3 +1,4 @@
+import { stringify } from 'csv-stringify/sync'
 import {
   CORE_VERSION,
   dayOf,
@@ -22,6 +23,7 @@ import {
   speaker,
   timeOfDay,
 } from '@logged-thermal/wording'
+import { plainCells } from '../store/plainCells'
 import { drawBatch } from './pdf/batchPages'
 import { drawBlankSheets, type SheetsAsked } from './pdf/blankSheets'
 import { Paper } from './pdf/paper'
@@ -126,6 +128,27 @@ export async function blankSheets(asked: RecordsAsked & SheetsAsked): Promise<Ui
 export function batchRecords({ batches, ...shared }: RecordsAsked & { batches: BatchAsked[] }): BatchRecord[] {
   return batches.map((asked) => judged(asked, shared).record)
 }
+
+/** Readings of a batch that were not taken back, in order of their time: as typed, not as shown. */
+export function traceCsv({ state, people, instruments }: RecordsAsked & Pick<BatchAsked, 'state'>): string {
+  const batch = JSON.parse(state) as BatchState
+  const lines = batch.facts['reading-taken']
+    .filter(({ void: gone }) => !gone)
+    .sort((a, b) => a.at - b.at)
+    .map(({ at, by, value: { typed, where, of, instrument, portion, file } }) => ({
+      'time (UTC)': new Date(at).toISOString(),
+      temperature: `${typed.value}°${typed.unit}`,
+      where,
+      of: of === 'mixture' ? of : of.part,
+      pan: portion ?? '',
+      instrument: instrument === null ? '' : (instruments[instrument] ?? ''),
+      by: people[by] ?? '',
+      file: file?.name ?? '',
+    }))
+  return stringify(lines.map(plainCells), { header: true, columns: TRACE_COLUMNS })
+}
+
+const TRACE_COLUMNS = ['time (UTC)', 'temperature', 'where', 'of', 'pan', 'instrument', 'by', 'file']
 
 /** A batch as its record shows it. */
 export function judged(

@@ -149,6 +149,9 @@ function Page({ batch, findings, now, line, reader, begun, standing, runs }: Pag
         >
           {say('onPaper')}
         </Key>
+        <Key look="outlined" className="no-print" href={`/api/records/batch/${batch.id}.csv`}>
+          {say('traceFile')}
+        </Key>
         <Key look="outlined" className="no-print" href={`/api/proof/batch/${batch.id}`}>
           {say('proofFile')}
         </Key>

@@ -1,4 +1,4 @@
-import type { Day, TemperatureScale, Typed } from '@logged-thermal/core'
+import type { Day, Instant, TemperatureScale, Typed } from '@logged-thermal/core'
 
 /** In which order a log writes its days; 'either' where every one of them can be read both ways. */
 export type DayOrder = 'year first' | 'day first' | 'month first' | 'either'
@@ -28,12 +28,21 @@ export function dayIn(text: string, order: DayOrder): Day | null {
   return isInCalendar(day) ? day : null
 }
 
-const TIME = /(?:^|[\sT])(\d{1,2})[:.h](\d{2})(?:[:.]\d{2}(?:\.\d+)?)?\s*([ap])?\.?(?:m\.?)?$/i
+const TIME = /(?:^|[\sT])(\d{1,2})[:.h](\d{2})(?:[:.]\d{2}(?:[.,]\d+)?)?\s*([ap])?\.?(?:m\.?)?$/i
+const ZONED = /^\d{4}-\d{2}-\d{2}[T ]\d{2}:\d{2}(?::\d{2}(?:\.\d{1,9})?)?(Z|[+-]\d{2}:?\d{2})$/
 const BARE = /^(\d{2})(\d{2})$/
+
+/** The instant of a day and time with its zone, as '2026-11-03T14:02:30Z'; null where no zone is told: then it is the kitchen's. */
+export function instantIn(text: string): Instant | null {
+  const zoned = ZONED.exec(text.trim())
+  const at = zoned ? Date.parse(text.trim().replace(' ', 'T')) : NaN
+  return Number.isFinite(at) ? Math.round(at) : null
+}
 
 /** The time of day that a text says, alone or behind a day: '23:05'; null where it says none. */
 export function timeIn(text: string): string | null {
-  const found = TIME.exec(text.trim()) ?? BARE.exec(text.trim())
+  const said = withoutZone(text)
+  const found = TIME.exec(said) ?? BARE.exec(said)
   if (!found) return null
   const half = found[3]?.toLowerCase()
   const hour = Number(found[1])
@@ -45,15 +54,16 @@ export function timeIn(text: string): string | null {
 
 /** The seconds behind a time of day, with parts of one; 0 where none are written. */
 export function secondsIn(text: string): number {
-  const found = /\d{1,2}[:.h]\d{2}[:.](\d{2}(?:\.\d+)?)\s*(?:[ap]\.?m?\.?)?$/i.exec(text.trim())
-  return found ? Number(found[1]) : 0
+  const found = /\d{1,2}[:.h]\d{2}[:.](\d{2}(?:[.,]\d+)?)\s*(?:[ap]\.?m?\.?)?$/i.exec(withoutZone(text))
+  return found ? Number(found[1]!.replace(',', '.')) : 0
 }
 
 const TEMPERATURE = /^([-−]?\d{1,3}(?:[.,]\d+)?)\s*(?:°|º|deg)?\s*([CF])?$/i
 
 /** The temperature that a text says, in its own unit where it has one; null where it says none. */
 export function temperatureIn(text: string, unit: TemperatureScale): Typed | null {
-  const found = TEMPERATURE.exec(text.trim())
+  // A minus stands behind an apostrophe where a spreadsheet would run it.
+  const found = TEMPERATURE.exec(text.trim().replace(/^'/, ''))
   if (!found) return null
   const value = Number(found[1]!.replace('−', '-').replace(',', '.'))
   const own = found[2]?.toUpperCase() as TemperatureScale | undefined
@@ -73,6 +83,12 @@ export function unitSaid(name: string, cells: readonly string[]): TemperatureSca
 function isInCalendar(day: string): boolean {
   const at = Date.parse(`${day}T00:00:00Z`)
   return Number.isFinite(at) && new Date(at).toISOString().startsWith(day)
+}
+
+function withoutZone(text: string): string {
+  const told = text.trim()
+  const [, zone = ''] = ZONED.exec(told) ?? []
+  return told.slice(0, told.length - zone.length)
 }
 
 function dayPart(text: string): string {

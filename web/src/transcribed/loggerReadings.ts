@@ -1,5 +1,5 @@
 import { HOUR, MINUTE, offsetMinutes, SECOND, timeOn, type Day, type Instant, type Typed } from '@logged-thermal/core'
-import { dayIn, secondsIn, temperatureIn, timeIn } from './cells'
+import { dayIn, instantIn, secondsIn, temperatureIn, timeIn } from './cells'
 import type { Table } from './columns'
 import type { LeftOut, Reading, Understood } from './understood'
 
@@ -35,11 +35,8 @@ export function loggerReadings(
     else if (cell === '') leave('no temperature')
     else if (typed === null) leave('not a temperature')
     else {
-      const at = inOrder(
-        timeOn(day, time, zone) + Math.round(secondsIn(clock) * SECOND),
-        readings.at(-1)?.at ?? -Infinity,
-        zone,
-      )
+      const onClock = timeOn(day, time, zone) + Math.round(secondsIn(clock) * SECOND)
+      const at = instantIn(clock) ?? inOrder(onClock, readings.at(-1)?.at ?? -Infinity, zone)
       if (at > now) leave('in the future')
       else readings.push({ at, typed })
     }

@@ -9,7 +9,7 @@ import {
   type TranscribedCooling,
   type Typed,
 } from '@logged-thermal/core'
-import { dayIn, temperatureIn, timeIn, type DayOrder } from './cells'
+import { dayIn, instantIn, temperatureIn, timeIn, type DayOrder } from './cells'
 import type { Role, Table } from './columns'
 
 /** How a file is read. */
@@ -94,12 +94,15 @@ function readingsIn(
   let day: Day | null = null
   let time: string | null = null
   let isDayTold = false
+  // Told with its zone: no clock of the kitchen's is asked.
+  let told: Instant | null = null
   for (const [i, role] of roles.entries()) {
     const cell = cells[i] ?? ''
     if (role === 'day' || role === 'day and time') day = dayIn(cell, order) ?? day
     if (role === 'time' || role === 'day and time') {
       time = timeIn(cell)
       isDayTold = role === 'day and time'
+      told = instantIn(cell)
     }
     if (role !== 'temperature' || cell === '') continue
     const typed = temperatureIn(cell, units[i]!)
@@ -109,7 +112,7 @@ function readingsIn(
     const last = readings.at(-1)
     // After midnight: only the first day is written.
     if (last && !isDayTold && timeOn(day, time, zone) < last.at) day = addDays(day, 1)
-    readings.push({ at: timeOn(day, time, zone), typed })
+    readings.push({ at: told ?? timeOn(day, time, zone), typed })
   }
   return readings.length === 0 ? 'no temperature' : readings
 }

@@ -59,6 +59,7 @@ export const logMessages = {
   whereFrom: 'Where from, where to',
   packets: 'Hand out',
   onPaper: 'Record (PDF)',
+  traceFile: 'Readings (CSV)',
   proofFile: 'Proof file',
   whatProves: 'What it rests on',
   ringed: 'ringed above',
