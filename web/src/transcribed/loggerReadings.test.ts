@@ -76,7 +76,12 @@ it('puts lines that are out of order in order, and leaves out what has not come 
 })
 
 it('takes a time with its zone for what it is, wherever the kitchen is, to the millisecond', () => {
-  const lines = ['time (UTC),typed', "2026-11-03T14:02:30.000Z,'-18.2°C", '2026-11-03T14:02:30.250Z,80.1°C', '2026-11-03 15:03:00+01:00,176.0°F']
+  const lines = [
+    'time (UTC),typed',
+    "2026-11-03T14:02:30.000Z,'-18.2°C",
+    '2026-11-03T14:02:30.250Z,80.1°C',
+    '2026-11-03 15:03:00+01:00,176.0°F',
+  ]
   expect(read(lines.join('\n'), 'America/New_York').told).toEqual([
     ['2026-11-03T14:02:30', -18.2, 'C'],
     ['2026-11-03T14:02:30', 80.1, 'C'],
