@@ -1,5 +1,5 @@
 import { Link, useNavigate, useParams } from 'react-router'
-import { dayOf, standAt, type LoggedBatch } from '@logged-thermal/core'
+import { dayOf, standAt, type LoggedBatch, type Standing } from '@logged-thermal/core'
 import { clock, dayName, personPageMessages, type Reader } from '@logged-thermal/wording'
 import { sentenceOf, useChangesQuery, useLogQuery } from '../app/api'
 import { useHand, useLine } from '../app/kitchen'
@@ -67,7 +67,7 @@ function PageOf({ person, line }: { person: PersonOnList; line: LineData }) {
           <section aria-label={say('logged')}>
             <h2 className="title">{say('logged')}</h2>
             {!data && <p>{error ? sentenceOf(error) : say('looking')}</p>}
-            {data && <p>{say('counts', { all: sum(data.counts), ...data.counts })}</p>}
+            {data && <p>{countWords(data.counts)}</p>}
             <ul className={styles.batches}>
               {data?.batches.slice(0, SHOWN).map((batch) => (
                 <BatchRow key={batch.id} batch={batch} now={data.now} reader={reader} />
@@ -120,6 +120,6 @@ function BatchRow({ batch, now, reader }: { batch: LoggedBatch; now: number; rea
   )
 }
 
-function sum(counts: Record<string, number>): number {
-  return Object.values(counts).reduce((a, b) => a + b, 0)
+function countWords({ proven, missed, unproven, open }: Record<Standing, number>): string {
+  return say('counts', { all: proven + missed + unproven + open, proven, missed, unproven, open })
 }

@@ -83,7 +83,7 @@ function Where({ cause, line, reader }: { cause: LikelyCause; line: LineData; re
         <p>{say('cause_none', { count })}</p>
       ) : (
         <p>
-          {sentence(common, { shared, count, what: nameOf(common, line, reader) })}{' '}
+          {sentence(common, shared, count, nameOf(common, line, reader))}{' '}
           {say(of === 'round' && common.of === 'unit' ? 'look_passed' : `look_${common.of}`)}
         </p>
       )}
@@ -91,22 +91,23 @@ function Where({ cause, line, reader }: { cause: LikelyCause; line: LineData; re
   )
 }
 
-function sentence(common: Common, told: { shared: number; count: number; what: string }): string {
+/** How many of how many have what in common. */
+function sentence(common: Common, shared: number, count: number, what: string): string {
   switch (common.of) {
     case 'check':
-      return say('cause_check', told)
+      return say('cause_check', { shared, count, what })
     case 'instrument':
-      return say('cause_instrument', told)
+      return say('cause_instrument', { shared, count, what })
     case 'person':
-      return say('cause_person', told)
+      return say('cause_person', { shared, count, what })
     case 'unit':
-      return say('cause_unit', told)
+      return say('cause_unit', { shared, count, what })
     case 'vessel':
-      return say('cause_vessel', told)
+      return say('cause_vessel', { shared, count, what })
     case 'list':
-      return say('cause_list', told)
+      return say('cause_list', { shared, count, what })
     case 'time':
-      return say('cause_time', told)
+      return say('cause_time', { shared, count, what })
   }
 }
 
