@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto'
-import { expect, test, type APIRequestContext } from '@playwright/test'
+import { expect, test, type APIRequestContext, type Page } from '@playwright/test'
 import { openShift, PINS, RunningKitchen } from './kitchen'
 
 interface Line {
@@ -52,6 +52,13 @@ async function signedIn(request: APIRequestContext) {
   return { line, batch, reading, post }
 }
 
+/** Teo at the Bench of the custard that cools. */
+async function atTheStove(page: Page): Promise<void> {
+  await openShift(page, kitchen.url, 'Teo Brandt')
+  await page.locator('.line-name', { hasText: 'Bay-leaf' }).click()
+  await expect(page.getByRole('region', { name: /Degree board/ })).toBeVisible()
+}
+
 test('a crash between entries loses none that was acknowledged, and nothing stops the next start', async ({
   request,
 }) => {
@@ -84,9 +91,7 @@ test('a lost database is said, what was typed is kept, and all goes on by itself
 }) => {
   const { reading, post, line } = await signedIn(request)
   const before = (await line()).seq
-  await openShift(page, kitchen.url, 'Teo Brandt')
-  await page.locator('.line-name', { hasText: 'Bay-leaf' }).click()
-  await expect(page.getByRole('region', { name: /Degree board/ })).toBeVisible()
+  await atTheStove(page)
   const letItStart = kitchen.killDatabase()
   await expect
     .poll(async () => {
@@ -115,9 +120,7 @@ test('a logbook that another holds for half a minute: what is typed stands at on
   request,
 }) => {
   const { line } = await signedIn(request)
-  await openShift(page, kitchen.url, 'Teo Brandt')
-  await page.locator('.line-name', { hasText: 'Bay-leaf' }).click()
-  await expect(page.getByRole('region', { name: /Degree board/ })).toBeVisible()
+  await atTheStove(page)
   const before = (await line()).seq
   const letGo = await kitchen.holdLogbook()
   await page.keyboard.type('28.4')
@@ -137,9 +140,7 @@ test('a full disk of the server: that is said, what is typed waits through a rel
   request,
 }) => {
   const { line } = await signedIn(request)
-  await openShift(page, kitchen.url, 'Teo Brandt')
-  await page.locator('.line-name', { hasText: 'Bay-leaf' }).click()
-  await expect(page.getByRole('region', { name: /Degree board/ })).toBeVisible()
+  await atTheStove(page)
   const before = (await line()).seq
   const makeRoom = await kitchen.fillDisk()
   await page.keyboard.type('27.9')
@@ -160,9 +161,7 @@ test('a full disk of the server: that is said, what is typed waits through a rel
 
 test('a lost disk: the backup comes back, and the tablet sends again what came after it', async ({ page, request }) => {
   const backup = kitchen.file('evening.backup')
-  await openShift(page, kitchen.url, 'Teo Brandt')
-  await page.locator('.line-name', { hasText: 'Bay-leaf' }).click()
-  await expect(page.getByRole('region', { name: /Degree board/ })).toBeVisible()
+  await atTheStove(page)
   expect(kitchen.ledger('backup', backup)).toContain('The copy was gone through')
   await page.keyboard.type('29.4')
   await page.keyboard.press('Enter')

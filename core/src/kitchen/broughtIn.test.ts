@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { viewsOf } from '../judgement/evidence/views'
 import { waitingIn } from '../judgement/evidence/waiting'
 import { changesIn } from '../judgement/log/changes'
 import { COOK, idOf, KitchenStory, LEAD, OTHER, PROBE, sha256 } from '../test/kitchenStory'
@@ -68,6 +69,29 @@ describe('what comes out of a logger’s file', () => {
       [190, 30],
     ])
     expect(cool(story, batch, 203)).not.toBe('proven')
+  })
+
+  it('goes on denying when somebody else takes it back, until the lead lets that count; that waits once', () => {
+    const story = new KitchenStory()
+    const batch = story.cooked()
+    for (const [minutes, celsius] of GOOD) story.read(batch, minutes, celsius)
+    const { id } = bring(story, batch, 202, [
+      [110, 34],
+      [190, 30],
+    ])
+    const undo = { target: id, reason: 'wrong pot' as const, now: 'void' as const, item: null }
+    const back = story.enter('corrected', batch, 203, undo, { by: OTHER })
+    expect(cool(story, batch, 204)).not.toBe('proven')
+    const state = story.kitchen.read('batch', batch)!
+    expect(waitingIn(state).map(({ entry, what }) => [entry, what])).toEqual([
+      [id, 'file'],
+      [back, 'taken back'],
+    ])
+    // As one more thing that may have been, however many readings it takes back.
+    expect(viewsOf(state).doubtful.length).toBeLessThan(6)
+    const entries = [{ type: 'batch' as const, id: batch, entry: back }]
+    story.enter('entries-accepted', story.kitchen.id, 205, { entries, reason: 'it lay in another pot' }, { by: LEAD })
+    expect(readings(story, batch).filter(({ value, void: gone }) => value.file && !gone)).toEqual([])
   })
 
   it('does not take back a miss when the lead lets it count: it is not proven at most', () => {

@@ -93,6 +93,17 @@ export class Story {
   }
 }
 
+/** Cooked, and cooled too slowly: 40° after three hours. */
+export function tooSlow(): Story {
+  const story = new Story()
+  story.combined(0)
+  story.read(5, 81)
+  story.offHeat(6)
+  story.read(10, 57)
+  story.read(200, 40)
+  return story
+}
+
 /** Cooked at 10:10, cooled in time, cold at 14:00. */
 export function wellMade(): Story {
   const story = new Story()

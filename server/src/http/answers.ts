@@ -89,7 +89,8 @@ export interface Answers {
   Batch: { now: Instant; batch: BatchState; standing: Standing; findings: Finding[] }
   BatchEntries: { entries: SealedEntry[] }
   Log: LogAnswer
-  Matters: MattersAnswer
+  /** The most urgent first; `more`: there are more batches than are looked at. */
+  Matters: { now: Instant; seq: number; matters: Matter[]; more: boolean }
   Raised: RaisedByDay & { now: Instant; from: Instant; causes: LikelyCause[] }
   Week: { now: Instant; methods: MethodReview[]; more: boolean }
   Transcribed: { rows: TranscribedRow[]; counts: { missed: number; unproven: number }; more: boolean }
@@ -128,15 +129,6 @@ export interface LogAnswer {
   counts: Record<Standing, number>
   batches: LoggedBatch[]
   /** There are more, which began before the last of these. */
-  more: boolean
-}
-
-/** Everything that is unresolved, the most urgent first. */
-export interface MattersAnswer {
-  now: Instant
-  seq: number
-  matters: Matter[]
-  /** There are more batches than are looked at. */
   more: boolean
 }
 

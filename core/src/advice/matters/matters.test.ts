@@ -3,7 +3,7 @@ import { factOf } from '../../state/fact'
 import type { MatterState } from '../../state/matter'
 import type { InstrumentState } from '../../state/instrument'
 import { loggedBatch, type LoggedBatch } from '../../judgement/log/loggedBatch'
-import { limitsFrom, Story, wellMade, world } from '../../test/story'
+import { limitsFrom, tooSlow, wellMade, world } from '../../test/story'
 import { unitOf } from '../../test/shelf'
 import { at } from '../../test/traces'
 import type { AskingItem } from './matter'
@@ -21,15 +21,7 @@ const kitchen: Unresolved = {
   zone: 'UTC',
   limits: { ...limitsFrom('us-food-code-2022'), practice: { ...limitsFrom('us-food-code-2022').practice, rounds: [] } },
 }
-const missed = (): LoggedBatch => {
-  const story = new Story()
-  story.combined(0)
-  story.read(5, 81)
-  story.offHeat(6)
-  story.read(10, 57)
-  story.read(200, 40)
-  return loggedBatch(story.batch, world)
-}
+const missed = (): LoggedBatch => loggedBatch(tooSlow().batch, world)
 const item = (
   id: string,
   unit: string | null,

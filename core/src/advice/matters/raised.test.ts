@@ -3,8 +3,7 @@ import { HOUR } from '../../ground/instant'
 import { loggedBatch, type LoggedBatch } from '../../judgement/log/loggedBatch'
 import { factOf } from '../../state/fact'
 import type { InstrumentState } from '../../state/instrument'
-import { Story, wellMade, world } from '../../test/story'
-import { limitsFrom } from '../../test/story'
+import { limitsFrom, tooSlow, wellMade, world } from '../../test/story'
 import { unitOf } from '../../test/shelf'
 import { at } from '../../test/traces'
 import { likelyCauses } from './likelyCause'
@@ -27,15 +26,7 @@ const quiet: RaisedIn = {
 }
 const now = day(9)
 
-const missedBatch = (() => {
-  const story = new Story()
-  story.combined(0)
-  story.read(5, 81)
-  story.offHeat(6)
-  story.read(10, 57)
-  story.read(200, 40)
-  return loggedBatch(story.batch, world)
-})()
+const missedBatch = loggedBatch(tooSlow().batch, world)
 const well = loggedBatch(wellMade().batch, world)
 // As it stands before its last day is over.
 const provenBatch: LoggedBatch = { ...well, stands: well.stands.slice(0, 1) }

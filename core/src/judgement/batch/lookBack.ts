@@ -60,7 +60,7 @@ export function lookBack(batch: BatchState, check: Id, world: World, now: Instan
     breaks: unsure,
     way,
     reading: unsure && decidingReading(own, unsure, atWord, way === 'as found' ? error : -error),
-    doubted: own.map(({ entry }) => entry),
+    doubted: [...new Set(own.map(({ entry }) => entry))],
     decidedAt: decidedAt(batch, own, failed),
   }
 }

@@ -154,10 +154,13 @@ function changesOf(batch: BatchState): ((base: BatchState) => BatchState)[] {
       ...base,
       facts: eachKind(base, (list) => list.map((each) => (each.entry === entry ? { ...each, at } : each))),
     })
+  const takenBack = new Set<Id>()
   for (const fact of valid(allFacts(batch))) {
     if (isWaiting(fact) && !isReading.has(fact.entry)) changes.push(asTold(fact))
-    if (fact.waiting.some(({ now }) => now === 'void')) changes.push(without(fact.entry))
+    if (fact.waiting.some(({ now }) => now === 'void')) takenBack.add(fact.entry)
   }
+  // Once for each entry, however many readings it told.
+  for (const entry of takenBack) changes.push(without(entry))
   return changes
 }
 
