@@ -10,7 +10,7 @@ import { App } from './shell/App'
 import { api } from './app/api'
 import { recallEntries } from './app/keep'
 import { keepProgram } from './app/program'
-import { hasSeenAny } from './app/seenHead'
+import { wasInKitchen } from './app/recallLine'
 import { ledgerThere, loadLedger } from './app/ledger'
 import { makeStore, type Store } from './app/store'
 import { openTabs } from './app/tabs'
@@ -25,12 +25,17 @@ async function begin(): Promise<void> {
   const store = makeStore()
   await recallEntries(store.dispatch)
   openTabs(store)
-  // Neither waits for the other, nor for the first drawing. A tablet that had no Line yet is not told one.
+  // Neither waits for the other, nor for the first drawing. A tablet that was in no kitchen is told no Line.
   void store.dispatch(api.endpoints.shift.initiate(undefined, { subscribe: false }))
-  if (hasSeenAny()) void store.dispatch(api.endpoints.line.initiate(undefined, { subscribe: false }))
-  const comesLedger = loadLedger().then(() => store.dispatch(ledgerThere.actions.came()))
+  if (await wasInKitchen()) {
+    void store.dispatch(api.endpoints.learned.initiate(undefined, { subscribe: false }))
+    void store.dispatch(api.endpoints.line.initiate(undefined, { subscribe: false }))
+  }
   // What was entered here before stands in what is drawn first.
-  if (store.getState().outbox.length > 0) await comesLedger
+  if (store.getState().outbox.length > 0) {
+    await loadLedger()
+    store.dispatch(ledgerThere.actions.came())
+  }
   if (import.meta.env.PROD) void keepProgram(store)
   draw(store)
 }

@@ -137,8 +137,18 @@ interface Found {
 
 const found = new WeakMap<BatchState, Found>()
 
-/** What a batch asks for may change by time alone in ways that nobody foretells: it is looked at anew after this, ms. */
-const LOOKED_AT_AGAIN = 10_000
+/**
+ * What a batch asks for may change by time alone in ways that nobody foretells: it is looked at anew after this, ms. One that
+ * asks for no hands changes with its dates alone, which are foretold.
+ */
+const LOOKED_AT_AGAIN = { underWay: 10_000, quiet: 60_000 }
+const QUIET: readonly Attention['kind'][] = ['decide', 'discard', 'use today', 'keep', 'held', 'closed']
+
+/** Sooner for one, later for another: all at the same instant, they would hold up a tap. */
+function lookedAtAgain({ batch, asks }: JudgedBatch): number {
+  const after = LOOKED_AT_AGAIN[QUIET.includes(asks.kind) ? 'quiet' : 'underWay']
+  return after * (0.9 + (0.2 * (parseInt(batch.id.slice(-3), 16) || 0)) / 0xfff)
+}
 
 /**
  * A batch as it stands at an instant: the very same object until an entry changes the batch, or time alone a finding or
@@ -156,7 +166,7 @@ export function judgedAt(batch: BatchState, zone: string, means: Means, now: Ins
   const one = known?.means === means && isSame(known.one, fresh) ? known.one : fresh
   const changes = [judge.nextAt(), 'at' in asks ? asks.at : null, 'by' in asks ? asks.by : null]
   const next = changes.filter((at): at is Instant => at !== null && at > now)
-  found.set(batch, { means, from: now, until: Math.min(now + LOOKED_AT_AGAIN, ...next), one })
+  found.set(batch, { means, from: now, until: Math.min(now + lookedAtAgain(one), ...next), one })
   return one
 }
 

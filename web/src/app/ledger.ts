@@ -1,5 +1,7 @@
+import { useEffect } from 'react'
+import { useDispatch } from 'react-redux'
 import { createSlice } from '@reduxjs/toolkit'
-import { untilThere } from '../kit/later'
+import { untilThere, whenIdle } from '../kit/later'
 
 /** How entries are made, admitted and folded. */
 type Ledger = typeof import('./ledgerCode')
@@ -8,8 +10,8 @@ let there: Ledger | null = null
 let coming: Promise<Ledger> | null = null
 
 /**
- * That half of core which the Line needs only once something is entered or heard: it comes while the Line is asked for, and
- * drawing that does not wait for it. Until it is there nothing can be entered.
+ * That half of core which the Line needs only once something is entered or heard: it comes once the Line is told, and takes no
+ * connection from what that waits for. Until it is there nothing can be entered.
  */
 export function loadLedger(): Promise<Ledger> {
   coming ??= untilThere(() => import('./ledgerCode')).then((code) => (there = code))
@@ -32,3 +34,14 @@ export const ledgerThere = createSlice({
   initialState: isLedgerThere,
   reducers: { came: () => true },
 })
+
+/** Has it come once the Line is drawn, and says so to what is drawn. */
+export function useLedger(isLineThere: boolean): void {
+  const dispatch = useDispatch()
+  useEffect(() => {
+    if (isLineThere)
+      void whenIdle()
+        .then(loadLedger)
+        .then(() => dispatch(ledgerThere.actions.came()))
+  }, [isLineThere, dispatch])
+}

@@ -41,11 +41,6 @@ export function rememberedHead(kitchen: Id): SeenHead | null {
   }
 }
 
-/** Whether this tablet had the Line of any kitchen before. */
-export function hasSeenAny(): boolean {
-  return Object.keys(localStorage).some((place) => place.startsWith(PLACE))
-}
-
 /** Only ever forward: a head that goes back is no reason to forget what was seen. */
 export function rememberHead(kitchen: Id, head: SeenHead): void {
   const seen = rememberedHead(kitchen)

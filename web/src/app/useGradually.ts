@@ -1,7 +1,7 @@
 import { startTransition, useEffect, useState } from 'react'
 
 /** As many as fill a screen. */
-const AT_ONCE = 10
+const AT_ONCE = 7
 
 /**
  * How many of a list's rows to draw: a screenful first, so that the most urgent can be tapped, and the others as fast as

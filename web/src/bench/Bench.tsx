@@ -1,7 +1,7 @@
 import { benchMessages } from '@logged-thermal/wording'
 import { clsx } from 'clsx'
 import useMediaQuery from '@mui/material/useMediaQuery'
-import { Suspense, useMemo, useState } from 'react'
+import { Suspense, useDeferredValue, useMemo, useState, type ComponentProps } from 'react'
 import { useNavigate, useParams } from 'react-router'
 import {
   floorOf,
@@ -67,6 +67,11 @@ const say = speaks(benchMessages)
 const TraceChart = later(() => import('./TraceChart'), 'TraceChart')
 // Beside the Bench, whose first sight does not wait for it.
 void TraceChart.load().catch(() => null)
+
+/** What a reading proves is painted first, and then its trace. */
+function TraceSoon(props: ComponentProps<typeof TraceChart>) {
+  return <TraceChart {...useDeferredValue(props)} />
+}
 
 /** One batch at the stove: what is asked now, the trace, the board, and why each check stands as it does. */
 export function Bench() {
@@ -197,7 +202,7 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
           <div className={styles.pane}>
             <StepRail guide={guide} findings={findings} reader={reader} onStep={toSteps} />
             <Suspense fallback={<div className={styles.trace} />}>
-              <TraceChart
+              <TraceSoon
                 batch={batch}
                 findings={findings}
                 now={now}

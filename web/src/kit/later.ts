@@ -35,7 +35,7 @@ export function useReadAhead(next: readonly { load: () => Promise<unknown> }[]):
   useEffect(() => {
     const read = () => {
       // What does not come now is asked for again when it is shown.
-      for (const { load } of next) void load().catch(() => null)
+      for (const { load } of next) ahead = ahead.then(whenIdle).then(load).catch(nothing)
     }
     const waiting = setTimeout(read, AFTER)
     return () => clearTimeout(waiting)
@@ -44,3 +44,15 @@ export function useReadAhead(next: readonly { load: () => Promise<unknown> }[]):
 
 /** Drawn, and its first taps answered, ms. */
 const AFTER = 2_000
+
+/** One after the other, whoever asks: all at once they would hold up a tap. */
+let ahead: Promise<unknown> = Promise.resolve()
+const nothing = () => null
+
+/** Once the thread has nothing to do, at the latest after three seconds. Not every browser tells. */
+export function whenIdle(): Promise<unknown> {
+  return new Promise((go) => {
+    if ('requestIdleCallback' in globalThis) requestIdleCallback(go, { timeout: 3000 })
+    else setTimeout(go, 50)
+  })
+}

@@ -33,6 +33,13 @@ export function colourOf(celsius: number): string {
   return `#${mix.map((channel) => channel.toString(16).padStart(2, '0')).join('')}`
 }
 
+/** The stops of the colour scale strictly between two temperatures, °C, in the order from the one to the other. */
+export function coloursBetween(from: number, to: number): number[] {
+  const [least, most] = [Math.min(from, to), Math.max(from, to)]
+  const passed = COLOURS.map(([celsius]) => celsius).filter((celsius) => celsius > least && celsius < most)
+  return from <= to ? passed : passed.reverse()
+}
+
 /** Share of a lane's full height, 0.05 to 1: thick where hot, thin where cold, without a kink. */
 export function thicknessOf(celsius: number): number {
   const [from, to, share] = between(THICKNESS, celsius)

@@ -1,10 +1,12 @@
-import { Suspense, useEffect, type ReactNode } from 'react'
+import { memo, Suspense, useEffect, type ReactNode } from 'react'
 import { Route, Routes } from 'react-router'
 import { HOUR } from '@logged-thermal/core'
 import { shellMessages } from '@logged-thermal/wording'
 import { LineView } from '../line/LineView'
 import { sentenceOf, useLearnedQuery, useLineQuery, useShiftQuery } from '../app/api'
 import { useAlarms } from '../app/alarms'
+import { useLedger } from '../app/ledger'
+import type { LineData } from '../app/lineData'
 import { useLive } from '../app/live'
 import { useReload } from '../app/reload'
 import { KitProvider } from '../kit/KitProvider'
@@ -121,8 +123,32 @@ function Unanswered({ error, again }: { error: unknown; again: () => unknown }) 
 const ASKED_AGAIN = 4_000
 
 function Kitchen() {
-  const { data, error, refetch } = useLineQuery()
-  useLearnedQuery(undefined, { pollingInterval: HOUR })
+  const { isThere, error, refetch } = useLineQuery(undefined, { selectFromResult: lineFound })
+  return (
+    <>
+      <AtWork isThere={isThere} />
+      {isThere ? (
+        <Shell>
+          <Views />
+        </Shell>
+      ) : error ? (
+        <Unanswered error={error} again={refetch} />
+      ) : (
+        <Opening />
+      )}
+    </>
+  )
+}
+
+/** What it tells is looked at where it is shown: the views are not drawn anew with each entry. */
+function lineFound({ data, error }: { data?: LineData | undefined; error?: unknown }) {
+  return { isThere: data !== undefined, error }
+}
+
+/** What goes on whatever is shown. It draws nothing. */
+function AtWork({ isThere }: { isThere: boolean }) {
+  useLearnedQuery(undefined, { pollingInterval: HOUR, selectFromResult: NOTHING_OF_IT })
+  useLedger(isThere)
   useSender()
   useReload()
   useLive()
@@ -130,60 +156,63 @@ function Kitchen() {
   useSeenHead()
   useIdleLock()
   useReadAhead(NEXT)
-  if (!data) return error ? <Unanswered error={error} again={refetch} /> : <Opening />
-  return (
-    <Shell>
-      <Suspense fallback={<Opening />}>
-        <Routes>
-          <Route path="/" element={<LineView />} />
-          <Route path="/start" element={<StartBatch />} />
-          <Route path="/bench/:id?" element={<Bench />} />
-          <Route path="/cooldown/:id?" element={<CooldownView />} />
-          <Route path="/store" element={<ColdStore />} />
-          <Route path="/store/list" element={<StockList />} />
-          <Route path="/store/round" element={<UnitRound />} />
-          <Route path="/store/bin" element={<BinRound />} />
-          <Route path="/store/receive" element={<ReceiveView />} />
-          <Route path="/store/item/:id" element={<ItemPage />} />
-          <Route path="/store/lineage/:type/:id" element={<LineageView />} />
-          <Route path="/log" element={<LogView />} />
-          <Route path="/log/week" element={<WeekView />} />
-          <Route path="/log/transcribed" element={<TranscribedView />} />
-          <Route path="/log/packets" element={<PacketsView />} />
-          <Route path="/log/trends" element={<TrendsView />} />
-          <Route path="/log/changes" element={<ChangesView />} />
-          <Route path="/log/review" element={<ReviewView />} />
-          <Route path="/log/batch/:id" element={<BatchPage />} />
-          <Route path="/round" element={<RoundView />} />
-          <Route path="/lists" element={<ListsView />} />
-          <Route path="/handover" element={<HandoverView />} />
-          <Route path="/instruments" element={<InstrumentsView />} />
-          <Route path="/instruments/:id" element={<InstrumentPage />} />
-          <Route path="/instruments/:id/check" element={<CheckView />} />
-          <Route path="/instruments/:id/look-back" element={<LookBackView />} />
-          <Route path="/instruments/:id/certificate/:entry" element={<Certificate />} />
-          <Route path="/settings" element={<SettingsView />} />
-          <Route path="/hours" element={<HoursView />} />
-          <Route path="/traces" element={<TracesView />} />
-          <Route path="/fitness" element={<FitnessView />} />
-          <Route path="/people/:id" element={<PersonPage />} />
-          <Route path="/store/unit/:id" element={<UnitPage />} />
-          <Route path="/people" element={<PeopleView />} />
-          <Route path="/temper" element={<TemperView />} />
-          <Route path="/limits" element={<LimitsView />} />
-          <Route path="/methods" element={<MethodsView />} />
-          <Route path="/methods/new" element={<NewMethodView />} />
-          <Route path="/methods/:id" element={<MethodEditor />} />
-          <Route path="/methods/:id/card" element={<MethodCard />} />
-          <Route path="/methods/:id/plan" element={<PlanView />} />
-          <Route path="/login" element={<Login />} />
-          <Route path="/more" element={<More />} />
-          <Route path="*" element={<NotFound />} />
-        </Routes>
-      </Suspense>
-    </Shell>
-  )
+  return null
 }
+
+const NOTHING_OF_IT = () => ({})
+
+const Views = memo(function Views() {
+  return (
+    <Suspense fallback={<Opening />}>
+      <Routes>
+        <Route path="/" element={<LineView />} />
+        <Route path="/start" element={<StartBatch />} />
+        <Route path="/bench/:id?" element={<Bench />} />
+        <Route path="/cooldown/:id?" element={<CooldownView />} />
+        <Route path="/store" element={<ColdStore />} />
+        <Route path="/store/list" element={<StockList />} />
+        <Route path="/store/round" element={<UnitRound />} />
+        <Route path="/store/bin" element={<BinRound />} />
+        <Route path="/store/receive" element={<ReceiveView />} />
+        <Route path="/store/item/:id" element={<ItemPage />} />
+        <Route path="/store/lineage/:type/:id" element={<LineageView />} />
+        <Route path="/log" element={<LogView />} />
+        <Route path="/log/week" element={<WeekView />} />
+        <Route path="/log/transcribed" element={<TranscribedView />} />
+        <Route path="/log/packets" element={<PacketsView />} />
+        <Route path="/log/trends" element={<TrendsView />} />
+        <Route path="/log/changes" element={<ChangesView />} />
+        <Route path="/log/review" element={<ReviewView />} />
+        <Route path="/log/batch/:id" element={<BatchPage />} />
+        <Route path="/round" element={<RoundView />} />
+        <Route path="/lists" element={<ListsView />} />
+        <Route path="/handover" element={<HandoverView />} />
+        <Route path="/instruments" element={<InstrumentsView />} />
+        <Route path="/instruments/:id" element={<InstrumentPage />} />
+        <Route path="/instruments/:id/check" element={<CheckView />} />
+        <Route path="/instruments/:id/look-back" element={<LookBackView />} />
+        <Route path="/instruments/:id/certificate/:entry" element={<Certificate />} />
+        <Route path="/settings" element={<SettingsView />} />
+        <Route path="/hours" element={<HoursView />} />
+        <Route path="/traces" element={<TracesView />} />
+        <Route path="/fitness" element={<FitnessView />} />
+        <Route path="/people/:id" element={<PersonPage />} />
+        <Route path="/store/unit/:id" element={<UnitPage />} />
+        <Route path="/people" element={<PeopleView />} />
+        <Route path="/temper" element={<TemperView />} />
+        <Route path="/limits" element={<LimitsView />} />
+        <Route path="/methods" element={<MethodsView />} />
+        <Route path="/methods/new" element={<NewMethodView />} />
+        <Route path="/methods/:id" element={<MethodEditor />} />
+        <Route path="/methods/:id/card" element={<MethodCard />} />
+        <Route path="/methods/:id/plan" element={<PlanView />} />
+        <Route path="/login" element={<Login />} />
+        <Route path="/more" element={<More />} />
+        <Route path="*" element={<NotFound />} />
+      </Routes>
+    </Suspense>
+  )
+})
 
 /** While the logbook, or a view, is on its way. */
 function Opening() {

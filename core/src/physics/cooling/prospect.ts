@@ -2,7 +2,7 @@ import { type Composition, mixtureProperties } from '../material/properties'
 import { type Cover, facesIn, type Wall } from './faces'
 import type { Shape } from '../conduction/grid'
 import { responseOf, stirredTau, type Faces } from '../conduction/response'
-import { bends, type Bend } from '../projection/family'
+import { bends, STRAIGHT, type Bend } from '../projection/family'
 import { ANY_SCALE, type Surroundings, type TimeScale } from '../projection/posterior'
 import { placeFigures, type Place } from './place'
 
@@ -40,7 +40,7 @@ export function prospectOf(product: Product, place: Place, cover: Cover, settled
   const at = (bound: 'least' | 'likely' | 'most', from?: Faces) => {
     const faces = facesIn(place, wall, cover, bound)
     if (stirEveryMinutes !== null)
-      return { tauMinutes: stirredTau(shape, material, faces, stirEveryMinutes), curve: STIRRED.curve }
+      return { tauMinutes: stirredTau(shape, material, faces, stirEveryMinutes), curve: STRAIGHT.curve }
     return responseOf(shape, material, faces, from)
   }
   const [least, likely, most] = [at('least'), at('likely'), at('most')]
@@ -64,8 +64,6 @@ export function prospectOf(product: Product, place: Place, cover: Cover, settled
 export function prospectOfAnything(place: Place): Prospect {
   return { surroundings: placeFigures[place].surroundings, scale: ANY_SCALE, bends: bends() }
 }
-
-const STIRRED: Bend = bends()[0]!
 
 /**
  * The product of a mass that stands so deep, m, in a vessel of which only that is known: as wide as the mass asks, and

@@ -13,13 +13,16 @@ export interface Bend {
  */
 export function bends(): readonly Bend[] {
   known ??= [
-    { curve: curveOf((s) => Math.exp(-s)), weight: 1 },
+    STRAIGHT,
     ...BIOTS.flatMap((biot) => DEPTH_SHARES.map((share) => ({ curve: bend(biot, share), weight: 1 }))),
   ]
   return known
 }
 
 let known: Bend[] | null = null
+
+/** Of what is stirred: it does not bend. */
+export const STRAIGHT: Bend = { curve: curveOf((s) => Math.exp(-s)), weight: 1 }
 
 /** Of the whole thickness, both faces alike. */
 const BIOTS = [0.8, 3, 12, 150]
