@@ -1,6 +1,6 @@
 /** @jest-environment jsdom */
 import '../test/browser'
-import { screen, within } from '@testing-library/react'
+import { cleanup, screen, within } from '@testing-library/react'
 import { standingsOf } from '@logged-thermal/core'
 import { at, KitchenStory, LEAD, onTablet } from '../test/tablet'
 import { LineView } from './LineView'
@@ -38,6 +38,26 @@ it('marks a hold beside what has to be done, and goes on asking for the reading 
   const pot = rows().find((row) => row.textContent?.includes('On hold'))!
   expect(within(pot).getByRole('button')).toHaveTextContent(/Read/)
   expect(screen.getByRole('heading', { level: 1 })).not.toHaveTextContent('Nothing needs hands')
+})
+
+describe('with more batches than a screen holds', () => {
+  beforeAll(() => {
+    jest.spyOn(Element.prototype, 'clientHeight', 'get').mockReturnValue(700)
+    jest.spyOn(HTMLElement.prototype, 'offsetHeight', 'get').mockReturnValue(90)
+  })
+  afterAll(() => jest.restoreAllMocks())
+
+  it('draws those in sight and some beside, the most urgent first, and again after another view', async () => {
+    const story = new KitchenStory()
+    for (let i = 0; i < 40; i++) story.begin(`pot ${i}`, i)
+    await onTablet(<LineView />, { story, now: 68 })
+    expect(rows().length).toBeGreaterThan(6)
+    expect(rows().length).toBeLessThan(30)
+    expect(rows()[0]).toHaveAttribute('data-index', '0')
+    cleanup()
+    await onTablet(<LineView />, { story, now: 68 })
+    expect(rows().length).toBeGreaterThan(6)
+  })
 })
 
 it('says what the Line is where nothing runs', async () => {

@@ -22,8 +22,8 @@ interface Point {
   celsius: number
 }
 
-/** Where the colour bends: at each bend of the band, and at each stop of the colour scale that it passes between two. */
-function gradientStops(bends: readonly Bend[], lens: Lens): Point[] {
+/** Where the colour bends, pixels and °C: at each bend of the band, and at each stop of the colour scale that it passes between two. */
+export function gradientStops(bends: readonly Bend[], lens: Lens): Point[] {
   return bends.flatMap(({ at, celsius }, i) => {
     const here = { x: lens.x(at), celsius }
     const before = bends[i - 1]
