@@ -116,6 +116,8 @@ async function verdicts({ context }, slowed, most) {
   await page.goto(URL)
   await page.locator(LINE).first().click()
   await page.getByRole('region', { name: /Degree board/ }).waitFor()
+  // Until what judges an entry is there, the board is shut.
+  await page.locator('.board-degrees button:enabled').first().waitFor()
   const session = await context.newCDPSession(page)
   await session.send('Emulation.setCPUThrottlingRate', { rate: slowed })
   await page.evaluate(() => {

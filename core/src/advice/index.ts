@@ -15,9 +15,11 @@ export {
   COUNTED_BACK,
   raisedByDay,
   raisedIn,
+  roundsWalked,
   type Common,
   type Raised,
   type RaisedByDay,
+  type RoundsWalked,
   type RaisedIn,
 } from './matters/raised'
 export { mayBeStirred, type Action } from './cooling/action'

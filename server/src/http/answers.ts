@@ -27,6 +27,7 @@ import type {
   NoticeWish,
   RaisedByDay,
   Role,
+  RoundsWalked,
   Seal,
   SealedEntry,
   ShownBake,
@@ -91,7 +92,7 @@ export interface Answers {
   Log: LogAnswer
   /** The most urgent first; `more`: there are more batches than are looked at. */
   Matters: { now: Instant; seq: number; matters: Matter[]; more: boolean }
-  Raised: RaisedByDay & { now: Instant; from: Instant; causes: LikelyCause[] }
+  Raised: RaisedByDay & { now: Instant; from: Instant; causes: LikelyCause[]; rounds: RoundsWalked }
   Week: { now: Instant; methods: MethodReview[]; more: boolean }
   Transcribed: { rows: TranscribedRow[]; counts: { missed: number; unproven: number }; more: boolean }
   Trends: { now: Instant; trend: Trend; more: boolean }

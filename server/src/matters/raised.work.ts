@@ -2,11 +2,13 @@ import {
   likelyCauses,
   raisedByDay,
   raisedIn,
+  roundsWalked,
   type Instant,
   type LikelyCause,
   type LoggedBatch,
   type RaisedByDay,
   type RaisedIn,
+  type RoundsWalked,
 } from '@logged-thermal/core'
 
 export interface RaisedAsked extends Omit<RaisedIn, 'batches'> {
@@ -15,12 +17,18 @@ export interface RaisedAsked extends Omit<RaisedIn, 'batches'> {
   now: Instant
 }
 
-/** What came up day by day, and where its cause may lie. */
-export function raisedOf({ batches: rows, now, ...asked }: RaisedAsked): RaisedByDay & { causes: LikelyCause[] } {
+/** What came up day by day, where its cause may lie, and when the rounds were walked. */
+export function raisedOf({
+  batches: rows,
+  now,
+  ...rest
+}: RaisedAsked): RaisedByDay & { causes: LikelyCause[]; rounds: RoundsWalked } {
   const batches = rows.map((json) => JSON.parse(json) as LoggedBatch)
-  const raised = raisedIn({ ...asked, batches }, now)
+  const asked: RaisedIn = { ...rest, batches }
+  const raised = raisedIn(asked, now)
   return {
     ...raisedByDay(raised, asked.from, Math.min(asked.to, now), asked.zone),
     causes: likelyCauses(raised, batches, now),
+    rounds: roundsWalked(asked, now),
   }
 }

@@ -22,7 +22,7 @@ export const keepingLine: Middleware = (store) => {
     if (api.endpoints.line.matchFulfilled(action) || since >= KEPT_ANEW) {
       since = 0
       // Drawing it comes first.
-      void whenIdle().then(keepAnew)
+      void whenIdle(3_000).then(keepAnew)
     } else if (told) void keepHeard(told).catch(() => undefined)
     return done
   }

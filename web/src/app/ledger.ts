@@ -40,7 +40,7 @@ export function useLedger(isLineThere: boolean): void {
   const dispatch = useDispatch()
   useEffect(() => {
     if (isLineThere)
-      void whenIdle()
+      void whenIdle(200)
         .then(loadLedger)
         .then(() => dispatch(ledgerThere.actions.came()))
   }, [isLineThere, dispatch])

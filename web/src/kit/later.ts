@@ -35,7 +35,11 @@ export function useReadAhead(next: readonly { load: () => Promise<unknown> }[]):
   useEffect(() => {
     const read = () => {
       // What does not come now is asked for again when it is shown.
-      for (const { load } of next) ahead = ahead.then(whenIdle).then(load).catch(nothing)
+      for (const { load } of next)
+        ahead = ahead
+          .then(() => whenIdle(3_000))
+          .then(load)
+          .catch(nothing)
     }
     const waiting = setTimeout(read, AFTER)
     return () => clearTimeout(waiting)
@@ -49,10 +53,10 @@ const AFTER = 2_000
 let ahead: Promise<unknown> = Promise.resolve()
 const nothing = () => null
 
-/** Once the thread has nothing to do, at the latest after three seconds. Not every browser tells. */
-export function whenIdle(): Promise<unknown> {
+/** Once the thread has nothing to do, or after so long, ms. Not every browser tells. */
+export function whenIdle(atMost: number): Promise<unknown> {
   return new Promise((go) => {
-    if ('requestIdleCallback' in globalThis) requestIdleCallback(go, { timeout: 3000 })
+    if ('requestIdleCallback' in globalThis) requestIdleCallback(go, { timeout: atMost })
     else setTimeout(go, 50)
   })
 }

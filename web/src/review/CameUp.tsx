@@ -1,4 +1,4 @@
-import { dayOf, type Common, type LikelyCause } from '@logged-thermal/core'
+import { dayOf, type Common, type LikelyCause, type RoundsWalked } from '@logged-thermal/core'
 import { dayName, limitTitle, weekMessages, type Reader } from '@logged-thermal/wording'
 import type { LineData } from '../app/lineData'
 import { speaks } from '../kit/language'
@@ -33,6 +33,7 @@ export function CameUp({ query, line, reader }: { query: string; line: LineData;
           <span>{dayName(data.days.at(-1)!, reader)}</span>
         </p>
       )}
+      <Rounds rounds={data.rounds} />
       {data.causes.map((cause) => (
         <Where key={cause.of} cause={cause} line={line} reader={reader} />
       ))}
@@ -41,6 +42,12 @@ export function CameUp({ query, line, reader }: { query: string; line: LineData;
       )}
     </section>
   )
+}
+
+/** How the rounds were walked: a little late is counted, and nobody is asked about it. */
+function Rounds({ rounds: { inTime, aLittleLate, later, missed } }: { rounds: RoundsWalked }) {
+  const all = inTime + aLittleLate + later + missed
+  return all > 0 && <p>{say('roundsWalked', { all, inTime, aLittleLate, later, missed })}</p>
 }
 
 interface DaysProps {

@@ -1,4 +1,4 @@
-import type { Instant, LikelyCause, MethodReview, RaisedByDay } from '@logged-thermal/core'
+import type { Instant, LikelyCause, MethodReview, RaisedByDay, RoundsWalked } from '@logged-thermal/core'
 import { api } from '../app/api'
 
 /** How each method went over a time; `more`: only the latest batches are in it. */
@@ -8,11 +8,12 @@ export interface WeekAnswer {
   more: boolean
 }
 
-/** What came up on each day, from when it is counted, and where its cause may lie. */
+/** What came up on each day, from when it is counted, where its cause may lie, and when the rounds were walked. */
 export interface RaisedAnswer extends RaisedByDay {
   now: Instant
   from: Instant
   causes: LikelyCause[]
+  rounds: RoundsWalked
 }
 
 const weekApi = api.injectEndpoints({

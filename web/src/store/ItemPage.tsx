@@ -1,4 +1,4 @@
-import { useMemo } from 'react'
+import { Suspense, useMemo } from 'react'
 import { useParams } from 'react-router'
 import {
   contestedAbout,
@@ -38,11 +38,11 @@ import { sentenceOf, useItemQuery } from '../app/api'
 import { View } from '../app/View'
 import { useHand, useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
+import { later } from '../kit/later'
 import { Contradictions } from '../decide/Contradictions'
 import { SentOut } from './dispatch/SentOut'
 import { ItemActions } from './ItemActions'
 import { ItemRibbon } from './ItemRibbon'
-import { LabelPanel } from './LabelPanel'
 import { StoreNav } from './StoreNav'
 import { storeOfLine, whereIs, type StoredItem } from './useStore'
 import { clsx } from 'clsx'
@@ -51,6 +51,8 @@ import { speaks, spoken } from '../kit/language'
 
 const say = speaks(itemMessages)
 const toolsSay = speaks(toolsMessages)
+
+const LabelPanel = later(() => import('./LabelPanel'), 'LabelPanel')
 
 /** One item: from the stove to the discard wall, what rules its date, what can be done with it, its label. */
 export function ItemPage() {
@@ -101,7 +103,9 @@ export function ItemPage() {
               )}
             </section>
             <div>
-              <LabelPanel item={one.item} />
+              <Suspense>
+                <LabelPanel item={one.item} />
+              </Suspense>
               <SentOut item={one.item} reader={reader} />
             </div>
           </div>

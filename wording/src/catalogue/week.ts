@@ -16,6 +16,8 @@ export const weekMessages = {
   cameUpNone: 'Nothing came up in that time.',
   cameUpFrom: 'Counted from {from}: further back the air of the units is no longer kept.',
   onDay: '{day} {count}',
+  roundsWalked:
+    '{all, plural, one {One round} other {# rounds}}: {inTime} walked by {all, plural, one {its time} other {their time}}{aLittleLate, plural, =0 {} other {, # up to half an hour after}}{later, plural, =0 {} other {, # later}}{missed, plural, =0 {} other {, # missed}}.',
   of_batch: 'Batches not proven or missed',
   of_eggs: 'Eggs unaccounted for',
   of_item: 'Binned for its day or warmth',

@@ -7,7 +7,7 @@ import { limitsFrom, tooSlow, wellMade, world } from '../../test/story'
 import { unitOf } from '../../test/shelf'
 import { at } from '../../test/traces'
 import { likelyCauses } from './likelyCause'
-import { raisedByDay, raisedIn, type Raised, type RaisedIn } from './raised'
+import { raisedByDay, raisedIn, roundsWalked, type Raised, type RaisedIn } from './raised'
 
 const day = (n: number) => at(n * 24 * 60)
 const base = limitsFrom('us-food-code-2022')
@@ -105,6 +105,30 @@ describe('what came up', () => {
     const rows = raisedByDay(raised, quiet.from, day(4), 'UTC').rows
     // At ten somebody looked: three hours after the round at seven, when it was missed.
     expect(rows).toMatchObject([{ of: 'round', counts: [2, 2, 1, 1, 1] }])
+  })
+
+  it('counts the rounds by how late they were walked, each once, and raises none that was', () => {
+    const versions = [{ ...base, practice: { ...base.practice, rounds: ['11:00'] } }]
+    // The walk is over with its last unit, minutes after eleven; null: it was not walked.
+    const late = fc.option(fc.integer({ min: -59, max: 179 }), { nil: null })
+    fc.assert(
+      fc.property(fc.array(late, { minLength: 1, maxLength: 8 }), (days) => {
+        const looks = days.map((minutes, i) => (minutes === null ? null : i * 24 * 60 + 60 + minutes))
+        const walked = looks.filter((look) => look !== null)
+        const first = unitOf([[-60, 3], ...walked.map((look): [number, number] => [look - 1, 3])], { id: 'first' })
+        const last = unitOf([[-60, 3], ...walked.map((look): [number, number] => [look, 3])], { id: 'last' })
+        const asked = { ...quiet, begun: day(0), versions, units: [first, last] }
+        const over = day(days.length)
+        const counted = (is: (minutes: number) => boolean) => days.filter((each) => each !== null && is(each)).length
+        expect(roundsWalked(asked, over)).toEqual({
+          inTime: counted((minutes) => minutes <= 0),
+          aLittleLate: counted((minutes) => minutes > 0 && minutes <= 30),
+          later: counted((minutes) => minutes > 30),
+          missed: days.filter((each) => each === null).length,
+        })
+        expect(raisedIn(asked, over)).toHaveLength(days.filter((each) => each === null).length)
+      }),
+    )
   })
 })
 

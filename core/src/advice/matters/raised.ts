@@ -14,7 +14,7 @@ import type { KitchenState } from '../../state/kitchen'
 import type { MatterState } from '../../state/matter'
 import type { UnitState } from '../../state/unit'
 import { listsOn } from '../round/dailyLists'
-import { roundsOf } from '../round/rounds'
+import { roundsOf, type Round } from '../round/rounds'
 
 /** What matters may have in common: where to look for what makes them. */
 export type Common =
@@ -128,21 +128,49 @@ function failedChecks({ instruments }: RaisedIn): Raised[] {
   )
 }
 
-function missedRounds({ units, versions, zone, from, to, begun }: RaisedIn, now: Instant): Raised[] {
+function missedRounds(asked: RaisedIn, now: Instant): Raised[] {
+  return roundsWithin(asked, now)
+    .filter(({ state }) => state === 'missed')
+    .map(({ at, left, read }): Raised => {
+      // Nobody walked it, or they walked past some.
+      const passed = read.length === 0 ? [] : left.map(ofUnit)
+      return { of: 'round', at, common: [atTime(at, asked.zone), ...passed] }
+    })
+}
+
+/** How many rounds were walked when: what was only a little late is counted here, and raised nowhere. */
+export interface RoundsWalked {
+  /** All units were looked at by its time. */
+  inTime: number
+  /** Within half an hour after it. */
+  aLittleLate: number
+  later: number
+  missed: number
+}
+
+const A_LITTLE = 30 * MINUTE
+
+/** The rounds of a time that are over, by when the last unit was looked at. */
+export function roundsWalked(asked: RaisedIn, now: Instant): RoundsWalked {
+  const within = roundsWithin(asked, now).filter(({ at }) => at >= asked.from && at <= Math.min(asked.to, now))
+  const after = within.flatMap(({ at, walkedAt }) => (walkedAt === null ? [] : [walkedAt - at]))
+  return {
+    inTime: after.filter((late) => late <= 0).length,
+    aLittleLate: after.filter((late) => late > 0 && late <= A_LITTLE).length,
+    later: after.filter((late) => late > A_LITTLE).length,
+    missed: within.filter(({ state }) => state === 'missed').length,
+  }
+}
+
+/** The house's rounds of each day, looked at once it is over. */
+function roundsWithin({ units, versions, zone, from, to, begun }: RaisedIn, now: Instant): Round[] {
   return daysIn(from, Math.min(to, now), zone).flatMap((day) => {
-    // The house's rounds of that day, looked at once it is over.
     const over = Math.min(now, startOfDay(addDays(day, 2), zone) - HOUR)
     const limits = limitsAt(versions, Math.min(over, startOfDay(addDays(day, 1), zone) - 1))
     if (!limits) return []
     // A unit that nobody had ever looked at was not here yet.
     const there = units.filter(({ airs: [first] }) => first !== undefined && dayOf(first.at, zone) <= day)
-    return roundsOf(there, limits.practice, zone, over)
-      .filter(({ at, state }) => state === 'missed' && at >= begun && dayOf(at, zone) === day)
-      .map(({ at, left, read }): Raised => {
-        // Nobody walked it, or they walked past some.
-        const passed = read.length === 0 ? [] : left.map(ofUnit)
-        return { of: 'round', at, common: [atTime(at, zone), ...passed] }
-      })
+    return roundsOf(there, limits.practice, zone, over).filter(({ at }) => at >= begun && dayOf(at, zone) === day)
   })
 }
 

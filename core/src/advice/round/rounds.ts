@@ -12,6 +12,8 @@ export interface Round {
   /** Units nobody looked at; while it is due they may still be. */
   left: string[]
   state: 'due' | 'done' | 'missed'
+  /** When the last unit of it was looked at; null while any is left. */
+  walkedAt: Instant | null
 }
 
 /** A look counts for a round from an hour before it; three hours after it the round is missed, ms. */
@@ -30,12 +32,17 @@ export function roundsOf(
     .flatMap((day) => rounds.map((time) => timeOn(day, time, zone)))
     .filter((at) => at - EARLY <= now)
     .flatMap((at): Round[] => {
-      const looked = (unit: UnitState) => unit.airs.some((air) => air.at >= at - EARLY && air.at < at + LATE)
+      const looked = (unit: UnitState) =>
+        unit.airs.find((air) => air.at >= at - EARLY && air.at < at + LATE)?.at ?? null
       const asked = units.filter((unit) => unit.kind !== 'ambient shelf')
-      const read = asked.filter(looked).map(({ id }) => id)
-      const left = asked.filter((unit) => !looked(unit)).map(({ id }) => id)
+      const looks = asked.map((unit) => ({ id: unit.id, at: looked(unit) }))
+      const read = looks.filter((look) => look.at !== null).map(({ id }) => id)
+      const left = looks.filter((look) => look.at === null).map(({ id }) => id)
       const state = left.length === 0 ? 'done' : now < at + LATE ? 'due' : 'missed'
-      return asked.length === 0 || (at > now && state === 'due' && read.length === 0) ? [] : [{ at, read, left, state }]
+      const walkedAt = left.length > 0 ? null : Math.max(...looks.map((look) => look.at ?? 0))
+      return asked.length === 0 || (at > now && state === 'due' && read.length === 0)
+        ? []
+        : [{ at, read, left, state, walkedAt }]
     })
 }
 
