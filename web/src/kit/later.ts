@@ -35,11 +35,7 @@ export function useReadAhead(next: readonly { load: () => Promise<unknown> }[]):
   useEffect(() => {
     const read = () => {
       // What does not come now is asked for again when it is shown.
-      for (const { load } of next)
-        ahead = ahead
-          .then(() => whenIdle(3_000))
-          .then(load)
-          .catch(nothing)
+      for (const { load } of next) ahead = ahead.then(whenHandsRest).then(load).catch(nothing)
     }
     const waiting = setTimeout(read, AFTER)
     return () => clearTimeout(waiting)
@@ -49,7 +45,7 @@ export function useReadAhead(next: readonly { load: () => Promise<unknown> }[]):
 /** Drawn, and its first taps answered, ms. */
 const AFTER = 2_000
 
-/** One after the other, whoever asks: all at once they would hold up a tap. */
+/** One after the other, whoever asks, and while nobody taps or types: else they would hold up what is asked for. */
 let ahead: Promise<unknown> = Promise.resolve()
 const nothing = () => null
 
@@ -59,4 +55,22 @@ export function whenIdle(atMost: number): Promise<unknown> {
     if ('requestIdleCallback' in globalThis) requestIdleCallback(go, { timeout: atMost })
     else setTimeout(go, 50)
   })
+}
+
+/** Idle, and nobody tapped or typed for so long, ms. */
+const RESTED = 1_500
+let touchedAt = -Infinity
+
+async function whenHandsRest(): Promise<void> {
+  for (;;) {
+    await whenIdle(3_000)
+    const left = touchedAt + RESTED - performance.now()
+    if (left <= 0) return
+    await new Promise((wait) => setTimeout(wait, left))
+  }
+}
+
+if (typeof document !== 'undefined') {
+  const touched = () => (touchedAt = performance.now())
+  for (const hands of ['pointerdown', 'keydown']) document.addEventListener(hands, touched, { capture: true })
 }
