@@ -15,9 +15,12 @@ export function ViewTitle({ spoken, children }: { spoken: boolean; children: Rea
     const line = Number.parseFloat(getComputedStyle(box).lineHeight)
     box.toggleAttribute('data-long', box.scrollHeight > (LINES + 0.5) * line)
   }
-  // To ask for a width has the whole page laid out: only another text is measured as it comes, another width as it is told.
+  // To ask for a width has the whole page laid out: only another text is measured, with the frame that paints it, and another
+  // width as it is told.
   useLayoutEffect(() => {
-    if (title.current && title.current.textContent !== measured.current.text) measure()
+    if (!title.current || title.current.textContent === measured.current.text) return
+    const frame = requestAnimationFrame(measure)
+    return () => cancelAnimationFrame(frame)
   })
   useEffect(() => {
     const box = title.current

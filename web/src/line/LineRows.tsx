@@ -19,7 +19,7 @@ const say = speaks(lineMessages)
 
 /** More rows than these, and only those in sight are drawn, with some above and below. */
 const MANY = 24
-const BESIDE = 6
+const BESIDE = 4
 const ROW: Record<GateSize, number> = { rescue: 162, due: 92, quiet: 68 }
 
 interface Props {
@@ -52,6 +52,11 @@ function RowsInSight({ judged, now, lens, reader, scrolled }: Props) {
     estimateSize: (index) => ROW[sizeOf(judged[index]!, now)],
     getItemKey: (index) => judged[index]!.batch.id,
     overscan: BESIDE,
+    // Before it is there: rows can be drawn with all else.
+    initialRect: { width: innerWidth, height: innerHeight },
+    // As it is told: to ask a row for its height has the page laid out at once.
+    measureElement: (row, told, { indexFromElement, options: { estimateSize } }) =>
+      told?.borderBoxSize[0]?.blockSize ?? estimateSize(indexFromElement(row)),
   })
   const drawn = virtual.getVirtualItems()
   const below = virtual.getTotalSize() - (drawn.at(-1)?.end ?? 0)

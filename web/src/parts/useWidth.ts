@@ -18,7 +18,8 @@ export function useWidth<T extends HTMLElement>(
       setWidth(found)
       if (as !== undefined) remember(as, found)
     }
-    measure(Math.round(element.clientWidth) || initial)
+    // To ask for it has the page laid out at once: one that is remembered is told again with the next frame.
+    if (as === undefined || remembered(as) === null) measure(Math.round(element.clientWidth) || initial)
     const observer = new ResizeObserver(([entry]) => entry && measure(Math.round(entry.contentRect.width)))
     observer.observe(element)
     return () => observer.disconnect()
