@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
-import { RunningKitchen, signAs, tap, tapReading } from './kitchen'
+import { RunningKitchen, signAs, tap, tapReading, typeDay } from './kitchen'
 
 let kitchen: RunningKitchen
 test.beforeAll(async () => {
@@ -117,4 +117,29 @@ test('a new probe proves nothing before its first check; when it fails it takes 
   await lead.goto(pots[1]!)
   await expect(egg(lead)).toHaveAttribute('data-standing', 'proven')
   await lead.close()
+})
+
+test('a laboratory’s certificate is entered line by line, shows how far it is out, and counts from then on', async ({
+  browser,
+}) => {
+  const page = await kitchen.person(browser, 'Mina Osk')
+  await page.goto(`${kitchen.url}/instruments`)
+  await page.getByRole('link', { name: /^Open P1/ }).first().click()
+  await tap(page, 'Enter a certificate')
+  const sheet = page.getByRole('dialog', { name: 'Certificate of P1' })
+  await sheet.getByRole('button', { name: 'Log the certificate' }).click()
+  await expect(sheet.getByText('Say who issued it.')).toBeVisible()
+  await expect(sheet.getByText('Give the day on which it was calibrated')).toBeVisible()
+  await sheet.getByLabel('Laboratory').fill('Tarn Calibration')
+  await sheet.getByLabel('Number of the certificate').fill('P-118')
+  await typeDay(page, 'Day of the calibration', new Date(Date.now() - 3 * 86_400_000).toISOString().slice(0, 10))
+  await sheet.getByLabel('It really was').fill('60')
+  await sheet.getByLabel('This thermometer showed').fill('60.4')
+  await expect(sheet.getByRole('status')).toContainText('Passed: out by +0.4° at 60.0°')
+  await sheet.getByRole('button', { name: 'Log the certificate' }).click()
+  const row = page.getByRole('row').filter({ hasText: 'Tarn Calibration P-118, at 60.0°' })
+  await expect(row).toContainText('Passed')
+  await row.click()
+  await expect(page.getByText('Entered off the laboratory’s certificate.')).toBeVisible()
+  await page.context().close()
 })

@@ -120,7 +120,16 @@ export function demoInstruments(told: Told, probe: Id, infrared: Id): { p4: Id }
     const shown: Typed = { value: 3.1, unit: 'C' }
     enterCheck(told, display, daysAgo, { kind: 'instrument', id: probe, shown }, [3.4, 3.4, 3.4])
   }
+  certified(told)
   return { p4: ids.get('P4')! }
+}
+
+/** The house's reference: a laboratory looks at it once a year, and it goes into no food. */
+function certified(told: Told): void {
+  const reference = uuid()
+  register(told, reference, { code: 'R1', kind: 'probe', place: 'office, in its case', everyDays: 365 }, 42.5)
+  const truth: Typed = { value: 60, unit: 'C' }
+  enterCheck(told, reference, 42, { kind: 'certificate', issuer: 'Tarn Calibration', number: 'R-2093', truth }, [60.2])
 }
 
 /** Read in ice three times, with this error in the middle. */

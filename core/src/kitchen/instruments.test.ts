@@ -91,6 +91,44 @@ describe('a probe and its check', () => {
     expect(stands(fresh, 0).backing).toBe('unchecked')
   })
 
+  it('fails on, whoever says late that it passed before it failed', () => {
+    const story = kitchen()
+    check(story, -60, 0)
+    check(story, 0, 3)
+    check(story, -30, 0, 60)
+    expect(stands(story, 40).backing).toBe('failed')
+    const batch = story.cooked()
+    expect(due(story, batch, 45)).toBe('unproven')
+    check(story, 46, 0.4)
+    expect(stands(story, 47).backing).toBe('checked')
+  })
+
+  it('passes by a laboratory’s certificate, from when that is told, and is due by the day of it', () => {
+    const story = kitchen()
+    const against = { kind: 'certificate' as const, issuer: 'Invented Laboratory', number: 'K 17' }
+    const told = (truth: number, shown: number[], days: number) =>
+      story.post(
+        'instrument-checked',
+        PROBE,
+        -days * DAY,
+        {
+          against: { ...against, truth: { value: truth, unit: 'C' } },
+          shown: shown.map((value) => ({ value, unit: 'C' as const })),
+          found: none,
+        },
+        { after: days * DAY },
+      )
+    expect(told(70, [70.4, 70.5], 3).posted).toMatchObject({ ok: false, code: 'read again' })
+    expect(told(70, [70.4], 3).posted).toMatchObject({ ok: true })
+    expect(stands(story, -1).backing).toBe('unchecked')
+    expect(stands(story, 1)).toMatchObject({ backing: 'checked', last: { error: 0.4, reference: 70 } })
+    expect(stands(story, 4.5 * DAY).backing).toBe('overdue')
+    // Older than what is known by then: it takes nothing of that back.
+    check(story, 2, 2.5)
+    expect(told(70, [70], 1).posted).toMatchObject({ ok: true })
+    expect(stands(story, 3 * DAY).backing).toBe('failed')
+  })
+
   it('takes back what was read with it between a fall and the telling of it, and nothing of before', () => {
     const story = kitchen({ everyDays: 7, overdue: 'proves nothing' })
     check(story, -40, 0)

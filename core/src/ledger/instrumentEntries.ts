@@ -29,6 +29,8 @@ export type Against =
   | { kind: 'boiling'; altitude: number }
   /** Another instrument in the same place, that has its own check behind it. */
   | { kind: 'instrument'; id: Id; shown: Typed }
+  /** A laboratory held it against its own: what that was, and the certificate that says so. */
+  | { kind: 'certificate'; issuer: string; number: string; truth: Typed }
   /** Two buffers, pH. */
   | { kind: 'buffers'; buffers: { nominal: number; read: number }[] }
 

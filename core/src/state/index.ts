@@ -22,6 +22,7 @@ export {
   instrumentStanding,
   measures,
   offAt,
+  passBefore,
   readByOf,
   TOLERANCE,
   type InstrumentCheck,

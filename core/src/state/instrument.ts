@@ -85,14 +85,14 @@ export interface InstrumentStanding {
 
 export function instrumentStanding(instrument: InstrumentState, at: Instant): InstrumentStanding {
   const { history, checks, dues } = instrument
-  const last = history.findLast(({ from }) => from <= at) ?? null
-  const event = dues.find((due) => due.at <= at && due.at >= (last?.from ?? -Infinity)) ?? null
+  const last = lastMade(history.filter(({ from }) => from <= at))
+  const event = dues.find((due) => due.at <= at && due.at >= (last?.at ?? -Infinity)) ?? null
   const atOnce = event?.why ?? null
   if (last && !last.passed) return { backing: 'failed', last, due: null, atOnce }
   if (checks === 'not asked' && !event) return { backing: 'not asked', last, due: null, atOnce }
   if (!last) return { backing: 'unchecked', last, due: null, atOnce }
   const days = checks === 'not asked' ? CHECKED_EVERY[instrument.kind] : checks.everyDays
-  const due = Math.min(last.from + days * DAY, event?.at ?? Infinity)
+  const due = Math.min(last.at + days * DAY, event?.at ?? Infinity)
   // Due at once is due from that very moment on.
   const late = event !== null || at > due
   return { backing: late ? lateBacking(checks, due, days, at) : 'checked', last, due: event ? null : due, atOnce }
@@ -111,8 +111,27 @@ function lateBacking(checks: CheckTerms, due: Instant, days: number, at: Instant
  */
 export function readByOf(instrument: InstrumentState, at: Instant, celsius: number): ReadBy {
   const { backing } = instrumentStanding(instrument, at)
-  const next = instrument.history.find(({ from }) => from > at)
-  return { backing: next && !next.passed ? 'failed' : backing, off: offAt(instrument, at, celsius) }
+  return { backing: failsAfter(instrument, at) ? 'failed' : backing, off: offAt(instrument, at, celsius) }
+}
+
+/**
+ * The check that was made last: one that is told late, from before another, takes nothing of that back. Whoever says that a
+ * probe passed before it failed has not mended it.
+ */
+export function lastMade(checks: readonly InstrumentCheck[]): InstrumentCheck | null {
+  return checks.reduce<InstrumentCheck | null>((last, each) => (last && last.at > each.at ? last : each), null)
+}
+
+/** It failed after an instant, with no pass made between that was known by then. */
+function failsAfter({ history }: InstrumentState, at: Instant): boolean {
+  return history.some(
+    (failed) => !failed.passed && failed.at > at && (passBefore(history, failed.at)?.at ?? -Infinity) <= at,
+  )
+}
+
+/** The pass that was made last before an instant, of those that were known by then. */
+export function passBefore(history: readonly InstrumentCheck[], at: Instant): InstrumentCheck | null {
+  return lastMade(history.filter(({ passed, from }) => passed && from <= at))
 }
 
 /** Whether readings with this behind them can prove anything. */
@@ -127,8 +146,8 @@ export function canProve({ backing }: Pick<ReadBy, 'backing'>): boolean {
 export function offAt({ history, kind }: InstrumentState, at: Instant, celsius: number): number {
   if (kind === 'ph') return 0
   const passed = history.filter(({ passed, from }) => passed && from <= at)
-  const near = passed.findLast(({ against }) => against.kind !== 'boiling')
-  const hot = passed.findLast(({ against }) => against.kind === 'boiling')
+  const near = lastMade(passed.filter(({ against }) => against.kind !== 'boiling'))
+  const hot = lastMade(passed.filter(({ against }) => against.kind === 'boiling'))
   if (!near || !hot) return hundredths((near ?? hot)?.error ?? 0)
   const [low, high] = [near, hot].map(({ reference, error }) => reference + error) as [number, number]
   if (high - low < 1) return hundredths(near.error)
@@ -149,6 +168,7 @@ export function withUse(state: InstrumentState, { type, id }: Subject, last: Ins
 /** Checked once more: what was read before the pass before the last one is out of reach of any doubt. */
 export function withCheck(state: InstrumentState, check: InstrumentCheck): InstrumentState {
   const history = [...state.history, check].sort((a, b) => a.from - b.from)
-  const before = history.filter(({ passed }) => passed).at(-2)
-  return { ...state, history, uses: before ? state.uses.filter(({ last }) => last >= before.from) : state.uses }
+  const passes = history.filter(({ passed }) => passed)
+  const before = lastMade(passes.filter((each) => each !== lastMade(passes)))
+  return { ...state, history, uses: before ? state.uses.filter(({ last }) => last >= before.at) : state.uses }
 }

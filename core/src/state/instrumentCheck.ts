@@ -2,7 +2,7 @@ import { MINUTE, type Instant } from '../ground/instant'
 import { celsiusOf, type Typed } from '../ground/temperature'
 import type { Against, CheckFound } from '../ledger/instrumentEntries'
 import { boilingPoint } from '../physics/heating/boilingPoint'
-import { hundredths, offAt, type InstrumentState } from './instrument'
+import { hundredths, offAt, passBefore, type InstrumentState } from './instrument'
 
 /** So many readings make a check: the middle one counts. House rule. */
 export const CHECK_READINGS = 3
@@ -26,7 +26,7 @@ export function checkFound(
     against.kind === 'buffers' ? worstBuffer(against.buffers) : outBy(against, shown, at, other)
   const passed = Math.abs(error) <= instrument.tolerance + TINY
   if (passed) return { reference, error, passed, since: null, doubted: [] }
-  const since = instrument.history.findLast((each) => each.passed && each.from <= at)?.from ?? null
+  const since = passBefore(instrument.history, at)?.at ?? null
   const doubted = instrument.uses
     .filter(({ last }) => since === null || last >= since)
     .map(({ type, id }) => ({ type, id }))
@@ -46,7 +46,10 @@ function outBy(
   return { reference, error: hundredths(middle(shown.map(celsiusOf)) - reference) }
 }
 
-/** Ice water is 0 °C; boiling water by the altitude; the other instrument as its own last check corrects it. */
+/**
+ * Ice water is 0 °C; boiling water by the altitude; what a laboratory's was as its certificate says; another instrument as
+ * its own last check corrects it.
+ */
 export function checkReference(
   against: Exclude<Against, { kind: 'buffers' }>,
   at: Instant,
@@ -54,6 +57,7 @@ export function checkReference(
 ): number {
   if (against.kind === 'ice') return 0
   if (against.kind === 'boiling') return boilingPoint(against.altitude)
+  if (against.kind === 'certificate') return celsiusOf(against.truth)
   const celsius = celsiusOf(against.shown)
   return other ? celsius - offAt(other, at, celsius) : celsius
 }

@@ -76,7 +76,7 @@ export function Certificate() {
         </p>
       )}
       {against.kind === 'boiling' && <p>{say('sourceOfBoiling')}</p>}
-      <p>{say('doesNotReplace')}</p>
+      <p>{say(against.kind === 'certificate' ? 'paperIsKept' : 'doesNotReplace')}</p>
       <p className={styles.entry}>{check.entry}</p>
     </PrintedPage>
   )

@@ -115,7 +115,7 @@ function ThermometerCheck({ line, instrument }: { line: LineData; instrument: In
   )
 }
 
-type ThermometerAgainst = Exclude<Against, { kind: 'buffers' }>
+type ThermometerAgainst = Exclude<Against, { kind: 'buffers' | 'certificate' }>
 
 const HOWS: readonly How[] = ['ice', 'boiling', 'instrument']
 

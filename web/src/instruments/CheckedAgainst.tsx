@@ -14,8 +14,8 @@ import styles from './check.module.css'
 
 const say = speaks(instrumentCheckMessages)
 
-/** What a thermometer is checked against. */
-export type How = Exclude<Against['kind'], 'buffers'>
+/** What a thermometer is checked against in the kitchen. */
+export type How = Exclude<Against['kind'], 'buffers' | 'certificate'>
 
 /** What was said of what it is checked against, as it was written. */
 export interface Said {

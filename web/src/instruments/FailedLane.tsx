@@ -1,5 +1,5 @@
 import { useId } from 'react'
-import type { InstrumentCheck, InstrumentState } from '@logged-thermal/core'
+import { passBefore, type InstrumentCheck, type InstrumentState } from '@logged-thermal/core'
 import { clock, difference, lookBackMessages, type Reader } from '@logged-thermal/wording'
 import type { LookedBackBatch } from '../app/api'
 import { speaks } from '../kit/language'
@@ -24,8 +24,8 @@ export function FailedLane({ instrument, check, batches, reader }: Props) {
   const id = useId().replaceAll(':', '')
   const [ref, width] = useWidth<HTMLDivElement>(920)
   const { code, history, tolerance } = instrument
-  const passed = history.findLast((each) => each.passed && each.from < check.from) ?? null
-  const first = Math.min(check.from - 60_000, passed?.from ?? Infinity, ...batches.map(({ startedAt }) => startedAt))
+  const passed = passBefore(history, check.at)
+  const first = Math.min(check.from - 60_000, passed?.at ?? Infinity, ...batches.map(({ startedAt }) => startedAt))
   const lens = clockLens(width - 120, first, check.from, check.from)
   const y = (error: number) => 34 - Math.max(-1.5, Math.min(1.5, error / tolerance)) * 14
   const was = passed ? difference(passed.error, reader, 'told') : ''

@@ -18,6 +18,7 @@ import { speaks } from '../kit/language'
 import { useWidth } from '../parts/useWidth'
 import { againstWords } from './againstWords'
 import { ChangeInstrument } from './ChangeInstrument'
+import { EnterCertificate } from './EnterCertificate'
 import { IceLane } from './IceLane'
 import { lanesOf } from './lanes'
 import { TakeOutOfUse } from './TakeOutOfUse'
@@ -33,7 +34,7 @@ export function InstrumentPage() {
   const now = useNow()
   const { open, reader } = useHand(line)
   const navigate = useNavigate()
-  const [asked, setAsked] = useState<'change' | 'gone' | null>(null)
+  const [asked, setAsked] = useState<'change' | 'gone' | 'certificate' | null>(null)
   const [ref, width] = useWidth<HTMLDivElement>(900)
   if (!line) return null
   const instrument = line.instruments.find((each) => each.id === id)
@@ -88,6 +89,9 @@ export function InstrumentPage() {
         {!gone && <Happened instrument={instrument} open={open} onAsk={setAsked} />}
       </div>
       {asked === 'change' && <ChangeInstrument instrument={instrument} onClose={() => setAsked(null)} />}
+      {asked === 'certificate' && (
+        <EnterCertificate instrument={instrument} reader={reader} onClose={() => setAsked(null)} />
+      )}
       {asked === 'gone' && <TakeOutOfUse instrument={instrument} onClose={() => setAsked(null)} />}
     </View>
   )
@@ -145,7 +149,7 @@ function Happened({
 }: {
   instrument: InstrumentState
   open: boolean
-  onAsk: (asked: 'change' | 'gone') => void
+  onAsk: (asked: 'change' | 'gone' | 'certificate') => void
 }) {
   const enter = useEnter()
   const why = shutUnless(open)
@@ -164,6 +168,11 @@ function Happened({
         <Key why={why} onClick={() => due('sensor')}>
           {say('newSensor')}
         </Key>
+        {instrument.kind !== 'ph' && (
+          <Key look="outlined" why={why} onClick={() => onAsk('certificate')}>
+            {say('certificateKey')}
+          </Key>
+        )}
         <Key look="outlined" why={why} onClick={() => onAsk('change')}>
           {say('changeFacts')}
         </Key>

@@ -1,4 +1,4 @@
-import type { Against } from '@logged-thermal/core'
+import type { How } from './CheckedAgainst'
 import { instrumentCheckMessages } from '@logged-thermal/wording'
 import { speaks } from '../kit/language'
 import { colourOf } from '../parts/temperatureScale'
@@ -6,7 +6,7 @@ import { colourOf } from '../parts/temperatureScale'
 const say = speaks(instrumentCheckMessages)
 
 /** What it stands in, drawn, with three words on how: a proper slush, a rolling boil, or two tips side by side. */
-export function SlushPicture({ how }: { how: Exclude<Against['kind'], 'buffers'> }) {
+export function SlushPicture({ how }: { how: How }) {
   const told = {
     ice: [
       [say('iceToRim'), say('waterToIce')],

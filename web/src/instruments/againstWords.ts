@@ -21,6 +21,10 @@ export function againstWords(
       const code = instruments.find(({ id }) => id === against.id)?.code ?? '?'
       return say('against_instrument', { code, degrees: degrees(reference, reader) })
     }
+    case 'certificate': {
+      const { issuer, number } = against
+      return say('against_certificate', { issuer, number, degrees: degrees(reference, reader) })
+    }
     case 'buffers':
       return say('against_buffers')
   }

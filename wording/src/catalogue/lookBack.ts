@@ -11,6 +11,7 @@ export const lookBackMessages = {
   failedHow_boiling: 'in boiling water',
   failedHow_instrument: 'against another',
   failedHow_buffers: 'in buffers',
+  failedHow_certificate: 'by its certificate',
   passedWhen: 'passed {time}, {degrees}',
   neverPassed: 'never passed before',
   failedWhen: 'failed {time}',

@@ -1,7 +1,7 @@
 import type { Against, CheckFound } from '../../ledger/instrumentEntries'
 import type { Bodies, Claim } from '../../ledger/entry'
 import { isEntryLate, knownAt } from '../../ledger/late'
-import { id, list, number, object, oneOf, typedTemperature, type Field } from '../../ground/field'
+import { id, list, nameOf, number, object, oneOf, typedTemperature, type Field } from '../../ground/field'
 import type { Typed } from '../../ground/temperature'
 import { instrumentStanding, withCheck, type InstrumentState } from '../../state/instrument'
 import { CHECK_LATE_AFTER, CHECK_READINGS, checkFound, spread, STEADY } from '../../state/instrumentCheck'
@@ -100,14 +100,17 @@ function refusedShown({ against, shown }: Bodies['instrument-checked']): Refusal
     const read = new Set(against.buffers.map(({ nominal }) => nominal)).size
     return read < 2 ? { code: 'read again', field: 'body.against', read } : null
   }
+  // A laboratory has its own way, and tells one figure for a temperature.
+  if (against.kind === 'certificate')
+    return shown.length === 1 ? null : { code: 'read again', field: 'body.shown', read: shown.length }
   if (shown.length < CHECK_READINGS) return { code: 'read again', field: 'body.shown', read: shown.length }
   const apart = spread(shown)
   return apart > STEADY ? { code: 'not steady', field: 'body.shown', apart } : null
 }
 
 function parseAgainst(field: Field): Against {
-  const { kind } = object(field, ['kind', 'altitude', 'id', 'shown', 'buffers'])
-  switch (oneOf(kind, ['ice', 'boiling', 'instrument', 'buffers'] as const)) {
+  const { kind } = object(field, ['kind', 'altitude', 'id', 'shown', 'issuer', 'number', 'truth', 'buffers'])
+  switch (oneOf(kind, ['ice', 'boiling', 'instrument', 'certificate', 'buffers'] as const)) {
     case 'ice':
       return { kind: 'ice' }
     case 'boiling':
@@ -118,6 +121,15 @@ function parseAgainst(field: Field): Against {
     case 'instrument': {
       const { id: other, shown } = object(field, ['kind', 'id', 'shown'])
       return { kind: 'instrument', id: id(other), shown: typedTemperature(shown) }
+    }
+    case 'certificate': {
+      const { issuer, number: named, truth } = object(field, ['kind', 'issuer', 'number', 'truth'])
+      return {
+        kind: 'certificate',
+        issuer: nameOf(issuer, 80),
+        number: nameOf(named, 40),
+        truth: typedTemperature(truth),
+      }
     }
     case 'buffers':
       return { kind: 'buffers', buffers: parseBuffers(object(field, ['kind', 'buffers']).buffers) }
