@@ -3,6 +3,7 @@ import { batchStanding, DAY, HOUR, judgeBatch, MINUTE, standAt, type Id, type Re
 import { clock } from '../clock/clock'
 import type { Answers } from '../http/answers'
 import { openKitchen, type TestKitchen } from '../test/kitchen'
+import { Workers } from '../workers/workers.service'
 
 let kitchen: TestKitchen
 beforeAll(async () => {
@@ -46,6 +47,24 @@ describe('the Log', () => {
     for (const then of [now, now + 3 * HOUR, now + 9 * HOUR])
       expect(standAt(after.stands, then).standing).toBe(batchStanding(judgeBatch(batch, { zone: 'UTC' }, then)))
     expect(Object.values(counts).reduce((a, b) => a + b)).toBe(batches.length)
+  })
+
+  it('is shown though somebody goes on logging all the while', async () => {
+    const id = await cooked('l-b')
+    const workers = kitchen.app.get(Workers)
+    const run = workers.run.bind(workers)
+    let made = 0
+    const spied = jest.spyOn(workers, 'run').mockImplementation(async (work, name, input) => {
+      const done = await run(work, name, input)
+      // Another reading, as soon as what was read before is in the Log.
+      if (name === 'rowsOf' && ++made < 20) await kitchen.post([kitchen.reading(id, 60 - made)])
+      return done
+    })
+    const found = (await log()).batches.find((batch) => batch.id === id)!
+    spied.mockRestore()
+    expect(found.trace.length).toBeGreaterThanOrEqual(2)
+    expect(made).toBeLessThan(5)
+    expect((await log()).batches.find((batch) => batch.id === id)!.trace).toHaveLength(2 + made)
   })
 
   it('tells what came late, was put right or taken back, with what stood before and what the lead decided', async () => {

@@ -33,33 +33,39 @@ export class LogRows {
   async current(kitchenId: Id): Promise<void> {
     const seq = await this.scope.inKitchen(kitchenId, (em) => this.states.lastSeq(em, kitchenId))
     if (this.currentAt.get(kitchenId) === seq) return
+    // Made here, and changed again since it was asked: whoever logs all the while keeps nobody waiting for ever.
+    const since: Id[] = []
     for (;;) {
       const { zone, behind } = await this.scope.inKitchen(kitchenId, async (em) => ({
         zone: (await em.findOneOrFail(Kitchen, { id: kitchenId })).zone,
-        behind: await query<Behind>(em, rowsBehind(kitchenId)),
+        behind: await query<Behind>(em, rowsBehind(kitchenId, since)),
       }))
       if (behind.length === 0) break
       const made = await this.workers.run(WORK, 'rowsOf', { batches: behind.map(({ state }) => state), zone })
       const rows = behind.map(({ seq: of, core }, i) => ({ ...made[i]!, of, core }))
       await this.scope.inKitchen(kitchenId, (em) => query(em, saved(kitchenId, rows)))
+      since.push(...behind.filter((each) => Number(each.seq) > seq).map(({ id }) => id))
     }
     this.currentAt.set(kitchenId, seq)
   }
 }
 
 interface Behind {
+  id: Id
   seq: string
   core: number
   state: string
 }
 
-function rowsBehind(kitchenId: Id): Statement {
+/** @param but those are left out */
+function rowsBehind(kitchenId: Id, but: readonly Id[]): Statement {
   return {
-    sql: `select b.seq, b.core, b.state::text as state from batch b
+    sql: `select b.id, b.seq, b.core, b.state::text as state from batch b
       left join log_row r on r.kitchen_id = b.kitchen_id and r.id = b.id
       where b.kitchen_id = ? and (r.id is null or r.seq <> b.seq or r.core <> b.core or r.made_by <> ?)
+        and not b.id = any(?::uuid[])
       order by b.seq desc limit ?`,
-    params: [kitchenId, madeBy(), PIECE],
+    params: [kitchenId, madeBy(), `{${but.join()}}`, PIECE],
   }
 }
 
