@@ -124,7 +124,10 @@ test('a laboratory’s certificate is entered line by line, shows how far it is 
 }) => {
   const page = await kitchen.person(browser, 'Mina Osk')
   await page.goto(`${kitchen.url}/instruments`)
-  await page.getByRole('link', { name: /^Open P1/ }).first().click()
+  await page
+    .getByRole('link', { name: /^Open P1/ })
+    .first()
+    .click()
   await tap(page, 'Enter a certificate')
   const sheet = page.getByRole('dialog', { name: 'Certificate of P1' })
   await sheet.getByRole('button', { name: 'Log the certificate' }).click()
