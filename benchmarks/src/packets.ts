@@ -1,30 +1,27 @@
 import 'reflect-metadata'
-import type { AddressInfo } from 'node:net'
-import { monitorEventLoopDelay } from 'node:perf_hooks'
-import { setFlagsFromString } from 'node:v8'
-import { runInNewContext } from 'node:vm'
+import { fork } from 'node:child_process'
+import { readFileSync } from 'node:fs'
+import { join } from 'node:path'
 import { MikroORM } from '@mikro-orm/postgresql'
 import { v7 as uuid } from 'uuid'
 import { addDays, DAY, dayOf } from '@logged-thermal/core'
-import { claimMaker, configFrom, createApp, KitchenScope, ormConfig, seedKitchen } from '@logged-thermal/server'
+import { claimMaker, configFrom, KitchenScope, ormConfig, seedKitchen } from '@logged-thermal/server'
 import { DEMO_PEOPLE } from '@logged-thermal/demo'
 import { openAsker } from './asker'
 import { cooked, multiplied } from './manyBatches'
 
 /** Batches of a year of a busy kitchen. */
 const BATCHES = Number(process.env.LT_BENCH_BATCHES ?? 20_000)
-/** Memory of the whole process, its threads included, MB; how long its loop is held up, ms. */
+/** Memory of the whole server, its threads included, MB; how long its loop is held up, ms. */
 const MOST_MB = 512
 const MOST_DELAY_MS = 50
 /** A reading comes so often meanwhile, ms. */
 const READ_EVERY = 200
+const PORT = 4391
 
-/** What the packet of a year costs the server that makes it, while tablets go on logging. */
+/** What the packet of a year costs the server that makes it, while tablets go on logging. The server is a process of its own. */
 async function packetBenchmarks(): Promise<void> {
-  const config = { ...configFrom(process.env), logLevel: 'silent' }
-  const app = await createApp(config)
-  await app.listen(0, '127.0.0.1')
-  const { port } = (app.getHttpServer() as { address(): AddressInfo }).address()
+  const config = configFrom(process.env)
   const owner = await MikroORM.init(ormConfig(config.ownerUrl))
   const kitchen = await seedKitchen(owner, {
     name: 'Bench packet',
@@ -32,7 +29,9 @@ async function packetBenchmarks(): Promise<void> {
     people: DEMO_PEOPLE,
     now: Date.now() - DAY,
   })
-  const { ask, close } = openAsker(port)
+  await owner.close()
+  const server = await served()
+  const { ask, close } = openAsker(PORT)
   const device = uuid()
   const opened = async (key: string) => {
     const { id, pin } = kitchen.people.find((each) => each.key === key)!
@@ -42,10 +41,13 @@ async function packetBenchmarks(): Promise<void> {
   const [cook, lead] = [await opened('mina'), await opened('ilse')]
   const post = (claims: unknown[]) => ask('POST', '/api/entries', { sentAt: Date.now(), entries: claims }, cook.cookie)
   const batch = await cooked(kitchen, device, post)
-  const scope = new KitchenScope(app.get<MikroORM>(MikroORM).em.fork())
-  await multiplied(scope, kitchen.kitchenId, batch, { batches: BATCHES, apart: Math.floor((364 * DAY) / BATCHES) })
+  const orm = await MikroORM.init(ormConfig(config.databaseUrl))
+  const many = { batches: BATCHES, apart: Math.floor((364 * DAY) / BATCHES) }
+  await multiplied(new KitchenScope(orm.em.fork()), kitchen.kitchenId, batch, many)
+  await orm.close()
   // Rows of the Log are made once, whoever asks first.
-  await ask('GET', `/api/log?from=${Date.now() - 30 * DAY}&to=${Date.now()}`, undefined, lead.cookie)
+  const { status } = await ask('GET', `/api/log?from=${Date.now() - 30 * DAY}&to=${Date.now()}`, null, lead.cookie)
+  if (status !== 200) throw new Error(`The Log answered with ${status}.`)
 
   const claim = claimMaker(kitchen.kitchenId, device)
   const reading = () => {
@@ -53,10 +55,8 @@ async function packetBenchmarks(): Promise<void> {
     const of = { where: 'core' as const, of: 'mixture' as const, instrument: kitchen.starter.probe.id }
     return claim('reading-taken', batch, Date.now(), cook.id, { typed, ...of })
   }
-  // A server has not just filled a year: what that left behind goes first.
-  collected()
-  const delay = monitorEventLoopDelay({ resolution: 5 })
-  delay.enable()
+  // From here on: what was asked for last is forgotten with each asking.
+  await loopDelayMs(ask)
   const began = performance.now()
   const today = dayOf(Date.now(), 'UTC')
   const { text } = await ask('POST', '/api/packets', { from: addDays(today, -365), to: today, scale: 'C' }, lead.cookie)
@@ -69,9 +69,9 @@ async function packetBenchmarks(): Promise<void> {
     const at = performance.now()
     await post([reading()])
     answered.push(performance.now() - at)
-    memory = Math.max(memory, process.memoryUsage().rss / 1e6)
+    memory = Math.max(memory, residentMb(server.pid!))
     if (round % 10 === 0) {
-      const { text: listed } = await ask('GET', '/api/packets', undefined, lead.cookie)
+      const { text: listed } = await ask('GET', '/api/packets', null, lead.cookie)
       const { packets } = JSON.parse(listed) as { packets: { id: string; state: string; bytes: number | null }[] }
       const packet = packets.find((each) => each.id === id)!
       state = packet.state
@@ -79,22 +79,39 @@ async function packetBenchmarks(): Promise<void> {
     }
     await new Promise((done) => setTimeout(done, READ_EVERY))
   }
-  delay.disable()
+  const delay = await loopDelayMs(ask)
   const seconds = (performance.now() - began) / 1000
   console.log(`${BATCHES} batches: ${state} in ${Math.round(seconds)} s, ${(bytes / 1e6).toFixed(0)} MB`)
   row('memory while it was made, at most, MB', memory, MOST_MB)
-  row('delay of the event loop, p99, ms', delay.percentile(99) / 1e6, MOST_DELAY_MS)
+  row('delay of the event loop, p99, ms', delay, MOST_DELAY_MS)
   console.log(`${answered.length} readings meanwhile, p95 ${p95(answered).toFixed(0)} ms`)
   if (state !== 'ready') process.exitCode = 1
   void close()
-  await owner.close()
-  await app.close()
+  server.kill('SIGTERM')
 }
 
-function collected(): void {
-  setFlagsFromString('--expose-gc')
-  const collect = runInNewContext('gc') as () => void
-  collect()
+/** The server as it is started, once it answers. */
+async function served() {
+  const env = { ...process.env, LT_PORT: String(PORT), LT_HOST: '127.0.0.1', LT_LOG_LEVEL: 'silent' }
+  const server = fork(join(require.resolve('@logged-thermal/server'), '../main.js'), { env })
+  await new Promise((ready, failed) => {
+    server.once('message', ready)
+    server.once('exit', () => failed(new Error('The server did not start.')))
+  })
+  return server
+}
+
+/** What a process holds in memory, MB. */
+function residentMb(pid: number): number {
+  const [, kilobytes] = /VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8')) ?? []
+  return Number(kilobytes) / 1000
+}
+
+/** The p99 of how long the loop was held up since this was asked last. */
+async function loopDelayMs(ask: ReturnType<typeof openAsker>['ask']): Promise<number> {
+  const { text } = await ask('GET', '/metrics')
+  const [, seconds] = /^nodejs_eventloop_lag_p99_seconds (\S+)/m.exec(text) ?? []
+  return Number(seconds) * 1000
 }
 
 function p95(times: number[]): number {
@@ -104,7 +121,8 @@ function p95(times: number[]): number {
 function row(name: string, value: number, most: number): void {
   const verdict = value <= most ? 'ok' : 'MISSED'
   console.log(`${name.padEnd(52)} ${value.toFixed(1).padStart(9)}   at most ${String(most).padEnd(6)} ${verdict}`)
-  if (value > most) process.exitCode = 1
+  // What could not be measured is no success.
+  if (!(value <= most)) process.exitCode = 1
 }
 
 void packetBenchmarks()
