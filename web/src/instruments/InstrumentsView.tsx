@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { DAY, dayOf, type Instant } from '@logged-thermal/core'
-import { clock, dayName, errorWords, instrumentsMessages, type Reader } from '@logged-thermal/wording'
+import { clock, dayName, errorWords, fullDate, instrumentsMessages, type Reader } from '@logged-thermal/wording'
 import { useHand, useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
 import { shutUnless } from '../app/shut'
@@ -24,6 +24,9 @@ const say = speaks(instrumentsMessages)
 const LANE = 72
 /** Under this, px, marks a week apart would touch. */
 const NARROW = 500
+
+/** Further off, a day of another year could be meant, ms. */
+const FAR = 180 * DAY
 
 /** What the kitchen reads with, the most urgent first: how far each was found to be out, and when it is due. */
 export function InstrumentsView() {
@@ -121,7 +124,9 @@ function Asks({ lane, now, reader }: { lane: Lane; now: Instant; reader: Reader 
   const { id, gone } = instrument
   const open = useOpenLookBack(instrument)
   const check = () => void navigate(`/instruments/${id}/check`)
-  const day = (at: Instant) => dayName(dayOf(at, reader.zone), reader)
+  // What is due in most of a year has its year with it.
+  const day = (at: Instant) =>
+    Math.abs(at - now) > FAR ? fullDate(dayOf(at, reader.zone), reader) : dayName(dayOf(at, reader.zone), reader)
   if (gone) return <Plain mark={null} title={say(`gone_${gone.how}`, { day: day(gone.at) })} words={gone.reason} />
   switch (standing.backing) {
     case 'failed': {
