@@ -65,19 +65,23 @@ describe('a matter', () => {
   it('of a unit is not closed while it is warm, nor of an instrument while it fails, nor by a cook', () => {
     const story = new KitchenStory()
     story.air(0, 9)
-    const close = (of: 'unit' | 'instrument', id: string, minutes: number, by = LEAD) =>
-      story.post('matter-closed', idOf(`cause of ${of}`), minutes, closing(of, of, id), { by }).posted
+    const close = (of: 'unit' | 'instrument', id: string, minutes: number, by = LEAD, after = 0) =>
+      story.post('matter-closed', idOf(`cause of ${of}`), minutes, closing(of, of, id), { by, after }).posted
     expect(close('unit', FRIDGE, 10)).toMatchObject({ ok: false, code: 'matter open' })
     story.air(20, 3)
     expect(close('unit', FRIDGE, 30, COOK)).toMatchObject({ ok: false })
     expect(close('unit', FRIDGE, 30)).toMatchObject({ ok: true })
     const found = { reference: 0, error: 0, passed: true, since: null, doubted: [] }
-    const checked = (minutes: number, celsius: number) => {
+    const checked = (minutes: number, celsius: number, after = 0) => {
       const shown = [celsius, celsius, celsius].map((value) => ({ value, unit: 'C' as const }))
-      story.enter('instrument-checked', PROBE, minutes, { against: { kind: 'ice' }, shown, found })
+      story.enter('instrument-checked', PROBE, minutes, { against: { kind: 'ice' }, shown, found }, { after })
     }
     checked(40, 2.4)
     expect(close('instrument', PROBE, 45)).toMatchObject({ ok: false, code: 'matter open' })
+    // Nor into the time before it failed, nor by a pass that is said to have been then.
+    expect(close('instrument', PROBE, 35, LEAD, 10)).toMatchObject({ ok: false, code: 'matter open' })
+    checked(30, 0, 17)
+    expect(close('instrument', PROBE, 48)).toMatchObject({ ok: false, code: 'matter open' })
     checked(50, 0)
     expect(close('instrument', PROBE, 55)).toMatchObject({ ok: true })
   })

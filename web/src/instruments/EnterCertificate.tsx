@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { checkFound, dayOf, startOfDay, type Against, type InstrumentState } from '@logged-thermal/core'
 import { degrees, errorWords, instrumentsMessages, type Reader } from '@logged-thermal/wording'
-import { useGoOn, useEnter } from '../app/enter'
+import { useEnter, useGoOn } from '../app/enter'
 import { useKitchenClock } from '../app/now'
 import { Columns } from '../kit/Columns'
 import { DateField } from '../kit/DateField'
@@ -81,7 +81,7 @@ export function EnterCertificate({ instrument, reader, onClose }: Props) {
             error={missing(number.trim() !== '', say('certificateSayNumber'))}
           />
           <DateField label={say('certificateDay')} value={day} most={today} onValue={setDay} />
-          {missing(isDay, '') !== null && <p role="alert">{say('certificateSayDay')}</p>}
+          {tried && !isDay && <p role="alert">{say('certificateSayDay')}</p>}
         </div>
         <div className={styles.form}>
           <Field

@@ -96,7 +96,7 @@ export const instrumentsMessages = {
   certificateSayDegrees: 'A temperature, as the certificate gives it.',
   certificateFound: 'out by {error} at {degrees}, and held to ±{tolerance}.',
   certificateCounts:
-    'It counts for what is read from now on. Its next check is due by the day of the calibration, and a check made since stays as it was.',
+    'It counts for what is read from now on. The time until the next check runs from the day of the calibration. A check made since then stays as it was.',
   certificateLog: 'Log the certificate',
   somethingHappened: 'Something happened to it',
   itFell: 'It fell',

@@ -9,7 +9,7 @@ import type { World } from '../../judgement/world'
 import { levelOf } from '../../recipe/checks/unitKind'
 import { dayOf } from '../../ground/zone'
 import { holdOf, isGone } from '../../state/item'
-import { instrumentStanding } from '../../state/instrument'
+import { lastMade } from '../../state/instrument'
 import { lastAir } from '../../state/unit'
 import { factOf } from '../../state/fact'
 import type { Read } from '../../state/state'
@@ -102,7 +102,7 @@ function isOpen({ type, id: of }: Subject, { at, body }: Claim<'matter-closed'>,
     }
     case 'instrument': {
       const instrument = read('instrument', of)
-      return instrument?.gone === null && instrumentStanding(instrument, at).backing === 'failed'
+      return instrument?.gone === null && lastMade(instrument.history)?.passed === false
     }
     default:
       return false

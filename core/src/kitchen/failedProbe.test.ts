@@ -1,0 +1,150 @@
+import fc from 'fast-check'
+import { courseOf } from '../judgement/keeping/course'
+import { lookBack } from '../judgement/batch/lookBack'
+import { inheritedOf } from '../state/newItem'
+import { at } from '../test/traces'
+import { idOf, LEAD, PROBE } from '../test/kitchenStory'
+import { OTHER_PROBE, kitchen, check, due } from '../test/probeStory'
+
+/** What a probe takes back when it fails. Minutes are after ten. */
+
+describe('a probe that fails', () => {
+  const failing = () => {
+    const story = kitchen()
+    check(story, -40, 0)
+    const batch = story.made()
+    expect(story.kitchen.standing(batch, at(250))).toBe('proven')
+    return { story, batch }
+  }
+
+  it('takes back what it proved since its last pass, and nothing that another read', () => {
+    const { story, batch } = failing()
+    const other = story.begin('other', 245)
+    const by = { instrument: OTHER_PROBE }
+    story.mark(other, 246, 'temper', 'combined')
+    story.read(other, 250, 80, by)
+    story.mark(other, 252, 'cook', 'done')
+    check(story, 260, 1.9)
+    expect(story.kitchen.standing(batch, at(270))).not.toBe('proven')
+    expect(story.check(batch, 'egg', 270)).toMatchObject({ standing: 'unproven', doubts: ['failed'] })
+    expect(due(story, other, 270)).toBe('proven')
+    // A pass after it does not bring them back.
+    check(story, 275, 0)
+    expect(due(story, batch, 280)).toBe('unproven')
+  })
+
+  it('says which way it breaks, and the lead lets it count again with a reason', () => {
+    const { story, batch } = failing()
+    const failed = check(story, 260, 1.9)
+    const state = story.kitchen.read('batch', batch)!
+    const found = lookBack(state, failed, { zone: 'UTC' }, at(270))
+    // 80° less 1.9 is through its row all the same; 20° and 1.9 more was over 21°.
+    expect(found).toMatchObject({ was: 'proven', risk: 'unproven', decidedAt: null })
+    expect(found.breaks!.check.key).toBe('cool-first')
+    expect(found.reading).toEqual({ at: at(100), shown: 20, shifted: 21.9, level: 21 })
+
+    const entries = found.doubted.map((entry) => ({ type: 'batch' as const, id: batch, entry }))
+    const accepted = { entries, reason: 'it fell at 14:15, two saw it' }
+    story.enter('entries-accepted', story.kitchen.id, 280, accepted, { by: LEAD })
+    expect(story.kitchen.standing(batch, at(290))).toBe('proven')
+    const after = lookBack(story.kitchen.read('batch', batch)!, failed, { zone: 'UTC' }, at(290))
+    expect(after.decidedAt).toBe(at(280))
+
+    // What was accepted of one failure is not accepted of the next.
+    check(story, 300, 0)
+    story.read(batch, 310, 4)
+    check(story, 320, 1.9)
+    expect(story.kitchen.read('batch', batch)!.failedProbes).toHaveLength(2)
+  })
+
+  it('makes nothing better that it had found bad', () => {
+    const story = kitchen()
+    check(story, -40, 0)
+    const batch = story.cooked()
+    story.read(batch, 150, 30)
+    expect(story.standing(batch, 'cool-first', 151)).toBe('missed')
+    check(story, 160, 12)
+    expect(story.standing(batch, 'cool-first', 170)).toBe('missed')
+  })
+
+  it('stays in doubt though the probe is retired, or the reading is said to be of another one', () => {
+    const { story, batch } = failing()
+    check(story, 260, 1.9)
+    story.enter('instrument-gone', PROBE, 262, { how: 'retired', reason: 'it is bent' }, { by: LEAD })
+    expect(due(story, batch, 265)).toBe('unproven')
+    for (const fact of story.kitchen.read('batch', batch)!.facts['reading-taken']) {
+      const reading = { ...fact.value, instrument: OTHER_PROBE }
+      story.correct(batch, 270, fact.entry, { at: fact.at, reading, batch: null })
+    }
+    expect(due(story, batch, 275)).toBe('unproven')
+    expect(story.kitchen.standing(batch, at(275))).not.toBe('proven')
+  })
+
+  it('betters nothing, whatever its error, and whatever a late entry says of the same batch', () => {
+    const bad = { proven: 0, open: 1, unproven: 2, missed: 3 }
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 11, max: 200 }),
+        fc.boolean(),
+        fc.integer({ min: 0, max: 400 }),
+        (tenths, low, cold) => {
+          const story = kitchen()
+          check(story, -40, 0)
+          const batch = story.cooked()
+          story.read(batch, 100, 10 + cold / 10)
+          story.read(batch, 240, 4.5, { after: 40 })
+          const before = story.kitchen.findings(batch, at(290))
+          check(story, 285, (low ? -tenths : tenths) / 10)
+          for (const { check: of, standing } of before) {
+            if (of.limit.force === 'quality') continue
+            expect(bad[story.standing(batch, of.key, 290)]).toBeGreaterThanOrEqual(bad[standing])
+          }
+        },
+      ),
+      { numRuns: 40 },
+    )
+  })
+
+  it('finds a miss where the error as found breaks the limit', () => {
+    const story = kitchen()
+    check(story, -40, 0)
+    const batch = story.cooked()
+    story.read(batch, 100, 20.5)
+    story.read(batch, 240, 4.5)
+    // It reads 1.2 too low: 20.5 was 21.7.
+    const failed = check(story, 260, -1.2)
+    const found = lookBack(story.kitchen.read('batch', batch)!, failed, { zone: 'UTC' }, at(270))
+    expect(found.risk).not.toBe('holds')
+    expect(found.asFound).not.toBe('proven')
+  })
+
+  it('is no way to proof by an item either', () => {
+    const { story, batch } = failing()
+    const item = story.putAway(batch, 250)
+    const read = (minutes: number, celsius: number) =>
+      story.enter('item-read', item, minutes, { typed: { value: celsius, unit: 'C' }, instrument: PROBE })
+    read(255, 3)
+    expect(story.kitchen.item(item, at(258)).usable).toBe(true)
+    check(story, 260, 1.9)
+    expect(story.kitchen.item(item, at(270)).usable).toBe(false)
+    expect(story.kitchen.read('item', item)!.fails).toHaveLength(1)
+  })
+
+  it('takes what was split off with it, before and after', () => {
+    const { story, batch } = failing()
+    const item = story.putAway(batch, 250)
+    story.enter('item-read', item, 252, { typed: { value: 3, unit: 'C' }, instrument: PROBE })
+    const split = (name: string, minutes: number) => {
+      const as = inheritedOf(story.kitchen.read('item', item)!, 0.1)
+      const measure = { value: 200, unit: 'g' as const }
+      story.enter('item-split', item, minutes, { into: idOf(name), code: `${name.slice(0, 1)}-1`, measure, as })
+      return idOf(name)
+    }
+    const words = (id: string) => courseOf(story.kitchen.read('item', id)!, []).reads.map(({ by }) => by)
+    const before = split('before', 254)
+    expect(words(before)).toEqual(['probe'])
+    check(story, 260, 1.9)
+    const after = split('after', 262)
+    expect([item, before, after].map(words)).toEqual([['word'], ['word'], ['word']])
+  })
+})
