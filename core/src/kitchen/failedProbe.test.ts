@@ -3,8 +3,9 @@ import { courseOf } from '../judgement/keeping/course'
 import { lookBack } from '../judgement/batch/lookBack'
 import { inheritedOf } from '../state/newItem'
 import { at } from '../test/traces'
-import { idOf, LEAD, PROBE } from '../test/kitchenStory'
-import { OTHER_PROBE, kitchen, check, due } from '../test/probeStory'
+import { mayGoIn, waitsFor } from '../state/lot'
+import { idOf, type KitchenStory, LEAD, PROBE } from '../test/kitchenStory'
+import { OTHER_PROBE, kitchen, check, due, inIce, WEEKLY } from '../test/probeStory'
 
 /** What a probe takes back when it fails. Minutes are after ten. */
 
@@ -146,5 +147,76 @@ describe('a probe that fails', () => {
     check(story, 260, 1.9)
     const after = split('after', 262)
     expect([item, before, after].map(words)).toEqual([['word'], ['word'], ['word']])
+  })
+})
+
+describe('a lot that a failed probe read at the door', () => {
+  const milk = idOf('milk at the door')
+  const received = (celsius: number, instrument = PROBE, checks = WEEKLY) => {
+    const story = kitchen(checks)
+    check(story, -60, 0)
+    story.receive(milk, -30, 'milk', null, {
+      condition: { good: true, why: null },
+      received: { typed: { value: celsius, unit: 'C' }, instrument },
+    })
+    return story
+  }
+  const lot = (story: KitchenStory) => story.kitchen.read('lot', milk)!
+  const use = (story: KitchenStory, batch: string, minutes: number) =>
+    story.post('lots-used', batch, minutes, {
+      step: 'warm',
+      uses: [{ amount: 'milk', lot: milk, code: '', name: '', ingredient: null }],
+    }).posted
+  const decide = (story: KitchenStory, minutes: number, verdict: 'accept' | 'refuse') =>
+    story.enter('lot-decided', milk, minutes, { verdict, reason: 'read again at 3°', item: null }, { by: LEAD })
+
+  it('waits for the lead where its error the wrong way was too warm, and goes on once it is accepted', () => {
+    const story = received(3.4)
+    const batch = story.begin('pot', 0)
+    check(story, 10, 1.9)
+    expect(lot(story).received!.atMost).toBe(5)
+    expect(waitsFor(lot(story))).toBe('probe failed')
+    expect(use(story, batch, 12)).toMatchObject({ ok: false, code: 'lot not accepted' })
+    decide(story, 20, 'accept')
+    expect(waitsFor(lot(story))).toBeNull()
+    expect(use(story, batch, 22).ok).toBe(true)
+    // What was accepted of one failure is not accepted of the next.
+    check(story, 30, 2.4)
+    expect(waitsFor(lot(story))).toBe('probe failed')
+    decide(story, 40, 'refuse')
+    expect(waitsFor(lot(story))).toBeNull()
+    expect(mayGoIn(lot(story))).toBe(false)
+  })
+
+  it('holds what was made of it before too', () => {
+    const story = received(3.4, OTHER_PROBE)
+    const batch = story.made('pot')
+    expect(use(story, batch, 251).ok).toBe(true)
+    const item = story.putAway(batch, 252)
+    const isUsable = (minutes: number) => story.kitchen.item(item, at(minutes)).usable
+    expect(isUsable(258)).toBe(true)
+    story.enter('instrument-checked', OTHER_PROBE, 260, inIce(1.9))
+    expect(isUsable(262)).toBe(false)
+    decide(story, 270, 'accept')
+    expect(isUsable(272)).toBe(true)
+  })
+
+  it('waits exactly where it was too warm by as much as the probe was found wrong', () => {
+    const tenths = fc.integer({ min: -30, max: 50 })
+    fc.assert(
+      fc.property(tenths, fc.integer({ min: 11, max: 60 }), fc.boolean(), (shown, error, low) => {
+        const story = received(shown / 10)
+        check(story, 10, (low ? -error : error) / 10)
+        expect(waitsFor(lot(story))).toBe(shown + error > 50 ? 'probe failed' : null)
+        expect(mayGoIn(lot(story))).toBe(shown + error <= 50)
+      }),
+      { numRuns: 60 },
+    )
+  })
+
+  it('waits whatever it showed where the probe had fallen before', () => {
+    const story = received(0.5, PROBE, { everyDays: 7, overdue: 'proves nothing' })
+    story.enter('instrument-due', PROBE, -35, { why: 'dropped' }, { after: 40 })
+    expect(waitsFor(lot(story))).toBe('probe fell')
   })
 })

@@ -327,8 +327,11 @@ export interface LotReceived {
   scheme: string | null
   /** What was done to frozen fruit against viruses; null: nothing that is known. */
   treatment: string | null
-  /** By a probe between the packs, or in one; null: not read. */
-  received: { typed: Typed; instrument: Id | null; readBy?: ReadBy } | null
+  /**
+   * By a probe between the packs, or in one; null: not read. `atMost`: how warm it was let come in, °C; left out: it was
+   * not written down, or needs no cold.
+   */
+  received: { typed: Typed; instrument: Id | null; readBy?: ReadBy; atMost?: number | null } | null
   /** How herbs, fruit and nuts looked; null: not looked at, or nothing to see. */
   condition: { good: boolean; why: string | null } | null
   /** What core makes of it, and what was done: never more than core allows. */

@@ -47,7 +47,7 @@ export {
 } from './item'
 export { inheritedOf } from './newItem'
 export { isMoreThanLeft, packagesOf } from './eggPackage'
-export { isEggLot, mayGoIn, type LotState } from './lot'
+export { isEggLot, mayGoIn, waitsFor, type LotState } from './lot'
 export type { KeptSample } from './samples'
 export type { TraceTry } from './traceTries'
 export { askedOn, type DoneList, type ListVersion } from './dailyLists'

@@ -242,6 +242,10 @@ export interface LookedBackLot {
   name: string
   receivedAt: Instant
   decided: boolean
+  /** It may have come in too warm with that: nothing of it may be used until the lead has decided. */
+  waits: boolean
+  /** What is held of it. */
+  item: Id | null
 }
 
 export interface ItemAnswer {

@@ -3,6 +3,7 @@ import { instrumentStanding, type Bodies, type Id, type InstrumentState, type St
 import { clock } from '../clock/clock'
 import type { LookBackAnswer } from '../http/answers'
 import { openKitchen, type TestKitchen } from '../test/kitchen'
+import { storeOf } from '../test/storeKitchen'
 
 /** A probe that fails, what it takes with it, and how the lead gets that back: over HTTP and the real database. */
 
@@ -115,6 +116,36 @@ it('proves nothing by a probe before its first check, and takes back what it pro
   expect(await egg(batch)).toBe('proven')
   expect((await lookBack(p4)).batches).toMatchObject([{ decidedAt: accept.at }])
   expect(['proven', 'open']).toContain(await standing(batch))
+})
+
+it('lists a lot that came in by a probe which failed after, the worst first, and shuts it until the lead decides', async () => {
+  const store = storeOf(kitchen)
+  const p7 = await registered('P7')
+  await check(p7, 0)
+  const cameAt = (celsius: number) => {
+    const received = { typed: { value: celsius, unit: 'C' as const }, instrument: p7 }
+    return store.receive(store.arrived({ code: `M-${celsius}`, received }))
+  }
+  const [cold, near] = [await cameAt(1), await cameAt(4.2)]
+  expect([cold.result, near.result]).toMatchObject([{ outcome: 'accepted' }, { outcome: 'accepted' }])
+  await check(p7, -1.6)
+
+  const lots = async () => (await lookBack(p7)).lots
+  expect(await lots()).toMatchObject([
+    { id: near.id, item: near.held, waits: true, decided: false },
+    { id: cold.id, waits: false, decided: false },
+  ])
+  const eaten = (of: Id) => kitchen.claim('item-used', of, { measure: { value: 100, unit: 'g' }, then: 'tasted' })
+  expect(await enter([eaten(near.held)])).toMatchObject([{ outcome: 'refused', code: 'item shut' }])
+  expect(await enter([eaten(cold.held)])).toMatchObject([{ outcome: 'accepted' }])
+
+  const accepted = { verdict: 'accept' as const, reason: 'read again at 3°', item: near.held }
+  expect(await enter([kitchen.claim('lot-decided', near.id, accepted, lead())], signed())).toMatchObject([
+    { outcome: 'accepted' },
+  ])
+  expect(await lots()).toMatchObject([{ waits: false }, { waits: false }])
+  expect((await lots()).find(({ id }) => id === near.id)).toMatchObject({ decided: true })
+  expect(await enter([eaten(near.held)])).toMatchObject([{ outcome: 'accepted' }])
 })
 
 it('answers nothing of an instrument of another kitchen, and takes no check that is none', async () => {

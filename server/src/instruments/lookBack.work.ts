@@ -2,6 +2,7 @@ import {
   bySeriousness,
   failureOf,
   lookBack,
+  waitsFor,
   type BatchState,
   type Id,
   type Instant,
@@ -46,9 +47,20 @@ export function lookedBack({ check, batches, items, lots, zone, now }: Asked): L
         ? [{ id, code, name, doubted: doubted.map(({ entry }) => entry), decided: open.length === 0 }]
         : []
     }),
-    lots: (JSON.parse(lots) as LotState[]).map(({ id, code, name, receivedAt, fails, decided }) => {
-      const failed = fails.find(({ entry }) => entry === check)
-      return { id, code, name, receivedAt, decided: !!failed && !!decided && decided.knownAt >= failed.knownAt }
-    }),
+    lots: (JSON.parse(lots) as LotState[])
+      .map((lot) => {
+        const { id, code, name, receivedAt, decided, held } = lot
+        const fails = lot.fails.filter(({ entry }) => entry === check)
+        return {
+          id,
+          code,
+          name,
+          receivedAt,
+          decided: !!decided && fails.some(({ knownAt }) => decided.knownAt >= knownAt),
+          waits: ['probe failed', 'probe fell'].includes(waitsFor({ ...lot, fails }) ?? ''),
+          item: held?.item ?? null,
+        }
+      })
+      .sort((a, b) => Number(b.waits) - Number(a.waits) || a.receivedAt - b.receivedAt),
   }
 }

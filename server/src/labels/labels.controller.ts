@@ -173,5 +173,5 @@ async function factsOf(
   const { limits } = await held.judgedBy(em, kitchenId, now)
   const reader = readerOf(kitchen, limits.practice.clock ?? 24)
   const printed = { origin: address, kitchen: kitchen.name, place: ofKitchen, forSale, limits, now, reader }
-  return items.map((item) => labelFactsOf(item, people.find(({ id }) => id === item.madeBy)?.name ?? '', printed))
+  return items.map((item) => labelFactsOf(item, people, printed))
 }

@@ -108,7 +108,7 @@ export interface LookBackAnswer {
   check: InstrumentCheck | null
   batches: LookedBackBatch[]
   items: { id: Id; code: string; name: string; doubted: Id[]; decided: boolean }[]
-  lots: { id: Id; code: string; name: string; receivedAt: number; decided: boolean }[]
+  lots: { id: Id; code: string; name: string; receivedAt: number; decided: boolean; waits: boolean; item: Id | null }[]
 }
 
 export interface LookedBackBatch extends LookedBack {

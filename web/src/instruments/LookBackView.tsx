@@ -11,6 +11,7 @@ import { Key } from '../kit/Key'
 import { Whole } from '../kit/Whole'
 import { speaks } from '../kit/language'
 import { AcceptReadings } from './AcceptReadings'
+import { DecideLot } from '../decide/DecideLot'
 import { DecideLookedBack } from './DecideLookedBack'
 import { FailedLane } from './FailedLane'
 import { LookedBackRow } from './LookedBackRow'
@@ -92,7 +93,7 @@ function Found({ line, instrument, data, check, reader }: FoundProps) {
             />
           ))}
         <Holding batches={holding} />
-        <Others data={data} reader={reader} />
+        <Others {...{ data, reader, why }} />
       </div>
       <footer className={styles.foot}>
         <p>
@@ -134,7 +135,7 @@ function Holding({ batches }: { batches: readonly LookedBackBatch[] }) {
 }
 
 /** What else it read: things that are held, and lots at the door. */
-function Others({ data: { items, lots }, reader }: { data: LookBackAnswer; reader: Reader }) {
+function Others({ data: { items, lots }, reader, why }: { data: LookBackAnswer; reader: Reader; why: string | null }) {
   return (
     <>
       {items.length > 0 && (
@@ -153,12 +154,14 @@ function Others({ data: { items, lots }, reader }: { data: LookBackAnswer; reade
       {lots.length > 0 && (
         <section className={styles.others}>
           <h2 className="title">{say('lotsTitle')}</h2>
+          {lots.some(({ waits }) => waits) && <p className="muted">{say('lotsWait')}</p>}
           <ul>
-            {lots.map(({ id, code, name, receivedAt, decided }) => (
-              <li key={id}>
-                <strong>{code}</strong> {name}{' '}
-                <small>{say('lotReceivedAt', { time: clock(receivedAt, reader) })}</small>{' '}
-                {decided && <small>{say('decidedMark')}</small>}
+            {lots.map((lot) => (
+              <li key={lot.id} data-lot={lot.code}>
+                <strong>{lot.code}</strong> {lot.name}{' '}
+                <small>{say('lotReceivedAt', { time: clock(lot.receivedAt, reader) })}</small>{' '}
+                {lot.decided && <small>{say('decidedMark')}</small>}
+                {lot.waits && <DecideLot lot={lot} item={lot.item} why={why} />}
               </li>
             ))}
           </ul>

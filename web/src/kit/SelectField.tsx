@@ -1,4 +1,5 @@
 import FormControl from '@mui/material/FormControl'
+import FormHelperText from '@mui/material/FormHelperText'
 import FormLabel from '@mui/material/FormLabel'
 import MenuItem from '@mui/material/MenuItem'
 import Select from '@mui/material/Select'
@@ -12,6 +13,8 @@ interface Props<T extends string> {
   options: readonly { value: T; words: string }[]
   chosen: T
   onChoose: (value: T) => void
+  /** What to know about it. */
+  hint?: string
   quietly?: boolean
   disabled?: boolean
   className?: string | undefined
@@ -19,7 +22,7 @@ interface Props<T extends string> {
 
 /** One of many, in a list that drops down. For a few, choice keys say it without a tap. */
 export function SelectField<T extends string>(props: Props<T>) {
-  const { label, options, chosen, onChoose, quietly = false, disabled = false, className } = props
+  const { label, options, chosen, onChoose, hint, quietly = false, disabled = false, className } = props
   const id = useId()
   return (
     <FormControl className={clsx('field', className)} disabled={disabled} fullWidth>
@@ -28,6 +31,7 @@ export function SelectField<T extends string>(props: Props<T>) {
       </FormLabel>
       <Select
         labelId={id}
+        {...(hint ? { 'aria-describedby': `${id}-hint` } : {})}
         value={options.some(({ value }) => value === chosen) ? chosen : ''}
         displayEmpty
         onChange={({ target }) => onChoose(target.value as T)}
@@ -39,6 +43,7 @@ export function SelectField<T extends string>(props: Props<T>) {
           </MenuItem>
         ))}
       </Select>
+      {hint && <FormHelperText id={`${id}-hint`}>{hint}</FormHelperText>}
     </FormControl>
   )
 }

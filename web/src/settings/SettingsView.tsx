@@ -90,6 +90,11 @@ function Elsewhere({ line }: { line: LineData }) {
       stands: say('peopleStand', { count: line.people.filter(logsHere).length }),
     },
     { path: '/hours', name: say('hours'), stands: line.week ? say('hoursStand', { days: openDays }) : say('notSaid') },
+    {
+      path: '/lists',
+      name: say('lists'),
+      stands: say('listsStand', { count: line.lists.filter(({ until }) => until === null).length }),
+    },
     { path: '/limits', name: say('lock'), stands: idle === undefined ? say('neverLocks') : say('locks', { idle }) },
     {
       path: '/instruments',

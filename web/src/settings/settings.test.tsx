@@ -15,6 +15,7 @@ it('says how the kitchen is set, and leads to where the rest is', async () => {
   expect(screen.getByRole('region', { name: 'This kitchen' })).toHaveTextContent('Addressnot saidDegrees°C')
   expect(screen.getByRole('link', { name: /Rules, clock/ })).toHaveTextContent('Food Code 2022, 24 h clock')
   expect(screen.getByRole('link', { name: /People and tablets/ })).toHaveTextContent('4 people log here')
+  expect(screen.getByRole('link', { name: /Rounds and lists/ })).toHaveTextContent('none asked for')
 })
 
 it('asks for a name, says what a change changes, and then for the lead', async () => {

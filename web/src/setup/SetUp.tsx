@@ -115,7 +115,7 @@ export function SetUp() {
             <FormField control={control} name="name" label={say('kitchenName')} max={60} />
             <FormField control={control} name="address" label={say('address')} max={120} hint={say('addressIs')} />
             <FormField control={control} name="lead" label={say('leadName')} max={60} hint={say('leadIsWho')} />
-            <SelectField label={say('zone')} options={ZONES} chosen={zone} onChoose={setZone} />
+            <SelectField label={say('zone')} options={ZONES} chosen={zone} onChoose={setZone} hint={say('zoneStays')} />
           </section>
           <section>
             <SelectField label={say('rules')} options={SETS} chosen={rules} onChoose={setRules} />

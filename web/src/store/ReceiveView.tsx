@@ -1,15 +1,13 @@
 import { useState } from 'react'
 import { Link, useNavigate } from 'react-router'
 import { dayName, receivingSentence, type Reader, storeInMessages } from '@logged-thermal/wording'
-import { dayOf, limitsAt, mayGoIn, receivingOf, type LotState } from '@logged-thermal/core'
+import { dayOf, limitsAt, mayGoIn, receivingOf, waitsFor, type LotState } from '@logged-thermal/core'
 import { View } from '../app/View'
 import { useHand, useLine } from '../app/kitchen'
 import { useNow } from '../app/now'
-import { Key } from '../kit/Key'
+import { DecideLot } from '../decide/DecideLot'
 import { ReceiveForm } from './ReceiveForm'
-import { SignedSheet } from '../login/SignedSheet'
 import { StoreNav } from './StoreNav'
-import { KeyRow } from '../kit/KeyRow'
 import { clsx } from 'clsx'
 import binStyles from './bin.module.css'
 import receiveStyles from './receive.module.css'
@@ -25,7 +23,7 @@ export function ReceiveView() {
   const { reader } = useHand(line)
   const navigate = useNavigate()
   const [round, setRound] = useState(0)
-  const waiting = (line?.lots ?? []).filter((lot) => lot.verdict === 'hold' && !lot.decided)
+  const waiting = (line?.lots ?? []).filter((lot) => waitsFor(lot) !== null)
   return (
     <View
       place="receive"
@@ -76,10 +74,9 @@ function Lot({
   limits: Parameters<typeof limitsAt>[0]
 }) {
   const { zone } = reader
-  const [deciding, setDeciding] = useState<'accept' | 'refuse' | null>(null)
   const set = limitsAt(limits, lot.receivedAt)
   const reasons = set ? receivingOf(lot, set, dayOf(lot.receivedAt, zone), set.practice.susceptible).reasons : []
-  const waits = lot.verdict === 'hold' && !lot.decided
+  const waits = waitsFor(lot)
   return (
     <li data-lot={lot.code}>
       <Link to={`/store/lineage/lot/${lot.id}`}>
@@ -92,7 +89,7 @@ function Lot({
             day: dayName(dayOf(Math.min(now, lot.receivedAt), zone), reader),
             day2: lot.useBy && dayName(lot.useBy, reader),
             hasUseBy: Boolean(lot.useBy),
-            waits,
+            waits: waits !== null,
             mayGoIn: mayGoIn(lot),
             hasRecall: Boolean(lot.recall),
           })}
@@ -100,25 +97,15 @@ function Lot({
       </Link>
       {waits && (
         <>
-          <p className="muted">{reasons.map((reason) => receivingSentence(reason, reader)).join(' ')}</p>
-          <KeyRow>
-            <Key onClick={() => setDeciding('accept')}>{say('accept')}</Key>
-            <Key look="outlined" onClick={() => setDeciding('refuse')}>
-              {say('refuse')}
-            </Key>
-          </KeyRow>
+          <p className="muted">
+            {waits === 'probe failed'
+              ? say('lotProbeFailed')
+              : waits === 'probe fell'
+                ? say('lotProbeFell')
+                : reasons.map((reason) => receivingSentence(reason, reader)).join(' ')}
+          </p>
+          <DecideLot lot={lot} item={lot.held?.item ?? null} />
         </>
-      )}
-      {deciding && (
-        <SignedSheet
-          title={`${deciding === 'accept' ? say('accept') : say('refuse')} ${lot.name} ${lot.code}?`}
-          ask={say('whyWriting')}
-          least={1}
-          kind="lot-decided"
-          about={lot.id}
-          body={(reason) => ({ verdict: deciding, reason, item: lot.held?.item ?? null })}
-          onClose={() => setDeciding(null)}
-        />
       )}
     </li>
   )

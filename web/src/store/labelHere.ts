@@ -15,8 +15,7 @@ export function labelsHere(
   // The label is the kitchen's, whoever looks: in its own scale, and with no day left out.
   const kitchens: Reader = { ...reader, scale: line.kitchen.unit, today: null }
   const printed = { origin: location.origin, kitchen: name, place: address, forSale, limits, now, reader: kitchens }
-  const madeBy = line.people.find(({ id }) => id === item.madeBy)?.name ?? ''
-  return labelArt(labelFactsOf(item, madeBy, printed), PAPERS[paper].label)
+  return labelArt(labelFactsOf(item, line.people, printed), PAPERS[paper].label)
 }
 
 /** A drawing as the address of a picture. */

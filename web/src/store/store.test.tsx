@@ -2,6 +2,8 @@
 import '../test/browser'
 import { act, fireEvent, screen, within } from '@testing-library/react'
 import { KitchenStory, onTablet, settled, tapped } from '../test/tablet'
+import { idOf, PROBE } from '../../../core/src/test/kitchenStory'
+import { check, kitchen } from '../../../core/src/test/probeStory'
 import { UndoToast } from '../shell/UndoToast'
 import { BinRound } from './BinRound'
 import { ColdStore } from './ColdStore'
@@ -96,4 +98,20 @@ it('holds a delivery apart that nobody measured, and says why', async () => {
   expect(lot).toHaveTextContent('Which lot is it?')
   expect(supplier).toHaveTextContent('Who is it from?')
   expect(screen.getByLabelText('Lot, as written on it')).toHaveFocus()
+})
+
+it('asks the lead about a lot whose probe failed after it came in', async () => {
+  const story = kitchen()
+  const read = (celsius: number) => ({ typed: { value: celsius, unit: 'C' as const }, instrument: PROBE })
+  check(story, -40, 0)
+  const good = { condition: { good: true, why: null } }
+  story.receive(idOf('warm milk'), -30, 'milk', null, { ...good, code: 'M-1', received: read(4.2) })
+  story.receive(idOf('cold milk'), -29, 'milk', null, { ...good, code: 'M-2', received: read(1) })
+  check(story, 10, 1.9)
+  await onTablet(<ReceiveView />, { story, now: 12 })
+  expect(screen.getByText(/One lot waits for the lead/)).toBeInTheDocument()
+  expect(screen.getByText(/it may have come in too warm/)).toBeInTheDocument()
+  expect(screen.queryByRole('button', { name: 'Accept, milk M-2' })).toBeNull()
+  await tapped(screen.getByRole('button', { name: 'Accept, milk M-1' }))
+  expect(screen.getByRole('dialog')).toHaveTextContent('Accept milk M-1?')
 })

@@ -50,6 +50,11 @@ export const decideMessages = {
   rawPart: 'A raw part',
   enteredForAfterReading: '{what}, entered for {time}, after a reading: what was read before was without it.',
   itWasInAlready: 'It was in already',
+  takeLot: 'Accept',
+  sendLotBack: 'Refuse',
+  takeLotTitle: 'Accept {what}?',
+  sendLotBackTitle: 'Refuse {what}?',
+  whyOfLot: 'Why, in writing',
   fromFirst: '{what} was in from the first?',
   howKnownWithEarlier: 'How that is known. With it the earlier readings count as of the whole pot.',
 } as const

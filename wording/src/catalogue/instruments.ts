@@ -24,7 +24,8 @@ export const instrumentsMessages = {
   now: 'now',
   inAWeek: 'in 1 week',
   lookAt: 'Look at what it read',
-  lookAtBatches: '{count, plural, =1 {Look at one batch} other {Look at {count} batches}}',
+  lookAtBatches:
+    '{count, plural, =1 {Look at what it read: one in doubt} other {Look at what it read: {count} in doubt}}',
   failedAt: 'failed {time}, proves nothing',
   checkAgain: 'Check it again',
   allLookedAt: 'everything it read is decided',

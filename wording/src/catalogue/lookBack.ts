@@ -44,6 +44,8 @@ export const lookBackMessages = {
   itemsTitle: 'Held, and read with it',
   readAgain: 'Read it again with another instrument.',
   lotsTitle: 'Came in by its reading',
+  lotsWait:
+    'With its error the wrong way these came in too warm. Nothing of them, and nothing made of them, may be used until they are decided.',
   lotReceivedAt: 'received {time}',
   decidedMark: 'decided',
   theBatch: 'batch {code}',

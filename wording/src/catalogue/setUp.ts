@@ -15,6 +15,7 @@ export const setUpMessages = {
   leadIsWho: 'Who decides and signs here. The others are added afterwards.',
   whoIsLead: 'Who is the food-safety lead?',
   zone: 'Time zone',
+  zoneStays: 'It cannot be changed later: it says on which day things were made, and when they are discarded.',
   rules: 'Rules that your inspector uses',
   chooseRules: 'Choose the rules that your inspector uses.',
   rulesSecond:

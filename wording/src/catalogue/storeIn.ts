@@ -82,9 +82,9 @@ export const storeInMessages = {
   latestFirst: 'the latest first',
   cameUseByCalled:
     '{supplier}, came {day}{hasUseBy, select, true {, use by {day2}} other {}}. {hasRecall, select, true {Called back.} other {{mayGoIn, select, true {} other {{waits, select, true {Held.} other {Sent back.}}}}}}',
-  accept: 'Accept',
-  refuse: 'Refuse',
-  whyWriting: 'Why, in writing',
+  lotProbeFailed:
+    'The probe that read it failed a check after that: it may have come in too warm. Look at it, and read it with another.',
+  lotProbeFell: 'The probe that read it had fallen, and nobody had checked it since. Read it with another.',
   looking: 'Looking …',
   lineage: 'Lineage',
   drillFoundNothingHeld: 'Drill: {items} found. Nothing is held, and the lot may go on being used.',

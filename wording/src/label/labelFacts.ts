@@ -10,6 +10,7 @@ import {
 import { levelDegrees, type Reader } from '../figures'
 import { advisory, alcoholNote, fruitNote } from '../guideWords'
 import { ingredientsNote, mayContainNote } from '../toolWords'
+import { initialsAmong, type Named } from './initials'
 
 /** What stands on a label beside the item itself. */
 export interface LabelFacts {
@@ -47,14 +48,14 @@ export interface Printed {
   reader: Reader
 }
 
-/** What stands on the label of an item. @param madeBy name of who made it */
-export function labelFactsOf(item: ItemState, madeBy: string, printed: Printed): LabelFacts {
+/** What stands on the label of an item. @param people all who ever worked there */
+export function labelFactsOf(item: ItemState, people: readonly Named[], printed: Printed): LabelFacts {
   const { origin, kitchen, place, forSale, limits, now, reader } = printed
   const every = forSale && labellingOf(limits.ruleSet.key).packed.says === 'every ingredient'
   return {
     item,
     address: `${origin}/store/item/${item.id}`,
-    initials: initialsOf(madeBy),
+    initials: initialsAmong(people, item.madeBy),
     kitchen: [kitchen, place].filter(Boolean).join(', '),
     storage: storageWords(itemLevel(item, limits, dayOf(now, reader.zone)), reader),
     advisory: advisory(reader),
@@ -69,11 +70,4 @@ export function labelFactsOf(item: ItemState, madeBy: string, printed: Printed):
 /** How cold it is kept, for the label. */
 export function storageWords(level: Level | null, reader: Reader): string {
   return level === null ? 'keep dry' : `keep at ${levelDegrees(level, reader)}${reader.scale} or under`
-}
-
-function initialsOf(name: string): string {
-  return name
-    .split(/\s+/)
-    .map((part) => part[0] ?? '')
-    .join('')
 }

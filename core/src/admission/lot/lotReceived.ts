@@ -16,7 +16,7 @@ import { limitsAt } from '../../rules/limitSet'
 import { limitsIn } from '../guard/limitsIn'
 import { permitted } from '../../rules/practice'
 import { packageOf } from '../../judgement/dates/ofPackage'
-import { isAllowed, receivingOf } from '../../judgement/keeping/receiving'
+import { isAllowed, receivingLevel, receivingOf } from '../../judgement/keeping/receiving'
 import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { parseMeasure, parseSpot } from '../guard/parseStore'
 import { parseCondition } from '../making/partUsed'
@@ -120,9 +120,11 @@ export const lotReceived: KindOf<'lot-received'> = {
   derive({ at, kitchen, body }, read, world) {
     const limits = limitsNow(world, read, at)
     const own = body.own && { own: ourFood(body.own.key, read('kitchen', kitchen)?.ingredients ?? [])! }
+    const { received } = { ...body, ...backedIn(body, at, read) }
+    const atMost = limits && (receivingLevel(body, limits, dayOf(at, world.zone))?.celsius ?? null)
     return {
       ...own,
-      ...backedIn(body, at, read),
+      ...(received && limits ? { received: { ...received, atMost } } : backedIn(body, at, read)),
       ...(limits && body.held
         ? { held: { ...body.held, ...packageOf({ ...body, ...own }, limits, dayOf(at, world.zone), at) } }
         : {}),
@@ -187,7 +189,8 @@ function parsePasteurized(field: Field): NonNullable<LotReceived['pasteurized']>
 }
 
 function parseReceived(field: Field): NonNullable<LotReceived['received']> {
-  const { typed, instrument, readBy } = object(field, ['typed', 'instrument', 'readBy'])
+  // What it was held to needs no parsing: only what core finds is folded.
+  const { typed, instrument, readBy } = object(field, ['typed', 'instrument', 'readBy', 'atMost'])
   return {
     typed: typedTemperature(typed),
     instrument: instrument.value === null ? null : id(instrument),

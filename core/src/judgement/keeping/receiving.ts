@@ -86,7 +86,8 @@ export function isAllowed(given: ReceivingVerdict, { verdict }: Receiving): bool
 
 const STRICT: ReceivingVerdict[] = ['accept', 'hold', 'refuse']
 
-function receivingLevel(lot: Arriving, limits: LimitSet, day: Day): Level | null {
+/** How warm a lot may come in under limits on a day; null: it needs no cold. */
+export function receivingLevel(lot: Arriving, limits: LimitSet, day: Day): Level | null {
   const food = lot.ingredient === null ? null : catalogue[lot.ingredient]
   if (food && !food.needsCold) return null
   if (lot.form === 'shell') return shellEggLevel(limits, day)
