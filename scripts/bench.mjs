@@ -10,6 +10,7 @@ import { benchFullLine, benchWeb } from './webBench.mjs'
 import { ensureBuilt, ensureInstalled } from './install.mjs'
 import { openCluster } from './postgres.mjs'
 import { output, ROOT, run, tell } from './run.mjs'
+import { SMALL } from './server.mjs'
 
 async function bench() {
   await ensureInstalled()
@@ -33,11 +34,13 @@ async function bench() {
     process.exitCode = await run(process.execPath, ['benchmarks/dist/proof.js'])
     return
   }
-  // `npm run bench -- packet` measures how the packet of a year is made while others log; LT_BENCH_BATCHES for a smaller year.
+  // `npm run bench -- packet` measures how the packet of a year is made while others log; LT_BENCH_BATCHES for fewer,
+  // LT_BENCH_DAYS for as many a day in a shorter time.
   if (process.argv.includes('packet')) {
     const folder = mkdtempSync(join(tmpdir(), 'lt-packets-'))
     process.exitCode = await overDatabase(
-      (env) => run(process.execPath, ['benchmarks/dist/packets.js'], { env: { ...env, LT_DATA_FOLDER: folder } }),
+      (env) =>
+        run(process.execPath, ['benchmarks/dist/packets.js'], { env: { ...SMALL, ...env, LT_DATA_FOLDER: folder } }),
       ['--empty'],
     )
     rmSync(folder, { recursive: true, force: true })

@@ -5,6 +5,7 @@ import { join, resolve } from 'node:path'
 import { ensureBuilt, ensureInstalled, LIBRARIES } from './install.mjs'
 import { openCluster } from './postgres.mjs'
 import { ROOT, run, tell, Told } from './run.mjs'
+import { spawnServer } from './server.mjs'
 
 async function dev() {
   await ensureInstalled()
@@ -35,11 +36,7 @@ async function dev() {
   let server = null
   const serve = () => {
     server?.kill('SIGTERM')
-    server = spawn(process.execPath, ['server/dist/main.js'], {
-      cwd: ROOT,
-      env,
-      stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
-    })
+    server = spawnServer(env)
   }
   serve()
   let timer = null

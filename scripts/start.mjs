@@ -8,6 +8,7 @@ import { ensureBuilt, ensureInstalled } from './install.mjs'
 import { openCluster } from './postgres.mjs'
 import { requireDemoOrName } from './resetDemo.mjs'
 import { ROOT, run, tell, Told } from './run.mjs'
+import { spawnServer } from './server.mjs'
 import { startOptions } from './startOptions.mjs'
 
 async function start() {
@@ -75,12 +76,7 @@ async function prepare(env, { empty, reset }, database) {
 }
 
 function serve(env, { tls, port }, database, addresses) {
-  const server = spawn(process.execPath, ['server/dist/main.js'], {
-    cwd: ROOT,
-    env,
-    stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
-    detached: true,
-  })
+  const server = spawnServer(env, { detached: true })
   server.on('message', () => {
     console.log(`\nLogged Thermal is at ${addresses.join('  or  ')}   (Ctrl-C stops it)`)
     if (tls) console.log(`A tablet installs its certificate once, from ${http(env.LT_ADDRESS, port + 1)}`)

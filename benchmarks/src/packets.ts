@@ -12,6 +12,8 @@ import { cooked, multiplied } from './manyBatches'
 
 /** Batches of a year of a busy kitchen. */
 const BATCHES = Number(process.env.LT_BENCH_BATCHES ?? 20_000)
+/** Over so many days: fewer make as busy a kitchen of fewer batches. */
+const DAYS = Number(process.env.LT_BENCH_DAYS ?? 364)
 /** Memory of the whole server, its threads included, MB; how long its loop is held up, ms. */
 const MOST_MB = 512
 const MOST_DELAY_MS = 50
@@ -42,7 +44,7 @@ async function packetBenchmarks(): Promise<void> {
   const post = (claims: unknown[]) => ask('POST', '/api/entries', { sentAt: Date.now(), entries: claims }, cook.cookie)
   const batch = await cooked(kitchen, device, post)
   const orm = await MikroORM.init(ormConfig(config.databaseUrl))
-  const many = { batches: BATCHES, apart: Math.floor((364 * DAY) / BATCHES) }
+  const many = { batches: BATCHES, apart: Math.floor((DAYS * DAY) / BATCHES) }
   await multiplied(new KitchenScope(orm.em.fork()), kitchen.kitchenId, batch, many)
   await orm.close()
   // Rows of the Log are made once, whoever asks first.

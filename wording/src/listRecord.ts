@@ -47,6 +47,8 @@ export interface AirLine {
   list: 'air'
   unit: string
   typed: Typed
+  /** Code of what read it; null: the unit's own display, which is not registered. */
+  instrument: string | null
 }
 
 /** A lot came in, was decided upon, or called back. */
@@ -126,7 +128,7 @@ function cellsOf(line: ListLine, reader: Reader): string[] {
       return [line.instrument, say(reader, line.passed ? 'passed' : 'failed', { error })]
     }
     case 'air':
-      return [line.unit, degrees(line.typed)]
+      return [line.unit, [degrees(line.typed), ...(line.instrument === null ? [] : [line.instrument])].join(', ')]
     case 'lots':
       return [lotWords(line, reader), takenWords(line, reader), line.into.join(', ')]
     case 'labels':

@@ -1,10 +1,16 @@
 import fc from 'fast-check'
+import { HOUR } from '../ground/instant'
+import { airSpans } from '../judgement/warmth/air'
+import { coldLevel } from '../recipe/checks/unitKind'
+import type { Look } from '../state/unit'
+import { limitsFrom } from '../test/story'
+import { columnsOf } from './projection'
 import { courseOf } from '../judgement/keeping/course'
 import { lookBack } from '../judgement/batch/lookBack'
 import { inheritedOf } from '../state/newItem'
 import { at } from '../test/traces'
 import { mayGoIn, waitsFor } from '../state/lot'
-import { idOf, type KitchenStory, LEAD, PROBE } from '../test/kitchenStory'
+import { FRIDGE, idOf, type KitchenStory, LEAD, PROBE } from '../test/kitchenStory'
 import { OTHER_PROBE, kitchen, check, due, inIce, WEEKLY } from '../test/probeStory'
 
 /** What a probe takes back when it fails. Minutes are after ten. */
@@ -218,5 +224,65 @@ describe('a lot that a failed probe read at the door', () => {
     const story = received(0.5, PROBE, { everyDays: 7, overdue: 'proves nothing' })
     story.enter('instrument-due', PROBE, -35, { why: 'dropped' }, { after: 40 })
     expect(waitsFor(lot(story))).toBe('probe fell')
+  })
+})
+
+describe('the air of a unit that a failed probe read', () => {
+  /** Put away cold, and the air read every four hours by one probe, and before that by the display. */
+  const watched = (celsius = 3) => {
+    const story = kitchen()
+    check(story, -40, 0)
+    const batch = story.made('pot')
+    const item = story.putAway(batch, 250)
+    story.air(251, 3)
+    const look = (minutes: number, by = PROBE) =>
+      story.enter('unit-read', FRIDGE, minutes, { typed: { value: celsius, unit: 'C' }, instrument: by, noted: null })
+    const looks = [500, 740, 980, 1220, 1460].map((minutes) => look(minutes))
+    story.air(1700, 3)
+    return { story, item, looks }
+  }
+  const airs = (story: KitchenStory) => story.kitchen.read('unit', FRIDGE)!.airs
+  const exposed = (story: KitchenStory, item: string, minutes: number) => story.kitchen.item(item, at(minutes)).exposure
+
+  it('is a word from then on: unread for that time, until the lead lets it count', () => {
+    const { story, item, looks } = watched()
+    expect(exposed(story, item, 1705).likely).toBe(0)
+    check(story, 1710, -2)
+    expect(airs(story).map(({ doubt }) => doubt ?? null)).toEqual([null, ...looks.map(() => 'failed'), null])
+    expect(exposed(story, item, 1715).most).toBeGreaterThan(exposed(story, item, 1715).least)
+    const entries = looks.map((entry) => ({ type: 'unit' as const, id: FRIDGE, entry }))
+    story.enter('entries-accepted', story.kitchen.id, 1720, { entries, reason: 'the logger agrees' }, { by: LEAD })
+    expect(airs(story).every(({ doubt }) => doubt === undefined)).toBe(true)
+    expect(exposed(story, item, 1725)).toEqual(exposed(watched().story, watched().item, 1725))
+  })
+
+  it('is judged alike by what is kept of it beside its state, also what was told too late', () => {
+    const { story } = watched()
+    story.air(1600, 3, { after: 300 })
+    check(story, 1910, -2)
+    const unit = story.kitchen.read('unit', FRIDGE)!
+    const level = coldLevel(limitsFrom('us-food-code-2022'), '2027-03-04')!
+    const spans = (looks: { airs: readonly Look[] }) => airSpans(looks, level, at(250), at(1900), 12 * HOUR)
+    expect(spans({ airs: columnsOf('unit', unit, 'UTC').airs as Look[] })).toEqual(spans(unit))
+    expect(spans(unit).some(({ air }) => air === 'unsure')).toBe(true)
+  })
+
+  it('still says that it was warm', () => {
+    const { story, item } = watched(9)
+    const before = exposed(story, item, 1705)
+    expect(before.most).toBeGreaterThan(0)
+    check(story, 1710, -2)
+    expect(exposed(story, item, 1710).most).toBeGreaterThanOrEqual(before.most)
+    expect(exposed(story, item, 1710).likely).toBeGreaterThanOrEqual(before.likely)
+  })
+
+  it('is read less what the last check showed, and never by what is gone or reads no air', () => {
+    const story = kitchen()
+    check(story, -40, 0.8)
+    const look = (instrument: string) => ({ typed: { value: 5, unit: 'C' as const }, instrument, noted: null })
+    story.enter('unit-read', FRIDGE, 10, look(PROBE))
+    expect(airs(story).at(-1)!.celsius).toBeCloseTo(4.2)
+    story.enter('instrument-gone', PROBE, 20, { how: 'retired', reason: 'it is bent' }, { by: LEAD })
+    expect(story.post('unit-read', FRIDGE, 30, look(PROBE)).posted).toMatchObject({ code: 'instrument gone' })
   })
 })

@@ -46,7 +46,7 @@ export function columnsOf(type: SubjectType, state: States[SubjectType], zone: s
       return { barred: ownBarOfLot(state as States['lot']) }
     case 'unit': {
       const unit = state as States['unit']
-      return { card: unitCard(unit), airs: unit.airs.map(({ at, celsius, noted }): Look => ({ at, celsius, noted })) }
+      return { card: unitCard(unit), airs: unit.airs.map(lookOf) }
     }
     default:
       return {}
@@ -59,4 +59,9 @@ export function parentsOf(type: SubjectType, state: States[SubjectType] | null):
   if (state === null) return []
   if (type === 'item') return parentsOfItem(state as States['item'])
   return type === 'batch' ? parentsOfBatch(state as States['batch']) : []
+}
+
+/** What it is judged by, without who looked: a look that proves nothing stays one. */
+function lookOf({ at, celsius, noted, late, doubt }: Look): Look {
+  return { at, celsius, noted, ...(late ? { late } : {}), ...(doubt ? { doubt } : {}) }
 }

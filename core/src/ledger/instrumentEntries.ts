@@ -7,6 +7,9 @@ export const INSTRUMENT_KINDS = ['probe', 'surface', 'infrared', 'logger', 'disp
 /** probe: goes into the food. surface: lies on it. logger: stays in a unit. display: built into one. ph: a pH meter. */
 export type InstrumentKind = (typeof INSTRUMENT_KINDS)[number]
 
+/** What can tell how warm air is: a gun tells a wall's, and a pH meter nothing. */
+export const READS_AIR: readonly InstrumentKind[] = ['probe', 'logger', 'display']
+
 /**
  * How the house has an instrument checked: every so many days, and what its readings are worth while a check is overdue.
  * 'not asked': registered before checks were asked for; its readings count as they did then.

@@ -29,8 +29,10 @@ export interface ColdUnit {
 /** What a unit's air was: read off its display, or by a probe that stays in it. */
 export interface UnitReading {
   typed: Typed
-  /** null: its own display. */
+  /** null: its own display, which is not registered. */
   instrument: Id | null
+  /** What stood behind that instrument, as core knew it. */
+  readBy?: ReadBy
   /** Why the air is not what the food is. */
   noted: 'door open' | 'defrost' | null
 }

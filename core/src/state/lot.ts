@@ -41,7 +41,7 @@ type LotDoubt = 'probe failed' | 'probe fell'
  * Why it may have come in too warm after all: read wrong by the error that was found, the unfavourable way, or by a probe
  * that had fallen, whose error nobody knows. null: nothing is against it, or the lead has decided since.
  */
-function doubtOf({ received, receivedAt, fails, decided }: LotState): LotDoubt | null {
+export function doubtOf({ received, receivedAt, fails, decided }: LotState): LotDoubt | null {
   if (!received || received.atMost === null) return null
   const { atMost } = received
   for (const fail of fails) {

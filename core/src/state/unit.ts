@@ -2,7 +2,10 @@ import { enteredAt, isEntryLate, type Known } from '../ledger/late'
 import { type Instant, DAY } from '../ground/instant'
 import type { Id } from '../ledger/subject'
 import type { ColdUnit, UnitReading } from '../ledger/storeEntries'
-import { celsiusOf, type Typed } from '../ground/temperature'
+import type { Typed } from '../ground/temperature'
+import { failureOf, type FailedProbe } from './backing'
+import type { Fact } from './fact'
+import { celsiusRead } from './reading'
 
 /** What a look at a unit's air said. */
 export interface Look {
@@ -11,6 +14,8 @@ export interface Look {
   noted: UnitReading['noted']
   /** Known too late: it can say that the unit was warm, not that it was cold. */
   late?: true
+  /** Its instrument is in doubt: the same. */
+  doubt?: 'failed' | 'lapsed'
 }
 
 /** One look at a unit's air, as it was entered. */
@@ -18,6 +23,8 @@ export interface AirReading extends Look {
   entry: Id
   by: Id
   typed: Typed
+  /** null: its own display, which is not registered. */
+  instrument: Id | null
   /** When it was entered, as far as the server can tell. */
   enteredAt: Instant
 }
@@ -45,10 +52,23 @@ export function lastAir({ airs }: Pick<UnitState, 'airs'>): AirReading | null {
 }
 
 /** One more look at its air, kept for two months. */
-export function withAir(state: UnitState, told: Known, typed: Typed, noted: UnitReading['noted']): UnitState {
+export function withAir(state: UnitState, told: Known, read: UnitReading): UnitState {
   const { id: entry, at, by } = told.claim
+  const { typed, instrument, noted } = read
   const late = isEntryLate(told, at) ? { late: true as const } : {}
-  const air = { entry, at, by, typed, noted, enteredAt: enteredAt(told), ...late, celsius: celsiusOf(typed) }
+  const celsius = celsiusRead(read)
+  const air = {
+    entry,
+    at,
+    by,
+    typed,
+    instrument,
+    noted,
+    enteredAt: enteredAt(told),
+    ...late,
+    ...doubted(read),
+    celsius,
+  }
   const last = state.airs.at(-1)
   const airs = [...state.airs, air]
   if (last && last.at > air.at) airs.sort((a, b) => a.at - b.at)
@@ -57,6 +77,24 @@ export function withAir(state: UnitState, told: Known, typed: Typed, noted: Unit
 }
 
 /** The same look once the lead has let it count. */
-export function acceptedAir({ late: _late, ...air }: AirReading): AirReading {
+export function acceptedAir({ late: _late, doubt: _doubt, ...air }: AirReading): AirReading {
   return air
+}
+
+/** What was read by an instrument that is found wrong is a word from then on, until the lead lets it count. */
+export function withDoubt(state: UnitState, failed: Fact<FailedProbe>): UnitState {
+  const { due } = failed.value
+  // What was never checked says as much as a display that nobody registered.
+  if (due === 'unchecked') return state
+  const isDoubted = ({ at, instrument }: AirReading) =>
+    failureOf({ at, value: { instrument: instrument ?? null }, accepted: null }, [failed]) !== null
+  return {
+    ...state,
+    airs: state.airs.map((air) => (isDoubted(air) ? { ...air, doubt: due ?? 'failed' } : air)),
+  }
+}
+
+function doubted({ readBy }: UnitReading): Pick<Look, 'doubt'> {
+  const backing = readBy?.backing
+  return backing === 'failed' || backing === 'lapsed' ? { doubt: backing } : {}
 }

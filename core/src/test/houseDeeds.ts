@@ -16,7 +16,8 @@ import { at } from './traces'
 
 const look = (a: number) => ({
   typed: { value: Math.round((2 + a * 8) * 10) / 10, unit: 'C' as const },
-  instrument: null,
+  // By its own display, or by the probe that is checked now and then.
+  instrument: Math.round(a * 100) % 2 ? PROBE : null,
   noted: null,
 })
 

@@ -81,6 +81,7 @@ export function unitOf(looks: readonly [minutes: number, celsius: number][], mor
     enteredAt: at(minutes),
     typed: { value: celsius, unit: 'C' as const },
     celsius,
+    instrument: null,
     noted: null,
   }))
   return {

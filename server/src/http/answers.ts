@@ -214,6 +214,7 @@ export interface LookBackAnswer {
   batches: LookedBackBatch[]
   items: LookedBackItem[]
   lots: LookedBackLot[]
+  units: LookedBackUnit[]
 }
 
 export interface LookedBackBatch extends LookedBack {
@@ -246,6 +247,13 @@ export interface LookedBackLot {
   waits: boolean
   /** What is held of it. */
   item: Id | null
+}
+
+/** A unit whose air it read: those looks prove nothing until the lead lets them count. */
+export interface LookedBackUnit {
+  id: Id
+  name: string
+  doubted: Id[]
 }
 
 export interface ItemAnswer {

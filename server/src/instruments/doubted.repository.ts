@@ -9,16 +9,17 @@ export interface Doubted {
   batchIds: Id[]
   items: string
   lots: string
+  units: string
 }
 
-const NOTHING: Doubted = { batches: '[]', batchIds: [], items: '[]', lots: '[]' }
+const NOTHING: Doubted = { batches: '[]', batchIds: [], items: '[]', lots: '[]', units: '[]' }
 
 @Injectable()
 export class DoubtedRepository {
   /** What the entry of a failed check changes beside its instrument; nothing for no check. */
   async by(em: EntityManager, kitchenId: Id, check: Id | null): Promise<Doubted> {
     if (check === null) return NOTHING
-    const of = async (table: 'batch' | 'item' | 'lot') =>
+    const of = async (table: 'batch' | 'item' | 'lot' | 'unit') =>
       query<{ id: Id; state: string }>(em, {
         sql: `select t.id, t.state::text as state from entry e
             join entry_subject s on s.kitchen_id = e.kitchen_id and s.seq = e.seq
@@ -26,13 +27,14 @@ export class DoubtedRepository {
           where e.kitchen_id = ? and e.id = ? order by t.id`,
         params: [kitchenId, check],
       })
-    const [batches, items, lots] = [await of('batch'), await of('item'), await of('lot')]
+    const [batches, items, lots, units] = [await of('batch'), await of('item'), await of('lot'), await of('unit')]
     const listed = (rows: { state: string }[]) => `[${rows.map(({ state }) => state).join()}]`
     return {
       batches: listed(batches),
       batchIds: batches.map(({ id }) => id),
       items: listed(items),
       lots: listed(lots),
+      units: listed(units),
     }
   }
 

@@ -50,10 +50,19 @@ export class InstrumentsController {
       const states = await this.doubted.by(em, kitchenId, failed?.entry ?? null)
       return { zone, failed, ...states, left: await this.doubted.leftOf(em, kitchenId, states.batchIds) }
     })
-    const { zone, failed, batches, items, lots, left } = found
-    if (!failed) return { now, check: null, batches: [], items: [], lots: [] }
+    const { zone, failed, batches, items, lots, units, left } = found
+    if (!failed) return { now, check: null, batches: [], items: [], lots: [], units: [] }
     const check = failed.entry
-    const judged = await this.workers.run(WORK, 'lookedBack', { check, batches, items, lots, zone, now })
+    const judged = await this.workers.run(WORK, 'lookedBack', {
+      check,
+      instrument: id,
+      batches,
+      items,
+      lots,
+      units,
+      zone,
+      now,
+    })
     return { ...judged, now, check: failed, batches: judged.batches.map((each) => ({ ...each, items: left(each.id) })) }
   }
 }

@@ -148,6 +148,21 @@ it('lists a lot that came in by a probe which failed after, the worst first, and
   expect(await enter([eaten(near.held)])).toMatchObject([{ outcome: 'accepted' }])
 })
 
+it('lists a unit whose air it read, until the lead lets those looks count', async () => {
+  const p8 = await registered('P8')
+  await check(p8, 0)
+  const unit = storeOf(kitchen).unit('Walk-in 1')
+  const body = { typed: { value: 3, unit: 'C' as const }, instrument: p8, noted: null }
+  const look = kitchen.claim('unit-read', unit, body)
+  expect(await enter([look])).toMatchObject([{ outcome: 'accepted' }])
+  await check(p8, -2)
+  expect((await lookBack(p8)).units).toEqual([{ id: unit, name: 'Walk-in 1', doubted: [look.id] }])
+  const entries = [{ type: 'unit' as const, id: unit, entry: look.id }]
+  const accept = kitchen.claim('entries-accepted', kitchen.kitchenId, { entries, reason: 'two saw it' }, lead())
+  expect(await enter([accept], signed())).toMatchObject([{ outcome: 'accepted' }])
+  expect((await lookBack(p8)).units).toEqual([])
+})
+
 it('answers nothing of an instrument of another kitchen, and takes no check that is none', async () => {
   const other = await openKitchen()
   const theirs = other.starter.probe.id

@@ -8,16 +8,19 @@ import {
   type Instant,
   type ItemState,
   type LotState,
+  type UnitState,
 } from '@logged-thermal/core'
-import type { LookedBackBatch, LookedBackItem, LookedBackLot } from '../http/answers'
+import type { LookedBackBatch, LookedBackItem, LookedBackLot, LookedBackUnit } from '../http/answers'
 
 interface Asked {
-  /** The entry of the failed check. */
+  /** The entry of the failed check, and of what it is. */
   check: Id
+  instrument: Id
   /** Lists of states as JSON: the thread that serves need not read them. */
   batches: string
   items: string
   lots: string
+  units: string
   zone: string
   now: Instant
 }
@@ -26,10 +29,11 @@ export interface LookedBackAt {
   batches: Omit<LookedBackBatch, 'items'>[]
   items: LookedBackItem[]
   lots: LookedBackLot[]
+  units: LookedBackUnit[]
 }
 
 /** What a failed check throws doubt on, judged again with its error both ways: the most serious first. */
-export function lookedBack({ check, batches, items, lots, zone, now }: Asked): LookedBackAt {
+export function lookedBack({ check, instrument, batches, items, lots, units, zone, now }: Asked): LookedBackAt {
   return {
     batches: (JSON.parse(batches) as BatchState[])
       .map((batch) => {
@@ -62,5 +66,9 @@ export function lookedBack({ check, batches, items, lots, zone, now }: Asked): L
         }
       })
       .sort((a, b) => Number(b.waits) - Number(a.waits) || a.receivedAt - b.receivedAt),
+    units: (JSON.parse(units) as UnitState[]).flatMap(({ id, name, airs }) => {
+      const doubted = airs.filter((air) => air.doubt && air.instrument === instrument).map(({ entry }) => entry)
+      return doubted.length > 0 ? [{ id, name, doubted }] : []
+    }),
   }
 }

@@ -13,6 +13,7 @@ import {
   type Id,
   type ProofLine,
 } from '@logged-thermal/core'
+import { LISTS } from '@logged-thermal/wording'
 import { clock } from '../clock/clock'
 import { KitchenScope } from '../database/kitchenScope'
 import { StatesRepository } from '../ledger/states.repository'
@@ -21,7 +22,7 @@ import { Proofs } from '../proof/proofs.service'
 import { ListFacts } from '../records/lists/listFacts'
 import { RecordFacts } from '../records/recordFacts'
 import type { RecordsAsked } from '../records/records.work'
-import { Workers, type Work } from '../workers/workers.service'
+import { BackgroundWorker, type Work } from '../workers/workers.service'
 import { PacketFacts } from './packetFacts'
 import { PacketFile } from './packetFile'
 import type { Summed } from './pdf/cover'
@@ -40,7 +41,10 @@ const SCHEMAS = ['record.schema.json', 'list.schema.json'].map((name) => ({
 const FIRST = ['cover.pdf', 'check.html', 'equipment.pdf', 'plans.pdf', 'lots.pdf', 'matters.pdf', 'labels.pdf']
 
 /** As many batches are drawn at a time, however many began on a day. */
-const AT_ONCE = 60
+const AT_ONCE = 30
+
+/** As many lines of a list are drawn at a time. */
+export const LINES_AT_ONCE = 2000
 
 /** Told after each piece. Gives false where it was cancelled. */
 export type OnPiece = (done: number, of: number) => Promise<boolean>
@@ -56,7 +60,7 @@ export class PacketMaker {
     private readonly facts: PacketFacts,
     private readonly lists: ListFacts,
     private readonly states: StatesRepository,
-    private readonly workers: Workers,
+    private readonly worker: BackgroundWorker,
   ) {}
 
   /**
@@ -109,9 +113,7 @@ export class PacketMaker {
       }
       if (!(await onPiece(i + 1, days.length + 1))) return null
     }
-    const lists = await this.scope.inKitchen(kitchen, (em) => this.facts.listed(em, kitchen, { from, to }, asked))
-    for (const { name, data } of await this.workers.run(WORK, 'listsOfPacket', { ...asked, lists }))
-      await file.add(name, data)
+    await this.addLists(file, kitchen, { from, to }, asked)
     const plans = await this.plans(kitchen, asked)
     if (plans) await file.add('plans.pdf', plans.pdf)
     const batches = begun.map(({ id }) => id)
@@ -125,11 +127,29 @@ export class PacketMaker {
       shown,
       head: asked.proved?.head ?? null,
     }
-    await file.add('cover.pdf', await this.workers.run(WORK, 'coverOfPacket', { ...asked, ...cover }))
+    await file.add('cover.pdf', await this.worker.run(WORK, 'coverOfPacket', { ...asked, ...cover }))
     for (const { name, path } of SCHEMAS) await file.add(name, await readFile(path))
     if (checker !== null && existsSync(checker)) await file.add('check.html', await readFile(checker))
     if (!(await onPiece(days.length + 1, days.length + 1))) return null
     return file.packed(FIRST)
+  }
+
+  /** So many lines of each list are drawn at a time, however long they are. */
+  private async addLists(
+    file: PacketFile,
+    kitchen: Id,
+    period: { from: number; to: number },
+    asked: RecordsAsked,
+  ): Promise<void> {
+    const lists = await this.scope.inKitchen(kitchen, (em) => this.facts.listed(em, kitchen, period, asked))
+    const longest = Math.max(...LISTS.map((list) => lists[list].length))
+    for (let part = 0; part === 0 || part * LINES_AT_ONCE < longest; part++) {
+      const [from, to] = [part * LINES_AT_ONCE, (part + 1) * LINES_AT_ONCE]
+      const some = Object.fromEntries(LISTS.map((list) => [list, lists[list].slice(from, to)])) as typeof lists
+      const made = await this.worker.run(WORK, 'listsOfPacket', { ...asked, lists: some, part })
+      for (const { name, pdf } of made.documents) await file.add(name, pdf)
+      for (const { name, text } of made.tables) await file.append(name, text)
+    }
   }
 
   private asked(kitchen: Id, packet: Packet, head: ChainHead) {
@@ -153,11 +173,11 @@ export class PacketMaker {
       sets: await this.states.all(em, kitchen, 'limits'),
     }))
     const limits = limitsAt(sets[0]?.versions ?? [], asked.now)
-    return limits && this.workers.run(WORK, 'plansOfPacket', { ...asked, methods, limits, only: null })
+    return limits && this.worker.run(WORK, 'plansOfPacket', { ...asked, methods, limits, only: null })
   }
 
   private async beginTables(file: PacketFile): Promise<void> {
-    const heads = await this.workers.run(WORK, 'tableHeads', {})
+    const heads = await this.worker.run(WORK, 'tableHeads', {})
     await file.append('batches.csv', heads.batches)
     await file.append('readings.csv', heads.readings)
     await file.append('records.ndjson', '')
@@ -182,7 +202,7 @@ export class PacketMaker {
       const shown = at === 0 ? events : []
       const piece = { ...asked, day, batches, events: shown, names, signed }
       const name = `days/${day}${at === 0 ? '' : `-${at / AT_ONCE + 1}`}.pdf`
-      made.push({ name, ...(await this.workers.run(WORK, 'dayOfPacket', piece)) })
+      made.push({ name, ...(await this.worker.run(WORK, 'dayOfPacket', piece)) })
     }
     return made
   }

@@ -7,13 +7,15 @@ import request from 'supertest'
 import { v7 as uuid } from 'uuid'
 import { checkProof } from '@logged-thermal/checker'
 import { addDays, DAY, dayOf, judgeBatch, standingsOf, type BatchState, type Id } from '@logged-thermal/core'
-import type { BatchRecord } from '@logged-thermal/wording'
+import type { BatchRecord, ListLine } from '@logged-thermal/wording'
 import { clock } from '../clock/clock'
 import type { Answers } from '../http/answers'
 import { openKitchen, type TestKitchen } from '../test/kitchen'
+import type { RecordsAsked } from '../records/records.work'
 import { readPdf } from '../test/readPdf'
 import { PacketFile } from './packetFile'
 import { Packets } from './packets.service'
+import { listsOfPacket } from './packets.work'
 
 const folder = mkdtempSync(join(tmpdir(), 'lt-packets-'))
 let kitchen: TestKitchen
@@ -101,6 +103,43 @@ describe('the packet of a period', () => {
     for (const name of ['cover.pdf', 'equipment.pdf', `days/${today()}.pdf`])
       expect(strFromU8(files[name]!.slice(0, 5))).toBe('%PDF-')
     expect(readdirSync(join(folder, 'packets'))).toEqual([`${id}.zip`])
+  })
+
+  it('numbers what follows of a long list, and goes on in the same tables', async () => {
+    const line = (seq: number): ListLine => ({
+      seq,
+      hash: '',
+      at: clock.now(),
+      by: 'Mina Osk',
+      takenBack: false,
+      list: 'labels',
+      of: `Bay-leaf 330-${seq}`,
+      copies: 2,
+    })
+    const asked: RecordsAsked = {
+      kitchen: 'Test kitchen',
+      reader: { scale: 'C', zone: 'UTC', locale: 'en-GB', hours: 24, today: null },
+      now: clock.now(),
+      people: {},
+      instruments: {},
+      signedDays: [],
+      proved: null,
+      maker: 'Ilse Varrow',
+    }
+    const nothing = { checks: [], air: [], lots: [], labels: [], matters: [] }
+    const [first, second] = [
+      await listsOfPacket({ ...asked, lists: { ...nothing, labels: [line(1)] }, part: 0 }),
+      await listsOfPacket({ ...asked, lists: { ...nothing, labels: [line(2)] }, part: 1 }),
+    ]
+    expect(first.documents.map(({ name }) => name)).toEqual(['equipment.pdf', 'lots.pdf', 'labels.pdf', 'matters.pdf'])
+    expect(second.documents.map(({ name }) => name)).toEqual(['labels-2.pdf'])
+    const table = [first, second].flatMap(({ tables }) => tables.find(({ name }) => name === 'labels.csv')!.text)
+    expect(
+      table
+        .join('')
+        .split('\n')
+        .map((row) => row.split(',')[0]),
+    ).toEqual(['entry', '1', '2', ''])
   })
 
   it('holds a day as it is handed out by itself, which a file of its own proves', async () => {

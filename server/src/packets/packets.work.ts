@@ -25,7 +25,7 @@ import {
   type Reader,
 } from '@logged-thermal/wording'
 import { drawBatch } from '../records/pdf/batchPages'
-import { listCsv } from '../records/lists/lists.work'
+import { csvLines, listCsv } from '../records/lists/lists.work'
 import { drawList } from '../records/pdf/drawList'
 import { judged, paperOf, type BatchAsked, type RecordsAsked } from '../records/records.work'
 import { plainCells } from '../store/plainCells'
@@ -126,15 +126,21 @@ export async function coverOfPacket(asked: CoverAsked & RecordsAsked): Promise<U
   return paper.finished()
 }
 
-/** What a packet lists beside its days. */
-export type ListsAsked = RecordsAsked & { lists: Record<ListName, ListLine[]> }
+/** What a packet lists beside its days, or as much of it as is drawn at a time: `part` counts from 0. */
+export type ListsAsked = RecordsAsked & { lists: Record<ListName, ListLine[]>; part: number }
+
+export interface ListsMade {
+  documents: { name: string; pdf: Uint8Array }[]
+  /** What is added to the end of tables. */
+  tables: { name: string; text: string }[]
+}
 
 /** Lists of the period: probes and units together, the others each as a document of its own; all of them as tables. */
-export async function listsOfPacket({
-  lists,
-  ...asked
-}: ListsAsked): Promise<{ name: string; data: Uint8Array | string }[]> {
+export async function listsOfPacket({ lists, part, ...asked }: ListsAsked): Promise<ListsMade> {
   const { kitchen, reader } = asked
+  const numbered = (name: string) => `${name}${part === 0 ? '' : `-${part + 1}`}.pdf`
+  // A first part is there of every list, also of one without a line.
+  const isDrawn = (names: readonly ListName[]) => part === 0 || names.some((list) => lists[list].length > 0)
   const equipment = say(reader, 'equipment')
   const drawn = async (title: string, names: readonly ListName[]) => {
     const paper = paperOf(`${kitchen}, ${title}`, asked)
@@ -143,20 +149,18 @@ export async function listsOfPacket({
     for (const list of names) drawList(paper, list, lists[list], names.length > 1 ? 2 : 1, reader)
     return paper.finished()
   }
-  return [
-    { name: 'equipment.pdf', data: await drawn(equipment, ['checks', 'air']) },
-    ...(await Promise.all(
-      (['lots', 'labels', 'matters'] as const).map(async (list) => ({
-        name: `${list}.pdf`,
-        data: await drawn(listHead(list, reader).title, [list]),
-      })),
-    )),
-    ...LISTS.map((list) => ({ name: `${list}.csv`, data: listCsv({ list, lines: lists[list], reader }) })),
-    {
-      name: 'lists.ndjson',
-      data: LISTS.flatMap((list) => lists[list].map((line) => `${JSON.stringify(line)}\n`)).join(''),
-    },
-  ]
+  const documents: ListsMade['documents'] = []
+  if (isDrawn(['checks', 'air']))
+    documents.push({ name: numbered('equipment'), pdf: await drawn(equipment, ['checks', 'air']) })
+  for (const list of ['lots', 'labels', 'matters'] as const)
+    if (isDrawn([list]))
+      documents.push({ name: numbered(list), pdf: await drawn(listHead(list, reader).title, [list]) })
+  const tables = LISTS.map((list) => ({
+    name: `${list}.csv`,
+    text: part === 0 ? listCsv({ list, lines: lists[list], reader }) : csvLines(lists[list], reader),
+  }))
+  const records = LISTS.flatMap((list) => lists[list].map((line) => `${JSON.stringify(line)}\n`)).join('')
+  return { documents, tables: [...tables, { name: 'lists.ndjson', text: records }] }
 }
 
 /** The written plans in force, and how many they are. */

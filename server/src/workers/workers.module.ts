@@ -1,6 +1,6 @@
 import { Global, Module } from '@nestjs/common'
-import { Workers } from './workers.service'
+import { BackgroundWorker, Workers } from './workers.service'
 
 @Global()
-@Module({ providers: [Workers], exports: [Workers] })
+@Module({ providers: [Workers, BackgroundWorker], exports: [Workers, BackgroundWorker] })
 export class WorkersModule {}

@@ -20,15 +20,25 @@ const MOST_WAITING = 32
 /** Work that takes longer is given up, ms. */
 const LONGEST = 60_000
 
-/** What takes more than some milliseconds is done here: drawing, long lists, judging hundreds of batches at a time. */
-@Injectable()
-export class Workers implements OnModuleDestroy {
-  private readonly pool = new Piscina({
-    minThreads: 0,
-    maxThreads: Math.max(1, Math.min(4, availableParallelism() - 1)),
-    idleTimeout: 30_000,
-    maxQueue: MOST_WAITING,
-  })
+/** Of a thread that is to stay small: what was just made, MB. */
+const YOUNG_MB = 32
+
+/** Threads beside the server's own. */
+abstract class Threads implements OnModuleDestroy {
+  private readonly pool: Piscina
+
+  /** @param mostHeap what each may hold, MB: it ends with an error there, and the server goes on. Left out: as much as there is */
+  constructor(maxThreads: number, mostHeap?: number) {
+    this.pool = new Piscina({
+      minThreads: 0,
+      maxThreads,
+      idleTimeout: 30_000,
+      maxQueue: MOST_WAITING,
+      ...(mostHeap === undefined
+        ? {}
+        : { resourceLimits: { maxOldGenerationSizeMb: mostHeap, maxYoungGenerationSizeMb: YOUNG_MB } }),
+    })
+  }
 
   /** Runs a function of such a module. Throws a Problem with status 503 where too much waits already. */
   async run<M, N extends keyof M & string>({ file }: Work<M>, name: N, input: In<M[N]>): Promise<Out<M[N]>> {
@@ -46,6 +56,25 @@ export class Workers implements OnModuleDestroy {
     return this.pool.destroy()
   }
 }
+
+/** Somebody waits for it. What takes more than some milliseconds: drawing, long lists, judging hundreds of batches at a time. */
+@Injectable()
+export class Workers extends Threads {
+  constructor() {
+    super(Math.max(1, Math.min(4, availableParallelism() - 1)))
+  }
+}
+
+/** Nobody waits for it: one thread of its own, so that nobody waits behind it either, and the server stays small meanwhile. */
+@Injectable()
+export class BackgroundWorker extends Threads {
+  constructor() {
+    super(1, MOST_HEAP_MB)
+  }
+}
+
+/** Thirty batches as records, or 2,000 lines of a list, is drawn in less, MB. */
+const MOST_HEAP_MB = 128
 
 /** Threads run what is built, also where the tests run its source. */
 function compiled(file: string): string {

@@ -109,6 +109,7 @@ export interface LookBackAnswer {
   batches: LookedBackBatch[]
   items: { id: Id; code: string; name: string; doubted: Id[]; decided: boolean }[]
   lots: { id: Id; code: string; name: string; receivedAt: number; decided: boolean; waits: boolean; item: Id | null }[]
+  units: { id: Id; name: string; doubted: Id[] }[]
 }
 
 export interface LookedBackBatch extends LookedBack {

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { lookBackMessages } from '@logged-thermal/wording'
-import type { LookedBackBatch } from '../app/api'
+import type { Accepted } from '@logged-thermal/core'
 import { Field } from '../kit/Field'
 import { Key } from '../kit/Key'
 import { Sheet } from '../kit/Sheet'
@@ -10,16 +10,19 @@ import styles from './lookBack.module.css'
 
 const say = speaks(lookBackMessages)
 
+interface Props {
+  /** What it is of, in words. */
+  what: string
+  entries: Accepted[]
+  onClose: () => void
+}
+
 /** The lead lets what a failed instrument read count again, batch by batch or all that holds either way, with a reason. */
-export function AcceptReadings({ batches, onClose }: { batches: readonly LookedBackBatch[]; onClose: () => void }) {
+export function AcceptReadings({ what, entries, onClose }: Props) {
   const [reason, setReason] = useState('')
   const [tried, setTried] = useState(false)
   const [signing, setSigning] = useState(false)
   const told = reason.trim()
-  const [only] = batches
-  const what =
-    batches.length === 1 ? say('theBatch', { code: only!.code }) : say('theBatches', { count: batches.length })
-  const entries = batches.flatMap(({ id, doubted }) => doubted.map((entry) => ({ type: 'batch' as const, id, entry })))
   return (
     <Sheet open onClose={onClose} title={say('letCountTitle', { what })}>
       {signing ? (

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
-import type { Id, InstrumentCheck, InstrumentState } from '@logged-thermal/core'
+import type { Accepted, Id, InstrumentCheck, InstrumentState } from '@logged-thermal/core'
 import { clock, difference, lookBackMessages, type Reader } from '@logged-thermal/wording'
 import { sentenceOf, useLookBackQuery, type LookBackAnswer, type LookedBackBatch } from '../app/api'
 import { useHand, useLine } from '../app/kitchen'
@@ -65,8 +65,14 @@ function Found({ line, instrument, data, check, reader }: FoundProps) {
   const { open } = useHand(line)
   const navigate = useNavigate()
   const [deciding, setDeciding] = useState<Id | null>(null)
-  const [accepting, setAccepting] = useState<readonly LookedBackBatch[] | null>(null)
+  const [accepting, setAccepting] = useState<{ what: string; entries: Accepted[] } | null>(null)
   const why = shutUnless(open)
+  const accept = (batches: readonly LookedBackBatch[]) => {
+    const [only] = batches
+    const what =
+      batches.length === 1 ? say('theBatch', { code: only!.code }) : say('theBatches', { count: batches.length })
+    setAccepting({ what, entries: batches.flatMap(({ id, doubted }) => entriesOf('batch', id, doubted)) })
+  }
   const wrongWay = difference(check.error, reader)
   const holding = data.batches.filter(({ risk, decidedAt }) => risk === 'holds' && decidedAt === null)
   const running = new Set(line.batches.map((batch) => batch.id))
@@ -89,11 +95,16 @@ function Found({ line, instrument, data, check, reader }: FoundProps) {
               {...{ batch, line, reader, why }}
               isRunning={running.has(batch.id)}
               onDecide={() => (running.has(batch.id) ? void navigate(`/bench/${batch.id}`) : setDeciding(batch.id))}
-              onAccept={() => setAccepting([batch])}
+              onAccept={() => accept([batch])}
             />
           ))}
         <Holding batches={holding} />
         <Others {...{ data, reader, why }} />
+        <Units
+          units={data.units}
+          why={why}
+          onAccept={({ id, name, doubted }) => setAccepting({ what: name, entries: entriesOf('unit', id, doubted) })}
+        />
       </div>
       <footer className={styles.foot}>
         <p>
@@ -103,7 +114,7 @@ function Found({ line, instrument, data, check, reader }: FoundProps) {
           {say('leftIsBarred')}
         </p>
         {holding.length > 0 && (
-          <Key look="primary" why={why} onClick={() => setAccepting(holding)}>
+          <Key look="primary" why={why} onClick={() => accept(holding)}>
             {say('letCount', { count: holding.length })}
           </Key>
         )}
@@ -112,8 +123,46 @@ function Found({ line, instrument, data, check, reader }: FoundProps) {
         </Key>
       </footer>
       {deciding && <DecideLookedBack batch={deciding} onClose={() => setDeciding(null)} />}
-      {accepting && <AcceptReadings batches={accepting} onClose={() => setAccepting(null)} />}
+      {accepting && <AcceptReadings {...accepting} onClose={() => setAccepting(null)} />}
     </div>
+  )
+}
+
+function entriesOf(type: Accepted['type'], id: Id, entries: readonly Id[]): Accepted[] {
+  return entries.map((entry) => ({ type, id, entry }))
+}
+
+/** Units whose air it read: what was in them counts as unread for that time. */
+function Units({
+  units,
+  why,
+  onAccept,
+}: {
+  units: LookBackAnswer['units']
+  why: string | null
+  onAccept: (unit: LookBackAnswer['units'][number]) => void
+}) {
+  if (units.length === 0) return null
+  return (
+    <section className={styles.others}>
+      <h2 className="title">{say('unitsTitle')}</h2>
+      <p className="muted">{say('unitsWait')}</p>
+      <ul>
+        {units.map((unit) => (
+          <li key={unit.id}>
+            <strong>{unit.name}</strong> <small>{say('looksInDoubt', { count: unit.doubted.length })}</small>{' '}
+            <Key
+              look="quiet"
+              why={why}
+              aria-label={`${say('letThisCount')}, ${unit.name}`}
+              onClick={() => onAccept(unit)}
+            >
+              {say('letThisCount')}
+            </Key>
+          </li>
+        ))}
+      </ul>
+    </section>
   )
 }
 

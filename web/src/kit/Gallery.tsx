@@ -1,20 +1,29 @@
 import { useState } from 'react'
+import { parseTemperature } from '@logged-thermal/core'
+import type { Reader } from '@logged-thermal/wording'
 import { CheckField } from './CheckField'
 import { ChoiceKeys } from './ChoiceKeys'
 import { DateField } from './DateField'
 import { Field } from './Field'
 import { FieldRow } from './FieldRow'
+import { FileKey } from './FileKey'
 import { Key } from './Key'
 import { KeyRow } from './KeyRow'
+import { NameKeys } from './NameKeys'
 import { Notice } from './Notice'
 import { NumberPad } from './NumberPad'
 import { PinPad } from './PinPad'
+import { RowKey } from './RowKey'
+import { SearchField } from './SearchField'
 import { SelectField } from './SelectField'
 import { Sheet } from './Sheet'
 import { Stepper } from './Stepper'
 import type { Column } from './table/column'
 import { DataTable } from './table/DataTable'
+import { TemperatureField } from './TemperatureField'
 import { TimeField } from './TimeField'
+import { Toast } from './Toast'
+import { WhenFields } from './WhenFields'
 import { Whole } from './Whole'
 import styles from './gallery.module.css'
 
@@ -23,6 +32,7 @@ const COLUMNS: Column<{ dish: string; grams: number }>[] = [
   { key: 'dish', title: 'Dish', names: true, value: ({ dish }) => dish, cell: ({ dish }) => dish },
   { key: 'grams', title: 'Grams', value: ({ grams }) => grams, cell: ({ grams }) => `${grams} g` },
 ]
+const READER: Reader = { scale: 'C', zone: 'UTC', locale: 'en-GB', hours: 24, today: null }
 const ROWS = Array.from({ length: 200 }, (_, i) => ({ dish: `Dish ${i + 1}`, grams: (i * 7919) % 1000 }))
 
 /** Every piece of the kit in its states. In development alone: `/kit`. */
@@ -33,6 +43,9 @@ export function Gallery() {
   const [time, setTime] = useState('23:05')
   const [checked, setChecked] = useState(true)
   const [open, setOpen] = useState(false)
+  const [toasted, setToasted] = useState(false)
+  const [degrees, setDegrees] = useState('165')
+  const [at, setAt] = useState(Date.UTC(2027, 2, 9, 23, 5))
   const nothing = () => undefined
   return (
     <main className={styles.gallery}>
@@ -59,6 +72,15 @@ export function Gallery() {
           onChoose={setChosen}
         />
         <Stepper name="Pans" value="2" onStep={nothing} />
+        <NameKeys>
+          {['Mina Osk', 'Teo Brandt', 'Noor Hallet'].map((name) => (
+            <Key key={name}>{name}</Key>
+          ))}
+        </NameKeys>
+        <RowKey>A row that leads somewhere</RowKey>
+        <FileKey label="A file" accept=".csv" onFile={nothing}>
+          Take a file
+        </FileKey>
       </section>
       <section>
         <h2 className="title">Fields</h2>
@@ -79,9 +101,17 @@ export function Gallery() {
             onChoose={setChosen}
           />
           <DateField label="A day" value={day} onValue={setDay} />
+          <TemperatureField
+            label="A temperature"
+            value={degrees}
+            parsed={parseTemperature(degrees)}
+            onValue={setDegrees}
+          />
+          <SearchField label="One of very many" options={ROWS.map(({ dish }) => dish)} />
           <TimeField label="A time of day" value={time} onValue={setTime} hours={24} />
           <TimeField label="On a 12 h clock" value={time} onValue={setTime} hours={12} />
         </FieldRow>
+        <WhenFields label="Its day" time="Its time" at={at} reader={READER} onAt={setAt} />
         <Field label="Several lines" rows={3} value={text} onValue={setText} />
         <CheckField label="Holds raw egg" checked={checked} onCheck={setChecked} />
       </section>
@@ -95,6 +125,11 @@ export function Gallery() {
           <p>900 °F is no temperature of a pan.</p>
         </Notice>
         <Whole busy>Opening the logbook …</Whole>
+        <Whole>There is nothing here yet.</Whole>
+        <Key onClick={() => setToasted(true)}>A toast</Key>
+        {toasted && (
+          <Toast words="Binned Bay-leaf custard 330-8a." undo="Undo" left={8} onUndo={() => setToasted(false)} />
+        )}
         <Key onClick={() => setOpen(true)}>A sheet</Key>
         <Sheet open={open} onClose={() => setOpen(false)} title="A sheet" saved={checked}>
           <CheckField label="All is saved" checked={checked} onCheck={setChecked} />

@@ -57,6 +57,8 @@ function PageOf({ unit, line }: { unit: UnitState; line: LineData }) {
   const inForce = limitsAt(line.limits?.versions ?? [], Math.min(to, now))
   const level = inForce && levelOf(unit.kind, inForce, dayOf(Math.min(to, now), reader.zone))
   const looks = unit.airs.filter(({ at }) => at >= from && at <= to)
+  const words = looks.filter(({ late, doubt }) => late || doubt)
+  const counted = looks.filter((look) => !words.includes(look))
   const warm = (level ? excursionsOf(unit, level, now) : []).filter(
     ({ since, until }) => since.latest <= to && (until ?? now) >= from,
   )
@@ -92,7 +94,8 @@ function PageOf({ unit, line }: { unit: UnitState; line: LineData }) {
               <AirRibbon looks={looks} level={level ?? null} until={Math.min(to, now)} lens={lens} />
             </div>
             <p>
-              {say('looks', { count: looks.length, longest: longestUnread(looks, from, Math.min(to, now), reader) })}
+              {say('looks', { count: looks.length, longest: longestUnread(counted, from, Math.min(to, now), reader) })}{' '}
+              {words.length > 0 && say('wordsOnly', { count: words.length })}
             </p>
           </section>
           <Warm warm={warm} level={level} now={now} reader={reader} />

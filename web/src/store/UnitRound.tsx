@@ -36,6 +36,7 @@ import { shownIn } from '../board/degreeEntry'
 import { ChoiceKeys } from '../kit/ChoiceKeys'
 import { Key } from '../kit/Key'
 import { AirLane } from './Doors'
+import { ReadWith, usualInstrument } from './ReadWith'
 import { limitsOfLine } from './useStore'
 import { RowKey } from '../kit/RowKey'
 import { NameKeys } from '../kit/NameKeys'
@@ -62,6 +63,7 @@ export function UnitRound() {
   const [left, setLeft] = useState<Id[]>([])
   const [chosen, setChosen] = useState<Id | null>(null)
   const [noted, setNoted] = useState<'as it is' | 'door open' | 'defrost'>('as it is')
+  const [readWith, setReadWith] = useState<{ unit: Id; instrument: Id | null } | null>(null)
   const [skipping, setSkipping] = useState(false)
   const [wrong, setWrong] = useState<string | null>(null)
   const [last, setLast] = useState<{ unit: Id; claim: Id; at: number } | null>(null)
@@ -75,6 +77,8 @@ export function UnitRound() {
   const rounds = roundsOf(line.units, limits.practice, reader.zone, now)
   const missed = rounds.filter(({ state }) => state === 'missed')
   const next = nextRoundAt(limits.practice, reader.zone, now)
+  const instrument =
+    readWith && readWith.unit === here?.id ? readWith.instrument : here && usualInstrument(here, line.instruments)
   const take = (value: number) => {
     if (!here) return
     const typed = { value, unit: reader.scale }
@@ -85,7 +89,7 @@ export function UnitRound() {
       return
     }
     const why: UnitReading['noted'] = noted === 'as it is' ? null : noted
-    const claim = enter('unit-read', here.id, { typed, instrument: null, noted: why })
+    const claim = enter('unit-read', here.id, { typed, instrument, noted: why })
     setLast({ unit: here.id, claim: claim.id, at: now })
     setChosen(null)
     setNoted('as it is')
@@ -182,6 +186,11 @@ export function UnitRound() {
                   ({ 'as it is': say('asItIs'), 'door open': say('doorOpen'), defrost: say('defrosting') })[each]
                 }
                 onChoose={setNoted}
+              />
+              <ReadWith
+                instruments={line.instruments}
+                chosen={instrument}
+                onChoose={(chosenOne) => setReadWith({ unit: here.id, instrument: chosenOne })}
               />
             </div>
           )}

@@ -1,7 +1,7 @@
 /** @jest-environment jsdom */
 import '../test/browser'
 import { act, fireEvent, screen, within } from '@testing-library/react'
-import { KitchenStory, onTablet, settled, tapped } from '../test/tablet'
+import { FRIDGE, KitchenStory, onTablet, settled, tapped } from '../test/tablet'
 import { idOf, PROBE } from '../../../core/src/test/kitchenStory'
 import { check, kitchen } from '../../../core/src/test/probeStory'
 import { UndoToast } from '../shell/UndoToast'
@@ -63,6 +63,21 @@ it('leads through a round of the units', async () => {
   await onTablet(<UnitRound />, { story: held(), now: 260 })
   expect(screen.getByRole('heading', { level: 1 })).toHaveTextContent(/Round|round/)
   expect(screen.getByRole('list', { name: 'Units' })).toHaveTextContent('Fridge')
+})
+
+it('says what a unit is read with: what read it last, or its own display', async () => {
+  const story = held()
+  const typed = { value: 3.4, unit: 'C' as const }
+  story.enter('unit-read', FRIDGE, 200, { typed, instrument: PROBE, noted: null })
+  const { store } = await onTablet(<UnitRound />, { story, now: 900 })
+  const readWith = screen.getByRole('combobox', { name: 'Read with' })
+  expect(readWith).toHaveTextContent('Its own display')
+  fireEvent.mouseDown(readWith)
+  await tapped(screen.getByRole('option', { name: /^P/ }))
+  await tapped(screen.getByRole('button', { name: '3' }))
+  await tapped(screen.getByRole('button', { name: '.2' }))
+  const [entered] = store.getState().outbox
+  expect(entered?.claim).toMatchObject({ kind: 'unit-read', body: { instrument: PROBE } })
 })
 
 it('keeps the name of a delivery as it was typed, and takes for its ingredient only what was tapped', async () => {

@@ -27,7 +27,7 @@ export const lineMessages = {
   onHold: 'On hold',
   instrumentFailed: '{code} failed its check.',
   whatItReadInDoubt:
-    'Since {time} what it read stands in doubt: {count, plural, =1 {one batch or lot waits} other {{count} batches and lots wait}} for the lead.',
+    'Since {time} what it read stands in doubt: {count, plural, =1 {one thing waits} other {{count} things wait}} for the lead.',
   lookBack: 'Look back',
   now: 'now',
   nobodySigns: 'Nobody can sign',

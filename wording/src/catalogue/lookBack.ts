@@ -46,6 +46,10 @@ export const lookBackMessages = {
   lotsTitle: 'Came in by its reading',
   lotsWait:
     'With its error the wrong way these came in too warm. Nothing of them, and nothing made of them, may be used until they are decided.',
+  unitsTitle: 'Air that it read',
+  unitsWait:
+    'What it read cold proves nothing: what stood there counts as unread for that time. What it read warm still counts.',
+  looksInDoubt: '{count, plural, =1 {one look} other {{count} looks}} in doubt',
   lotReceivedAt: 'received {time}',
   decidedMark: 'decided',
   theBatch: 'batch {code}',

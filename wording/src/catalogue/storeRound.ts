@@ -1,6 +1,8 @@
 /** Rounds of the cold store: temperatures, and what goes into the bin. */
 export const storeRoundMessages = {
   units: 'Units',
+  readWith: 'Read with',
+  itsDisplay: 'Its own display',
   readTime: 'read {time}',
   neverRead: 'never read',
   n1Thing: '1 thing',

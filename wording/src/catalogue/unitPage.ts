@@ -5,6 +5,8 @@ export const unitPageMessages = {
   neverRead: 'Nobody has read it yet.',
   batchesIn: 'Batches that stood in it',
   air: 'Its air',
+  wordsOnly:
+    '{count, plural, =1 {One of them proves} other {{count} of them prove}} no cold: told too late, or read with an instrument in doubt.',
   looks:
     '{count, plural, =0 {Nobody looked in that time} one {Looked at once} other {Looked at # times}}; unread for {longest} at most.',
   outside: 'When it was outside of what it has to keep',

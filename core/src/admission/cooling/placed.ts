@@ -51,7 +51,7 @@ export const placed: KindOf<'placed'> = {
   folds: {
     unit: (state, entry) => {
       const { air } = entry.claim.body
-      return air === null ? state : withAir(state, entry, air, null)
+      return air === null ? state : withAir(state, entry, { typed: air, instrument: null, noted: null })
     },
   },
 }

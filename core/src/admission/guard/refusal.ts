@@ -74,7 +74,7 @@ export type Refusal =
   | { code: 'still kept'; field: 'body.note'; until: Day }
   | { code: 'code taken'; field: 'body.code'; taken: string }
   | { code: 'batch closed'; field: 'about.id'; batch: string }
-  | { code: 'cannot measure that'; field: 'body.where'; instrument: string }
+  | { code: 'cannot measure that'; field: 'body.where' | 'body.instrument'; instrument: string }
   | { code: 'instrument gone'; field: 'about.id' | 'body.instrument'; instrument: string }
   | { code: 'instrument in doubt'; field: 'body.instrument'; instrument: string }
   | { code: 'not checked so'; field: 'body.against'; instrument: string }

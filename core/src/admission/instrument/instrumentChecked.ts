@@ -8,6 +8,7 @@ import { CHECK_LATE_AFTER, CHECK_READINGS, checkFound, spread, STEADY } from '..
 import { HIGHEST_ALTITUDE, LOWEST_ALTITUDE } from '../../physics/heating/boilingPoint'
 import { failedProbe } from '../../state/backing'
 import type { Read } from '../../state/state'
+import { withDoubt } from '../../state/unit'
 import type { Refusal } from '../guard/refusal'
 import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { parseBuffers } from '../reading/acidityMeasured'
@@ -65,6 +66,7 @@ export const instrumentChecked: KindOf<'instrument-checked'> = {
     batch: (state, entry) => ({ ...state, failedProbes: [...state.failedProbes, failedProbe(entry)] }),
     lot: (state, entry) => ({ ...state, fails: [...state.fails, failedProbe(entry)] }),
     item: (state, entry) => ({ ...state, fails: [...state.fails, failedProbe(entry)] }),
+    unit: (state, entry) => withDoubt(state, failedProbe(entry)),
   },
 }
 

@@ -5,6 +5,7 @@ import { object, oneOf } from '../../ground/field'
 import { fallenProbe } from '../../state/backing'
 import { canProve, instrumentStanding } from '../../state/instrument'
 import type { Read } from '../../state/state'
+import { withDoubt } from '../../state/unit'
 import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { inUse } from './inUse'
 import { withSplitOff } from './withSplitOff'
@@ -43,6 +44,7 @@ export const instrumentDue: KindOf<'instrument-due'> = {
     batch: (state, entry) => ({ ...state, failedProbes: [...state.failedProbes, fallenProbe(entry)] }),
     lot: (state, entry) => ({ ...state, fails: [...state.fails, fallenProbe(entry)] }),
     item: (state, entry) => ({ ...state, fails: [...state.fails, fallenProbe(entry)] }),
+    unit: (state, entry) => withDoubt(state, fallenProbe(entry)),
   },
 }
 

@@ -2,7 +2,7 @@ import { id, instant, object, oneOf, text } from '../../ground/field'
 import { MATTERS, type MatterClosed } from '../../ledger/matter'
 import type { Claim } from '../../ledger/entry'
 import type { Subject, SubjectType } from '../../ledger/subject'
-import { isOutside } from '../../judgement/warmth/air'
+import { isOutside, lastCounted } from '../../judgement/warmth/air'
 import { isSettled } from '../../judgement/log/settled'
 import { judgeBatch } from '../../judgement/batch/judgeBatch'
 import type { World } from '../../judgement/world'
@@ -10,7 +10,6 @@ import { levelOf } from '../../recipe/checks/unitKind'
 import { dayOf } from '../../ground/zone'
 import { holdOf, isGone } from '../../state/item'
 import { lastMade } from '../../state/instrument'
-import { lastAir } from '../../state/unit'
 import { factOf } from '../../state/fact'
 import type { Read } from '../../state/state'
 import { BY_THE_LEAD, type KindOf } from '../guard/kindOf'
@@ -97,7 +96,8 @@ function isOpen({ type, id: of }: Subject, { at, body }: Claim<'matter-closed'>,
     case 'unit': {
       const unit = read('unit', of)
       const limits = limitsNow(world, read, at)
-      const [level, last] = [unit && limits && levelOf(unit.kind, limits, dayOf(at, world.zone)), unit && lastAir(unit)]
+      const level = unit && limits && levelOf(unit.kind, limits, dayOf(at, world.zone))
+      const last = unit && level && lastCounted(unit, level)
       return level !== null && last !== null && isOutside(last.celsius, level)
     }
     case 'instrument': {

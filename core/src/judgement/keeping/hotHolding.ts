@@ -1,6 +1,6 @@
 import { HOUR, MINUTE, type Instant } from '../../ground/instant'
 import type { Practice } from '../../rules/practice'
-import { isOutside, type StoreUnit } from '../warmth/air'
+import { isOutside, lastCounted, type StoreUnit } from '../warmth/air'
 import type { Course } from './course'
 import { reheatingOf, type ReheatLines, type Reheating } from './reheating'
 import type { Level } from '../../recipe/checks/unitKind'
@@ -78,7 +78,8 @@ export function hotCheck(
   // A number that no probe stands behind proves nothing.
   const proven = own.findLast(({ by }) => by === 'probe')
   if (!proven) return check('read it', null)
-  const look = units.find(({ id }) => id === moves.at(-1)?.unit)?.airs.at(-1)
+  const unit = units.find(({ id }) => id === moves.at(-1)?.unit)
+  const look = unit && lastCounted(unit, level)
   if (look && look.at > proven.at && isOutside(look.celsius, level)) return check('read it', null)
   const again = proven.at + (hotHours * HOUR) / 2
   return check(now < again ? 'nothing' : 'read it', again)

@@ -1,4 +1,4 @@
-import { type StoreUnit, excursionsOf, isOutside } from '../warmth/air'
+import { type StoreUnit, excursionsOf, isOutside, lastCounted } from '../warmth/air'
 import { HOUR, MINUTE, type Instant } from '../../ground/instant'
 import { dayOf, daysBetween, type Day } from '../../ground/zone'
 import type { Id } from '../../ledger/subject'
@@ -177,8 +177,8 @@ function asksOf(
 function freezersNowWarm(units: readonly StoreUnit[], level: Level | null, now: Instant): Map<Id, Instant> {
   const warm = new Map<Id, Instant>()
   for (const unit of units) {
-    const last = unit.airs.at(-1)
-    if (unit.kind !== 'freezer' || !level || !last || !isOutside(last.celsius, level)) continue
+    const last = unit.kind === 'freezer' && level && lastCounted(unit, level)
+    if (!level || !last || !isOutside(last.celsius, level)) continue
     const open = excursionsOf(unit, level, now).at(-1)
     if (open?.until === null && open.open) warm.set(unit.id, open.since.latest)
   }

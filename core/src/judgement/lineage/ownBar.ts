@@ -1,6 +1,6 @@
 import { incidentsOf, type BatchState } from '../../state/batch'
 import { holdOf, type ItemState } from '../../state/item'
-import type { LotState } from '../../state/lot'
+import { doubtOf, type LotState } from '../../state/lot'
 
 /** Why something stops all that was made of it, by what was entered about it alone. */
 export type OwnBar = 'held' | 'discarded' | 'recalled'
@@ -22,9 +22,10 @@ export function ownBarOfItem(item: Pick<ItemState, 'holds' | 'discarded'>): OwnB
   return discarded && !discarded.void && SAYS_OF_ALL.includes(discarded.value.reason) ? 'discarded' : null
 }
 
-/** A lot that is called back in earnest. */
-export function ownBarOfLot({ recall }: Pick<LotState, 'recall'>): OwnBar | null {
-  return recall !== null && !recall.value.drill ? 'recalled' : null
+/** A lot that is called back in earnest, or that came in by a probe which is in doubt since, while the lead has not decided. */
+export function ownBarOfLot(lot: LotState): OwnBar | null {
+  if (lot.recall !== null && !lot.recall.value.drill) return 'recalled'
+  return doubtOf(lot) === null ? null : 'held'
 }
 
 /** Thrown away for what it was, and not for where the rest of it had stood. */

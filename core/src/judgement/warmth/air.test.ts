@@ -20,13 +20,14 @@ const looks = fc
         fc.integer({ min: 5, max: 12 }),
       ),
       noted: fc.constantFrom(null, null, null, 'door open' as const, 'defrost' as const),
+      word: fc.constantFrom({}, {}, {}, { late: true as const }, { doubt: 'failed' as const }),
     }),
     { maxLength: 30 },
   )
   .map((all) =>
     [...all]
       .sort((a, b) => a.minutes - b.minutes)
-      .map(({ minutes, celsius, noted }): Look => ({ at: at(minutes), celsius, noted })),
+      .map(({ minutes, celsius, noted, word }): Look => ({ at: at(minutes), celsius, noted, ...word })),
   )
 const stay = fc
   .tuple(fc.integer({ min: -500, max: 5000 }), fc.integer({ min: 1, max: 2500 }))

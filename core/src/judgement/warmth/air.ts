@@ -44,11 +44,21 @@ export function isOutside(celsius: number, { side, celsius: level }: Level): boo
   return side === 'under' ? celsius > level + SAME_DEGREE : celsius < level - SAME_DEGREE
 }
 
+/** A look that can say that the unit was warm, and not that it was cold. */
+function isWord({ late, doubt }: Look): boolean {
+  return late === true || doubt !== undefined
+}
+
+/** The last look that counts; a word that it was cold again is none. null before any. */
+export function lastCounted({ airs }: { airs: readonly Look[] }, level: Level): Look | null {
+  return airs.findLast((look) => !isWord(look) || isOutside(look.celsius, level)) ?? null
+}
+
 /** Looks that count: a door or a defrost that was noted and was over at the next look is left out. */
 export function countedAirs({ airs }: { airs: readonly Look[] }, level: Level): Look[] {
   return airs.filter((air, i) => {
     const next = airs[i + 1]
-    if (air.late && !isOutside(air.celsius, level)) return false
+    if (isWord(air) && !isOutside(air.celsius, level)) return false
     const spike = air.noted !== null && isOutside(air.celsius, level)
     return !(spike && next && !isOutside(next.celsius, level) && next.at - air.at <= SPIKE)
   })
@@ -97,12 +107,13 @@ export function airSpans(
  * without laying out its spans; where it says no, they are laid out.
  */
 export function isQuiet(
-  { airs }: Pick<StoreUnit, 'airs'>,
+  unit: Pick<StoreUnit, 'airs'>,
   level: Level,
   from: Instant,
   to: Instant,
   nightMs: number,
 ): boolean {
+  const airs = proving(unit.airs, level)
   const [first, last] = [airs[0], airs.at(-1)]
   if (!first || !last) return to - from <= nightMs
   if (from < first.at && (isOutside(first.celsius, level) || first.at - from > nightMs)) return false
@@ -110,6 +121,20 @@ export function isQuiet(
   const doubts = doubtful(airs, level, nightMs)
   const next = doubts[firstWhere(doubts, (doubt) => doubt.to > from)]
   return !next || next.from >= to
+}
+
+// Words are few, and nearly always there is none: then all of them, so that what is known of them is found again.
+const proven = new WeakMap<readonly Look[], Map<string, readonly Look[]>>()
+
+/** Looks without words that a unit was cold. */
+function proving(airs: readonly Look[], level: Level): readonly Look[] {
+  const kept = proven.get(airs) ?? new Map<string, readonly Look[]>()
+  proven.set(airs, kept)
+  const asked = `${level.side} ${level.celsius}`
+  const isCounted = (look: Look) => !isWord(look) || isOutside(look.celsius, level)
+  const found = kept.get(asked) ?? (airs.every(isCounted) ? airs : airs.filter(isCounted))
+  kept.set(asked, found)
+  return found
 }
 
 // Asked of every item in a freezer, and nearly always no.

@@ -129,8 +129,11 @@ function toldBy(claim: AnyClaim, found: Found): CheckLine | AirLine | LotLine | 
       const [instrument, kind] = [found.instruments[id] ?? '', found.kinds[id] ?? 'probe']
       return { list: 'checks', instrument, kind, passed, error }
     }
-    case 'unit-read':
-      return { list: 'air', unit: found.names[id] ?? '', typed: claim.body.typed }
+    case 'unit-read': {
+      const { typed, instrument } = claim.body
+      const by = instrument === null ? null : (found.instruments[instrument] ?? '')
+      return { list: 'air', unit: found.names[id] ?? '', typed, instrument: by }
+    }
     case 'lot-received': {
       const { supplier, useBy, verdict, received, why } = claim.body
       return { ...ofLot('received', id, found), supplier, useBy, verdict, typed: received?.typed ?? null, reason: why }

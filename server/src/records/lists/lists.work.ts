@@ -35,7 +35,12 @@ export async function listPdf({ record, ...asked }: RecordsAsked & { record: Lis
 
 /** The same as a table for a spreadsheet. */
 export function listCsv({ list, lines, reader }: Pick<ListRecord, 'list' | 'lines'> & { reader: Reader }): string {
-  return stringify([csvHead(list), ...lines.map((line) => csvLine(line, reader))])
+  return stringify([csvHead(list)]) + csvLines(lines, reader)
+}
+
+/** Its lines alone, for the end of a table that has its head. */
+export function csvLines(lines: readonly ListLine[], reader: Reader): string {
+  return stringify(lines.map((line) => csvLine(line, reader)))
 }
 
 function csvHead(list: ListName): string[] {
