@@ -1,4 +1,4 @@
-import { useEffect, useRef } from 'react'
+import { useDeferredValue, useEffect, useRef } from 'react'
 import { alarms, type Sounded } from '@logged-thermal/core'
 import { useJudged, useLine } from './kitchen'
 import { sound } from './sound'
@@ -8,7 +8,8 @@ import { tabletNow } from './tabletClock'
 
 /** Sounds on every view of an open tablet: one for a walk that falls due, one for a batch to rescue. What rings is core's. */
 export function useAlarms(): void {
-  const line = useLine()
+  // An entry is shown first, and then listened to.
+  const line = useDeferredValue(useLine())
   const judged = useJudged(line)
   const offsetMs = useAppSelector(({ connection }) => connection.offsetMs)
   const loudness = useAppSelector(({ tablet }) => tablet.loudness)

@@ -14,7 +14,10 @@ export interface Bend {
 export function bends(): readonly Bend[] {
   known ??= [
     STRAIGHT,
-    ...BIOTS.flatMap((biot) => DEPTH_SHARES.map((share) => ({ curve: bend(biot, share), weight: 1 }))),
+    ...BIOTS.flatMap((biot) => {
+      const centre = centreOf(biot)
+      return DEPTH_SHARES.map((share) => ({ curve: bend(centre, share), weight: 1 }))
+    }),
   ]
   return known
 }
@@ -29,13 +32,29 @@ const BIOTS = [0.8, 3, 12, 150]
 /** How much of the late rate is due to the depth; the rest is shared by length and width. */
 const DEPTH_SHARES = [0.97, 0.88, 0.75, 0.6, 0.4]
 
-function bend(biot: number, share: number): Curve {
-  const modes = slabModes(biot, biot)
-  const slowest = modes[0]!.rate
-  const centre = (s: number) =>
-    modes.reduce((sum, { rate, weight, shape }) => sum + weight * shape(0.5) * Math.exp((-rate * s) / slowest), 0)
+function bend(centre: (s: number) => number, share: number): Curve {
   return curveOf((s) => Math.max(0, centre(share * s)) * Math.max(0, centre(((1 - share) * s) / 2)) ** 2)
 }
+
+/** The excess in the middle of a slab against s, the time that its slowest mode counts by. */
+function centreOf(biot: number): (s: number) => number {
+  const modes = slabModes(biot, biot)
+  const slowest = modes[0]!.rate
+  const terms = modes.map(({ rate, weight, shape }) => ({ rate: rate / slowest, share: weight * shape(0.5) }))
+  return (s) => {
+    let sum = 0
+    for (const { rate, share } of terms) {
+      const left = Math.exp(-rate * s)
+      // The slowest first: from the first that has gone, all have.
+      if (left < GONE) break
+      sum += share * left
+    }
+    return sum
+  }
+}
+
+/** What a mode adds then is below the last place of the sum. */
+const GONE = 1e-17
 
 /** How steeply ln of the excess falls at s: -1 late, 0 while it has not bent yet. */
 export function slopeAt(curve: Curve, s: number): number {
