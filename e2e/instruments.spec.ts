@@ -99,7 +99,7 @@ test('a new probe proves nothing before its first check; when it fails it takes 
 
   // The lead lets the rest count, with a reason and a PIN; too short a reason is none.
   const lead = await kitchen.person(browser, 'Ilse Varrow')
-  await expect(lead.getByRole('region', { name: 'P5 failed its check.' })).toContainText('3 batches wait for the lead')
+  await expect(lead.getByRole('region', { name: 'P5 failed its check.' })).toContainText('3 things wait for the lead')
   await tap(lead, 'Look back')
   await tap(lead, 'Let the 2 count')
   await tap(lead, 'Sign')

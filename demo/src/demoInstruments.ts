@@ -101,8 +101,8 @@ const P2_CHECKED = [42, 35.5, 29, 22.3, 15.6, 8.9, 2.2]
 const IR1_CHECKED = [41, 34.6, 28, 21.1, 14.4, 7.6, 1.1]
 const W1_COMPARED = [40, 12]
 
-/** Every instrument of the demo as it hangs there, with its checks so far. Returns the id of P4. */
-export function demoInstruments(told: Told, probe: Id, infrared: Id): { p4: Id } {
+/** Every instrument of the demo as it hangs there, with its checks so far. Returns the ids of P4, and of the display of the walk-in. */
+export function demoInstruments(told: Told, probe: Id, infrared: Id): { p4: Id; display: Id } {
   for (const daysAgo of P2_CHECKED) checkInIce(told, probe, daysAgo, 0)
   for (const daysAgo of IR1_CHECKED) checkInIce(told, infrared, daysAgo, -0.5)
   const ids = new Map<string, Id>()
@@ -121,7 +121,7 @@ export function demoInstruments(told: Told, probe: Id, infrared: Id): { p4: Id }
     enterCheck(told, display, daysAgo, { kind: 'instrument', id: probe, shown }, [3.4, 3.4, 3.4])
   }
   certified(told)
-  return { p4: ids.get('P4')! }
+  return { p4: ids.get('P4')!, display }
 }
 
 /** The house's reference: a laboratory looks at it once a year, and it goes into no food. */

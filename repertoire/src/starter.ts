@@ -98,12 +98,25 @@ interface Delivery {
   certificate?: string
   /** Read between the packs, °C. */
   celsius?: number
+  /** With which probe; left out: with none that is known. */
+  probe?: Id
   cost?: number
 }
 
 /** A delivery as it is received under a kitchen's limits: judged, and held as an item. */
 export function receivedLot(
-  { code, ingredient, measure, form = null, supplier, useInDays = 21, certificate, celsius = 3.4, cost }: Delivery,
+  {
+    code,
+    ingredient,
+    measure,
+    form = null,
+    supplier,
+    useInDays = 21,
+    certificate,
+    celsius = 3.4,
+    probe,
+    cost,
+  }: Delivery,
   item: { id: Id; code: string },
   unit: Id,
   limits: LimitSet,
@@ -121,7 +134,7 @@ export function receivedLot(
     pasteurized: certificate ? { by: 'maker' as const, certificate } : null,
     scheme: form === 'shell' ? 'Hen Ledger, flock 14' : null,
     treatment: null,
-    received: { typed: { value: celsius, unit: 'C' as const }, instrument: null },
+    received: { typed: { value: celsius, unit: 'C' as const }, instrument: probe ?? null },
     condition: isLookedAt(ingredient) ? { good: true, why: null } : null,
   }
   const { verdict } = receivingOf(arrived, limits, day, limits.practice.susceptible)

@@ -79,6 +79,7 @@ export function UnitRound() {
   const next = nextRoundAt(limits.practice, reader.zone, now)
   const instrument =
     readWith && readWith.unit === here?.id ? readWith.instrument : here && usualInstrument(here, line.instruments)
+  const byProbe = line.instruments.find(({ id }) => id === instrument)
   const take = (value: number) => {
     if (!here) return
     const typed = { value, unit: reader.scale }
@@ -159,7 +160,11 @@ export function UnitRound() {
               }
               rows={narrow ? 2 : 3}
               disabled={!open}
-              ask={say('whatDisplayShows', { here: here.name })}
+              ask={
+                byProbe && byProbe.kind !== 'display'
+                  ? say('whatProbeShows', { here: here.name, code: byProbe.code })
+                  : say('whatDisplayShows', { here: here.name })
+              }
               controls={null}
               onValue={take}
             />

@@ -14,6 +14,7 @@ export const storeRoundMessages = {
   isNext: '{here} is next.',
   roundDone: 'The round is done.',
   nextAt: 'The next is at {time}.',
+  whatProbeShows: 'what {code} shows in {here}',
   whatDisplayShows: 'what the display of {here} shows',
   doNow: 'Do this now',
   readHere: 'Read {here}',

@@ -22,7 +22,11 @@ export const choices: Components = {
   },
   MuiAutocomplete: {
     styleOverrides: {
-      inputRoot: { padding: 0 },
+      // As high as every field, with room for the arrow.
+      root: { '& .MuiInputBase-root.MuiOutlinedInput-root': { padding: '0 48px 0 7px' } },
+      input: { minHeight: 48, boxSizing: 'border-box' },
+      popupIndicator: { width: 44, height: 44 },
+      clearIndicator: { width: 44, height: 44 },
       paper: { border: '3px solid var(--ink)' },
       listbox: { padding: 0 },
       option: { minHeight: 56, font: '500 18px/1.25 var(--text)', borderTop: '1px solid var(--hair)' },

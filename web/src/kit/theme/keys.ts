@@ -15,6 +15,9 @@ declare module '@mui/material/Button' {
 
 const BROKEN = { background: 'none', boxShadow: 'none', border: '2px dashed var(--rim)', color: 'var(--ink2)' }
 
+/** Where the reader forces colours there is no lip and no fill: a key has a frame, and what is chosen is marked as all is there. */
+export const FORCED = '@media (forced-colors: active)'
+
 const LIP = 'inset 0 -5px 0 var(--lip)'
 const RIM = 'inset 0 0 0 2px var(--rim)'
 
@@ -47,6 +50,14 @@ export const keys: Components = {
         '&:hover': { background: 'none' },
         '&:active': { transform: 'translateY(3px)', boxShadow: 'none' },
         '&.Mui-disabled': { color: 'var(--ink2)' },
+        [FORCED]: {
+          border: '2px solid ButtonBorder',
+          "&[aria-pressed='true'], &[aria-pressed='true']:hover": {
+            background: 'Highlight',
+            color: 'HighlightText',
+            forcedColorAdjust: 'none',
+          },
+        },
         variants: [
           {
             props: { variant: 'plain' },
@@ -68,6 +79,7 @@ export const keys: Components = {
               '&:hover': { background: 'var(--ink)' },
               "&.Mui-disabled:not([aria-pressed='true'])": BROKEN,
               "&.Mui-disabled[aria-pressed='true']": { color: 'var(--on-ink)' },
+              [FORCED]: { borderWidth: 4 },
             },
           },
           {
@@ -78,7 +90,7 @@ export const keys: Components = {
             props: { variant: 'quiet' },
             style: { background: 'var(--enamel)', '&:hover': { background: 'var(--enamel)' } },
           },
-          { props: { variant: 'shut' }, style: BROKEN },
+          { props: { variant: 'shut' }, style: { ...BROKEN, [FORCED]: { borderStyle: 'dashed' } } },
         ],
       },
     },

@@ -1,4 +1,5 @@
 import type { Components } from '@mui/material/styles'
+import { FORCED } from './keys'
 
 /** What lies over the page or carries rows: enamel with an ink edge; no shadows, no rounded cards. */
 export const surfaces: Components = {
@@ -44,6 +45,7 @@ export const surfaces: Components = {
     styleOverrides: {
       root: {
         '&.Mui-selected, &.Mui-selected:hover': { background: 'var(--milk)', boxShadow: '-6px 0 0 var(--ink)' },
+        [FORCED]: { '&.Mui-selected': { outline: '3px solid Highlight' } },
       },
     },
   },
@@ -53,7 +55,11 @@ export const surfaces: Components = {
   MuiLinearProgress: {
     styleOverrides: {
       root: { height: 8, background: 'var(--hair)', borderRadius: 0 },
-      bar: { background: 'var(--ink)', borderRadius: 0 },
+      bar: {
+        background: 'var(--ink)',
+        borderRadius: 0,
+        [FORCED]: { background: 'Highlight', forcedColorAdjust: 'none' },
+      },
     },
   },
   MuiSnackbarContent: {
