@@ -99,8 +99,9 @@ test('a new probe proves nothing before its first check; when it fails it takes 
 
   // The lead lets the rest count, with a reason and a PIN; too short a reason is none.
   const lead = await kitchen.person(browser, 'Ilse Varrow')
-  await expect(lead.getByRole('region', { name: 'P5 failed its check.' })).toContainText('3 things wait for the lead')
-  await tap(lead, 'Look back')
+  const failed = lead.getByRole('region', { name: 'P5 failed its check.' })
+  await expect(failed).toContainText('3 things wait for the lead')
+  await failed.getByRole('button', { name: 'Look back' }).click()
   await tap(lead, 'Let the 2 count')
   await tap(lead, 'Sign')
   await expect(lead.getByRole('alert')).toContainText('Give a reason')

@@ -5,7 +5,7 @@ import type { DailyList } from '../ledger/dailyList'
 import type { Fact } from '../state/fact'
 import type { MatterClosed } from '../ledger/matter'
 import { limitsFrom } from '../test/story'
-import { COOK, KitchenStory, LEAD } from '../test/kitchenStory'
+import { CHEF, COOK, idOf, KitchenStory, LEAD } from '../test/kitchenStory'
 import { at } from '../test/traces'
 
 const DAY = dayOf(at(0), 'UTC')
@@ -139,5 +139,43 @@ describe('a list of the house', () => {
     const story = new Lists()
     story.set(-10, OPENING, { ...OPENING, key: 'weekly', name: 'Weekly' })
     expect(story.matters(300)).toEqual([{ of: 'list', names: ['Opening', 'Weekly'] }])
+  })
+})
+
+describe('a list that was tapped by mistake', () => {
+  const back = (story: Lists, minutes: number, how = {}) => {
+    const target = story.kitchen.read('kitchen', story.kitchen.id)!.listsDone.at(-1)?.entry ?? idOf('none')
+    return story.post('list-taken-back', story.kitchen.id, minutes, { target }, how).posted
+  }
+
+  it('is asked for again, and what was not right of it is asked for no more', () => {
+    const story = opened()
+    const before = story.state(0)
+    expect(story.done(1, [{ line: 'basin', note: 'no soap' }]).ok).toBe(true)
+    expect(story.matters(2)).toHaveLength(1)
+    expect(back(story, 3).ok).toBe(true)
+    expect(story.state(4)).toEqual(before)
+    expect(story.matters(4)).toEqual([])
+    expect(back(story, 5)).toMatchObject({ code: 'not there' })
+  })
+
+  it('is taken back by who tapped it, within ten minutes of telling it', () => {
+    const story = opened()
+    story.done(1)
+    expect(back(story, 3, { by: CHEF })).toMatchObject({ code: 'not taken back' })
+    expect(back(story, 11).ok).toBe(true)
+    story.done(20)
+    expect(back(story, 31)).toMatchObject({ code: 'not taken back' })
+    // Told for an earlier time, it is as old as its telling, and no older.
+    story.done(10, [], { after: 25 })
+    expect(back(story, 40).ok).toBe(true)
+  })
+
+  it('leaves a list missed that is taken back when its time is over', () => {
+    const story = opened()
+    expect(story.done(235).ok).toBe(true)
+    expect(story.state(241)).toEqual(['done'])
+    expect(back(story, 243).ok).toBe(true)
+    expect(story.state(244)).toEqual(['missed'])
   })
 })

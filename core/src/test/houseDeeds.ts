@@ -132,6 +132,14 @@ export const houseDeeds: Record<string, Act> = {
     })
     return 'betters nothing'
   },
+  'list back': (history, deed) => {
+    const { id } = history.story.kitchen
+    const last = history.story.kitchen.read('kitchen', id)?.listsDone.at(-1)
+    keepsMissed(history, () => {
+      if (last) history.post('list-taken-back', id, deed, { target: last.entry })
+    })
+    return 'betters nothing'
+  },
   'bring in an old log': (history, deed) => {
     const { id } = history.story.kitchen
     const line = 1 + Math.floor(deed.a * 4)

@@ -119,7 +119,7 @@ export class LogRepository {
     return rows.map(({ state }) => state)
   }
 
-  /** Taps on items and looks at units that were taken back in a period, each with what it took back. */
+  /** Taps on items and lists and looks at units that were taken back in a period, each with what it took back. */
   async takenBack(
     em: EntityManager,
     kitchenId: Id,
@@ -130,7 +130,7 @@ export class LogRepository {
     const rows = await query<EntryRow & { of_hash: string; of_canon: string }>(em, {
       sql: `select t.hash, t.canon, o.hash as of_hash, o.canon as of_canon from entry t
         join entry o on o.kitchen_id = t.kitchen_id and o.id = ((t.canon::jsonb) #>> '{claim,body,target}')::uuid
-        where t.kitchen_id = ? and ${at} between ? and ? and t.kind in ('taken-back', 'air-taken-back')
+        where t.kitchen_id = ? and ${at} between ? and ? and t.kind in ('taken-back', 'air-taken-back', 'list-taken-back')
         order by ${at} desc limit ?`,
       params: [kitchenId, from, to, MOST_EVENTS],
     })

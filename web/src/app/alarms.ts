@@ -1,6 +1,6 @@
-import { useDeferredValue, useEffect, useRef } from 'react'
+import { useEffect, useRef } from 'react'
 import { alarms, type Sounded } from '@logged-thermal/core'
-import { useJudged, useLine } from './kitchen'
+import { useJudgedSoon, useLine } from './kitchen'
 import { sound } from './sound'
 import { every } from './now'
 import { useAppSelector } from './store'
@@ -8,14 +8,13 @@ import { tabletNow } from './tabletClock'
 
 /** Sounds on every view of an open tablet: one for a walk that falls due, one for a batch to rescue. What rings is core's. */
 export function useAlarms(): void {
-  // An entry is shown first, and then listened to.
-  const line = useDeferredValue(useLine())
-  const judged = useJudged(line)
+  const isThere = useLine() !== null
+  const judged = useJudgedSoon()
   const offsetMs = useAppSelector(({ connection }) => connection.offsetMs)
   const loudness = useAppSelector(({ tablet }) => tablet.loudness)
   const sounded = useRef<Sounded | null>(null)
   // Two tabs of a tablet do not ring twice.
-  const ready = useAppSelector(({ connection }) => connection.leads) && line !== null
+  const ready = useAppSelector(({ connection }) => connection.leads) && isThere
   useEffect(() => {
     if (!ready) return
     const look = () => {

@@ -1,6 +1,6 @@
 import { clsx } from 'clsx'
 import { useState } from 'react'
-import type { DailyLine, ListOfDay } from '@logged-thermal/core'
+import { CORRECTED_WITHIN, type DailyLine, type Id, type Instant, type ListOfDay } from '@logged-thermal/core'
 import { listsMessages, timeOfDay, type Reader } from '@logged-thermal/wording'
 import { useEnter } from '../app/enter'
 import type { LineData } from '../app/lineData'
@@ -17,10 +17,13 @@ interface Props {
   line: LineData
   reader: Reader
   open: boolean
+  /** Who logs here; null: nobody. */
+  by: Id | null
+  now: Instant
 }
 
 /** One list of today, and what was found as somebody went through it. */
-export function ListCard({ of: { list, day, due, state, done }, line, reader, open }: Props) {
+export function ListCard({ of: { list, day, due, state, done }, line, reader, open, by: hand, now }: Props) {
   const enter = useEnter()
   const [again, setAgain] = useState(false)
   const [wrong, setWrong] = useState<Readonly<Record<string, string>>>({})
@@ -42,7 +45,7 @@ export function ListCard({ of: { list, day, due, state, done }, line, reader, op
         <strong className={clsx(state === 'missed' && styles.missed)}>{say(`state_${state}`)}</strong>
       </header>
       {state === 'missed' && <p>{say('missedSays')}</p>}
-      {done.map(({ entry, at, by, faults: found }) => (
+      {done.map(({ entry, at, by, known, faults: found }) => (
         <p key={entry}>
           {say('doneBy', {
             time: timeOfDay(at, reader),
@@ -52,6 +55,15 @@ export function ListCard({ of: { list, day, due, state, done }, line, reader, op
             <>
               : <b>{say('doneWithFaults', { count: found.length })}</b>
             </>
+          )}
+          {open && by === hand && now - known < CORRECTED_WITHIN && (
+            <Key
+              look="quiet"
+              aria-label={say('takeBackOf', { name: list.name })}
+              onClick={() => enter('list-taken-back', line.kitchen.id, { target: entry })}
+            >
+              {say('takeBack')}
+            </Key>
           )}
         </p>
       ))}

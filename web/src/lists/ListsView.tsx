@@ -47,7 +47,15 @@ export function ListsView() {
       <div className={styles.lists}>
         {!anyAsked && <p>{say('whatItIs')}</p>}
         {lists.map((each) => (
-          <ListCard key={each.list.key} of={each} line={line} reader={reader} open={open} />
+          <ListCard
+            key={each.list.key}
+            of={each}
+            line={line}
+            reader={reader}
+            open={open}
+            by={person?.id ?? null}
+            now={now}
+          />
         ))}
         {open && person?.role === 'lead' && (
           <KeyRow>

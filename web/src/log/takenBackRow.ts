@@ -1,4 +1,11 @@
-import { celsiusOf, type Acceptance, type Change, type Id, type SealedEntry } from '@logged-thermal/core'
+import {
+  celsiusOf,
+  type Acceptance,
+  type Change,
+  type Id,
+  type SealedEntry,
+  type SubjectType,
+} from '@logged-thermal/core'
 import { changesMessages, clock, degrees, eventWords, type Names, type Reader } from '@logged-thermal/wording'
 import type { Changed } from '../app/logAnswers'
 import { pageOf } from '../app/pageOf'
@@ -25,7 +32,7 @@ export interface ChangeRow {
   change: Changed | null
 }
 
-/** A tap on an item, or a look at a unit, that was taken back within minutes. */
+/** A tap on an item or a list, or a look at a unit, that was taken back within minutes. */
 export function takenBackRow(
   { entry: { claim }, target }: { entry: SealedEntry; target: SealedEntry },
   names: Names,
@@ -35,8 +42,8 @@ export function takenBackRow(
   return {
     entry: claim.id,
     madeAt: claim.at,
-    name: names.of(id) ?? '',
-    path: type === 'unit' ? '/store' : pageOf({ type: 'item', id }),
+    name: type === 'kitchen' ? say('dailyList') : (names.of(id) ?? ''),
+    path: PATHS[type] ?? pageOf({ type: 'item', id }),
     before: say('toldAt', { what: struckWords(target, names, reader), time: clock(target.claim.at, reader) }),
     after: null,
     reason: '',
@@ -46,6 +53,9 @@ export function takenBackRow(
     change: null,
   }
 }
+
+/** Where that stands which has no page of its own. */
+const PATHS: Partial<Record<SubjectType, string>> = { unit: '/store', kitchen: '/lists' }
 
 function struckWords(target: SealedEntry, names: Names, reader: Reader): string {
   const { claim } = target

@@ -1,6 +1,7 @@
 /** What was late, put right or taken back, and what the lead decided of it. */
 export const changesMessages = {
   toldAt: '{what} at {time}',
+  dailyList: 'A daily list',
   somethingDone: 'what was done',
   reason_undo: 'undone',
   reason_mistyped: 'mistyped',

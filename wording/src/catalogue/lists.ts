@@ -1,5 +1,7 @@
 /** Lists that the house goes through each day or week: who goes through them, and what the lead asks for. */
 export const listsMessages = {
+  takeBack: 'Take it back',
+  takeBackOf: 'Take it back: {name}',
   noLists: 'No list is asked for.',
   noneToday: 'No list is asked for today.',
   allDone: 'Every list of today is done.',

@@ -1,4 +1,4 @@
-import { HOUR } from '../../ground/instant'
+import { HOUR, MINUTE } from '../../ground/instant'
 import { factOf } from '../../state/fact'
 import type { MatterState } from '../../state/matter'
 import type { InstrumentState } from '../../state/instrument'
@@ -151,6 +151,9 @@ describe('matters', () => {
     const left = mattersOf({ ...kitchen, limits, units: [cold], matters }, later)
     expect(left.map(({ of }) => of)).toEqual(['round'])
     expect(round.since - left[0]!.since).toBe(24 * HOUR)
+    // Nobody closes beforehand what has not come about.
+    const ahead = closed('kitchen', 'round', round.since, (round.since - at(0)) / MINUTE + 60)
+    expect(mattersOf({ ...kitchen, limits, units: [cold], matters: [ahead] }, later)).toHaveLength(2)
     // Before the kitchen began nobody was to walk.
     expect(mattersOf({ ...kitchen, begun: later, limits, units: [cold] }, later)).toEqual([])
   })

@@ -12,8 +12,8 @@ import { standAt } from '../../judgement/log/standsFrom'
 import type { LoggedBatch } from '../../judgement/log/loggedBatch'
 import { ITEM_ASKS } from '../../judgement/keeping/itemStanding'
 import { excursionsOf } from '../../judgement/warmth/air'
-import { listsOfDays, type ListOfDay } from '../round/dailyLists'
-import { roundsOf } from '../round/rounds'
+import { listMissedAt, listsOfDays, type ListOfDay } from '../round/dailyLists'
+import { roundMissedAt, roundsOf } from '../round/rounds'
 import type { MatterClosed, MatterOf } from '../../ledger/matter'
 import type { AskingItem, Matter } from './matter'
 
@@ -228,8 +228,7 @@ function rounds({ kitchen, begun, units: all, limits, zone, matters }: Unresolve
   return roundsOf(all, limits.practice, zone, now)
     .filter(({ state, at }) => state === 'missed' && at >= begun)
     .flatMap(({ at, left }): Matter[] => {
-      const closed = closingsOf(matters, 'round', kitchen).some(({ value }) => value.since === at)
-      if (closed) return []
+      if (isClosed(closingsOf(matters, 'round', kitchen), at, roundMissedAt(at))) return []
       return [
         {
           id: kitchen,
@@ -275,7 +274,7 @@ function missedLists({ kitchen, lists, zone, matters }: Unresolved, now: Instant
     if (each.state === 'missed') missed.set(each.due, [...(missed.get(each.due) ?? []), each])
   const closings = closingsOf(matters, 'list', kitchen)
   return [...missed]
-    .filter(([due]) => !closings.some(({ value }) => value.since === due))
+    .filter(([due]) => !isClosed(closings, due, listMissedAt(due)))
     .map(([due, all]) => ({
       id: kitchen,
       of: 'list',
@@ -288,6 +287,11 @@ function missedLists({ kitchen, lists, zone, matters }: Unresolved, now: Instant
       settled: true,
       before: repeats(matters, 'list', kitchen, now),
     }))
+}
+
+/** Closed since it was missed: nobody closes beforehand what has not come about. */
+function isClosed(closings: readonly Fact<MatterClosed>[], since: Instant, missedAt: Instant): boolean {
+  return closings.some(({ value, knownAt }) => value.since === since && knownAt >= missedAt)
 }
 
 function standing(batch: LoggedBatch, now: Instant) {

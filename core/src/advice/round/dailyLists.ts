@@ -19,6 +19,11 @@ export interface ListOfDay {
 const AHEAD = 3 * HOUR
 const LATE = 2 * HOUR
 
+/** From when a list that was due then is missed. */
+export function listMissedAt(due: Instant): Instant {
+  return due + LATE
+}
+
 type Lists = Pick<KitchenState, 'lists' | 'listsDone'>
 
 /**

@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { HOUR, MINUTE } from '../../ground/instant'
 import { dayOf, offsetMinutes, startOfDay } from '../../ground/zone'
 import { PRACTICE } from '../../rules/practice'
+import type { UnitState } from '../../state/unit'
 import { unitOf } from '../../test/shelf'
 import { at } from '../../test/traces'
 import { isClosing, nextRoundAt, roundsOf } from './rounds'
@@ -15,6 +16,17 @@ describe('rounds', () => {
     expect(state(60)).toMatchObject({ state: 'missed' })
     expect(nextRoundAt(PRACTICE, 'UTC', at(0))).toBe(at(240))
     expect(nextRoundAt(PRACTICE, 'UTC', at(13 * 60))).toBe(at(21.5 * 60))
+  })
+
+  it('stay missed when a look is told afterwards, as if it had been in time', () => {
+    const unit = unitOf([[-155, 3]])
+    const toldAt = (minutes: number) => ({
+      ...unit,
+      airs: unit.airs.map((air) => ({ ...air, enteredAt: at(minutes) })),
+    })
+    const state = (units: UnitState[]) => roundsOf(units, PRACTICE, 'UTC', at(60)).at(-1)!.state
+    expect(state([toldAt(20)])).toBe('done')
+    expect(state([toldAt(40)])).toBe('missed')
   })
 
   /** What the kitchen's clock shows, minutes after midnight. */

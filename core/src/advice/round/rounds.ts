@@ -20,6 +20,11 @@ export interface Round {
 const EARLY = HOUR
 const LATE = 3 * HOUR
 
+/** From when a round of that time is missed. */
+export function roundMissedAt(at: Instant): Instant {
+  return at + LATE
+}
+
 /** The house's rounds of a day and the day before that have come, the latest last. */
 export function roundsOf(
   units: readonly UnitState[],
@@ -32,13 +37,14 @@ export function roundsOf(
     .flatMap((day) => rounds.map((time) => timeOn(day, time, zone)))
     .filter((at) => at - EARLY <= now)
     .flatMap((at): Round[] => {
+      // What is told afterwards, as if it had been in time, walks no round.
       const looked = (unit: UnitState) =>
-        unit.airs.find((air) => air.at >= at - EARLY && air.at < at + LATE)?.at ?? null
+        unit.airs.find((air) => air.at >= at - EARLY && Math.max(air.at, air.enteredAt) < roundMissedAt(at))?.at ?? null
       const asked = units.filter((unit) => unit.kind !== 'ambient shelf')
       const looks = asked.map((unit) => ({ id: unit.id, at: looked(unit) }))
       const read = looks.filter((look) => look.at !== null).map(({ id }) => id)
       const left = looks.filter((look) => look.at === null).map(({ id }) => id)
-      const state = left.length === 0 ? 'done' : now < at + LATE ? 'due' : 'missed'
+      const state = left.length === 0 ? 'done' : now < roundMissedAt(at) ? 'due' : 'missed'
       const walkedAt = left.length > 0 ? null : Math.max(...looks.map((look) => look.at ?? 0))
       return asked.length === 0 || (at > now && state === 'due' && read.length === 0)
         ? []

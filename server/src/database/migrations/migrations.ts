@@ -24,6 +24,7 @@ import { Migration0023Tree } from './Migration0023Tree'
 import { Migration0024Packets } from './Migration0024Packets'
 import { Migration0025Contact } from './Migration0025Contact'
 import { Migration0026Transcribed } from './Migration0026Transcribed'
+import { Migration0027ListTakenBack } from './Migration0027ListTakenBack'
 
 /** In order; a released one never changes. */
 export const migrations = [
@@ -53,4 +54,5 @@ export const migrations = [
   { name: 'Migration0024Packets', class: Migration0024Packets },
   { name: 'Migration0025Contact', class: Migration0025Contact },
   { name: 'Migration0026Transcribed', class: Migration0026Transcribed },
+  { name: 'Migration0027ListTakenBack', class: Migration0027ListTakenBack },
 ]
