@@ -136,7 +136,7 @@ export const houseDeeds: Record<string, Act> = {
     const { id } = history.story.kitchen
     const last = history.story.kitchen.read('kitchen', id)?.listsDone.at(-1)
     keepsMissed(history, () => {
-      if (last) history.post('list-taken-back', id, deed, { target: last.entry })
+      history.post('list-taken-back', id, deed, { target: last?.entry ?? idOf('no list') })
     })
     return 'betters nothing'
   },
