@@ -116,8 +116,11 @@ test('a way to cool is compared, chosen and goes with the batch; the page goes o
   await tap(page, 'Off the heat')
   for (const next of ['All clean', 'Strained']) {
     const key = page.getByRole('button', { name: next, exact: true }).first()
-    if (await key.isVisible().catch(() => false)) await key.click()
-    await page.waitForTimeout(400)
+    const isAsked = key.waitFor({ timeout: 4000 }).then(
+      () => true,
+      () => false,
+    )
+    if (await isAsked) await key.click()
   }
   await expect(slab(page)).toContainText('Where does it cool?')
   await tap(page, /^As planned/)

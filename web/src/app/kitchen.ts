@@ -178,13 +178,13 @@ export function useJudged(line: LineData | null): readonly JudgedBatch[] {
 
 /**
  * The same one step later, for what listens to it: an entry is shown first. By the means of now, as all else that is asked at
- * the same time: two answers by turns would be looked for without end.
+ * the same time: two answers by turns would be looked for without end. null before the Line is there.
  */
-export function useJudgedSoon(): readonly JudgedBatch[] {
+export function useJudgedSoon(): readonly JudgedBatch[] | null {
   const line = useLine()
   const means = useMeans(line)
   const soon = useDeferredValue(line)
-  return useAsOf((now) => (soon ? judgedLine(soon, means, now) : NOTHING_JUDGED))
+  return useAsOf((now) => (soon ? judgedLine(soon, means, now) : null))
 }
 
 const NOTHING_JUDGED: readonly JudgedBatch[] = []
