@@ -1,4 +1,4 @@
-import { useDeferredValue, useMemo } from 'react'
+import { useMemo } from 'react'
 import { createSelector } from '@reduxjs/toolkit'
 import isSame from 'fast-deep-equal'
 import {
@@ -174,17 +174,6 @@ export function judgedAt(batch: BatchState, zone: string, means: Means, now: Ins
 export function useJudged(line: LineData | null): readonly JudgedBatch[] {
   const means = useMeans(line)
   return useAsOf((now) => (line ? judgedLine(line, means, now) : NOTHING_JUDGED))
-}
-
-/**
- * The same one step later, for what listens to it: an entry is shown first. By the means of now, as all else that is asked at
- * the same time: two answers by turns would be looked for without end. null before the Line is there.
- */
-export function useJudgedSoon(): readonly JudgedBatch[] | null {
-  const line = useLine()
-  const means = useMeans(line)
-  const soon = useDeferredValue(line)
-  return useAsOf((now) => (soon ? judgedLine(soon, means, now) : null))
 }
 
 const NOTHING_JUDGED: readonly JudgedBatch[] = []
