@@ -330,8 +330,8 @@ export interface LotReceived {
   /** What was done to frozen fruit against viruses; null: nothing that is known. */
   treatment: string | null
   /**
-   * By a probe between the packs, or in one; null: not read. `atMost`: how warm it was let come in, °C; left out: it was
-   * not written down, or needs no cold.
+   * By a probe between the packs, or in one; null: not read. `atMost`: how warm it was let come in, °C; null: it
+   * needs no cold; left out: nobody wrote it down then.
    */
   received: { typed: Typed; instrument: Id | null; readBy?: ReadBy; atMost?: number | null } | null
   /** How herbs, fruit and nuts looked; null: not looked at, or nothing to see. */

@@ -1,7 +1,7 @@
 import { v7 as uuid } from 'uuid'
 import { instrumentStanding, type Bodies, type Id, type InstrumentState, type Standing } from '@logged-thermal/core'
 import { clock } from '../clock/clock'
-import type { LookBackAnswer } from '../http/answers'
+import type { LookBackAnswer } from '../http/lookBackAnswer'
 import { openKitchen, type TestKitchen } from '../test/kitchen'
 import { storeOf } from '../test/storeKitchen'
 

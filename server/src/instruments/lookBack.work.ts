@@ -10,7 +10,7 @@ import {
   type LotState,
   type UnitState,
 } from '@logged-thermal/core'
-import type { LookedBackBatch, LookedBackItem, LookedBackLot, LookedBackUnit } from '../http/answers'
+import type { LookedBackBatch, LookedBackItem, LookedBackLot, LookedBackUnit } from '../http/lookBackAnswer'
 
 interface Asked {
   /** The entry of the failed check, and of what it is. */
