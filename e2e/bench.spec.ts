@@ -139,7 +139,12 @@ test('at the floor it sounds once and flashes; the countdown ends in reading aga
   await expect(slab(page)).toContainText('Read again to prove it', { timeout: 25_000 })
   expect(await tones()).toBe(2)
   await expect(check(page, 'egg')).toHaveAttribute('data-standing', 'open')
+  // It was asked for: how soon hands followed is told with it.
+  const told = page.waitForRequest(
+    (sent) => sent.url().endsWith('/api/entries') && !!sent.postData()?.includes('"asked":'),
+  )
   await type(page, 68.5)
+  await told
   await proven(page, 'egg')
 
   // Cold butter on the heat: one more reading is asked for, the proof stands. A raw yolk reopens it.

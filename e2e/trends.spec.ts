@@ -25,6 +25,11 @@ test('how batches went: counted first, drawn in ink, the same as a table, each p
     page.getByRole('img', { name: /minutes to the first reading off the heat, batch by batch/ }),
   ).toBeVisible()
   await expectAccessible(page)
+  const asked = page.getByRole('region', { name: 'Readings asked for' })
+  await expect(asked).toContainText(/\d+ of \d+ were taken within 5 min of being asked for/)
+  await choose(page, 'Looked at', 'longest wait for a reading asked for')
+  await expect(page.getByRole('img', { name: /longest wait for a reading asked for, batch by batch/ })).toBeVisible()
+  await choose(page, 'Looked at', 'minutes to the first reading off the heat')
   await tap(page, 'As a table')
   const rows = page.getByRole('table', { name: /first reading/ }).getByRole('row')
   await expect(rows.nth(2)).toBeVisible()

@@ -2,6 +2,8 @@ import { v7 as uuid } from 'uuid'
 import {
   toolUseOf,
   addDays,
+  askedSince,
+  attention,
   dayOf,
   dayOfYear,
   finishedOf,
@@ -17,6 +19,7 @@ import {
   partOf,
   CORE_VERSION,
   judgeBatch,
+  NO_MEANS,
   portionOf,
   standingsOf,
   TOLERANCE,
@@ -115,13 +118,22 @@ export function storeClaims(
       factor: 1,
     })
   }
-  const read = (id: Id, minutesAgo: number, celsius: number, instrument = starter.probe.id) =>
-    enter('reading-taken', id, minutesAgo, {
+  /** As a tablet asks for it at that time. */
+  const askedBy = (id: Id, at: Instant) => {
+    const batch = states.read('batch', id)!
+    const findings = judgeBatch(batch, { zone }, at)
+    return askedSince(attention(batch, findings, { zone, means: NO_MEANS }, at), at)
+  }
+  const read = (id: Id, minutesAgo: number, celsius: number, instrument = starter.probe.id) => {
+    const asked = askedBy(id, ago(now, minutesAgo))
+    return enter('reading-taken', id, minutesAgo, {
       typed: { value: celsius, unit: 'C' },
       where: 'core',
       of: 'mixture',
       instrument,
+      ...(asked === null ? {} : { asked: Math.round(asked) }),
     })
+  }
   /** Puts some of a batch away. Returns the item. */
   const toolUse = (batch: Id, step: string, tool: Id, minutesAgo: number) =>
     toolUseOf(

@@ -107,6 +107,7 @@ describe('reading a claim', () => {
       claim('reading-taken', { ...reading, typed: { value: -200, unit: 'F' } }),
       'body.typed.value: not a temperature',
     ],
+    ['asked for at no time', claim('reading-taken', { ...reading, asked: 'noon' }), 'body.asked: not an instant'],
     ['another place', claim('reading-taken', { ...reading, where: 'lid' }), 'body.where: not one of'],
     [
       'a correction to nothing',

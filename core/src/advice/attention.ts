@@ -106,6 +106,11 @@ export function isPressing(asks: Attention, now: Instant): boolean {
   }
 }
 
+/** Since when a reading was asked for that is taken at an instant; null: nobody had asked for it by then. */
+export function askedSince(asks: Attention, at: Instant): Instant | null {
+  return asks.kind === 'read' && asks.at <= at ? asks.at : null
+}
+
 /** What the lead answers for: a gate that is not proven, else whatever binds. */
 function toAnswerFor(findings: readonly Finding[]): Finding | null {
   const binding = findings.filter(isBinding)

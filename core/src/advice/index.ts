@@ -7,7 +7,7 @@
  *
  * Imports: ground to judgement.
  */
-export { attention, floorOf, isPressing, urgency, type Attention } from './attention'
+export { askedSince, attention, floorOf, isPressing, urgency, type Attention } from './attention'
 export type { AskingItem, Cause, Matter } from './matters/matter'
 export { mattersOf, type Unresolved } from './matters/mattersOf'
 export { likelyCauses, type LikelyCause } from './matters/likelyCause'
@@ -81,11 +81,15 @@ export { ENOUGH_ALIKE, type Alike } from './trends/alike'
 export { controlChart, type ChartPoint, type ControlChart, type Unusual } from './trends/controlChart'
 export {
   GROUPED_BY,
+  IN_TIME,
+  PACE_MEASURES,
   sameMeasure,
   trendOf,
+  type Answered,
   type Counts,
   type Group,
   type GroupedBy,
+  type PaceMeasure,
   type TrendMeasure,
   type Settled,
   type Trend,

@@ -113,6 +113,8 @@ export interface ReadingBody {
   paper?: Hash
   /** Out of a logger's file, with others under the one entry. Left out: typed by hand. */
   file?: SourceFile
+  /** Since when the tablet had asked for it as it was taken; left out: nobody had. It moves no standing. */
+  asked?: Instant
 }
 
 /**

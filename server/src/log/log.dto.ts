@@ -1,6 +1,6 @@
 import { Type } from 'class-transformer'
 import { IsIn, IsInt, IsOptional, IsString, IsUUID, Length, Max, Min } from 'class-validator'
-import { DAY, type Id, type Instant, type Standing } from '@logged-thermal/core'
+import { DAY, PACE_MEASURES, type Id, type Instant, type PaceMeasure, type Standing } from '@logged-thermal/core'
 import { Problem } from '../http/problem'
 
 /** The last instant that a date can be. */
@@ -77,8 +77,8 @@ export class LogQuery extends LogPeriod {
 export class TrendQuery extends LogQuery {
   /** How they were read while they cooled; left out: what was to spare at a gate. */
   @IsOptional()
-  @IsIn(['first reading', 'longest unread'])
-  pace?: 'first reading' | 'longest unread'
+  @IsIn(PACE_MEASURES)
+  pace?: PaceMeasure
 
   /** The check whose gate is looked at; left out, or unknown: the one that most of them have. */
   @IsOptional()

@@ -25,7 +25,8 @@ import type { RecordsAsked } from '../records/records.work'
 import { BackgroundWorker, type Work } from '../workers/workers.service'
 import { PacketFacts } from './packetFacts'
 import { PacketFile } from './packetFile'
-import type { Summed } from './pdf/cover'
+import { ON_COVER } from './pdf/cover'
+import { unresolvedOf, type Summed } from './pdf/unresolved'
 import type { Packet } from './packets.repository'
 import type * as PacketsWork from './packets.work'
 
@@ -38,7 +39,16 @@ const SCHEMAS = ['record.schema.json', 'list.schema.json'].map((name) => ({
 }))
 
 /** What is read first lies first. */
-const FIRST = ['cover.pdf', 'check.html', 'equipment.pdf', 'plans.pdf', 'lots.pdf', 'matters.pdf', 'labels.pdf']
+const FIRST = [
+  'cover.pdf',
+  'unresolved.pdf',
+  'check.html',
+  'equipment.pdf',
+  'plans.pdf',
+  'lots.pdf',
+  'matters.pdf',
+  'labels.pdf',
+]
 
 /** As many batches are drawn at a time, however many began on a day. */
 const AT_ONCE = 30
@@ -108,11 +118,12 @@ export class PacketMaker {
         await file.append('batches.csv', made.batchesCsv)
         await file.append('readings.csv', made.readingsCsv)
         await file.append('records.ndjson', made.records)
-        summed.push(...made.summed)
+        summed.push(...made.summed.map((each) => ({ ...each, file: made.name })))
         files++
       }
       if (!(await onPiece(i + 1, days.length + 1))) return null
     }
+    await this.addUnresolved(file, summed, asked)
     await this.addLists(file, kitchen, { from, to }, asked)
     const plans = await this.plans(kitchen, asked)
     if (plans) await file.add('plans.pdf', plans.pdf)
@@ -132,6 +143,17 @@ export class PacketMaker {
     if (checker !== null && existsSync(checker)) await file.add('check.html', await readFile(checker))
     if (!(await onPiece(days.length + 1, days.length + 1))) return null
     return file.packed(FIRST)
+  }
+
+  /** Where it is more than the cover can hold. */
+  private async addUnresolved(file: PacketFile, summed: readonly Summed[], asked: RecordsAsked): Promise<void> {
+    const all = unresolvedOf(summed)
+    if (all.length <= ON_COVER) return
+    for (let from = 0; from < all.length; from += LINES_AT_ONCE) {
+      const unresolved = all.slice(from, from + LINES_AT_ONCE)
+      const name = `unresolved${from === 0 ? '' : `-${from / LINES_AT_ONCE + 1}`}.pdf`
+      await file.add(name, await this.worker.run(WORK, 'unresolvedOfPacket', { ...asked, unresolved }))
+    }
   }
 
   /** So many lines of each list are drawn at a time, however long they are. */

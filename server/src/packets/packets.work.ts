@@ -29,9 +29,10 @@ import { csvLines, listCsv } from '../records/lists/lists.work'
 import { drawList } from '../records/pdf/drawList'
 import { judged, paperOf, type BatchAsked, type RecordsAsked } from '../records/records.work'
 import { plainCells } from '../store/plainCells'
-import { drawCover, type CoverAsked, type Summed } from './pdf/cover'
+import { drawCover, type CoverAsked } from './pdf/cover'
 import { drawDaySheet } from './pdf/daySheet'
 import { drawPlans, type PlansAsked } from './pdf/plans'
+import { drawUnresolved, type Summed, type Unresolved } from './pdf/unresolved'
 
 const say = speaker(packetMessages)
 
@@ -53,7 +54,7 @@ export interface DayMade {
   readingsCsv: string
   /** A line each. */
   records: string
-  summed: Summed[]
+  summed: Omit<Summed, 'file'>[]
 }
 
 /** The sheet of a day with its records, and its lines of the tables. */
@@ -126,6 +127,19 @@ export async function coverOfPacket(asked: CoverAsked & RecordsAsked): Promise<U
   return paper.finished()
 }
 
+/** What is unresolved of all its days, or as much of it as is drawn at a time. */
+export async function unresolvedOfPacket({
+  unresolved,
+  ...asked
+}: RecordsAsked & { unresolved: Unresolved[] }): Promise<Uint8Array> {
+  const title = say(asked.reader, 'unresolved')
+  const paper = paperOf(`${asked.kitchen}, ${title}`, asked)
+  paper.part(title)
+  paper.heading(1, title)
+  drawUnresolved(paper, unresolved, asked.reader)
+  return paper.finished()
+}
+
 /** What a packet lists beside its days, or as much of it as is drawn at a time: `part` counts from 0. */
 export type ListsAsked = RecordsAsked & { lists: Record<ListName, ListLine[]>; part: number }
 
@@ -170,7 +184,7 @@ export async function plansOfPacket(asked: PlansAsked & RecordsAsked): Promise<{
   return { pdf: await paper.finished(), count }
 }
 
-function summedOf(batch: BatchState, findings: ReturnType<typeof judgeBatch>, day: Day, reader: Reader): Summed {
+function summedOf(batch: BatchState, findings: ReturnType<typeof judgeBatch>, day: Day, reader: Reader) {
   const standing = standingForGood(batch, findings)
   const worst = findings.find((each) => each.standing === standing)
   const waits = !isSettled(batch, findings) && standing !== 'open' && standing !== 'proven'

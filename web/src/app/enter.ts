@@ -4,7 +4,7 @@ import { useNavigate, type NavigateOptions } from 'react-router'
 import { v7 as uuid } from 'uuid'
 import { celsiusOf, readByOf, type AnyClaim, type Bodies, type Id, type Kind, type Typed } from '@logged-thermal/core'
 import { allKept, enterAll } from './keep'
-import { useShift } from './kitchen'
+import { shownAsked, useShift } from './kitchen'
 import { ledger } from './ledger'
 import type { LineData } from './lineData'
 import { stampOfRun } from './run'
@@ -33,7 +33,7 @@ export function useClaim() {
         by: by ?? tablet.person ?? shift?.person ?? '',
         device: tablet.device,
         ...stampOfRun(line?.seq ?? 0, connection.offsetMs),
-        body: READINGS.includes(kind) ? withBacking(body, when, line) : body,
+        body: withAsked(READINGS.includes(kind) ? withBacking(body, when, line) : body, kind, about, when, line),
       } as AnyClaim
     },
     [store, shift],
@@ -48,6 +48,13 @@ function withBacking<B>(body: B, at: number, line: LineData | null): B {
   const { typed, instrument } = body as { typed: Typed; instrument: Id | null }
   const known = line?.instruments.find(({ id }) => id === instrument)
   return known ? { ...body, readBy: readByOf(known, at, celsiusOf(typed)) } : body
+}
+
+/** A reading of a batch with since when it was asked for: how soon hands follow is a trend. */
+function withAsked<B>(body: B, kind: Kind, about: Id, at: number, line: LineData | null): B {
+  const batch = kind === 'reading-taken' ? line?.batches.find(({ id }) => id === about) : undefined
+  const asked = batch ? shownAsked(batch, at) : null
+  return asked === null ? body : { ...body, asked: Math.round(asked) }
 }
 
 /** Enters something: written down, it counts on this tablet, and is sent. Returns the claim, for undoing it. */

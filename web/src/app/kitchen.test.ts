@@ -1,6 +1,6 @@
 import { NO_MEANS, urgency, type BatchState } from '@logged-thermal/core'
-import { cooling } from '../test/judgedBatch'
-import { judgedAt, judgedLine } from './kitchen'
+import { cooling, judged } from '../test/judgedBatch'
+import { judgedAt, judgedLine, shownAsked } from './kitchen'
 import type { LineData } from './lineData'
 
 const TEN = Date.UTC(2027, 2, 3, 10)
@@ -45,6 +45,21 @@ describe('a batch as it stands', () => {
     expect(judgedAt({ ...batch }, 'UTC', NO_MEANS, at(80, 9))).not.toBe(one)
     expect(judgedAt(batch, 'UTC', { ...NO_MEANS }, at(80, 9))).not.toBe(one)
     expect(judgedAt(batch, 'UTC', NO_MEANS, at(200))).not.toBe(one)
+  })
+
+  it('says since when its next reading is asked for, once it was shown, and nothing before that is due', () => {
+    const { batch } = judged(
+      [
+        [10, 80],
+        [14, 66],
+      ],
+      15,
+    )
+    expect(shownAsked(batch, at(15))).toBeNull()
+    const { asks } = judgedAt(batch, 'UTC', NO_MEANS, at(15))
+    if (asks.kind !== 'read') throw new Error(`It asks for ${asks.kind}.`)
+    expect(shownAsked(batch, asks.at - 1)).toBeNull()
+    expect(shownAsked(batch, asks.at + 5000)).toBe(asks.at)
   })
 
   it('is judged anew at the very instant at which time alone changes a finding', () => {

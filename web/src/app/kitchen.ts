@@ -2,6 +2,7 @@ import { useMemo } from 'react'
 import { createSelector } from '@reduxjs/toolkit'
 import isSame from 'fast-deep-equal'
 import {
+  askedSince,
   attention,
   dayOf,
   limitsAt,
@@ -168,6 +169,12 @@ export function judgedAt(batch: BatchState, zone: string, means: Means, now: Ins
   const next = changes.filter((at): at is Instant => at !== null && at > now)
   found.set(batch, { means, from: now, until: Math.min(now + lookedAtAgain(one), ...next), one })
   return one
+}
+
+/** Since when a reading of a batch was asked for that is taken at an instant: by what this tablet showed last. */
+export function shownAsked(batch: BatchState, at: Instant): Instant | null {
+  const shown = found.get(batch)
+  return shown ? askedSince(shown.one.asks, at) : null
 }
 
 /** Every batch that is not thrown away, the most urgent first: another list once an entry or time alone changes one. */

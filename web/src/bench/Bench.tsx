@@ -1,7 +1,7 @@
-import { benchMessages } from '@logged-thermal/wording'
+import { benchMessages, type Reader } from '@logged-thermal/wording'
 import { clsx } from 'clsx'
 import useMediaQuery from '@mui/material/useMediaQuery'
-import { Suspense, useDeferredValue, useMemo, useState, type ComponentProps } from 'react'
+import { Suspense, useMemo, useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
 import {
   floorOf,
@@ -15,6 +15,8 @@ import {
   windowOf,
   type Claim,
   type Edge,
+  type Finding,
+  type HeatWindow,
   type Id,
   type Instant,
   type Of,
@@ -29,6 +31,7 @@ import { Badge } from '../parts/Badge'
 import { Key } from '../kit/Key'
 import type { BenchSheet } from './benchSheet'
 import { later, useReadAhead } from '../kit/later'
+import { soon } from '../kit/soon'
 import { BoardControls } from '../board/BoardControls'
 import { boardMarks } from '../board/boardMarks'
 import { futuresOf } from './futures'
@@ -68,10 +71,11 @@ const TraceChart = later(() => import('./TraceChart'), 'TraceChart')
 // Beside the Bench, whose first sight does not wait for it.
 void TraceChart.load().catch(() => null)
 
-/** What a reading proves is painted first, and then its trace. */
-function TraceSoon(props: ComponentProps<typeof TraceChart>) {
-  return <TraceChart {...useDeferredValue(props)} />
-}
+// What a reading proves is painted first: what stands around it follows.
+const PotsSoon = soon(PotStrip)
+const StepsSoon = soon(StepRail)
+const TraceSoon = soon(Trace)
+const WhySoon = soon(Why)
 
 /** One batch at the stove: what is asked now, the trace, the board, and why each check stands as it does. */
 export function Bench() {
@@ -158,8 +162,6 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
   const flash = useHeatAlerts(onHeat ? heatSignal(window, now) : coolSignal(guide, one.forecast, now))
   const awake = useWakeLock(cooking)
   const [half, setHalf] = useState(false)
-  const means = useMeans(useLine())
-  const futures = futuresOf(batch, one.forecast, one.asks, means, now)
   const floor = floorOf(findings)
   const comesOff = typeof sheet === 'object' && sheet && 'off' in sheet ? sheet.off : null
   /** It comes off the heat with that while its floor is open. A validated bake goes by the oven and the clock. */
@@ -171,6 +173,7 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
     else enter('step-marked', batch.id, { step, edge, reason })
   }
   const toSteps = useSteady(() => setSheet('steps'))
+  const toLots = useSteady(() => setSheet('lots'))
   const made = useAppSelector(({ justMade }) => justMade)
   const fresh = useAsOf((at) => made?.about.id === batch.id && at - made.madeAt < UNDO_MS)
   const done = fresh && made && made.kind !== 'reading-taken' ? made : null
@@ -198,19 +201,11 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
       <HeatFlash signal={flash} window={window} goesOn={guide.window} now={now} reader={reader} />
       <div className={styles.bench}>
         <div className={styles.work}>
-          <PotStrip others={others} now={now} reader={reader} half={half} />
+          <PotsSoon others={others} now={now} reader={reader} half={half} />
           <div className={styles.pane}>
-            <StepRail guide={guide} findings={findings} reader={reader} onStep={toSteps} />
+            <StepsSoon guide={guide} findings={findings} reader={reader} onStep={toSteps} />
             <Suspense fallback={<div className={styles.trace} />}>
-              <TraceSoon
-                batch={batch}
-                findings={findings}
-                now={now}
-                reader={reader}
-                heat={onHeat ? window : null}
-                futures={onHeat ? null : futures}
-                explained={findings.find(({ check }) => check.key === explained) ?? null}
-              />
+              <TraceSoon one={one} now={now} reader={reader} heat={onHeat ? window : null} explained={explained} />
             </Suspense>
           </div>
           <DegreeBoard
@@ -264,12 +259,17 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
               onGone={reading.forget}
             />
           )}
-          <div className={styles.why}>
-            <GoesInNow batch={batch} step={guide.now?.key ?? null} open={open} onLots={() => setSheet('lots')} />
-            <WarmUpLine batch={batch} now={now} reader={reader} />
-            {onHeat && window.floor && <HoldLadder floor={window.floor.finding} now={now} reader={reader} />}
-            <WhyList batch={batch} findings={findings} reader={reader} explained={explained} onExplain={setExplained} />
-          </div>
+          <WhySoon
+            one={one}
+            now={now}
+            reader={reader}
+            open={open}
+            step={guide.now?.key ?? null}
+            hold={onHeat ? (window.floor?.finding ?? null) : null}
+            explained={explained}
+            onExplain={setExplained}
+            onLots={toLots}
+          />
           <div className={styles.keys}>
             <Key look="outlined" onClick={() => setSheet('readings')}>
               {say('readings')}
@@ -316,6 +316,52 @@ function BenchOf({ one, others, now }: { one: JudgedBatch; others: JudgedBatch[]
         />
       )}
     </View>
+  )
+}
+
+interface TraceProps {
+  one: JudgedBatch
+  now: Instant
+  reader: Reader
+  /** Where it has to be held, while it is on the heat. */
+  heat: HeatWindow | null
+  explained: string | null
+}
+
+function Trace({ one: { batch, findings, forecast, asks }, now, reader, heat, explained }: TraceProps) {
+  const means = useMeans(useLine())
+  return (
+    <TraceChart
+      batch={batch}
+      findings={findings}
+      now={now}
+      reader={reader}
+      heat={heat}
+      futures={heat ? null : futuresOf(batch, forecast, asks, means, now)}
+      explained={findings.find(({ check }) => check.key === explained) ?? null}
+    />
+  )
+}
+
+interface WhyProps extends Omit<TraceProps, 'heat'> {
+  open: boolean
+  /** What goes in now is of this one. */
+  step: string | null
+  /** What is held now. */
+  hold: Finding | null
+  onExplain: (check: string | null) => void
+  onLots: () => void
+}
+
+function Why({ one, now, reader, open, step, hold, explained, onExplain, onLots }: WhyProps) {
+  const { batch, findings } = one
+  return (
+    <div className={styles.why}>
+      <GoesInNow batch={batch} step={step} open={open} onLots={onLots} />
+      <WarmUpLine batch={batch} now={now} reader={reader} />
+      {hold && <HoldLadder floor={hold} now={now} reader={reader} />}
+      <WhyList batch={batch} findings={findings} reader={reader} explained={explained} onExplain={onExplain} />
+    </div>
   )
 }
 

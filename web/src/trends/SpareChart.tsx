@@ -100,11 +100,11 @@ const PLAIN = {
 }
 
 /** All that is drawn has room: the zero line, the values, what is usual, what is not proven. */
-function scales({ points, chart: { usual } }: Trend): Pick<ChartOptions<'line'>, 'scales'> {
+function scales({ points, measure, chart: { usual } }: Trend): Pick<ChartOptions<'line'>, 'scales'> {
   const all = [
     0,
     ...points.flatMap(({ drawn, spare: { least, most } }) => [drawn, least, most]),
-    usual?.least ?? null,
+    measure?.of === 'gate' ? (usual?.least ?? null) : null,
     usual?.most ?? null,
   ].filter((value) => value !== null)
   const [low, high] = [Math.min(...all), Math.max(...all)]

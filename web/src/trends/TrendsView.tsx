@@ -19,6 +19,7 @@ import { Badge } from '../parts/Badge'
 import { DiscardTable } from '../store/DiscardTable'
 import { keyOf, measureQuery, measureWords } from './asked'
 import { chartOrder } from './chartOrder'
+import { Answers } from './Answers'
 import { AlikeList } from './AlikeList'
 import { Shares } from './Shares'
 import { TrendTable } from './TrendTable'
@@ -119,6 +120,7 @@ export function TrendsView() {
             />
           )}
           {trend && <Shares trend={trend} line={line} />}
+          {trend && <Answers answered={trend.answered} />}
           <section aria-label={say('waste')}>
             <h2 className="title">{say('waste')}</h2>
             {waste && waste.totals.length > 0 ? (

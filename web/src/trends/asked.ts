@@ -1,4 +1,4 @@
-import { sameMeasure, type Trend, type TrendMeasure } from '@logged-thermal/core'
+import { PACE_MEASURES, sameMeasure, type Trend, type TrendMeasure } from '@logged-thermal/core'
 import { limitDegreesOf, trendsMessages, type Reader } from '@logged-thermal/wording'
 import { speaks } from '../kit/language'
 
@@ -12,7 +12,7 @@ export function keyOf(measure: TrendMeasure): string {
 /** As the server is asked; nothing, where the address says nothing that is known. */
 export function measureQuery(key: string): string {
   if (key.startsWith('gate ')) return `&gate=${encodeURIComponent(key.slice(5))}`
-  return key === 'first reading' || key === 'longest unread' ? `&pace=${encodeURIComponent(key)}` : ''
+  return PACE_MEASURES.some((of) => of === key) ? `&pace=${encodeURIComponent(key)}` : ''
 }
 
 /** What is looked at, in words: 'minutes to spare at 21°'. */

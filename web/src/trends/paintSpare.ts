@@ -36,9 +36,12 @@ export function paintSpare(chart: Chart, { trend, chosen, words, ink, paper }: P
   }
   ctx.save()
   const { usual } = trend.chart
+  // Nothing is read in less than no time.
+  const isDrawn = (value: number) => trend.measure?.of === 'gate' || value > 0
   if (usual) {
     ctx.setLineDash([9, 6])
-    for (const value of [usual.least, usual.most]) line(ctx, left, at(value), right, at(value), ink, 1.5)
+    for (const value of [usual.least, usual.most].filter(isDrawn))
+      line(ctx, left, at(value), right, at(value), ink, 1.5)
     ctx.setLineDash([])
     line(ctx, left, at(usual.middle), right, at(usual.middle), ink, 1.5)
   }
@@ -50,16 +53,17 @@ export function paintSpare(chart: Chart, { trend, chosen, words, ink, paper }: P
   const isClear = !usual || Math.abs(at(usual.least) - at(0)) > 44
   if (trend.measure?.of === 'gate' && isClear)
     text(say(trend.points[0]?.spare.unit === '°C' ? 'tooCold' : 'tooLate'), right, at(0) + 18, 'right')
+  if (usual) {
+    text(say('usualMost', { value: words(usual.most) }), right, at(usual.most) - 6, 'right')
+    if (isDrawn(usual.least))
+      text(say('usualLeast', { value: words(usual.least) }), right, at(usual.least) + 18, 'right')
+    const count = Math.min(20, trend.chart.points.length)
+    text(say('middle', { count, value: words(usual.middle) }), left + 6, at(usual.middle) - 6, 'left')
+  }
   joined(ctx, trend, across, at, ink)
   trend.points.forEach((point, i) =>
     mark(ctx, point, across(i), at, { ink, paper, top, bottom, isChosen: point.id === chosen }),
   )
-  if (usual) {
-    text(say('usualMost', { value: words(usual.most) }), right, at(usual.most) - 6, 'right')
-    text(say('usualLeast', { value: words(usual.least) }), right, at(usual.least) + 18, 'right')
-    const count = Math.min(20, trend.chart.points.length)
-    text(say('middle', { count, value: words(usual.middle) }), left + 6, at(usual.middle) - 6, 'left')
-  }
   const { charted } = chartOrder(trend)
   const last = charted.findLastIndex((point) => point !== null && point.unusual.length > 0)
   const [first] = charted[last]?.unusual ?? []

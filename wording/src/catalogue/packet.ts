@@ -14,6 +14,9 @@ export const packetMessages = {
   ofDay: '{proven} of {all}',
   stillOpen: 'Still open, first',
   nothingOpen: 'Nothing is open: every batch that did not hold was decided by the lead.',
+  moreOpen:
+    '{more, plural, one {One more is} other {# more are}} open. All {count} are in unresolved.pdf, missed before not proven.',
+  unresolved: 'Still open',
   since: 'Since',
   what: 'What',
   why: 'Why',
@@ -21,6 +24,7 @@ export const packetMessages = {
   inThisFile: 'In this file',
   file_days:
     'A sheet for each day, with the record of every batch that began on it: {count, plural, one {one file} other {# files}}',
+  file_unresolved: 'Every batch that waits for the lead, with the file that holds its record',
   file_equipment: 'Probes and their checks, refrigerators and freezers and their readings',
   file_plans:
     'The written plan of each method: hazards, limits with their source, who looks at what: {count, plural, one {one plan} other {# plans}}',

@@ -11,6 +11,14 @@ export const trendsMessages = {
   'measure_gate °C': 'degrees to spare at {gate}',
   'measure_first reading': 'minutes to the first reading off the heat',
   'measure_longest unread': 'the longest that nobody read it',
+  'measure_latest answer': 'longest wait for a reading asked for',
+  answers: 'Readings asked for',
+  answersOf: '{inTime} of {all} were taken within {minutes} min of being asked for; half of them within {half} min.',
+  answersNone: 'No reading of that time was asked for by a tablet.',
+  answersUnread:
+    '{unread, plural, =1 {One check is} other {# checks are}} not proven because nobody took the reading it needed.',
+  answersSays:
+    'What a tablet showed when the reading was entered. Readings taken before they were asked for are not counted.',
   gateWord: 'the gate “{key}”',
   of_method: 'Method',
   anyMethod: 'any method',

@@ -47,12 +47,14 @@ export const corrected: KindOf<'corrected'> = {
   },
   derive({ about, body: { now, target } }, read) {
     if (now === 'void') return {}
-    // What was copied from paper stays that, and nothing becomes it.
+    // What was copied from paper stays that, and nothing becomes it; nor does a correction say what was asked for.
     const reading = { ...now.reading, ...backed(now.reading, now.at, read) }
     delete reading.paper
+    delete reading.asked
     const was = read('batch', about.id)?.facts['reading-taken'].find(({ entry }) => entry === target)?.value
     const paper = was?.paper === undefined ? {} : { paper: was.paper }
-    return { now: { ...now, reading: { ...reading, ...paper } } }
+    const asked = was?.asked === undefined ? {} : { asked: was.asked }
+    return { now: { ...now, reading: { ...reading, ...paper, ...asked } } }
   },
   folds: {
     batch: correctedInBatch,

@@ -1,7 +1,7 @@
 import { asEntered, EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { MINUTE, type Instant } from '../../ground/instant'
 import type { ReadingBody } from '../../ledger/entry'
-import { hash, id, object, oneOf, text, typedTemperature, type Field } from '../../ground/field'
+import { hash, id, instant, object, oneOf, text, typedTemperature, type Field } from '../../ground/field'
 import type { Refusal } from '../guard/refusal'
 import { measures, readByOf, withUse } from '../../state/instrument'
 import type { ReadBy } from '../../ledger/instrumentEntries'
@@ -32,8 +32,8 @@ export const readingTaken: KindOf<'reading-taken'> = {
 }
 
 export function parseReading(body: Field): ReadingBody {
-  const fields = object(body, ['typed', 'where', 'of', 'instrument', 'portion', 'readBy', 'paper'])
-  const { typed, where, of, instrument, portion, readBy, paper } = fields
+  const fields = object(body, ['typed', 'where', 'of', 'instrument', 'portion', 'readBy', 'paper', 'asked'])
+  const { typed, where, of, instrument, portion, readBy, paper, asked } = fields
   return {
     typed: typedTemperature(typed),
     where: oneOf(where, ['core', 'surface', 'air'] as const),
@@ -42,6 +42,7 @@ export function parseReading(body: Field): ReadingBody {
     ...(portion.value === undefined ? {} : { portion: text(portion, 8) }),
     ...parseReadBy(readBy, instrument),
     ...(paper.value === undefined ? {} : { paper: hash(paper) }),
+    ...(asked.value === undefined ? {} : { asked: instant(asked) }),
   }
 }
 

@@ -3,13 +3,17 @@ import type { Standing } from '../../ledger/standing'
 import type { Id } from '../../ledger/subject'
 import type { LoggedBatch } from '../../judgement/log/loggedBatch'
 import { standAt } from '../../judgement/log/standsFrom'
+import type { Pace } from '../../judgement/log/pace'
 import type { Spare } from '../../judgement/log/spare'
 import { alikeIn, type Alike } from './alike'
 import { controlChart, type ControlChart } from './controlChart'
 import { wilson } from './wilson'
 
 /** What is looked at: what was to spare at the gate of a check, or how it was read while it cooled. */
-export type TrendMeasure = { of: 'gate'; key: string } | { of: 'first reading' | 'longest unread' }
+export type TrendMeasure = { of: 'gate'; key: string } | { of: PaceMeasure }
+/** How it was read: how soon after the heat, how long nobody did, and how late the latest came that was asked for. */
+export const PACE_MEASURES = ['first reading', 'longest unread', 'latest answer'] as const
+export type PaceMeasure = (typeof PACE_MEASURES)[number]
 
 /** By what batches are put together. */
 export const GROUPED_BY = ['method', 'vessel', 'unit', 'instrument', 'person'] as const
@@ -39,8 +43,22 @@ export interface Group extends Counts {
   range: { low: number; high: number }
 }
 
+/** What became of the readings that the tablets asked for. */
+export interface Answered {
+  /** Taken within `IN_TIME`; later; and checks that are not proven because nobody took one. */
+  inTime: number
+  late: number
+  unread: number
+  /** How late half of them were at most, ms; null where none was asked for. */
+  medianMs: number | null
+}
+
+/** A reading that comes so soon after it was asked for came in time, ms: hands are busy. House figure. */
+export const IN_TIME = 5 * MINUTE
+
 export interface Trend {
   counts: Counts
+  answered: Answered
   /** What can be looked at, the most frequent first, with the temperature of its gate where all have the same, °C. */
   measures: { measure: TrendMeasure; unit: Spare['unit']; batches: number; celsius: number | null }[]
   measure: TrendMeasure | null
@@ -76,6 +94,7 @@ export function trendOf(batches: readonly LoggedBatch[], asked: TrendMeasure | n
     .slice(-SHOWN)
   return {
     counts: countsOf(settled),
+    answered: answeredOf(settled),
     measures,
     measure,
     points,
@@ -119,18 +138,35 @@ function measured({ batch: { pace }, standing, gates }: SettledBatch, measure: T
     const drawn = gate.standing === 'proven' ? least : gate.standing === 'missed' ? most : null
     return { standing: gate.standing, spare: gate.spare, drawn }
   }
-  const ms = measure.of === 'first reading' ? pace.firstMs : pace.longestMs
+  const ms = paceMs(pace, measure.of)
   if (ms === null) return null
   const minutes = ms / MINUTE
   return { standing, spare: { unit: 'min', least: minutes, most: minutes }, drawn: minutes }
+}
+
+function paceMs({ firstMs, longestMs, answers }: Pace, of: PaceMeasure): number | null {
+  switch (of) {
+    case 'first reading':
+      return firstMs
+    case 'longest unread':
+      return longestMs
+    case 'latest answer':
+      return answers.length === 0 ? null : Math.max(...answers)
+  }
+}
+
+function answeredOf(settled: readonly SettledBatch[]): Answered {
+  const answers = settled.flatMap(({ batch }) => batch.pace.answers).sort((a, b) => a - b)
+  const inTime = answers.filter((ms) => ms <= IN_TIME).length
+  const unread = settled.flatMap(({ gates }) => gates.filter((gate) => gate.unread)).length
+  return { inTime, late: answers.length - inTime, unread, medianMs: answers[answers.length >> 1] ?? null }
 }
 
 function measuresOf(settled: readonly SettledBatch[]): Trend['measures'] {
   const keys = [...new Set(settled.flatMap(({ gates }) => gates.flatMap(({ key, spare }) => (spare ? [key] : []))))]
   const all: TrendMeasure[] = [
     ...keys.map((key) => ({ of: 'gate' as const, key })),
-    { of: 'first reading' },
-    { of: 'longest unread' },
+    ...PACE_MEASURES.map((of) => ({ of })),
   ]
   return all
     .flatMap((measure) => {

@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { MINUTE } from '../../ground/instant'
 import { loggedBatch, type LoggedBatch } from '../../judgement/log/loggedBatch'
 import { standAt } from '../../judgement/log/standsFrom'
 import { Story, wellMade, world } from '../../test/story'
@@ -119,6 +120,28 @@ describe('a trend', () => {
     expect(second!.drawn).toBeLessThan(0)
     expect(third!.drawn).toBeNull()
     expect(of([unproven, missed, proven]).chart.points).toHaveLength(2)
+  })
+
+  it('tells how late readings came that were asked for, and which gates nobody read; what was not asked for is not counted', () => {
+    const story = new Story()
+    story.combined(0)
+    story.read(5, 83, { asked: at(4) })
+    story.offHeat(6)
+    story.read(16, 62, { asked: at(9) })
+    story.read(18, 56)
+    // Asked for before the batch was there, or after it was taken: of something else.
+    story.read(96, 20, { asked: at(-5) })
+    story.read(98, 19.5, { asked: at(99) })
+    const asked = { ...loggedBatch(story.batch, world), id: 'asked', code: 'asked' }
+    expect(asked.pace.answers).toEqual([1, 7].map((minutes) => minutes * MINUTE))
+    const { answered, points } = trendOf([asked, unproven], { of: 'latest answer' }, now)
+    expect(answered).toMatchObject({ inTime: 1, late: 1, medianMs: 7 * MINUTE })
+    const unread = (batch: LoggedBatch) => trendOf([batch], null, now).answered.unread
+    expect(unread(unproven)).toBeGreaterThan(0)
+    expect(unread(loggedBatch(wellMade().batch, world))).toBe(0)
+    expect(answered.unread).toBe(unread(asked) + unread(unproven))
+    expect(points.map(({ code, drawn }) => [code, drawn])).toEqual([['asked', 7]])
+    expect(trendOf([unproven], null, now).answered).toMatchObject({ inTime: 0, late: 0, medianMs: null })
   })
 
   it('counts before it rates, in every group, and leaves out what still runs', () => {

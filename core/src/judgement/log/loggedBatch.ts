@@ -70,11 +70,23 @@ export interface LoggedStand {
   gates: (Gate & {
     key: string
     standing: Standing
+    /** It is not proven because nobody read it when that was asked for. */
+    unread: boolean
     spare: Spare | null
     /** When the readings that decide it were taken. */
     deciding: Instant[]
   })[]
 }
+
+/** Nobody took the reading that would have said it. */
+const UNREAD: readonly Finding['because']['code'][] = [
+  'never read',
+  'closed unread',
+  'not read in time',
+  'start not read',
+  'somewhere between',
+  'pans unread',
+]
 
 /** Readings that a row draws at most. */
 const DRAWN = 80
@@ -125,9 +137,10 @@ export function loggedBatch(batch: BatchState, world: World): LoggedBatch {
         settled: isSettled(batch, findings),
         says: saying(standing, countingFor(batch, findings)),
         gates: findings.flatMap((finding) => {
-          const { check, standing: is, deciding } = finding
+          const { check, standing: is, because, deciding } = finding
           const gate = gateAt(finding, trace, from)
-          return gate ? [{ ...gate, key: check.key, standing: is, spare: spareOf(finding), deciding }] : []
+          const unread = is === 'unproven' && UNREAD.includes(because.code)
+          return gate ? [{ ...gate, key: check.key, standing: is, unread, spare: spareOf(finding), deciding }] : []
         }),
       })),
     ),

@@ -13,19 +13,10 @@ import {
 import { drawChainRibbon } from '../../records/pdf/chainRibbon'
 import { standingMark } from '../../records/pdf/marks'
 import type { Paper } from '../../records/pdf/paper'
+import { drawUnresolved, unresolvedOf, type Summed } from './unresolved'
 
 const say = speaker(packetMessages)
 const sayOfRecord = speaker(recordMessages)
-
-/** How a batch of a packet stands, for its cover. */
-export interface Summed {
-  code: string
-  name: string
-  day: Day
-  standing: Standing
-  /** Why it waits for the lead; null: it does not. */
-  open: string | null
-}
 
 export interface CoverAsked {
   kitchen: string
@@ -41,6 +32,9 @@ export interface CoverAsked {
   head: HeadStatement | null
   reader: Reader
 }
+
+/** So many lines of what is unresolved stand on the cover; all of more are in a file of their own. */
+export const ON_COVER = 60
 
 const MARK = 11
 /** So many days are drawn mark by mark; of more, the counts say it. */
@@ -67,24 +61,12 @@ export function drawCover(
   paper.rule(1)
   drawDays(paper, { from, to, summed, reader })
   paper.heading(2, say(reader, 'stillOpen'))
-  const open = summed.filter((each) => each.open !== null)
-  paper.tableOr(
-    say(reader, 'nothingOpen'),
-    [
-      { title: say(reader, 'since'), share: 14 },
-      { title: say(reader, 'what'), share: 34 },
-      { title: say(reader, 'why'), share: 34 },
-      { title: say(reader, 'where'), share: 18 },
-    ],
-    open.map(({ day, name, code, standing, open: why }) => ({
-      cells: [
-        { text: dayName(day, reader) },
-        { text: `${name} ${code}`, bold: true, mark: standingMark(standing) },
-        { text: why ?? '' },
-        { text: `days/${day}.pdf` },
-      ],
-    })),
-  )
+  const unresolved = unresolvedOf(summed)
+  drawUnresolved(paper, unresolved.slice(0, ON_COVER), reader)
+  if (unresolved.length > ON_COVER)
+    paper.text(say(reader, 'moreOpen', { more: unresolved.length - ON_COVER, count: unresolved.length }), {
+      face: 'bold',
+    })
   paper.heading(2, say(reader, 'inThisFile'))
   paper.table(
     [
@@ -93,6 +75,7 @@ export function drawCover(
     ],
     [
       ['days/…', say(reader, 'file_days', { count: days })],
+      ...(unresolved.length > ON_COVER ? [['unresolved.pdf', say(reader, 'file_unresolved')]] : []),
       ['equipment.pdf', say(reader, 'file_equipment')],
       ['plans.pdf', say(reader, 'file_plans', { count: plans })],
       ['lots.pdf', say(reader, 'file_lots')],
