@@ -37,6 +37,7 @@ const refusals: { [C in Refusal['code']]: [Extract<Refusal, { code: C }>, ...nam
   'cannot measure that': [{ code: 'cannot measure that', field: 'body.where', instrument: 'IR1' }, 'IR1'],
   'instrument gone': [{ code: 'instrument gone', field: 'body.instrument', instrument: 'P4' }, 'P4'],
   'instrument in doubt': [{ code: 'instrument in doubt', field: 'body.instrument', instrument: 'P5' }, 'P5', 'another'],
+  'too long ago': [{ code: 'too long ago', field: 'at', instrument: 'P4' }, 'P4', 'as a matter'],
   'not checked so': [{ code: 'not checked so', field: 'body.against', instrument: 'IR1' }, 'IR1'],
   'reference not checked': [
     { code: 'reference not checked', field: 'body.against', instrument: 'P5' },

@@ -61,6 +61,8 @@ export function refusalSentence(refusal: Refusal, reader: Reader): string {
       return say(reader, 'instrumentGone', { instrument: refusal.instrument })
     case 'instrument in doubt':
       return say(reader, 'instrumentInDoubt', { instrument: refusal.instrument })
+    case 'too long ago':
+      return say(reader, 'tooLongAgo', { instrument: refusal.instrument })
     case 'not checked so':
       return say(reader, 'notCheckedSo', { instrument: refusal.instrument })
     case 'reference not checked':

@@ -11,7 +11,7 @@ import { inheritedOf } from '../state/newItem'
 import { at } from '../test/traces'
 import { mayGoIn, waitsFor } from '../state/lot'
 import { FRIDGE, idOf, type KitchenStory, LEAD, PROBE } from '../test/kitchenStory'
-import { OTHER_PROBE, kitchen, check, due, inIce, WEEKLY } from '../test/probeStory'
+import { DAY, OTHER_PROBE, kitchen, check, due, inIce, WEEKLY } from '../test/probeStory'
 
 /** What a probe takes back when it fails. Minutes are after ten. */
 
@@ -38,6 +38,23 @@ describe('a probe that fails', () => {
     // A pass after it does not bring them back.
     check(story, 275, 0)
     expect(due(story, batch, 280)).toBe('unproven')
+  })
+
+  it('takes it back also where it is told after two passes, and is refused where it can no longer reach all of it', () => {
+    const { story, batch } = failing()
+    // Found on a tablet that was out of sight; meanwhile others checked it twice.
+    for (const minutes of [265, 266]) check(story, minutes, 0)
+    story.enter('instrument-checked', PROBE, 260, inIce(1.9), { after: 10 })
+    expect(due(story, batch, 280)).toBe('unproven')
+
+    const weeks = failing()
+    for (const day of [7, 14, 21, 28]) check(weeks.story, day * DAY, 0)
+    const told = (days: number) =>
+      weeks.story.post('instrument-checked', PROBE, days * DAY, inIce(1.9), { after: 29 * DAY - days * DAY })
+    expect(told(1).posted).toMatchObject({ ok: false, code: 'too long ago' })
+    const fell = weeks.story.post('instrument-due', PROBE, DAY, { why: 'dropped' }, { after: 28 * DAY })
+    expect(fell.posted).toMatchObject({ ok: false, code: 'too long ago' })
+    expect(told(20).posted).toMatchObject({ ok: true })
   })
 
   it('says which way it breaks, and the lead lets it count again with a reason', () => {

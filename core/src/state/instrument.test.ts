@@ -1,6 +1,16 @@
 import fc from 'fast-check'
 import type { Instant } from '../ground/instant'
-import { canProve, instrumentStanding, passBefore, readByOf, withCheck, type InstrumentState } from './instrument'
+import {
+  canProve,
+  FAILURE_TOLD_WITHIN,
+  instrumentStanding,
+  isReached,
+  passBefore,
+  readByOf,
+  withCheck,
+  withUse,
+  type InstrumentState,
+} from './instrument'
 
 const DAY = 86_400_000
 
@@ -15,6 +25,7 @@ const probe: InstrumentState = {
   dues: [],
   gone: null,
   uses: [],
+  usesSince: null,
 }
 
 interface Told {
@@ -25,25 +36,28 @@ interface Told {
 }
 
 /** As the entries are folded: in the order in which they are told; a pass told late speaks from then on. */
-function checked(all: readonly Told[]): InstrumentState {
-  return [...all]
-    .sort((a, b) => a.at + a.late - (b.at + b.late))
-    .reduce(
-      (state, { at, late, passed }, i) =>
-        withCheck(state, {
-          entry: String(i),
-          at,
-          by: 'mina',
-          against: { kind: 'ice' },
-          shown: [],
-          reference: 0,
-          error: passed ? 0.2 : 2,
-          passed,
-          tolerance: 1,
-          from: passed ? at + late : at,
-        }),
-      probe,
-    )
+function checked(all: readonly Told[], read: readonly Instant[] = []): InstrumentState {
+  const checks = all.map(({ at, late, passed }, i) => ({
+    then: at + late,
+    fold: (state: InstrumentState) =>
+      withCheck(state, {
+        entry: String(i),
+        at,
+        by: 'mina',
+        against: { kind: 'ice' },
+        shown: [],
+        reference: 0,
+        error: passed ? 0.2 : 2,
+        passed,
+        tolerance: 1,
+        from: passed ? at + late : at,
+      }),
+  }))
+  const uses = read.map((at) => ({
+    then: at,
+    fold: (state: InstrumentState) => withUse(state, { type: 'batch', id: String(at) }, at),
+  }))
+  return [...checks, ...uses].sort((a, b) => a.then - b.then).reduce((state, { fold }) => fold(state), probe)
 }
 
 const told = fc.record({
@@ -79,6 +93,26 @@ describe('what stands behind a reading', () => {
           if (!pass || pass.at <= at) expect(readByOf(state, at, 4).backing).toBe('failed')
         }
       }),
+    )
+  })
+
+  it('is known back to the pass before a failure that is told within a fortnight, whatever passed since; what is not says so', () => {
+    const times = fc.array(fc.integer({ min: 0, max: 60 * DAY }), { maxLength: 12 })
+    const checks = fc.array(
+      told.map((each) => ({ ...each, at: each.at * 2 })),
+      { maxLength: 10 },
+    )
+    fc.assert(
+      fc.property(checks, times, fc.integer({ min: 0, max: 60 * DAY }), (all, read, failedAt) => {
+        const state = checked(all, read)
+        const pass = passBefore(state.history, failedAt)?.at ?? -Infinity
+        const newest = Math.max(...state.history.map(({ at }) => at))
+        if (failedAt >= newest - FAILURE_TOLD_WITHIN) expect(isReached(state, failedAt)).toBe(true)
+        if (!isReached(state, failedAt)) return
+        const known = new Set(state.uses.map(({ last }) => last))
+        expect(read.filter((at) => at >= pass && !known.has(at))).toEqual([])
+      }),
+      { numRuns: 2000 },
     )
   })
 

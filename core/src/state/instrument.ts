@@ -45,8 +45,10 @@ export interface InstrumentState extends InstrumentFacts {
   dues: { at: Instant; why: DueAtOnce }[]
   /** Out of use; null while it is not. */
   gone: { at: Instant; how: 'lost' | 'retired'; reason: string } | null
-  /** What was read with it since the pass before its last one. */
+  /** What was read with it, as far back as a failure that is told late can reach. */
   uses: Use[]
+  /** From when on `uses` is whole; null: from its first reading. */
+  usesSince: Instant | null
 }
 
 /** Where in the product an instrument of a kind can read; null: it reads no temperature. */
@@ -165,10 +167,30 @@ export function withUse(state: InstrumentState, { type, id }: Subject, last: Ins
   return { ...state, uses: [...state.uses.filter((use) => use !== known), { type, id, last }] }
 }
 
-/** Checked once more: what was read before the pass before the last one is out of reach of any doubt. */
+/** Checked once more: what was read before any failure can reach that may still be told is let go. */
 export function withCheck(state: InstrumentState, check: InstrumentCheck): InstrumentState {
   const history = [...state.history, check].sort((a, b) => a.from - b.from)
+  const since = Math.max(state.usesSince ?? -Infinity, reachOf(history))
+  if (since === -Infinity) return { ...state, history }
+  return { ...state, history, uses: state.uses.filter(({ last }) => last >= since), usesSince: since }
+}
+
+/**
+ * A failure may be told so long after it was found, with passes made since, and still reach all that was read before it, ms:
+ * a tablet may have lain in a drawer. House figure.
+ */
+export const FAILURE_TOLD_WITHIN = 14 * DAY
+
+/** How far back a failure reaches that was made within that time: to the pass before it. -Infinity: to the first reading. */
+function reachOf(history: readonly InstrumentCheck[]): Instant {
   const passes = history.filter(({ passed }) => passed)
-  const before = lastMade(passes.filter((each) => each !== lastMade(passes)))
-  return { ...state, history, uses: before ? state.uses.filter(({ last }) => last >= before.at) : state.uses }
+  const [last, newest] = [lastMade(passes), lastMade(history)]
+  const before = lastMade(passes.filter((each) => each !== last))
+  const old = newest && lastMade(passes.filter(({ from }) => from <= newest.at - FAILURE_TOLD_WITHIN))
+  return before && old ? Math.min(before.at, old.at) : -Infinity
+}
+
+/** Whether all is known still that was read with it from the pass before an instant on. */
+export function isReached({ history, usesSince }: InstrumentState, at: Instant): boolean {
+  return usesSince === null || (passBefore(history, at)?.at ?? -Infinity) >= usesSince
 }

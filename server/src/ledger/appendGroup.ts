@@ -29,6 +29,7 @@ import { Projections } from './projections'
 import { foldSubjects } from './foldSubjects'
 import { hasUnheard, historyOf } from './outOfSight'
 import { sha256 } from '../sealing/sha256'
+import { keptPictures, lacksPicture } from './pictures'
 import { gather, gatherStates, lockHead, write, type Gathered, type Sealed } from './statements'
 
 /** What one tablet sends at a time. */
@@ -74,6 +75,7 @@ export async function appendGroup(em: SqlEntityManager, posts: readonly ReadPost
   if (keptBy > core) throw behindProblem()
   const posters = posts.map(({ postedBy }) => postedBy)
   const { known, roles, projections } = await gathered(em, kitchenId, posters, claims, zone, core)
+  const pictures = await keptPictures(em, kitchenId, claims)
   const sealed: Sealed[] = []
   const book: Book = {
     zone,
@@ -98,6 +100,11 @@ export async function appendGroup(em: SqlEntityManager, posts: readonly ReadPost
     for (const each of sent) {
       if (!('claim' in each)) {
         answers.push(refusedUnread(each))
+        continue
+      }
+      const lacks = book.known(each.claim.id) ? null : lacksPicture(each.claim, pictures)
+      if (lacks) {
+        answers.push({ id: each.claim.id, outcome: 'refused', refusal: lacks })
         continue
       }
       await loadFollowing(em, each.claim, projections, { zone, limits }, core)

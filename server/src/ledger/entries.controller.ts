@@ -125,6 +125,7 @@ const STATUS: Record<Refusal['code'], number> = {
   'cannot measure that': 422,
   'instrument gone': 409,
   'instrument in doubt': 409,
+  'too long ago': 409,
   'not checked so': 422,
   'reference not checked': 409,
   'read again': 422,

@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto'
 import { v7 as uuid } from 'uuid'
+import type { Bodies } from '@logged-thermal/core'
 import { openKitchen, type TestKitchen } from '../test/kitchen'
 import { pictureIn } from './jpeg'
 
@@ -74,6 +75,25 @@ it('is kept once under its hash, and shown to its own kitchen alone', async () =
   await other.get(`/api/photos/${hash}`).expect(404)
   await other.app.close()
   await kitchen.get('/api/photos/nonsense').expect(404)
+})
+
+it('has to be kept before an entry names it: a sheet that nobody has a picture of is none', async () => {
+  const { hash } = (await keep(base64(GREY)).expect(200)).body as { hash: string }
+  const batch = uuid()
+  await kitchen.post([kitchen.start('p-1', batch)])
+  const { id: second, pin: secondPin } = kitchen.person('teo')
+  const copied = async (paper: string) => {
+    const reading = kitchen.reading(batch, 61)
+    const sheet = { ...reading, body: { ...(reading.body as Bodies['reading-taken']), paper } }
+    const { body } = (await kitchen.post([sheet], { second, secondPin })) as { body: { results: unknown[] } }
+    return body.results
+  }
+  const unkept = '0'.repeat(64)
+  expect(await copied(unkept)).toMatchObject([{ outcome: 'refused', code: 'not there', field: 'body.paper' }])
+  expect(await copied(hash)).toMatchObject([{ outcome: 'accepted' }])
+  const incident = { what: 'glass' as const, note: 'a jar', items: [], batches: [], photo: unkept }
+  const told = await kitchen.post([kitchen.claim('incident-told', uuid(), incident)])
+  expect(told.body).toMatchObject({ results: [{ code: 'not there', sentence: 'This kitchen has no such picture.' }] })
 })
 
 it('takes nothing that is none, is too large, or names a photo otherwise than by its hash', async () => {

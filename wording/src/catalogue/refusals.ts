@@ -23,6 +23,8 @@ export const refusalsMessages = {
   takenByAnotherTake: '{taken} is taken by another. Take the next number.',
   thrownAwayNothingMore: '{batch} was thrown away: nothing more is entered about it.',
   doesNotReadThere: '{instrument} does not read there: only a probe reads a core.',
+  tooLongAgo:
+    '{instrument} has been checked since, and what was read with it so long ago can no longer be looked back at. Check it now, and report what it showed then as a matter.',
   instrumentGone: '{instrument} is out of use. Take another one.',
   instrumentInDoubt: '{instrument} proves nothing: its check is missing, failed or long overdue. Read it with another.',
   notCheckedSo: '{instrument} cannot be checked like this.',

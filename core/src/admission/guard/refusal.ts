@@ -51,6 +51,7 @@ export type Refusal =
         | 'trace'
         | 'sample'
         | 'reading'
+        | 'picture'
     }
   | {
       code: 'already there'
@@ -77,6 +78,7 @@ export type Refusal =
   | { code: 'cannot measure that'; field: 'body.where' | 'body.instrument'; instrument: string }
   | { code: 'instrument gone'; field: 'about.id' | 'body.instrument'; instrument: string }
   | { code: 'instrument in doubt'; field: 'body.instrument'; instrument: string }
+  | { code: 'too long ago'; field: 'at'; instrument: string }
   | { code: 'not checked so'; field: 'body.against'; instrument: string }
   | { code: 'reference not checked'; field: 'body.against'; instrument: string }
   | { code: 'read again'; field: 'body.shown' | 'body.against'; read: number }

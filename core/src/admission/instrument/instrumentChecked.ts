@@ -3,7 +3,7 @@ import type { Bodies, Claim } from '../../ledger/entry'
 import { isEntryLate, knownAt } from '../../ledger/late'
 import { id, list, nameOf, number, object, oneOf, typedTemperature, type Field } from '../../ground/field'
 import type { Typed } from '../../ground/temperature'
-import { instrumentStanding, withCheck, type InstrumentState } from '../../state/instrument'
+import { instrumentStanding, isReached, withCheck, type InstrumentState } from '../../state/instrument'
 import { CHECK_LATE_AFTER, CHECK_READINGS, checkFound, spread, STEADY } from '../../state/instrumentCheck'
 import { HIGHEST_ALTITUDE, LOWEST_ALTITUDE } from '../../physics/heating/boilingPoint'
 import { failedProbe } from '../../state/backing'
@@ -47,7 +47,7 @@ export const instrumentChecked: KindOf<'instrument-checked'> = {
     const instrument = read('instrument', about.id)
     if (!instrument) return { code: 'not there', field: 'about.id', what: 'instrument' }
     if (instrument.gone) return { code: 'instrument gone', field: 'about.id', instrument: instrument.code }
-    return refusedAgainst(instrument, claim, read) ?? refusedShown(body)
+    return refusedAgainst(instrument, claim, read) ?? refusedShown(body) ?? refusedLate(instrument, claim, read)
   },
   derive(claim, read) {
     return { found: foundIn(claim, read)! }
@@ -108,6 +108,12 @@ function refusedShown({ against, shown }: Bodies['instrument-checked']): Refusal
   if (shown.length < CHECK_READINGS) return { code: 'read again', field: 'body.shown', read: shown.length }
   const apart = spread(shown)
   return apart > STEADY ? { code: 'not steady', field: 'body.shown', apart } : null
+}
+
+/** A failure that no longer reaches all that was read before it would say of the rest that it stands well. */
+function refusedLate(instrument: InstrumentState, claim: Claim<'instrument-checked'>, read: Read): Refusal | null {
+  if (isReached(instrument, claim.at) || foundIn(claim, read)?.passed) return null
+  return { code: 'too long ago', field: 'at', instrument: instrument.code }
 }
 
 function parseAgainst(field: Field): Against {

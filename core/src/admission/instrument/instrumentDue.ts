@@ -1,12 +1,14 @@
 import { DUE_AT_ONCE, type DueAtOnce, type DueFound } from '../../ledger/instrumentEntries'
+import type { Instant } from '../../ground/instant'
 import type { Claim } from '../../ledger/entry'
 import type { Subject } from '../../ledger/subject'
 import { object, oneOf } from '../../ground/field'
 import { fallenProbe } from '../../state/backing'
-import { canProve, instrumentStanding } from '../../state/instrument'
+import { canProve, instrumentStanding, type InstrumentState } from '../../state/instrument'
 import type { Read } from '../../state/state'
 import { withDoubt } from '../../state/unit'
 import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
+import type { Refusal } from '../guard/refusal'
 import { inUse } from './inUse'
 import { withSplitOff } from './withSplitOff'
 
@@ -36,7 +38,7 @@ export const instrumentDue: KindOf<'instrument-due'> = {
   writes: ({ about, body }) => [about, ...(body.found?.doubted ?? [])],
   reads: () => [],
   readsThen: (claim, read) => foundIn(claim, read)?.doubted ?? [],
-  refuse: ({ about }, read) => inUse(about.id, read),
+  refuse: ({ about, at }, read) => inUse(about.id, read) ?? refusedLate(read('instrument', about.id), at),
   derive: (claim, read) => ({ found: foundIn(claim, read) }),
   folds: {
     instrument: (state, { claim: { about, at, body } }, own) =>
@@ -46,6 +48,13 @@ export const instrumentDue: KindOf<'instrument-due'> = {
     item: (state, entry) => ({ ...state, fails: [...state.fails, fallenProbe(entry)] }),
     unit: (state, entry) => withDoubt(state, fallenProbe(entry)),
   },
+}
+
+/** What was read with it since it fell has to be known still. */
+function refusedLate(instrument: InstrumentState | null, at: Instant): Refusal | null {
+  return !instrument || instrument.usesSince === null || at >= instrument.usesSince
+    ? null
+    : { code: 'too long ago', field: 'at', instrument: instrument.code }
 }
 
 /** null where nothing was read since, or the house lets what is read with it count until its check. */

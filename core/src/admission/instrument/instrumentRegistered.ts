@@ -32,7 +32,15 @@ export const instrumentRegistered: KindOf<'instrument-registered'> = {
   refuse: ({ about }, read) =>
     read('instrument', about.id) ? { code: 'already there', field: 'about.id', what: 'instrument' } : null,
   begins: {
-    instrument: ({ claim: { body } }, id) => ({ id, ...body, history: [], dues: [], gone: null, uses: [] }),
+    instrument: ({ claim: { body } }, id) => ({
+      id,
+      ...body,
+      history: [],
+      dues: [],
+      gone: null,
+      uses: [],
+      usesSince: null,
+    }),
   },
   folds: { instrument: (state, { claim: { body } }) => ({ ...state, ...body }) },
 }
