@@ -34,6 +34,31 @@ test('a tablet is enrolled by the lead, knows its people then, and is forgotten 
   await expect(other.getByText('Who opens the shift?')).toBeVisible()
 })
 
+test('a tablet speaks as whoever logs on it chose, and as before in other hands', async ({ browser }) => {
+  const page = await kitchen.person(browser, 'Teo Brandt')
+  await page.goto(`${kitchen.url}/log`)
+  const day = page.getByRole('group', { name: 'Day' })
+  const first = day.getByRole('spinbutton').first()
+  await expect(page.locator('html')).toHaveAttribute('lang', 'en-GB')
+  await expect(first).toHaveAccessibleName('Day')
+  const hand = async (key: string | RegExp) => {
+    await page.getByRole('button', { name: /logging as/ }).click()
+    await page.getByRole('dialog').getByRole('button', { name: key }).click()
+  }
+  await hand('American English')
+  await expect(page.locator('html')).toHaveAttribute('lang', 'en-US')
+  await expect(page).toHaveURL(/\/log/)
+  await expect(first).toHaveAccessibleName('Month')
+  await hand(/^Mina Osk/)
+  await expect(page.locator('html')).toHaveAttribute('lang', 'en-GB')
+  await hand(/^Teo Brandt/)
+  await expect(page.locator('html')).toHaveAttribute('lang', 'en-US')
+  // What the house writes down in between is kept.
+  await hand('British English')
+  await expect(page.locator('html')).toHaveAttribute('lang', 'en-GB')
+  await page.context().close()
+})
+
 test('a PIN is changed by whoever has it, typed twice; wrong ones are said, and the lead sees who was locked out', async ({
   browser,
 }) => {

@@ -40,7 +40,7 @@ import type {
   TemperatureScale,
   TranscribedCooling,
 } from '@logged-thermal/core'
-import type { BatchRecord, ListRecord } from '@logged-thermal/wording'
+import type { BatchRecord, Language, ListRecord } from '@logged-thermal/wording'
 import type { LookBackAnswer } from './lookBackAnswer'
 
 /** A change of a batch, with which batch it is of. */
@@ -326,6 +326,7 @@ export interface PacketAnswer {
   fromDay: Day
   toDay: Day
   scale: TemperatureScale
+  language: Language
   state: 'waits' | 'made' | 'ready' | 'failed' | 'cancelled' | 'gone'
   /** Of its pieces, how many are made. */
   done: number

@@ -1,7 +1,7 @@
 import { Body, Controller, Get, HttpCode, Param, ParseIntPipe, Post } from '@nestjs/common'
 import { ApiOperation, ApiTags } from '@nestjs/swagger'
 import { EntityManager } from '@mikro-orm/postgresql'
-import type { Appended, ClockHours, Id, Kind, Refusal, TemperatureScale } from '@logged-thermal/core'
+import type { Appended, ClockHours, Id, Kind, Refusal } from '@logged-thermal/core'
 import { refusalSentence, type Reader } from '@logged-thermal/wording'
 import { Metrics } from '../metrics/metrics'
 import { Kitchen } from '../people/kitchen.entity'
@@ -15,6 +15,7 @@ import { PostEntriesDto } from './postEntries.dto'
 import { clock } from '../clock/clock'
 import { Answers } from '../http/answers.decorator'
 import type { Answers as Answer, PostResult } from '../http/answers'
+import type { ReaderQuery } from '../people/readerQuery'
 
 @ApiTags('entries')
 @Controller('entries')
@@ -37,7 +38,7 @@ export class EntriesController {
   })
   async post(
     @OfShift() shift: Shift,
-    @Body() { sentAt, entries, signer, pin, second, secondPin, scale, hours }: PostEntriesDto,
+    @Body() { sentAt, entries, signer, pin, second, secondPin, scale, language, hours }: PostEntriesDto,
   ): Promise<Answer['Posted']> {
     const arrived = clock.now()
     const { kitchenId, personId: postedBy } = shift
@@ -61,7 +62,7 @@ export class EntriesController {
       this.metrics.entries.inc({ outcome: each.outcome })
       if (each.outcome === 'refused') {
         this.metrics.refusals.inc({ code: each.refusal.code })
-        reader ??= await this.readerIn(kitchenId, scale, hours)
+        reader ??= await this.readerIn(kitchenId, { scale, language }, hours)
         results.push(refused(each, reader))
       } else results.push(each)
     }
@@ -80,9 +81,9 @@ export class EntriesController {
   }
 
   /** Who reads the refusals: as the tablet says, else as people of this kitchen read figures. */
-  private async readerIn(id: Id, scale: TemperatureScale | undefined, hours: ClockHours = 24): Promise<Reader> {
+  private async readerIn(id: Id, { scale, language }: ReaderQuery, hours: ClockHours = 24): Promise<Reader> {
     const reader = readerOf(await this.em.fork().findOneOrFail(Kitchen, { id }), hours)
-    return { ...reader, scale: scale ?? reader.scale }
+    return { ...reader, scale: scale ?? reader.scale, locale: language ?? reader.locale }
   }
 }
 

@@ -1,5 +1,6 @@
 import { ApiProperty, ApiPropertyOptional } from '@nestjs/swagger'
 import type { ClockHours, TemperatureScale } from '@logged-thermal/core'
+import { LANGUAGES, type Language } from '@logged-thermal/wording'
 import {
   ArrayMaxSize,
   ArrayMinSize,
@@ -58,6 +59,14 @@ export class PostEntriesDto {
   @IsOptional()
   @IsIn(['C', 'F'], { message: '"scale" has to be C or F.' })
   scale?: TemperatureScale
+
+  @ApiPropertyOptional({
+    enum: LANGUAGES,
+    description: 'In which language refusals are read; British English, if left out',
+  })
+  @IsOptional()
+  @IsIn(LANGUAGES, { message: `"language" has to be one of ${LANGUAGES.join(', ')}.` })
+  language?: Language
 
   @ApiPropertyOptional({ enum: [12, 24], description: 'On which clock refusals are read; of 24 hours, if left out' })
   @IsOptional()

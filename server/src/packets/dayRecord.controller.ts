@@ -13,7 +13,7 @@ import type { Shift } from '../people/shifts.service'
 import { Proofs } from '../proof/proofs.service'
 import { ListFacts } from '../records/lists/listFacts'
 import { RecordFacts } from '../records/recordFacts'
-import { ScaleQuery } from '../records/scaleQuery'
+import { ReaderQuery } from '../people/readerQuery'
 import { sendPdf } from '../records/sendPdf'
 import { Workers } from '../workers/workers.service'
 import { PacketFacts } from './packetFacts'
@@ -42,14 +42,14 @@ export class DayRecordController {
   async pdf(
     @OfShift() { kitchenId, personId }: Shift,
     @Param('day') day: Day,
-    @Query() { scale }: ScaleQuery,
+    @Query() reads: ReaderQuery,
     @Res() response: Response,
   ): Promise<void> {
     requireDays({ from: day })
     await this.rows.current(kitchenId)
     const head = await this.proofs.head(kitchenId)
     const asked = await this.scope.asOfOneMoment(kitchenId, async (em) => {
-      const shared = await this.records.shared(em, kitchenId, clock.now(), scale ?? null)
+      const shared = await this.records.shared(em, kitchenId, clock.now(), reads)
       const { zone } = shared.reader
       const begun = await this.facts.begun(em, kitchenId, startOfDay(day, zone), startOfDay(addDays(day, 1), zone))
       if (begun.length > MOST_BATCHES)

@@ -176,7 +176,7 @@ export class PacketMaker {
 
   private asked(kitchen: Id, packet: Packet, head: ChainHead) {
     return this.scope.inKitchen(kitchen, async (em) => {
-      const shared = await this.records.shared(em, kitchen, clock.now(), packet.scale)
+      const shared = await this.records.shared(em, kitchen, clock.now(), packet)
       const signed = await this.proofs.signedHead(em, kitchen, head)
       const { from, to } = periodOf(packet, shared.reader.zone)
       const asked: RecordsAsked = {

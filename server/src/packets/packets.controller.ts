@@ -1,8 +1,9 @@
 import { Body, Controller, Get, HttpCode, Param, ParseUUIDPipe, Post, Res } from '@nestjs/common'
 import { ApiTags } from '@nestjs/swagger'
-import { IsIn, Matches } from 'class-validator'
+import { IsIn, IsOptional, Matches } from 'class-validator'
 import type { Response } from 'express'
 import { daysBetween, type Day, type Id, type TemperatureScale } from '@logged-thermal/core'
+import { LANGUAGES, type Language } from '@logged-thermal/wording'
 import { Answers, AnswersFile } from '../http/answers.decorator'
 import type { Answers as Answer } from '../http/answers'
 import { requireDays } from '../http/days'
@@ -20,6 +21,11 @@ class AskPacketDto {
 
   @IsIn(['C', 'F'], { message: '"scale" has to be C or F.' })
   scale: TemperatureScale
+
+  /** In which language it is read; British English, if left out. */
+  @IsOptional()
+  @IsIn(LANGUAGES, { message: `"language" has to be one of ${LANGUAGES.join(', ')}.` })
+  language?: Language
 }
 
 /** A packet is of so many days at most: more is asked for in pieces. */
@@ -44,7 +50,10 @@ export class PacketsController {
   @HttpCode(202)
   @Needs('write')
   @Answers('PacketAsked', 202)
-  async ask(@OfShift() shift: Shift, @Body() { from, to, scale }: AskPacketDto): Promise<Answer['PacketAsked']> {
+  async ask(
+    @OfShift() shift: Shift,
+    @Body() { from, to, scale, language = 'en-GB' }: AskPacketDto,
+  ): Promise<Answer['PacketAsked']> {
     if (shift.role !== 'lead') throw new Problem(403, 'not yours', 'The lead asks for records to hand out.')
     requireDays({ from, to })
     const days = daysBetween(from, to) + 1
@@ -55,7 +64,7 @@ export class PacketsController {
         `That is ${days} days. A packet holds a year: ask for the years one by one.`,
         'to',
       )
-    return { id: await this.packets.ask(shift.kitchenId, shift.personId, from, to, scale) }
+    return { id: await this.packets.ask(shift.kitchenId, shift.personId, from, to, { scale, language }) }
   }
 
   @Post(':id/cancel')

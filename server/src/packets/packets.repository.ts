@@ -11,7 +11,7 @@ export type Packet = Omit<PacketAnswer, 'keptUntil'>
 const MOST = 50
 
 const COLUMNS = `id, asked_by as "askedBy", asked_at::float8 as "askedAt", from_day::text as "fromDay", to_day::text as "toDay",
-  scale, state, done, of, bytes::float8 as bytes, said`
+  scale, language, state, done, of, bytes::float8 as bytes, said`
 
 @Injectable()
 export class PacketsRepository {
@@ -36,12 +36,12 @@ export class PacketsRepository {
     return packet ?? null
   }
 
-  async add(kitchen: Id, { id, askedBy, askedAt, fromDay, toDay, scale }: Asked): Promise<void> {
+  async add(kitchen: Id, { id, askedBy, askedAt, fromDay, toDay, scale, language }: Asked): Promise<void> {
     await this.scope.inKitchen(kitchen, (em) =>
       query(em, {
-        sql: `insert into packet (kitchen_id, id, asked_by, asked_at, from_day, to_day, scale, state)
-          values (?, ?, ?, ?, ?, ?, ?, 'waits')`,
-        params: [kitchen, id, askedBy, askedAt, fromDay, toDay, scale],
+        sql: `insert into packet (kitchen_id, id, asked_by, asked_at, from_day, to_day, scale, language, state)
+          values (?, ?, ?, ?, ?, ?, ?, ?, 'waits')`,
+        params: [kitchen, id, askedBy, askedAt, fromDay, toDay, scale, language],
       }),
     )
   }
@@ -64,4 +64,4 @@ export class PacketsRepository {
   }
 }
 
-export type Asked = Pick<Packet, 'id' | 'askedBy' | 'askedAt' | 'fromDay' | 'toDay' | 'scale'>
+export type Asked = Pick<Packet, 'id' | 'askedBy' | 'askedAt' | 'fromDay' | 'toDay' | 'scale' | 'language'>

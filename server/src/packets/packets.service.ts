@@ -3,7 +3,7 @@ import { mkdirSync } from 'node:fs'
 import { join } from 'node:path'
 import { Injectable, Logger, type OnApplicationBootstrap, type OnModuleDestroy } from '@nestjs/common'
 import { v7 as uuid } from 'uuid'
-import { DAY, type Day, type Id, type TemperatureScale } from '@logged-thermal/core'
+import { DAY, type Day, type Id } from '@logged-thermal/core'
 import { clock } from '../clock/clock'
 import { KitchenScope } from '../database/kitchenScope'
 import { Problem } from '../http/problem'
@@ -59,11 +59,17 @@ export class Packets implements OnApplicationBootstrap, OnModuleDestroy {
   }
 
   /** Asks for one. Throws a Problem with status 503 where this installation has no folder to keep it in. */
-  async ask(kitchen: Id, askedBy: Id, fromDay: Day, toDay: Day, scale: TemperatureScale): Promise<Id> {
+  async ask(
+    kitchen: Id,
+    askedBy: Id,
+    fromDay: Day,
+    toDay: Day,
+    { scale, language }: Pick<Packet, 'scale' | 'language'>,
+  ): Promise<Id> {
     if (this.place.folder === null)
       throw new Problem(503, 'no folder', 'This installation has no folder to keep packets in. Set LT_DATA_FOLDER.')
     const id = uuid()
-    await this.repository.add(kitchen, { id, askedBy, askedAt: clock.now(), fromDay, toDay, scale })
+    await this.repository.add(kitchen, { id, askedBy, askedAt: clock.now(), fromDay, toDay, scale, language })
     await this.jobs.send('packet', { kitchen, name: id })
     return id
   }

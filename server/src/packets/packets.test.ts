@@ -42,7 +42,7 @@ afterAll(() => kitchen.app.close())
 const http = () => request(kitchen.app.getHttpServer())
 const today = () => dayOf(clock.now(), 'UTC')
 const ask = (from: string, to: string, cookie = lead) =>
-  http().post('/api/packets').set('Cookie', cookie).send({ from, to, scale: 'C' })
+  http().post('/api/packets').set('Cookie', cookie).send({ from, to, scale: 'C', language: 'en-US' })
 const list = async () => ((await http().get('/api/packets').set('Cookie', lead)).body as Answers['Packets']).packets
 const file = (id: Id) => http().get(`/api/packets/${id}/file`).set('Cookie', lead).buffer(true).parse(bytes)
 
@@ -72,7 +72,7 @@ describe('the packet of a period', () => {
   let files: Record<string, Uint8Array>
   beforeAll(async () => {
     id = await made(addDays(today(), -1))
-    expect(await ended(id)).toMatchObject({ state: 'ready', said: null })
+    expect(await ended(id)).toMatchObject({ state: 'ready', said: null, language: 'en-US' })
     packed = (await file(id)).body as Buffer
     files = unzipSync(packed)
   })
@@ -211,6 +211,11 @@ it('is the lead’s to ask for, of days that there are, a year at a time', async
     detail: 'That is 73050 days. A packet holds a year: ask for the years one by one.',
   })
   expect((await ask('last week', 'now')).body).toMatchObject({ status: 400 })
+  const written = await http()
+    .post('/api/packets')
+    .set('Cookie', lead)
+    .send({ from: today(), to: today(), scale: 'C', language: 'en-XA' })
+  expect(written.status).toBe(400)
 })
 
 it('waits for the one before it, and can be cancelled; what was cancelled is not there', async () => {

@@ -10,7 +10,7 @@ import { StatesRepository } from '../ledger/states.repository'
 import { Needs, OfShift } from '../people/shift.guard'
 import type { Shift } from '../people/shifts.service'
 import { RecordFacts } from '../records/recordFacts'
-import { ScaleQuery } from '../records/scaleQuery'
+import { ReaderQuery } from '../people/readerQuery'
 import { sendPdf } from '../records/sendPdf'
 import { Workers } from '../workers/workers.service'
 import { WORK } from './packetMaker.service'
@@ -32,7 +32,7 @@ export class PlanRecordController {
   async pdf(
     @OfShift() { kitchenId, personId }: Shift,
     @Param('id', ParseUUIDPipe) id: Id,
-    @Query() { scale }: ScaleQuery,
+    @Query() reads: ReaderQuery,
     @Res() response: Response,
   ): Promise<void> {
     const now = clock.now()
@@ -44,7 +44,7 @@ export class PlanRecordController {
       if (!method || !limits) throw new Problem(404, 'not there', 'There is no such method in this kitchen.', 'id')
       if (!approvedOf(method))
         throw new Problem(409, 'not in force', 'No version of it is in force, so there is no written plan yet.', 'id')
-      const shared = await this.records.shared(em, kitchenId, now, scale ?? null)
+      const shared = await this.records.shared(em, kitchenId, now, reads)
       return { ...shared, maker: shared.people[personId] ?? '', proved: null, methods, limits, only: id }
     })
     const { pdf } = await this.workers.run(WORK, 'plansOfPacket', asked)

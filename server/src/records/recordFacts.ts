@@ -1,8 +1,9 @@
 import { Injectable } from '@nestjs/common'
 import type { EntityManager } from '@mikro-orm/postgresql'
-import { limitsAt, type Id, type Instant, type KitchenState, type TemperatureScale } from '@logged-thermal/core'
+import { limitsAt, type Id, type Instant, type KitchenState } from '@logged-thermal/core'
 import { query } from '../database/query'
 import { StatesRepository } from '../ledger/states.repository'
+import type { ReaderQuery } from '../people/readerQuery'
 import { Kitchen } from '../people/kitchen.entity'
 import { Person } from '../people/person.entity'
 import { readerOf } from '../people/reader'
@@ -16,12 +17,12 @@ const MOST_RUNNING = 60
 export class RecordFacts {
   constructor(private readonly states: StatesRepository) {}
 
-  /** What all records of a kitchen share. @param scale as who reads it; null: as the kitchen does */
+  /** What all records of a kitchen share. @param reads how who reads it does; what is left out, as the kitchen does */
   async shared(
     em: EntityManager,
     kitchenId: Id,
     now: Instant,
-    scale: TemperatureScale | null,
+    { scale, language }: ReaderQuery,
   ): Promise<Omit<RecordsAsked, 'proved' | 'maker'>> {
     const kitchen = await em.findOneOrFail(Kitchen, { id: kitchenId })
     const limits = await this.states.one(em, kitchenId, 'limits', kitchen.limitsId)
@@ -33,7 +34,7 @@ export class RecordFacts {
     })
     return {
       kitchen: kitchen.name,
-      reader: { ...usual, scale: scale ?? usual.scale, today: null },
+      reader: { ...usual, scale: scale ?? usual.scale, locale: language ?? usual.locale, today: null },
       now,
       people: Object.fromEntries((await em.find(Person, { kitchenId })).map(({ id, name }) => [id, name])),
       instruments: Object.fromEntries(instruments.map(({ id, code }) => [id, code])),

@@ -1,7 +1,7 @@
 import { Controller, Get, Param, ParseUUIDPipe, Query, Res } from '@nestjs/common'
 import { ApiTags } from '@nestjs/swagger'
 import type { Response } from 'express'
-import type { Id, TemperatureScale } from '@logged-thermal/core'
+import type { Id } from '@logged-thermal/core'
 import { clock } from '../clock/clock'
 import { KitchenScope } from '../database/kitchenScope'
 import { Answers, AnswersFile } from '../http/answers.decorator'
@@ -14,7 +14,7 @@ import { Heads } from '../sealing/heads.service'
 import { Workers, type Work } from '../workers/workers.service'
 import { RecordFacts } from './recordFacts'
 import type * as RecordsWork from './records.work'
-import { ScaleQuery } from './scaleQuery'
+import { ReaderQuery } from '../people/readerQuery'
 import { sendPdf } from './sendPdf'
 
 export const WORK: Work<typeof RecordsWork> = { file: require.resolve('./records.work') }
@@ -38,10 +38,10 @@ export class RecordsController {
   async pdf(
     @OfShift() shift: Shift,
     @Param('id', ParseUUIDPipe) id: Id,
-    @Query() { scale }: ScaleQuery,
+    @Query() reads: ReaderQuery,
     @Res() response: Response,
   ): Promise<void> {
-    const { batch, ...asked } = await this.asked(shift, id, scale ?? null)
+    const { batch, ...asked } = await this.asked(shift, id, reads)
     const title = `${asked.kitchen} ${batch.code}`
     const pdf = await this.workers.run(WORK, 'batchesPdf', { ...asked, title, batches: [batch] })
     sendPdf(response, `batch-${fileOf(batch.code)}.pdf`, pdf)
@@ -53,10 +53,10 @@ export class RecordsController {
   async json(
     @OfShift() shift: Shift,
     @Param('id', ParseUUIDPipe) id: Id,
-    @Query() { scale }: ScaleQuery,
+    @Query() reads: ReaderQuery,
     @Res() response: Response,
   ): Promise<void> {
-    const { batch, ...asked } = await this.asked(shift, id, scale ?? null)
+    const { batch, ...asked } = await this.asked(shift, id, reads)
     const [record] = await this.workers.run(WORK, 'batchRecords', { ...asked, batches: [batch] })
     response.setHeader('Content-Disposition', `attachment; filename="batch-${fileOf(batch.code)}.json"`)
     response.type('json').send(JSON.stringify(record, null, 2))
@@ -66,7 +66,7 @@ export class RecordsController {
   @Get('batch/:id.csv')
   @AnswersFile('text/csv')
   async csv(@OfShift() shift: Shift, @Param('id', ParseUUIDPipe) id: Id, @Res() response: Response): Promise<void> {
-    const { batch, ...asked } = await this.asked(shift, id, null)
+    const { batch, ...asked } = await this.asked(shift, id, {})
     const csv = await this.workers.run(WORK, 'traceCsv', { ...asked, state: batch.state })
     response.setHeader('Content-Disposition', `attachment; filename="batch-${fileOf(batch.code)}.csv"`)
     response.type('text/csv; charset=utf-8').send(csv)
@@ -83,7 +83,7 @@ export class RecordsController {
         'not there',
         'This installation signs nothing: it has no folder for its keys. Set LT_DATA_FOLDER.',
       )
-    const shared = await this.scope.inKitchen(kitchenId, (em) => this.facts.shared(em, kitchenId, clock.now(), null))
+    const shared = await this.scope.inKitchen(kitchenId, (em) => this.facts.shared(em, kitchenId, clock.now(), {}))
     const pdf = await this.workers.run(WORK, 'keySheet', {
       ...shared,
       maker: shared.people[personId] ?? '',
@@ -98,11 +98,11 @@ export class RecordsController {
   @AnswersFile('application/pdf')
   async paper(
     @OfShift() { kitchenId, personId }: Shift,
-    @Query() { scale }: ScaleQuery,
+    @Query() reads: ReaderQuery,
     @Res() response: Response,
   ): Promise<void> {
     const asked = await this.scope.inKitchen(kitchenId, async (em) => ({
-      ...(await this.facts.shared(em, kitchenId, clock.now(), scale ?? null)),
+      ...(await this.facts.shared(em, kitchenId, clock.now(), reads)),
       ...(await this.facts.running(em, kitchenId)),
     }))
     const pdf = await this.workers.run(WORK, 'blankSheets', {
@@ -113,12 +113,12 @@ export class RecordsController {
     sendPdf(response, 'sheets.pdf', pdf)
   }
 
-  private async asked({ kitchenId, personId }: Shift, id: Id, scale: TemperatureScale | null) {
+  private async asked({ kitchenId, personId }: Shift, id: Id, reads: ReaderQuery) {
     const head = await this.proofs.head(kitchenId)
     return this.scope.asOfOneMoment(kitchenId, async (em) => {
       const [batch] = await this.facts.batches(em, kitchenId, [id])
       if (!batch) throw new Problem(404, 'not there', 'There is no such batch in this kitchen.', 'id')
-      const shared = await this.facts.shared(em, kitchenId, clock.now(), scale)
+      const shared = await this.facts.shared(em, kitchenId, clock.now(), reads)
       const signed = await this.proofs.signedHead(em, kitchenId, head)
       const proved = signed && { head: signed, file: `batch-${fileOf(batch.code)}.proof` }
       return { ...shared, maker: shared.people[personId] ?? '', proved, batch }

@@ -1,7 +1,7 @@
 import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { PDFDocument } from 'pdf-lib'
+import { PDFDocument, PDFName } from 'pdf-lib'
 import { v7 as uuid } from 'uuid'
 import type { Id } from '@logged-thermal/core'
 import type { BatchRecord } from '@logged-thermal/wording'
@@ -64,6 +64,15 @@ it('is told on paper: tagged, in a language, with a bookmark, its title and who 
   expect([document.getTitle(), document.getAuthor()]).toEqual(['Test kitchen r-1', 'Test kitchen'])
   const { width, height } = document.getPage(0).getSize()
   expect([Math.round(width), Math.round(height)]).toEqual([595, 842])
+})
+
+it('is in the language of who reads it: of its words, and said of the whole document', async () => {
+  const of = async (query: string) => {
+    const { document } = await pdf(`/api/records/batch/${batch}.pdf${query}`)
+    return document.catalog.get(PDFName.of('Lang'))?.toString()
+  }
+  expect([await of(''), await of('?language=en-US')]).toEqual(['(en-GB)', '(en-US)'])
+  expect((await kitchen.get(`/api/records/batch/${batch}.pdf?language=xx`)).status).toBe(400)
 })
 
 it('is there for what was begun here, in a scale that there is', async () => {

@@ -1,13 +1,13 @@
-import { shellMessages } from '@logged-thermal/wording'
+import { LANGUAGES, shellMessages } from '@logged-thermal/wording'
 import { Key } from '../kit/Key'
 import { useHand, useLine } from './kitchen'
 import { useAppDispatch, useAppSelector } from './store'
 import { tablet } from './tablet'
-import { speaks } from '../kit/language'
+import { speaks, written } from '../kit/language'
 
 const say = speaks(shellMessages)
 
-/** In which unit this person reads, and whether the screen is for day or night. */
+/** In which unit and language this person reads, and whether the screen is for day or night. */
 export function TabletKeys() {
   const dispatch = useAppDispatch()
   const night = useAppSelector(({ tablet: { theme } }) => theme === 'night')
@@ -20,6 +20,17 @@ export function TabletKeys() {
           {say('showScale', { scale: other })}
         </Key>
       )}
+      {person &&
+        LANGUAGES.filter((other) => other !== written).map((other) => (
+          <Key
+            key={other}
+            look="outlined"
+            lang={other}
+            onClick={() => dispatch(tablet.actions.languageChosen({ person: person.id, language: other }))}
+          >
+            {say(`language_${other}`)}
+          </Key>
+        ))}
       <Key look="outlined" onClick={() => dispatch(tablet.actions.themeSwitched())}>
         {night ? say('day') : say('night')}
       </Key>

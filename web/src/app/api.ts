@@ -29,7 +29,7 @@ import { isAway, readClock, timed, wholeLine } from './asked'
 import { loadLedger } from './ledger'
 import type { LineData } from './lineData'
 import { recallLine } from './recallLine'
-import { speaks } from '../kit/language'
+import { speaks, written } from '../kit/language'
 
 const say = speaks(shellMessages)
 
@@ -284,7 +284,7 @@ export const api = createApi({
       query: ({ claim, ...signed }) => ({
         url: 'entries',
         method: 'POST',
-        body: { sentAt: claim.madeAt, entries: [claim], ...signed },
+        body: { sentAt: claim.madeAt, entries: [claim], language: written, ...signed },
       }),
     }),
   }),

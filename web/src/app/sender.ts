@@ -5,6 +5,7 @@ import { api, type PostResult, type ProblemDetails } from './api'
 import { isOfOtherBuild, otherBuildServed } from './build'
 import { clockTold } from './clock'
 import { connection } from './connection'
+import { written } from '../kit/language'
 import { settle, takeAnswers } from './keep'
 import { isUnsent } from './outbox'
 import { keepSent } from './sentBefore'
@@ -103,7 +104,7 @@ async function post(store: Sending, entries: AnyClaim[]): Promise<'answered' | '
     const response = await fetch('/api/entries', {
       method: 'POST',
       headers: { 'Content-Type': 'application/json', ...runHeader() },
-      body: JSON.stringify({ sentAt, entries, scale, hours }),
+      body: JSON.stringify({ sentAt, entries, scale, language: written, hours }),
       signal: away.signal,
     })
     if (isOfOtherBuild(response.headers)) store.dispatch(otherBuildServed())

@@ -1,6 +1,7 @@
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
 import { v7 as uuid } from 'uuid'
 import type { Id, TemperatureScale } from '@logged-thermal/core'
+import type { Language } from '@logged-thermal/wording'
 
 /** What this tablet remembers by itself. */
 export interface Tablet {
@@ -11,6 +12,8 @@ export interface Tablet {
   instrument: { id: Id | null } | 'first'
   /** Units chosen by people who read the other one. */
   units: Record<Id, TemperatureScale>
+  /** Languages chosen by people who read another one than the tablet's. */
+  languages: Record<Id, Language>
   theme: 'day' | 'night'
   /** How loud it says that a floor or a ceiling is reached. */
   loudness: Loudness
@@ -28,6 +31,7 @@ function load(): Tablet {
     person: null,
     instrument: 'first',
     units: {},
+    languages: {},
     theme: 'day',
     loudness: 'soft',
     tour: 'offered',
@@ -51,6 +55,9 @@ export const tablet = createSlice({
     },
     unitChosen: (state, { payload: { person, unit } }: PayloadAction<{ person: Id; unit: TemperatureScale }>) => {
       state.units[person] = unit
+    },
+    languageChosen: (state, { payload }: PayloadAction<{ person: Id; language: Language }>) => {
+      state.languages[payload.person] = payload.language
     },
     loudnessTurned: (state) => {
       state.loudness = ({ off: 'soft', soft: 'firm', firm: 'off' } as const)[state.loudness]

@@ -23,6 +23,7 @@ import { useHand, useLine } from '../app/kitchen'
 import type { LineData } from '../app/lineData'
 import { useNow } from '../app/now'
 import { View } from '../app/View'
+import { recordsFor } from '../app/recordsFor'
 import { ChoiceKeys } from '../kit/ChoiceKeys'
 import { Key } from '../kit/Key'
 import { speaks } from '../kit/language'
@@ -145,7 +146,7 @@ function Page({ batch, findings, now, line, reader, begun, standing, runs }: Pag
           look="outlined"
           className="no-print"
           target="_blank"
-          href={`/api/records/batch/${batch.id}.pdf?scale=${reader.scale}`}
+          href={`/api/records/batch/${batch.id}.pdf?${recordsFor(reader)}`}
         >
           {say('onPaper')}
         </Key>

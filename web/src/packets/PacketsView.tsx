@@ -1,17 +1,27 @@
 import LinearProgress from '@mui/material/LinearProgress'
 import { useState } from 'react'
 import { addDays, dayOf, type Day, type TemperatureScale } from '@logged-thermal/core'
-import { clock, dayName, LISTS, packetMessages, shortDate, type Reader } from '@logged-thermal/wording'
+import {
+  clock,
+  dayName,
+  LANGUAGES,
+  LISTS,
+  packetMessages,
+  shortDate,
+  type Language,
+  type Reader,
+} from '@logged-thermal/wording'
 import { sentenceOf } from '../app/api'
 import { useHand, useLine } from '../app/kitchen'
 import type { LineData } from '../app/lineData'
 import { useAsOf } from '../app/now'
 import { shutUnless } from '../app/shut'
 import { View } from '../app/View'
+import { recordsFor } from '../app/recordsFor'
 import { ChoiceKeys } from '../kit/ChoiceKeys'
 import { DateField } from '../kit/DateField'
 import { Key } from '../kit/Key'
-import { speaks } from '../kit/language'
+import { speaks, written } from '../kit/language'
 import { LogNav } from '../log/LogNav'
 import { ListKeys } from '../parts/ListKeys'
 import { useAskPacketMutation, useCancelPacketMutation, usePacketsQuery, type Packet } from './packetsApi'
@@ -59,7 +69,7 @@ export function PacketsView() {
           </ul>
         )}
         <p className={styles.alone}>
-          <Key look="outlined" href={`/api/records/paper.pdf?scale=${reader.scale}`} target="_blank">
+          <Key look="outlined" href={`/api/records/paper.pdf?${recordsFor(reader)}`} target="_blank">
             {say('paper')}
           </Key>
           <span className="muted">{say('paperSays')}</span>
@@ -84,6 +94,7 @@ function AskOne({ line, reader }: { line: LineData; reader: Reader }) {
   const [from, setFrom] = useState<Day>(addDays(today, -7))
   const [to, setTo] = useState<Day>(today)
   const [scale, setScale] = useState<TemperatureScale>(reader.scale)
+  const [language, setLanguage] = useState<Language>(written)
   const [ask, { error, isLoading }] = useAskPacketMutation()
   return (
     <section className={styles.ask} aria-label={say('make')}>
@@ -98,10 +109,17 @@ function AskOne({ line, reader }: { line: LineData; reader: Reader }) {
           chosen={scale}
           onChoose={setScale}
         />
+        <ChoiceKeys
+          name={say('inLanguage')}
+          options={LANGUAGES}
+          words={(each) => say(`language_${each}`)}
+          chosen={language}
+          onChoose={setLanguage}
+        />
         <Key
           disabled={isLoading || from === '' || to === ''}
           why={shutUnless(open, person?.role === 'lead') && say('onlyLead')}
-          onClick={() => void ask({ from, to, scale })}
+          onClick={() => void ask({ from, to, scale, language })}
         >
           {say('make')}
         </Key>

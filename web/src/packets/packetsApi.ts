@@ -1,4 +1,5 @@
 import type { Day, Id, Instant, TemperatureScale } from '@logged-thermal/core'
+import type { Language } from '@logged-thermal/wording'
 import { api } from '../app/api'
 
 /** A packet of records that was asked for. */
@@ -20,7 +21,7 @@ export interface Packet {
 const packetsApi = api.enhanceEndpoints({ addTagTypes: ['packets'] }).injectEndpoints({
   endpoints: (build) => ({
     packets: build.query<{ packets: Packet[] }, void>({ query: () => 'packets', providesTags: ['packets'] }),
-    askPacket: build.mutation<{ id: Id }, { from: Day; to: Day; scale: TemperatureScale }>({
+    askPacket: build.mutation<{ id: Id }, { from: Day; to: Day; scale: TemperatureScale; language: Language }>({
       query: (body) => ({ url: 'packets', method: 'POST', body }),
       invalidatesTags: ['packets'],
     }),

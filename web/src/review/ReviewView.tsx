@@ -7,6 +7,7 @@ import { useEnter } from '../app/enter'
 import { useHand, useLine } from '../app/kitchen'
 import { useAsOf, useNow } from '../app/now'
 import { View } from '../app/View'
+import { recordsFor } from '../app/recordsFor'
 import { Key } from '../kit/Key'
 import { KeyRow } from '../kit/KeyRow'
 import { speaks } from '../kit/language'
@@ -116,7 +117,7 @@ export function ReviewView() {
           </div>
           <SignDay key={day} day={day} line={line} reader={reader} now={now} stillOpen={ofDay.length} />
           <KeyRow className={styles.takeAway} label={say('dayRecord', { day: dayName(day, reader) })}>
-            <Key look="outlined" target="_blank" href={`/api/records/day/${day}.pdf?scale=${reader.scale}`}>
+            <Key look="outlined" target="_blank" href={`/api/records/day/${day}.pdf?${recordsFor(reader)}`}>
               {say('dayPaper')}
             </Key>
             <Key look="outlined" href={`/api/proof/day/${day}`}>

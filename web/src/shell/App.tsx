@@ -15,6 +15,7 @@ import { Whole } from '../kit/Whole'
 import { Shell } from './Shell'
 import { NotFound } from './NotFound'
 import { useIdleLock } from '../app/useIdleLock'
+import { useLanguageInHand } from '../app/useLanguageInHand'
 import { useSeenHead } from '../app/useSeenHead'
 import { useSender } from '../app/sender'
 import { every } from '../app/now'
@@ -155,6 +156,7 @@ function AtWork({ isThere }: { isThere: boolean }) {
   useAlarms()
   useSeenHead()
   useIdleLock()
+  useLanguageInHand()
   useReadAhead(NEXT)
   return null
 }

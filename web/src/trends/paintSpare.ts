@@ -54,7 +54,14 @@ export function paintSpare(chart: Chart, { trend, chosen, words, ink, paper }: P
   if (trend.measure?.of === 'gate' && isClear)
     text(say(trend.points[0]?.spare.unit === '°C' ? 'tooCold' : 'tooLate'), right, at(0) + 18, 'right')
   if (usual) {
-    text(say('usualMost', { value: words(usual.most) }), right, at(usual.most) - 6, 'right')
+    const lastDrawn = trend.points.findLast(({ drawn }) => drawn !== null)?.drawn ?? 0
+    const isTaken = Math.abs(at(lastDrawn) - at(usual.most)) < 30
+    text(
+      say('usualMost', { value: words(usual.most) }),
+      isTaken ? left + 6 : right,
+      at(usual.most) - 6,
+      isTaken ? 'left' : 'right',
+    )
     if (isDrawn(usual.least))
       text(say('usualLeast', { value: words(usual.least) }), right, at(usual.least) + 18, 'right')
     const count = Math.min(20, trend.chart.points.length)

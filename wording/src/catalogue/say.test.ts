@@ -37,6 +37,35 @@ describe('a message', () => {
   })
 })
 
+describe('American English', () => {
+  const us = (text: string) => say(text, 'en-US')
+
+  it('is written as it is there, whatever stands before it, and what is filled in stays as it was typed', () => {
+    expect(us('Moulds of 3 litres, 40 millilitres, 12 centimetres: cancelled, labelled')).toBe(
+      'Molds of 3 liters, 40 milliliters, 12 centimeters: canceled, labeled',
+    )
+    expect(us('A thermometer, a parameter and the colours')).toBe('A thermometer, a parameter and the colors')
+    expect(
+      say('{name}: {count, plural, one {# litre} other {# litres}}', 'en-US', { name: 'Grey litre', count: 2 }),
+    ).toBe('Grey litre: 2 liters')
+    expect(say(parse('A litre'), 'en-US')).toBe('A liter')
+    expect(say('A litre', 'en-GB')).toBe('A litre')
+  })
+
+  it('has the month before the day', () => {
+    const reader = { scale: 'F', zone: 'UTC', locale: 'en-US', hours: 12, today: null } as const
+    expect([words.dayName('2027-03-03', reader), words.fullDate('2027-03-03', reader)]).toEqual([
+      'Wed Mar 3',
+      'Mar 3, 2027',
+    ])
+  })
+
+  it('is chosen by its name; what there are no words in is British', () => {
+    expect(words.LANGUAGES.map((each) => words.localeOf(each))).toEqual([...words.LANGUAGES])
+    expect([words.localeOf('xx'), words.localeOf(null)]).toEqual(['en-GB', 'en-GB'])
+  })
+})
+
 describe('the catalogue', () => {
   it.each(catalogues)('%s: each message can be read, and is asked for', (name, messages) => {
     const files = sourcesThatSpeak(name)

@@ -1,7 +1,9 @@
 import { isLiteralElement, type MessageFormatElement } from '@formatjs/icu-messageformat-parser'
 import { IntlMessageFormat } from 'intl-messageformat'
-import { pseudo } from './pseudo'
+import { american } from './american'
+import { accented } from './pseudo'
 import { writtenLike, type Locale } from './locale'
+import { withTexts } from './texts'
 
 /** What a message is filled with: a text or a number, what its plural counts, or what its `select` turns on. */
 export type Values = Readonly<Record<string, string | number | boolean | null | undefined>>
@@ -28,8 +30,9 @@ let spoken: Locale
  * @throws where a value that the message names is missing
  */
 export function say(message: Message, locale: Locale, values: Values = {}): string {
-  const plain = locale === 'en-XA' ? null : plainText(message)
-  if (plain !== null) return plain
+  const change = CHANGED[locale]
+  const plain = plainText(message)
+  if (plain !== null) return change ? change(plain) : plain
   // One person reads at a time, mostly: messages of another language are made anew.
   if (spoken !== locale) formats.clear()
   spoken = locale
@@ -47,7 +50,15 @@ function plainText(message: Message): string | null {
 
 function formatOf(message: Message, locale: Locale): IntlMessageFormat {
   const format = new IntlMessageFormat(message, writtenLike(locale), undefined, { ignoreTag: true })
-  return locale === 'en-XA' ? new IntlMessageFormat(pseudo(format.getAst()), writtenLike(locale)) : format
+  const change = CHANGED[locale]
+  return change ? new IntlMessageFormat(withTexts(format.getAst(), change), writtenLike(locale)) : format
+}
+
+/** What becomes of each text in a language that is written like the source and not the same. */
+const CHANGED: Record<Locale, ((text: string) => string) | null> = {
+  'en-GB': null,
+  'en-US': american,
+  'en-XA': accented,
 }
 
 /** Speaks the messages of one subject to whoever reads. */

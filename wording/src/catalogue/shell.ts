@@ -28,6 +28,8 @@ export const shellMessages = {
   openShiftFirst: 'Open a shift first: tap your name at the top.',
   lock: 'Lock',
   showScale: 'Show °{scale}',
+  'language_en-GB': 'British English',
+  'language_en-US': 'American English',
   night: 'Night',
   day: 'Day',
   fitness: 'Fit to work',

@@ -25,6 +25,7 @@ import { Migration0024Packets } from './Migration0024Packets'
 import { Migration0025Contact } from './Migration0025Contact'
 import { Migration0026Transcribed } from './Migration0026Transcribed'
 import { Migration0027ListTakenBack } from './Migration0027ListTakenBack'
+import { Migration0028PacketLanguage } from './Migration0028PacketLanguage'
 
 /** In order; a released one never changes. */
 export const migrations = [
@@ -55,4 +56,5 @@ export const migrations = [
   { name: 'Migration0025Contact', class: Migration0025Contact },
   { name: 'Migration0026Transcribed', class: Migration0026Transcribed },
   { name: 'Migration0027ListTakenBack', class: Migration0027ListTakenBack },
+  { name: 'Migration0028PacketLanguage', class: Migration0028PacketLanguage },
 ]

@@ -16,7 +16,7 @@ import { fileOf } from '../../proof/ndjson'
 import { Workers, type Work } from '../../workers/workers.service'
 import { RecordFacts } from '../recordFacts'
 import type { RecordsAsked } from '../records.work'
-import { ScaleQuery } from '../scaleQuery'
+import { ReaderQuery } from '../../people/readerQuery'
 import { sendPdf } from '../sendPdf'
 import { ListFacts } from './listFacts'
 import type * as ListsWork from './lists.work'
@@ -26,7 +26,7 @@ const WORK: Work<typeof ListsWork> = { file: require.resolve('./lists.work') }
 /** A list is of so many lines at most: more is asked for in pieces, or as the packet of a period. */
 const MOST_LINES = 5_000
 
-class ListQuery extends ScaleQuery {
+class ListQuery extends ReaderQuery {
   /** Of this one thing alone: an instrument, a unit, a lot, a batch, an item. */
   @IsOptional()
   @IsUUID(undefined, { message: 'There is no such thing in this kitchen.' })
@@ -99,7 +99,7 @@ export class ListsController {
   private async read(
     { kitchenId, personId }: Shift,
     list: string,
-    { scale, ...asked }: ListQuery,
+    { scale, language, ...asked }: ListQuery,
   ): Promise<RecordsAsked & { record: ListRecord }> {
     if (!isList(list)) throw new Problem(404, 'not there', `There is no list of that name. Lists: ${LISTS.join(', ')}.`)
     requireDays(asked)
@@ -107,7 +107,7 @@ export class ListsController {
     await this.rows.current(kitchenId)
     const [of, from, to] = [asked.of ?? null, asked.from ?? null, asked.to ?? null]
     return this.scope.asOfOneMoment(kitchenId, async (em) => {
-      const shared = await this.facts.shared(em, kitchenId, clock.now(), scale ?? null)
+      const shared = await this.facts.shared(em, kitchenId, clock.now(), { scale, language })
       const name = of === null ? null : await this.lists.nameOf(em, kitchenId, of, shared)
       if (of !== null && name === null)
         throw new Problem(404, 'not there', 'There is no such thing in this kitchen.', 'of')

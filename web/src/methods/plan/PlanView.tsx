@@ -22,6 +22,7 @@ import {
 import { useHand, useLine } from '../../app/kitchen'
 import type { LineData } from '../../app/lineData'
 import { useNow } from '../../app/now'
+import { recordsFor } from '../../app/recordsFor'
 import { Key } from '../../kit/Key'
 import { PrintedPage } from '../../kit/PrintedPage'
 import { Whole } from '../../kit/Whole'
@@ -82,7 +83,7 @@ function Plan({ made, line, limits, day }: { made: PlanInForce; line: LineData; 
               {signed ? say('signAnew') : say('signPlan')}
             </Key>
           )}
-          <Key look="outlined" target="_blank" href={`/api/records/plan/${method.id}.pdf?scale=${reader.scale}`}>
+          <Key look="outlined" target="_blank" href={`/api/records/plan/${method.id}.pdf?${recordsFor(reader)}`}>
             {say('asPdf')}
           </Key>
           <Key onClick={file}>{say('asFile')}</Key>
