@@ -21,7 +21,7 @@ const MOST_WAITING = 32
 const LONGEST = 60_000
 
 /** Of a thread that is to stay small: what was just made, MB. */
-const YOUNG_MB = 32
+const YOUNG_MB = 16
 
 /** Threads beside the server's own. */
 abstract class Threads implements OnModuleDestroy {
