@@ -51,10 +51,10 @@ const FIRST = [
 ]
 
 /** As many batches are drawn at a time, however many began on a day. */
-const AT_ONCE = 30
+const AT_ONCE = 20
 
 /** As many lines of a list are drawn at a time. */
-export const LINES_AT_ONCE = 2000
+export const LINES_AT_ONCE = 500
 
 /** Told after each piece. Gives false where it was cancelled. */
 export type OnPiece = (done: number, of: number) => Promise<boolean>

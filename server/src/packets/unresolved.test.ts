@@ -66,6 +66,7 @@ it('has a file of its own where the cover does not hold it, with the file of eac
     `days/${day}.pdf`,
     `days/${day}-2.pdf`,
     `days/${day}-3.pdf`,
+    `days/${day}-4.pdf`,
   ])
   expect(strFromU8(files['batches.csv']!).trimEnd().split('\n')).toHaveLength(1 + codes.length)
   await kitchen.app.close()

@@ -73,7 +73,7 @@ export class BackgroundWorker extends Threads {
   }
 }
 
-/** Thirty batches as records, or 2,000 lines of a list, is drawn in less, MB. */
+/** Twenty batches as records, or 500 lines of a list, are drawn in less, MB. */
 const MOST_HEAP_MB = 128
 
 /** Threads run what is built, also where the tests run its source. */
