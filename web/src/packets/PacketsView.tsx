@@ -17,7 +17,7 @@ import type { LineData } from '../app/lineData'
 import { useAsOf } from '../app/now'
 import { shutUnless } from '../app/shut'
 import { View } from '../app/View'
-import { recordsFor } from '../app/recordsFor'
+import { recordsFor } from '../parts/recordsFor'
 import { ChoiceKeys } from '../kit/ChoiceKeys'
 import { DateField } from '../kit/DateField'
 import { Key } from '../kit/Key'
@@ -132,7 +132,13 @@ function AskOne({ line, reader }: { line: LineData; reader: Reader }) {
             {LISTS.map((list) => (
               <li key={list}>
                 <span>{say(`list_${list}`)}</span>
-                <ListKeys list={list} name={say(`list_${list}`)} from={from} to={to} reader={{ ...reader, scale }} />
+                <ListKeys
+                  list={list}
+                  name={say(`list_${list}`)}
+                  from={from}
+                  to={to}
+                  reader={{ ...reader, scale, locale: language }}
+                />
               </li>
             ))}
           </ul>

@@ -3,6 +3,7 @@ import { partsMessages, type ListName, type Reader } from '@logged-thermal/wordi
 import { clsx } from 'clsx'
 import { Key } from '../kit/Key'
 import { speaks } from '../kit/language'
+import { recordsFor } from './recordsFor'
 import styles from './listKeys.module.css'
 
 const say = speaks(partsMessages)
@@ -19,7 +20,7 @@ interface Props {
 
 /** A list of the logbook to take away: on paper, as a table, or for another program. */
 export function ListKeys({ list, name, of, from, to, reader }: Props) {
-  const asked = new URLSearchParams({ scale: reader.scale })
+  const asked = new URLSearchParams(recordsFor(reader))
   for (const [key, value] of Object.entries({ of, from, to })) if (value) asked.set(key, value)
   const address = (kind: string) => `/api/records/list/${list}.${kind}?${asked}`
   return (

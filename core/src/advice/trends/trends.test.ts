@@ -132,6 +132,8 @@ describe('a trend', () => {
     // Asked for before the batch was there, or after it was taken: of something else.
     story.read(96, 20, { asked: at(-5) })
     story.read(98, 19.5, { asked: at(99) })
+    // Copied from paper: no tablet was answered.
+    story.read(99, 19, { asked: at(80), paper: '0'.repeat(64) })
     const asked = { ...loggedBatch(story.batch, world), id: 'asked', code: 'asked' }
     expect(asked.pace.answers).toEqual([1, 7].map((minutes) => minutes * MINUTE))
     const { answered, points } = trendOf([asked, unproven], { of: 'latest answer' }, now)

@@ -40,11 +40,14 @@ export function paceOf(batch: BatchState): Pace {
   }
 }
 
-/** By what the tablets told: one that was asked for before the batch was begun, or after it was taken, is of something else. */
+/**
+ * By what the tablets told: one that was asked for before the batch was begun, or after it was taken, is of something else,
+ * and what is copied from paper answered no tablet.
+ */
 function answersIn({ startedAt, facts }: BatchState): number[] {
   return valid(facts['reading-taken'])
-    .flatMap(({ at, value: { asked } }) =>
-      asked !== undefined && asked >= startedAt && asked <= at ? [{ at, ms: at - asked }] : [],
+    .flatMap(({ at, value: { asked, paper } }) =>
+      asked !== undefined && paper === undefined && asked >= startedAt && asked <= at ? [{ at, ms: at - asked }] : [],
     )
     .sort((a, b) => a.at - b.at)
     .map(({ ms }) => ms)

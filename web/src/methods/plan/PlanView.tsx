@@ -22,7 +22,7 @@ import {
 import { useHand, useLine } from '../../app/kitchen'
 import type { LineData } from '../../app/lineData'
 import { useNow } from '../../app/now'
-import { recordsFor } from '../../app/recordsFor'
+import { recordsFor } from '../../parts/recordsFor'
 import { Key } from '../../kit/Key'
 import { PrintedPage } from '../../kit/PrintedPage'
 import { Whole } from '../../kit/Whole'
