@@ -120,6 +120,9 @@ export function demoInstruments(told: Told, probe: Id, infrared: Id): { p4: Id; 
     const shown: Typed = { value: 3.1, unit: 'C' }
     enterCheck(told, display, daysAgo, { kind: 'instrument', id: probe, shown }, [3.4, 3.4, 3.4])
   }
+  // P4 fails a day later: S1 passed this one only by what that showed.
+  const shown: Typed = { value: 3.4, unit: 'C' }
+  enterCheck(told, ids.get('S1')!, 5.9, { kind: 'instrument', id: ids.get('P4')!, shown }, [2.7, 2.7, 2.7])
   certified(told)
   return { p4: ids.get('P4')!, display }
 }

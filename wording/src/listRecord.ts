@@ -40,6 +40,8 @@ export interface CheckLine {
   passed: boolean
   /** What it showed more than it should: °C, or pH for a meter of acidity. */
   error: number
+  /** It counts for nothing: what it was passed against was found wrong since. */
+  unfounded: boolean
 }
 
 /** The air of a refrigerator or freezer was read. */
@@ -125,7 +127,7 @@ function cellsOf(line: ListLine, reader: Reader): string[] {
   switch (line.list) {
     case 'checks': {
       const error = errorWords(line.kind, line.error, reader)
-      return [line.instrument, say(reader, line.passed ? 'passed' : 'failed', { error })]
+      return [line.instrument, say(reader, line.unfounded ? 'unfounded' : line.passed ? 'passed' : 'failed', { error })]
     }
     case 'air':
       return [line.unit, [degrees(line.typed), ...(line.instrument === null ? [] : [line.instrument])].join(', ')]

@@ -1,4 +1,5 @@
 import {
+  REFERENCE_WITHIN,
   VALIDATED_CORE,
   ASSESSMENT_LENGTH,
   type BakeNotShown,
@@ -66,7 +67,10 @@ export function refusalSentence(refusal: Refusal, reader: Reader): string {
     case 'not checked so':
       return say(reader, 'notCheckedSo', { instrument: refusal.instrument })
     case 'reference not checked':
-      return say(reader, 'referenceNotChecked', { instrument: refusal.instrument })
+      return say(reader, 'referenceNotChecked', {
+        instrument: refusal.instrument,
+        days: Math.round(REFERENCE_WITHIN / 86_400_000),
+      })
     case 'read again':
       return say(reader, 'readItAgain', { read: refusal.read })
     case 'not steady':

@@ -48,6 +48,28 @@ export interface CheckFound {
   since: Instant | null
   /** Of one that failed: what was read with it since then. */
   doubted: Subject[]
+  /** Of one that failed: checks of others that were passed against it meanwhile; left out: none. */
+  through?: Unfounded[]
+  /**
+   * Passed against others, which may fail yet: what was read with it is kept from here on, for as long; null: all of it.
+   * Left out: it hangs on no other.
+   */
+  kept?: Instant | null
+}
+
+/** A check that another instrument passed against one that is found wrong: it counts for nothing from then on. */
+export interface Unfounded {
+  instrument: Id
+  /** The entry of that check. */
+  check: Id
+  /** What was read with it from then on is in doubt; null: all of it. */
+  since: Instant | null
+  /** Up to its next check; null: until it is known. */
+  until: Instant | null
+  /** By what was found now it read so much too high, °C. */
+  error: number
+  /** What was read with it in that time. */
+  doubted: Subject[]
 }
 
 /** Why an instrument is due at once, whatever its interval: a fall, a new battery, a new sensor. */
@@ -58,6 +80,8 @@ export type DueAtOnce = (typeof DUE_AT_ONCE)[number]
 export interface DueFound {
   backing: 'unchecked' | 'lapsed'
   doubted: Subject[]
+  /** Checks of others that were passed against it meanwhile; left out: none. */
+  through?: Unfounded[]
 }
 
 /**

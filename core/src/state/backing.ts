@@ -1,7 +1,7 @@
 import type { Instant } from '../ground/instant'
 import type { Known } from '../ledger/late'
 import type { Claim } from '../ledger/entry'
-import type { ReadBy } from '../ledger/instrumentEntries'
+import type { ReadBy, Unfounded } from '../ledger/instrumentEntries'
 import type { Id } from '../ledger/subject'
 import { factOf, type Fact } from './fact'
 import { canProve } from './instrument'
@@ -11,6 +11,8 @@ export interface FailedProbe {
   instrument: Id
   /** Readings from then on are in doubt; null: all of them. */
   since: Instant | null
+  /** Until then, where it was checked anew before all this was known; left out: until it was. */
+  until?: Instant
   /** It was found to read so much too high, °C. */
   error: number
   /** It failed no check: it was due at once since then, and this is what that makes of its readings. */
@@ -39,24 +41,33 @@ export function backingDoubt(reading: ReadWith, fails: readonly Fact<FailedProbe
 /** The failed check, or the fall, that puts a reading in doubt; null: none does, or the lead has let it count since. */
 export function failureOf({ at, value, accepted }: ReadWith, fails: readonly Fact<FailedProbe>[]): FailedProbe | null {
   const found = fails.findLast(
-    ({ value: { instrument, since }, knownAt }) =>
+    ({ value: { instrument, since, until }, knownAt }) =>
       instrument === value.instrument &&
       at >= (since ?? -Infinity) &&
       at <= knownAt &&
+      at < (until ?? Infinity) &&
       !(accepted && accepted.at >= knownAt),
   )
   return found?.value ?? null
 }
 
-/** An instrument that fell, as the batch or the item keeps it that was read with it since and before anybody said so. */
-export function fallenProbe(entry: Known & { claim: Claim<'instrument-due'> }): Fact<FailedProbe> {
+/** An instrument that fell, and those that were checked against it since, as what was read with them keeps it. */
+export function fallenProbes(entry: Known & { claim: Claim<'instrument-due'> }): Fact<FailedProbe>[] {
   const { about, at, body } = entry.claim
-  return factOf(entry, at, { instrument: about.id, since: at, error: 0, due: body.found?.backing ?? 'unchecked' })
+  const due = body.found?.backing ?? 'unchecked'
+  const own: FailedProbe = { instrument: about.id, since: at, error: 0, due }
+  const others = (body.found?.through ?? []).map((each): FailedProbe => ({ ...throughOf(each), error: 0, due }))
+  return [own, ...others].map((fell) => factOf(entry, at, fell))
 }
 
-/** A failed check, as the batch or the item keeps it that was read with the instrument. */
-export function failedProbe(entry: Known & { claim: Claim<'instrument-checked'> }): Fact<FailedProbe> {
+/** A failed check, and those that others passed against it, as what was read with them keeps it. */
+export function failedProbes(entry: Known & { claim: Claim<'instrument-checked'> }): Fact<FailedProbe>[] {
   const { about, at, body } = entry.claim
-  const { since, error } = body.found
-  return factOf(entry, at, { instrument: about.id, since, error })
+  const { since, error, through = [] } = body.found
+  const own: FailedProbe = { instrument: about.id, since, error }
+  return [own, ...through.map(throughOf)].map((failed) => factOf(entry, at, failed))
+}
+
+function throughOf({ instrument, since, until, error }: Unfounded): FailedProbe {
+  return { instrument, since, error, ...(until === null ? {} : { until }) }
 }

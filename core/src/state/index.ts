@@ -29,6 +29,7 @@ export {
   type InstrumentStanding,
   type InstrumentState,
 } from './instrument'
+export { mayBeReference, REFERENCE_WITHIN } from './comparison'
 export { CHECK_READINGS, checkFound, checkReference, spread, STEADY } from './instrumentCheck'
 export { backingDoubt, failureOf, type BackingDoubt, type FailedProbe } from './backing'
 export { administers, ADMINISTERS_BESIDE, signsIn, type Member } from './members'

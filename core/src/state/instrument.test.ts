@@ -25,6 +25,7 @@ const probe: InstrumentState = {
   dues: [],
   gone: null,
   uses: [],
+  unfounded: [],
   usesSince: null,
 }
 

@@ -29,8 +29,9 @@ export interface InstrumentCheck {
   from: Instant
 }
 
-/** What was read with it, and when last. */
+/** What was read with it, or checked against it, first and last. */
 export interface Use extends Subject {
+  first: Instant
   last: Instant
 }
 
@@ -41,6 +42,8 @@ export interface InstrumentState extends InstrumentFacts {
   kind: InstrumentKind
   /** From the first on, in the order in which they speak. */
   history: InstrumentCheck[]
+  /** Checks that it passed against others which were found wrong since: they count for nothing. */
+  unfounded: InstrumentCheck[]
   /** It was due at once from then on. */
   dues: { at: Instant; why: DueAtOnce }[]
   /** Out of use; null while it is not. */
@@ -161,16 +164,20 @@ export function hundredths(value: number): number {
 }
 
 /** Read with once more. */
-export function withUse(state: InstrumentState, { type, id }: Subject, last: Instant): InstrumentState {
+export function withUse(state: InstrumentState, { type, id }: Subject, at: Instant): InstrumentState {
   const known = state.uses.find((use) => use.id === id)
-  if (known && known.last >= last) return state
-  return { ...state, uses: [...state.uses.filter((use) => use !== known), { type, id, last }] }
+  if (known && known.first <= at && at <= known.last) return state
+  const [first, last] = [Math.min(known?.first ?? at, at), Math.max(known?.last ?? at, at)]
+  return { ...state, uses: [...state.uses.filter((use) => use !== known), { type, id, first, last }] }
 }
 
-/** Checked once more: what was read before any failure can reach that may still be told is let go. */
-export function withCheck(state: InstrumentState, check: InstrumentCheck): InstrumentState {
+/**
+ * Checked once more: what was read before any failure can reach that may still be told is let go.
+ * @param kept a failure of others reaches back to here
+ */
+export function withCheck(state: InstrumentState, check: InstrumentCheck, kept: Instant = Infinity): InstrumentState {
   const history = [...state.history, check].sort((a, b) => a.from - b.from)
-  const since = Math.max(state.usesSince ?? -Infinity, reachOf(history))
+  const since = Math.max(state.usesSince ?? -Infinity, Math.min(reachOf(history), kept))
   if (since === -Infinity) return { ...state, history }
   return { ...state, history, uses: state.uses.filter(({ last }) => last >= since), usesSince: since }
 }

@@ -28,7 +28,7 @@ export function checkFound(
   if (passed) return { reference, error, passed, since: null, doubted: [] }
   const since = passBefore(instrument.history, at)?.at ?? null
   const doubted = instrument.uses
-    .filter(({ last }) => since === null || last >= since)
+    .filter(({ type, last }) => type !== 'instrument' && (since === null || last >= since))
     .map(({ type, id }) => ({ type, id }))
   return { reference, error, passed, since, doubted }
 }

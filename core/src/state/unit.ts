@@ -81,8 +81,12 @@ export function acceptedAir({ late: _late, doubt: _doubt, ...air }: AirReading):
   return air
 }
 
-/** What was read by an instrument that is found wrong is a word from then on, until the lead lets it count. */
-export function withDoubt(state: UnitState, failed: Fact<FailedProbe>): UnitState {
+/** What was read by instruments that are found wrong is a word from then on, until the lead lets it count. */
+export function withDoubts(state: UnitState, failed: readonly Fact<FailedProbe>[]): UnitState {
+  return failed.reduce(withDoubt, state)
+}
+
+function withDoubt(state: UnitState, failed: Fact<FailedProbe>): UnitState {
   const { due } = failed.value
   // What was never checked says as much as a display that nobody registered.
   if (due === 'unchecked') return state

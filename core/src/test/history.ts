@@ -7,6 +7,7 @@ import type { ItemState } from '../state/item'
 import { standingsOf } from '../judgement/batch/disposition'
 import type { Standing } from '../ledger/standing'
 import { COOK, idOf, KitchenStory, LEAD, OTHER, type How } from './kitchenStory'
+import { inIce } from './probeStory'
 import { at } from './traces'
 
 /** What somebody does in a history made by chance: what, to which pot, with two numbers from 0 to 1, after so many minutes. */
@@ -35,6 +36,8 @@ export const CARTON = idOf('carton of the histories')
 export const SIEVE = idOf('sieve of the histories')
 export const OWN = idOf('own ingredient of the histories')
 export const MILK = idOf('milk of the histories')
+/** What the probe is compared with. */
+export const REFERENCE = idOf('reference of the histories')
 
 /** A kitchen's day made by chance: two pots, what is made of them, a lot of eggs and a carton. Minutes are after ten. */
 export class History {
@@ -60,6 +63,10 @@ export class History {
     story.receive(DOZENS, 2, 'egg', 'shell')
     story.receive(CARTON, 2, 'yolk', 'pasteurized')
     story.receive(MILK, 2, 'soy-drink')
+    const checks = { everyDays: 7, overdue: 'counts' as const }
+    const register = { code: 'R', kind: 'probe' as const, place: null, tolerance: 1, checks }
+    story.enter('instrument-registered', REFERENCE, 3, register, { by: LEAD })
+    story.enter('instrument-checked', REFERENCE, 4, inIce(0))
   }
 
   /** Does a deed. Returns what it may not do, where it may not do all; the lead's may. */

@@ -8,7 +8,7 @@ import { NO_TRACES } from '../judgement/lineage/carryOver'
 import { NEW_KITCHEN } from '../state/kitchen'
 import { traceResult } from '../advice/traces'
 import { listsOfDays } from '../advice/round/dailyLists'
-import { OWN, SIEVE, WHY, type Act, type History } from './history'
+import { OWN, REFERENCE, SIEVE, WHY, type Act, type History } from './history'
 import { CHEF, COOK, custard, FRIDGE, idOf, LEAD, OTHER, PROBE, sha256 } from './kitchenStory'
 import { at } from './traces'
 
@@ -243,6 +243,22 @@ export const houseDeeds: Record<string, Act> = {
     const shown = [error, error, error].map((value) => ({ value, unit: 'C' as const }))
     // It speaks for what is read from then on: of what was read before it never betters anything.
     history.post('instrument-checked', PROBE, deed, { against: { kind: 'ice' }, shown, found: NOT_FOUND })
+    return 'betters nothing'
+  },
+  'compare with the other': (history, deed) => {
+    const shown = [4, 4, 4].map((value) => ({ value, unit: 'C' as const }))
+    const against = {
+      kind: 'instrument' as const,
+      id: REFERENCE,
+      shown: { value: 4 + deed.a - 0.5, unit: 'C' as const },
+    }
+    history.post('instrument-checked', PROBE, deed, { against, shown, found: NOT_FOUND })
+    return 'betters nothing'
+  },
+  'check the other in ice': (history, deed) => {
+    const error = Math.round((deed.a * 4 - 2) * 10) / 10
+    const shown = [error, error, error].map((value) => ({ value, unit: 'C' as const }))
+    history.post('instrument-checked', REFERENCE, deed, { against: { kind: 'ice' }, shown, found: NOT_FOUND })
     return 'betters nothing'
   },
   'drop it': (history, deed) => {

@@ -10,16 +10,18 @@ export interface Doubted {
   items: string
   lots: string
   units: string
+  /** The other instruments that it changed: those that were checked against it. */
+  instruments: Id[]
 }
 
-const NOTHING: Doubted = { batches: '[]', batchIds: [], items: '[]', lots: '[]', units: '[]' }
+const NOTHING: Doubted = { batches: '[]', batchIds: [], items: '[]', lots: '[]', units: '[]', instruments: [] }
 
 @Injectable()
 export class DoubtedRepository {
   /** What the entry of a failed check changes beside its instrument; nothing for no check. */
   async by(em: EntityManager, kitchenId: Id, check: Id | null): Promise<Doubted> {
     if (check === null) return NOTHING
-    const of = async (table: 'batch' | 'item' | 'lot' | 'unit') =>
+    const of = async (table: 'batch' | 'item' | 'lot' | 'unit' | 'instrument') =>
       query<{ id: Id; state: string }>(em, {
         sql: `select t.id, t.state::text as state from entry e
             join entry_subject s on s.kitchen_id = e.kitchen_id and s.seq = e.seq
@@ -28,6 +30,7 @@ export class DoubtedRepository {
         params: [kitchenId, check],
       })
     const [batches, items, lots, units] = [await of('batch'), await of('item'), await of('lot'), await of('unit')]
+    const instruments = await of('instrument')
     const listed = (rows: { state: string }[]) => `[${rows.map(({ state }) => state).join()}]`
     return {
       batches: listed(batches),
@@ -35,6 +38,7 @@ export class DoubtedRepository {
       items: listed(items),
       lots: listed(lots),
       units: listed(units),
+      instruments: instruments.map(({ id }) => id),
     }
   }
 

@@ -50,12 +50,14 @@ export class InstrumentsController {
       const states = await this.doubted.by(em, kitchenId, failed?.entry ?? null)
       return { zone, failed, ...states, left: await this.doubted.leftOf(em, kitchenId, states.batchIds) }
     })
-    const { zone, failed, batches, items, lots, units, left } = found
+    const { zone, failed, batches, items, lots, units, instruments, left } = found
     if (!failed) return { now, check: null, batches: [], items: [], lots: [], units: [] }
-    const check = failed.entry
+    const { entry: check, against } = failed
+    // What it was itself compared with is in no doubt by this.
+    const reference = against.kind === 'instrument' ? against.id : null
     const judged = await this.workers.run(WORK, 'lookedBack', {
       check,
-      instrument: id,
+      instruments: [id, ...instruments.filter((each) => each !== reference)],
       batches,
       items,
       lots,

@@ -163,6 +163,33 @@ it('lists a unit whose air it read, until the lead lets those looks count', asyn
   expect((await lookBack(p8)).units).toEqual([])
 })
 
+it('lists what was read with a probe that passed only against it, and says of that pass that it counts for nothing', async () => {
+  const [reference, probe] = [await registered('R2'), await registered('P9')]
+  await check(reference, 0)
+  const { about, ...body } = inIce(probe, 4.2)
+  const against = { kind: 'instrument' as const, id: reference, shown: { value: 4, unit: 'C' as const } }
+  const compared = kitchen.claim('instrument-checked', about, { ...body, against })
+  expect(await enter([compared])).toMatchObject([{ outcome: 'accepted' }])
+  const batch = await cooked('51-3', probe)
+  const unit = storeOf(kitchen).unit('Walk-in 1')
+  const look = kitchen.claim('unit-read', unit, {
+    typed: { value: 3, unit: 'C' as const },
+    instrument: probe,
+    noted: null,
+  })
+  expect(await enter([look])).toMatchObject([{ outcome: 'accepted' }])
+  clock.set(clock.now() + 10 * MINUTE)
+  await check(reference, 2)
+  const found = await lookBack(reference)
+  expect(found.batches).toMatchObject([{ id: batch, code: '51-3', decidedAt: null }])
+  expect(found.units).toEqual([{ id: unit, name: 'Walk-in 1', doubted: [look.id] }])
+  const { instruments } = (await kitchen.get('/api/line')).body as { instruments: InstrumentState[] }
+  const now = instruments.find(({ id }) => id === probe)!
+  expect(now).toMatchObject({ history: [], unfounded: [{ entry: compared.id, passed: true }] })
+  const list = (await kitchen.get(`/api/records/list/checks.csv?of=${probe}`)).text
+  expect(list).toContain('against one that was found wrong: counts for nothing')
+})
+
 it('answers nothing of an instrument of another kitchen, and takes no check that is none', async () => {
   const other = await openKitchen()
   const theirs = other.starter.probe.id

@@ -13,9 +13,10 @@ import {
 import type { LookedBackBatch, LookedBackItem, LookedBackLot, LookedBackUnit } from '../http/lookBackAnswer'
 
 interface Asked {
-  /** The entry of the failed check, and of what it is. */
+  /** The entry of the failed check. */
   check: Id
-  instrument: Id
+  /** What stands in doubt by it. */
+  instruments: readonly Id[]
   /** Lists of states as JSON: the thread that serves need not read them. */
   batches: string
   items: string
@@ -33,7 +34,7 @@ export interface LookedBackAt {
 }
 
 /** What a failed check throws doubt on, judged again with its error both ways: the most serious first. */
-export function lookedBack({ check, instrument, batches, items, lots, units, zone, now }: Asked): LookedBackAt {
+export function lookedBack({ check, instruments, batches, items, lots, units, zone, now }: Asked): LookedBackAt {
   return {
     batches: (JSON.parse(batches) as BatchState[])
       .map((batch) => {
@@ -67,7 +68,9 @@ export function lookedBack({ check, instrument, batches, items, lots, units, zon
       })
       .sort((a, b) => Number(b.waits) - Number(a.waits) || a.receivedAt - b.receivedAt),
     units: (JSON.parse(units) as UnitState[]).flatMap(({ id, name, airs }) => {
-      const doubted = airs.filter((air) => air.doubt && air.instrument === instrument).map(({ entry }) => entry)
+      const doubted = airs
+        .filter((air) => air.doubt && air.instrument && instruments.includes(air.instrument))
+        .map(({ entry }) => entry)
       return doubted.length > 0 ? [{ id, name, doubted }] : []
     }),
   }

@@ -10,6 +10,7 @@ import { PrintedPage } from '../kit/PrintedPage'
 import { Whole } from '../kit/Whole'
 import { speaks } from '../kit/language'
 import { againstWords } from './againstWords'
+import { resultWords } from './resultWords'
 import styles from './certificate.module.css'
 
 const say = speaks(instrumentsMessages)
@@ -20,11 +21,12 @@ export function Certificate() {
   const { id, entry } = useParams()
   const { reader } = useHand(line)
   const instrument = line?.instruments.find((each) => each.id === id)
-  const check = instrument?.history.find((each) => each.entry === entry)
+  const check = [...(instrument?.history ?? []), ...(instrument?.unfounded ?? [])].find((each) => each.entry === entry)
   if (!line || !instrument || !check) return <Whole>{say('noSuch')}</Whole>
   const { code, kind, place } = instrument
   const { against, reference, shown, error, passed, tolerance, at, by } = check
   const person = line.people.find((each) => each.id === by)?.name ?? ''
+  const counts = !instrument.unfounded.includes(check)
   const hot = boilingBefore(instrument, check)
   const rows: [string, string][] = [
     [say('kind'), say(`kind_${kind}`)],
@@ -37,7 +39,7 @@ export function Certificate() {
         : shown.map((typed) => degrees(celsiusOf(typed), reader)).join(', '),
     ],
     [say('error'), errorWords(kind, error, reader)],
-    [say('result'), say(passed ? 'passed' : 'failed')],
+    [say('result'), resultWords(check, instrument, line)],
   ]
   return (
     <PrintedPage
@@ -66,7 +68,7 @@ export function Certificate() {
           ))}
         </TableBody>
       </Table>
-      {passed && kind !== 'ph' && <p>{say('takenOff', { degrees: errorWords(kind, error, reader) })}</p>}
+      {passed && counts && kind !== 'ph' && <p>{say('takenOff', { degrees: errorWords(kind, error, reader) })}</p>}
       {hot && (
         <p>
           {say('twoPoint', {

@@ -1,12 +1,6 @@
 import { useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
-import {
-  checkReference,
-  instrumentStanding,
-  type Against,
-  type InstrumentState,
-  type Instant,
-} from '@logged-thermal/core'
+import { checkReference, mayBeReference, type Against, type InstrumentState } from '@logged-thermal/core'
 import { instrumentCheckMessages, instrumentsMessages } from '@logged-thermal/wording'
 import { useGoOn } from '../app/enter'
 import { useHand, useLine } from '../app/kitchen'
@@ -51,7 +45,7 @@ function ThermometerCheck({ line, instrument }: { line: LineData; instrument: In
   const { reader, open } = useHand(line)
   const [how, setHow] = useState<How>('ice')
   const [said, setSaid] = useState<Said>({ ...NOT_SAID, altitude: lastAltitude(line) })
-  const others = line.instruments.filter((each) => mayBeCompared(each, instrument, now))
+  const others = line.instruments.filter((each) => each.id !== instrument.id && mayBeReference(each, now))
   const other = others.find((each) => each.id === said.other) ?? null
   const against = againstOf(how, said, other, reader.scale)
   const check = useCheck(instrument, against, other)
@@ -118,11 +112,6 @@ function ThermometerCheck({ line, instrument }: { line: LineData; instrument: In
 type ThermometerAgainst = Exclude<Against, { kind: 'buffers' | 'certificate' }>
 
 const HOWS: readonly How[] = ['ice', 'boiling', 'instrument']
-
-/** What has a check of its own that still holds, and reads a temperature. */
-function mayBeCompared(each: InstrumentState, own: InstrumentState, now: Instant): boolean {
-  return each.id !== own.id && each.kind !== 'ph' && !each.gone && instrumentStanding(each, now).backing === 'checked'
-}
 
 /** The altitude that water was last boiled at here. */
 function lastAltitude({ instruments }: LineData): string {

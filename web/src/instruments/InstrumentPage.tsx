@@ -21,6 +21,7 @@ import { ChangeInstrument } from './ChangeInstrument'
 import { EnterCertificate } from './EnterCertificate'
 import { IceLane } from './IceLane'
 import { lanesOf } from './lanes'
+import { resultWords } from './resultWords'
 import { TakeOutOfUse } from './TakeOutOfUse'
 import { weeksLens } from './weeksLens'
 import styles from './page.module.css'
@@ -99,7 +100,8 @@ export function InstrumentPage() {
 
 function Checks({ instrument, line, reader }: { instrument: InstrumentState; line: LineData; reader: Reader }) {
   const navigate = useNavigate()
-  const { history, code } = instrument
+  const { code } = instrument
+  const history = [...instrument.history, ...instrument.unfounded].sort((a, b) => a.at - b.at)
   const nameOf = (id: string) => line.people.find((person) => person.id === id)?.name ?? ''
   const columns: Column<InstrumentCheck>[] = [
     { key: 'when', title: say('when'), cell: ({ at }) => clock(at, reader), value: ({ at }) => at, names: true },
@@ -124,7 +126,7 @@ function Checks({ instrument, line, reader }: { instrument: InstrumentState; lin
     {
       key: 'result',
       title: say('result'),
-      cell: ({ passed }) => say(passed ? 'passed' : 'failed'),
+      cell: (check) => resultWords(check, instrument, line),
       value: ({ passed }) => Number(passed),
     },
     { key: 'by', title: say('by'), cell: ({ by }) => nameOf(by), value: ({ by }) => nameOf(by) },

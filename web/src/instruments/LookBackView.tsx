@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { useNavigate, useParams } from 'react-router'
-import type { Accepted, Id, InstrumentCheck, InstrumentState } from '@logged-thermal/core'
-import { clock, difference, lookBackMessages, type Reader } from '@logged-thermal/wording'
+import { passBefore, type Accepted, type Id, type InstrumentCheck, type InstrumentState } from '@logged-thermal/core'
+import { difference, lookBackMessages, type Reader } from '@logged-thermal/wording'
 import { sentenceOf, useLookBackQuery, type LookBackAnswer, type LookedBackBatch } from '../app/api'
 import { useHand, useLine } from '../app/kitchen'
 import type { LineData } from '../app/lineData'
@@ -11,7 +11,7 @@ import { Key } from '../kit/Key'
 import { Whole } from '../kit/Whole'
 import { speaks } from '../kit/language'
 import { AcceptReadings } from './AcceptReadings'
-import { DecideLot } from '../decide/DecideLot'
+import { Holding, OthersInDoubt, UnitsInDoubt } from './AlsoInDoubt'
 import { DecideLookedBack } from './DecideLookedBack'
 import { FailedLane } from './FailedLane'
 import { LookedBackRow } from './LookedBackRow'
@@ -44,11 +44,15 @@ function Sentence({ data, code }: { data: LookBackAnswer | undefined; code: stri
   if (!data.check) return <strong>{say('neverFailed', { code })}</strong>
   const open = data.batches.filter(({ decidedAt }) => decidedAt === null)
   const breaks = open.filter(({ risk }) => risk !== 'holds').length
-  if (data.batches.length === 0) return <strong>{say('noneInDoubt')}</strong>
+  const lots = data.lots.filter(({ waits }) => waits).length
+  const waiting = lots > 0 ? say('lotsInDoubt', { count: lots }) : null
+  if (data.batches.length + data.lots.length + data.items.length + data.units.length === 0)
+    return <strong>{say('noneInDoubt')}</strong>
+  if (breaks === 0 && waiting) return <strong>{waiting}</strong>
   return (
     <>
       <strong>{say('inDoubt', { count: breaks })}</strong>{' '}
-      {open.length === 0 ? say('decidedAll') : say('stillPass', { count: open.length - breaks })}
+      {open.length === 0 ? say('decidedAll') : say('stillPass', { count: open.length - breaks })} {waiting}
     </>
   )
 }
@@ -62,11 +66,11 @@ interface FoundProps {
 }
 
 function Found({ line, instrument, data, check, reader }: FoundProps) {
-  const { open } = useHand(line)
+  const hand = useHand(line)
   const navigate = useNavigate()
   const [deciding, setDeciding] = useState<Id | null>(null)
   const [accepting, setAccepting] = useState<{ what: string; entries: Accepted[] } | null>(null)
-  const why = shutUnless(open)
+  const why = shutUnless(hand.open)
   const accept = (batches: readonly LookedBackBatch[]) => {
     const [only] = batches
     const what =
@@ -75,36 +79,38 @@ function Found({ line, instrument, data, check, reader }: FoundProps) {
   }
   const wrongWay = difference(check.error, reader)
   const holding = data.batches.filter(({ risk, decidedAt }) => risk === 'holds' && decidedAt === null)
+  const open = data.batches.filter(({ risk, decidedAt }) => risk !== 'holds' && decidedAt === null)
+  const decided = data.batches.filter(({ decidedAt }) => decidedAt !== null)
   const running = new Set(line.batches.map((batch) => batch.id))
+  const rowsOf = (batches: readonly LookedBackBatch[]) =>
+    batches.length > 0 && (
+      <>
+        <Titles wrongWay={wrongWay} />
+        {batches.map((batch) => (
+          <LookedBackRow
+            key={batch.id}
+            {...{ batch, line, reader, why }}
+            isRunning={running.has(batch.id)}
+            onDecide={() => (running.has(batch.id) ? void navigate(`/bench/${batch.id}`) : setDeciding(batch.id))}
+            onAccept={() => accept([batch])}
+          />
+        ))}
+      </>
+    )
   return (
     <div className={styles.lookBack}>
       <FailedLane {...{ instrument, check, reader }} batches={data.batches} />
       <div className={styles.rows}>
-        <div className={styles.head} aria-hidden="true">
-          <span>{say('atWorst')}</span>
-          <span>{say('whatBreaks')}</span>
-          <span>{say('wrongWay', { degrees: wrongWay })}</span>
-          <span>{say('whereItIs')}</span>
-          <span />
-        </div>
-        {data.batches
-          .filter(({ risk, decidedAt }) => risk !== 'holds' || decidedAt !== null)
-          .map((batch) => (
-            <LookedBackRow
-              key={batch.id}
-              {...{ batch, line, reader, why }}
-              isRunning={running.has(batch.id)}
-              onDecide={() => (running.has(batch.id) ? void navigate(`/bench/${batch.id}`) : setDeciding(batch.id))}
-              onAccept={() => accept([batch])}
-            />
-          ))}
+        <Through {...{ line, instrument, check }} />
+        {rowsOf(open)}
         <Holding batches={holding} />
-        <Others {...{ data, reader, why }} />
-        <Units
+        <OthersInDoubt {...{ data, reader, why }} />
+        <UnitsInDoubt
           units={data.units}
           why={why}
           onAccept={({ id, name, doubted }) => setAccepting({ what: name, entries: entriesOf('unit', id, doubted) })}
         />
+        {rowsOf(decided)}
       </div>
       <footer className={styles.foot}>
         <p>
@@ -128,94 +134,31 @@ function Found({ line, instrument, data, check, reader }: FoundProps) {
   )
 }
 
+function Titles({ wrongWay }: { wrongWay: string }) {
+  return (
+    <div className={styles.head} aria-hidden="true">
+      <span>{say('atWorst')}</span>
+      <span>{say('whatBreaks')}</span>
+      <span>{say('wrongWay', { degrees: wrongWay })}</span>
+      <span>{say('whereItIs')}</span>
+      <span />
+    </div>
+  )
+}
+
+/** What was checked against it meanwhile. */
+function Through({ line, instrument, check }: Pick<FoundProps, 'line' | 'instrument' | 'check'>) {
+  const since = passBefore(instrument.history, check.at)?.at ?? -Infinity
+  const codes = line.instruments
+    .filter(({ unfounded }) =>
+      unfounded.some(({ against, at }) => against.kind === 'instrument' && against.id === instrument.id && at >= since),
+    )
+    .map(({ code }) => code)
+  return codes.length > 0 ? (
+    <p className={styles.through}>{say('through', { codes: codes.join(', '), count: codes.length })}</p>
+  ) : null
+}
+
 function entriesOf(type: Accepted['type'], id: Id, entries: readonly Id[]): Accepted[] {
   return entries.map((entry) => ({ type, id, entry }))
-}
-
-/** Units whose air it read: what was in them counts as unread for that time. */
-function Units({
-  units,
-  why,
-  onAccept,
-}: {
-  units: LookBackAnswer['units']
-  why: string | null
-  onAccept: (unit: LookBackAnswer['units'][number]) => void
-}) {
-  if (units.length === 0) return null
-  return (
-    <section className={styles.others}>
-      <h2 className="title">{say('unitsTitle')}</h2>
-      <p className="muted">{say('unitsWait')}</p>
-      <ul>
-        {units.map((unit) => (
-          <li key={unit.id}>
-            <strong>{unit.name}</strong> <small>{say('looksInDoubt', { count: unit.doubted.length })}</small>{' '}
-            <Key
-              look="quiet"
-              why={why}
-              aria-label={`${say('letThisCount')}, ${unit.name}`}
-              onClick={() => onAccept(unit)}
-            >
-              {say('letThisCount')}
-            </Key>
-          </li>
-        ))}
-      </ul>
-    </section>
-  )
-}
-
-/** What holds either way: named, so that nobody has to guess what is let count together. */
-function Holding({ batches }: { batches: readonly LookedBackBatch[] }) {
-  if (batches.length === 0) return null
-  return (
-    <section className={styles.others}>
-      <h2 className="title">{say('holdsTitle')}</h2>
-      <ul>
-        {batches.map(({ id, code, name }) => (
-          <li key={id}>
-            <strong>{code}</strong> {name}
-          </li>
-        ))}
-      </ul>
-    </section>
-  )
-}
-
-/** What else it read: things that are held, and lots at the door. */
-function Others({ data: { items, lots }, reader, why }: { data: LookBackAnswer; reader: Reader; why: string | null }) {
-  return (
-    <>
-      {items.length > 0 && (
-        <section className={styles.others}>
-          <h2 className="title">{say('itemsTitle')}</h2>
-          <p className="muted">{say('readAgain')}</p>
-          <ul>
-            {items.map(({ id, code, name, decided }) => (
-              <li key={id}>
-                <strong>{code}</strong> {name} {decided && <small>{say('decidedMark')}</small>}
-              </li>
-            ))}
-          </ul>
-        </section>
-      )}
-      {lots.length > 0 && (
-        <section className={styles.others}>
-          <h2 className="title">{say('lotsTitle')}</h2>
-          {lots.some(({ waits }) => waits) && <p className="muted">{say('lotsWait')}</p>}
-          <ul>
-            {lots.map((lot) => (
-              <li key={lot.id} data-lot={lot.code}>
-                <strong>{lot.code}</strong> {lot.name}{' '}
-                <small>{say('lotReceivedAt', { time: clock(lot.receivedAt, reader) })}</small>{' '}
-                {lot.decided && <small>{say('decidedMark')}</small>}
-                {lot.waits && <DecideLot lot={lot} item={lot.item} why={why} />}
-              </li>
-            ))}
-          </ul>
-        </section>
-      )}
-    </>
-  )
 }

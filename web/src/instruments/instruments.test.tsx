@@ -177,3 +177,33 @@ it('prints a check on one page, with its day and what it is not', async () => {
   })
   expect(screen.getByRole('article')).toHaveTextContent(/Held to ±1.0°.*Ice water.*0.7°, 0.7°, 0.7°.*Passed/)
 })
+
+describe('a pass against what failed since', () => {
+  const WORDS = 'Passed, but P5 was found wrong: counts for nothing'
+  const told = () => {
+    const story = kitchen()
+    story.enter('instrument-checked', ID.p5, -60, inIce(0))
+    const against = { kind: 'instrument' as const, id: ID.p5, shown: { value: 0, unit: 'C' as const } }
+    const entry = story.enter('instrument-checked', ID.p4, -40, { ...inIce(0.2), against })
+    story.enter('instrument-checked', ID.p5, -20, inIce(2))
+    return { entry, shown: { story, now: 0, by: LEAD } }
+  }
+
+  it('counts for nothing on the page of its instrument', async () => {
+    const { shown } = told()
+    await onTablet(<InstrumentPage />, { ...shown, path: `/instruments/${ID.p4}`, route: '/instruments/:id' })
+    expect(screen.getByText(/It was never checked: its readings prove nothing yet./)).toBeVisible()
+    expect(screen.getByRole('cell', { name: WORDS })).toBeVisible()
+  })
+
+  it('says so where it is printed', async () => {
+    const { entry, shown } = told()
+    await onTablet(<Certificate />, {
+      ...shown,
+      path: `/instruments/${ID.p4}/certificate/${entry}`,
+      route: '/instruments/:id/certificate/:entry',
+    })
+    expect(screen.getByRole('article')).toHaveTextContent(WORDS)
+    expect(screen.getByRole('article')).not.toHaveTextContent('Taken off')
+  })
+})

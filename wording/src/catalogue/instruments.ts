@@ -77,6 +77,7 @@ export const instrumentsMessages = {
   noChecksYet: 'No check yet.',
   passed: 'Passed',
   failed: 'Failed',
+  unfounded: 'Passed, but {code} was found wrong: counts for nothing',
   against_ice: 'Ice water',
   against_boiling: 'Boiling water, {degrees}',
   against_instrument: '{code}, {degrees}',

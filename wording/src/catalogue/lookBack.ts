@@ -5,6 +5,7 @@ export const lookBackMessages = {
   neverFailed: '{code} never failed a check.',
   inDoubt: '{count, plural, =0 {No batch in doubt.} =1 {One batch in doubt.} other {{count} batches in doubt.}}',
   stillPass: '{count, plural, =0 {} =1 {One still passes.} other {{count} still pass.}}',
+  lotsInDoubt: '{count, plural, =1 {One lot in doubt.} other {{count} lots in doubt.}}',
   decidedAll: 'All are decided.',
   failedLane: '{code}, {how}',
   failedHow_ice: 'in ice',
@@ -16,6 +17,8 @@ export const lookBackMessages = {
   neverPassed: 'never passed before',
   failedWhen: 'failed {time}',
   batchesRead: '{count, plural, =1 {one batch was read with it} other {{count} batches were read with it}} since',
+  through:
+    '{codes} {count, plural, =1 {was} other {were}} checked against it, and passed only by that. What {count, plural, =1 {it} other {they}} read from then on is listed too.',
   atWorst: 'At worst, most serious first',
   whatBreaks: 'What breaks',
   wrongWay: '{degrees} the wrong way',

@@ -77,6 +77,7 @@ export const packetMessages = {
   column_done: 'What was done',
   column_prevents: 'What stops it next time',
   passed: 'passed, {error}',
+  unfounded: 'passed, {error}, against one that was found wrong: counts for nothing',
   failed: 'failed, {error}',
   useBy: 'use by {day}',
   verdict_accept: 'accepted',

@@ -28,7 +28,8 @@ export const refusalsMessages = {
   instrumentGone: '{instrument} is out of use. Take another one.',
   instrumentInDoubt: '{instrument} proves nothing: its check is missing, failed or long overdue. Read it with another.',
   notCheckedSo: '{instrument} cannot be checked like this.',
-  referenceNotChecked: '{instrument} has no check of its own that still holds. Check it first, or take another one.',
+  referenceNotChecked:
+    '{instrument} has no check in ice, in boiling water or by a laboratory that still holds and is no older than {days} days. Check it first, or take another one.',
   readItAgain:
     'Read it again: three readings make a check, and there {read, plural, =0 {are none} one {is one} other {are {read}}}. Of buffers there are two.',
   notSteady: 'The readings lie {apart} apart: it has not settled. Stir, wait, and read three times again.',

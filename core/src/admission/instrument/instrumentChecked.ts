@@ -1,18 +1,21 @@
 import type { Against, CheckFound } from '../../ledger/instrumentEntries'
 import type { Bodies, Claim } from '../../ledger/entry'
+import type { Subject } from '../../ledger/subject'
 import { isEntryLate, knownAt } from '../../ledger/late'
 import { id, list, nameOf, number, object, oneOf, typedTemperature, type Field } from '../../ground/field'
 import type { Typed } from '../../ground/temperature'
-import { instrumentStanding, isReached, withCheck, type InstrumentState } from '../../state/instrument'
+import { keptFor, mayBeReference, unfoundedBy, withUnfounded } from '../../state/comparison'
+import { isReached, withCheck, withUse, type InstrumentCheck, type InstrumentState } from '../../state/instrument'
 import { CHECK_LATE_AFTER, CHECK_READINGS, checkFound, spread, STEADY } from '../../state/instrumentCheck'
 import { HIGHEST_ALTITUDE, LOWEST_ALTITUDE } from '../../physics/heating/boilingPoint'
-import { failedProbe } from '../../state/backing'
+import { failedProbes } from '../../state/backing'
 import type { Read } from '../../state/state'
-import { withDoubt } from '../../state/unit'
+import { withDoubts } from '../../state/unit'
 import type { Refusal } from '../guard/refusal'
 import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import { parseBuffers } from '../reading/acidityMeasured'
-import { withSplitOff } from './withSplitOff'
+import { parseCheckFound } from './parseFound'
+import { reachedThrough, throughWithSplitOff, withSplitOff } from './withSplitOff'
 
 declare module '../../ledger/entry' {
   interface Bodies {
@@ -22,7 +25,8 @@ declare module '../../ledger/entry' {
 
 /**
  * An instrument was checked against something that is known. Passed, its error is taken off from then on. Failed, all that
- * was read with it since its last pass stands in doubt until the lead has looked: it can deny, and proves nothing.
+ * was read with it since its last pass stands in doubt until the lead has looked: it can deny, and proves nothing. So does
+ * what was read with others that were checked against it since.
  */
 export const instrumentChecked: KindOf<'instrument-checked'> = {
   kind: 'instrument-checked',
@@ -35,13 +39,26 @@ export const instrumentChecked: KindOf<'instrument-checked'> = {
     return {
       against: parseAgainst(against),
       shown: list(shown, typedTemperature, CHECK_READINGS),
-      // What it showed needs no parsing: only the very one that core finds is folded.
-      found: found.value as CheckFound,
+      found: parseCheckFound(found),
     }
   },
-  writes: ({ about, body }) => [about, ...(body.found?.doubted ?? [])],
-  reads: ({ body: { against } }) => (against.kind === 'instrument' ? [{ type: 'instrument', id: against.id }] : []),
-  readsThen: (claim, read) => foundIn(claim, read)?.doubted ?? [],
+  writes: ({ about, body: { against, found } }) => [
+    about,
+    ...referenceOf(against),
+    ...(found?.doubted ?? []),
+    ...reachedThrough(found?.through),
+  ],
+  reads: () => [],
+  readsThen(claim, read) {
+    const found = foundIn(claim, read)
+    const { history = [], uses = [] } = read('instrument', claim.about.id) ?? {}
+    return [
+      ...history.flatMap(({ against }) => referenceOf(against)),
+      ...uses.filter(({ type }) => type === 'instrument'),
+      ...(found?.doubted ?? []),
+      ...reachedThrough(found?.through),
+    ]
+  },
   refuse(claim, read) {
     const { about, body } = claim
     const instrument = read('instrument', about.id)
@@ -55,28 +72,49 @@ export const instrumentChecked: KindOf<'instrument-checked'> = {
   lateAfter: CHECK_LATE_AFTER,
   folds: {
     instrument(state, entry, own) {
-      const { id: of, at, by, about, body } = entry.claim
-      if (about.id !== own) return state
-      const { reference, error, passed } = body.found
-      const { against, shown } = body
+      const { at, about, body } = entry.claim
+      const { passed, through = [], kept } = body.found
+      if (about.id !== own) {
+        const isReference = passed && referenceOf(body.against).some(({ id: other }) => other === own)
+        return withUnfounded(isReference ? withUse(state, about, at) : state, through)
+      }
       const from = passed && isEntryLate(entry, at) ? knownAt(entry) : at
-      const { tolerance } = state
-      return withCheck(state, { entry: of, at, by, against, shown, reference, error, passed, tolerance, from })
+      return withCheck(state, { ...asMade(entry.claim, state, body.found), from }, kept === null ? -Infinity : kept)
     },
-    batch: (state, entry) => ({ ...state, failedProbes: [...state.failedProbes, failedProbe(entry)] }),
-    lot: (state, entry) => ({ ...state, fails: [...state.fails, failedProbe(entry)] }),
-    item: (state, entry) => ({ ...state, fails: [...state.fails, failedProbe(entry)] }),
-    unit: (state, entry) => withDoubt(state, failedProbe(entry)),
+    batch: (state, entry) => ({ ...state, failedProbes: [...state.failedProbes, ...failedProbes(entry)] }),
+    lot: (state, entry) => ({ ...state, fails: [...state.fails, ...failedProbes(entry)] }),
+    item: (state, entry) => ({ ...state, fails: [...state.fails, ...failedProbes(entry)] }),
+    unit: (state, entry) => withDoubts(state, failedProbes(entry)),
   },
 }
 
-function foundIn({ about, at, body }: Claim<'instrument-checked'>, read: Read): CheckFound | null {
+function foundIn(claim: Claim<'instrument-checked'>, read: Read): CheckFound | null {
+  const { about, at, body } = claim
   const instrument = read('instrument', about.id)
   if (!instrument) return null
   const { against } = body
   const other = against.kind === 'instrument' ? read('instrument', against.id) : null
   const found = checkFound(instrument, { at, ...body }, other)
-  return { ...found, doubted: withSplitOff(found.doubted, read) }
+  const through = found.passed ? [] : throughWithSplitOff(unfoundedBy(instrument, { ...found, at }, read), read)
+  const kept = keptFor([...instrument.history, asMade(claim, instrument, found)], read)
+  return {
+    ...found,
+    doubted: withSplitOff(found.doubted, read),
+    ...(through.length > 0 ? { through } : {}),
+    ...(kept === Infinity ? {} : { kept }),
+  }
+}
+
+function asMade(
+  { id: entry, at, by, body: { against, shown } }: Claim<'instrument-checked'>,
+  { tolerance }: InstrumentState,
+  { reference, error, passed }: CheckFound,
+): InstrumentCheck {
+  return { entry, at, by, against, shown, reference, error, passed, tolerance, from: at }
+}
+
+function referenceOf(against: Against): Subject[] {
+  return against.kind === 'instrument' ? [{ type: 'instrument', id: against.id }] : []
 }
 
 /** What it may be compared with: ice for every thermometer, boiling water for what goes into it, buffers for pH alone. */
@@ -91,7 +129,7 @@ function refusedAgainst(
   if (against.kind !== 'instrument') return null
   const other = read('instrument', against.id)
   if (!other || other.id === own) return { code: 'not there', field: 'body.against', what: 'instrument' }
-  return instrumentStanding(other, at).backing === 'checked' && !other.gone
+  return mayBeReference(other, at)
     ? null
     : { code: 'reference not checked', field: 'body.against', instrument: other.code }
 }

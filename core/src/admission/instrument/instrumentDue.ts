@@ -3,14 +3,16 @@ import type { Instant } from '../../ground/instant'
 import type { Claim } from '../../ledger/entry'
 import type { Subject } from '../../ledger/subject'
 import { object, oneOf } from '../../ground/field'
-import { fallenProbe } from '../../state/backing'
+import { fallenProbes } from '../../state/backing'
+import { unfoundedBy, withUnfounded } from '../../state/comparison'
 import { canProve, instrumentStanding, type InstrumentState } from '../../state/instrument'
 import type { Read } from '../../state/state'
-import { withDoubt } from '../../state/unit'
+import { withDoubts } from '../../state/unit'
 import { EVERYONE_WHO_COOKS, type KindOf } from '../guard/kindOf'
 import type { Refusal } from '../guard/refusal'
 import { inUse } from './inUse'
-import { withSplitOff } from './withSplitOff'
+import { parseDueFound } from './parseFound'
+import { reachedThrough, throughWithSplitOff, withSplitOff } from './withSplitOff'
 
 declare module '../../ledger/entry' {
   interface Bodies {
@@ -21,7 +23,8 @@ declare module '../../ledger/entry' {
 
 /**
  * It fell, or has a new battery or sensor: it is due at once, however long ago its last check was. What was read with it
- * since then, and recorded before this was, stands in the same doubt as what is read with it after.
+ * since then, and recorded before this was, stands in the same doubt as what is read with it after; and what was read with
+ * others that were checked against it.
  */
 export const instrumentDue: KindOf<'instrument-due'> = {
   kind: 'instrument-due',
@@ -32,21 +35,30 @@ export const instrumentDue: KindOf<'instrument-due'> = {
   parse(body) {
     const { why, found } = object(body, ['why', 'found'])
     const due = { why: oneOf(why, DUE_AT_ONCE) }
-    // What it throws doubt on needs no parsing: only the very one that core finds is folded.
-    return found.value === undefined ? due : { ...due, found: found.value as DueFound | null }
+    return found.value === undefined ? due : { ...due, found: parseDueFound(found) }
   },
-  writes: ({ about, body }) => [about, ...(body.found?.doubted ?? [])],
+  writes: ({ about, body: { found } }) => [about, ...(found?.doubted ?? []), ...reachedThrough(found?.through)],
   reads: () => [],
-  readsThen: (claim, read) => foundIn(claim, read)?.doubted ?? [],
+  readsThen(claim, read) {
+    const found = foundIn(claim, read)
+    const uses = read('instrument', claim.about.id)?.uses ?? []
+    return [
+      ...uses.filter(({ type }) => type === 'instrument'),
+      ...(found?.doubted ?? []),
+      ...reachedThrough(found?.through),
+    ]
+  },
   refuse: ({ about, at }, read) => inUse(about.id, read) ?? refusedLate(read('instrument', about.id), at),
   derive: (claim, read) => ({ found: foundIn(claim, read) }),
   folds: {
     instrument: (state, { claim: { about, at, body } }, own) =>
-      about.id === own ? { ...state, dues: [...state.dues, { at, why: body.why }] } : state,
-    batch: (state, entry) => ({ ...state, failedProbes: [...state.failedProbes, fallenProbe(entry)] }),
-    lot: (state, entry) => ({ ...state, fails: [...state.fails, fallenProbe(entry)] }),
-    item: (state, entry) => ({ ...state, fails: [...state.fails, fallenProbe(entry)] }),
-    unit: (state, entry) => withDoubt(state, fallenProbe(entry)),
+      about.id === own
+        ? { ...state, dues: [...state.dues, { at, why: body.why }] }
+        : withUnfounded(state, body.found?.through ?? []),
+    batch: (state, entry) => ({ ...state, failedProbes: [...state.failedProbes, ...fallenProbes(entry)] }),
+    lot: (state, entry) => ({ ...state, fails: [...state.fails, ...fallenProbes(entry)] }),
+    item: (state, entry) => ({ ...state, fails: [...state.fails, ...fallenProbes(entry)] }),
+    unit: (state, entry) => withDoubts(state, fallenProbes(entry)),
   },
 }
 
@@ -63,7 +75,16 @@ function foundIn({ about, at, body }: Claim<'instrument-due'>, read: Read): DueF
   if (!instrument) return null
   const { backing } = instrumentStanding({ ...instrument, dues: [...instrument.dues, { at, why: body.why }] }, at)
   if (canProve({ backing })) return null
-  const used = instrument.uses.filter(({ last }) => last >= at).map(({ type, id }): Subject => ({ type, id }))
-  const doubted = withSplitOff(used, read)
-  return doubted.length === 0 ? null : { backing: backing === 'lapsed' ? 'lapsed' : 'unchecked', doubted }
+  const used = instrument.uses.filter(({ type, last }) => type !== 'instrument' && last >= at)
+  const doubted = withSplitOff(
+    used.map(({ type, id }): Subject => ({ type, id })),
+    read,
+  )
+  const through = throughWithSplitOff(unfoundedBy(instrument, { since: at, at, error: 0 }, read), read)
+  if (doubted.length === 0 && through.length === 0) return null
+  return {
+    backing: backing === 'lapsed' ? 'lapsed' : 'unchecked',
+    doubted,
+    ...(through.length > 0 ? { through } : {}),
+  }
 }

@@ -39,6 +39,7 @@ export const instrumentRegistered: KindOf<'instrument-registered'> = {
       dues: [],
       gone: null,
       uses: [],
+      unfounded: [],
       usesSince: null,
     }),
   },

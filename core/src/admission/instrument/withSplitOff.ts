@@ -1,3 +1,4 @@
+import type { Unfounded } from '../../ledger/instrumentEntries'
 import type { Subject } from '../../ledger/subject'
 import type { Read } from '../../state/state'
 
@@ -10,4 +11,13 @@ export function withSplitOff(doubted: readonly Subject[], read: Read): Subject[]
     for (const { value } of read('item', of)?.splits ?? []) all.set(value.into, { type: 'item', id: value.into })
   }
   return [...all.values()]
+}
+
+export function throughWithSplitOff(through: readonly Unfounded[], read: Read): Unfounded[] {
+  return through.map((each) => ({ ...each, doubted: withSplitOff(each.doubted, read) }))
+}
+
+/** All that is in doubt through others, and those. */
+export function reachedThrough(through: readonly Unfounded[] = []): Subject[] {
+  return through.flatMap(({ instrument, doubted }): Subject[] => [{ type: 'instrument', id: instrument }, ...doubted])
 }

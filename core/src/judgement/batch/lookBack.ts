@@ -12,7 +12,7 @@ import type { Finding } from '../finding'
 import type { World } from '../world'
 import { batchStanding, isBinding, judgeBatch } from './judgeBatch'
 
-/** How a batch that was read with a failed instrument comes out if that was wrong all the time since its last pass. */
+/** How a batch that was read with a failed instrument, or with one that was checked against it, comes out if that was wrong all the time since its last pass. */
 export interface LookedBack {
   /** With its readings at their word. */
   was: Standing
@@ -42,13 +42,18 @@ export type Risk = 'missed' | 'unproven' | 'holds'
  * @param check the entry of the failed check; RangeError where the batch does not know of it
  */
 export function lookBack(batch: BatchState, check: Id, world: World, now: Instant): LookedBack {
-  const failed = batch.failedProbes.find(({ entry }) => entry === check)
-  if (!failed) throw new RangeError(`check: ${check} throws no doubt on ${batch.code}`)
-  const { error } = failed.value
-  const others = batch.failedProbes.filter((each) => each !== failed)
-  const own = batch.facts['reading-taken'].filter((fact) => !fact.void && failureOf(bare(fact), [failed]))
-  const judged = (off: number | null) => judgeBatch({ ...shiftedBy(batch, own, off), failedProbes: others }, world, now)
-  const [atWord, asFound, opposite] = [judged(null), judged(error), judged(-error)]
+  const failed = batch.failedProbes.filter(({ entry }) => entry === check)
+  if (failed.length === 0) throw new RangeError(`check: ${check} throws no doubt on ${batch.code}`)
+  const others = batch.failedProbes.filter(({ entry }) => entry !== check)
+  const own = batch.facts['reading-taken'].filter((fact) => !fact.void && failureOf(bare(fact), failed))
+  const errorOf = (fact: Fact<ReadingBody>) => failureOf(bare(fact), failed)?.error ?? 0
+  const judged = (off: (fact: Fact<ReadingBody>) => number) =>
+    judgeBatch({ ...shiftedBy(batch, own, off), failedProbes: others }, world, now)
+  const [atWord, asFound, opposite] = [
+    judged(({ value: { readBy } }) => readBy?.off ?? 0),
+    judged(errorOf),
+    judged((fact) => -errorOf(fact)),
+  ]
   const broken = worsened(asFound, atWord, 'missed')
   const unsure = broken ?? worsened(asFound, atWord, 'worse') ?? worsened(opposite, atWord, 'worse')
   const way = unsure && (asFound.includes(unsure) ? 'as found' : 'opposite')
@@ -59,7 +64,7 @@ export function lookBack(batch: BatchState, check: Id, world: World, now: Instan
     risk: broken ? 'missed' : unsure ? 'unproven' : 'holds',
     breaks: unsure,
     way,
-    reading: unsure && decidingReading(own, unsure, atWord, way === 'as found' ? error : -error),
+    reading: unsure && decidingReading(own, unsure, atWord, (fact) => (way === 'as found' ? 1 : -1) * errorOf(fact)),
     doubted: [...new Set(own.map(({ entry }) => entry))],
     decidedAt: decidedAt(batch, own, failed),
   }
@@ -77,12 +82,15 @@ function bare(fact: Fact<ReadingBody>): Fact<ReadingBody> {
   return { ...fact, accepted: null }
 }
 
-/** Every doubted reading as if it counted, with another error taken off; null: with the one that was known then. */
-function shiftedBy(batch: BatchState, own: readonly Fact<ReadingBody>[], off: number | null): BatchState {
+/** Every doubted reading as if it counted, with another error taken off. */
+function shiftedBy(
+  batch: BatchState,
+  own: readonly Fact<ReadingBody>[],
+  off: (fact: Fact<ReadingBody>) => number,
+): BatchState {
   const readings = batch.facts['reading-taken'].map((fact) => {
     if (!own.includes(fact)) return fact
-    const { readBy } = fact.value
-    return { ...fact, value: { ...fact.value, readBy: { backing: 'checked' as const, off: off ?? readBy?.off ?? 0 } } }
+    return { ...fact, value: { ...fact.value, readBy: { backing: 'checked' as const, off: off(fact) } } }
   })
   return { ...batch, facts: { ...batch.facts, 'reading-taken': readings } }
 }
@@ -105,7 +113,7 @@ function decidingReading(
   own: readonly Fact<ReadingBody>[],
   broken: Finding,
   atWord: readonly Finding[],
-  off: number,
+  off: (fact: Fact<ReadingBody>) => number,
 ): LookedBack['reading'] {
   const was = atWord.filter(({ check }) => check.key === broken.check.key)
   const told = [...was, broken].flatMap(({ because }) => ('at' in because ? [because.at] : []))
@@ -115,7 +123,7 @@ function decidingReading(
   if (!fact) return null
   const { typed } = fact.value
   const shown = celsiusRead({ typed })
-  const shifted = celsiusRead({ typed, readBy: { backing: 'failed', off } })
+  const shifted = celsiusRead({ typed, readBy: { backing: 'failed', off: off(fact) } })
   const levels = levelsOf(broken)
   const far = (level: number) => Math.abs(level - (shown + shifted) / 2)
   const level = levels.length ? levels.reduce((near, each) => (far(each) < far(near) ? each : near)) : null
@@ -135,9 +143,10 @@ function levelsOf({ check: { limit, unit } }: Finding): number[] {
 function decidedAt(
   { disposition }: BatchState,
   own: readonly Fact<ReadingBody>[],
-  failed: Fact<FailedProbe>,
+  failed: readonly Fact<FailedProbe>[],
 ): Instant | null {
-  if (disposition && !disposition.void && disposition.knownAt >= failed.knownAt) return disposition.at
-  const accepted = own.map((fact) => (failureOf(fact, [failed]) === null ? (fact.accepted?.at ?? null) : null))
+  const [{ knownAt }] = failed as [Fact<FailedProbe>]
+  if (disposition && !disposition.void && disposition.knownAt >= knownAt) return disposition.at
+  const accepted = own.map((fact) => (failureOf(fact, failed) === null ? (fact.accepted?.at ?? null) : null))
   return accepted.length > 0 && accepted.every((at) => at !== null) ? Math.max(...accepted) : null
 }

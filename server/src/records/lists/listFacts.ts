@@ -32,6 +32,7 @@ interface Names {
 interface Found extends Names {
   names: Record<Id, string>
   kinds: Record<Id, InstrumentKind>
+  unfounded: ReadonlySet<Id>
   into: ReadonlyMap<Id, string[]>
 }
 
@@ -60,6 +61,7 @@ export class ListFacts {
       ...known,
       names: await this.log.names(em, kitchen, shown),
       kinds: list === 'checks' ? await this.kinds(em, kitchen) : {},
+      unfounded: list === 'checks' ? await this.unfounded(em, kitchen) : NO_IDS,
       into: list === 'lots' ? await intoOf(em, kitchen, [...new Set(shown.map(({ claim }) => claim.about.id))]) : NONE,
     }
     const struck = await this.takenBack(em, kitchen, [...new Set(shown.map(({ claim }) => claim.about.id))])
@@ -89,6 +91,16 @@ export class ListFacts {
     return Object.fromEntries(rows.map(({ id, kind }) => [id, kind]))
   }
 
+  /** Checks that count for nothing: what they were passed against was found wrong since. */
+  private async unfounded(em: EntityManager, kitchen: Id): Promise<ReadonlySet<Id>> {
+    const rows = await query<{ entry: Id }>(em, {
+      sql: `select e ->> 'entry' as entry from instrument cross join jsonb_array_elements(state -> 'unfounded') e
+        where kitchen_id = ?`,
+      params: [kitchen],
+    })
+    return new Set(rows.map(({ entry }) => entry))
+  }
+
   /** What something is called; null: there is no such thing in the kitchen. */
   async nameOf(em: EntityManager, kitchen: Id, of: Id, { instruments }: Names): Promise<string | null> {
     const names = await this.log.namesOf(em, kitchen, [of])
@@ -97,6 +109,7 @@ export class ListFacts {
 }
 
 const NONE: ReadonlyMap<Id, string[]> = new Map()
+const NO_IDS: ReadonlySet<Id> = new Set()
 
 /** Codes of the batches that lots went into. */
 async function intoOf(em: EntityManager, kitchen: Id, lots: readonly Id[]): Promise<Map<Id, string[]>> {
@@ -127,7 +140,7 @@ function toldBy(claim: AnyClaim, found: Found): CheckLine | AirLine | LotLine | 
     case 'instrument-checked': {
       const { passed, error } = claim.body.found
       const [instrument, kind] = [found.instruments[id] ?? '', found.kinds[id] ?? 'probe']
-      return { list: 'checks', instrument, kind, passed, error }
+      return { list: 'checks', instrument, kind, passed, error, unfounded: found.unfounded.has(claim.id) }
     }
     case 'unit-read': {
       const { typed, instrument } = claim.body
