@@ -61,6 +61,9 @@ describe('what is told only after it was put away', () => {
       `${begins}it contains sesame and it may contain milk.`,
     )
     expect(told(lacks([], [], ['vegan']))).toBe(`${begins}it is not vegan.`)
+    const strong = { ...lacks([], [], []), value: { ...lacks([], [], []).value, alcohol: true } }
+    expect(told(strong)).toBe('Alcohol that its label does not count was told of only after some of it was put away.')
+    expect(told(lacks(['sesame'], [], []), strong)).toContain('it contains sesame. Alcohol that its label')
   })
 })
 

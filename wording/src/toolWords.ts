@@ -52,7 +52,10 @@ export function toldAfterWords(all: readonly Lacking[], reader: Spoken): string 
   const claims = [...new Set(all.flatMap((lacks) => lacks.claims))].join(', ') || 'none'
   const [contains, mayContain] = [traces((lacks) => lacks.contains), traces((lacks) => lacks.mayContain)]
   const only = contains === 'none' && mayContain === 'none' ? 'yes' : 'no'
-  return `${say(reader, 'toldAfter', { contains, mayContain, claims, only })} ${say(reader, 'thenLabelsAgain')}`
+  const nothing = only === 'yes' && claims === 'none'
+  const told = nothing ? [] : [say(reader, 'toldAfter', { contains, mayContain, claims, only })]
+  const alcohol = all.some((lacks) => lacks.alcohol) ? [say(reader, 'toldAfterAlcohol')] : []
+  return [...told, ...alcohol, say(reader, 'thenLabelsAgain')].join(' ')
 }
 
 /** What stands on the label; empty where nothing may be in it besides. */

@@ -116,6 +116,8 @@ function isToldAfter(claim: AnyClaim, read: Read): boolean {
       return batches.some((of) =>
         [...of.facts['tool-used'], ...of.facts['step-marked']].some(({ entry }) => entry === claim.body.target),
       )
+    case 'ingredient-changed':
+      return tools.some(({ uses }) => uses.length > 0)
     case 'entries-accepted':
       return batches.some((of) => uses(of).length > 0)
     default:

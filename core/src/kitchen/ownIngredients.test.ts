@@ -9,6 +9,7 @@ import type { Method } from '../recipe/method/method'
 import { isLabelOutdated } from '../state/item'
 import { CHEF, COOK, custard, FRIDGE, idOf, KitchenStory, LEAD } from '../test/kitchenStory'
 import { item } from '../test/pot'
+import { held, kitchenOf, nut, plain, SIEVE, strain } from '../test/sieved'
 import { at } from '../test/traces'
 
 /** What no list has is the kitchen's own: named once, found everywhere, put right by the lead. Minutes are after ten. */
@@ -191,5 +192,39 @@ describe('received', () => {
     story.enter('lots-used', batch, 8, { step: 'warm', uses })
     const { facts } = item(story, story.putAway(batch, 20))
     expect(facts.allergens).toEqual(['egg', 'milk', 'tree nuts'])
+  })
+})
+
+describe('what it left behind in a sieve', () => {
+  /** One custard with it in, besides or by its method, and a plain one through the same sieve after. */
+  const strainedAfter = (by: 'added' | 'method', washed = false) => {
+    const own = { ...nut, own: [saved([])], amounts: nut.amounts.map((each) => ({ ...each })) }
+    own.amounts.at(-1)!.ingredient = CRUNCH
+    const story = kitchenOf([plain, own], [SIEVE, 'sieve', 'Fine sieve'])
+    story.enter('ingredient-named', story.kitchen.id, -9, { ...crunch, allergens: [] }, { by: COOK })
+    const first = made(story, by === 'method' ? own : plain)
+    const body = { step: 'cook', ingredient: CRUNCH, own: saved([]), grams: 50, state: 'as it is' as const, lot: null }
+    if (by === 'added') story.enter('added', first, 13, body)
+    strain(story, first, 15)
+    const second = made(story, plain, 20)
+    strain(story, second, 35, SIEVE, washed)
+    return { story, put: story.putAway(second, 40, {}, plain) }
+  }
+
+  it.each(['added', 'method'] as const)('is said of what followed, once it is known (%s)', (by) => {
+    const { story, put } = strainedAfter(by)
+    expect(item(story, put).facts.mayContain).toBeUndefined()
+    expect(change(story, 50, { allergens: ['sesame'] })).toMatchObject({ ok: true })
+    expect(item(story, put).facts).toMatchObject({ allergens: ['egg', 'milk'], mayContain: { allergens: ['sesame'] } })
+    expect(story.kitchen.item(put, at(51))).toMatchObject({ asks: 'lead decides' })
+    const third = made(story, plain, 60)
+    strain(story, third, 75)
+    expect(held(story, third, 80, plain).mayContain?.allergens).toEqual(['sesame'])
+  })
+
+  it('is nothing where the sieve was washed between', () => {
+    const { story, put } = strainedAfter('added', true)
+    change(story, 50, { allergens: ['sesame'] })
+    expect(item(story, put).facts.mayContain).toBeUndefined()
   })
 })

@@ -275,3 +275,47 @@ describe('a step whose tool nobody told, once its batch was put away', () => {
     expect(held(story, next, 50, plain).mayContain).toBeUndefined()
   })
 })
+
+describe('a spirit that is told of only after', () => {
+  const rum = (grams: number | null) => ({
+    step: 'cook',
+    ingredient: 'rum-dark',
+    grams,
+    state: 'as it is' as const,
+    lot: null,
+  })
+  const alcoholOf = (story: KitchenStory, put: Id) => item(story, put).facts.alcohol
+
+  it('is on what was put away before, without a figure, and on all that is made of it', () => {
+    const story = withSieve()
+    const batch = made(story, plain, 'first', 0)
+    for (const [minutes, celsius] of [
+      [50, 57],
+      [110, 20],
+      [250, 4.5],
+    ] as const)
+      story.read(batch, minutes, celsius)
+    const put = story.putAway(batch, 251, {}, plain)
+    const into = made(story, plain, 'second', 260)
+    story.enter('part-used', put, 265, story.part(put, into, 265, 'cook'))
+    const next = story.putAway(into, 280, {}, plain)
+    expect([alcoholOf(story, put), alcoholOf(story, next)]).toEqual([undefined, undefined])
+    story.enter('added', batch, 13, rum(80), { after: 280 })
+    expect([alcoholOf(story, put), alcoholOf(story, next)]).toEqual([{ byVolume: null }, { byVolume: null }])
+    expect(item(story, put).reached[0]!.value).toMatchObject({ alcohol: true })
+    expect(unanswered(story.kitchen.read('batch', batch)!)).toHaveLength(1)
+    expect(alcoholOf(story, story.putAway(into, 300, {}, plain))).toEqual({ byVolume: null })
+  })
+
+  it('takes the figure off a label that counted less, and changes nothing where it went in after', () => {
+    const story = withSieve()
+    const batch = made(story, plain, 'first', 0)
+    story.enter('added', batch, 13, rum(40))
+    const put = story.putAway(batch, 40, {}, plain)
+    expect(alcoholOf(story, put)!.byVolume).toBeGreaterThan(0)
+    story.enter('added', batch, 45, rum(40), { after: 5 })
+    expect(alcoholOf(story, put)!.byVolume).toBeGreaterThan(0)
+    story.enter('added', batch, 14, rum(40), { after: 60 })
+    expect(alcoholOf(story, put)).toEqual({ byVolume: null })
+  })
+})

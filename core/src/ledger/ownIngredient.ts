@@ -22,6 +22,8 @@ export interface OwnChanged extends OwnIngredient {
   items: Id[]
   /** What those lack. */
   lacks: Lacking
+  /** Batches with it in them that went through the kitchen's tools: what those leave behind lacks it too. Left out: none. */
+  through?: Id[]
   /** Its name, where nobody had read its allergens before, and now they are: not known no longer. null: nothing was read. */
   read: string | null
 }

@@ -56,6 +56,8 @@ export interface Lacking {
   mayContain: Traces
   /** No longer true of it. */
   claims: DietClaim[]
+  /** Alcohol went in that its label does not count: how much by volume is not known any more. Left out: none did. */
+  alcohol?: true
 }
 
 /** Something that was put away, and what its label lacks; of a batch: what one of its items' lacks. */

@@ -25,7 +25,11 @@ export function strained(name: string, ...more: string[]): Method {
 export const [nut, plain, sesame] = [strained('Nut', 'hazelnut'), strained('Plain'), strained('Sesame', 'tahini')]
 
 export function kitchen(...tools: [Id, 'sieve' | 'churn', string][]) {
-  const story = new KitchenStory({}, [nut, plain, sesame])
+  return kitchenOf([nut, plain, sesame], ...tools)
+}
+
+export function kitchenOf(methods: Method[], ...tools: [Id, 'sieve' | 'churn', string][]) {
+  const story = new KitchenStory({}, methods)
   story.air(0, 3)
   for (const [tool, kind, name] of tools)
     story.enter('tool-registered', story.kitchen.id, -10, { tool, kind, name, gone: false }, { by: CHEF })

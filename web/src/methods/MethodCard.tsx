@@ -10,6 +10,7 @@ import { useNow } from '../app/now'
 import { PrintedPage } from '../kit/PrintedPage'
 import { instructionOf } from './editing'
 import { MethodLabel } from './MethodLabel'
+import { MethodWays } from './MethodWays'
 import { asSentence } from './sentence'
 import { Whole } from '../kit/Whole'
 import styles from './card.module.css'
@@ -49,7 +50,7 @@ export function MethodCard() {
       </header>
       <section>
         <h2>{say('forGrams', { grams: grams(facts.grams) })}</h2>
-        <Table>
+        <Table className={styles.amounts}>
           <TableBody>
             {method.amounts.map((amount) => (
               <TableRow key={amount.key}>
@@ -95,6 +96,7 @@ export function MethodCard() {
           })}
         </ol>
       </section>
+      <MethodWays method={method} />
       <MethodLabel method={method} facts={facts} checks={checks} />
       <footer>{say('aidNotAuthorityLimits')}</footer>
     </PrintedPage>

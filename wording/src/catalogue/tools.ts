@@ -13,6 +13,7 @@ export const toolsMessages = {
   mayContain: 'May contain {traces}',
   toldAfter:
     'Told only after some of it was put away: {contains, select, none {} other {it contains {contains}{mayContain, select, none {} other { and }}}}{mayContain, select, none {} other {it may contain {mayContain}}}{claims, select, none {.} other {{only, select, yes {it is not } other {, and it is not }}{claims}.}}',
+  toldAfterAlcohol: 'Alcohol that its label does not count was told of only after some of it was put away.',
   thenLabelsAgain:
     'Print the labels again: those of before do not say it. What has gone out already, the lead decides.',
   mayContainOnLabel: 'may contain: {traces}',

@@ -3,13 +3,18 @@ import type { OwnChanged } from '../../ledger/ownIngredient'
 import type { Lacking, Traces } from '../../ledger/tool'
 import { claimsBeside, NO_TRACES, tracesBeside } from '../../judgement/lineage/carryOver'
 import { factsWithLacking, isLacking } from '../../judgement/lineage/lacking'
+import { together } from '../../judgement/lineage/toolTrail'
 import { factOf } from '../../state/fact'
 import { catalogue } from '../../recipe/ingredient/catalogue'
 import type { Ingredient } from '../../recipe/ingredient/ingredient'
 import { ourFood } from '../../recipe/ingredient/ours'
 import { CLAIMS, claimsOf } from '../../recipe/method/facts'
+import type { Id } from '../../ledger/subject'
 import type { KitchenState } from '../../state/kitchen'
+import type { Read } from '../../state/state'
+import type { ToolState } from '../../state/tool'
 import type { KindOf } from '../guard/kindOf'
+import { throughTools } from '../guard/throughTools'
 import { OWN, parseOwn } from './ingredientNamed'
 
 declare module '../../ledger/entry' {
@@ -32,7 +37,8 @@ export const ingredientChanged: KindOf<'ingredient-changed'> = {
   may: ['lead'],
   signed: false,
   parse(body) {
-    const { gone, into, items, lacks, read, ...own } = object(body, [...OWN, 'gone', 'into', 'items', 'lacks', 'read'])
+    const fields = object(body, [...OWN, 'gone', 'into', 'items', 'lacks', 'through', 'read'])
+    const { gone, into, items, lacks, through, read, ...own } = fields
     return {
       ...parseOwn(own),
       gone: flag(gone),
@@ -40,11 +46,17 @@ export const ingredientChanged: KindOf<'ingredient-changed'> = {
       items: list(items, id, MOST),
       // What they lack, and what was read, needs no parsing: what core finds is taken and not this.
       lacks: lacks.value as Lacking,
+      ...(through.value === undefined ? {} : { through: list(through, id, MOST) }),
       read: read.value as string | null,
     }
   },
   writes: ({ about, body: { items } }) => [about, ...items.map((item) => ({ type: 'item' as const, id: item }))],
   reads: () => [],
+  readsThen({ kitchen }, read) {
+    const batches = throughTools(kitchen, read)
+    const methods = batches.flatMap(({ id: of }) => read('batch', of)?.method.id ?? [])
+    return [...batches, ...methods.map((of) => ({ type: 'method' as const, id: of }))]
+  },
   refuse({ about, kitchen, body }, read) {
     if (about.id !== kitchen) return { code: 'not there', field: 'about.id', what: 'kitchen' }
     const { ingredients } = read('kitchen', kitchen) ?? { ingredients: [] }
@@ -69,13 +81,16 @@ export const ingredientChanged: KindOf<'ingredient-changed'> = {
       const food = ourFood(key, next)
       return food?.unchecked && food.name === before.name
     })
+    const lacks = lackingBetween(before, now)
+    const through = tracesBeside(lacks.contains, NO_TRACES) ? withItIn(body.key, kitchen, read) : []
     return {
-      lacks: lackingBetween(before, now),
+      lacks,
+      ...(through.length > 0 ? { through } : {}),
       read: before.unchecked && !now.unchecked && !unread ? before.name : null,
     }
   },
   folds: {
-    kitchen: (state, { claim: { body } }) => changed(state, body),
+    kitchen: (state, { claim: { body } }) => ({ ...changed(state, body), tools: leftWith(state.tools, body) }),
     item(state, entry) {
       const { at, body } = entry.claim
       const unknown = state.facts.unknown.filter((name) => name !== body.read)
@@ -91,6 +106,32 @@ function changed<K extends Pick<KitchenState, 'ingredients'>>(state: K, body: Ow
   const { key, name, like, allergens, gone, into } = body
   const next = { key, name, like, allergens, gone, into }
   return { ...state, ingredients: state.ingredients.map((own) => (own.key === key ? next : own)) }
+}
+
+/** What those batches left in the tools that they went through has it in it as well. */
+function leftWith(tools: readonly ToolState[], { through = [], lacks }: OwnChanged): ToolState[] {
+  return tools.map((tool) => ({
+    ...tool,
+    uses: tool.uses.map((use) =>
+      through.includes(use.batch) ? { ...use, holds: together([use.holds, lacks.contains]) } : use,
+    ),
+  }))
+}
+
+/** The batches that went through the kitchen's tools with one of its own in them. */
+function withItIn(key: Id, kitchen: Id, read: Read): Id[] {
+  return throughTools(kitchen, read).flatMap(({ id: of }) => {
+    const batch = read('batch', of)
+    if (!batch) return []
+    const { id: method, version } = batch.method
+    const made = read('method', method)?.versions.find((each) => each.version === version)
+    const went = [
+      ...(made?.own ?? []),
+      ...batch.facts.added.flatMap(({ value }) => value.own ?? []),
+      ...batch.facts['lots-used'].flatMap(({ value }) => value.uses.flatMap(({ own }) => own ?? [])),
+    ]
+    return went.some((food) => food.key === key) ? [of] : []
+  })
 }
 
 /** What labels of before lack of a food that is known otherwise now. */

@@ -1,6 +1,8 @@
 import type { FamilyKey } from '../../recipe/method/method'
 import type { Place } from '../../physics/cooling/place'
 import type { Setting } from '../../judgement/timeline/setting'
+import { stepsLeft } from '../../judgement/timeline/stepLeft'
+import type { BatchState } from '../../state/batch'
 
 /** Something a cook can still do about a cooling. */
 export interface Action {
@@ -27,9 +29,9 @@ const STAYS: readonly FamilyKey[] = [
   'whipped-cream',
 ]
 
-/** Whether it can be stirred or poured once it is together. */
-export function mayBeStirred(family: FamilyKey): boolean {
-  return !STAYS.includes(family)
+/** Whether it can be stirred or poured as it is now: what is folded holds no air before that. */
+export function mayBeStirred(batch: BatchState): boolean {
+  return !STAYS.includes(batch.method.family) || stepsLeft(batch).some(({ kind }) => kind === 'fold')
 }
 
 /** Shallow, m: what guidance on cooling asks for. */
@@ -39,9 +41,9 @@ const SHALLOW = 0.05
  * What can be done about a batch that stands so, other than what is being done.
  * @param places what this kitchen has; ice and a tap it has always
  */
-export function actionsFor(setting: Setting, family: FamilyKey, places: readonly Place[]): Action[] {
+export function actionsFor(batch: BatchState, setting: Setting, places: readonly Place[]): Action[] {
   const depth = setting.product.shape.height
-  const moves = mayBeStirred(family)
+  const moves = mayBeStirred(batch)
   const cold = (['fan refrigerator', 'refrigerator'] as const).find((place) => places.includes(place)) ?? 'refrigerator'
   const into = (kind: Action['kind'] & Place): Action => ({ kind, place: kind, depth, pans: 1 })
   const shallow = Math.ceil(depth / Math.min(SHALLOW, depth / 2) - 1e-9)

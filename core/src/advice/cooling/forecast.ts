@@ -125,7 +125,7 @@ export function rescuesFor(
   const key = `${level} ${deadline} ${means.places.join()}`
   const known = rescues.get(posterior)
   if (known?.key === key) return known.list
-  const list = actionsFor(setting, batch.method.family, means.places)
+  const list = actionsFor(batch, setting, means.places)
     .map((action): Rescue => {
       const then = prospectIn(afterwards(setting, action), settledSince(setting, posterior), means)
       // Reckoned from when it came to stand as it does: the answer does not wander while nobody reads.

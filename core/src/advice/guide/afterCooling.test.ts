@@ -4,6 +4,7 @@ import { newMethod, NO_INSTRUCTION } from '../../recipe/method/newMethod'
 import type { Instruction, Method, StepKind } from '../../recipe/method/method'
 import { limitsFrom, Story } from '../../test/story'
 import { at } from '../../test/traces'
+import { actionsFor } from '../cooling/action'
 import { coolSignal } from '../cooling/coolSignal'
 import { forecastOf } from '../cooling/forecast'
 import { guideOf } from './guide'
@@ -159,6 +160,22 @@ describe('cooled to a target', () => {
     expect(guideOf(story.batch, at(21)).window).toBeNull()
     expect(story.asks(21).kind).toBe('read')
     expect(guideOf(story.batch, at(21)).todos.map(({ kind }) => kind)).toEqual(['place', 'cover'])
+  })
+
+  it('leads in its window though it may miss hours later; a mousse is stirred until it is folded', () => {
+    const airy: Method = { ...mousse, family: 'mousse' }
+    const story = offHeat(airy)
+    const stirs = () => actionsFor(story.batch, forecast(story).setting, []).map(({ kind }) => kind)
+    story.read(11, 31.2)
+    story.read(15, 24.2)
+    expect(stirs()).toContain('stirred ice bath')
+    const asks = story.asks(15)
+    expect(asks.kind).toBe('rescue')
+    expect('by' in asks && asks.by).toBeGreaterThan(at(75))
+    expect(lead(story, 15)).toMatchObject({ kind: 'end', step: 'fold' })
+    mark(story, 18, 'fold', 'done')
+    expect(stirs()).not.toContain('stirred ice bath')
+    expect(lead(story, 18)).toBe('asks')
   })
 
   it('changes nothing of what is proven: the clocks of the law run on', () => {

@@ -24,7 +24,9 @@ const ON_THE_HEAT: readonly StepKind[] = ['cook', 'bake', 'reheat']
  */
 export function leading(asks: Attention, { now: step, window, todos }: Guide, now: Instant): Todo | 'asks' {
   const [first] = todos
-  if (!first || ALONE.includes(asks.kind)) return 'asks'
+  // Folded in while it is warm, or not at all: what can still be saved in an hour waits for that.
+  const canWait = window !== null && asks.kind === 'rescue' && !isPressing(asks, now)
+  if (!first || (ALONE.includes(asks.kind) && !canWait)) return 'asks'
   // On the boil nothing covers its minute: what is asked beside it stands small.
   if (step?.kind === 'boil out') return todos.find(isStep) ?? first
   // What goes into the oven later is made first.
@@ -40,7 +42,7 @@ export function leading(asks: Attention, { now: step, window, todos }: Guide, no
     // What waits by itself is not looked at while something is still to be read.
     const waits = isStep(first) && step?.until != null && (step.timer ?? now) > now
     if (waits) return 'asks'
-    // Folded in while it is warm, or not at all: a reading that can wait does.
+    // A reading that can wait does.
     if (asks.at <= now && first.kind !== 'clean' && (!window || isPressing(asks, now))) return 'asks'
   }
   return first

@@ -34,7 +34,7 @@ export function unattendedGates(
     .map((gate) => {
       const passes = shareUnder(posterior, gate.level, from) >= PASSED
       if (passes) return { gate, from, readAt: Math.min(gate.passing.high ?? from, from), rescue: null }
-      const [rescue = null] = actionsFor(setting, batch.method.family, means.places)
+      const [rescue = null] = actionsFor(batch, setting, means.places)
         .flatMap((action) => {
           const { prospect } = prospectIn(afterwards(setting, action), settledSince(setting, posterior), means)
           const by = lastMoment(posterior, prospect, { level: gate.level, deadline: from }, now)

@@ -66,7 +66,7 @@ function beginning(batch: BatchState, from: Instant): Setting {
     air: null,
     cover: 'open',
     // Its width follows from its mass; nobody measured the pot.
-    product: { ...known, guessed: true },
+    product: { ...known, guessed: true, ...(product?.unsure ? { unsure: product.unsure } : {}) },
     vessel: id,
     change: 'began',
   }
@@ -79,7 +79,8 @@ function changed(value: BatchFacts['placed' | 'stirred' | 'poured' | 'covered'],
   if ('pans' in value) {
     const { vessel, depth } = value
     const shape = filledTo(vessel.inside, depth)
-    return { vessel: vessel.id, product: { shape, composition: product.composition, wall: vessel.wall } }
+    const { composition, unsure } = product
+    return { vessel: vessel.id, product: { shape, composition, wall: vessel.wall, ...(unsure ? { unsure } : {}) } }
   }
   return {}
 }

@@ -14,6 +14,8 @@ export interface Product {
   wall: Wall
   /** Only the depth is known for certain. */
   guessed?: true
+  /** So much of its mass is of a composition that nobody documented, 0 to 1; left out: none. */
+  unsure?: number
 }
 
 /** How something will cool somewhere, before anything is read: towards what, how fast, how it bends. */
@@ -28,6 +30,8 @@ const MIDDLE_CELSIUS = 35
 /** Depth as measured, and the composition of a recipe: of ln τ. */
 const OWN_SPREAD = 0.08
 const GUESSED_SPREAD = 0.2
+/** Conductivity and heat capacity of a food that is rounded from ordinary tables: of ln τ, where all of it is. */
+const UNSURE_SPREAD = 0.1
 
 /**
  * How a product will cool in a place, from the closed answer of conduction with the range of its coefficients.
@@ -54,7 +58,11 @@ export function prospectOf(product: Product, place: Place, cover: Cover, settled
     surroundings,
     scale: {
       tauMinutes: likely.tauMinutes,
-      spread: Math.hypot(ofCoefficient, product.guessed ? GUESSED_SPREAD : OWN_SPREAD),
+      spread: Math.hypot(
+        ofCoefficient,
+        product.guessed ? GUESSED_SPREAD : OWN_SPREAD,
+        UNSURE_SPREAD * (product.unsure ?? 0),
+      ),
     },
     bends: known,
   }

@@ -131,6 +131,19 @@ it('is less likely to make it the later it is done', () => {
   expect(lastMoment(posterior, prospectOf(product, 'refrigerator', 'open'), gate, 30 * MINUTE)).toBeNull()
 })
 
+it('is less sure of what nobody documented the composition of, and expects the same', () => {
+  const shape = { kind: 'cylinder' as const, radius: 0.13, height: 0.07 }
+  const known: Product = { shape, composition: CUSTARD, wall: 'steel' }
+  for (const place of [...SLOW, ...QUICK]) {
+    const [sure, half, unsure] = [0, 0.5, 1].map(
+      (share) => prospectOf({ ...known, unsure: share }, place, 'open').scale,
+    )
+    expect(half!.spread).toBeGreaterThan(sure!.spread)
+    expect(unsure!.spread).toBeGreaterThan(half!.spread)
+    expect(unsure!.tauMinutes).toBe(sure!.tauMinutes)
+  }
+})
+
 describe('the closed answer', () => {
   const material = mixtureProperties(CUSTARD, 35)
 

@@ -41,8 +41,11 @@ export interface Terms extends Foreseen {
   counterFirst: boolean
   /** What the method says is in it; null for a batch of before this was kept. */
   holds: Pick<MethodFacts, 'allergens' | 'unchecked' | 'unknown'> | null
-  /** What is to be cooled: all that goes in; null where the amounts do not say. */
-  product: { kilograms: number; composition: Composition } | null
+  /**
+   * What is to be cooled: all that goes in, and how much of it is of a composition that nobody documented, 0 to 1, left out
+   * for none; null where the amounts do not say.
+   */
+  product: { kilograms: number; composition: Composition; unsure?: number } | null
 }
 
 export interface AcidityTable {
@@ -148,9 +151,11 @@ function holdsOf(method: Method): Terms['holds'] {
 
 /** Components count by their grams, as if they were like the rest. */
 function productOf(method: Method, factor: number): Terms['product'] {
-  const { grams, composition } = factsOf(method, () => null)
+  const { grams, composition, unsure } = factsOf(method, () => null)
   const parts = method.components.reduce((sum, part) => sum + (part.grams ?? 0), 0)
-  return composition && { kilograms: Math.round(grams * factor + parts * factor) / 1000, composition }
+  if (!composition) return null
+  const kilograms = Math.round(grams * factor + parts * factor) / 1000
+  return { kilograms, composition, ...(unsure > 0 ? { unsure: Math.round(unsure * 100) / 100 } : {}) }
 }
 
 function acidityTable(limits: LimitSet, day: Day): AcidityTable | null {

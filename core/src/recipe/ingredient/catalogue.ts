@@ -9,8 +9,8 @@ import { SWEET } from './shelves/sweet'
 
 /**
  * What methods are made of. Compositions of dairy, egg, sugar, butter, starch, chocolate, citrus and berry are those of
- * the heat computations; the others are rounded from ordinary food tables, and good for heat and labels, not for
- * nutrition claims. Allergens are those that the plain ware has by its nature or its usual recipe: what stands on the
+ * the heat computations; the others are rounded from ordinary food tables, of low confidence (confidence.ts), good for
+ * forecasts and labels and not for nutrition claims. Allergens are those that the plain ware has by its nature or its usual recipe: what stands on the
  * package in hand counts, and may name more.
  */
 const FOODS: readonly Ingredient[] = [...DAIRY, ...SWEET, ...STARCHES, ...FRUIT, ...RICH, ...DRINKS, ...PANTRY]

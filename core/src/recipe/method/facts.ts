@@ -1,3 +1,4 @@
+import { confidenceOf } from '../ingredient/confidence'
 import { catalogue } from '../ingredient/catalogue'
 import type { Composition } from '../../physics/material/properties'
 import type { Allergen, Ingredient, Origin } from '../ingredient/ingredient'
@@ -15,6 +16,8 @@ export interface MethodFacts {
   /** Everything that is in it, g. */
   grams: number
   composition: Composition | null
+  /** Share of its mass whose own composition is of low confidence, 0 to 1; what nobody weighed counts as nothing. */
+  unsure: number
   /** Ingredients whose allergens nobody read: nothing is claimed. */
   unchecked: string[]
   /** Components whose method is not known here: nothing is claimed. */
@@ -36,6 +39,9 @@ export function factsOf(method: Method, find: FindMethod): MethodFacts {
   const of = <T>(pick: (ingredient: Ingredient) => T[]) => known.flatMap(({ ingredient }) => pick(ingredient!))
   const grams = known.reduce((sum, part) => sum + part.grams, 0)
   const ethanol = known.reduce((sum, { grams: mass, ingredient }) => sum + mass * ingredient!.alcohol, 0)
+  const unsure = known
+    .filter(({ ingredient }) => confidenceOf(ingredient!) === 'low')
+    .reduce((sum, part) => sum + part.grams, 0)
   const allergens = [...new Set(of(({ allergens: own }) => own))].sort()
   const unchecked = [...new Set(of(({ unchecked: unread, name }) => (unread ? [name] : [])))]
   const complete = parts.unknown.length === 0 && unchecked.length === 0 && known.length === parts.all.length
@@ -47,6 +53,7 @@ export function factsOf(method: Method, find: FindMethod): MethodFacts {
     composition: mixed(
       known.map(({ grams: mass, ingredient }) => ({ grams: mass, composition: ingredient!.composition })),
     ),
+    unsure: grams > 0 ? unsure / grams : 0,
     unchecked,
     unknown: parts.unknown,
   }

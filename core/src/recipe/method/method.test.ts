@@ -113,6 +113,18 @@ describe('which marks the heat of a method has', () => {
   })
 })
 
+it('says how much of what is to be cooled is of a composition that nobody documented, and of the house’s own always', () => {
+  const unsure = (...more: [ingredient: string, grams: number][]) => {
+    const own = [ownIngredient('own', 'Farm butter', 'butter', [])]
+    const amounts = [amount('milk', 600, 'cook'), ...more.map(([of, grams]) => amount(of, grams, 'cook'))]
+    const { product } = termsOf(method('starch-custard', [step('cook')], amounts, { own }), 1, us, false, DAY)
+    return product!.unsure
+  }
+  expect(unsure(['yolk', 200])).toBeUndefined()
+  expect(unsure(['quince', 200])).toBe(0.25)
+  expect(unsure(['own', 200])).toBe(0.25)
+})
+
 describe('what is wrong with a method', () => {
   it('is nothing in a whole one', () => {
     expect(codes(cream())).toEqual([])

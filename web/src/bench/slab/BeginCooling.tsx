@@ -148,7 +148,7 @@ function begun(batch: BatchState, means: Means, vessels: Parameters<typeof neare
   const offered = PLACES.filter(
     (place) =>
       (!NOT_ASKED.includes(place) || (place === 'counter' && batch.terms.counterFirst)) &&
-      (place !== 'stirred ice bath' || mayBeStirred(batch.method.family)) &&
+      (place !== 'stirred ice bath' || mayBeStirred(batch)) &&
       (!isUnitKind(place) || means.places.includes(place)),
   )
   const ways = waysToCool(product, celsius, cover, offered, stages).sort((a, b) => Number(b.makes) - Number(a.makes))
