@@ -70,6 +70,7 @@ async function packetBenchmarks(): Promise<void> {
   let memory = 0
   let state = 'waits'
   let bytes = 0
+  let said: string | null = null
   for (let round = 0; state === 'waits' || state === 'made'; round++) {
     const at = performance.now()
     await post([reading()])
@@ -77,15 +78,17 @@ async function packetBenchmarks(): Promise<void> {
     memory = Math.max(memory, residentMb(server.pid!))
     if (round % 10 === 0) {
       const { text: listed } = await ask('GET', '/api/packets', null, lead.cookie)
-      const { packets } = JSON.parse(listed) as { packets: { id: string; state: string; bytes: number | null }[] }
+      const { packets } = JSON.parse(listed) as { packets: Asked[] }
       const packet = packets.find((each) => each.id === id)!
       state = packet.state
       bytes = packet.bytes ?? 0
+      said = packet.said
     }
     await new Promise((done) => setTimeout(done, READ_EVERY))
   }
   const delay = await loopDelayMs(ask)
   const seconds = (performance.now() - began) / 1000
+  if (said !== null) console.log(said)
   console.log(`${BATCHES} batches: ${state} in ${Math.round(seconds)} s, ${(bytes / 1e6).toFixed(0)} MB`)
   row('memory while it was made, at most, MB', memory, MOST_MB)
   row('delay of the event loop, p99, ms', delay, MOST_DELAY_MS)
@@ -93,6 +96,14 @@ async function packetBenchmarks(): Promise<void> {
   if (state !== 'ready') process.exitCode = 1
   void close()
   await stopped(server)
+}
+
+interface Asked {
+  id: string
+  state: string
+  bytes: number | null
+  /** Why it failed. */
+  said: string | null
 }
 
 /** The server as it is started, once it answers. */

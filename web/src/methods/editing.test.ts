@@ -85,6 +85,7 @@ describe('finding a method', () => {
     alcoholByVolume: 0,
     grams: 0,
     composition: null,
+    unsure: 0,
     unchecked: [],
     unknown: [],
   }

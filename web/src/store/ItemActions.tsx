@@ -118,7 +118,8 @@ export function ItemActions({
   const here = placeOf(item)?.value.unit ?? null
   const units = (how: MoveHow) => line.units.filter((unit) => unit.id !== here && goes(how, unit) === null)
   const onlyDiscard = shut?.code === 'to discard' || gone || !open
-  const frozen = standing.asks === 'frozen'
+  // Also while it hardens.
+  const frozen = standing.asks === 'frozen' || shut?.code === 'frozen'
   const why = shut && !frozen ? partShutSentence(shut, reader) : null
   const noFreezer = goes('freeze', line.units.find(({ kind }) => kind === 'freezer') ?? null)
 

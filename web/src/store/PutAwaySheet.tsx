@@ -99,7 +99,8 @@ export function PutAwaySheet({ batch, now, onClose }: { batch: BatchState; now: 
     onClose()
     goOn(`/store/item/${id}`)
   }
-  const whole = Math.round((method.portions ?? 0) * batch.factor)
+  const away = portionsAway(batch)
+  const whole = Math.round((method.portions ?? 0) * batch.factor) - away
   const frost = chosen?.kind === 'freezer'
   const [wall] = wallsOf(preview.dating, null, frost ? [{ from: now }] : [], reader.zone)
   const undone = left.filter(({ kind }) => !(frost && kind === 'freeze'))
@@ -121,7 +122,7 @@ export function PutAwaySheet({ batch, now, onClose }: { batch: BatchState; now: 
           />
           {whole > 0 && measured === 'portion' && as === 'portion' && (
             <Key look="primary" why={shutUnless(open)} onClick={() => put(whole)}>
-              {say('allPortions', { whole })}
+              {say('allPortions', { whole, rest: away > 0 ? 'yes' : 'no' })}
             </Key>
           )}
           <NumberPad
@@ -195,4 +196,11 @@ export function PutAwaySheet({ batch, now, onClose }: { batch: BatchState; now: 
       </div>
     </Sheet>
   )
+}
+
+/** How many portions of it were put away already. */
+function portionsAway({ facts }: BatchState): number {
+  return facts.portioned
+    .filter(({ void: gone, value: { as, measure } }) => !gone && as === 'portion' && measure.unit === 'portion')
+    .reduce((sum, { value }) => sum + value.measure.value, 0)
 }

@@ -64,7 +64,8 @@ export const storeInMessages = {
   millilitres: 'Millilitres',
   pieces: 'Pieces',
   putAway: 'Put {method} {code} away',
-  allPortions: 'All {whole} portions',
+  allPortions:
+    '{rest, select, yes {The other {whole, plural, =1 {portion} other {{whole} portions}}} other {All {whole} portions}}',
   putAway2: 'Put it away',
   where: 'Where',
   shelfEach: 'Shelf {each}',

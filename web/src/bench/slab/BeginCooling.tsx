@@ -157,7 +157,7 @@ function begun(batch: BatchState, means: Means, vessels: Parameters<typeof neare
   const first = vessels[0]
   const misses = cold && ways.some(({ place, makes }) => place === cold && !makes)
   const nearest =
-    misses && load && first
+    misses && load && first && mayBeStirred(batch)
       ? nearestThatMakes(load, { vessel: first, pans: 1, place: cold, cover }, stages, vessels, [])
       : null
   return { ways, nearest, depth: product.shape.height }

@@ -141,7 +141,10 @@ function endsWords(
   const { timer = null, until = null } = guide.now ?? {}
   if (timer !== null && until !== null) return waitWords(timer, until, now, reader)
   if (guide.window) return windowWords(guide.window, one.batch, reader)
-  if (todo.edge === 'combined') return say('thenReadMixtureReadings')
+  // What goes in after the heat makes no parts of what was read.
+  const joins = timelineOf(one.batch).phase.next
+  if (todo.edge === 'combined' && joins?.edge === 'combined' && joins.step === todo.step)
+    return say('thenReadMixtureReadings')
   if (timer !== null && timer <= now) return say('itsTimeUpAt', { time: clock(timer, reader) })
   if (todo.of === 'brown') return say('browningColoursHeatsNothing')
   if (TASTED.includes(todo.of)) return say('tastingCleanSpoonEach')
