@@ -95,4 +95,5 @@ export {
   type Trend,
   type TrendPoint,
 } from './trends/trend'
+export { NEAR, type NearMiss, type NearMisses } from './trends/nearMisses'
 export { wilson } from './trends/wilson'

@@ -20,6 +20,7 @@ import { DiscardTable } from '../store/DiscardTable'
 import { keyOf, measureQuery, measureWords } from './asked'
 import { chartOrder } from './chartOrder'
 import { Answers } from './Answers'
+import { Near } from './Near'
 import { AlikeList } from './AlikeList'
 import { Shares } from './Shares'
 import { TrendTable } from './TrendTable'
@@ -121,6 +122,7 @@ export function TrendsView() {
           )}
           {trend && <Shares trend={trend} line={line} />}
           {trend && <Answers answered={trend.answered} />}
+          {trend && <Near near={trend.near} reader={reader} />}
           <section aria-label={say('waste')}>
             <h2 className="title">{say('waste')}</h2>
             {waste && waste.totals.length > 0 ? (

@@ -19,6 +19,12 @@ export const trendsMessages = {
     '{unread, plural, =1 {One check is} other {# checks are}} not proven because nobody took the reading it needed.',
   answersSays:
     'What a tablet showed when the reading was entered. Readings taken before they were asked for are not counted.',
+  near: 'Near misses',
+  nearNone: 'No batch that passed had less to spare than {minutes} min or {degrees}.',
+  nearOf:
+    '{count, plural, =1 {One batch} other {# batches}} passed with no more than {minutes} min or {degrees} to spare at a gate.',
+  nearBy: '{name} {code}: {value} to spare at {gate}',
+  nearLatest: 'The latest {shown}:',
   gateWord: 'the gate “{key}”',
   of_method: 'Method',
   anyMethod: 'any method',

@@ -7,6 +7,7 @@ import type { Pace } from '../../judgement/log/pace'
 import type { Spare } from '../../judgement/log/spare'
 import { alikeIn, type Alike } from './alike'
 import { controlChart, type ControlChart } from './controlChart'
+import { nearMissesOf, type NearMisses } from './nearMisses'
 import { wilson } from './wilson'
 
 /** What is looked at: what was to spare at the gate of a check, or how it was read while it cooled. */
@@ -59,6 +60,7 @@ export const IN_TIME = 5 * MINUTE
 export interface Trend {
   counts: Counts
   answered: Answered
+  near: NearMisses
   /** What can be looked at, the most frequent first, with the temperature of its gate where all have the same, °C. */
   measures: { measure: TrendMeasure; unit: Spare['unit']; batches: number; celsius: number | null }[]
   measure: TrendMeasure | null
@@ -95,6 +97,7 @@ export function trendOf(batches: readonly LoggedBatch[], asked: TrendMeasure | n
   return {
     counts: countsOf(settled),
     answered: answeredOf(settled),
+    near: nearMissesOf(settled.filter(({ standing }) => standing === 'proven')),
     measures,
     measure,
     points,

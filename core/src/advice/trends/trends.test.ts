@@ -6,6 +6,7 @@ import { Story, wellMade, world } from '../../test/story'
 import { at } from '../../test/traces'
 import { alikeIn, atLeast } from './alike'
 import { controlChart } from './controlChart'
+import { NEAR } from './nearMisses'
 import { trendOf } from './trend'
 import { wilson } from './wilson'
 
@@ -224,5 +225,38 @@ describe('a trend', () => {
     const { points } = trendOf([loggedBatch(story.batch, world)], { of: 'gate', key: 'egg' }, now)
     expect(points[0]).toMatchObject({ standing: 'proven', spare: { unit: '°C' } })
     expect(points[0]!.drawn).toBeGreaterThanOrEqual(0)
+  })
+
+  it('names what passed by little once, by the gate it passed by the least, and nothing that did not pass', () => {
+    const spare = fc.record({
+      unit: fc.constantFrom('min' as const, '°C' as const),
+      least: fc.option(fc.double({ min: 0, max: 40, noNaN: true })),
+    })
+    const batches = fc.array(
+      fc.record({
+        standing: fc.constantFrom('proven', 'unproven', 'missed'),
+        spares: fc.array(spare, { maxLength: 4 }),
+      }),
+      { maxLength: 8 },
+    )
+    const [pattern] = standAt(proven.stands, now).gates
+    fc.assert(
+      fc.property(batches, (all) => {
+        const settled = all.map(({ standing, spares }, i): LoggedBatch => {
+          const gates = spares.map(({ unit, least }) => ({ ...pattern!, spare: { unit, least, most: null } }))
+          const stands = proven.stands.map((each) => ({ ...each, standing: standing as 'proven', gates }))
+          return { ...proven, id: `${i}`, startedAt: at(i), stands }
+        })
+        const { near } = trendOf(settled, null, now)
+        const hardly = all.map(({ standing, spares }) =>
+          standing === 'proven' ? spares.filter(({ unit, least }) => least !== null && least <= NEAR[unit]) : [],
+        )
+        expect(near.count).toBe(hardly.filter(({ length }) => length > 0).length)
+        expect(new Set(near.latest.map(({ id }) => id)).size).toBe(near.latest.length)
+        for (const { id, unit, spare: by } of near.latest)
+          for (const other of hardly[Number(id)]!)
+            expect(by / NEAR[unit]).toBeLessThanOrEqual(other.least! / NEAR[other.unit])
+      }),
+    )
   })
 })
