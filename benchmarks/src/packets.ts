@@ -108,7 +108,7 @@ interface Asked {
 
 /** The server as it is started, once it answers. */
 async function served() {
-  const env = { ...process.env, LT_PORT: String(PORT), LT_HOST: '127.0.0.1', LT_LOG_LEVEL: 'silent' }
+  const env = { ...process.env, LT_PORT: String(PORT), LT_HOST: '127.0.0.1', LT_LOG_LEVEL: 'error' }
   const server = fork(join(require.resolve('@logged-thermal/server'), '../main.js'), { env })
   await new Promise((ready, failed) => {
     server.once('message', ready)

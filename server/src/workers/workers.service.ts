@@ -21,7 +21,7 @@ const MOST_WAITING = 32
 const LONGEST = 60_000
 
 /** Of a thread that is to stay small: what was just made, MB. */
-const YOUNG_MB = 16
+const YOUNG_MB = 32
 
 /** Threads beside the server's own. */
 abstract class Threads implements OnModuleDestroy {
@@ -73,8 +73,8 @@ export class BackgroundWorker extends Threads {
   }
 }
 
-/** Twenty batches as records, or 500 lines of a list, are drawn in less, MB. */
-const MOST_HEAP_MB = 128
+/** Twenty batches as records, or 500 lines of a list, are drawn in half of it, MB: near its end a thread only collects. */
+const MOST_HEAP_MB = 192
 
 /** Threads run what is built, also where the tests run its source. */
 function compiled(file: string): string {
