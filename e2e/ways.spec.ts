@@ -33,6 +33,7 @@ test('a chef says which school the kitchen follows and reads what that changes; 
   await page.keyboard.press('Escape')
   const todo = page.getByRole('region', { name: 'Do this now' })
   await tap(page, 'All combined')
+  await expect(todo).toContainText('Read the mixture')
   await type(page, 71.4)
   await tap(page, 'Off the heat')
   await tap(page, 'All clean')
