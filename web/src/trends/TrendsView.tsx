@@ -128,7 +128,7 @@ export function TrendsView() {
             {waste && waste.totals.length > 0 ? (
               <DiscardTable totals={waste.totals} reader={reader} />
             ) : (
-              <p className="muted">{say('nothingWasted')}</p>
+              waste && <p className="muted">{say('nothingWasted')}</p>
             )}
           </section>
         </aside>
