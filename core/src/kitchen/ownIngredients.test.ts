@@ -222,6 +222,15 @@ describe('what it left behind in a sieve', () => {
     expect(held(story, third, 80, plain).mayContain?.allergens).toEqual(['sesame'])
   })
 
+  it('is said too where it is the same as another, and that one is known otherwise', () => {
+    const { story, put } = strainedAfter('added')
+    const other = { key: idOf('other'), name: 'Other crunch', like: 'butter', allergens: [] }
+    story.enter('ingredient-named', story.kitchen.id, 45, other, { by: COOK })
+    expect(change(story, 46, { allergens: [], into: other.key })).toMatchObject({ ok: true })
+    expect(change(story, 50, { ...other, allergens: ['sesame'] })).toMatchObject({ ok: true })
+    expect(item(story, put).facts.mayContain?.allergens).toEqual(['sesame'])
+  })
+
   it('is nothing where the sieve was washed between', () => {
     const { story, put } = strainedAfter('added', true)
     change(story, 50, { allergens: ['sesame'] })

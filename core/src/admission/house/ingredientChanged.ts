@@ -82,7 +82,7 @@ export const ingredientChanged: KindOf<'ingredient-changed'> = {
       return food?.unchecked && food.name === before.name
     })
     const lacks = lackingBetween(before, now)
-    const through = tracesBeside(lacks.contains, NO_TRACES) ? withItIn(body.key, kitchen, read) : []
+    const through = tracesBeside(lacks.contains, NO_TRACES) ? withItIn(calledSo(body.key, next), kitchen, read) : []
     return {
       lacks,
       ...(through.length > 0 ? { through } : {}),
@@ -118,8 +118,13 @@ function leftWith(tools: readonly ToolState[], { through = [], lacks }: OwnChang
   }))
 }
 
-/** The batches that went through the kitchen's tools with one of its own in them. */
-function withItIn(key: Id, kitchen: Id, read: Read): Id[] {
+/** Its key, and those of what is the same by another name: that changes with it. */
+function calledSo(key: Id, ingredients: KitchenState['ingredients']): ReadonlySet<Id> {
+  return new Set([key, ...ingredients.filter(({ into }) => into === key).map((own) => own.key)])
+}
+
+/** The batches that went through the kitchen's tools with one of these in them. */
+function withItIn(keys: ReadonlySet<Id>, kitchen: Id, read: Read): Id[] {
   return throughTools(kitchen, read).flatMap(({ id: of }) => {
     const batch = read('batch', of)
     if (!batch) return []
@@ -130,7 +135,7 @@ function withItIn(key: Id, kitchen: Id, read: Read): Id[] {
       ...batch.facts.added.flatMap(({ value }) => value.own ?? []),
       ...batch.facts['lots-used'].flatMap(({ value }) => value.uses.flatMap(({ own }) => own ?? [])),
     ]
-    return went.some((food) => food.key === key) ? [of] : []
+    return went.some((food) => keys.has(food.key)) ? [of] : []
   })
 }
 
