@@ -222,6 +222,30 @@ describe('what it left behind in a sieve', () => {
     expect(held(story, third, 80, plain).mayContain?.allergens).toEqual(['sesame'])
   })
 
+  it('is said too where it went through as a part of another batch', () => {
+    const story = kitchenOf([plain], [SIEVE, 'sieve', 'Fine sieve'])
+    story.enter('ingredient-named', story.kitchen.id, -9, { ...crunch, allergens: [] }, { by: COOK })
+    const first = made(story, plain)
+    const body = { step: 'cook', ingredient: CRUNCH, own: saved([]), grams: 50, state: 'as it is' as const, lot: null }
+    story.enter('added', first, 9, body)
+    strain(story, first, 14, null)
+    for (const [minutes, celsius] of [
+      [20, 57],
+      [100, 20],
+      [240, 4.5],
+    ] as const)
+      story.read(first, minutes, celsius)
+    const base = story.putAway(first, 245, {}, plain)
+    const second = made(story, plain, 250)
+    story.enter('part-used', base, 260, story.part(base, second, 260, 'cook'))
+    strain(story, second, 265)
+    const third = made(story, plain, 270)
+    strain(story, third, 285)
+    const put = story.putAway(third, 290, {}, plain)
+    expect(change(story, 300, { allergens: ['sesame'] })).toMatchObject({ ok: true })
+    expect(item(story, put).facts.mayContain?.allergens).toEqual(['sesame'])
+  })
+
   it('is said too where it is the same as another, and that one is known otherwise', () => {
     const { story, put } = strainedAfter('added')
     const other = { key: idOf('other'), name: 'Other crunch', like: 'butter', allergens: [] }

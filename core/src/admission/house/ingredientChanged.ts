@@ -53,9 +53,12 @@ export const ingredientChanged: KindOf<'ingredient-changed'> = {
   writes: ({ about, body: { items } }) => [about, ...items.map((item) => ({ type: 'item' as const, id: item }))],
   reads: () => [],
   readsThen({ kitchen }, read) {
-    const batches = throughTools(kitchen, read)
-    const methods = batches.flatMap(({ id: of }) => read('batch', of)?.method.id ?? [])
-    return [...batches, ...methods.map((of) => ({ type: 'method' as const, id: of }))]
+    const batches = throughTools(kitchen, read).flatMap(({ id: of }) => [...withParts(of, read)])
+    const methods = batches.flatMap((of) => read('batch', of)?.method.id ?? [])
+    return [
+      ...batches.map((of) => ({ type: 'batch' as const, id: of })),
+      ...methods.map((of) => ({ type: 'method' as const, id: of })),
+    ]
   },
   refuse({ about, kitchen, body }, read) {
     if (about.id !== kitchen) return { code: 'not there', field: 'about.id', what: 'kitchen' }
@@ -125,9 +128,9 @@ function calledSo(key: Id, ingredients: KitchenState['ingredients']): ReadonlySe
 
 /** The batches that went through the kitchen's tools with one of these in them. */
 function withItIn(keys: ReadonlySet<Id>, kitchen: Id, read: Read): Id[] {
-  return throughTools(kitchen, read).flatMap(({ id: of }) => {
+  const isIn = (of: Id) => {
     const batch = read('batch', of)
-    if (!batch) return []
+    if (!batch) return false
     const { id: method, version } = batch.method
     const made = read('method', method)?.versions.find((each) => each.version === version)
     const went = [
@@ -135,8 +138,19 @@ function withItIn(keys: ReadonlySet<Id>, kitchen: Id, read: Read): Id[] {
       ...batch.facts.added.flatMap(({ value }) => value.own ?? []),
       ...batch.facts['lots-used'].flatMap(({ value }) => value.uses.flatMap(({ own }) => own ?? [])),
     ]
-    return went.some((food) => keys.has(food.key)) ? [of] : []
-  })
+    return went.some((food) => keys.has(food.key))
+  }
+  return throughTools(kitchen, read).flatMap(({ id: of }) => ([...withParts(of, read)].some(isIn) ? [of] : []))
+}
+
+/** A batch, and all that its parts were made of, through every generation; what is not read yet is named too. */
+function withParts(batch: Id, read: Read): ReadonlySet<Id> {
+  const all = new Set([batch])
+  // A set goes on to what is put into it meanwhile.
+  for (const of of all)
+    for (const { value } of read('batch', of)?.facts['part-used'] ?? [])
+      for (const from of value.part.from ?? []) all.add(from)
+  return all
 }
 
 /** What labels of before lack of a food that is known otherwise now. */
